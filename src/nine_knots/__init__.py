@@ -1,0 +1,1 @@
+"""Nine Knots: a bench for fly anglers who build their own leaders."""

@@ -1,0 +1,16 @@
+"""A design: a leader with the day it is for, as it is drafted, saved and exchanged."""
+
+from pydantic import Field
+
+from nine_knots.core.leader import Leader
+from nine_knots.core.situation import Situation
+from nine_knots.core.values import Frozen, Title
+
+
+class Design(Frozen):
+    """A named leader, the situation it was made for, and the angler's notes."""
+
+    title: Title
+    notes: str = Field(default="", max_length=4000)
+    situation: Situation
+    leader: Leader

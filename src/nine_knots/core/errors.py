@@ -1,0 +1,69 @@
+"""The whole family of errors: each says what is wrong, where, and the mend.
+
+``code`` is stable: it is part of the interface that the API publishes, so it never changes
+meaning. ``where`` is a dotted path into the value that was refused, or empty.
+"""
+
+
+class NineKnotsError(Exception):
+    """Anything Nine Knots refuses, with the sentence that a user reads."""
+
+    code = "refused"
+
+    def __init__(self, what: str, *, where: str = "", mend: str = "") -> None:
+        super().__init__(what)
+        self.what = what
+        self.where = where
+        self.mend = mend
+
+
+class Unreadable(NineKnotsError):
+    """Text that is no measure of the kind expected."""
+
+    code = "unreadable"
+
+
+class OutOfRange(NineKnotsError):
+    """A measure that was read but is not physical here."""
+
+    code = "out-of-range"
+
+
+class EditRefused(NineKnotsError):
+    """A change that this leader cannot take."""
+
+    code = "edit-refused"
+
+
+class CannotCompute(NineKnotsError):
+    """A model asked for something outside what it can answer."""
+
+    code = "cannot-compute"
+
+
+class FileRefused(NineKnotsError):
+    """An imported file that is broken, too large, hostile or newer than this program."""
+
+    code = "file-refused"
+
+
+class NotFound(NineKnotsError):
+    """A thing asked for by a name that nothing bears."""
+
+    code = "not-found"
+
+
+class StaleRevision(NineKnotsError):
+    """A save on top of a revision that is no longer the newest."""
+
+    code = "stale-revision"
+
+    def __init__(self, what: str, *, newest: int, mend: str) -> None:
+        super().__init__(what, where="revision", mend=mend)
+        self.newest = newest
+
+
+class DatabaseTrouble(NineKnotsError):
+    """The database cannot be reached, or is of a newer make than this program."""
+
+    code = "database-trouble"

@@ -1,0 +1,20 @@
+"""The leader: ordered pieces and the joints between them, from the line's tip to the fly."""
+
+from nine_knots.core.leader.joining import eye_knot, joint_between, line_joint
+from nine_knots.core.leader.joints import Dropper, Joint
+from nine_knots.core.leader.leader import Attachment, Leader
+from nine_knots.core.leader.pieces import LevelPiece, Piece, Role, TaperedPiece
+
+__all__ = [
+    "Attachment",
+    "Dropper",
+    "Joint",
+    "Leader",
+    "LevelPiece",
+    "Piece",
+    "Role",
+    "TaperedPiece",
+    "eye_knot",
+    "joint_between",
+    "line_joint",
+]

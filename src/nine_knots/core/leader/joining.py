@@ -1,0 +1,53 @@
+"""Which joint goes where: the usual choice for two ends that are to meet."""
+
+from nine_knots.core.knots import HEAVY_M, KnotKey
+from nine_knots.core.leader.joints import Joint
+from nine_knots.core.leader.pieces import LevelPiece, TaperedPiece
+from nine_knots.core.tackle import Fly, FlyLine
+from nine_knots.core.units.factors import THOU_M
+
+BLOOD_STEP_M = 3.0 * THOU_M  # [P: within about .002 to .003 in]
+RING_STEP_M = 5.5 * THOU_M  # more than this and a knot between the two fails [P: .011 to .005]
+FREE_SWIMMERS = ("streamer", "predator", "wet")
+
+
+def line_joint(line: FlyLine) -> Joint:
+    """The leader's upper end: loop to loop, or a nail knot where the line's tip is bare."""
+    if line.tip == "bare":
+        return Joint(kind="knot", knot="nail")
+    return Joint(kind="loops", knot="perfection-loop")
+
+
+def _ring_knot(piece: LevelPiece | TaperedPiece) -> KnotKey:
+    if piece.strand.material == "wire-single":
+        return "haywire"
+    return "uni" if piece.strand.substance.family == "fluorocarbon" else "improved-clinch"
+
+
+def joint_between(above: LevelPiece | TaperedPiece, below: LevelPiece | TaperedPiece) -> Joint:
+    """Two pieces of the leader: blood knot for like sizes, surgeon's or a ring for unlike ones."""
+    families = {above.strand.substance.family, below.strand.substance.family}
+    step_m = abs(above.lower_diameter_m - below.upper_diameter_m)
+    thick_m = max(above.lower_diameter_m, below.upper_diameter_m)
+    if "wire" in families:
+        return Joint(kind="swivel", knot=_ring_knot(below), upper_knot=_ring_knot(above))
+    if "braid" in families:
+        return Joint(kind="loops", knot="perfection-loop", upper_knot="surgeons-loop")
+    if families == {"nylon", "fluorocarbon"}:
+        if thick_m >= HEAVY_M or step_m > BLOOD_STEP_M:
+            return Joint(kind="ring", knot=_ring_knot(below), upper_knot=_ring_knot(above))
+        return Joint(knot="triple-surgeons")
+    if step_m <= BLOOD_STEP_M + 1e-9:
+        return Joint(knot="blood")
+    if step_m > RING_STEP_M and thick_m < HEAVY_M:
+        return Joint(kind="ring", knot=_ring_knot(below), upper_knot=_ring_knot(above))
+    return Joint(knot="albright" if thick_m >= HEAVY_M else "double-surgeons")
+
+
+def eye_knot(piece: LevelPiece | TaperedPiece, fly: Fly) -> Joint:
+    """The fly: a non-slip loop for what must swim, an improved clinch for the rest."""
+    if piece.strand.material == "wire-single":
+        return Joint(knot="haywire")
+    if fly.kind in FREE_SWIMMERS:
+        return Joint(knot="non-slip-loop")
+    return Joint(knot="improved-clinch")

@@ -1,0 +1,86 @@
+"""From a school and a day to a leader made of spools on the shelf."""
+
+from nine_knots.core.errors import NotFound
+from nine_knots.core.schools.compound_slack import COMPOUND_SLACK
+from nine_knots.core.schools.even_step import EVEN_STEP
+from nine_knots.core.schools.fit import Proposal, fit_knotless, fit_tied
+from nine_knots.core.schools.halving import HALVING
+from nine_knots.core.schools.school import Brief, School, SchoolParameters
+from nine_knots.core.schools.sixty_twenty_twenty import KNOTLESS, TIED
+from nine_knots.core.schools.thin_mono import THIN_MONO
+from nine_knots.core.schools.two_part import TWO_PART
+from nine_knots.core.situation import Situation
+from nine_knots.core.strand import Stock
+from nine_knots.core.tackle import LineProfile, line_profile
+from nine_knots.core.tippet import advise_tippet
+from nine_knots.core.units import Units
+from nine_knots.core.units.factors import THOU_M
+
+SCHOOLS: dict[str, School] = {
+    school.key: school
+    for school in (TIED, KNOTLESS, HALVING, EVEN_STEP, COMPOUND_SLACK, TWO_PART, THIN_MONO)
+}
+
+# A butt that is 1.6 times as stiff as the line's tip is .018 in medium or .017 in stiff nylon on
+# a 5-weight [P]. Power and softness scale it; a thinner tippet wants a somewhat thinner butt [P].
+BUTT_STEP = 1.6
+POWER_FACTOR = 2.5
+TIPPET_REFERENCE_M, TIPPET_EXPONENT = 7.5 * THOU_M, 0.35
+
+
+def matched_butt_bend_nm2(line: LineProfile, tippet_m: float, power: float) -> float:
+    """Bending stiffness in N·m² that a butt should have on this line.
+
+    ``tippet_m`` in metres, ``power`` from -1 (soft) to +1 (driving).
+    """
+    by_tippet = (tippet_m / TIPPET_REFERENCE_M) ** TIPPET_EXPONENT
+    return float(BUTT_STEP * line.tip_bend_nm2 * POWER_FACTOR**power * by_tippet)
+
+
+def school_of(key: str) -> School:
+    """The school of this name, or NotFound."""
+    if key not in SCHOOLS:
+        raise NotFound(
+            f"There is no school “{key}”.",
+            where="school",
+            mend=f"Choose one of {', '.join(SCHOOLS)}.",
+        )
+    return SCHOOLS[key]
+
+
+def propose(
+    key: str,
+    situation: Situation,
+    parameters: SchoolParameters,
+    stock: tuple[Stock, ...],
+    units: Units,
+) -> Proposal:
+    """A leader by this school for this day from these spools.
+
+    What the angler left open is chosen: the usual length, the tippet by the hook and the fish,
+    the butt by the line's tip. Spools that are missing are named with what comes nearest.
+    """
+    school = school_of(key)
+    reasons = []
+    if parameters.tippet_m is not None:
+        tippet_m = parameters.tippet_m
+        reasons.append(f"Tippet {units.tippet(tippet_m).text}, as you asked.")
+    elif school.tippet_m is not None:
+        tippet_m = school.tippet_m(situation)
+        reasons.append(f"Tippet {units.tippet(tippet_m).text} by the school's own rule.")
+    else:
+        advice = advise_tippet(situation)
+        tippet_m = advice.diameter_m
+        reasons.append(f"Tippet {units.tippet(tippet_m).text}, set by {advice.by}.")
+    length_m = parameters.length_m or school.span(situation).usual_m
+    line = line_profile(situation.line)
+    brief = Brief(
+        situation=situation,
+        line=line,
+        length_m=length_m,
+        tippet_m=tippet_m,
+        butt_bend_nm2=matched_butt_bend_nm2(line, tippet_m, parameters.power),
+    )
+    plan = school.plan(brief)
+    fit = fit_knotless if plan.knotless else fit_tied
+    return fit(school, plan, brief, stock, units, tuple(reasons))

@@ -1,0 +1,40 @@
+"""Properties of a round section: area, second moment, mass and stiffness per length.
+
+Source: any handbook of the strength of materials (A = pi d^2/4, I = pi d^4/64).
+"""
+
+from math import pi
+
+
+def area_m2(diameter_m: float) -> float:
+    """Cross-section in m², of a diameter in m.
+
+    >>> round(area_m2(0.4572e-3) * 1e6, 4)
+    0.1642
+    """
+    return pi * diameter_m**2 / 4.0
+
+
+def second_moment_m4(diameter_m: float) -> float:
+    """Second moment of area in m⁴, of a diameter in m."""
+    return pi * diameter_m**4 / 64.0
+
+
+def mass_per_length_kg_m(diameter_m: float, density_kg_m3: float) -> float:
+    """Mass per length in kg/m."""
+    return density_kg_m3 * area_m2(diameter_m)
+
+
+def bend_stiffness_nm2(diameter_m: float, modulus_pa: float) -> float:
+    """Bending stiffness EI in N·m²."""
+    return modulus_pa * second_moment_m4(diameter_m)
+
+
+def stretch_stiffness_n(diameter_m: float, modulus_pa: float) -> float:
+    """Stretch stiffness EA in N: the pull that would double the length."""
+    return modulus_pa * area_m2(diameter_m)
+
+
+def diameter_of_bend_stiffness_m(bend_nm2: float, modulus_pa: float) -> float:
+    """Diameter in m of the round strand that has this bending stiffness."""
+    return float((64.0 * bend_nm2 / (pi * modulus_pa)) ** 0.25)

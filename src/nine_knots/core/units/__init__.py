@@ -1,0 +1,24 @@
+"""The one place where feet, thousandths, X, pounds and grains live; SI everywhere else."""
+
+from nine_knots.core.units.display import Units
+from nine_knots.core.units.parse import (
+    parse_diameter,
+    parse_hook,
+    parse_length,
+    parse_load,
+    parse_mass,
+    parse_speed,
+)
+from nine_knots.core.units.x_scale import diameter_of_x, x_of_diameter
+
+__all__ = [
+    "Units",
+    "diameter_of_x",
+    "parse_diameter",
+    "parse_hook",
+    "parse_length",
+    "parse_load",
+    "parse_mass",
+    "parse_speed",
+    "x_of_diameter",
+]

@@ -1,0 +1,34 @@
+"""What every value in the core is built on: frozen, closed, finite."""
+
+from typing import Annotated, Literal
+
+from pydantic import BaseModel, ConfigDict, Field
+
+
+class Frozen(BaseModel):
+    """An immutable value: no unknown fields, no infinities, no not-a-number."""
+
+    model_config = ConfigDict(frozen=True, extra="forbid", allow_inf_nan=False)
+
+
+class Quantity(Frozen):
+    """A figure as the angler reads it, beside its value in SI units for drawing."""
+
+    si: float
+    text: str
+
+
+System = Literal["imperial", "metric"]
+"""The angler's units: feet, thousandths and pounds, or centimetres, millimetres and kilos."""
+
+LONGEST_LEADER_M = 40.0
+MOST_PIECES = 24
+
+Title = Annotated[str, Field(min_length=1, max_length=80)]
+Key = Annotated[str, Field(min_length=1, max_length=40, pattern=r"^[a-z0-9][a-z0-9_-]*$")]
+LengthM = Annotated[float, Field(gt=0.0, le=LONGEST_LEADER_M, description="metres")]
+DiameterM = Annotated[
+    float, Field(ge=5e-5, le=2.5e-3, description="metres; 0.05 to 2.5 mm (.002 to .098 in)")
+]
+StrengthN = Annotated[float, Field(gt=0.0, le=5000.0, description="newtons")]
+ModulusPa = Annotated[float, Field(ge=1e7, le=3e11, description="pascals")]

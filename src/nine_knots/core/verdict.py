@@ -1,0 +1,244 @@
+"""The verdict: a few measures, each where it stands in its band, with one line of why."""
+
+from math import exp, log
+from typing import Literal
+
+from nine_knots.core.hold import Hold, Need
+from nine_knots.core.leader import Leader
+from nine_knots.core.match import (
+    HINGE_STEP,
+    LINE_HINGE,
+    LINE_KICK,
+    REVERSAL_STEP,
+    Flag,
+    JointMatch,
+)
+from nine_knots.core.schools import SCHOOLS
+from nine_knots.core.schools.by_water import span_by_water
+from nine_knots.core.situation import Situation
+from nine_knots.core.tackle import fish_of
+from nine_knots.core.units import Units
+from nine_knots.core.values import Frozen
+
+Standing = Literal["too little", "right", "too much"]
+BAND_LOW, BAND_HIGH = 0.3, 0.7
+"""Where the wanted band lies on every cord, from 0 (far too little) to 1 (far too much)."""
+
+ENOUGH, PLENTY = 1.0, 6.0  # 5 % low value over need: less breaks, more is stouter than it must be
+GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
+
+
+class Measure(Frozen):
+    """One cord of the verdict: ``position`` 0 to 1 on it, the figure, and why."""
+
+    key: Literal["match", "hold", "length"]
+    title: str
+    asks: str
+    standing: Standing
+    marginal: bool
+    position: float
+    band: tuple[float, float]
+    figure: str
+    why: str
+
+
+def _squash(deviation: float) -> float:
+    """Deviation, -1 and +1 at the thresholds of trouble, onto the cord; never off it."""
+    edge = BAND_HIGH - 0.5
+    inside = max(-1.0, min(1.0, deviation))
+    beyond = abs(deviation) - 1.0
+    if beyond <= 0.0:
+        return 0.5 + edge * inside
+    return 0.5 + inside * (edge + (0.47 - edge) * (1.0 - exp(-beyond)))
+
+
+def joint_deviation(match: JointMatch) -> float:
+    """How far a joint is from the best step: -1 at a hinge, +1 at a kick or reversal."""
+    step = match.bend_step
+    if match.flag == "trace":
+        return 0.0
+    if match.joint == 0:
+        edge = LINE_KICK if step > GOOD_LINE_STEP else LINE_HINGE
+        return log(step / GOOD_LINE_STEP) / abs(log(edge / GOOD_LINE_STEP))
+    if step < GOOD_INNER_STEP:
+        return -log(GOOD_INNER_STEP / step) / log(GOOD_INNER_STEP / HINGE_STEP)
+    if step > 1.0:
+        return log(step) / log(REVERSAL_STEP)
+    return 0.0
+
+
+_FLAG_FIGURE: dict[Flag, str] = {
+    "fits": "steps evenly",
+    "soft": "a little soft",
+    "hinge": "hinges",
+    "firm": "a little stiff",
+    "kick": "kicks",
+    "flat spot": "flat spot",
+    "reversal": "runs backwards",
+    "trace": "steps evenly",
+}
+_GRAVITY: tuple[Flag, ...] = ("hinge", "reversal", "kick", "flat spot", "soft", "firm")
+
+
+def _worst(matches: tuple[JointMatch, ...]) -> JointMatch:
+    def badness(match: JointMatch) -> tuple[int, float]:
+        rank = _GRAVITY.index(match.flag) if match.flag in _GRAVITY else len(_GRAVITY)
+        return -rank, abs(joint_deviation(match))
+
+    return max(matches, key=badness)
+
+
+def _times(step: float) -> str:
+    factor = max(step, 1.0 / step)
+    return f"{factor:.1f}" if factor < 10 else f"{factor:.0f}"
+
+
+def _match_why(worst: JointMatch, leader: Leader, units: Units) -> str:
+    place = "the line" if worst.joint == 0 else f"joint {worst.joint}"
+    below = leader.pieces[worst.joint]
+    to = units.diameter(below.upper_diameter_m).text
+    since = "the line's tip"
+    if worst.joint:
+        since = units.diameter(leader.pieces[worst.joint - 1].lower_diameter_m).text
+    step = f"from {since} to {to}"
+    times = _times(worst.bend_step)
+    if worst.flag == "hinge":
+        return f"At {place}, {step}, it turns {times} times softer: the loop folds there."
+    if worst.flag == "soft":
+        return f"Softest step at {place}, {step}: {times} times softer, near a hinge."
+    if worst.flag == "reversal":
+        return f"At {place}, {step}, a thicker piece follows a thinner one."
+    if worst.flag == "kick":
+        return f"At {place}, {step}, it turns {times} times stiffer: it levers and kicks."
+    if worst.flag == "firm":
+        return f"At {place}, {step}, the butt is {times} times as stiff: near a kick."
+    if worst.flag == "flat spot":
+        return f"Around {place} two joints follow each other with no step: knots for nothing."
+    softness = "softer" if worst.bend_step < 1 else "stiffer"
+    return f"The greatest step, at {place}, {step}, turns {times} times {softness}: none folds."
+
+
+def match_measure(matches: tuple[JointMatch, ...], leader: Leader, units: Units) -> Measure:
+    """The worst joint, by kind and then by size; a mono rig's line joint does not count."""
+    school = SCHOOLS.get(leader.school or "")
+    judged = matches
+    note = ""
+    if school is not None and not school.line_leads:
+        judged = matches[1:] or matches
+        note = " The fly leads here, so the joint to the line is not judged."
+    worst = _worst(judged)
+    deviation = joint_deviation(worst)
+    standing: Standing = "right"
+    if worst.flag == "hinge":
+        standing, deviation = "too little", min(deviation, -1.05)
+    elif worst.flag in ("kick", "reversal"):
+        standing, deviation = "too much", max(deviation, 1.05)
+    elif worst.flag == "flat spot":
+        standing, deviation = "too much", 1.05
+    else:
+        deviation = max(-0.95, min(0.95, deviation))
+    return Measure(
+        key="match",
+        title="Match",
+        asks="Does the loop run on, or fold at a joint?",
+        standing=standing,
+        marginal=worst.flag in ("soft", "firm"),
+        position=_squash(deviation),
+        band=(BAND_LOW, BAND_HIGH),
+        figure=_FLAG_FIGURE[worst.flag],
+        why=_match_why(worst, leader, units) + note,
+    )
+
+
+def _lost(hold: Hold, leader: Leader, units: Units) -> str:
+    element = hold.break_element
+    first_gone = element.index if element.what == "joint" else element.index + 1
+    gone_m = leader.length_m - leader.joints_at_m[first_gone]
+    if first_gone == len(leader.pieces):
+        return "the fly"
+    if first_gone == 0:
+        return "the fly and the whole leader"
+    return f"the fly and {units.length(gone_m).text} of leader"
+
+
+def place_of_break(hold: Hold, leader: Leader) -> str:
+    """The weakest element in words."""
+    element = hold.break_element
+    if element.what == "piece":
+        return f"in piece {element.index + 1}"
+    if element.index == 0:
+        return "at the line"
+    if element.index == len(leader.pieces):
+        return "at the fly's knot"
+    kind = leader.joints[element.index].kind
+    thing = "" if kind == "knot" else f"the {kind}, "
+    return f"at {thing}joint {element.index}"
+
+
+def hold_measure(
+    hold: Hold, need: Need, leader: Leader, situation: Situation, units: Units
+) -> Measure:
+    """The 5 % low breaking load over what the fish and the strike may ask."""
+    fish = fish_of(situation.quarry.kind)
+    ratio = hold.low_n / need.most_n
+    edge = (ENOUGH * PLENTY) ** 0.5
+    deviation = log(ratio / edge) / log(PLENTY / edge)
+    chance = hold.chance_of(hold.break_element.what, hold.break_element.index)
+    asked = "a strike" if need.strike_n >= need.pull_n else "the fish"
+    why = (
+        f"Breaks first {place_of_break(hold, leader)} ({chance:.0%}): you lose "
+        f"{_lost(hold, leader, units)}. Here {asked} may ask {units.load(need.most_n).text}."
+    )
+    standing: Standing = "right"
+    if ratio < ENOUGH:
+        standing = "too little"
+    elif ratio > PLENTY:
+        standing = "too much"
+        why += " Finer tippet would still hold."
+    guarded = leader.pieces[-1].role == "bite" or leader.pieces[-1].strand.substance.family == (
+        "wire"
+    )
+    if fish.bites_through and not guarded:
+        standing, deviation = "too little", min(deviation, -1.4)
+        why = f"A {fish.title} cuts plain tippet: end the leader in wire or a heavy bite piece. {why}"
+    return Measure(
+        key="hold",
+        title="Hold",
+        asks="Does it hold this fish in this water?",
+        standing=standing,
+        marginal=standing == "right" and ratio < 1.3,
+        position=_squash(deviation),
+        band=(BAND_LOW, BAND_HIGH),
+        figure=f"breaks at {units.load(hold.mean_n).text}",
+        why=why,
+    )
+
+
+def length_measure(leader: Leader, situation: Situation, units: Units) -> Measure:
+    """The whole length against what the school ties for this water and line."""
+    school = SCHOOLS.get(leader.school or "")
+    span = school.span(situation) if school else span_by_water(situation)
+    whose = school.title if school else "This water and line"
+    length_m = leader.length_m
+    if length_m < span.usual_m:
+        deviation = (length_m - span.usual_m) / (span.usual_m - span.low_m)
+    else:
+        deviation = (length_m - span.usual_m) / (span.high_m - span.usual_m)
+    standing: Standing = "right"
+    slack_m = 0.02
+    if length_m < span.low_m - slack_m:
+        standing = "too little"
+    elif length_m > span.high_m + slack_m:
+        standing = "too much"
+    low, high = units.length(span.low_m).text, units.length(span.high_m).text
+    return Measure(
+        key="length",
+        title="Length",
+        asks="Is it as long as the school ties it here?",
+        standing=standing,
+        marginal=False,
+        position=_squash(deviation),
+        band=(BAND_LOW, BAND_HIGH),
+        figure=units.length(length_m).text,
+        why=f"{whose}: {low} to {high} here, as a rule {units.length(span.usual_m).text}.",
+    )

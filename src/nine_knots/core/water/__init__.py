@@ -1,0 +1,1 @@
+"""Water: its density and viscosity, and what it does to thin line."""

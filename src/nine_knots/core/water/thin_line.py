@@ -1,0 +1,66 @@
+"""Drag of thin line square to the stream, and the sinking that follows from it.
+
+C_d = 1.18 + 6.8 Re^-0.89 + 1.96 Re^-0.5 - 0.0004 Re / (1 + 3.64e-7 Re²)
+[S: Sucker and Brauer 1975, figures from memory], Re on the diameter, 1e-4 < Re < 2e5.
+"""
+
+from math import pi
+
+from scipy.optimize import brentq
+
+from nine_knots.core.units.factors import GRAVITY_M_S2, INCH_M
+from nine_knots.core.water.fresh import density_kg_m3, viscosity_pa_s
+
+_WATER_C = 10.0
+
+
+def drag_coefficient(reynolds: float) -> float:
+    """Drag coefficient of a cylinder across the stream.
+
+    >>> round(drag_coefficient(100.0), 2)
+    1.45
+    """
+    return float(
+        1.18
+        + 6.8 * reynolds**-0.89
+        + 1.96 * reynolds**-0.5
+        - 0.0004 * reynolds / (1.0 + 3.64e-7 * reynolds**2)
+    )
+
+
+def normal_drag_n_m(diameter_m: float, speed_m_s: float, rho: float, mu: float) -> float:
+    """Drag in N per metre of line square to a stream of ``speed_m_s`` (m/s)."""
+    reynolds = rho * speed_m_s * diameter_m / mu
+    return 0.5 * rho * diameter_m * drag_coefficient(reynolds) * speed_m_s**2
+
+
+def sinking_density_kg_m3(diameter_m: float, sink_m_s: float) -> float:
+    """Density in kg/m³ of a level line that sinks at ``sink_m_s`` in still water of 10 °C."""
+    rho, mu = density_kg_m3(_WATER_C), viscosity_pa_s(_WATER_C)
+    drag = normal_drag_n_m(diameter_m, sink_m_s, rho, mu)
+    return rho + drag / (GRAVITY_M_S2 * pi * diameter_m**2 / 4.0)
+
+
+def sink_speed_m_s(diameter_m: float, line_density_kg_m3: float) -> float:
+    """Speed in m/s at which level line sinks, lying flat, in still fresh water of 10 °C."""
+    rho, mu = density_kg_m3(_WATER_C), viscosity_pa_s(_WATER_C)
+    weight = (line_density_kg_m3 - rho) * GRAVITY_M_S2 * pi * diameter_m**2 / 4.0
+    return float(
+        brentq(lambda v: normal_drag_n_m(diameter_m, v, rho, mu) - weight, 1e-6, 5.0, xtol=1e-9)
+    )
+
+
+SINK_CLASS_M_S = {
+    name: inches * INCH_M
+    for name, inches in {
+        "intermediate": 1.5,
+        "sink-1": 1.75,
+        "sink-2": 2.25,
+        "sink-3": 3.0,
+        "sink-4": 4.0,
+        "sink-5": 5.0,
+        "sink-6": 6.25,
+        "sink-7": 7.25,
+    }.items()
+}
+"""Sinking speed of each class in m/s [M: the borders between classes differ by maker]."""
