@@ -1,10 +1,13 @@
 """Everything the bench shows of one leader on one day, from one call."""
 
+from itertools import pairwise
+
 from nine_knots.core.design import Design
 from nine_knots.core.hold import Hold, hold_of, need_of
 from nine_knots.core.knots import KNOTS
 from nine_knots.core.leader import Leader, LevelPiece, TaperedPiece
 from nine_knots.core.match import JointMatch, match_joints
+from nine_knots.core.phrases import Phrase, phrases
 from nine_knots.core.ruler import Tick, ruler
 from nine_knots.core.tackle import LineProfile, line_profile
 from nine_knots.core.tying import WorkOrder, joint_title, work_order
@@ -71,6 +74,7 @@ class LaneSpan(Frozen):
 class Evaluation(Frozen):
     """All readings of a leader, in the angler's units, with SI values to draw from."""
 
+    sentence: tuple[Phrase, ...]
     length: Quantity
     pieces: tuple[PieceReading, ...]
     joints: tuple[JointReading, ...]
@@ -95,6 +99,7 @@ def evaluate(design: Design, titles: dict[str, str], units: Units) -> Evaluation
     need = need_of(situation, leader)
     work = work_order(leader, situation.fly, titles, units)
     return Evaluation(
+        sentence=phrases(situation, units),
         length=units.length(leader.length_m),
         pieces=_piece_readings(leader, hold, work, units),
         joints=_joint_readings(leader, hold, matches, units),
@@ -131,9 +136,7 @@ def _piece_readings(
             upper=units.diameter(piece.upper_diameter_m),
             lower=units.diameter(piece.lower_diameter_m),
             diameter=work.rows[i].diameter,
-            breaks=units.load(
-                min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))
-            ),
+            breaks=units.load(min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))),
             chance=hold.chance_of("piece", i),
             cut=work.rows[i].cut,
         )
@@ -206,11 +209,11 @@ def _leader_spans(leader: Leader, line: LineProfile, units: Units) -> tuple[Lane
 def _stretches(piece: LevelPiece | TaperedPiece) -> list[tuple[float, float]]:
     """A level piece is one stretch; a taper's sloping part is cut into twelve."""
     edges: list[float] = [0.0]
-    for low, high in zip(piece.breaks_m, piece.breaks_m[1:], strict=False):
+    for low, high in pairwise(piece.breaks_m):
         sloping = abs(piece.diameter_at_m(low) - piece.diameter_at_m(high)) > 1e-7
         count = TAPER_STEPS if sloping else 1
         edges += [low + (high - low) * (i + 1) / count for i in range(count)]
-    return list(zip(edges, edges[1:], strict=False))
+    return list(pairwise(edges))
 
 
 def _line_spans(line: LineProfile, units: Units) -> tuple[LaneSpan, ...]:

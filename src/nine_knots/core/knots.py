@@ -269,7 +269,9 @@ def turns(knot: Knot, upper_m: float, lower_m: float | None = None) -> tuple[int
     return count, count
 
 
-def line_used_m(knot: Knot, own_turns: int, own_m: float, other_m: float, handiness: float) -> float:
+def line_used_m(
+    knot: Knot, own_turns: int, own_m: float, other_m: float, handiness: float
+) -> float:
     """Line in metres that a knot takes from one piece.
 
     n turns of pitch pi (d1 + d2), and what is held and trimmed, which ``handiness`` scales:

@@ -43,7 +43,7 @@ def energy_passed(above_kg_m: float, below_kg_m: float) -> float:
     """
     root_above, root_below = above_kg_m**0.5, below_kg_m**0.5
     reflected = (root_above - root_below) / (root_above + root_below)
-    return 1.0 - reflected**2
+    return float(1.0 - reflected**2)
 
 
 def _flag_at_line(step: float) -> Flag:

@@ -34,7 +34,7 @@ class StrengthLaw(Frozen):
 
     def stress_pa(self, diameter_m: float) -> float:
         """Breaking stress of the wet, unknotted strand, in pascals."""
-        return self.sigma_thin_pa * min(1.0, (self.d_thin_m / diameter_m) ** self.falloff)
+        return float(self.sigma_thin_pa * min(1.0, (self.d_thin_m / diameter_m) ** self.falloff))
 
 
 class Material(Frozen):

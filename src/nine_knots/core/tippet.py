@@ -1,10 +1,10 @@
 """Which tippet: by the hook, and not finer than this fish and these snags allow."""
 
+from nine_knots.core.hold import PULL_OF_WEIGHT
 from nine_knots.core.materials import MATERIALS
 from nine_knots.core.section import area_m2
 from nine_knots.core.situation import Situation
 from nine_knots.core.units.factors import GRAVITY_M_S2, THOU_M
-from nine_knots.core.hold import PULL_OF_WEIGHT
 from nine_knots.core.values import Frozen
 
 # Hook size over this is X: dries 3, the rest 3.5, streamers 4 [M: "by 3 or by 4"]; big predator

@@ -200,7 +200,9 @@ def hold_measure(
     )
     if fish.bites_through and not guarded:
         standing, deviation = "too little", min(deviation, -1.4)
-        why = f"A {fish.title} cuts plain tippet: end the leader in wire or a heavy bite piece. {why}"
+        why = (
+            f"A {fish.title} cuts plain tippet: end the leader in wire or a heavy bite piece. {why}"
+        )
     return Measure(
         key="hold",
         title="Hold",

@@ -101,7 +101,10 @@ def _sighter() -> Spool:
         spool_id="eskil-sighter-026",
     )
     return Spool(
-        spool_id="eskil-sighter-026", title="Two-colour sighter 0.26 mm", remaining_m=9, strand=strand
+        spool_id="eskil-sighter-026",
+        title="Two-colour sighter 0.26 mm",
+        remaining_m=9,
+        strand=strand,
     )
 
 

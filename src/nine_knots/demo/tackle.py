@@ -4,11 +4,9 @@ from nine_knots.core.tackle import Bead, Fly, FlyLine, Rod
 
 LINES = {
     "river": FlyLine(title="5-weight floating line", weight=5),
-    "brook": FlyLine(
-        title="3-weight fine floating line", weight=3, front_taper="long", tip="bare"
-    ),
+    "brook": FlyLine(title="3-weight fine floating line", weight=3, front_taper="long", tip="bare"),
     "tide": FlyLine(
-        title="8-weight intermediate line", weight=8, heavy=0.5, sinking="intermediate"
+        title="8-weight intermediate line", weight=8, half_sizes_heavy=1, sinking="intermediate"
     ),
 }
 RODS = {

@@ -197,9 +197,7 @@ def _cut_back(leader: Leader, edit: CutBack, bench: Workbench) -> Leader:
     return _with_piece(leader, edit.piece, _resized(piece, left, edit.end))
 
 
-def _on_stock(
-    piece: LevelPiece | TaperedPiece, item: Spool | Packet
-) -> LevelPiece | TaperedPiece:
+def _on_stock(piece: LevelPiece | TaperedPiece, item: Spool | Packet) -> LevelPiece | TaperedPiece:
     if isinstance(item, Spool):
         return LevelPiece(role=piece.role, strand=item.strand, length_m=piece.length_m)
     made_m = item.strand.profile.length_m

@@ -7,9 +7,7 @@ from pydantic import Field
 from nine_knots.core.leader.joints import Joint
 from nine_knots.core.values import LONGEST_LEADER_M, Frozen
 
-Typed = (
-    Annotated[float, Field(gt=0, le=LONGEST_LEADER_M)] | Annotated[str, Field(max_length=60)]
-)
+Typed = Annotated[float, Field(gt=0, le=LONGEST_LEADER_M)] | Annotated[str, Field(max_length=60)]
 """A length in metres, or text as the angler typed it."""
 
 

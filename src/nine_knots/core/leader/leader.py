@@ -57,7 +57,9 @@ class Leader(Frozen):
             elif joint.kind == "knot":
                 wanted = "line" if number == 0 else "eye" if number == last else "between"
                 if KNOTS[joint.knot].place != wanted:
-                    raise ValueError(f"joint {number}: a {KNOTS[joint.knot].title} does not go there")
+                    raise ValueError(
+                        f"joint {number}: a {KNOTS[joint.knot].title} does not go there"
+                    )
             elif joint.upper_knot is None:
                 raise ValueError(f"joint {number}: a {joint.kind} needs a knot on either side")
 

@@ -4,6 +4,7 @@ A shortest path over (piece, spool): a spool costs what it misses in diameter or
 material; a step costs where it goes flat or leaps; thicker after thinner is not allowed.
 """
 
+from itertools import pairwise
 from math import inf, log
 
 from nine_knots.core.errors import CannotCompute
@@ -49,7 +50,7 @@ class Proposal(Frozen):
 
 def _rank(planned: PlannedPiece, material: str) -> float:
     if material in planned.prefer:
-        return RANK_COST * planned.prefer.index(material)  # type: ignore[arg-type]
+        return RANK_COST * planned.prefer.index(material)
     return UNWANTED_COST
 
 
@@ -150,7 +151,7 @@ def _shortfall(index: int, planned: PlannedPiece, spool: Spool, units: Units) ->
 
 
 def _joints(pieces: list[LevelPiece | TaperedPiece], brief: Brief) -> tuple[Joint, ...]:
-    between = [joint_between(a, b) for a, b in zip(pieces, pieces[1:], strict=False)]
+    between = [joint_between(a, b) for a, b in pairwise(pieces)]
     situation = brief.situation
     return (line_joint(situation.line), *between, eye_knot(pieces[-1], situation.fly))
 

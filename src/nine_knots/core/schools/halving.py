@@ -60,7 +60,7 @@ HALVING = School(
     used_for="streamers on a floating line",
     disagrees=Disagreement(
         school="even-step",
-        says="Long upper sections and short lower ones hinge in wind; equal steps lay out straight.",
+        says="Quick steps over short sections hinge in wind; equal steps lay out straight.",
     ),
     span=_span,
     plan=_plan,

@@ -2,6 +2,7 @@
 
 from math import pi
 
+from nine_knots.core.materials import MATERIALS
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import (
     SUNK,
@@ -12,7 +13,6 @@ from nine_knots.core.schools.school import (
     School,
     Span,
 )
-from nine_knots.core.materials import MATERIALS
 from nine_knots.core.situation import Situation
 from nine_knots.core.units.factors import FOOT_M, THOU_M
 
@@ -47,9 +47,7 @@ def _plan(brief: Brief) -> Plan:
         diameter_m=mono_m,
         prefer=("copolymer", "nylon-medium", "nylon-soft", "nylon-stiff"),
     )
-    tippet = PlannedPiece(
-        role="tippet", length_m=TIPPET_M, diameter_m=brief.tippet_m, prefer=SUNK
-    )
+    tippet = PlannedPiece(role="tippet", length_m=TIPPET_M, diameter_m=brief.tippet_m, prefer=SUNK)
     return Plan(pieces=(mono, tippet))
 
 

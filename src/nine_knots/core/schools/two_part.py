@@ -1,5 +1,6 @@
 """Two parts by line: a stout part and two feet of tippet, the length set by how the line sinks."""
 
+from nine_knots.core.materials import MATERIALS
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import (
     SUNK,
@@ -11,7 +12,6 @@ from nine_knots.core.schools.school import (
     Span,
 )
 from nine_knots.core.section import area_m2
-from nine_knots.core.materials import MATERIALS
 from nine_knots.core.situation import Situation
 from nine_knots.core.tippet import diameter_for_strength_m
 from nine_knots.core.units.factors import FOOT_M, POUND_N
@@ -42,9 +42,7 @@ def _plan(brief: Brief) -> Plan:
         diameter_m=diameter_for_strength_m(STOUTER * tippet_n, "fluorocarbon"),
         prefer=SUNK,
     )
-    lower = PlannedPiece(
-        role="tippet", length_m=lower_m, diameter_m=brief.tippet_m, prefer=SUNK
-    )
+    lower = PlannedPiece(role="tippet", length_m=lower_m, diameter_m=brief.tippet_m, prefer=SUNK)
     return Plan(pieces=(upper, lower))
 
 

@@ -53,7 +53,7 @@ class FlyLine(Frozen):
 
     title: Title
     weight: int = Field(ge=1, le=14)
-    heavy: Literal[0.0, 0.5, 1.0] = Field(default=0.0, description="sizes above the standard")
+    half_sizes_heavy: int = Field(default=0, ge=0, le=2, description="above the standard")
     sinking: Sinking = "floating"
     front_taper: Literal["short", "standard", "long"] = "standard"
     tip: Literal["loop", "bare"] = "loop"
@@ -87,7 +87,7 @@ def standard_mass_kg(line: FlyLine) -> float:
     """Mass of the first 30 ft in kg: the standard's grains, between weights by proportion."""
     low = GRAINS[line.weight]
     high = GRAINS[line.weight + 1] if line.weight < 14 else 2 * low - GRAINS[13]
-    return (low + line.heavy * (high - low)) * GRAIN_KG
+    return float((low + line.half_sizes_heavy / 2 * (high - low)) * GRAIN_KG)
 
 
 def _volume_m3(tip_m: float, belly_m: float, taper_m: float) -> float:
@@ -147,7 +147,9 @@ def _sinking_belly(
         # tip and belly go together: the volume is nearly as the square of the belly
         return float(
             brentq(
-                lambda b: density * _volume_m3(ratio * b, b, taper_m) - mass_kg, 1e-4, 6e-3,
+                lambda b: density * _volume_m3(ratio * b, b, taper_m) - mass_kg,
+                1e-4,
+                6e-3,
                 xtol=1e-10,
             )
         )

@@ -83,15 +83,15 @@ def _within(value: float, low: float, high: float, text: str, span: str) -> floa
     return value
 
 
-def parse_length(text: str, system: System = "imperial") -> float:
+def parse_length(text: str, system: System = "imperial", most_m: float = 40.0) -> float:
     """A length in metres from ``4 ft 2 in``, ``50in``, ``1.27 m``, ``41 1/4``.
 
-    A bare number is inches, or centimetres in metric units. 1 mm to 40 m; Unreadable or
+    A bare number is inches, or centimetres in metric units. 1 mm to ``most_m``; Unreadable or
     OutOfRange otherwise.
     """
     bare = "in" if system == "imperial" else "cm"
     value, _ = _scaled(text, "length", "4 ft 2 in, 50 in or 127 cm", factors.LENGTH_UNITS, bare)
-    return _within(value, 0.001, 40.0, text, "1 mm to 40 m (131 ft)")
+    return _within(value, 0.001, most_m, text, f"1 mm to {most_m:g} m ({most_m / 0.3048:.0f} ft)")
 
 
 def parse_diameter(text: str, system: System = "imperial") -> float:

@@ -1,0 +1,1 @@
+"""The service: one FastAPI router per noun; thin, it parses, calls core or store, answers."""

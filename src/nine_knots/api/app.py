@@ -1,0 +1,66 @@
+"""The application: the API and the built interface from one process on one port."""
+
+from pathlib import Path
+
+from fastapi import FastAPI
+from fastapi.responses import FileResponse
+from fastapi.routing import APIRoute
+from fastapi.staticfiles import StaticFiles
+from starlette.exceptions import HTTPException
+
+from nine_knots.api import anglers, bench, catalogue, files, leaders, problems, stock, tackle
+from nine_knots.api.guard import Guard
+from nine_knots.store import Database
+
+PLACES = ("", "tie", "spools", "shelf")
+
+
+def _operation_id(route: APIRoute) -> str:
+    return route.name
+
+
+def create_app(database: Database | None, port: int, built: Path | None = None) -> FastAPI:
+    """The application on a database; ``built`` is the folder of the built interface.
+
+    Without a database it can still describe itself (for the OpenAPI document).
+    """
+    app = FastAPI(
+        title="Nine Knots",
+        version="1",
+        description="A bench for anglers who build their own leaders. SI units throughout; "
+        "texts in the angler's units stand beside the figures.",
+        openapi_url="/api/openapi.json",
+        docs_url=None,
+        redoc_url=None,
+        generate_unique_id_function=_operation_id,
+    )
+    app.state.database = database
+    app.state.angler_id = None
+    problems.install(app)
+    for module in (anglers, catalogue, stock, tackle, bench, leaders, files):
+        app.include_router(module.router)
+    app.add_middleware(Guard, port=port)
+    if built is not None:
+        _serve_interface(app, built)
+    return app
+
+
+def _serve_interface(app: FastAPI, built: Path) -> None:
+    app.mount("/assets", _Assets(directory=built / "assets"), name="assets")
+
+    @app.get("/{place:path}", include_in_schema=False)
+    def interface(place: str) -> FileResponse:
+        if place == "mark.svg":
+            return FileResponse(built / place)
+        if place.split("/")[0] not in PLACES:
+            raise HTTPException(404, "There is no such page.")
+        return FileResponse(built / "index.html", headers={"cache-control": "no-cache"})
+
+
+class _Assets(StaticFiles):
+    """Files whose names carry a hash of their content: they never change."""
+
+    def file_response(self, *args, **kwargs):  # type: ignore[no-untyped-def]  # noqa: ANN
+        response = super().file_response(*args, **kwargs)
+        response.headers["cache-control"] = "public, max-age=31536000, immutable"
+        return response

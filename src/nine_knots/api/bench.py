@@ -1,0 +1,94 @@
+"""/api/bench: a design, perhaps a change to it, and everything there is to read of it."""
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.problems import RESPONSES
+from nine_knots.core.design import Design
+from nine_knots.core.evaluation import Evaluation, evaluate
+from nine_knots.core.leader import Leader
+from nine_knots.core.leader.editing import Workbench, apply_edit
+from nine_knots.core.leader.edits import Edit
+from nine_knots.core.phrases import Say, hear
+from nine_knots.core.schools import SchoolParameters, Shortfall, propose
+from nine_knots.core.situation import Situation
+from nine_knots.core.strand import Stock
+from nine_knots.core.units import Units, parse_diameter, parse_length
+from nine_knots.core.values import System
+from nine_knots.store.stock import list_stock
+
+router = APIRouter(prefix="/api", tags=["bench"], responses=RESPONSES)
+
+
+class BenchRequest(BaseModel):
+    """A design to read, after at most one change to the leader and one to the sentence."""
+
+    design: Design
+    edit: Edit | None = Field(default=None, examples=[{"act": "split", "piece": 0}])
+    say: Say | None = Field(default=None, examples=[{"part": "depth", "text": "waist-deep"}])
+    units: System = "imperial"
+
+
+class BenchAnswer(BaseModel):
+    """The design after the change, and its evaluation."""
+
+    design: Design
+    evaluation: Evaluation
+
+
+class ProposalRequest(BaseModel):
+    """A school asked for a leader; length and tippet as typed, empty for the school's own."""
+
+    school: str = Field(max_length=40, examples=["sixty-twenty-twenty"])
+    situation: Situation
+    length: str = Field(default="", max_length=60, examples=["9 ft"])
+    tippet: str = Field(default="", max_length=60, examples=["5X"])
+    power: float = Field(default=0.0, ge=-1.0, le=1.0)
+    units: System = "imperial"
+
+
+class ProposalAnswer(BaseModel):
+    """The leader proposed, why, and which spools the shelf lacks."""
+
+    leader: Leader
+    reasons: tuple[str, ...]
+    shortfalls: tuple[Shortfall, ...]
+
+
+def titles_of(stock: tuple[Stock, ...]) -> dict[str, str]:
+    """Names of spools by their id."""
+    return {item.spool_id: item.title for item in stock}
+
+
+@router.post("/bench", summary="Change a design and read it")
+def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
+    """Apply the change, evaluate the result; nothing is stored."""
+    stock = session.run(list_stock)
+    units = Units(asked.units)
+    design = asked.design
+    if asked.say is not None:
+        heard = hear(design.situation, asked.say, units)
+        design = design.model_copy(update={"situation": heard})
+    if asked.edit is not None:
+        workbench = Workbench(stock=stock, fly=design.situation.fly, units=units)
+        design = design.model_copy(
+            update={"leader": apply_edit(design.leader, asked.edit, workbench)}
+        )
+    return BenchAnswer(design=design, evaluation=evaluate(design, titles_of(stock), units))
+
+
+@router.post("/proposals", summary="Ask a school for a leader from the shelf")
+def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAnswer:
+    """Build a leader by the school's rule from the spools owned; nothing is stored."""
+    system = asked.units
+    parameters = SchoolParameters(
+        length_m=parse_length(asked.length, system) if asked.length.strip() else None,
+        tippet_m=parse_diameter(asked.tippet, system) if asked.tippet.strip() else None,
+        power=asked.power,
+    )
+    stock = session.run(list_stock)
+    proposal = propose(asked.school, asked.situation, parameters, stock, Units(system))
+    return ProposalAnswer(
+        leader=proposal.leader, reasons=proposal.reasons, shortfalls=proposal.shortfalls
+    )

@@ -1,0 +1,109 @@
+"""/api/catalogue: the words, fish, materials, knots and schools to choose from."""
+
+from collections.abc import Callable
+from typing import get_args
+
+from fastapi import APIRouter
+
+from nine_knots.core import situation
+from nine_knots.core.knots import KNOTS
+from nine_knots.core.materials import MATERIALS
+from nine_knots.core.schools import SCHOOLS
+from nine_knots.core.tackle import FISH
+from nine_knots.core.tackle.fly import Bulk, FlyKind
+from nine_knots.core.tackle.line import Sinking
+from nine_knots.core.units import Units
+from nine_knots.core.values import Frozen, System
+
+router = APIRouter(prefix="/api/catalogue", tags=["catalogue"])
+
+
+class Choice(Frozen):
+    """One thing to choose: its key, what it is called, a word on it."""
+
+    key: str
+    title: str
+    note: str = ""
+
+
+class SchoolCard(Frozen):
+    """A school of taper as a reader meets it."""
+
+    key: str
+    title: str
+    rule: str
+    used_for: str
+    opponent: str
+    objection: str
+
+
+class Catalogue(Frozen):
+    """Everything that the interface offers for choice."""
+
+    waters: tuple[str, ...]
+    beds: tuple[str, ...]
+    clarities: tuple[str, ...]
+    snags: tuple[str, ...]
+    depths: tuple[Choice, ...]
+    paces: tuple[Choice, ...]
+    winds: tuple[Choice, ...]
+    bearings: tuple[str, ...]
+    wishes: tuple[str, ...]
+    tempers: tuple[str, ...]
+    fish: tuple[Choice, ...]
+    fly_kinds: tuple[str, ...]
+    bulks: tuple[str, ...]
+    sinkings: tuple[str, ...]
+    materials: tuple[Choice, ...]
+    knots: dict[str, tuple[Choice, ...]]
+    schools: tuple[SchoolCard, ...]
+
+
+@router.get("", summary="All that can be chosen, in the angler's units")
+def get_catalogue(units: System = "imperial") -> Catalogue:
+    """The tables of the core, as lists of choices."""
+    shown = Units(units)
+    places = ("line", "loop", "between", "eye")
+    return Catalogue(
+        waters=get_args(situation.WaterKind),
+        beds=get_args(situation.Bed),
+        clarities=get_args(situation.Clarity),
+        snags=get_args(situation.Snags),
+        depths=_words(situation.DEPTH_WORDS, lambda v: shown.length(v).text),
+        paces=_words(situation.PACE_WORDS, lambda v: shown.speed(v).text),
+        winds=_words(situation.WIND_WORDS, lambda v: shown.speed(v).text),
+        bearings=get_args(situation.Bearing),
+        wishes=get_args(situation.Wish),
+        tempers=get_args(situation.Temper),
+        fish=tuple(
+            Choice(key=f.key, title=f.title, note=f"usually {shown.fish_mass(f.usual_kg).text}")
+            for f in FISH.values()
+        ),
+        fly_kinds=get_args(FlyKind),
+        bulks=get_args(Bulk),
+        sinkings=get_args(Sinking),
+        materials=tuple(Choice(key=m.key, title=m.title, note=m.knots) for m in MATERIALS.values()),
+        knots={
+            place: tuple(
+                Choice(key=k.key, title=k.title, note=k.note)
+                for k in KNOTS.values()
+                if k.place == place
+            )
+            for place in places
+        },
+        schools=tuple(
+            SchoolCard(
+                key=s.key,
+                title=s.title,
+                rule=s.rule,
+                used_for=s.used_for,
+                opponent=SCHOOLS[s.disagrees.school].title,
+                objection=s.disagrees.says,
+            )
+            for s in SCHOOLS.values()
+        ),
+    )
+
+
+def _words(words: dict[str, float], show: Callable[[float], str]) -> tuple[Choice, ...]:
+    return tuple(Choice(key=w, title=w, note=show(value)) for w, value in words.items())

@@ -1,0 +1,73 @@
+"""/api/exports and /api/imports: designs as files in open formats."""
+
+import re
+from typing import Any, Literal
+
+from fastapi import APIRouter, Response
+from pydantic import BaseModel, Field
+
+from nine_knots.api.bench import titles_of
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.problems import RESPONSES
+from nine_knots.core.design import Design
+from nine_knots.core.evaluation import evaluate
+from nine_knots.core.units import Units
+from nine_knots.core.values import System
+from nine_knots.formats.leader_csv import read_csv, write_csv
+from nine_knots.formats.leader_json import read_json, schema, write_json
+from nine_knots.formats.strip_svg import write_svg
+from nine_knots.store.stock import list_stock
+
+router = APIRouter(prefix="/api", tags=["files"], responses=RESPONSES)
+MEDIA = {"json": "application/json", "csv": "text/csv", "svg": "image/svg+xml"}
+
+
+class ExportRequest(BaseModel):
+    """A design to write as a file."""
+
+    design: Design
+    units: System = "imperial"
+
+
+class ImportRequest(BaseModel):
+    """A file's text; a CSV holds a leader only and keeps the rest of ``onto``."""
+
+    kind: Literal["json", "csv"]
+    text: str = Field(max_length=300_000)
+    onto: Design
+
+
+@router.post(
+    "/exports/{kind}", response_class=Response, summary="Write a design as JSON, CSV or SVG"
+)
+def post_export(
+    session: CurrentSession, kind: Literal["json", "csv", "svg"], asked: ExportRequest
+) -> Response:
+    """The file, named after the design."""
+    if kind == "json":
+        text = write_json(asked.design)
+    elif kind == "csv":
+        text = write_csv(asked.design.leader)
+    else:
+        titles = titles_of(session.run(list_stock))
+        text = write_svg(asked.design, evaluate(asked.design, titles, Units(asked.units)))
+    name = re.sub(r"[^a-z0-9]+", "-", asked.design.title.lower()).strip("-") or "leader"
+    return Response(
+        text.encode(),
+        media_type=f"{MEDIA[kind]}; charset=utf-8",
+        headers={"content-disposition": f'attachment; filename="{name}.{kind}"'},
+    )
+
+
+@router.post("/imports", summary="Read a design from a file's text")
+def post_import(asked: ImportRequest) -> Design:
+    """The design in the file; nothing is stored."""
+    if asked.kind == "json":
+        return read_json(asked.text)
+    return asked.onto.model_copy(update={"leader": read_csv(asked.text)})
+
+
+@router.get("/formats/leader-1.schema.json", summary="JSON Schema of the leader file, version 1")
+def get_schema() -> dict[str, Any]:
+    """The published schema."""
+    return schema()

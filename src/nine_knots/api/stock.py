@@ -1,0 +1,184 @@
+"""/api/stock: spools and packets on the shelf."""
+
+import re
+import uuid
+from typing import Annotated
+
+from fastapi import APIRouter, Response
+from pydantic import BaseModel, Field
+
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.problems import RESPONSES
+from nine_knots.core.errors import NineKnotsError
+from nine_knots.core.materials import MATERIALS, MaterialKey
+from nine_knots.core.strand import Colour, Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
+from nine_knots.core.units import Units, parse_diameter, parse_length, parse_load
+from nine_knots.core.values import System
+from nine_knots.store.stock import delete_stock, list_stock, put_stock
+
+router = APIRouter(prefix="/api/stock", tags=["stock"], responses=RESPONSES)
+MOST_LEFT_M = 5000.0
+
+Typed = Annotated[str, Field(max_length=60)]
+
+
+class StockRow(BaseModel):
+    """One spool or packet as the shelf shows it, in the angler's units."""
+
+    spool_id: str
+    form: str
+    title: str
+    material: str
+    material_title: str
+    family: str
+    sighter: bool
+    diameter: str
+    strength: str
+    labelled: bool
+    left: str
+    item: Stock
+
+
+class SpoolForm(BaseModel):
+    """A spool as typed; an empty strength is taken from the material's law."""
+
+    spool_id: Typed = ""
+    title: Typed = ""
+    material: MaterialKey
+    diameter: Typed
+    strength: Typed = ""
+    left: Typed
+    colour: Colour = "plain"
+    units: System = "imperial"
+
+
+class PacketForm(BaseModel):
+    """Knotless tapered leaders of one kind, as typed from the packet."""
+
+    spool_id: Typed = ""
+    title: Typed = ""
+    material: MaterialKey = "nylon-medium"
+    butt: Typed
+    butt_length: Typed
+    taper_length: Typed
+    tip_length: Typed
+    tip: Typed
+    strength: Typed = ""
+    count: int = Field(ge=0, le=500)
+    units: System = "imperial"
+
+
+def _row(item: Stock, units: Units) -> StockRow:
+    material = item.strand.substance
+    if isinstance(item, Spool):
+        diameter = units.tippet(item.strand.diameter_m).text
+        strength = units.load(item.strand.breaking_n).text
+        left = units.length(item.remaining_m).text
+    else:
+        profile = item.strand.profile
+        tip_m = profile.tip_diameter_m
+        diameter = f"{units.diameter(profile.butt_diameter_m).text} to {units.tippet(tip_m).text}"
+        strength = units.load(item.strand.breaking_at_n(tip_m)).text
+        left = f"{item.count} of {units.length(profile.length_m).text}"
+    return StockRow(
+        spool_id=item.spool_id,
+        form=item.form,
+        title=item.title,
+        material=material.key,
+        material_title=material.title,
+        family=material.family,
+        sighter=item.strand.colour == "sighter",
+        diameter=diameter,
+        strength=strength,
+        labelled=item.strand.strength_n is not None,
+        left=left,
+        item=item,
+    )
+
+
+def _id(given: str, name: str) -> str:
+    if given:
+        return given
+    slug = re.sub(r"[^a-z0-9]+", "-", name.lower()).strip("-")[:28]
+    return f"{slug or 'spool'}-{uuid.uuid4().hex[:8]}"
+
+
+class _Field:
+    """Names the form's field in whatever a parser refuses."""
+
+    def __init__(self, name: str) -> None:
+        self.name = name
+
+    def __enter__(self) -> None:
+        return None
+
+    def __exit__(self, _kind: object, error: BaseException | None, _trace: object) -> None:
+        if isinstance(error, NineKnotsError):
+            error.where = self.name
+
+
+def _load(text: str, system: System) -> float | None:
+    with _Field("strength"):
+        return parse_load(text, system) if text.strip() else None
+
+
+@router.get("", summary="All spools and packets owned")
+def get_stock(session: CurrentSession, units: System = "imperial") -> list[StockRow]:
+    """The shelf, by material and thickness."""
+    return [_row(item, Units(units)) for item in session.run(list_stock)]
+
+
+@router.post("/spools", summary="Add a spool, or write one anew")
+def post_spool(session: CurrentSession, form: SpoolForm) -> StockRow:
+    """Read the typed figures and keep the spool."""
+    with _Field("diameter"):
+        diameter_m = parse_diameter(form.diameter, form.units)
+    with _Field("left"):
+        left_m = parse_length(form.left, form.units, most_m=MOST_LEFT_M)
+    shown = Units(form.units)
+    title = form.title.strip()
+    title = title or f"{MATERIALS[form.material].title} {shown.tippet(diameter_m).text}"
+    spool_id = _id(form.spool_id, title)
+    strand = Strand(
+        material=form.material,
+        diameter_m=diameter_m,
+        strength_n=_load(form.strength, form.units),
+        colour=form.colour,
+        spool_id=spool_id,
+    )
+    spool = Spool(spool_id=spool_id, title=title, strand=strand, remaining_m=left_m)
+    session.run(lambda cursor, me: put_stock(cursor, me, spool))
+    return _row(spool, shown)
+
+
+@router.post("/packets", summary="Add a packet of knotless leaders, or write one anew")
+def post_packet(session: CurrentSession, form: PacketForm) -> StockRow:
+    """Read the typed figures and keep the packet."""
+    lengths: dict[str, float] = {}
+    for name in ("butt_length", "taper_length", "tip_length"):
+        with _Field(name):
+            lengths[f"{name}_m"] = parse_length(getattr(form, name), form.units)
+    with _Field("butt"):
+        butt_m = parse_diameter(form.butt, form.units)
+    with _Field("tip"):
+        tip_m = parse_diameter(form.tip, form.units)
+    profile = TaperProfile(butt_diameter_m=butt_m, tip_diameter_m=tip_m, **lengths)
+    shown = Units(form.units)
+    title = form.title.strip() or f"Knotless {shown.length(profile.length_m).text}"
+    spool_id = _id(form.spool_id, title)
+    strand = TaperedStrand(
+        material=form.material,
+        profile=profile,
+        strength_n=_load(form.strength, form.units),
+        spool_id=spool_id,
+    )
+    packet = Packet(spool_id=spool_id, title=title, strand=strand, count=form.count)
+    session.run(lambda cursor, me: put_stock(cursor, me, packet))
+    return _row(packet, shown)
+
+
+@router.delete("/{spool_id}", status_code=204, summary="Take a spool off the shelf")
+def remove_stock(session: CurrentSession, spool_id: str) -> Response:
+    """Leaders made from it keep their own figures."""
+    session.run(lambda cursor, me: delete_stock(cursor, me, spool_id))
+    return Response(status_code=204)

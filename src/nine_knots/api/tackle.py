@@ -1,0 +1,117 @@
+"""/api/kit: rods, lines and flies owned, and new ones as typed."""
+
+from typing import Annotated, Literal
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.problems import RESPONSES
+from nine_knots.core.elastica import bend_stiffness_from_droop
+from nine_knots.core.tackle import Bead, Fly, FlyLine, Rod, line_profile
+from nine_knots.core.tackle.fly import Bulk, FlyKind
+from nine_knots.core.tackle.line import Sinking
+from nine_knots.core.units import Units, parse_hook, parse_length, parse_mass
+from nine_knots.core.values import System
+from nine_knots.store.tackle import Kit, add_tackle, read_kit
+
+router = APIRouter(prefix="/api/kit", tags=["kit"], responses=RESPONSES)
+
+Typed = Annotated[str, Field(max_length=60)]
+
+
+class FlyForm(BaseModel):
+    """A fly as typed; an empty weight is taken from hook, dressing and bead."""
+
+    title: Typed = ""
+    kind: FlyKind
+    hook: Typed = Field(examples=["14", "2/0"])
+    bulk: Bulk = "standard"
+    bead_mm: float | None = Field(default=None, ge=1.5, le=6.4)
+    bead_metal: Literal["tungsten", "brass"] = "tungsten"
+    weight: Typed = ""
+
+
+class RodForm(BaseModel):
+    """A rod as typed."""
+
+    title: Typed = ""
+    length: Typed = Field(examples=["9 ft"])
+    weight: int = Field(ge=1, le=14)
+    action: Literal["soft", "medium", "fast"] = "medium"
+    units: System = "imperial"
+
+
+class LineForm(BaseModel):
+    """A fly line as typed, with the droop test of its tip if one was made."""
+
+    title: Typed = ""
+    weight: int = Field(ge=1, le=14)
+    half_sizes_heavy: int = Field(default=0, ge=0, le=2)
+    sinking: Sinking = "floating"
+    front_taper: Literal["short", "standard", "long"] = "standard"
+    tip: Literal["loop", "bare"] = "loop"
+    droop_length: Typed = Field(default="", description="free length of the clamped tip")
+    droop: Typed = Field(default="", description="how far its end falls")
+    units: System = "imperial"
+
+
+@router.get("", summary="Rods, lines and flies owned")
+def get_kit(session: CurrentSession) -> Kit:
+    """The kit."""
+    return session.run(read_kit)
+
+
+@router.post("/flies", summary="Add a fly")
+def post_fly(session: CurrentSession, form: FlyForm) -> Fly:
+    """Read the typed figures and keep the fly."""
+    hook = parse_hook(form.hook)
+    bead = Bead(diameter_mm=form.bead_mm, metal=form.bead_metal) if form.bead_mm else None
+    words = f"{form.bulk} {form.kind}" if form.bulk != "standard" else form.kind
+    fly = Fly(
+        title=form.title.strip() or f"{words.capitalize()} {Units.hook(hook)}",
+        kind=form.kind,
+        hook=hook,
+        bulk=form.bulk,
+        bead=bead,
+        weighed_kg=parse_mass(form.weight, bare="mg") if form.weight.strip() else None,
+    )
+    session.run(lambda cursor, me: add_tackle(cursor, me, fly))
+    return fly
+
+
+@router.post("/rods", summary="Add a rod")
+def post_rod(session: CurrentSession, form: RodForm) -> Rod:
+    """Read the typed figures and keep the rod."""
+    length_m = parse_length(form.length, form.units)
+    shown = Units(form.units).length(length_m).text
+    rod = Rod(
+        title=form.title.strip() or f"{shown} {form.weight}-weight, {form.action}",
+        length_m=length_m,
+        weight=form.weight,
+        action=form.action,
+    )
+    session.run(lambda cursor, me: add_tackle(cursor, me, rod))
+    return rod
+
+
+@router.post("/lines", summary="Add a fly line")
+def post_line(session: CurrentSession, form: LineForm) -> FlyLine:
+    """Read the typed figures, work out a droop test, keep the line."""
+    line = FlyLine(
+        title=form.title.strip() or f"{form.weight}-weight {form.sinking} line",
+        weight=form.weight,
+        half_sizes_heavy=form.half_sizes_heavy,
+        sinking=form.sinking,
+        front_taper=form.front_taper,
+        tip=form.tip,
+    )
+    if form.droop_length.strip() or form.droop.strip():
+        bend = bend_stiffness_from_droop(
+            line_profile(line).tip_mass_kg_m,
+            parse_length(form.droop_length, form.units),
+            parse_length(form.droop, form.units),
+        )
+        line = FlyLine.model_validate({**line.model_dump(), "tip_bend_nm2": bend})
+    session.run(lambda cursor, me: add_tackle(cursor, me, line))
+    return line

@@ -1,0 +1,112 @@
+"""The situation as a sentence, and words or figures typed back into it."""
+
+from typing import Literal
+
+from pydantic import Field
+
+from nine_knots.core.errors import NineKnotsError, OutOfRange, Unreadable
+from nine_knots.core.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS, Situation
+from nine_knots.core.tackle import fish_of
+from nine_knots.core.units import Units, parse_length, parse_mass, parse_speed
+from nine_knots.core.values import Frozen
+
+NEAR = 0.12  # a figure within 12 % of a word is called by the word
+
+SayPart = Literal["depth", "pace", "wind", "fish mass"]
+
+
+class Say(Frozen):
+    """Something typed or chosen for one part of the sentence: a word or a figure."""
+
+    part: SayPart
+    text: str = Field(max_length=60)
+
+
+class Phrase(Frozen):
+    """One part of the sentence: plain words before it, the words that are a control."""
+
+    part: Literal["water", "pace", "wind", "fly", "wish", "fish", "outfit"]
+    before: str
+    text: str
+
+
+def _word(value: float, words: dict[str, float], figure: str) -> str:
+    for word, meant in words.items():
+        if abs(value - meant) <= NEAR * max(meant, 1e-9) or (meant == 0.0 and value < 0.05):
+            return word
+    return figure
+
+
+def phrases(situation: Situation, units: Units) -> tuple[Phrase, ...]:
+    """The sentence in parts, each a control; figures in the angler's units."""
+    water, wind, quarry = situation.water, situation.wind, situation.quarry
+    depth = _word(water.depth_m, DEPTH_WORDS, f"{units.length(water.depth_m).text} deep")
+    tint = "" if water.clarity == "clear" else f"{water.clarity} "
+    snags = "" if water.snags == "open" else f" with {water.snags}"
+    pace = _word(water.pace_m_s, PACE_WORDS, units.speed(water.pace_m_s).text)
+    moving = "still" if pace == "still" else f"at {pace}"
+    blow = _word(wind.speed_m_s, WIND_WORDS, f"wind of {units.speed(wind.speed_m_s).text}")
+    bearing = "" if blow == "no wind" else f" {wind.bearing}"
+    fish = fish_of(quarry.kind).title
+    mass = units.fish_mass(quarry.mass_kg).text
+    outfit = f"the {situation.rod.title} and the {situation.line.title}"
+    return (
+        Phrase(part="water", before="On", text=f"{depth} {tint}{water.kind}{snags}"),
+        Phrase(part="pace", before=",", text=moving),
+        Phrase(part="wind", before=", in", text=f"{blow}{bearing}"),
+        Phrase(part="fly", before=", I cast", text=f"the {situation.fly.title}"),
+        Phrase(part="wish", before="to", text=situation.wish),
+        Phrase(part="fish", before="for", text=f"{quarry.temper} {fish} of {mass}"),
+        Phrase(part="outfit", before="with", text=outfit),
+    )
+
+
+def hear(situation: Situation, say: Say, units: Units) -> Situation:
+    """The situation after something was said; Unreadable or OutOfRange name the part."""
+    try:
+        return _heard(situation, say, units)
+    except NineKnotsError as error:
+        error.where = say.part
+        raise
+
+
+def _heard(situation: Situation, say: Say, units: Units) -> Situation:
+    text = say.text.strip()
+    if say.part == "depth":
+        depth = _meant(text, DEPTH_WORDS)
+        depth = parse_length(text, units.system) if depth is None else depth
+        _between(depth, 0.05, 30.0, "A depth", "5 cm to 30 m")
+        return _with(situation, "water", "depth_m", depth)
+    if say.part == "pace":
+        pace = _meant(text, PACE_WORDS)
+        pace = parse_speed(text, units.system) if pace is None else pace
+        _between(pace, 0.0, 4.0, "A current", "0 to 4 m/s (13 ft/s)")
+        return _with(situation, "water", "pace_m_s", pace)
+    if say.part == "wind":
+        wind = _meant(text, WIND_WORDS)
+        wind = parse_speed(text, units.system) if wind is None else wind
+        _between(wind, 0.0, 30.0, "A wind", "0 to 30 m/s (67 mph)")
+        return _with(situation, "wind", "speed_m_s", wind)
+    mass = parse_mass(text, units.system)
+    _between(mass, 0.01, 500.0, "A fish", "10 g to 500 kg (1100 lb)")
+    return _with(situation, "quarry", "mass_kg", mass)
+
+
+def _meant(text: str, words: dict[str, float]) -> float | None:
+    value = words.get(text.lower())
+    if value is None and not any(c.isdigit() for c in text):
+        raise Unreadable(
+            f"“{text}” is none of the words known here.",
+            mend=f"Use one of {', '.join(words)}, or a figure.",
+        )
+    return value
+
+
+def _between(value: float, low: float, high: float, what: str, span: str) -> None:
+    if not low <= value <= high:
+        raise OutOfRange(f"{what} must be within {span}.", mend=f"Give a value within {span}.")
+
+
+def _with(situation: Situation, part: str, field: str, value: float) -> Situation:
+    inner = getattr(situation, part)
+    return situation.model_copy(update={part: inner.model_copy(update={field: value})})

@@ -1,0 +1,33 @@
+"""Filling an empty database with the demo."""
+
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.tackle import Fly, FlyLine, Rod
+from nine_knots.demo.designs import demo_designs
+from nine_knots.demo.shelf import demo_stock
+from nine_knots.demo.tackle import FLIES, LINES, RODS
+from nine_knots.store.anglers import Settings, create_angler, only_angler
+from nine_knots.store.database import Database
+from nine_knots.store.leaders import create_leader
+from nine_knots.store.stock import put_stock
+from nine_knots.store.tackle import add_tackle
+
+
+def load_demo(database: Database) -> bool:
+    """Load the demo into a database without anglers; True where it was loaded."""
+    return database.transact(_load)
+
+
+def _load(cursor: DictCursor) -> bool:
+    if only_angler(cursor) is not None:
+        return False
+    angler_id = create_angler(cursor, Settings(name="Runa of the Skarn valley"))
+    stock = demo_stock()
+    for item in stock:
+        put_stock(cursor, angler_id, item)
+    owned: list[Rod | FlyLine | Fly] = [*RODS.values(), *LINES.values(), *FLIES.values()]
+    for tackle in owned:
+        add_tackle(cursor, angler_id, tackle)
+    for design in reversed(demo_designs(stock)):
+        create_leader(cursor, angler_id, design)
+    return True

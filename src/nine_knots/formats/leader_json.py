@@ -1,0 +1,84 @@
+"""A design as JSON, format ``nine-knots-leader`` version 1; see docs/formats.md."""
+
+import json
+from typing import Any, Literal
+
+from pydantic import ValidationError
+
+from nine_knots.core.design import Design
+from nine_knots.core.errors import FileRefused
+from nine_knots.core.values import Frozen
+
+FORMAT = "nine-knots-leader"
+VERSION = 1
+MOST_BYTES = 200_000
+
+
+class LeaderFile(Frozen):
+    """The file: what it is, its version, and the design; lengths in metres, loads in newtons."""
+
+    format: Literal["nine-knots-leader"] = "nine-knots-leader"
+    version: Literal[1] = 1
+    design: Design
+
+
+def schema() -> dict[str, Any]:
+    """The JSON Schema (2020-12) of the file."""
+    made = LeaderFile.model_json_schema(mode="serialization")
+    return {
+        "$schema": "https://json-schema.org/draft/2020-12/schema",
+        "$id": "urn:nine-knots:leader:1",
+        **made,
+    }
+
+
+def write_json(design: Design) -> str:
+    """The design as the text of a file."""
+    return LeaderFile(design=design).model_dump_json(indent=2) + "\n"
+
+
+def _no_constants(name: str) -> float:
+    raise FileRefused(f"The file holds {name}, which is no figure.", mend="Give a finite number.")
+
+
+def read_json(text: str) -> Design:
+    """The design in a file's text; FileRefused says which line or field is wrong."""
+    if len(text.encode()) > MOST_BYTES:
+        raise FileRefused(
+            f"The file is larger than {MOST_BYTES // 1000} kB; no leader is.",
+            mend="Choose a file that was exported as a leader.",
+        )
+    try:
+        found = json.loads(text, parse_constant=_no_constants)
+    except json.JSONDecodeError as error:
+        raise FileRefused(
+            f"This is no JSON: {error.msg.lower()}, line {error.lineno}, column {error.colno}.",
+            where=f"line {error.lineno}",
+            mend="Mend that line, or export the leader again.",
+        ) from error
+    except RecursionError as error:
+        raise FileRefused("The file is nested too deeply to be a leader.") from error
+    if not isinstance(found, dict) or found.get("format") != FORMAT:
+        raise FileRefused(
+            f"This is no {FORMAT} file.",
+            where="format",
+            mend=f'Its first field must read "format": "{FORMAT}".',
+        )
+    version = found.get("version")
+    if isinstance(version, int) and version > VERSION:
+        raise FileRefused(
+            f"The file is of version {version}; this program reads up to {VERSION}.",
+            where="version",
+            mend="Import it with the newer program, or export it there for version 1.",
+        )
+    try:
+        return LeaderFile.model_validate_json(text).design
+    except ValidationError as error:
+        first = error.errors()[0]
+        where = ".".join(str(part) for part in first["loc"])
+        more = f" ({error.error_count() - 1} more)" if error.error_count() > 1 else ""
+        raise FileRefused(
+            f"{where}: {first['msg'].removeprefix('Value error, ')}{more}.",
+            where=where,
+            mend="Mend that field; the published schema tells what it may hold.",
+        ) from error

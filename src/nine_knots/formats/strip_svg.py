@@ -1,0 +1,71 @@
+"""The leader as a scale drawing in SVG: length to scale, thickness exaggerated by a told factor."""
+
+from xml.sax.saxutils import escape, quoteattr
+
+from nine_knots.core.design import Design
+from nine_knots.core.evaluation import Evaluation, LaneSpan
+
+WIDTH, HEIGHT, MARGIN = 1000.0, 170.0, 30.0
+AXIS_Y, THICKEST_PX = 78.0, 26.0
+TINTS = {
+    "nylon-stiff": "#b0752a",
+    "nylon-medium": "#c8923f",
+    "nylon-soft": "#dfb469",
+    "copolymer": "#d2a865",
+    "fluorocarbon": "#6aa0b4",
+    "wire-soft": "#5b5f63",
+    "wire-single": "#3f4347",
+    "braided-loop": "#9a8f7a",
+}
+
+
+def write_svg(design: Design, evaluation: Evaluation) -> str:
+    """The strip as the text of an SVG file, with names and lengths."""
+    length_m = design.leader.length_m
+    per_m = (WIDTH - 2 * MARGIN) / length_m
+    thickest = max(span.upper_diameter_m for span in evaluation.spans)
+    per_thick = THICKEST_PX / thickest
+
+    def x(at_m: float) -> float:
+        return MARGIN + at_m * per_m
+
+    def shape(span: LaneSpan, tint: str) -> str:
+        upper, lower = (d * per_thick / 2 for d in (span.upper_diameter_m, span.lower_diameter_m))
+        x1, x2 = x(span.from_m), x(span.to_m)
+        points = (
+            f"{x1:.1f},{AXIS_Y - upper:.2f} {x2:.1f},{AXIS_Y - lower:.2f} "
+            f"{x2:.1f},{AXIS_Y + lower:.2f} {x1:.1f},{AXIS_Y + upper:.2f}"
+        )
+        return f'<polygon points="{points}" fill="{tint}"/>'
+
+    parts = [
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH:g} {HEIGHT:g}" '
+        f'font-family="sans-serif" font-size="11" role="img" '
+        f"aria-label={quoteattr(design.title)}>",
+        f"<title>{escape(design.title)}</title>",
+        f'<text x="{MARGIN:g}" y="20" font-size="14">{escape(design.title)} · '
+        f"{escape(evaluation.length.text)} · thickness ×{per_thick / per_m:.0f}</text>",
+    ]
+    for piece in evaluation.pieces:
+        tint = TINTS[piece.material]
+        inside = (s for s in evaluation.spans if piece.start_m <= s.from_m < piece.end_m - 1e-9)
+        parts += [shape(span, tint) for span in inside]
+        middle = x((piece.start_m + piece.end_m) / 2)
+        lift = 14 if piece.index % 2 else 0
+        parts.append(
+            f'<text x="{middle:.1f}" y="{52 - lift}" text-anchor="middle">'
+            f"{escape(piece.length.text)}</text>"
+            f'<text x="{middle:.1f}" y="{112 + lift}" text-anchor="middle">'
+            f"{escape(piece.diameter)}</text>"
+        )
+    parts += [
+        f'<circle cx="{x(joint.at_m):.1f}" cy="{AXIS_Y:g}" r="4" fill="#fff" stroke="#1c2a2c">'
+        f"<title>{escape(joint.title)}</title></circle>"
+        for joint in evaluation.joints
+    ]
+    parts += [
+        f'<path d="M{x(tick.at_m):.1f} 140v6" stroke="#48585a"/>'
+        f'<text x="{x(tick.at_m):.1f}" y="158" text-anchor="middle">{escape(tick.text)}</text>'
+        for tick in evaluation.ruler
+    ]
+    return "\n".join([*parts, "</svg>", ""])

@@ -1,0 +1,1 @@
+"""Starting everything: the private database server, the built interface, the service."""

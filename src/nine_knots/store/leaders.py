@@ -1,0 +1,145 @@
+"""Saved leaders: named, each a row of immutable numbered revisions."""
+
+import uuid
+from datetime import UTC, datetime
+
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.design import Design
+from nine_knots.core.errors import NotFound, StaleRevision
+from nine_knots.core.values import Frozen
+
+
+class SavedLeader(Frozen):
+    """One leader on the shelf, as it stands in its newest revision."""
+
+    leader_id: str
+    title: str
+    school: str | None
+    length_m: float
+    tippet_m: float
+    revision: int
+    updated_at: datetime
+
+
+class Revision(Frozen):
+    """One saved state of a leader; it never changes."""
+
+    leader_id: str
+    revision: int
+    saved_at: datetime
+    design: Design
+
+
+def _utc(moment: datetime) -> datetime:
+    return moment.replace(tzinfo=UTC)
+
+
+def _summary(design: Design) -> tuple[str, str | None, float, float]:
+    leader = design.leader
+    return design.title, leader.school, leader.length_m, leader.tippet_diameter_m
+
+
+def list_leaders(cursor: DictCursor, angler_id: str) -> tuple[SavedLeader, ...]:
+    """The angler's leaders, last saved first."""
+    cursor.execute(
+        "SELECT leader_id, title, school, length_m, tippet_m, newest AS revision, updated_at "
+        "FROM leader WHERE angler_id = %s AND removed_at IS NULL "
+        "ORDER BY updated_at DESC, leader_id",
+        (angler_id,),
+    )
+    return tuple(
+        SavedLeader.model_validate({**row, "updated_at": _utc(row["updated_at"])})
+        for row in cursor.fetchall()
+    )
+
+
+def create_leader(cursor: DictCursor, angler_id: str, design: Design) -> Revision:
+    """Save a design under a new id, as revision 1."""
+    leader_id = uuid.uuid4().hex
+    cursor.execute(
+        "INSERT INTO leader (leader_id, angler_id, title, school, length_m, tippet_m, newest, "
+        "created_at, updated_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, 1, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
+        (leader_id, angler_id, *_summary(design)),
+    )
+    _write_revision(cursor, leader_id, 1, design)
+    return read_revision(cursor, angler_id, leader_id)
+
+
+def _write_revision(cursor: DictCursor, leader_id: str, number: int, design: Design) -> None:
+    cursor.execute(
+        "INSERT INTO revision (leader_id, number, body, saved_at) "
+        "VALUES (%s, %s, %s, UTC_TIMESTAMP(6))",
+        (leader_id, number, design.model_dump_json()),
+    )
+
+
+def save_revision(
+    cursor: DictCursor, angler_id: str, leader_id: str, base: int, design: Design
+) -> Revision:
+    """Save on top of revision ``base``; StaleRevision where that is no longer the newest."""
+    cursor.execute(
+        "SELECT newest FROM leader WHERE leader_id = %s AND angler_id = %s "
+        "AND removed_at IS NULL FOR UPDATE",
+        (leader_id, angler_id),
+    )
+    row = cursor.fetchone()
+    if row is None:
+        raise _no_leader()
+    newest = int(row["newest"])
+    if newest != base:
+        raise StaleRevision(
+            f"This leader was saved elsewhere since: it is at revision {newest}, "
+            f"yours began from {base}.",
+            newest=newest,
+            mend="Both are kept. Save yours as a leader of its own, or on top of the newer one.",
+        )
+    _write_revision(cursor, leader_id, newest + 1, design)
+    cursor.execute(
+        "UPDATE leader SET title = %s, school = %s, length_m = %s, tippet_m = %s, newest = %s, "
+        "updated_at = UTC_TIMESTAMP(6) WHERE leader_id = %s",
+        (*_summary(design), newest + 1, leader_id),
+    )
+    return read_revision(cursor, angler_id, leader_id)
+
+
+def read_revision(
+    cursor: DictCursor, angler_id: str, leader_id: str, number: int | None = None
+) -> Revision:
+    """One revision, the newest unless a number is given; NotFound otherwise."""
+    cursor.execute(
+        "SELECT r.leader_id, r.number AS revision, r.saved_at, r.body FROM revision r "
+        "JOIN leader l ON l.leader_id = r.leader_id "
+        "WHERE r.leader_id = %s AND l.angler_id = %s AND l.removed_at IS NULL "
+        "AND r.number = COALESCE(%s, l.newest)",
+        (leader_id, angler_id, number),
+    )
+    row = cursor.fetchone()
+    if row is None:
+        raise _no_leader()
+    return Revision(
+        leader_id=row["leader_id"],
+        revision=row["revision"],
+        saved_at=_utc(row["saved_at"]),
+        design=Design.model_validate_json(row["body"]),
+    )
+
+
+def set_removed(cursor: DictCursor, angler_id: str, leader_id: str, removed: bool) -> None:
+    """Take a leader off the shelf, or put it back; its revisions stay."""
+    found = cursor.execute(
+        "UPDATE leader SET removed_at = IF(%s, UTC_TIMESTAMP(6), NULL) "
+        "WHERE leader_id = %s AND angler_id = %s AND (removed_at IS NULL) = %s",
+        (removed, leader_id, angler_id, removed),
+    )
+    if not found:
+        raise _no_leader()
+
+
+def _no_leader() -> NotFound:
+    return NotFound(
+        "There is no such leader or revision on the shelf.",
+        where="leader_id",
+        mend="Look on the shelf; it may have been removed in another window.",
+    )

@@ -1,0 +1,50 @@
+"""Spools and packets on an angler's shelf."""
+
+from pydantic import TypeAdapter
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.errors import NotFound
+from nine_knots.core.strand import Spool, Stock
+
+_STOCK: TypeAdapter[Stock] = TypeAdapter(Stock)
+
+
+def list_stock(cursor: DictCursor, angler_id: str) -> tuple[Stock, ...]:
+    """All that is owned, by material and then thickest first."""
+    cursor.execute(
+        "SELECT body FROM stock WHERE angler_id = %s ORDER BY form DESC, material, diameter_m DESC",
+        (angler_id,),
+    )
+    return tuple(_STOCK.validate_json(row["body"]) for row in cursor.fetchall())
+
+
+def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
+    """Add a spool or packet, or write it anew under its own id."""
+    is_spool = isinstance(item, Spool)
+    diameter_m = (
+        item.strand.diameter_m if isinstance(item, Spool) else item.strand.profile.butt_diameter_m
+    )
+    cursor.execute(
+        "INSERT INTO stock (angler_id, spool_id, form, material, diameter_m, body, updated_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6)) ON DUPLICATE KEY UPDATE "
+        "form = VALUES(form), material = VALUES(material), diameter_m = VALUES(diameter_m), "
+        "body = VALUES(body), updated_at = VALUES(updated_at)",
+        (
+            angler_id,
+            item.spool_id,
+            "spool" if is_spool else "packet",
+            item.strand.material,
+            diameter_m,
+            item.model_dump_json(),
+        ),
+    )
+    return item
+
+
+def delete_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> None:
+    """Take a spool off the shelf, or NotFound; leaders made of it keep their own figures."""
+    gone = cursor.execute(
+        "DELETE FROM stock WHERE angler_id = %s AND spool_id = %s", (angler_id, spool_id)
+    )
+    if not gone:
+        raise NotFound(f"There is no spool “{spool_id}” on the shelf.", where="spool_id")
