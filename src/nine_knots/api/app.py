@@ -60,7 +60,7 @@ def _serve_interface(app: FastAPI, built: Path) -> None:
 class _Assets(StaticFiles):
     """Files whose names carry a hash of their content: they never change."""
 
-    def file_response(self, *args, **kwargs):  # type: ignore[no-untyped-def]  # noqa: ANN
+    def file_response(self, *args, **kwargs):  # type: ignore[no-untyped-def]
         response = super().file_response(*args, **kwargs)
         response.headers["cache-control"] = "public, max-age=31536000, immutable"
         return response

@@ -10,13 +10,16 @@ from nine_knots.core.evaluation import Evaluation, evaluate
 from nine_knots.core.leader import Leader
 from nine_knots.core.leader.editing import Workbench, apply_edit
 from nine_knots.core.leader.edits import Edit
+from nine_knots.core.outline import OutlinePart, outline
 from nine_knots.core.phrases import Say, hear
-from nine_knots.core.schools import SchoolParameters, Shortfall, propose
-from nine_knots.core.situation import Situation
+from nine_knots.core.schools import SchoolParameters, Shortfall, bare_leader, propose
+from nine_knots.core.situation import Quarry, Situation, Water, Wind
 from nine_knots.core.strand import Stock
+from nine_knots.core.tackle import Fly, FlyLine, Rod
 from nine_knots.core.units import Units, parse_diameter, parse_length
-from nine_knots.core.values import System
+from nine_knots.core.values import Quantity, System
 from nine_knots.store.stock import list_stock
+from nine_knots.store.tackle import read_kit
 
 router = APIRouter(prefix="/api", tags=["bench"], responses=RESPONSES)
 
@@ -48,10 +51,19 @@ class ProposalRequest(BaseModel):
     units: System = "imperial"
 
 
+class BareRequest(BaseModel):
+    """The day for which a leader is to be built from nothing."""
+
+    situation: Situation
+    units: System = "imperial"
+
+
 class ProposalAnswer(BaseModel):
     """The leader proposed, why, and which spools the shelf lacks."""
 
     leader: Leader
+    length: Quantity
+    outline: tuple[OutlinePart, ...]
     reasons: tuple[str, ...]
     shortfalls: tuple[Shortfall, ...]
 
@@ -88,7 +100,33 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
         power=asked.power,
     )
     stock = session.run(list_stock)
-    proposal = propose(asked.school, asked.situation, parameters, stock, Units(system))
+    units = Units(system)
+    proposal = propose(asked.school, asked.situation, parameters, stock, units)
     return ProposalAnswer(
-        leader=proposal.leader, reasons=proposal.reasons, shortfalls=proposal.shortfalls
+        leader=proposal.leader,
+        length=units.length(proposal.leader.length_m),
+        outline=outline(proposal.leader),
+        reasons=proposal.reasons,
+        shortfalls=proposal.shortfalls,
+    )
+
+
+@router.post("/proposals/bare", summary="One piece of butt to build on by hand")
+def post_bare(session: CurrentSession, asked: BareRequest) -> Leader:
+    """A butt matched to the line from the spools owned; nothing is stored."""
+    return bare_leader(asked.situation, session.run(list_stock), Units(asked.units))
+
+
+@router.get("/day", summary="A day to begin with")
+def get_day(session: CurrentSession) -> Situation:
+    """The usual day with the first rod, line and fly of the kit, or with common ones."""
+    kit = session.run(read_kit)
+    return Situation(
+        water=Water(),
+        wind=Wind(),
+        quarry=Quarry(),
+        fly=next(iter(kit.flies), Fly(title="Dry fly 14", kind="dry", hook=14)),
+        rod=next(iter(kit.rods), Rod(title="9 ft 5-weight", length_m=2.745, weight=5)),
+        line=next(iter(kit.lines), FlyLine(title="5-weight floating line", weight=5)),
+        wish="drift on top",
     )

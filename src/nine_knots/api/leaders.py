@@ -9,6 +9,7 @@ from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES, Problem
 from nine_knots.core.design import Design
 from nine_knots.core.errors import Unreadable
+from nine_knots.core.outline import OutlinePart, outline
 from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.units import Units
 from nine_knots.core.values import System
@@ -28,9 +29,11 @@ class LeaderCard(BaseModel):
 
     leader_id: str
     title: str
+    notes: str
     school: str
     length: str
     tippet: str
+    outline: tuple[OutlinePart, ...]
     revision: int
     updated_at: str
 
@@ -53,18 +56,23 @@ def _base(if_match: str) -> int:
 def get_leaders(session: CurrentSession, units: System = "imperial") -> list[LeaderCard]:
     """Every leader in a line."""
     shown = Units(units)
-    return [
-        LeaderCard(
-            leader_id=saved.leader_id,
-            title=saved.title,
-            school=SCHOOLS[saved.school].title if saved.school in SCHOOLS else "own taper",
-            length=shown.length(saved.length_m).text,
-            tippet=shown.tippet(saved.tippet_m).text,
-            revision=saved.revision,
-            updated_at=saved.updated_at.isoformat(),
-        )
-        for saved in session.run(store.list_leaders)
-    ]
+    return [_card(saved, shown) for saved in session.run(store.list_leaders)]
+
+
+def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
+    leader = saved.design.leader
+    school = SCHOOLS.get(leader.school or "")
+    return LeaderCard(
+        leader_id=saved.leader_id,
+        title=saved.design.title,
+        notes=saved.design.notes,
+        school=school.title if school else "own taper",
+        length=units.length(leader.length_m).text,
+        tippet=units.tippet(leader.tippet_diameter_m).text,
+        outline=outline(leader),
+        revision=saved.revision,
+        updated_at=saved.updated_at.isoformat(),
+    )
 
 
 @router.post("", status_code=201, summary="Save a new leader")

@@ -22,6 +22,17 @@ MOST_LEFT_M = 5000.0
 Typed = Annotated[str, Field(max_length=60)]
 
 
+class PacketTexts(BaseModel):
+    """A packet's figures as they can be typed again."""
+
+    butt: str
+    butt_length: str
+    taper_length: str
+    tip_length: str
+    tip: str
+    count: int
+
+
 class StockRow(BaseModel):
     """One spool or packet as the shelf shows it, in the angler's units."""
 
@@ -36,6 +47,7 @@ class StockRow(BaseModel):
     strength: str
     labelled: bool
     left: str
+    packet: PacketTexts | None = None
     item: Stock
 
 
@@ -68,6 +80,18 @@ class PacketForm(BaseModel):
     units: System = "imperial"
 
 
+def _packet_texts(item: Packet, units: Units) -> PacketTexts:
+    profile = item.strand.profile
+    return PacketTexts(
+        butt=units.diameter(profile.butt_diameter_m).text,
+        butt_length=units.length(profile.butt_length_m).text,
+        taper_length=units.length(profile.taper_length_m).text,
+        tip_length=units.length(profile.tip_length_m).text,
+        tip=units.diameter(profile.tip_diameter_m).text,
+        count=item.count,
+    )
+
+
 def _row(item: Stock, units: Units) -> StockRow:
     material = item.strand.substance
     if isinstance(item, Spool):
@@ -92,6 +116,7 @@ def _row(item: Stock, units: Units) -> StockRow:
         strength=strength,
         labelled=item.strand.strength_n is not None,
         left=left,
+        packet=_packet_texts(item, units) if isinstance(item, Packet) else None,
         item=item,
     )
 

@@ -11,7 +11,7 @@ from nine_knots.core.elastica import bend_stiffness_from_droop
 from nine_knots.core.tackle import Bead, Fly, FlyLine, Rod, line_profile
 from nine_knots.core.tackle.fly import Bulk, FlyKind
 from nine_knots.core.tackle.line import Sinking
-from nine_knots.core.units import Units, parse_hook, parse_length, parse_mass
+from nine_knots.core.units import Units, parse_bead, parse_hook, parse_length, parse_mass
 from nine_knots.core.values import System
 from nine_knots.store.tackle import Kit, add_tackle, read_kit
 
@@ -27,7 +27,7 @@ class FlyForm(BaseModel):
     kind: FlyKind
     hook: Typed = Field(examples=["14", "2/0"])
     bulk: Bulk = "standard"
-    bead_mm: float | None = Field(default=None, ge=1.5, le=6.4)
+    bead: Typed = Field(default="", examples=["3 mm"])
     bead_metal: Literal["tungsten", "brass"] = "tungsten"
     weight: Typed = ""
 
@@ -66,7 +66,9 @@ def get_kit(session: CurrentSession) -> Kit:
 def post_fly(session: CurrentSession, form: FlyForm) -> Fly:
     """Read the typed figures and keep the fly."""
     hook = parse_hook(form.hook)
-    bead = Bead(diameter_mm=form.bead_mm, metal=form.bead_metal) if form.bead_mm else None
+    bead = None
+    if form.bead.strip():
+        bead = Bead(diameter_mm=1e3 * parse_bead(form.bead), metal=form.bead_metal)
     words = f"{form.bulk} {form.kind}" if form.bulk != "standard" else form.kind
     fly = Fly(
         title=form.title.strip() or f"{words.capitalize()} {Units.hook(hook)}",

@@ -7,7 +7,8 @@ from nine_knots.core.hold import Hold, hold_of, need_of
 from nine_knots.core.knots import KNOTS
 from nine_knots.core.leader import Leader, LevelPiece, TaperedPiece
 from nine_knots.core.match import JointMatch, match_joints
-from nine_knots.core.phrases import Phrase, phrases
+from nine_knots.core.outline import OutlinePart, outline
+from nine_knots.core.phrases import Phrase, Said, SayPart, phrases, said_of
 from nine_knots.core.ruler import Tick, ruler
 from nine_knots.core.tackle import LineProfile, line_profile
 from nine_knots.core.tying import WorkOrder, joint_title, work_order
@@ -15,7 +16,7 @@ from nine_knots.core.units import Units
 from nine_knots.core.values import Frozen, Quantity
 from nine_knots.core.verdict import Measure, hold_measure, length_measure, match_measure
 
-LINE_SHOWN_M = 0.5
+LINE_SHOWN_M = 0.3
 TAPER_STEPS = 12
 
 
@@ -75,9 +76,12 @@ class Evaluation(Frozen):
     """All readings of a leader, in the angler's units, with SI values to draw from."""
 
     sentence: tuple[Phrase, ...]
+    said: dict[SayPart, Said]
     length: Quantity
+    step_m: float
     pieces: tuple[PieceReading, ...]
     joints: tuple[JointReading, ...]
+    outline: tuple[OutlinePart, ...]
     line_spans: tuple[LaneSpan, ...]
     spans: tuple[LaneSpan, ...]
     need: Quantity
@@ -100,9 +104,12 @@ def evaluate(design: Design, titles: dict[str, str], units: Units) -> Evaluation
     work = work_order(leader, situation.fly, titles, units)
     return Evaluation(
         sentence=phrases(situation, units),
+        said=said_of(situation, units),
         length=units.length(leader.length_m),
+        step_m=units.length_step_m,
         pieces=_piece_readings(leader, hold, work, units),
         joints=_joint_readings(leader, hold, matches, units),
+        outline=outline(leader),
         line_spans=_line_spans(line, units),
         spans=_leader_spans(leader, line, units),
         need=units.load(need.most_n),

@@ -5,14 +5,14 @@ from typing import Literal
 from pydantic import Field
 
 from nine_knots.core.errors import NineKnotsError, OutOfRange, Unreadable
-from nine_knots.core.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS, Situation
-from nine_knots.core.tackle import fish_of
+from nine_knots.core.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS, Quarry, Situation
+from nine_knots.core.tackle import FISH, fish_of
 from nine_knots.core.units import Units, parse_length, parse_mass, parse_speed
 from nine_knots.core.values import Frozen
 
 NEAR = 0.12  # a figure within 12 % of a word is called by the word
 
-SayPart = Literal["depth", "pace", "wind", "fish mass"]
+SayPart = Literal["depth", "pace", "wind", "fish", "fish mass"]
 
 
 class Say(Frozen):
@@ -20,6 +20,13 @@ class Say(Frozen):
 
     part: SayPart
     text: str = Field(max_length=60)
+
+
+class Said(Frozen):
+    """A figure of the day as it can be typed, and the word for it where there is one."""
+
+    word: str | None
+    figure: str
 
 
 class Phrase(Frozen):
@@ -30,25 +37,37 @@ class Phrase(Frozen):
     text: str
 
 
-def _word(value: float, words: dict[str, float], figure: str) -> str:
+def _said(value: float, words: dict[str, float], figure: str) -> Said:
     for word, meant in words.items():
         if abs(value - meant) <= NEAR * max(meant, 1e-9) or (meant == 0.0 and value < 0.05):
-            return word
-    return figure
+            return Said(word=word, figure=figure)
+    return Said(word=None, figure=figure)
+
+
+def said_of(situation: Situation, units: Units) -> dict[SayPart, Said]:
+    """What can be said of the day in a word or a figure, as it stands."""
+    water, wind, quarry = situation.water, situation.wind, situation.quarry
+    return {
+        "depth": _said(water.depth_m, DEPTH_WORDS, units.length(water.depth_m).text),
+        "pace": _said(water.pace_m_s, PACE_WORDS, units.speed(water.pace_m_s).text),
+        "wind": _said(wind.speed_m_s, WIND_WORDS, units.speed(wind.speed_m_s).text),
+        "fish": Said(word=quarry.kind, figure=fish_of(quarry.kind).title),
+        "fish mass": Said(word=None, figure=units.fish_mass(quarry.mass_kg).text),
+    }
 
 
 def phrases(situation: Situation, units: Units) -> tuple[Phrase, ...]:
     """The sentence in parts, each a control; figures in the angler's units."""
     water, wind, quarry = situation.water, situation.wind, situation.quarry
-    depth = _word(water.depth_m, DEPTH_WORDS, f"{units.length(water.depth_m).text} deep")
+    said = said_of(situation, units)
+    depth = said["depth"].word or f"{said['depth'].figure} deep"
     tint = "" if water.clarity == "clear" else f"{water.clarity} "
     snags = "" if water.snags == "open" else f" with {water.snags}"
-    pace = _word(water.pace_m_s, PACE_WORDS, units.speed(water.pace_m_s).text)
+    pace = said["pace"].word or said["pace"].figure
     moving = "still" if pace == "still" else f"at {pace}"
-    blow = _word(wind.speed_m_s, WIND_WORDS, f"wind of {units.speed(wind.speed_m_s).text}")
+    blow = said["wind"].word or f"wind of {said['wind'].figure}"
     bearing = "" if blow == "no wind" else f" {wind.bearing}"
-    fish = fish_of(quarry.kind).title
-    mass = units.fish_mass(quarry.mass_kg).text
+    fish = said["fish"].figure
     outfit = f"the {situation.rod.title} and the {situation.line.title}"
     return (
         Phrase(part="water", before="On", text=f"{depth} {tint}{water.kind}{snags}"),
@@ -56,7 +75,9 @@ def phrases(situation: Situation, units: Units) -> tuple[Phrase, ...]:
         Phrase(part="wind", before=", in", text=f"{blow}{bearing}"),
         Phrase(part="fly", before=", I cast", text=f"the {situation.fly.title}"),
         Phrase(part="wish", before="to", text=situation.wish),
-        Phrase(part="fish", before="for", text=f"{quarry.temper} {fish} of {mass}"),
+        Phrase(
+            part="fish", before="for", text=f"{quarry.temper} {fish} of {said['fish mass'].figure}"
+        ),
         Phrase(part="outfit", before="with", text=outfit),
     )
 
@@ -87,9 +108,22 @@ def _heard(situation: Situation, say: Say, units: Units) -> Situation:
         wind = parse_speed(text, units.system) if wind is None else wind
         _between(wind, 0.0, 30.0, "A wind", "0 to 30 m/s (67 mph)")
         return _with(situation, "wind", "speed_m_s", wind)
+    if say.part == "fish":
+        return situation.model_copy(update={"quarry": _usual(text, situation.quarry)})
     mass = parse_mass(text, units.system)
     _between(mass, 0.01, 500.0, "A fish", "10 g to 500 kg (1100 lb)")
     return _with(situation, "quarry", "mass_kg", mass)
+
+
+def _usual(text: str, quarry: Quarry) -> Quarry:
+    """Another kind of fish, as heavy as it usually is."""
+    for kind, fish in FISH.items():
+        if text.lower() in (kind, fish.title):
+            return Quarry(kind=fish.key, mass_kg=fish.usual_kg, temper=quarry.temper)
+    raise Unreadable(
+        f"“{text}” is none of the fish known here.",
+        mend=f"Use one of {', '.join(f.title for f in FISH.values())}.",
+    )
 
 
 def _meant(text: str, words: dict[str, float]) -> float | None:

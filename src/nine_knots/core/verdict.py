@@ -28,6 +28,13 @@ ENOUGH, PLENTY = 1.0, 6.0  # 5 % low value over need: less breaks, more is stout
 GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
 
 
+class Band(Frozen):
+    """The wanted stretch of a cord."""
+
+    low: float = BAND_LOW
+    high: float = BAND_HIGH
+
+
 class Measure(Frozen):
     """One cord of the verdict: ``position`` 0 to 1 on it, the figure, and why."""
 
@@ -37,7 +44,7 @@ class Measure(Frozen):
     standing: Standing
     marginal: bool
     position: float
-    band: tuple[float, float]
+    band: Band = Band()
     figure: str
     why: str
 
@@ -144,7 +151,6 @@ def match_measure(matches: tuple[JointMatch, ...], leader: Leader, units: Units)
         standing=standing,
         marginal=worst.flag in ("soft", "firm"),
         position=_squash(deviation),
-        band=(BAND_LOW, BAND_HIGH),
         figure=_FLAG_FIGURE[worst.flag],
         why=_match_why(worst, leader, units) + note,
     )
@@ -210,7 +216,6 @@ def hold_measure(
         standing=standing,
         marginal=standing == "right" and ratio < 1.3,
         position=_squash(deviation),
-        band=(BAND_LOW, BAND_HIGH),
         figure=f"breaks at {units.load(hold.mean_n).text}",
         why=why,
     )
@@ -240,7 +245,6 @@ def length_measure(leader: Leader, situation: Situation, units: Units) -> Measur
         standing=standing,
         marginal=False,
         position=_squash(deviation),
-        band=(BAND_LOW, BAND_HIGH),
         figure=units.length(length_m).text,
         why=f"{whose}: {low} to {high} here, as a rule {units.length(span.usual_m).text}.",
     )

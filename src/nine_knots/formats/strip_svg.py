@@ -3,7 +3,8 @@
 from xml.sax.saxutils import escape, quoteattr
 
 from nine_knots.core.design import Design
-from nine_knots.core.evaluation import Evaluation, LaneSpan
+from nine_knots.core.evaluation import Evaluation
+from nine_knots.core.outline import OutlinePart
 
 WIDTH, HEIGHT, MARGIN = 1000.0, 170.0, 30.0
 AXIS_Y, THICKEST_PX = 78.0, 26.0
@@ -23,20 +24,20 @@ def write_svg(design: Design, evaluation: Evaluation) -> str:
     """The strip as the text of an SVG file, with names and lengths."""
     length_m = design.leader.length_m
     per_m = (WIDTH - 2 * MARGIN) / length_m
-    thickest = max(span.upper_diameter_m for span in evaluation.spans)
+    thickest = max(part.upper_diameter_m for part in evaluation.outline)
     per_thick = THICKEST_PX / thickest
 
     def x(at_m: float) -> float:
         return MARGIN + at_m * per_m
 
-    def shape(span: LaneSpan, tint: str) -> str:
-        upper, lower = (d * per_thick / 2 for d in (span.upper_diameter_m, span.lower_diameter_m))
-        x1, x2 = x(span.from_m), x(span.to_m)
+    def shape(part: OutlinePart) -> str:
+        upper, lower = (d * per_thick / 2 for d in (part.upper_diameter_m, part.lower_diameter_m))
+        x1, x2 = x(part.from_m), x(part.to_m)
         points = (
             f"{x1:.1f},{AXIS_Y - upper:.2f} {x2:.1f},{AXIS_Y - lower:.2f} "
             f"{x2:.1f},{AXIS_Y + lower:.2f} {x1:.1f},{AXIS_Y + upper:.2f}"
         )
-        return f'<polygon points="{points}" fill="{tint}"/>'
+        return f'<polygon points="{points}" fill="{TINTS[part.material]}"/>'
 
     parts = [
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH:g} {HEIGHT:g}" '
@@ -46,10 +47,8 @@ def write_svg(design: Design, evaluation: Evaluation) -> str:
         f'<text x="{MARGIN:g}" y="20" font-size="14">{escape(design.title)} · '
         f"{escape(evaluation.length.text)} · thickness ×{per_thick / per_m:.0f}</text>",
     ]
+    parts += [shape(part) for part in evaluation.outline]
     for piece in evaluation.pieces:
-        tint = TINTS[piece.material]
-        inside = (s for s in evaluation.spans if piece.start_m <= s.from_m < piece.end_m - 1e-9)
-        parts += [shape(span, tint) for span in inside]
         middle = x((piece.start_m + piece.end_m) / 2)
         lift = 14 if piece.index % 2 else 0
         parts.append(

@@ -14,12 +14,9 @@ class SavedLeader(Frozen):
     """One leader on the shelf, as it stands in its newest revision."""
 
     leader_id: str
-    title: str
-    school: str | None
-    length_m: float
-    tippet_m: float
     revision: int
     updated_at: datetime
+    design: Design
 
 
 class Revision(Frozen):
@@ -43,13 +40,18 @@ def _summary(design: Design) -> tuple[str, str | None, float, float]:
 def list_leaders(cursor: DictCursor, angler_id: str) -> tuple[SavedLeader, ...]:
     """The angler's leaders, last saved first."""
     cursor.execute(
-        "SELECT leader_id, title, school, length_m, tippet_m, newest AS revision, updated_at "
-        "FROM leader WHERE angler_id = %s AND removed_at IS NULL "
-        "ORDER BY updated_at DESC, leader_id",
+        "SELECT l.leader_id, l.newest AS revision, l.updated_at, r.body FROM leader l "
+        "JOIN revision r ON r.leader_id = l.leader_id AND r.number = l.newest "
+        "WHERE l.angler_id = %s AND l.removed_at IS NULL ORDER BY l.updated_at DESC, l.leader_id",
         (angler_id,),
     )
     return tuple(
-        SavedLeader.model_validate({**row, "updated_at": _utc(row["updated_at"])})
+        SavedLeader(
+            leader_id=row["leader_id"],
+            revision=row["revision"],
+            updated_at=_utc(row["updated_at"]),
+            design=Design.model_validate_json(row["body"]),
+        )
         for row in cursor.fetchall()
     )
 

@@ -21,6 +21,7 @@ from nine_knots.core.match import SOFT_STEP
 from nine_knots.core.materials import MATERIALS
 from nine_knots.core.schools.school import Brief, Plan, PlannedPiece, School
 from nine_knots.core.section import diameter_of_bend_stiffness_m
+from nine_knots.core.situation import Situation
 from nine_knots.core.strand import Packet, Spool, Stock
 from nine_knots.core.units import Units
 from nine_knots.core.units.factors import THOU_M
@@ -112,8 +113,11 @@ def _cheapest(plan: Plan, spools: list[Spool]) -> list[Spool] | None:
     return [spools[i] for i in reversed(chain)]
 
 
-def _chosen(plan: Plan, stock: tuple[Stock, ...]) -> list[Spool]:
-    """The chain of spools; one that would run out over several pieces is left for another."""
+def choose_spools(plan: Plan, stock: tuple[Stock, ...]) -> list[Spool]:
+    """A spool for each planned piece; CannotCompute where the shelf has no such chain.
+
+    A spool that would run out over several pieces is left for another.
+    """
     spools = [item for item in stock if isinstance(item, Spool)]
     while True:
         chain = _cheapest(plan, spools)
@@ -150,9 +154,11 @@ def _shortfall(index: int, planned: PlannedPiece, spool: Spool, units: Units) ->
     )
 
 
-def _joints(pieces: list[LevelPiece | TaperedPiece], brief: Brief) -> tuple[Joint, ...]:
+def usual_joints(
+    pieces: list[LevelPiece | TaperedPiece], situation: Situation
+) -> tuple[Joint, ...]:
+    """The usual joints from the line's tip to the fly, one more than pieces."""
     between = [joint_between(a, b) for a, b in pairwise(pieces)]
-    situation = brief.situation
     return (line_joint(situation.line), *between, eye_knot(pieces[-1], situation.fly))
 
 
@@ -174,7 +180,7 @@ def fit_tied(
     reasons: tuple[str, ...],
 ) -> Proposal:
     """A hand-tied leader of level spools; CannotCompute where the shelf allows none."""
-    chain = _chosen(plan, stock)
+    chain = choose_spools(plan, stock)
     lengths = [units.snap_length(planned.length_m) for planned in plan.pieces]
     # the butt takes up what the others lost or gained by rounding
     lengths[0] = units.snap_length(brief.length_m) - sum(lengths[1:])
@@ -189,7 +195,9 @@ def fit_tied(
     if school.line_leads:
         reasons = (*reasons, _butt_reason(pieces[0], brief, units))
     return Proposal(
-        leader=Leader(pieces=tuple(pieces), joints=_joints(pieces, brief), school=school.key),
+        leader=Leader(
+            pieces=tuple(pieces), joints=usual_joints(pieces, brief.situation), school=school.key
+        ),
         reasons=reasons,
         shortfalls=tuple(s for s in found if s is not None),
     )
@@ -220,7 +228,7 @@ def fit_knotless(
     cut = {p.spool_id: _cut_to(p, wanted, tippet.diameter_m) for p in packets}
     packet = min(packets, key=lambda p: _packet_cost(p, cut[p.spool_id], wanted, tippet))
     taper = cut[packet.spool_id]
-    chain = _chosen(Plan(pieces=(tippet,)), stock)
+    chain = choose_spools(Plan(pieces=(tippet,)), stock)
     level = LevelPiece(
         role="tippet", strand=chain[0].strand, length_m=units.snap_length(tippet.length_m)
     )
@@ -236,7 +244,9 @@ def fit_knotless(
     pieces: list[LevelPiece | TaperedPiece] = [taper, level]
     tip = units.diameter(taper.lower_diameter_m).text
     return Proposal(
-        leader=Leader(pieces=tuple(pieces), joints=_joints(pieces, brief), school=school.key),
+        leader=Leader(
+            pieces=tuple(pieces), joints=usual_joints(pieces, brief.situation), school=school.key
+        ),
         reasons=(
             *reasons,
             _butt_reason(taper, brief, units),

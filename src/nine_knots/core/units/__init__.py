@@ -2,6 +2,7 @@
 
 from nine_knots.core.units.display import Units
 from nine_knots.core.units.parse import (
+    parse_bead,
     parse_diameter,
     parse_hook,
     parse_length,
@@ -14,6 +15,7 @@ from nine_knots.core.units.x_scale import diameter_of_x, x_of_diameter
 __all__ = [
     "Units",
     "diameter_of_x",
+    "parse_bead",
     "parse_diameter",
     "parse_hook",
     "parse_length",

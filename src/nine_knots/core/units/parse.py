@@ -140,6 +140,12 @@ def parse_speed(text: str, system: System = "imperial") -> float:
     return _within(value, 0.0, 40.0, text, "0 to 40 m/s (90 mph)")
 
 
+def parse_bead(text: str) -> float:
+    """A bead's diameter in metres from ``3 mm``, ``3.3`` (millimetres) or ``7/64 in``."""
+    value, _ = _scaled(text, "bead", "3 mm or 7/64 in", factors.DIAMETER_UNITS, "mm")
+    return _within(value, 1.5e-3, 6.4e-3, text, "1.5 to 6.4 mm (1/16 to 1/4 in)")
+
+
 def parse_hook(text: str) -> int:
     """A hook size as a number that falls as hooks grow: 14 is 14, 1 is 1, 1/0 is 0, 2/0 is -1."""
     match = _HOOK.match(text)

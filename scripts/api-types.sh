@@ -1,0 +1,17 @@
+#!/usr/bin/env bash
+# Writes the interface's types from the OpenAPI document; with --check only says whether they stand.
+set -euo pipefail
+PROJECT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
+. "$PROJECT/scripts/prepare.sh"
+need_python dev
+need_node
+made="$(mktemp -d)"
+trap 'rm -rf "$made"' EXIT
+"$PYTHON" -m nine_knots.api >"$made/openapi.json"
+(cd "$PROJECT/web" && npx openapi-typescript "$made/openapi.json" -o "$made/schema.d.ts" >/dev/null)
+if [ "${1:-}" = --check ]; then
+  cmp -s "$made/schema.d.ts" "$PROJECT/web/src/api/schema.d.ts" ||
+    fail "web/src/api/schema.d.ts does not follow the API any more. Run scripts/api-types.sh."
+else
+  cp "$made/schema.d.ts" "$PROJECT/web/src/api/schema.d.ts"
+fi

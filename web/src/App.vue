@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import { inWords } from './api/problems'
+import { useBench } from './bench/useBench'
+import { useSettings } from './settings/useSettings'
+import KeyList from './shell/KeyList.vue'
+import LostNotice from './shell/LostNotice.vue'
+import PlaceRail from './shell/PlaceRail.vue'
+import { useKeyListOpen } from './shell/useKeyListOpen'
+
+const settings = useSettings()
+const bench = useBench()
+const trouble = ref('')
+useKeyListOpen()
+
+async function begin() {
+  trouble.value = ''
+  try {
+    await settings.load()
+    await bench.begin()
+  } catch (error) {
+    trouble.value = inWords(error)
+    setTimeout(begin, 2000)
+  }
+}
+onMounted(begin)
+</script>
+
+<template>
+  <div class="house">
+    <a class="skip" href="#place">Skip to the work</a>
+    <PlaceRail />
+    <main id="place" class="house__place" tabindex="-1">
+      <LostNotice />
+      <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
+      <RouterView />
+    </main>
+    <KeyList />
+  </div>
+</template>
+
+<style scoped>
+.house {
+  display: grid;
+  grid-template-columns: 92px minmax(0, 1fr);
+  height: 100%;
+}
+
+.house__place {
+  min-height: 0;
+  overflow: auto;
+  outline: none;
+}
+
+.skip {
+  position: absolute;
+  left: -999px;
+  z-index: 20;
+  padding: 8px 12px;
+  background: var(--raised);
+}
+
+.skip:focus {
+  left: 8px;
+  top: 8px;
+}
+
+@media (max-width: 820px) {
+  .house {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 1fr) auto;
+  }
+
+  .house__place {
+    grid-row: 1;
+  }
+}
+
+@media print {
+  .house,
+  .house__place {
+    display: block;
+    height: auto;
+    overflow: visible;
+  }
+}
+</style>

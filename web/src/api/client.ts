@@ -1,0 +1,57 @@
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+import { Refused, ServerLost, type Problem } from './problems'
+
+export type Schemas = components['schemas']
+export type Design = Schemas['Design']
+export type Leader = Schemas['Leader']
+export type Piece = Leader['pieces'][number]
+export type Joint = Schemas['Joint']
+export type Situation = Schemas['Situation']
+export type Evaluation = Schemas['Evaluation']
+export type Measure = Schemas['Measure']
+export type LaneSpan = Schemas['LaneSpan']
+export type OutlinePart = Schemas['OutlinePart']
+export type PieceReading = Schemas['PieceReading']
+export type JointReading = Schemas['JointReading']
+export type BenchRequest = Schemas['BenchRequest']
+export type Edit = NonNullable<BenchRequest['edit']>
+export type Say = Schemas['Say']
+export type StockRow = Schemas['StockRow']
+export type Catalogue = Schemas['Catalogue']
+export type Kit = Schemas['Kit']
+export type Settings = Schemas['Settings']
+export type System = Settings['units']
+export type Revision = Schemas['Revision']
+export type LeaderCard = Schemas['LeaderCard']
+export type ProposalAnswer = Schemas['ProposalAnswer']
+
+async function reach(request: Request): Promise<Response> {
+  try {
+    return await fetch(request)
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error
+    throw new ServerLost()
+  }
+}
+
+export const api = createClient<paths>({ baseUrl: location.origin, fetch: reach })
+
+interface Answer<T> {
+  data?: T
+  error?: unknown
+  response: Response
+}
+
+/** The data of an answer; throws Refused with the problem that was sent, or ServerLost. */
+export async function answered<T>(asked: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await asked
+  if (response.ok) return data as T
+  if (response.status === 503) throw new ServerLost()
+  throw new Refused(toProblem(error, response.status))
+}
+
+function toProblem(error: unknown, status: number): Problem {
+  if (error && typeof error === 'object' && 'detail' in error) return error as Problem
+  return { code: 'unexpected', status, detail: 'The server gave no reason.', where: '', mend: '' }
+}

@@ -1,0 +1,34 @@
+/** What the server says when it refuses something (RFC 9457, with a code, a place and the mend). */
+export interface Problem {
+  code: string
+  status: number
+  detail: string
+  where?: string
+  mend?: string
+  newest?: number
+}
+
+export class Refused extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail)
+  }
+
+  /** What is wrong and the mend, as one text. */
+  get words(): string {
+    return [this.problem.detail, this.problem.mend].filter(Boolean).join(' ')
+  }
+}
+
+export class ServerLost extends Error {
+  constructor() {
+    super('The server does not answer.')
+  }
+}
+
+/** A sentence for any error that a person may have to read. */
+export function inWords(error: unknown): string {
+  if (error instanceof Refused) return error.words
+  if (error instanceof ServerLost)
+    return 'Nine Knots does not answer. Is ./start still running? Nothing is lost; try again.'
+  return error instanceof Error ? error.message : String(error)
+}

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useBench } from './useBench'
+import { useFiles } from './useFiles'
+
+defineProps<{ busy: boolean; piecesShown: boolean }>()
+const emit = defineEmits<{ save: []; saveNew: []; pieces: [] }>()
+
+const bench = useBench()
+const files = useFiles()
+const title = ref('')
+const picker = ref<HTMLInputElement>()
+
+watch(
+  () => bench.design?.title,
+  (now) => (title.value = now ?? ''),
+  { immediate: true },
+)
+
+function rename() {
+  const wanted = title.value.trim()
+  if (!wanted) title.value = bench.design?.title ?? ''
+  else if (wanted !== bench.design?.title) bench.put({ title: wanted })
+}
+
+const state = computed(() => {
+  if (!bench.saved) return 'not saved yet'
+  return bench.changedSinceSaved
+    ? `changed since revision ${bench.saved.revision}`
+    : `revision ${bench.saved.revision}`
+})
+
+function ghost() {
+  bench.pinGhost(bench.ghost ? null : bench.design)
+}
+
+function file(command: 'json' | 'csv' | 'svg' | 'import' | 'new') {
+  if (command === 'import') picker.value?.click()
+  else if (command === 'new') emit('saveNew')
+  else void files.exportAs(command)
+}
+
+function picked(event: Event) {
+  const input = event.target as HTMLInputElement
+  const chosen = input.files?.[0]
+  if (chosen) void files.importFile(chosen)
+  input.value = ''
+}
+</script>
+
+<template>
+  <header class="bench-bar">
+    <h1 class="unseen">Bench: {{ bench.design?.title }}</h1>
+    <input
+      v-model="title"
+      class="title"
+      aria-label="Name of this leader"
+      maxlength="80"
+      @change="rename"
+      @keydown.enter="($event.target as HTMLElement).blur()"
+    />
+    <span class="quiet state" role="status">{{ state }}</span>
+    <span class="grow" />
+    <button class="do" type="button" :disabled="!bench.canUndo" @click="bench.undo">Undo</button>
+    <button class="do" type="button" :disabled="!bench.canRedo" @click="bench.redo">Redo</button>
+    <button class="do" type="button" :aria-pressed="bench.ghost !== null" @click="ghost">
+      {{ bench.ghost ? 'Let the ghost go' : 'Pin as ghost' }}
+    </button>
+    <button class="do" type="button" :aria-pressed="piecesShown" @click="emit('pieces')">
+      {{ piecesShown ? 'Fold rows away' : 'Show rows' }}
+    </button>
+    <el-dropdown trigger="click" @command="file">
+      <button class="do" type="button">File ▾</button>
+      <template #dropdown>
+        <el-dropdown-menu>
+          <el-dropdown-item command="new">Save as a new leader</el-dropdown-item>
+          <el-dropdown-item command="json" divided>Export as JSON</el-dropdown-item>
+          <el-dropdown-item command="csv">Export as CSV table</el-dropdown-item>
+          <el-dropdown-item command="svg">Export the strip as SVG</el-dropdown-item>
+          <el-dropdown-item command="import" divided>Import JSON or CSV …</el-dropdown-item>
+        </el-dropdown-menu>
+      </template>
+    </el-dropdown>
+    <button
+      class="do do--main"
+      type="button"
+      :disabled="busy || !bench.changedSinceSaved"
+      @click="emit('save')"
+    >
+      Save
+    </button>
+    <input
+      ref="picker"
+      class="unseen"
+      type="file"
+      accept=".json,.csv"
+      aria-label="File to import"
+      tabindex="-1"
+      @change="picked"
+    />
+  </header>
+</template>
+
+<style scoped>
+.bench-bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+
+.title {
+  width: 300px;
+  min-width: 0;
+  padding: 2px 4px;
+  border: 0;
+  border-bottom: 1px solid transparent;
+  background: none;
+  font-size: 22px;
+  font-weight: 640;
+}
+
+.title:hover,
+.title:focus {
+  border-bottom-color: var(--hair-strong);
+}
+
+[aria-pressed='true'] {
+  border-color: var(--act);
+  background: var(--act-soft);
+}
+</style>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { useElementSize, useEventListener, useStorage } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { isTyping } from '@/widgets/isTyping'
+import BenchBar from './BenchBar.vue'
+import EmptyBench from './EmptyBench.vue'
+import LanesStage from './lanes/LanesStage.vue'
+import PiecesGrid from './pieces/PiecesGrid.vue'
+import SaveConflict from './SaveConflict.vue'
+import SelectedThing from './SelectedThing.vue'
+import SituationSentence from './sentence/SituationSentence.vue'
+import LeaderStrip from './strip/LeaderStrip.vue'
+import { useAxis } from './strip/useAxis'
+import { useBench } from './useBench'
+import { useGhost } from './useGhost'
+import { useSaving } from './useSaving'
+import VerdictColumn from './verdict/VerdictColumn.vue'
+
+const bench = useBench()
+const { evaluation: ghost, title: ghostTitle } = useGhost()
+const saving = useSaving()
+const bar = ref<InstanceType<typeof SelectedThing>>()
+const piecesShown = useStorage('nine-knots.rows', true)
+
+const work = ref<HTMLElement>()
+const { width } = useElementSize(work)
+const longest = computed(() =>
+  Math.max(bench.evaluation?.length.si ?? 1, ghost.value?.length.si ?? 0),
+)
+const axis = useAxis(() => Math.max(320, width.value), longest)
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const letter = event.key.toLowerCase()
+  if (event.ctrlKey || event.metaKey) {
+    if (letter === 's') {
+      event.preventDefault()
+      void saving.save()
+    } else if (letter === 'y' || (letter === 'z' && event.shiftKey)) {
+      if (isTyping(event)) return
+      event.preventDefault()
+      bench.redo()
+    } else if (letter === 'z' && !isTyping(event)) {
+      event.preventDefault()
+      bench.undo()
+    }
+  } else if (letter === 'g' && !isTyping(event) && !event.altKey) {
+    bench.pinGhost(bench.ghost ? null : bench.design)
+  }
+})
+</script>
+
+<template>
+  <div v-if="bench.design && bench.evaluation" class="bench">
+    <BenchBar
+      :busy="saving.busy.value"
+      :pieces-shown="piecesShown"
+      @save="saving.save"
+      @save-new="saving.asItsOwn(`${bench.design.title.slice(0, 74)}, again`)"
+      @pieces="piecesShown = !piecesShown"
+    />
+    <SituationSentence />
+    <div class="bench__body">
+      <div ref="work" class="bench__work">
+        <LeaderStrip :axis="axis" :ghost="ghost" @fields="bar?.focus()" />
+        <SelectedThing ref="bar" class="inset" />
+        <LanesStage :axis="axis" :ghost="ghost" />
+        <PiecesGrid v-if="piecesShown" />
+      </div>
+      <VerdictColumn :ghost="ghost" :ghost-title="ghostTitle" class="bench__verdict" />
+    </div>
+    <SaveConflict
+      :problem="saving.conflict.value"
+      @close="saving.conflict.value = null"
+      @own="saving.asItsOwn(`${bench.design.title.slice(0, 74)}, mine`)"
+      @top="saving.onTop"
+      @look="saving.lookAtNewest"
+    />
+  </div>
+  <EmptyBench v-else-if="bench.ready" />
+  <p v-else class="place quiet" role="status">Laying out the bench …</p>
+</template>
+
+<style scoped>
+.bench {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  min-height: 100%;
+  padding: 12px 20px 14px 22px;
+}
+
+.bench__body {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 284px;
+  flex: 1;
+  gap: 22px;
+  min-height: 0;
+}
+
+.bench__work {
+  display: grid;
+  grid-template-rows: auto auto auto minmax(0, 1fr);
+  gap: 8px;
+  min-width: 0;
+}
+
+.bench__verdict {
+  padding-left: 18px;
+  border-left: 1px solid var(--hair);
+}
+
+@media (min-width: 1100px) and (min-height: 700px) {
+  .bench {
+    height: 100%;
+  }
+
+  .bench__work,
+  .bench__verdict {
+    min-height: 0;
+  }
+
+  .bench__verdict {
+    overflow: auto;
+  }
+}
+
+@media (max-width: 1099px) {
+  .bench__body {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .bench__verdict {
+    grid-template-columns: repeat(auto-fit, minmax(250px, 1fr));
+    padding: 12px 0 0;
+    border-left: 0;
+    border-top: 1px solid var(--hair);
+  }
+}
+</style>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Problem } from '@/api/problems'
+
+const props = defineProps<{ problem: Problem | null }>()
+const emit = defineEmits<{ close: []; own: []; top: [revision: number]; look: [] }>()
+const open = computed({
+  get: () => props.problem !== null,
+  set: (value) => value || emit('close'),
+})
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Saved elsewhere since" width="min(560px, 94vw)" append-to-body>
+    <p>{{ problem?.detail }} {{ problem?.mend }}</p>
+    <div class="choices">
+      <button class="do do--main" type="button" @click="emit('own')">
+        Save mine as a leader of its own
+      </button>
+      <button class="do" type="button" @click="emit('top', problem?.newest ?? 0)">
+        Save mine on top of revision {{ problem?.newest }}
+      </button>
+      <button class="do" type="button" @click="emit('look')">
+        See the other as a ghost behind mine
+      </button>
+    </div>
+  </el-dialog>
+</template>
+
+<style scoped>
+.choices {
+  display: grid;
+  gap: 8px;
+  margin-top: 16px;
+}
+</style>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useStock } from '@/api/queries'
+import TypedField from '@/widgets/TypedField.vue'
+import JointSelect from './pieces/JointSelect.vue'
+import StockSelect from './pieces/StockSelect.vue'
+import { useBench } from './useBench'
+import { usePieceActs } from './usePieceActs'
+import { useSelection } from './useSelection'
+
+/** What is selected on the strip, in one line: its figures as fields, its acts as buttons. */
+const bench = useBench()
+const selection = useSelection()
+const acts = usePieceActs()
+const { data: stock } = useStock()
+const bar = ref<HTMLElement>()
+
+const piece = computed(() =>
+  selection.selected.kind === 'piece' ? bench.evaluation?.pieces[selection.selected.index] : null,
+)
+const joint = computed(() =>
+  selection.selected.kind === 'joint' ? bench.evaluation?.joints[selection.selected.index] : null,
+)
+const last = computed(() => (bench.evaluation?.pieces.length ?? 1) - 1)
+const place = computed(() => {
+  const index = joint.value?.index ?? 0
+  if (index === 0) return 'Joint to the line'
+  return index > last.value ? 'The fly’s knot' : `Joint ${index}`
+})
+
+const setLength = (length: string) =>
+  bench.tryEdit({ act: 'set-length', piece: selection.selected.index, length })
+const cut = (end: 'butt' | 'tip') => (length: string) =>
+  length
+    ? bench.tryEdit({ act: 'cut-back', piece: selection.selected.index, end, length })
+    : Promise.resolve()
+
+defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select')?.focus() })
+</script>
+
+<template>
+  <section ref="bar" class="bar" aria-label="What is selected">
+    <template v-if="piece">
+      <h2>
+        Piece {{ piece.index + 1 }} <span class="quiet">{{ piece.role }}</span>
+      </h2>
+      <TypedField
+        :key="`length-${piece.index}`"
+        class="bar__length"
+        label="Length"
+        :model-value="piece.length.text"
+        :take="setLength"
+      />
+      <div class="bar__spool">
+        <span class="bar__label" aria-hidden="true">Spool</span>
+        <div class="bar__steps">
+          <StockSelect :stock="stock ?? []" :piece="piece" label="Spool" />
+          <button class="do" type="button" aria-label="Thinner spool" @click="acts.stepStock(-1)">
+            thinner
+          </button>
+          <button class="do" type="button" aria-label="Thicker spool" @click="acts.stepStock(1)">
+            thicker
+          </button>
+        </div>
+      </div>
+      <template v-if="piece.form === 'tapered'">
+        <TypedField
+          :key="`butt-${piece.index}`"
+          class="bar__cut"
+          label="Cut off the butt"
+          model-value=""
+          hint="4 in"
+          :take="cut('butt')"
+        />
+        <TypedField
+          :key="`tip-${piece.index}`"
+          class="bar__cut"
+          label="Cut off the tip"
+          model-value=""
+          hint="4 in"
+          :take="cut('tip')"
+        />
+      </template>
+      <div class="row bar__acts">
+        <button class="do" type="button" @click="acts.split">Split</button>
+        <button class="do" type="button" :disabled="piece.index >= last" @click="acts.merge">
+          Merge with next
+        </button>
+        <button class="do" type="button" @click="acts.insert">Add a piece below</button>
+        <button class="do" type="button" :disabled="last === 0" @click="acts.remove">
+          Take out
+        </button>
+      </div>
+    </template>
+    <template v-else-if="joint">
+      <h2>{{ place }}</h2>
+      <div class="bar__knot">
+        <label class="bar__label" for="bar-knot">Tied as</label>
+        <JointSelect id="bar-knot" :key="joint.index" :joint="joint.index" />
+      </div>
+      <p class="bar__read">
+        <span class="bar__label">Reads</span>
+        {{ joint.title }} · holds <span class="figure">{{ joint.holds.text }}</span><template
+          v-if="joint.bend_step"
+        >
+          · {{ joint.bend_step }}</template
+        >
+      </p>
+      <div class="row bar__acts">
+        <button class="do" type="button" @click="acts.insert">Add a piece here</button>
+      </div>
+    </template>
+    <p v-if="bench.refusal" class="refusal bar__refusal" role="alert">{{ bench.refusal }}</p>
+  </section>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: 8px 14px;
+  min-height: 56px;
+}
+
+h2 {
+  align-self: center;
+  min-width: 74px;
+  font-size: 16px;
+}
+
+h2 .quiet {
+  display: block;
+  font-weight: 400;
+}
+
+.bar__label {
+  display: block;
+  margin-bottom: 3px;
+  color: var(--ink-2);
+  font-size: var(--small);
+}
+
+.bar__length {
+  width: 108px;
+}
+
+.bar__cut {
+  width: 104px;
+}
+
+.bar__steps {
+  display: flex;
+  gap: 4px;
+}
+
+.bar__spool .pick,
+.bar__steps > :first-child {
+  width: 196px;
+}
+
+.bar__knot {
+  width: 240px;
+}
+
+.bar__read {
+  max-width: 430px;
+  font-size: 14px;
+}
+
+.bar__acts {
+  flex-wrap: nowrap;
+}
+
+.bar__refusal {
+  flex-basis: 100%;
+}
+
+@media (max-width: 820px) {
+  .bar__acts {
+    flex-wrap: wrap;
+  }
+}
+</style>

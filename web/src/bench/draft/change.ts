@@ -1,0 +1,30 @@
+import type { Design, Edit, Say } from '@/api/client'
+import type { SavedAs } from './keep'
+
+/** Everything that can happen to the design on the bench, as plain data that can wait and be kept. */
+export type Change =
+  | { kind: 'edit'; edit: Edit }
+  | { kind: 'say'; say: Say }
+  | { kind: 'put'; part: Partial<Design> }
+  | { kind: 'open'; design: Design; saved: SavedAs | null }
+  | { kind: 'preview'; edit: Edit }
+  | { kind: 'settle' }
+  | { kind: 'revert' }
+  | { kind: 'undo' }
+  | { kind: 'redo' }
+  | { kind: 'read' }
+
+/** Changes that mean something after a reload; a drag's steps and repeated readings do not. */
+export function survives(change: Change): boolean {
+  return !['preview', 'settle', 'revert', 'read'].includes(change.kind)
+}
+
+/** Repeats of one gesture carry the same tag and make one step of undo. */
+export function tagOf(change: Change): string {
+  if (change.kind === 'edit' && change.edit.act === 'move-joint') return `move ${change.edit.joint}`
+  if (change.kind === 'put') {
+    const parts = Object.keys(change.part)
+    if (parts.length === 1 && (parts[0] === 'title' || parts[0] === 'notes')) return parts[0]
+  }
+  return ''
+}

@@ -1,0 +1,52 @@
+/**
+ * One change at a time, in the order they were made, so that no answer comes out of order.
+ * Of several waiting changes with the same `latest` name (a drag's steps) only the newest runs.
+ */
+interface Turn<C> {
+  change: C
+  latest: string
+  done: () => void
+  failed: (error: unknown) => void
+}
+
+export class Turns<C> {
+  #waiting: Turn<C>[] = []
+  #running: Turn<C> | null = null
+
+  constructor(
+    private readonly run: (change: C) => Promise<void>,
+    private readonly changed: () => void = () => undefined,
+  ) {}
+
+  add(change: C, latest = ''): Promise<void> {
+    const outdated = this.#waiting.findIndex((turn) => latest !== '' && turn.latest === latest)
+    for (const turn of outdated < 0 ? [] : this.#waiting.splice(outdated, 1)) turn.done()
+    const promise = new Promise<void>((done, failed) => {
+      this.#waiting.push({ change, latest, done, failed })
+    })
+    void this.#go()
+    return promise
+  }
+
+  /** What has been asked for and is not done, the running one first. */
+  get unfinished(): C[] {
+    return [this.#running, ...this.#waiting].flatMap((turn) => (turn ? [turn.change] : []))
+  }
+
+  async #go(): Promise<void> {
+    if (this.#running) return
+    for (let turn = this.#waiting.shift(); turn; turn = this.#waiting.shift()) {
+      this.#running = turn
+      this.changed()
+      try {
+        await this.run(turn.change)
+        this.#running = null
+        turn.done()
+      } catch (error) {
+        this.#running = null
+        turn.failed(error)
+      }
+    }
+    this.changed()
+  }
+}

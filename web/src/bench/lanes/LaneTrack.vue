@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LaneSpan } from '@/api/client'
+import type { Axis } from '../strip/useAxis'
+
+/** One lane: a profile over the leader, its name, and what the crosshair reads in it. */
+const props = defineProps<{
+  title: string
+  note: string
+  words: string
+  axis: Axis
+  height: number
+  spans: LaneSpan[]
+  ghost: LaneSpan[]
+  upper: (span: LaneSpan) => number
+  lower: (span: LaneSpan) => number
+  atM: number
+  jointsM: number[]
+}>()
+
+function profile(spans: LaneSpan[]): string {
+  const { axis, height } = props
+  return spans
+    .map(
+      (span, i) =>
+        `${i ? 'L' : 'M'}${axis.x(span.from_m)} ${height - props.upper(span)}` +
+        `L${axis.x(span.to_m)} ${height - props.lower(span)}`,
+    )
+    .join('')
+}
+
+const outline = computed(() => profile(props.spans))
+const filled = computed(() => {
+  const [first, last] = [props.spans[0], props.spans.at(-1)]
+  if (!first || !last) return ''
+  const { axis, height } = props
+  return `${outline.value}L${axis.x(last.to_m)} ${height}L${axis.x(first.from_m)} ${height}Z`
+})
+</script>
+
+<template>
+  <section class="lane" :aria-label="`${title}: ${words}`">
+    <p class="lane__head">
+      <strong>{{ title }}</strong>
+      <span class="figure lane__words">{{ words }}</span>
+      <span class="quiet">{{ note }}</span>
+    </p>
+    <svg :width="axis.width" :height="height" aria-hidden="true">
+      <line :x1="0" :x2="axis.width" :y1="height - 0.5" :y2="height - 0.5" class="floor" />
+      <line
+        v-for="joint in jointsM"
+        :key="joint"
+        :x1="axis.x(joint)"
+        :x2="axis.x(joint)"
+        y1="0"
+        :y2="height"
+        class="at-joint"
+      />
+      <path :d="filled" class="fill" />
+      <path :d="outline" class="edge" />
+      <path v-if="ghost.length" :d="profile(ghost)" class="ghost" />
+      <slot />
+      <line :x1="axis.x(atM)" :x2="axis.x(atM)" y1="0" :y2="height" class="cross" />
+    </svg>
+  </section>
+</template>
+
+<style scoped>
+.lane__head {
+  display: flex;
+  align-items: baseline;
+  gap: 12px;
+  height: 20px;
+  font-size: 14px;
+  white-space: nowrap;
+  overflow: hidden;
+}
+
+.lane__words {
+  color: var(--act);
+}
+
+.lane__head .quiet {
+  margin-left: auto;
+  padding-right: 14px;
+}
+
+svg {
+  display: block;
+}
+
+.floor {
+  stroke: var(--hair);
+}
+
+.at-joint {
+  stroke: var(--hair);
+  stroke-dasharray: 2 4;
+}
+
+.fill {
+  fill: var(--act);
+  fill-opacity: 0.13;
+}
+
+.edge {
+  fill: none;
+  stroke: var(--act);
+  stroke-width: 1.8;
+}
+
+.ghost {
+  fill: none;
+  stroke: var(--ghost);
+  stroke-width: 1.6;
+  stroke-dasharray: 5 4;
+}
+
+.cross {
+  stroke: var(--ink);
+  stroke-width: 1;
+}
+</style>

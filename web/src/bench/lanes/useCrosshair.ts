@@ -1,0 +1,54 @@
+import { computed, ref } from 'vue'
+import { useBench } from '../useBench'
+import { useSelection } from '../useSelection'
+import type { Axis } from '../strip/useAxis'
+
+const JOINT_REACH_PX = 10
+
+/**
+ * The crosshair through all lanes: under the pointer, or else on what is selected. It answers the
+ * place and what Python says of it.
+ */
+export function useCrosshair(axis: () => Axis) {
+  const bench = useBench()
+  const selection = useSelection()
+  const pointer = ref<number | null>(null)
+
+  const at_m = computed(() => {
+    const reading = bench.evaluation
+    if (!reading) return 0
+    const px = pointer.value
+    if (px !== null) return Math.min(reading.length.si, Math.max(0, axis().m(px)))
+    const { kind, index } = selection.selected
+    if (kind === 'joint') return reading.joints[index]?.at_m ?? 0
+    const piece = reading.pieces[index]
+    return piece ? (piece.start_m + piece.end_m) / 2 : 0
+  })
+
+  const joint = computed(() => {
+    const reach = JOINT_REACH_PX / axis().perM
+    return bench.evaluation?.joints.find((one) => Math.abs(one.at_m - at_m.value) < reach) ?? null
+  })
+
+  const span = computed(
+    () =>
+      bench.evaluation?.spans.find((one) => one.from_m <= at_m.value && at_m.value <= one.to_m) ??
+      null,
+  )
+
+  const words = computed(() => {
+    if (joint.value) {
+      const { title, flag, bend_step, passed, holds, kept, chance } = joint.value
+      const named = ['fits', 'fly', 'trace'].includes(flag) ? '' : `${flag}: `
+      return {
+        thickness: title,
+        bend: [named + bend_step, passed].filter(Boolean).join(', '),
+        hold: `${holds.text}, ${kept}; goes first in ${Math.round(chance * 100)} of 100 breaks`,
+      }
+    }
+    const here = span.value
+    return { thickness: here?.thickness ?? '', bend: here?.bend ?? '', hold: here?.hold ?? '' }
+  })
+
+  return { pointer, at_m, joint, words }
+}

@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useStock } from '@/api/queries'
+import TypedField from '@/widgets/TypedField.vue'
+import { useBench } from '../useBench'
+import { useSelection } from '../useSelection'
+import JointSelect from './JointSelect.vue'
+import StockSelect from './StockSelect.vue'
+
+const bench = useBench()
+const selection = useSelection()
+const { data: stock } = useStock()
+const pieces = computed(() => bench.evaluation?.pieces ?? [])
+const joints = computed(() => bench.evaluation?.joints ?? [])
+
+const take = (piece: number) => (length: string) =>
+  bench.tryEdit({ act: 'set-length', piece, length })
+
+/** Up and down go to the same column of the next row, as in any table of figures. */
+function move(event: KeyboardEvent) {
+  const by = { ArrowUp: -1, ArrowDown: 1 }[event.key]
+  const from = event.target
+  if (!by || !(from instanceof HTMLInputElement)) return
+  const cell = from.closest('td')
+  const row = cell?.parentElement
+  const next = by > 0 ? row?.nextElementSibling : row?.previousElementSibling
+  const field = next?.children[cell?.cellIndex ?? 0]?.querySelector<HTMLInputElement>('input')
+  if (!field) return
+  event.preventDefault()
+  field.focus()
+  field.select()
+}
+</script>
+
+<template>
+  <div class="grid" tabindex="0" role="region" aria-label="Pieces as rows">
+    <table @keydown="move">
+      <thead>
+        <tr>
+          <th scope="col">#</th>
+          <th scope="col">Part</th>
+          <th scope="col">Spool</th>
+          <th scope="col">Diameter</th>
+          <th scope="col">Length</th>
+          <th scope="col">Breaks at</th>
+          <th scope="col">Joint below</th>
+          <th scope="col">Holds</th>
+          <th scope="col">Cut</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="piece in pieces"
+          :key="piece.index"
+          :class="{ chosen: selection.is('piece', piece.index) }"
+          @focusin="selection.select('piece', piece.index)"
+        >
+          <th scope="row" class="figure">{{ piece.index + 1 }}</th>
+          <td>{{ piece.role }}</td>
+          <td class="wide">
+            <StockSelect
+              :stock="stock ?? []"
+              :piece="piece"
+              :label="`Spool of piece ${piece.index + 1}`"
+            />
+          </td>
+          <td class="figure">{{ piece.diameter }}</td>
+          <td class="short">
+            <TypedField
+              :label="`Length of piece ${piece.index + 1}`"
+              hide-label
+              :model-value="piece.length.text"
+              :take="take(piece.index)"
+            />
+          </td>
+          <td class="figure">{{ piece.breaks.text }}</td>
+          <td class="wide"><JointSelect :joint="piece.index + 1" /></td>
+          <td class="figure">{{ joints[piece.index + 1]?.holds.text }}</td>
+          <td class="figure">{{ piece.cut.text }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.grid {
+  overflow: auto;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 14px;
+}
+
+th,
+td {
+  padding: 2px 8px 2px 0;
+  border-bottom: 1px solid var(--hair);
+  text-align: left;
+  white-space: nowrap;
+}
+
+thead th {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  background: var(--ground);
+  color: var(--ink-2);
+  font-size: var(--small);
+  font-weight: 500;
+}
+
+.chosen th,
+.chosen td {
+  background: var(--act-soft);
+}
+
+.wide {
+  width: 190px;
+}
+
+.short {
+  width: 104px;
+}
+</style>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import ChipChoice from '@/widgets/ChipChoice.vue'
+import TypedField from '@/widgets/TypedField.vue'
+import { plainChips, useDay } from './useDay'
+
+const { bench, catalogue, day, change } = useDay()
+const said = computed(() => bench.evaluation?.said)
+const kinds = computed(() =>
+  (catalogue.value?.fish ?? []).map(({ key, title }) => ({ value: key, words: title })),
+)
+</script>
+
+<template>
+  <ChipChoice
+    legend="Which fish"
+    :chips="kinds"
+    :model-value="said?.fish?.word ?? ''"
+    @update:model-value="(text) => bench.say({ part: 'fish', text })"
+  />
+  <TypedField
+    label="How heavy a fish to be ready for"
+    :model-value="said?.['fish mass']?.figure ?? ''"
+    :take="(text) => bench.say({ part: 'fish mass', text })"
+    hint="2 lb 8 oz, 1.2 kg"
+  />
+  <ChipChoice
+    legend="How wary"
+    :chips="plainChips(catalogue?.tempers)"
+    :model-value="day.quarry.temper"
+    @update:model-value="(temper) => change('quarry', { temper })"
+  />
+</template>

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useKit } from '@/api/queries'
+import ChipChoice from '@/widgets/ChipChoice.vue'
+import NewFly from './NewFly.vue'
+import { useDay } from './useDay'
+
+const { day, replace } = useDay()
+const { data: kit } = useKit()
+const flies = computed(() =>
+  (kit.value?.flies ?? []).map(({ title: t }) => ({ value: t, words: t })),
+)
+
+function choose(title: string) {
+  const fly = kit.value?.flies.find((one) => one.title === title)
+  if (fly) replace('fly', fly)
+}
+</script>
+
+<template>
+  <ChipChoice
+    legend="From your box"
+    :chips="flies"
+    :model-value="day.fly.title"
+    @update:model-value="choose"
+  />
+  <NewFly @made="(fly) => replace('fly', fly)" />
+</template>

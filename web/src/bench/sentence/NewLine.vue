@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { reactive } from 'vue'
+import { answered, api, type Schemas } from '@/api/client'
+import { useCatalogue } from '@/api/queries'
+import { useSettings } from '@/settings/useSettings'
+import AddSomething from '@/widgets/AddSomething.vue'
+import ChipChoice from '@/widgets/ChipChoice.vue'
+import CountField from '@/widgets/CountField.vue'
+import PlainField from '@/widgets/PlainField.vue'
+import { plainChips } from './useDay'
+
+type LineForm = Schemas['LineForm']
+const emit = defineEmits<{ made: [line: Schemas['FlyLine']] }>()
+const settings = useSettings()
+const { data: catalogue } = useCatalogue()
+const HEAVY = [
+  { value: '0', words: 'true to weight' },
+  { value: '1', words: 'half a size heavy' },
+  { value: '2', words: 'a size heavy' },
+]
+const form = reactive({
+  title: '',
+  weight: 5,
+  heavy: '0',
+  sinking: 'floating' as LineForm['sinking'],
+  front_taper: 'standard' as LineForm['front_taper'],
+  tip: 'loop' as LineForm['tip'],
+  droop_length: '',
+  droop: '',
+})
+
+async function add() {
+  const { heavy, ...rest } = form
+  const body = { ...rest, half_sizes_heavy: Number(heavy), units: settings.units }
+  emit('made', await answered(api.POST('/api/kit/lines', { body })))
+}
+</script>
+
+<template>
+  <AddSomething title="Another line …" button="Wind it on" refresh="kit" :add="add">
+    <PlainField v-model="form.title" label="Name (or leave it to us)" />
+    <CountField v-model="form.weight" label="Line weight" :min="1" :max="14" />
+    <ChipChoice v-model="form.heavy" legend="How true" :chips="HEAVY" />
+    <ChipChoice v-model="form.sinking" legend="Sinks" :chips="plainChips(catalogue?.sinkings)" />
+    <ChipChoice
+      v-model="form.front_taper"
+      legend="Front taper"
+      :chips="plainChips(['short', 'standard', 'long'] as const)"
+    />
+    <ChipChoice v-model="form.tip" legend="Tip" :chips="plainChips(['loop', 'bare'] as const)" />
+    <p class="quiet">
+      Droop test, if you made one: clamp the tip level, measure what stands free and how far its end
+      falls. It tells how stiff your line's tip is.
+    </p>
+    <div class="row">
+      <PlainField v-model="form.droop_length" class="grow" label="Stands free" hint="8 in" />
+      <PlainField v-model="form.droop" class="grow" label="End falls by" hint="2 in" />
+    </div>
+  </AddSomething>
+</template>

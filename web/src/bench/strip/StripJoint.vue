@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Joint, JointReading } from '@/api/client'
+import JointGlyph from './JointGlyph.vue'
+
+const props = defineProps<{
+  reading: JointReading
+  joint: Joint
+  x: number
+  y: number
+  selected: boolean
+  dragging: boolean
+}>()
+
+const emit = defineEmits<{ grab: [event: PointerEvent] }>()
+
+const flagged = computed(() => !['fits', 'fly', 'trace'].includes(props.reading.flag))
+const label = computed(() => {
+  const { index, title, flag, holds } = props.reading
+  const said = flagged.value ? `, ${flag}` : ''
+  return `Joint ${index}, ${title}${said}, holds ${holds.text}`
+})
+</script>
+
+<template>
+  <g
+    class="joint"
+    :class="{
+      'joint--selected': selected,
+      'joint--drag': dragging,
+      'joint--fixed': !reading.index,
+    }"
+    role="option"
+    :aria-selected="selected"
+    :aria-label="label"
+    :tabindex="selected ? 0 : -1"
+    :transform="`translate(${x} ${y})`"
+    @pointerdown="emit('grab', $event)"
+  >
+    <rect x="-11" y="-24" width="22" height="48" rx="4" class="grip" />
+    <circle r="12.5" class="seat" />
+    <JointGlyph :joint="joint" />
+    <g v-if="flagged" class="flag">
+      <path d="M0 17l5 8h-10z" />
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.joint {
+  cursor: ew-resize;
+  outline: none;
+}
+
+.joint--fixed {
+  cursor: pointer;
+}
+
+.grip {
+  fill: transparent;
+}
+
+.seat {
+  fill: var(--raised);
+  stroke: var(--hair-strong);
+  stroke-width: 1;
+}
+
+.joint:hover .seat {
+  stroke: var(--act);
+}
+
+.joint--selected .seat,
+.joint--drag .seat {
+  stroke: var(--act);
+  stroke-width: 2.5;
+}
+
+.joint:focus-visible .grip {
+  stroke: var(--act);
+  stroke-width: 2.5;
+}
+
+.flag path {
+  fill: var(--much);
+}
+</style>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { OutlinePart, PieceReading } from '@/api/client'
+import { sidePath, tintOf } from './shapes'
+import type { Axis } from './useAxis'
+
+const props = defineProps<{
+  piece: PieceReading
+  parts: OutlinePart[]
+  axis: Axis
+  y: number
+  scale: number
+  selected: boolean
+}>()
+
+const emit = defineEmits<{ grab: [event: PointerEvent] }>()
+
+const LEAST_FOR_WORDS_PX = 46
+const from = computed(() => props.axis.x(props.piece.start_m))
+const to = computed(() => props.axis.x(props.piece.end_m))
+const wide = computed(() => to.value - from.value)
+/** Short neighbours put their words on two heights so that they do not run into each other. */
+const lift = computed(() => (wide.value < 110 && props.piece.index % 2 ? 15 : 0))
+const label = computed(() => {
+  const { index, role, length, diameter, stock, breaks } = props.piece
+  return `Piece ${index + 1}, ${role}, ${length.text} of ${diameter}, ${stock}, breaks at ${breaks.text}`
+})
+</script>
+
+<template>
+  <g
+    class="piece"
+    :class="{ 'piece--selected': selected }"
+    role="option"
+    :aria-selected="selected"
+    :aria-label="label"
+    :tabindex="selected ? 0 : -1"
+    @pointerdown="emit('grab', $event)"
+  >
+    <rect :x="from" :y="y - 26" :width="Math.max(1, wide)" height="52" class="grip" />
+    <path
+      v-for="(part, i) in parts"
+      :key="i"
+      :d="sidePath(part, axis, y, scale)"
+      :class="tintOf(part.material, part.sighter)"
+      class="body"
+    />
+    <line v-if="selected" :x1="from + 9" :x2="to - 9" :y1="y + 25" :y2="y + 25" class="mark" />
+    <template v-if="wide >= LEAST_FOR_WORDS_PX || selected">
+      <text :x="(from + to) / 2" :y="y - 30 - lift" class="length figure">{{
+        piece.length.text
+      }}</text>
+      <text :x="(from + to) / 2" :y="y + 42 + lift" class="size figure">
+        {{ piece.diameter.split(' · ')[0] }}
+      </text>
+    </template>
+  </g>
+</template>
+
+<style scoped>
+.piece {
+  cursor: pointer;
+  outline: none;
+}
+
+.grip {
+  fill: transparent;
+}
+
+.body {
+  stroke: var(--piece-edge);
+  stroke-opacity: 0.55;
+  stroke-width: 1;
+}
+
+.piece:hover .body {
+  stroke-opacity: 1;
+}
+
+.mark {
+  stroke: var(--act);
+  stroke-width: 3;
+  stroke-linecap: round;
+}
+
+.piece:focus-visible .grip {
+  stroke: var(--act);
+  stroke-width: 2.5;
+  rx: 4px;
+}
+
+text {
+  fill: var(--ink);
+  font-size: 13px;
+  text-anchor: middle;
+  pointer-events: none;
+}
+
+.size {
+  fill: var(--ink-2);
+}
+
+.piece--selected .length {
+  font-weight: 700;
+}
+</style>

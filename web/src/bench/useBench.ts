@@ -1,0 +1,235 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import {
+  answered,
+  api,
+  type BenchRequest,
+  type Design,
+  type Edit,
+  type Evaluation,
+  type Say,
+} from '@/api/client'
+import { inWords, ServerLost } from '@/api/problems'
+import { useSettings } from '@/settings/useSettings'
+import { survives, tagOf, type Change } from './draft/change'
+import { History } from './draft/history'
+import { draftOfThisTab } from './draft/identity'
+import { keepDraft, readDraft, type Entry, type SavedAs } from './draft/keep'
+import { Turns } from './draft/turns'
+
+const LONGEST_WAIT_MS = 4000
+
+/** The design on the bench: every change goes through Python, in order, and is kept as a draft. */
+export const useBench = defineStore('bench', () => {
+  const settings = useSettings()
+  const design = shallowRef<Design | null>(null)
+  const evaluation = shallowRef<Evaluation | null>(null)
+  const thread = ref('')
+  const savedBy = shallowRef<Record<string, SavedAs>>({})
+  const ghost = shallowRef<Design | null>(null)
+  const lost = ref(false)
+  const waitingCount = ref(0)
+  const refusal = ref('')
+  const canUndo = ref(false)
+  const canRedo = ref(false)
+  const ready = ref(false)
+
+  let draftId = ''
+  let history: History<Entry> | null = null
+  let dragFrom: Design | null = null
+
+  const turns = new Turns<Change>(run, () => {
+    waitingCount.value = turns.unfinished.length
+    if (lost.value) void keep()
+  })
+
+  const saved = computed<SavedAs | null>(() => savedBy.value[thread.value] ?? null)
+  const changedSinceSaved = computed(
+    () => !saved.value || JSON.stringify(design.value) !== JSON.stringify(saved.value.design),
+  )
+
+  /** Asks until the server answers; a refusal is passed on, a lost server is waited for. */
+  async function ask(part: Omit<BenchRequest, 'units'>) {
+    for (let wait = 250; ; wait = Math.min(LONGEST_WAIT_MS, wait * 2)) {
+      try {
+        const body = { ...part, units: settings.units }
+        const answer = await answered(api.POST('/api/bench', { body }))
+        lost.value = false
+        return answer
+      } catch (error) {
+        if (!(error instanceof ServerLost)) throw error
+        lost.value = true
+        void keep()
+        await new Promise((resolve) => setTimeout(resolve, wait))
+      }
+    }
+  }
+
+  async function show(part: Omit<BenchRequest, 'units'>) {
+    const answer = await ask(part)
+    design.value = answer.design
+    evaluation.value = answer.evaluation
+  }
+
+  async function commit(part: Omit<BenchRequest, 'units'>, change: Change) {
+    await show(part)
+    if (!design.value) return
+    const entry = { thread: thread.value, design: design.value }
+    if (history) history.push(entry, tagOf(change), performance.now())
+    else history = new History([entry])
+  }
+
+  async function run(change: Change): Promise<void> {
+    const present = history?.present.design
+    if (change.kind === 'open') {
+      thread.value = crypto.randomUUID()
+      if (change.saved) savedBy.value = { ...savedBy.value, [thread.value]: change.saved }
+      await commit({ design: change.design }, change)
+    } else if (present && history) {
+      if (change.kind === 'edit') await commit({ design: present, edit: change.edit }, change)
+      if (change.kind === 'say') await commit({ design: present, say: change.say }, change)
+      if (change.kind === 'put') await commit({ design: { ...present, ...change.part } }, change)
+      if (change.kind === 'undo' && history.canUndo) await go(history.undo())
+      if (change.kind === 'redo' && history.canRedo) await go(history.redo())
+      if (change.kind === 'read') await show({ design: present })
+      await runDrag(change, present, history)
+    }
+    await keep()
+  }
+
+  async function go(entry: Entry) {
+    thread.value = entry.thread
+    await show({ design: entry.design })
+  }
+
+  async function runDrag(change: Change, present: Design, past: History<Entry>) {
+    if (change.kind === 'preview') {
+      dragFrom ??= present
+      await show({ design: dragFrom, edit: change.edit })
+    }
+    if (change.kind === 'settle' && dragFrom && design.value) {
+      if (JSON.stringify(design.value) !== JSON.stringify(dragFrom)) {
+        past.push({ thread: thread.value, design: design.value })
+      }
+      dragFrom = null
+    }
+    if (change.kind === 'revert' && dragFrom) {
+      dragFrom = null
+      await show({ design: present })
+    }
+  }
+
+  async function keep() {
+    if (!history || !draftId) return
+    canUndo.value = history.canUndo
+    canRedo.value = history.canRedo
+    const head = {
+      ...history.place,
+      saved: savedBy.value,
+      ghost: ghost.value,
+      waiting: turns.unfinished.filter(survives),
+      touched: Date.now(),
+    }
+    await keepDraft(draftId, head, history.present)
+  }
+
+  /** Takes a change; resolves when done, rejects where Python refuses it. */
+  async function change(made: Change, latest = ''): Promise<void> {
+    refusal.value = ''
+    await turns.add(made, latest)
+  }
+
+  /** Takes a change whose refusal is shown on the bench rather than beside a field. */
+  function attempt(made: Change, latest = '') {
+    change(made, latest).catch((error: unknown) => {
+      refusal.value = inWords(error)
+    })
+  }
+
+  async function restore(): Promise<boolean> {
+    draftId = await draftOfThisTab()
+    const draft = await readDraft(draftId)
+    if (draft) {
+      history = new History(draft.entries, draft.head.at)
+      savedBy.value = draft.head.saved
+      thread.value = history.present.thread
+      ghost.value = draft.head.ghost
+      design.value = history.present.design
+      canUndo.value = history.canUndo
+      canRedo.value = history.canRedo
+      attempt({ kind: 'read' })
+      for (const waiting of draft.head.waiting) attempt(waiting)
+    }
+    return draft !== null
+  }
+
+  async function openLeader(leaderId: string) {
+    const found = await answered(
+      api.GET('/api/leaders/{leader_id}', { params: { path: { leader_id: leaderId } } }),
+    )
+    await openDesign(found.design, found)
+  }
+
+  async function openDesign(made: Design, from: SavedAs | null = null) {
+    const link = from && {
+      leader_id: from.leader_id,
+      revision: from.revision,
+      design: from.design,
+    }
+    await change({ kind: 'open', design: made, saved: link })
+  }
+
+  /** Restores this tab's draft, or opens the leader that was saved last. */
+  async function begin() {
+    if (ready.value) return
+    if (!(await restore())) {
+      const shelf = await answered(api.GET('/api/leaders'))
+      if (shelf[0]) await openLeader(shelf[0].leader_id)
+    }
+    ready.value = true
+  }
+
+  function noteSaved(link: SavedAs) {
+    savedBy.value = { ...savedBy.value, [thread.value]: link }
+    void keep()
+  }
+
+  function pinGhost(pinned: Design | null) {
+    ghost.value = pinned
+    void keep()
+  }
+
+  watch(
+    () => settings.units,
+    () => design.value && attempt({ kind: 'read' }),
+  )
+
+  return {
+    design,
+    evaluation,
+    saved,
+    ghost,
+    lost,
+    waitingCount,
+    refusal,
+    canUndo,
+    canRedo,
+    ready,
+    changedSinceSaved,
+    begin,
+    openLeader,
+    openDesign,
+    noteSaved,
+    pinGhost,
+    change,
+    edit: (edit: Edit) => attempt({ kind: 'edit', edit }),
+    tryEdit: (edit: Edit) => change({ kind: 'edit', edit }),
+    say: (said: Say) => change({ kind: 'say', say: said }),
+    put: (part: Partial<Design>) => attempt({ kind: 'put', part }),
+    preview: (edit: Edit) => attempt({ kind: 'preview', edit }, 'drag'),
+    settle: () => attempt({ kind: 'settle' }),
+    revert: () => attempt({ kind: 'revert' }),
+    undo: () => attempt({ kind: 'undo' }),
+    redo: () => attempt({ kind: 'redo' }),
+  }
+})

@@ -1,0 +1,67 @@
+import { api, type Design } from '@/api/client'
+import { answered } from '@/api/client'
+import { inWords, Refused } from '@/api/problems'
+import { useSettings } from '@/settings/useSettings'
+import { notify } from '@/shell/notify'
+import { useBench } from './useBench'
+
+const MOST_BYTES = 300_000
+
+/** The design as a file in an open format, and back. */
+export function useFiles() {
+  const bench = useBench()
+  const settings = useSettings()
+
+  async function exportAs(kind: 'json' | 'csv' | 'svg') {
+    if (!bench.design) return
+    try {
+      const asked = api.POST('/api/exports/{kind}', {
+        params: { path: { kind } },
+        body: { design: bench.design, units: settings.units },
+        parseAs: 'blob',
+      })
+      const { response } = await asked
+      const blob = (await answered(asked)) as unknown as Blob
+      const named = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')
+      download(blob, named?.[1] ?? `leader.${kind}`)
+    } catch (error) {
+      notify(inWords(error), 'trouble')
+    }
+  }
+
+  /** Opens the file as a new design on the bench; a refused file changes nothing. */
+  async function importFile(file: File) {
+    if (!bench.design) return
+    try {
+      const design = await read(file, bench.design)
+      await bench.openDesign(design)
+      notify(`“${design.title}” is on the bench, from ${file.name}. Undo brings the last one back.`)
+    } catch (error) {
+      notify(`${file.name}: ${inWords(error)}`, 'trouble')
+    }
+  }
+
+  return { exportAs, importFile }
+}
+
+async function read(file: File, onto: Design): Promise<Design> {
+  if (file.size > MOST_BYTES)
+    throw new Refused({
+      code: 'file-refused',
+      status: 413,
+      detail: 'The file is far too large to be a leader.',
+      mend: 'Choose a file that was exported here.',
+    })
+  const kind = file.name.toLowerCase().endsWith('.csv') ? 'csv' : 'json'
+  const title = file.name.replace(/\.csv$/i, '').slice(0, 80) || 'Imported leader'
+  const base = kind === 'csv' ? { ...onto, title, notes: '' } : onto
+  return answered(api.POST('/api/imports', { body: { kind, text: await file.text(), onto: base } }))
+}
+
+function download(blob: Blob, name: string) {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(blob)
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(link.href)
+}

@@ -1,0 +1,66 @@
+import { useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { answered, api, type Revision } from '@/api/client'
+import { inWords, Refused, type Problem } from '@/api/problems'
+import { notify } from '@/shell/notify'
+import { useBench } from './useBench'
+
+/** Saving the bench's leader, and what to do when it was saved elsewhere since. */
+export function useSaving() {
+  const bench = useBench()
+  const queries = useQueryClient()
+  const conflict = ref<Problem | null>(null)
+  const busy = ref(false)
+
+  async function keep(work: () => Promise<Revision>, words: string) {
+    if (busy.value) return
+    busy.value = true
+    try {
+      const made = await work()
+      bench.noteSaved({ leader_id: made.leader_id, revision: made.revision, design: made.design })
+      conflict.value = null
+      await queries.invalidateQueries({ queryKey: ['leaders'] })
+      notify(`${words} “${made.design.title}”, revision ${made.revision}.`)
+    } catch (error) {
+      if (error instanceof Refused && error.problem.code === 'stale-revision')
+        conflict.value = error.problem
+      else notify(inWords(error), 'trouble')
+    } finally {
+      busy.value = false
+    }
+  }
+
+  const onTop = (revision: number) =>
+    keep(async () => {
+      const { design, saved } = bench
+      if (!design || !saved) throw new Error('There is nothing to save.')
+      const path = { leader_id: saved.leader_id }
+      const header = { 'if-match': `"${revision}"` }
+      return answered(
+        api.POST('/api/leaders/{leader_id}/revisions', {
+          params: { path, header },
+          body: design,
+        }),
+      )
+    }, 'Saved')
+
+  const asItsOwn = (title?: string) =>
+    keep(async () => {
+      if (!bench.design) throw new Error('There is nothing to save.')
+      const body = { ...bench.design, title: title ?? bench.design.title }
+      return answered(api.POST('/api/leaders', { body }))
+    }, 'Saved as its own leader:')
+
+  const save = () => (bench.saved ? onTop(bench.saved.revision) : asItsOwn())
+
+  /** The revision that was saved elsewhere, pinned as the ghost. */
+  async function lookAtNewest() {
+    if (!bench.saved) return
+    const path = { leader_id: bench.saved.leader_id }
+    const newest = await answered(api.GET('/api/leaders/{leader_id}', { params: { path } }))
+    bench.pinGhost({ ...newest.design, title: `${newest.design.title}, saved elsewhere` })
+    conflict.value = null
+  }
+
+  return { conflict, busy, save, onTop, asItsOwn, lookAtNewest }
+}

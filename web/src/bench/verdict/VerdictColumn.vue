@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Evaluation } from '@/api/client'
+import { useBench } from '../useBench'
+import VerdictCord from './VerdictCord.vue'
+
+const props = defineProps<{ ghost: Evaluation | null; ghostTitle: string }>()
+const bench = useBench()
+const measures = computed(() => bench.evaluation?.verdict ?? [])
+const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === key) ?? null
+</script>
+
+<template>
+  <aside class="verdict" aria-label="The verdict">
+    <h2 class="unseen">The verdict</h2>
+    <VerdictCord
+      v-for="measure in measures"
+      :key="measure.key"
+      :measure="measure"
+      :ghost="ghostOf(measure.key)"
+    />
+    <p v-if="ghost" class="ghost-note">
+      <svg width="18" height="12" aria-hidden="true"><ellipse cx="9" cy="6" rx="7" ry="4.5" /></svg>
+      hollow knots and dashes: “{{ ghostTitle }}”, on this same day
+    </p>
+  </aside>
+</template>
+
+<style scoped>
+.verdict {
+  display: grid;
+  align-content: start;
+  gap: 14px;
+}
+
+.ghost-note {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  color: var(--ghost);
+  font-size: var(--small);
+}
+
+.ghost-note svg {
+  flex: none;
+}
+
+.ghost-note ellipse {
+  fill: none;
+  stroke: var(--ghost);
+  stroke-width: 2;
+  stroke-dasharray: 3 2;
+}
+</style>

@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Measure } from '@/api/client'
+
+/**
+ * One measure as a hanging cord: the wanted band is the thick part, the knot is where this leader
+ * stands. Too little hangs open below, right sits closed and level, too much is filled and above.
+ */
+const props = defineProps<{ measure: Measure; ghost: Measure | null }>()
+
+const HEIGHT = 148
+const TOP = 10
+const y = (position: number) => TOP + (HEIGHT - 2 * TOP) * (1 - position)
+const KNOTS = {
+  'too little': 'M-10 -5C-10 8 10 8 10 -5',
+  right: 'M-11 0C-11 -8 11 -8 11 0C11 8 -11 8 -11 0M-11 0H11',
+  'too much': 'M-10 6L0 -9L10 6Z',
+} as const
+const standing = computed(() => props.measure.standing)
+const tone = computed(() => standing.value.replace(' ', '-'))
+const said = computed(() =>
+  props.measure.marginal && standing.value === 'right' ? 'right, only just' : standing.value,
+)
+</script>
+
+<template>
+  <section class="cord" :class="`cord--${tone}`">
+    <svg :height="HEIGHT" width="36" aria-hidden="true">
+      <line x1="18" x2="18" y1="2" :y2="HEIGHT - 2" class="strand" />
+      <line x1="18" x2="18" :y1="y(measure.band.high)" :y2="y(measure.band.low)" class="band" />
+      <path
+        v-for="edge in [measure.band.low, measure.band.high]"
+        :key="edge"
+        :d="`M9 ${y(edge)}h18`"
+        class="band-end"
+      />
+      <ellipse v-if="ghost" cx="18" :cy="y(ghost.position)" rx="10" ry="6" class="ghost" />
+      <g :transform="`translate(18 ${y(measure.position)})`" class="knot">
+        <path :d="KNOTS[standing]" />
+      </g>
+    </svg>
+    <div>
+      <h3>
+        {{ measure.title }} <span class="asks">{{ measure.asks }}</span>
+      </h3>
+      <p class="cord__figure">
+        <span class="figure">{{ measure.figure }}</span>
+        <span class="standing">{{ said }}</span>
+      </p>
+      <p v-if="ghost" class="cord__ghost">ghost: {{ ghost.figure }}</p>
+      <p class="cord__why">{{ measure.why }}</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.cord {
+  --tone: var(--right);
+  display: grid;
+  grid-template-columns: 36px 1fr;
+  gap: 10px;
+}
+
+.cord--too-little {
+  --tone: var(--little);
+}
+
+.cord--too-much {
+  --tone: var(--much);
+}
+
+.strand {
+  stroke: var(--hair-strong);
+  stroke-width: 2;
+}
+
+.band {
+  stroke: var(--right);
+  stroke-opacity: 0.35;
+  stroke-width: 9;
+}
+
+.band-end {
+  stroke: var(--right);
+  stroke-width: 2;
+}
+
+.knot path {
+  fill: var(--surface);
+  stroke: var(--tone);
+  stroke-width: 3;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+}
+
+.cord--too-little .knot path {
+  fill: none;
+}
+
+.cord--too-much .knot path {
+  fill: var(--tone);
+}
+
+.knot {
+  transition: transform 160ms ease-out;
+}
+
+.ghost {
+  fill: none;
+  stroke: var(--ghost);
+  stroke-width: 2;
+  stroke-dasharray: 4 3;
+}
+
+.asks {
+  display: block;
+  color: var(--ink-2);
+  font-size: var(--small);
+  font-weight: 400;
+}
+
+.cord__figure {
+  margin-top: 2px;
+  font-size: 17px;
+  line-height: 1.25;
+}
+
+.standing {
+  display: inline-block;
+  margin-left: 8px;
+  color: var(--tone);
+  font-size: 14px;
+  font-weight: 700;
+}
+
+.cord__ghost {
+  color: var(--ghost);
+  font-size: var(--small);
+}
+
+.cord__why {
+  margin-top: 3px;
+  font-size: 14px;
+  line-height: 1.35;
+}
+</style>

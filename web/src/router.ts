@@ -1,0 +1,32 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import BenchPlace from './bench/BenchPlace.vue'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'bench', component: BenchPlace, meta: { title: 'Bench' } },
+    {
+      path: '/tie',
+      name: 'tie',
+      component: () => import('./tie/TiePlace.vue'),
+      meta: { title: 'Tie' },
+    },
+    {
+      path: '/spools',
+      name: 'spools',
+      component: () => import('./spools/SpoolsPlace.vue'),
+      meta: { title: 'Spools' },
+    },
+    {
+      path: '/shelf',
+      name: 'shelf',
+      component: () => import('./shelf/ShelfPlace.vue'),
+      meta: { title: 'Shelf' },
+    },
+    { path: '/:rest(.*)', redirect: '/' },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta.title)} · Nine Knots`
+})

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { answered, api, type LeaderCard } from '@/api/client'
+import { inWords } from '@/api/problems'
+import { useLeaders } from '@/api/queries'
+import { useBench } from '@/bench/useBench'
+import { notify } from '@/shell/notify'
+import MiniStrip from '@/widgets/MiniStrip.vue'
+
+const bench = useBench()
+const router = useRouter()
+const queries = useQueryClient()
+const { data: leaders, isSuccess } = useLeaders()
+const removed = ref<LeaderCard | null>(null)
+const longest = computed(() =>
+  Math.max(0.5, ...(leaders.value ?? []).map((one) => one.outline.at(-1)?.to_m ?? 0)),
+)
+
+async function attempt(work: () => Promise<unknown>) {
+  try {
+    await work()
+    await queries.invalidateQueries({ queryKey: ['leaders'] })
+  } catch (error) {
+    notify(inWords(error), 'trouble')
+  }
+}
+
+const open = (card: LeaderCard) =>
+  attempt(async () => {
+    await bench.openLeader(card.leader_id)
+    await router.push('/')
+  })
+
+const compare = (card: LeaderCard) =>
+  attempt(async () => {
+    const path = { leader_id: card.leader_id }
+    const found = await answered(api.GET('/api/leaders/{leader_id}', { params: { path } }))
+    bench.pinGhost(found.design)
+    await router.push('/')
+  })
+
+const takeOff = (card: LeaderCard) =>
+  attempt(async () => {
+    const path = { leader_id: card.leader_id }
+    await answered(api.DELETE('/api/leaders/{leader_id}', { params: { path } }))
+    removed.value = card
+  })
+
+const putBack = (card: LeaderCard) =>
+  attempt(async () => {
+    const path = { leader_id: card.leader_id }
+    await answered(api.POST('/api/leaders/{leader_id}/restore', { params: { path } }))
+    removed.value = null
+  })
+
+const day = (iso: string) =>
+  new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
+</script>
+
+<template>
+  <section aria-labelledby="saved-title">
+    <h2 id="saved-title" class="unseen">Saved leaders</h2>
+    <p v-if="removed" class="refusal row" role="status">
+      “{{ removed.title }}” is off the shelf.
+      <button class="do" type="button" @click="putBack(removed)">Put it back</button>
+    </p>
+    <ul class="list">
+      <li v-for="card in leaders" :key="card.leader_id" class="card">
+        <div class="card__words">
+          <h3>
+            <button class="card__open" type="button" @click="open(card)">{{ card.title }}</button>
+          </h3>
+          <p class="quiet">
+            {{ card.school }} · <span class="figure">{{ card.length }}</span> to
+            <span class="figure">{{ card.tippet }}</span> · revision {{ card.revision }},
+            {{ day(card.updated_at) }}
+          </p>
+          <p class="card__notes">{{ card.notes }}</p>
+        </div>
+        <MiniStrip :outline="card.outline" :longest-m="longest" />
+        <div class="card__acts">
+          <button
+            class="do"
+            type="button"
+            :aria-label="`Compare with ${card.title}`"
+            @click="compare(card)"
+          >
+            As ghost
+          </button>
+          <button
+            class="do do--plain"
+            type="button"
+            :aria-label="`Take ${card.title} off the shelf`"
+            @click="takeOff(card)"
+          >
+            Take off
+          </button>
+        </div>
+      </li>
+    </ul>
+    <p v-if="isSuccess && !leaders?.length" class="quiet">
+      Nothing saved yet. Choose a school below, put its leader on the bench, and save it there.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.list {
+  margin: 10px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.card {
+  display: grid;
+  grid-template-columns: minmax(240px, 2fr) minmax(200px, 3fr) auto;
+  align-items: center;
+  gap: 18px;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.card__open {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--act);
+  font-size: 17px;
+  font-weight: 640;
+  text-align: left;
+  text-decoration: underline;
+  text-decoration-thickness: 1px;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+
+.card__notes {
+  margin-top: 2px;
+  font-size: 14px;
+}
+
+.card__acts {
+  display: flex;
+  gap: 2px;
+}
+
+@media (max-width: 820px) {
+  .card {
+    grid-template-columns: 1fr;
+    gap: 8px;
+  }
+
+  .card__open {
+    min-height: 48px;
+  }
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
+import { computed, reactive, ref, shallowRef, watch } from 'vue'
+import {
+  answered,
+  api,
+  type Leader,
+  type ProposalAnswer,
+  type Schemas,
+  type Situation,
+} from '@/api/client'
+import { inWords } from '@/api/problems'
+import { useSettings } from '@/settings/useSettings'
+import MiniStrip from '@/widgets/MiniStrip.vue'
+import PlainField from '@/widgets/PlainField.vue'
+
+const props = defineProps<{ school: Schemas['SchoolCard']; situation: Situation }>()
+const emit = defineEmits<{ bench: [leader: Leader, title: string] }>()
+
+const settings = useSettings()
+const asked = reactive({ length: '', tippet: '', power: 0 })
+const proposal = shallowRef<ProposalAnswer | null>(null)
+const refused = ref('')
+let number = 0
+
+const wanted = computed(() => ({ ...asked, units: settings.units, situation: props.situation }))
+const settled = refDebounced(wanted, 200)
+const longest = computed(() => proposal.value?.outline.at(-1)?.to_m ?? 1)
+const powerWords = (value: number) =>
+  value === 0 ? 'as the line wants it' : value > 0 ? 'more power' : 'softer'
+
+async function propose() {
+  const mine = ++number
+  try {
+    const body = { ...settled.value, school: props.school.key }
+    const answer = await answered(api.POST('/api/proposals', { body }))
+    if (mine !== number) return
+    proposal.value = answer
+    refused.value = ''
+  } catch (error) {
+    if (mine === number) refused.value = inWords(error)
+  }
+}
+watch(settled, propose, { immediate: true })
+</script>
+
+<template>
+  <article>
+    <p class="rule">{{ school.rule }}</p>
+    <p class="against">
+      <strong>{{ school.opponent }}</strong> disagrees: {{ school.objection }}
+    </p>
+    <div class="ask">
+      <PlainField v-model="asked.length" label="Length, if not the usual" hint="9 ft, 2.7 m" />
+      <PlainField
+        v-model="asked.tippet"
+        label="Tippet, if not by the day"
+        hint="5X, .006, 0.15 mm"
+      />
+      <label class="power">
+        <span class="quiet">Butt: {{ powerWords(asked.power) }}</span>
+        <input
+          v-model.number="asked.power"
+          type="range"
+          min="-1"
+          max="1"
+          step="0.25"
+          aria-label="Softer butt to more power"
+          :aria-valuetext="powerWords(asked.power)"
+        />
+      </label>
+    </div>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <template v-else-if="proposal">
+      <MiniStrip :outline="proposal.outline" :longest-m="longest" />
+      <ul class="reasons">
+        <li v-for="reason in proposal.reasons" :key="reason">{{ reason }}</li>
+        <li v-for="short in proposal.shortfalls" :key="short.piece" class="short">
+          The shelf lacks {{ short.wanted }} for piece {{ short.piece + 1 }}; nearest is
+          {{ short.nearest }}.
+        </li>
+      </ul>
+      <button
+        class="do do--main"
+        type="button"
+        @click="emit('bench', proposal.leader, `${school.title}, ${proposal.length.text}`)"
+      >
+        Put this {{ proposal.length.text }} leader on the bench
+      </button>
+    </template>
+  </article>
+</template>
+
+<style scoped>
+.rule {
+  font-size: 17px;
+}
+
+.against {
+  margin-top: 6px;
+  color: var(--ink-2);
+}
+
+.ask {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr;
+  gap: 16px;
+  margin: 16px 0;
+}
+
+.power {
+  padding: 0 12px;
+}
+
+.power input {
+  display: block;
+  width: 100%;
+  height: 32px;
+  accent-color: var(--act);
+}
+
+.reasons {
+  margin: 10px 0 14px;
+  padding-left: 18px;
+}
+
+.short {
+  color: var(--doubt);
+}
+
+@media (max-width: 820px) {
+  .ask {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { useKeyListOpen } from './useKeyListOpen'
+
+const open = useKeyListOpen()
+const groups = [
+  {
+    title: 'Anywhere',
+    keys: [
+      ['?', 'this list'],
+      ['Ctrl Z', 'undo'],
+      ['Ctrl Shift Z', 'redo'],
+      ['Ctrl S', 'save the leader'],
+    ],
+  },
+  {
+    title: 'On the strip',
+    keys: [
+      ['← →', 'next joint or piece'],
+      ['Home End', 'line, fly'],
+      ['↑ ↓', 'thicker or thinner spool for the piece'],
+      ['Shift ← →', 'slide the joint, or the piece’s lower end'],
+      ['Page Up, Page Down', 'the same, ten steps at once'],
+      ['Enter', 'to the fields of what is selected'],
+    ],
+  },
+  {
+    title: 'Work on what is selected',
+    keys: [
+      ['S', 'split the piece in two'],
+      ['M', 'merge it with the one below'],
+      ['I', 'insert a piece at the joint, or below the piece'],
+      ['Delete', 'take the piece out'],
+      ['G', 'pin this leader as the ghost, or let it go'],
+    ],
+  },
+]
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Keys" width="min(640px, 94vw)" append-to-body>
+    <section v-for="group in groups" :key="group.title" class="keys">
+      <h3>{{ group.title }}</h3>
+      <dl>
+        <template v-for="[key, does] in group.keys" :key="key">
+          <dt class="figure">{{ key }}</dt>
+          <dd>{{ does }}</dd>
+        </template>
+      </dl>
+    </section>
+  </el-dialog>
+</template>
+
+<style scoped>
+.keys {
+  margin-bottom: 18px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 190px 1fr;
+  gap: 5px 14px;
+  margin: 8px 0 0;
+}
+
+dt {
+  color: var(--act);
+}
+
+dd {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import { inWords } from '@/api/problems'
+import type { Settings } from '@/api/client'
+import { useSettings } from '@/settings/useSettings'
+import { notify } from './notify'
+import { useKeyListOpen } from './useKeyListOpen'
+
+const settings = useSettings()
+const keysOpen = useKeyListOpen()
+const places = [
+  { name: 'bench', words: 'Bench' },
+  { name: 'tie', words: 'Tie' },
+  { name: 'spools', words: 'Spools' },
+  { name: 'shelf', words: 'Shelf' },
+]
+
+function keep(work: Promise<void>) {
+  work.catch((error: unknown) => notify(inWords(error), 'trouble'))
+}
+
+function turnTheme() {
+  const next: Settings['theme'] = settings.theme === 'dark' ? 'light' : 'dark'
+  keep(settings.useTheme(next))
+}
+</script>
+
+<template>
+  <nav class="rail" aria-label="Places">
+    <div class="rail__mark" aria-hidden="true">
+      <svg viewBox="0 0 60 40" width="60" height="40">
+        <path
+          d="M2 28c10 0 14-18 25-18 7 0 10 9 2 11-9 2-11-11-3-16 9-6 14 23 32 23"
+          class="rail__knot"
+        />
+      </svg>
+    </div>
+    <RouterLink v-for="place in places" :key="place.name" :to="{ name: place.name }" class="go">
+      {{ place.words }}
+    </RouterLink>
+    <span class="grow" />
+    <fieldset class="units">
+      <legend class="unseen">Units</legend>
+      <label v-for="system in ['imperial', 'metric'] as const" :key="system">
+        <input
+          type="radio"
+          name="units"
+          :value="system"
+          :checked="settings.units === system"
+          @change="keep(settings.useUnits(system))"
+        />
+        <span>{{ system === 'imperial' ? 'in · lb' : 'cm · kg' }}</span>
+      </label>
+    </fieldset>
+    <button class="rail__small" type="button" @click="turnTheme">
+      {{ settings.theme === 'dark' ? 'Lamp' : 'Night' }}
+    </button>
+    <button class="rail__small" type="button" @click="keysOpen = true">Keys ?</button>
+  </nav>
+</template>
+
+<style scoped>
+.rail {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+  padding: 14px 0 14px 12px;
+  border-right: 1px solid var(--hair);
+}
+
+.rail__mark {
+  margin: 0 0 14px 2px;
+}
+
+.rail__knot {
+  fill: none;
+  stroke: var(--act);
+  stroke-width: 3;
+  stroke-linecap: round;
+}
+
+.go {
+  padding: 9px 4px 9px 10px;
+  border-left: 3px solid transparent;
+  color: var(--ink-2);
+  font-size: 16px;
+  text-decoration: none;
+}
+
+.go:hover {
+  color: var(--ink);
+}
+
+.go.router-link-exact-active {
+  border-left-color: var(--act);
+  color: var(--ink);
+  font-weight: 640;
+}
+
+.units {
+  margin: 0 8px 6px 0;
+  padding: 0;
+  border: 0;
+}
+
+.units label {
+  display: block;
+  cursor: pointer;
+}
+
+.units input {
+  position: absolute;
+  opacity: 0;
+}
+
+.units span {
+  display: block;
+  padding: 4px 8px;
+  border-radius: var(--radius);
+  color: var(--ink-2);
+  font-size: var(--small);
+}
+
+.units input:checked + span {
+  background: var(--act-soft);
+  color: var(--ink);
+}
+
+.units input:focus-visible + span {
+  outline: 3px solid var(--act);
+}
+
+.rail__small {
+  padding: 5px 8px;
+  border: 0;
+  background: none;
+  color: var(--ink-2);
+  font-size: var(--small);
+  text-align: left;
+  cursor: pointer;
+}
+
+.rail__small:hover {
+  color: var(--ink);
+}
+
+@media (max-width: 820px) {
+  .rail {
+    grid-row: 2;
+    flex-direction: row;
+    align-items: center;
+    padding: 0 6px;
+    border-right: 0;
+    border-top: 1px solid var(--hair);
+  }
+
+  .rail__mark,
+  .rail__small:last-child {
+    display: none;
+  }
+
+  .go {
+    padding: 14px 9px 11px;
+    border-left: 0;
+    border-bottom: 3px solid transparent;
+  }
+
+  .go.router-link-exact-active {
+    border-bottom-color: var(--act);
+  }
+
+  .units {
+    display: flex;
+    margin: 0;
+  }
+
+  .units span {
+    padding: 12px 6px;
+  }
+
+  .rail__small {
+    min-height: 48px;
+  }
+}
+
+@media print {
+  .rail {
+    display: none;
+  }
+}
+</style>

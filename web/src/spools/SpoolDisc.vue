@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { StockRow } from '@/api/client'
+import { tintOf } from '@/bench/strip/shapes'
+import SighterBands from '@/bench/strip/SighterBands.vue'
+
+const props = defineProps<{ row: StockRow }>()
+const emit = defineEmits<{ edit: [] }>()
+
+const OUTER = 40
+const HUB = 17
+/** Metres at which a disc is drawn nearly full. */
+const FULL_M = 60
+const left_m = computed(() => ('remaining_m' in props.row.item ? props.row.item.remaining_m : 0))
+const ring = computed(() => (OUTER - HUB) * Math.min(1, Math.sqrt(left_m.value / FULL_M)))
+const size = computed(() => props.row.diameter.split(' · '))
+</script>
+
+<template>
+  <button
+    class="disc"
+    type="button"
+    :aria-label="`${row.title}, ${row.diameter}, ${row.left} left, breaks at ${row.strength}. Change`"
+    @click="emit('edit')"
+  >
+    <svg width="88" height="88" viewBox="-44 -44 88 88" aria-hidden="true">
+      <SighterBands v-if="row.sighter" />
+      <circle :r="OUTER + 2" class="rim" />
+      <circle :r="HUB + ring" :class="tintOf(row.material, row.sighter)" />
+      <circle :r="HUB" class="hub" />
+      <text v-if="size[1]" y="5" class="x">{{ size[1] }}</text>
+    </svg>
+    <span class="figure disc__size">{{ size[0] }}</span>
+    <span class="quiet figure">{{ row.left }}</span>
+    <span class="quiet figure">{{ row.strength }}{{ row.labelled ? '' : ' est.' }}</span>
+  </button>
+</template>
+
+<style scoped>
+.disc {
+  display: grid;
+  justify-items: center;
+  width: 108px;
+  padding: 6px 2px 8px;
+  border: 1px solid transparent;
+  border-radius: 6px;
+  background: none;
+  line-height: 1.25;
+  cursor: pointer;
+}
+
+.disc:hover {
+  border-color: var(--act);
+  background: var(--surface);
+}
+
+.rim {
+  fill: var(--surface);
+  stroke: var(--hair-strong);
+}
+
+.hub {
+  fill: var(--raised);
+  stroke: var(--hair-strong);
+}
+
+.x {
+  fill: var(--ink);
+  font-size: 13px;
+  font-weight: 640;
+  text-anchor: middle;
+}
+
+.disc__size {
+  font-weight: 640;
+}
+</style>

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { StockRow } from '@/api/client'
+import { useCatalogue, useStock } from '@/api/queries'
+import PacketForm from './PacketForm.vue'
+import SpoolDisc from './SpoolDisc.vue'
+import SpoolForm from './SpoolForm.vue'
+
+const { data: stock, isSuccess } = useStock()
+const { data: catalogue } = useCatalogue()
+const editing = ref<{ form: 'spool' | 'packet'; row: StockRow | null } | null>(null)
+
+/** A shelf a material, thickest first as the server sends them. */
+const shelves = computed(() =>
+  (catalogue.value?.materials ?? [])
+    .map((material) => ({
+      ...material,
+      rows: (stock.value ?? []).filter(
+        (row) => row.form === 'spool' && row.material === material.key,
+      ),
+    }))
+    .filter((shelf) => shelf.rows.length),
+)
+const packets = computed(() => (stock.value ?? []).filter((row) => row.form === 'packet'))
+
+const spoolOpen = computed({
+  get: () => editing.value?.form === 'spool',
+  set: (open) => open || (editing.value = null),
+})
+const packetOpen = computed({
+  get: () => editing.value?.form === 'packet',
+  set: (open) => open || (editing.value = null),
+})
+</script>
+
+<template>
+  <div class="place">
+    <header class="row">
+      <h1>Spools</h1>
+      <span class="grow" />
+      <button class="do" type="button" @click="editing = { form: 'packet', row: null }">
+        Add knotless tapers
+      </button>
+      <button class="do do--main" type="button" @click="editing = { form: 'spool', row: null }">
+        Add a spool
+      </button>
+    </header>
+    <p class="quiet">
+      Each disc is a spool: the thicker its ring, the more is left on it. Leaders are built from
+      these; a strength without a label is worked out from the material.
+    </p>
+    <p v-if="isSuccess && !stock?.length" class="refusal">
+      The shelf is empty. Add a spool: say, stiff nylon of .017 in with 25 yd left for a butt.
+    </p>
+    <section v-for="shelf in shelves" :key="shelf.key" class="shelf">
+      <h2>
+        {{ shelf.title }} <span class="quiet">{{ shelf.note }}</span>
+      </h2>
+      <ul>
+        <li v-for="row in shelf.rows" :key="row.spool_id">
+          <SpoolDisc :row="row" @edit="editing = { form: 'spool', row }" />
+        </li>
+      </ul>
+    </section>
+    <section v-if="packets.length" class="shelf">
+      <h2>Knotless tapers <span class="quiet">by the packet</span></h2>
+      <ul>
+        <li v-for="row in packets" :key="row.spool_id">
+          <button class="packet" type="button" @click="editing = { form: 'packet', row }">
+            <strong>{{ row.title }}</strong>
+            <span class="figure">{{ row.diameter }}</span>
+            <span class="quiet">{{ row.left }} · tip {{ row.strength }}</span>
+          </button>
+        </li>
+      </ul>
+    </section>
+    <SpoolForm v-model="spoolOpen" :row="editing?.row ?? null" />
+    <PacketForm v-model="packetOpen" :row="editing?.row ?? null" />
+  </div>
+</template>
+
+<style scoped>
+.shelf {
+  margin-top: 22px;
+}
+
+.shelf h2 {
+  padding-bottom: 6px;
+  text-transform: capitalize;
+}
+
+.shelf h2 .quiet {
+  margin-left: 8px;
+  font-weight: 400;
+  text-transform: none;
+}
+
+ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 4px;
+  margin: 0;
+  padding: 0 0 6px;
+  border-bottom: 3px solid var(--hair);
+  list-style: none;
+}
+
+.packet {
+  display: grid;
+  gap: 2px;
+  padding: 10px 14px;
+  border: 1px solid var(--hair-strong);
+  border-radius: var(--radius);
+  background: var(--raised);
+  text-align: left;
+  cursor: pointer;
+}
+
+.packet:hover {
+  border-color: var(--act);
+}
+</style>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+
+defineProps<{ rows: Schemas['CutRow'][] }>()
+</script>
+
+<template>
+  <table class="cuts">
+    <thead>
+      <tr>
+        <th scope="col">#</th>
+        <th scope="col">Cut</th>
+        <th scope="col">Of</th>
+        <th scope="col">Spool</th>
+        <th scope="col">Between knots</th>
+      </tr>
+    </thead>
+    <tbody>
+      <template v-for="row in rows" :key="row.piece">
+        <tr>
+          <th scope="row" class="figure">{{ row.piece + 1 }}</th>
+          <td class="figure cuts__cut">{{ row.cut.text }}</td>
+          <td class="figure">{{ row.diameter }}</td>
+          <td>{{ row.stock }}</td>
+          <td class="figure">{{ row.wanted.text }}</td>
+        </tr>
+        <tr v-if="row.note" class="cuts__note">
+          <td></td>
+          <td colspan="4">{{ row.note }}</td>
+        </tr>
+      </template>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.cuts {
+  width: 100%;
+  margin-top: 8px;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 5px 10px 5px 0;
+  border-bottom: 1px solid var(--hair);
+  text-align: left;
+  vertical-align: baseline;
+}
+
+thead th {
+  color: var(--ink-2);
+  font-size: var(--small);
+  font-weight: 500;
+}
+
+.cuts__cut {
+  font-size: 1.15em;
+  font-weight: 700;
+  white-space: nowrap;
+}
+
+.cuts__note td {
+  color: var(--ink-2);
+  font-size: 0.92em;
+}
+</style>

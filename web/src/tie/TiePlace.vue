@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import EmptyBench from '@/bench/EmptyBench.vue'
+import { useBench } from '@/bench/useBench'
+import { sentenceText } from '@/bench/sentence/sentenceText'
+import ChipChoice from '@/widgets/ChipChoice.vue'
+import MiniStrip from '@/widgets/MiniStrip.vue'
+import CutList from './CutList.vue'
+
+const bench = useBench()
+const paper = ref<'a4' | 'card'>('a4')
+const papers = [
+  { value: 'a4', words: 'A4 sheet' },
+  { value: 'card', words: 'small card, A6' },
+] as const
+const work = computed(() => bench.evaluation?.work)
+const print = () => window.print()
+</script>
+
+<template>
+  <div v-if="bench.design && bench.evaluation && work" class="place tie" :class="`paper-${paper}`">
+    <header class="row tie__head">
+      <div class="grow">
+        <h1>{{ bench.design.title }}</h1>
+        <p class="quiet">
+          {{ bench.evaluation.length.text }} in {{ bench.evaluation.pieces.length }}
+          {{ bench.evaluation.pieces.length === 1 ? 'piece' : 'pieces' }}
+          <span v-if="bench.changedSinceSaved" class="screen-only">
+            · as it stands on the bench, not saved
+          </span>
+        </p>
+      </div>
+      <div class="row screen-only">
+        <ChipChoice v-model="paper" legend="Paper" :chips="papers" />
+        <button class="do do--main" type="button" @click="print">Print</button>
+      </div>
+    </header>
+    <p class="tie__day">{{ sentenceText(bench.evaluation.sentence) }}</p>
+    <MiniStrip :outline="bench.evaluation.outline" :longest-m="bench.evaluation.length.si" />
+    <div class="tie__body">
+      <section aria-labelledby="cut-title">
+        <h2 id="cut-title">Cut</h2>
+        <CutList :rows="work.rows" />
+        <p v-if="bench.design.notes" class="tie__notes">{{ bench.design.notes }}</p>
+        <section class="cautions" aria-label="Take care">
+          <p v-for="caution in work.cautions" :key="caution">{{ caution }}</p>
+        </section>
+      </section>
+      <section aria-labelledby="order-title">
+        <h2 id="order-title">Tie, in this order</h2>
+        <ol class="steps">
+          <li v-for="(step, i) in work.steps" :key="i" :class="`step step--${step.kind}`">
+            <strong>{{ step.title }}</strong>
+            <span>{{ step.detail }}</span>
+          </li>
+        </ol>
+      </section>
+    </div>
+  </div>
+  <EmptyBench v-else-if="bench.ready" />
+</template>
+
+<style scoped>
+.tie__head {
+  align-items: flex-end;
+}
+
+.tie__day {
+  margin: 8px 0 6px;
+  color: var(--ink-2);
+  font-style: italic;
+}
+
+.tie__body {
+  display: grid;
+  grid-template-columns: minmax(0, 1.05fr) minmax(0, 1fr);
+  gap: 36px;
+  margin-top: 14px;
+}
+
+.tie__notes {
+  margin-top: 14px;
+}
+
+.cautions {
+  margin-top: 16px;
+  padding-left: 12px;
+  border-left: 4px solid var(--doubt);
+  font-size: 14px;
+}
+
+.cautions p + p {
+  margin-top: 4px;
+}
+
+.steps {
+  margin: 8px 0 0;
+  padding-left: 30px;
+}
+
+.step {
+  padding: 6px 0 6px 4px;
+  break-inside: avoid;
+}
+
+.step::marker {
+  color: var(--act);
+  font-family: var(--figures);
+}
+
+.step strong {
+  display: block;
+  font-size: 17px;
+}
+
+.step span {
+  color: var(--ink-2);
+  font-size: 14px;
+}
+
+@media (max-width: 820px) {
+  .tie__body {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
+
+<style>
+@page sheet {
+  size: A4;
+  margin: 14mm;
+}
+
+@page card {
+  size: A6;
+  margin: 6mm;
+}
+
+@media print {
+  :root,
+  :root[data-theme='dark'] {
+    color-scheme: light;
+    --ground: #fff;
+    --surface: #fff;
+    --raised: #fff;
+    --ink: #000;
+    --ink-2: #333;
+    --act: #000;
+    --hair: #999;
+  }
+
+  .screen-only {
+    display: none !important;
+  }
+
+  .tie.place {
+    max-width: none;
+    padding: 0;
+  }
+
+  .paper-a4 {
+    page: sheet;
+  }
+
+  .paper-card {
+    page: card;
+    font-size: 8.5pt;
+  }
+
+  .paper-card .tie__body {
+    display: block;
+  }
+
+  .paper-card h1 {
+    font-size: 12pt;
+  }
+
+  .paper-card h2 {
+    margin-top: 6pt;
+    font-size: 10pt;
+  }
+
+  .paper-card .step {
+    padding: 1.5pt 0;
+  }
+
+  .paper-card .step strong,
+  .paper-card .cuts {
+    font-size: 8.5pt;
+  }
+
+  .paper-card .step span,
+  .paper-card .quiet,
+  .paper-card .cautions {
+    font-size: 7.5pt;
+  }
+}
+</style>
