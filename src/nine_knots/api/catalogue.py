@@ -7,6 +7,7 @@ from fastapi import APIRouter
 
 from nine_knots.core import situation
 from nine_knots.core.knots import KNOTS
+from nine_knots.core.leader import Role
 from nine_knots.core.materials import MATERIALS
 from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.tackle import FISH
@@ -51,6 +52,7 @@ class Catalogue(Frozen):
     wishes: tuple[situation.Wish, ...]
     tempers: tuple[situation.Temper, ...]
     fish: tuple[Choice, ...]
+    roles: tuple[Role, ...]
     fly_kinds: tuple[FlyKind, ...]
     bulks: tuple[Bulk, ...]
     sinkings: tuple[Sinking, ...]
@@ -79,6 +81,7 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
             Choice(key=f.key, title=f.title, note=f"usually {shown.fish_mass(f.usual_kg).text}")
             for f in FISH.values()
         ),
+        roles=get_args(Role),
         fly_kinds=get_args(FlyKind),
         bulks=get_args(Bulk),
         sinkings=get_args(Sinking),

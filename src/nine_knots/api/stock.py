@@ -97,7 +97,7 @@ def _row(item: Stock, units: Units) -> StockRow:
     if isinstance(item, Spool):
         diameter = units.tippet(item.strand.diameter_m).text
         strength = units.load(item.strand.breaking_n).text
-        left = units.length(item.remaining_m).text
+        left = units.on_spool(item.remaining_m).text
     else:
         profile = item.strand.profile
         tip_m = profile.tip_diameter_m

@@ -1,6 +1,8 @@
 """Everything the bench shows of one leader on one day, from one call."""
 
+from dataclasses import dataclass
 from itertools import pairwise
+from typing import Literal
 
 from nine_knots.core.design import Design
 from nine_knots.core.hold import Hold, hold_of, need_of
@@ -13,14 +15,15 @@ from nine_knots.core.ruler import Tick, ruler
 from nine_knots.core.tackle import LineProfile, line_profile
 from nine_knots.core.tying import WorkOrder, joint_title, work_order
 from nine_knots.core.units import Units
-from nine_knots.core.values import Frozen, Quantity
+from nine_knots.core.values import Quantity
 from nine_knots.core.verdict import Measure, hold_measure, length_measure, match_measure
 
 LINE_SHOWN_M = 0.3
 TAPER_STEPS = 12
 
 
-class PieceReading(Frozen):
+@dataclass(frozen=True, slots=True)
+class PieceReading:
     """One piece in figures; ``index`` counts from the line."""
 
     index: int
@@ -41,7 +44,8 @@ class PieceReading(Frozen):
     cut: Quantity
 
 
-class JointReading(Frozen):
+@dataclass(frozen=True, slots=True)
+class JointReading:
     """One joint in figures: how it is tied, what passes, what it holds."""
 
     index: int
@@ -57,7 +61,17 @@ class JointReading(Frozen):
     chance: float
 
 
-class LaneSpan(Frozen):
+@dataclass(frozen=True, slots=True)
+class FirstToGo:
+    """The piece or joint that most likely breaks first, and its chance."""
+
+    what: Literal["piece", "joint"]
+    index: int
+    chance: float
+
+
+@dataclass(frozen=True, slots=True)
+class LaneSpan:
     """A stretch of leader over which the crosshair reads one set of figures."""
 
     from_m: float
@@ -72,7 +86,8 @@ class LaneSpan(Frozen):
     hold: str
 
 
-class Evaluation(Frozen):
+@dataclass(frozen=True, slots=True)
+class Evaluation:
     """All readings of a leader, in the angler's units, with SI values to draw from."""
 
     sentence: tuple[Phrase, ...]
@@ -86,6 +101,7 @@ class Evaluation(Frozen):
     spans: tuple[LaneSpan, ...]
     need: Quantity
     low: Quantity
+    first_to_go: FirstToGo
     verdict: tuple[Measure, ...]
     ruler: tuple[Tick, ...]
     work: WorkOrder
@@ -114,6 +130,7 @@ def evaluate(design: Design, titles: dict[str, str], units: Units) -> Evaluation
         spans=_leader_spans(leader, line, units),
         need=units.load(need.most_n),
         low=units.load(hold.low_n),
+        first_to_go=_first_to_go(hold),
         verdict=(
             match_measure(matches, leader, units),
             hold_measure(hold, need, leader, situation, units),
@@ -122,6 +139,12 @@ def evaluate(design: Design, titles: dict[str, str], units: Units) -> Evaluation
         ruler=ruler(leader.length_m, units),
         work=work,
     )
+
+
+def _first_to_go(hold: Hold) -> FirstToGo:
+    places = {(element.what, element.index) for element in hold.elements}
+    what, index = max(sorted(places), key=lambda place: hold.chance_of(*place))
+    return FirstToGo(what=what, index=index, chance=hold.chance_of(what, index))
 
 
 def _piece_readings(

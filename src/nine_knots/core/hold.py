@@ -1,5 +1,6 @@
 """How much the leader holds: every piece and joint, the weakest link, what goes with it."""
 
+from dataclasses import dataclass
 from typing import Literal
 
 import numpy as np
@@ -10,7 +11,6 @@ from nine_knots.core.section import stretch_stiffness_n
 from nine_knots.core.situation import Situation
 from nine_knots.core.tackle import Rod
 from nine_knots.core.units.factors import GRAVITY_M_S2
-from nine_knots.core.values import Frozen
 from nine_knots.core.weakest_link import first_break
 
 NEW_SPREAD = 0.05  # of new, undamaged mono [M]
@@ -19,7 +19,8 @@ STRIKE_KG = 3.0  # the most of a fish that a strike sets moving, about a head an
 PULL_OF_WEIGHT = {"open": 0.15, "some snags": 0.45, "heavy snags": 0.9}  # steady pull needed [G]
 
 
-class Element(Frozen):
+@dataclass(frozen=True, slots=True)
+class Element:
     """One piece, or one side of a joint: mean breaking load, spread, chance to go first."""
 
     what: Literal["piece", "joint"]
@@ -30,7 +31,8 @@ class Element(Frozen):
     chance: float
 
 
-class Hold(Frozen):
+@dataclass(frozen=True, slots=True)
+class Hold:
     """A leader's hold: mean and 5 % low breaking load in N, every element, the weakest."""
 
     mean_n: float
@@ -48,7 +50,8 @@ class Hold(Frozen):
         return self.elements[self.weakest]
 
 
-class Need(Frozen):
+@dataclass(frozen=True, slots=True)
+class Need:
     """What the day asks of the leader, in N: a strike and a steady pull."""
 
     strike_n: float

@@ -6,11 +6,11 @@ passed 1 - R² [S: any text on waves on strings]. The bend step EI_below / EI_ab
 the loop folds.
 """
 
+from dataclasses import dataclass
 from typing import Literal
 
 from nine_knots.core.leader import Leader
 from nine_knots.core.tackle import LineProfile
-from nine_knots.core.values import Frozen
 
 Flag = Literal["fits", "soft", "hinge", "firm", "kick", "flat spot", "reversal", "trace"]
 
@@ -26,7 +26,8 @@ LINE_HINGE, LINE_SOFT, LINE_FIRM, LINE_KICK = 0.35, 0.55, 4.5, 6.5
 NO_STEP = 0.04  # two ends within 4 % of one thickness have no step between them
 
 
-class JointMatch(Frozen):
+@dataclass(frozen=True, slots=True)
+class JointMatch:
     """One joint: share of energy passed, bend step, and what they mean."""
 
     joint: int

@@ -1,13 +1,14 @@
 """A leader's outline: straight-sided parts from the line's tip to the fly, to draw it from."""
 
+from dataclasses import dataclass
 from itertools import pairwise
 
 from nine_knots.core.leader import Leader
 from nine_knots.core.materials import MaterialKey
-from nine_knots.core.values import Frozen
 
 
-class OutlinePart(Frozen):
+@dataclass(frozen=True, slots=True)
+class OutlinePart:
     """A part of a piece between two places, its diameter changing evenly (metres)."""
 
     piece: int

@@ -1,5 +1,6 @@
 """The situation as a sentence, and words or figures typed back into it."""
 
+from dataclasses import dataclass
 from typing import Literal
 
 from pydantic import Field
@@ -22,14 +23,16 @@ class Say(Frozen):
     text: str = Field(max_length=60)
 
 
-class Said(Frozen):
+@dataclass(frozen=True, slots=True)
+class Said:
     """A figure of the day as it can be typed, and the word for it where there is one."""
 
     word: str | None
     figure: str
 
 
-class Phrase(Frozen):
+@dataclass(frozen=True, slots=True)
+class Phrase:
     """One part of the sentence: plain words before it, the words that are a control."""
 
     part: Literal["water", "pace", "wind", "fly", "wish", "fish", "outfit"]

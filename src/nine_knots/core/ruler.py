@@ -1,13 +1,15 @@
 """The ruler under the strip: ticks in the angler's units."""
 
+from dataclasses import dataclass
+
 from nine_knots.core.units import Units
 from nine_knots.core.units.factors import FOOT_M
-from nine_knots.core.values import Frozen
 
 MOST_TICKS = 14
 
 
-class Tick(Frozen):
+@dataclass(frozen=True, slots=True)
+class Tick:
     """A mark on the ruler: its place in metres from the line's tip, its text."""
 
     at_m: float

@@ -1,15 +1,18 @@
 """From a design to what to cut and in which order to tie it."""
 
+from dataclasses import dataclass
+
 from nine_knots.core.knots import HEAVY_M, KNOTS, Knot, line_used_m, turns
 from nine_knots.core.leader import Joint, Leader, LevelPiece, TaperedPiece
 from nine_knots.core.tackle import Fly
 from nine_knots.core.units import Units
-from nine_knots.core.values import Frozen, Quantity
+from nine_knots.core.values import Quantity
 
 USUAL_HAND = 1.0
 
 
-class CutRow(Frozen):
+@dataclass(frozen=True, slots=True)
+class CutRow:
     """One piece to cut: from what, how long between its knots, how long on the table."""
 
     piece: int
@@ -21,7 +24,8 @@ class CutRow(Frozen):
     note: str
 
 
-class Step(Frozen):
+@dataclass(frozen=True, slots=True)
+class Step:
     """One step of the work; ``kind`` lets a screen choose its picture."""
 
     kind: str
@@ -29,7 +33,8 @@ class Step(Frozen):
     detail: str
 
 
-class WorkOrder(Frozen):
+@dataclass(frozen=True, slots=True)
+class WorkOrder:
     """The cut list and the order of work for one leader."""
 
     rows: tuple[CutRow, ...]

@@ -1,5 +1,6 @@
 """What every value in the core is built on: frozen, closed, finite."""
 
+from dataclasses import dataclass
 from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
@@ -11,7 +12,8 @@ class Frozen(BaseModel):
     model_config = ConfigDict(frozen=True, extra="forbid", allow_inf_nan=False)
 
 
-class Quantity(Frozen):
+@dataclass(frozen=True, slots=True)
+class Quantity:
     """A figure as the angler reads it, beside its value in SI units for drawing."""
 
     si: float

@@ -1,5 +1,6 @@
 """The verdict: a few measures, each where it stands in its band, with one line of why."""
 
+from dataclasses import dataclass
 from math import exp, log
 from typing import Literal
 
@@ -18,7 +19,6 @@ from nine_knots.core.schools.by_water import span_by_water
 from nine_knots.core.situation import Situation
 from nine_knots.core.tackle import fish_of
 from nine_knots.core.units import Units
-from nine_knots.core.values import Frozen
 
 Standing = Literal["too little", "right", "too much"]
 BAND_LOW, BAND_HIGH = 0.3, 0.7
@@ -28,14 +28,16 @@ ENOUGH, PLENTY = 1.0, 6.0  # 5 % low value over need: less breaks, more is stout
 GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
 
 
-class Band(Frozen):
+@dataclass(frozen=True, slots=True)
+class Band:
     """The wanted stretch of a cord."""
 
     low: float = BAND_LOW
     high: float = BAND_HIGH
 
 
-class Measure(Frozen):
+@dataclass(frozen=True, slots=True)
+class Measure:
     """One cord of the verdict: ``position`` 0 to 1 on it, the figure, and why."""
 
     key: Literal["match", "hold", "length"]
@@ -44,9 +46,9 @@ class Measure(Frozen):
     standing: Standing
     marginal: bool
     position: float
-    band: Band = Band()
     figure: str
     why: str
+    band: Band = Band()
 
 
 def _squash(deviation: float) -> float:

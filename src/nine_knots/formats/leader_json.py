@@ -1,6 +1,7 @@
 """A design as JSON, format ``nine-knots-leader`` version 1; see docs/formats.md."""
 
 import json
+from functools import cache
 from typing import Any, Literal
 
 from pydantic import ValidationError
@@ -22,6 +23,7 @@ class LeaderFile(Frozen):
     design: Design
 
 
+@cache
 def schema() -> dict[str, Any]:
     """The JSON Schema (2020-12) of the file."""
     made = LeaderFile.model_json_schema(mode="serialization")

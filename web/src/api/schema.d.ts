@@ -4,3253 +4,3138 @@
  */
 
 export interface paths {
-  '/api/angler': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * The angler's name, units and theme
-     * @description Read the settings.
-     */
-    get: operations['get_angler']
-    /**
-     * Remember the angler's name, units and theme
-     * @description Write the settings.
-     */
-    put: operations['put_angler']
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/catalogue': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * All that can be chosen, in the angler's units
-     * @description The tables of the core, as lists of choices.
-     */
-    get: operations['get_catalogue']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/stock': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * All spools and packets owned
-     * @description The shelf, by material and thickness.
-     */
-    get: operations['get_stock']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/stock/spools': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Add a spool, or write one anew
-     * @description Read the typed figures and keep the spool.
-     */
-    post: operations['post_spool']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/stock/packets': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Add a packet of knotless leaders, or write one anew
-     * @description Read the typed figures and keep the packet.
-     */
-    post: operations['post_packet']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/stock/{spool_id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    post?: never
-    /**
-     * Take a spool off the shelf
-     * @description Leaders made from it keep their own figures.
-     */
-    delete: operations['remove_stock']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/kit': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * Rods, lines and flies owned
-     * @description The kit.
-     */
-    get: operations['get_kit']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/kit/flies': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Add a fly
-     * @description Read the typed figures and keep the fly.
-     */
-    post: operations['post_fly']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/kit/rods': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Add a rod
-     * @description Read the typed figures and keep the rod.
-     */
-    post: operations['post_rod']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/kit/lines': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Add a fly line
-     * @description Read the typed figures, work out a droop test, keep the line.
-     */
-    post: operations['post_line']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/bench': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Change a design and read it
-     * @description Apply the change, evaluate the result; nothing is stored.
-     */
-    post: operations['post_bench']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/proposals': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Ask a school for a leader from the shelf
-     * @description Build a leader by the school's rule from the spools owned; nothing is stored.
-     */
-    post: operations['post_proposal']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/proposals/bare': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * One piece of butt to build on by hand
-     * @description A butt matched to the line from the spools owned; nothing is stored.
-     */
-    post: operations['post_bare']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/day': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * A day to begin with
-     * @description The usual day with the first rod, line and fly of the kit, or with common ones.
-     */
-    get: operations['get_day']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/leaders': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * The shelf of saved leaders, last saved first
-     * @description Every leader in a line.
-     */
-    get: operations['get_leaders']
-    put?: never
-    /**
-     * Save a new leader
-     * @description Save as revision 1 of a new leader.
-     */
-    post: operations['post_leader']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/leaders/{leader_id}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * A leader's newest revision
-     * @description The newest revision, with its ETag.
-     */
-    get: operations['get_leader']
-    put?: never
-    post?: never
-    /**
-     * Take off the shelf
-     * @description Remove a leader from the shelf; it can be put back.
-     */
-    delete: operations['delete_leader']
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/leaders/{leader_id}/revisions/{number}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * One revision of a leader
-     * @description A revision by its number.
-     */
-    get: operations['get_revision']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/leaders/{leader_id}/revisions': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Save on top of the revision named by If-Match
-     * @description A new revision, refused where If-Match is no longer the newest.
-     */
-    post: operations['post_revision']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/leaders/{leader_id}/restore': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Put back
-     * @description Put a removed leader back on the shelf.
-     */
-    post: operations['restore_leader']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/exports/{kind}': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Write a design as JSON, CSV or SVG
-     * @description The file, named after the design.
-     */
-    post: operations['post_export']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/imports': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    get?: never
-    put?: never
-    /**
-     * Read a design from a file's text
-     * @description The design in the file; nothing is stored.
-     */
-    post: operations['post_import']
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
-  '/api/formats/leader-1.schema.json': {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    /**
-     * JSON Schema of the leader file, version 1
-     * @description The published schema.
-     */
-    get: operations['get_schema']
-    put?: never
-    post?: never
-    delete?: never
-    options?: never
-    head?: never
-    patch?: never
-    trace?: never
-  }
+    "/api/angler": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The angler's name, units and theme
+         * @description Read the settings.
+         */
+        get: operations["get_angler"];
+        /**
+         * Remember the angler's name, units and theme
+         * @description Write the settings.
+         */
+        put: operations["put_angler"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All that can be chosen, in the angler's units
+         * @description The tables of the core, as lists of choices.
+         */
+        get: operations["get_catalogue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All spools and packets owned
+         * @description The shelf, by material and thickness.
+         */
+        get: operations["get_stock"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/spools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add a spool, or write one anew
+         * @description Read the typed figures and keep the spool.
+         */
+        post: operations["post_spool"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/packets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add a packet of knotless leaders, or write one anew
+         * @description Read the typed figures and keep the packet.
+         */
+        post: operations["post_packet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{spool_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take a spool off the shelf
+         * @description Leaders made from it keep their own figures.
+         */
+        delete: operations["remove_stock"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Rods, lines and flies owned
+         * @description The kit.
+         */
+        get: operations["get_kit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/flies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add a fly
+         * @description Read the typed figures and keep the fly.
+         */
+        post: operations["post_fly"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/rods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add a rod
+         * @description Read the typed figures and keep the rod.
+         */
+        post: operations["post_rod"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Add a fly line
+         * @description Read the typed figures, work out a droop test, keep the line.
+         */
+        post: operations["post_line"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Change a design and read it
+         * @description Apply the change, evaluate the result; nothing is stored.
+         */
+        post: operations["post_bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask a school for a leader from the shelf
+         * @description Build a leader by the school's rule from the spools owned; nothing is stored.
+         */
+        post: operations["post_proposal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proposals/bare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * One piece of butt to build on by hand
+         * @description A butt matched to the line from the spools owned; nothing is stored.
+         */
+        post: operations["post_bare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A day to begin with
+         * @description The usual day with the first rod, line and fly of the kit, or with common ones.
+         */
+        get: operations["get_day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/leaders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The shelf of saved leaders, last saved first
+         * @description Every leader in a line.
+         */
+        get: operations["get_leaders"];
+        put?: never;
+        /**
+         * Save a new leader
+         * @description Save as revision 1 of a new leader.
+         */
+        post: operations["post_leader"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/leaders/{leader_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A leader's newest revision
+         * @description The newest revision, with its ETag.
+         */
+        get: operations["get_leader"];
+        put?: never;
+        post?: never;
+        /**
+         * Take off the shelf
+         * @description Remove a leader from the shelf; it can be put back.
+         */
+        delete: operations["delete_leader"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/leaders/{leader_id}/revisions/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One revision of a leader
+         * @description A revision by its number.
+         */
+        get: operations["get_revision"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/leaders/{leader_id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Save on top of the revision named by If-Match
+         * @description A new revision, refused where If-Match is no longer the newest.
+         */
+        post: operations["post_revision"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/leaders/{leader_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put back
+         * @description Put a removed leader back on the shelf.
+         */
+        post: operations["restore_leader"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exports/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Write a design as JSON, CSV or SVG
+         * @description The file, named after the design.
+         */
+        post: operations["post_export"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read a design from a file's text
+         * @description The design in the file; nothing is stored.
+         */
+        post: operations["post_import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formats/leader-1.schema.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * JSON Schema of the leader file, version 1
+         * @description The published schema.
+         */
+        get: operations["get_schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
-export type webhooks = Record<string, never>
+export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    /**
-     * Attachment
-     * @description Something on the line at a place measured as anglers do, up from the fly.
-     */
-    Attachment: {
-      /**
-       * Kind
-       * @enum {string}
-       */
-      kind: 'shot' | 'indicator' | 'mark'
-      /**
-       * Above End M
-       * @description metres
-       */
-      above_end_m: number
-      /**
-       * Mass Kg
-       * @default 0
-       */
-      mass_kg: number
-    }
-    /**
-     * Band
-     * @description The wanted stretch of a cord.
-     */
-    Band: {
-      /**
-       * Low
-       * @default 0.3
-       */
-      low: number
-      /**
-       * High
-       * @default 0.7
-       */
-      high: number
-    }
-    /**
-     * BareRequest
-     * @description The day for which a leader is to be built from nothing.
-     */
-    BareRequest: {
-      situation: components['schemas']['Situation']
-      /**
-       * Units
-       * @default imperial
-       * @enum {string}
-       */
-      units: 'imperial' | 'metric'
-    }
-    /**
-     * Bead
-     * @description A bead at the head of a fly.
-     */
-    Bead: {
-      /** Diameter Mm */
-      diameter_mm: number
-      /**
-       * Metal
-       * @default tungsten
-       * @enum {string}
-       */
-      metal: 'tungsten' | 'brass'
-    }
-    /**
-     * BenchAnswer
-     * @description The design after the change, and its evaluation.
-     */
-    BenchAnswer: {
-      design: components['schemas']['Design']
-      evaluation: components['schemas']['Evaluation']
-    }
-    /**
-     * BenchRequest
-     * @description A design to read, after at most one change to the leader and one to the sentence.
-     */
-    BenchRequest: {
-      design: components['schemas']['Design']
-      /**
-       * Edit
-       * @example {
-       *       "act": "split",
-       *       "piece": 0
-       *     }
-       */
-      edit?:
-        | (
-            | components['schemas']['MoveJoint']
-            | components['schemas']['SetLength']
-            | components['schemas']['CutBack']
-            | components['schemas']['UseStock']
-            | components['schemas']['StepStock']
-            | components['schemas']['Split']
-            | components['schemas']['Merge']
-            | components['schemas']['Insert']
-            | components['schemas']['Delete']
-            | components['schemas']['SetJoint']
-          )
-        | null
-      /**
-       * @example {
-       *       "part": "depth",
-       *       "text": "waist-deep"
-       *     }
-       */
-      say?: components['schemas']['Say'] | null
-      /**
-       * Units
-       * @default imperial
-       * @enum {string}
-       */
-      units: 'imperial' | 'metric'
-    }
-    /**
-     * Catalogue
-     * @description Everything that the interface offers for choice.
-     */
-    Catalogue: {
-      /** Waters */
-      waters: (
-        'pocket water' | 'riffle' | 'run' | 'glide' | 'pool' | 'lake' | 'estuary' | 'flats' | 'surf'
-      )[]
-      /** Beds */
-      beds: ('sand' | 'gravel' | 'cobble' | 'boulder')[]
-      /** Clarities */
-      clarities: ('clear' | 'tinged' | 'coloured')[]
-      /** Snags */
-      snags: ('open' | 'some snags' | 'heavy snags')[]
-      /** Depths */
-      depths: components['schemas']['Choice'][]
-      /** Paces */
-      paces: components['schemas']['Choice'][]
-      /** Winds */
-      winds: components['schemas']['Choice'][]
-      /** Bearings */
-      bearings: ('upstream' | 'downstream' | 'across' | 'behind' | 'in the face')[]
-      /** Wishes */
-      wishes: (
-        'drift on top' | 'hang in the film' | 'drift deep' | 'swing' | 'strip' | 'lead and drop'
-      )[]
-      /** Tempers */
-      tempers: ('easy' | 'wary' | 'very wary')[]
-      /** Fish */
-      fish: components['schemas']['Choice'][]
-      /** Fly Kinds */
-      fly_kinds: (
-        'dry' | 'midge' | 'foam' | 'emerger' | 'nymph' | 'wet' | 'streamer' | 'predator'
-      )[]
-      /** Bulks */
-      bulks: ('slim' | 'standard' | 'bushy')[]
-      /** Sinkings */
-      sinkings: (
-        | 'floating'
-        | 'intermediate'
-        | 'sink-1'
-        | 'sink-2'
-        | 'sink-3'
-        | 'sink-4'
-        | 'sink-5'
-        | 'sink-6'
-        | 'sink-7'
-      )[]
-      /** Materials */
-      materials: components['schemas']['Choice'][]
-      /** Knots */
-      knots: {
-        [key: string]: components['schemas']['Choice'][]
-      }
-      /** Schools */
-      schools: components['schemas']['SchoolCard'][]
-    }
-    /**
-     * Choice
-     * @description One thing to choose: its key, what it is called, a word on it.
-     */
-    Choice: {
-      /** Key */
-      key: string
-      /** Title */
-      title: string
-      /**
-       * Note
-       * @default
-       */
-      note: string
-    }
-    /**
-     * CutBack
-     * @description Cut a knotless taper back from one end, by metres or by typed text.
-     */
-    CutBack: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'cut-back'
-      /** Piece */
-      piece: number
-      /**
-       * End
-       * @enum {string}
-       */
-      end: 'butt' | 'tip'
-      /** Length */
-      length: number | string
-    }
-    /**
-     * CutRow
-     * @description One piece to cut: from what, how long between its knots, how long on the table.
-     */
-    CutRow: {
-      /** Piece */
-      piece: number
-      /** Role */
-      role: string
-      /** Stock */
-      stock: string
-      /** Diameter */
-      diameter: string
-      wanted: components['schemas']['Quantity']
-      cut: components['schemas']['Quantity']
-      /** Note */
-      note: string
-    }
-    /**
-     * Delete
-     * @description Take a piece out.
-     */
-    Delete: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'delete'
-      /** Piece */
-      piece: number
-    }
-    /**
-     * Design
-     * @description A named leader, the situation it was made for, and the angler's notes.
-     */
-    Design: {
-      /** Title */
-      title: string
-      /**
-       * Notes
-       * @default
-       */
-      notes: string
-      situation: components['schemas']['Situation']
-      leader: components['schemas']['Leader']
-    }
-    /**
-     * Dropper
-     * @description A side branch: a fly on a tag that leaves the leader at a joint.
-     */
-    Dropper: {
-      strand: components['schemas']['Strand']
-      /**
-       * Length M
-       * @description metres
-       */
-      length_m: number
-      /**
-       * Knot
-       * @enum {string}
-       */
-      knot:
-        | 'perfection-loop'
-        | 'surgeons-loop'
-        | 'nail'
-        | 'blood'
-        | 'double-surgeons'
-        | 'triple-surgeons'
-        | 'double-uni'
-        | 'albright'
-        | 'bimini'
-        | 'uni'
-        | 'clinch'
-        | 'improved-clinch'
-        | 'palomar'
-        | 'non-slip-loop'
-        | 'haywire'
-      fly: components['schemas']['Fly']
-    }
-    /**
-     * Evaluation
-     * @description All readings of a leader, in the angler's units, with SI values to draw from.
-     */
-    Evaluation: {
-      /** Sentence */
-      sentence: components['schemas']['Phrase'][]
-      /** Said */
-      said: {
-        [key: string]: components['schemas']['Said']
-      }
-      length: components['schemas']['Quantity']
-      /** Step M */
-      step_m: number
-      /** Pieces */
-      pieces: components['schemas']['PieceReading'][]
-      /** Joints */
-      joints: components['schemas']['JointReading'][]
-      /** Outline */
-      outline: components['schemas']['OutlinePart'][]
-      /** Line Spans */
-      line_spans: components['schemas']['LaneSpan'][]
-      /** Spans */
-      spans: components['schemas']['LaneSpan'][]
-      need: components['schemas']['Quantity']
-      low: components['schemas']['Quantity']
-      /** Verdict */
-      verdict: components['schemas']['Measure'][]
-      /** Ruler */
-      ruler: components['schemas']['Tick'][]
-      work: components['schemas']['WorkOrder']
-    }
-    /**
-     * ExportRequest
-     * @description A design to write as a file.
-     */
-    ExportRequest: {
-      design: components['schemas']['Design']
-      /**
-       * Units
-       * @default imperial
-       * @enum {string}
-       */
-      units: 'imperial' | 'metric'
-    }
-    /**
-     * FieldProblem
-     * @description One field that was refused.
-     */
-    FieldProblem: {
-      /** Where */
-      where: string
-      /** What */
-      what: string
-    }
-    /**
-     * Fly
-     * @description A fly; hook sizes fall as hooks grow (14, 1, then 0 for 1/0 and -1 for 2/0).
-     */
-    Fly: {
-      /** Title */
-      title: string
-      /**
-       * Kind
-       * @enum {string}
-       */
-      kind: 'dry' | 'midge' | 'foam' | 'emerger' | 'nymph' | 'wet' | 'streamer' | 'predator'
-      /** Hook */
-      hook: number
-      /**
-       * Bulk
-       * @default standard
-       * @enum {string}
-       */
-      bulk: 'slim' | 'standard' | 'bushy'
-      bead?: components['schemas']['Bead'] | null
-      /** Weighed Kg */
-      weighed_kg?: number | null
-      /** Drag Area M2 */
-      drag_area_m2?: number | null
-    }
-    /**
-     * FlyForm
-     * @description A fly as typed; an empty weight is taken from hook, dressing and bead.
-     */
-    FlyForm: {
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Kind
-       * @enum {string}
-       */
-      kind: 'dry' | 'midge' | 'foam' | 'emerger' | 'nymph' | 'wet' | 'streamer' | 'predator'
-      /**
-       * Hook
-       * @example 14
-       * @example 2/0
-       */
-      hook: string
-      /**
-       * Bulk
-       * @default standard
-       * @enum {string}
-       */
-      bulk: 'slim' | 'standard' | 'bushy'
-      /**
-       * Bead
-       * @default
-       * @example 3 mm
-       */
-      bead: string
-      /**
-       * Bead Metal
-       * @default tungsten
-       * @enum {string}
-       */
-      bead_metal: 'tungsten' | 'brass'
-      /**
-       * Weight
-       * @default
-       */
-      weight: string
-    }
-    /**
-     * FlyLine
-     * @description A fly line as it is sold: weight, how heavy for it, how it sinks, taper and tip.
-     */
-    FlyLine: {
-      /** Title */
-      title: string
-      /** Weight */
-      weight: number
-      /**
-       * Half Sizes Heavy
-       * @description above the standard
-       * @default 0
-       */
-      half_sizes_heavy: number
-      /**
-       * Sinking
-       * @default floating
-       * @enum {string}
-       */
-      sinking:
-        | 'floating'
-        | 'intermediate'
-        | 'sink-1'
-        | 'sink-2'
-        | 'sink-3'
-        | 'sink-4'
-        | 'sink-5'
-        | 'sink-6'
-        | 'sink-7'
-      /**
-       * Front Taper
-       * @default standard
-       * @enum {string}
-       */
-      front_taper: 'short' | 'standard' | 'long'
-      /**
-       * Tip
-       * @default loop
-       * @enum {string}
-       */
-      tip: 'loop' | 'bare'
-      /**
-       * Tip Bend Nm2
-       * @description the angler's own, from a droop test
-       */
-      tip_bend_nm2?: number | null
-    }
-    /** HTTPValidationError */
-    HTTPValidationError: {
-      /** Detail */
-      detail?: components['schemas']['ValidationError'][]
-    }
-    /**
-     * ImportRequest
-     * @description A file's text; a CSV holds a leader only and keeps the rest of ``onto``.
-     */
-    ImportRequest: {
-      /**
-       * Kind
-       * @enum {string}
-       */
-      kind: 'json' | 'csv'
-      /** Text */
-      text: string
-      onto: components['schemas']['Design']
-    }
-    /**
-     * Insert
-     * @description Put a new piece in at a joint, of the spool between its neighbours.
-     */
-    Insert: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'insert'
-      /** Joint */
-      joint: number
-    }
-    /**
-     * Joint
-     * @description How two pieces meet, or a piece meets the line or the fly.
-     *
-     *     ``knot`` is the knot itself, or at loops, a ring or a swivel the knot in the piece below;
-     *     ``upper_knot`` is then the knot in the piece above (None at the line, whose loop is its own).
-     */
-    Joint: {
-      /**
-       * Kind
-       * @default knot
-       * @enum {string}
-       */
-      kind: 'knot' | 'loops' | 'ring' | 'swivel'
-      /**
-       * Knot
-       * @enum {string}
-       */
-      knot:
-        | 'perfection-loop'
-        | 'surgeons-loop'
-        | 'nail'
-        | 'blood'
-        | 'double-surgeons'
-        | 'triple-surgeons'
-        | 'double-uni'
-        | 'albright'
-        | 'bimini'
-        | 'uni'
-        | 'clinch'
-        | 'improved-clinch'
-        | 'palomar'
-        | 'non-slip-loop'
-        | 'haywire'
-      /** Upper Knot */
-      upper_knot?:
-        | (
-            | 'perfection-loop'
-            | 'surgeons-loop'
-            | 'nail'
-            | 'blood'
-            | 'double-surgeons'
-            | 'triple-surgeons'
-            | 'double-uni'
-            | 'albright'
-            | 'bimini'
-            | 'uni'
-            | 'clinch'
-            | 'improved-clinch'
-            | 'palomar'
-            | 'non-slip-loop'
-            | 'haywire'
-          )
-        | null
-      dropper?: components['schemas']['Dropper'] | null
-    }
-    /**
-     * JointReading
-     * @description One joint in figures: how it is tied, what passes, what it holds.
-     */
-    JointReading: {
-      /** Index */
-      index: number
-      /** At M */
-      at_m: number
-      /** Kind */
-      kind: string
-      /** Knot */
-      knot: string
-      /** Title */
-      title: string
-      /** Flag */
-      flag: string
-      /** Passed */
-      passed: string
-      /** Bend Step */
-      bend_step: string
-      holds: components['schemas']['Quantity']
-      /** Kept */
-      kept: string
-      /** Chance */
-      chance: number
-    }
-    /**
-     * Kit
-     * @description Everything to cast with that is owned, in the order it was added.
-     */
-    Kit: {
-      /**
-       * Rods
-       * @default []
-       */
-      rods: components['schemas']['Rod'][]
-      /**
-       * Lines
-       * @default []
-       */
-      lines: components['schemas']['FlyLine'][]
-      /**
-       * Flies
-       * @default []
-       */
-      flies: components['schemas']['Fly'][]
-    }
-    /**
-     * LaneSpan
-     * @description A stretch of leader over which the crosshair reads one set of figures.
-     */
-    LaneSpan: {
-      /** From M */
-      from_m: number
-      /** To M */
-      to_m: number
-      /** Upper Diameter M */
-      upper_diameter_m: number
-      /** Lower Diameter M */
-      lower_diameter_m: number
-      /** Upper Bend Nm2 */
-      upper_bend_nm2: number
-      /** Lower Bend Nm2 */
-      lower_bend_nm2: number
-      /** Holds N */
-      holds_n: number
-      /** Thickness */
-      thickness: string
-      /** Bend */
-      bend: string
-      /** Hold */
-      hold: string
-    }
-    /**
-     * Leader
-     * @description Pieces from the line's tip to the fly, one joint more than pieces, things along it.
-     *
-     *     Joint 0 ties the leader to the line, the last joint ties on the fly. ``school`` names the
-     *     school of taper that it follows, by which it is judged.
-     */
-    Leader: {
-      /** Pieces */
-      pieces: (components['schemas']['LevelPiece'] | components['schemas']['TaperedPiece'])[]
-      /** Joints */
-      joints: components['schemas']['Joint'][]
-      /**
-       * Attachments
-       * @default []
-       */
-      attachments: components['schemas']['Attachment'][]
-      /** School */
-      school?: string | null
-    }
-    /**
-     * LeaderCard
-     * @description A leader on the shelf, in the angler's units.
-     */
-    LeaderCard: {
-      /** Leader Id */
-      leader_id: string
-      /** Title */
-      title: string
-      /** Notes */
-      notes: string
-      /** School */
-      school: string
-      /** Length */
-      length: string
-      /** Tippet */
-      tippet: string
-      /** Outline */
-      outline: components['schemas']['OutlinePart'][]
-      /** Revision */
-      revision: number
-      /** Updated At */
-      updated_at: string
-    }
-    /**
-     * LevelPiece
-     * @description A level piece; ``length_m`` is measured between its knots, as tied.
-     */
-    LevelPiece: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      form: 'level'
-      /**
-       * Role
-       * @enum {string}
-       */
-      role: 'butt' | 'taper' | 'sighter' | 'tippet' | 'bite'
-      strand: components['schemas']['Strand']
-      /**
-       * Length M
-       * @description metres
-       */
-      length_m: number
-    }
-    /**
-     * LineForm
-     * @description A fly line as typed, with the droop test of its tip if one was made.
-     */
-    LineForm: {
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /** Weight */
-      weight: number
-      /**
-       * Half Sizes Heavy
-       * @default 0
-       */
-      half_sizes_heavy: number
-      /**
-       * Sinking
-       * @default floating
-       * @enum {string}
-       */
-      sinking:
-        | 'floating'
-        | 'intermediate'
-        | 'sink-1'
-        | 'sink-2'
-        | 'sink-3'
-        | 'sink-4'
-        | 'sink-5'
-        | 'sink-6'
-        | 'sink-7'
-      /**
-       * Front Taper
-       * @default standard
-       * @enum {string}
-       */
-      front_taper: 'short' | 'standard' | 'long'
-      /**
-       * Tip
-       * @default loop
-       * @enum {string}
-       */
-      tip: 'loop' | 'bare'
-      /**
-       * Droop Length
-       * @description free length of the clamped tip
-       * @default
-       */
-      droop_length: string
-      /**
-       * Droop
-       * @description how far its end falls
-       * @default
-       */
-      droop: string
-      /**
-       * Units
-       * @default imperial
-       * @enum {string}
-       */
-      units: 'imperial' | 'metric'
-    }
-    /**
-     * Measure
-     * @description One cord of the verdict: ``position`` 0 to 1 on it, the figure, and why.
-     */
-    Measure: {
-      /**
-       * Key
-       * @enum {string}
-       */
-      key: 'match' | 'hold' | 'length'
-      /** Title */
-      title: string
-      /** Asks */
-      asks: string
-      /**
-       * Standing
-       * @enum {string}
-       */
-      standing: 'too little' | 'right' | 'too much'
-      /** Marginal */
-      marginal: boolean
-      /** Position */
-      position: number
-      /**
-       * @default {
-       *       "low": 0.3,
-       *       "high": 0.7
-       *     }
-       */
-      band: components['schemas']['Band']
-      /** Figure */
-      figure: string
-      /** Why */
-      why: string
-    }
-    /**
-     * Merge
-     * @description Make one piece of this and the next, of this one's strand.
-     */
-    Merge: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'merge'
-      /** Piece */
-      piece: number
-    }
-    /**
-     * MoveJoint
-     * @description Slide a joint to a place along the leader; the last one lengthens the leader.
-     */
-    MoveJoint: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'move-joint'
-      /** Joint */
-      joint: number
-      /** To M */
-      to_m: number
-    }
-    /**
-     * OutlinePart
-     * @description A part of a piece between two places, its diameter changing evenly (metres).
-     */
-    OutlinePart: {
-      /** Piece */
-      piece: number
-      /**
-       * Material
-       * @enum {string}
-       */
-      material:
-        | 'nylon-stiff'
-        | 'nylon-medium'
-        | 'nylon-soft'
-        | 'fluorocarbon'
-        | 'copolymer'
-        | 'wire-soft'
-        | 'wire-single'
-        | 'braided-loop'
-      /** Sighter */
-      sighter: boolean
-      /** From M */
-      from_m: number
-      /** To M */
-      to_m: number
-      /** Upper Diameter M */
-      upper_diameter_m: number
-      /** Lower Diameter M */
-      lower_diameter_m: number
-    }
-    /**
-     * Packet
-     * @description Knotless tapered leaders of one kind on the shelf, counted.
-     */
-    Packet: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      form: 'packet'
-      /** Spool Id */
-      spool_id: string
-      /** Title */
-      title: string
-      strand: components['schemas']['TaperedStrand']
-      /** Count */
-      count: number
-    }
-    /**
-     * PacketForm
-     * @description Knotless tapered leaders of one kind, as typed from the packet.
-     */
-    PacketForm: {
-      /**
-       * Spool Id
-       * @default
-       */
-      spool_id: string
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Material
-       * @default nylon-medium
-       * @enum {string}
-       */
-      material:
-        | 'nylon-stiff'
-        | 'nylon-medium'
-        | 'nylon-soft'
-        | 'fluorocarbon'
-        | 'copolymer'
-        | 'wire-soft'
-        | 'wire-single'
-        | 'braided-loop'
-      /** Butt */
-      butt: string
-      /** Butt Length */
-      butt_length: string
-      /** Taper Length */
-      taper_length: string
-      /** Tip Length */
-      tip_length: string
-      /** Tip */
-      tip: string
-      /**
-       * Strength
-       * @default
-       */
-      strength: string
-      /** Count */
-      count: number
-      /**
-       * Units
-       * @default imperial
-       * @enum {string}
-       */
-      units: 'imperial' | 'metric'
-    }
-    /**
-     * PacketTexts
-     * @description A packet's figures as they can be typed again.
-     */
-    PacketTexts: {
-      /** Butt */
-      butt: string
-      /** Butt Length */
-      butt_length: string
-      /** Taper Length */
-      taper_length: string
-      /** Tip Length */
-      tip_length: string
-      /** Tip */
-      tip: string
-      /** Count */
-      count: number
-    }
-    /**
-     * Phrase
-     * @description One part of the sentence: plain words before it, the words that are a control.
-     */
-    Phrase: {
-      /**
-       * Part
-       * @enum {string}
-       */
-      part: 'water' | 'pace' | 'wind' | 'fly' | 'wish' | 'fish' | 'outfit'
-      /** Before */
-      before: string
-      /** Text */
-      text: string
-    }
-    /**
-     * PieceReading
-     * @description One piece in figures; ``index`` counts from the line.
-     */
-    PieceReading: {
-      /** Index */
-      index: number
-      /** Role */
-      role: string
-      /** Form */
-      form: string
-      /** Material */
-      material: string
-      /** Family */
-      family: string
-      /** Sighter */
-      sighter: boolean
-      /** Stock */
-      stock: string
-      /** Start M */
-      start_m: number
-      /** End M */
-      end_m: number
-      length: components['schemas']['Quantity']
-      upper: components['schemas']['Quantity']
-      lower: components['schemas']['Quantity']
-      /** Diameter */
-      diameter: string
-      breaks: components['schemas']['Quantity']
-      /** Chance */
-      chance: number
-      cut: components['schemas']['Quantity']
-    }
-    /**
-     * Problem
-     * @description What is wrong, where, and the mend (RFC 9457, with extensions).
-     */
-    Problem: {
-      /** Type */
-      type: string
-      /** Title */
-      title: string
-      /** Status */
-      status: number
-      /** Detail */
-      detail: string
-      /** Code */
-      code: string
-      /**
-       * Where
-       * @default
-       */
-      where: string
-      /**
-       * Mend
-       * @default
-       */
-      mend: string
-      /** Newest */
-      newest?: number | null
-      /**
-       * Fields
-       * @default []
-       */
-      fields: components['schemas']['FieldProblem'][]
-    }
-    /**
-     * ProposalAnswer
-     * @description The leader proposed, why, and which spools the shelf lacks.
-     */
-    ProposalAnswer: {
-      leader: components['schemas']['Leader']
-      length: components['schemas']['Quantity']
-      /** Outline */
-      outline: components['schemas']['OutlinePart'][]
-      /** Reasons */
-      reasons: string[]
-      /** Shortfalls */
-      shortfalls: components['schemas']['Shortfall'][]
-    }
-    /**
-     * ProposalRequest
-     * @description A school asked for a leader; length and tippet as typed, empty for the school's own.
-     */
-    ProposalRequest: {
-      /**
-       * School
-       * @example sixty-twenty-twenty
-       */
-      school: string
-      situation: components['schemas']['Situation']
-      /**
-       * Length
-       * @default
-       * @example 9 ft
-       */
-      length: string
-      /**
-       * Tippet
-       * @default
-       * @example 5X
-       */
-      tippet: string
-      /**
-       * Power
-       * @default 0
-       */
-      power: number
-      /**
-       * Units
-       * @default imperial
-       * @enum {string}
-       */
-      units: 'imperial' | 'metric'
-    }
-    /**
-     * Quantity
-     * @description A figure as the angler reads it, beside its value in SI units for drawing.
-     */
-    Quantity: {
-      /** Si */
-      si: number
-      /** Text */
-      text: string
-    }
-    /**
-     * Quarry
-     * @description The fish meant, how heavy, how wary.
-     */
-    Quarry: {
-      /**
-       * Kind
-       * @default trout
-       * @enum {string}
-       */
-      kind:
-        | 'grayling'
-        | 'trout'
-        | 'sea-trout'
-        | 'char'
-        | 'perch'
-        | 'pike'
-        | 'zander'
-        | 'carp'
-        | 'black-bass'
-        | 'steelhead'
-        | 'salmon'
-        | 'sea-bass'
-        | 'bonefish'
-        | 'tarpon'
-        | 'shark'
-      /**
-       * Mass Kg
-       * @default 0.5
-       */
-      mass_kg: number
-      /**
-       * Temper
-       * @default wary
-       * @enum {string}
-       */
-      temper: 'easy' | 'wary' | 'very wary'
-    }
-    /**
-     * Revision
-     * @description One saved state of a leader; it never changes.
-     */
-    Revision: {
-      /** Leader Id */
-      leader_id: string
-      /** Revision */
-      revision: number
-      /**
-       * Saved At
-       * Format: date-time
-       */
-      saved_at: string
-      design: components['schemas']['Design']
-    }
-    /**
-     * Rod
-     * @description A rod as the angler names it; the tip's stiffness is theirs to replace.
-     */
-    Rod: {
-      /** Title */
-      title: string
-      /** Length M */
-      length_m: number
-      /** Weight */
-      weight: number
-      /**
-       * Action
-       * @default medium
-       * @enum {string}
-       */
-      action: 'soft' | 'medium' | 'fast'
-      /** Tip N M */
-      tip_n_m?: number | null
-    }
-    /**
-     * RodForm
-     * @description A rod as typed.
-     */
-    RodForm: {
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Length
-       * @example 9 ft
-       */
-      length: string
-      /** Weight */
-      weight: number
-      /**
-       * Action
-       * @default medium
-       * @enum {string}
-       */
-      action: 'soft' | 'medium' | 'fast'
-      /**
-       * Units
-       * @default imperial
-       * @enum {string}
-       */
-      units: 'imperial' | 'metric'
-    }
-    /**
-     * Said
-     * @description A figure of the day as it can be typed, and the word for it where there is one.
-     */
-    Said: {
-      /** Word */
-      word: string | null
-      /** Figure */
-      figure: string
-    }
-    /**
-     * Say
-     * @description Something typed or chosen for one part of the sentence: a word or a figure.
-     */
-    Say: {
-      /**
-       * Part
-       * @enum {string}
-       */
-      part: 'depth' | 'pace' | 'wind' | 'fish' | 'fish mass'
-      /** Text */
-      text: string
-    }
-    /**
-     * SchoolCard
-     * @description A school of taper as a reader meets it.
-     */
-    SchoolCard: {
-      /** Key */
-      key: string
-      /** Title */
-      title: string
-      /** Rule */
-      rule: string
-      /** Used For */
-      used_for: string
-      /** Opponent */
-      opponent: string
-      /** Objection */
-      objection: string
-    }
-    /**
-     * SetJoint
-     * @description Tie a joint in another way.
-     */
-    SetJoint: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'set-joint'
-      /** Joint */
-      joint: number
-      tied: components['schemas']['Joint']
-    }
-    /**
-     * SetLength
-     * @description Give a piece a length: metres, or text as the angler typed it.
-     */
-    SetLength: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'set-length'
-      /** Piece */
-      piece: number
-      /** Length */
-      length: number | string
-    }
-    /**
-     * Settings
-     * @description What the angler wants remembered.
-     */
-    Settings: {
-      /** Name */
-      name: string
-      /**
-       * Units
-       * @default imperial
-       * @enum {string}
-       */
-      units: 'imperial' | 'metric'
-      /**
-       * Theme
-       * @default auto
-       * @enum {string}
-       */
-      theme: 'auto' | 'light' | 'dark'
-    }
-    /**
-     * Shortfall
-     * @description A spool that the shelf lacks, and what was taken for it.
-     */
-    Shortfall: {
-      /** Piece */
-      piece: number
-      /** Wanted */
-      wanted: string
-      /** Nearest */
-      nearest: string
-    }
-    /**
-     * Situation
-     * @description Everything about the day that a leader is judged against.
-     */
-    Situation: {
-      water: components['schemas']['Water']
-      wind: components['schemas']['Wind']
-      quarry: components['schemas']['Quarry']
-      fly: components['schemas']['Fly']
-      rod: components['schemas']['Rod']
-      line: components['schemas']['FlyLine']
-      /**
-       * Wish
-       * @enum {string}
-       */
-      wish: 'drift on top' | 'hang in the film' | 'drift deep' | 'swing' | 'strip' | 'lead and drop'
-    }
-    /**
-     * Split
-     * @description Part a piece in two of the same strand.
-     */
-    Split: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'split'
-      /** Piece */
-      piece: number
-      /**
-       * Share
-       * @default 0.5
-       */
-      share: number
-    }
-    /**
-     * Spool
-     * @description A spool of level material on the angler's shelf.
-     */
-    Spool: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      form: 'spool'
-      /** Spool Id */
-      spool_id: string
-      /** Title */
-      title: string
-      strand: components['schemas']['Strand']
-      /** Remaining M */
-      remaining_m: number
-    }
-    /**
-     * SpoolForm
-     * @description A spool as typed; an empty strength is taken from the material's law.
-     */
-    SpoolForm: {
-      /**
-       * Spool Id
-       * @default
-       */
-      spool_id: string
-      /**
-       * Title
-       * @default
-       */
-      title: string
-      /**
-       * Material
-       * @enum {string}
-       */
-      material:
-        | 'nylon-stiff'
-        | 'nylon-medium'
-        | 'nylon-soft'
-        | 'fluorocarbon'
-        | 'copolymer'
-        | 'wire-soft'
-        | 'wire-single'
-        | 'braided-loop'
-      /** Diameter */
-      diameter: string
-      /**
-       * Strength
-       * @default
-       */
-      strength: string
-      /** Left */
-      left: string
-      /**
-       * Colour
-       * @default plain
-       * @enum {string}
-       */
-      colour: 'plain' | 'sighter'
-      /**
-       * Units
-       * @default imperial
-       * @enum {string}
-       */
-      units: 'imperial' | 'metric'
-    }
-    /**
-     * Step
-     * @description One step of the work; ``kind`` lets a screen choose its picture.
-     */
-    Step: {
-      /** Kind */
-      kind: string
-      /** Title */
-      title: string
-      /** Detail */
-      detail: string
-    }
-    /**
-     * StepStock
-     * @description Make a piece from the next thicker (+1) or thinner (-1) spool owned.
-     */
-    StepStock: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'step-stock'
-      /** Piece */
-      piece: number
-      /**
-       * By
-       * @enum {integer}
-       */
-      by: -1 | 1
-    }
-    /**
-     * StockRow
-     * @description One spool or packet as the shelf shows it, in the angler's units.
-     */
-    StockRow: {
-      /** Spool Id */
-      spool_id: string
-      /** Form */
-      form: string
-      /** Title */
-      title: string
-      /** Material */
-      material: string
-      /** Material Title */
-      material_title: string
-      /** Family */
-      family: string
-      /** Sighter */
-      sighter: boolean
-      /** Diameter */
-      diameter: string
-      /** Strength */
-      strength: string
-      /** Labelled */
-      labelled: boolean
-      /** Left */
-      left: string
-      packet?: components['schemas']['PacketTexts'] | null
-      /** Item */
-      item: components['schemas']['Spool'] | components['schemas']['Packet']
-    }
-    /**
-     * Strand
-     * @description A level strand: material and diameter, with label or measured strength where known.
-     */
-    Strand: {
-      /**
-       * Material
-       * @enum {string}
-       */
-      material:
-        | 'nylon-stiff'
-        | 'nylon-medium'
-        | 'nylon-soft'
-        | 'fluorocarbon'
-        | 'copolymer'
-        | 'wire-soft'
-        | 'wire-single'
-        | 'braided-loop'
-      /** Strength N */
-      strength_n?: number | null
-      /** Modulus Pa */
-      modulus_pa?: number | null
-      /**
-       * Colour
-       * @default plain
-       * @enum {string}
-       */
-      colour: 'plain' | 'sighter'
-      /**
-       * Diameter M
-       * @description metres; 0.05 to 2.5 mm (.002 to .098 in)
-       */
-      diameter_m: number
-      /** Spool Id */
-      spool_id?: string | null
-    }
-    /**
-     * TaperProfile
-     * @description A knotless taper as made: level butt, straight taper, level tip (metres).
-     */
-    TaperProfile: {
-      /** Butt Length M */
-      butt_length_m: number
-      /**
-       * Butt Diameter M
-       * @description metres; 0.05 to 2.5 mm (.002 to .098 in)
-       */
-      butt_diameter_m: number
-      /**
-       * Taper Length M
-       * @description metres
-       */
-      taper_length_m: number
-      /** Tip Length M */
-      tip_length_m: number
-      /**
-       * Tip Diameter M
-       * @description metres; 0.05 to 2.5 mm (.002 to .098 in)
-       */
-      tip_diameter_m: number
-    }
-    /**
-     * TaperedPiece
-     * @description A knotless taper, cut back by so much from either end of what was made.
-     */
-    TaperedPiece: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      form: 'tapered'
-      /**
-       * Role
-       * @enum {string}
-       */
-      role: 'butt' | 'taper' | 'sighter' | 'tippet' | 'bite'
-      strand: components['schemas']['TaperedStrand']
-      /**
-       * Cut Butt M
-       * @default 0
-       */
-      cut_butt_m: number
-      /**
-       * Cut Tip M
-       * @default 0
-       */
-      cut_tip_m: number
-    }
-    /**
-     * TaperedStrand
-     * @description A knotless leader's strand; ``strength_n`` is that of its tip.
-     */
-    TaperedStrand: {
-      /**
-       * Material
-       * @enum {string}
-       */
-      material:
-        | 'nylon-stiff'
-        | 'nylon-medium'
-        | 'nylon-soft'
-        | 'fluorocarbon'
-        | 'copolymer'
-        | 'wire-soft'
-        | 'wire-single'
-        | 'braided-loop'
-      /** Strength N */
-      strength_n?: number | null
-      /** Modulus Pa */
-      modulus_pa?: number | null
-      /**
-       * Colour
-       * @default plain
-       * @enum {string}
-       */
-      colour: 'plain' | 'sighter'
-      profile: components['schemas']['TaperProfile']
-      /** Spool Id */
-      spool_id?: string | null
-    }
-    /**
-     * Tick
-     * @description A mark on the ruler: its place in metres from the line's tip, its text.
-     */
-    Tick: {
-      /** At M */
-      at_m: number
-      /** Text */
-      text: string
-    }
-    /**
-     * UseStock
-     * @description Make a piece from this spool or packet.
-     */
-    UseStock: {
-      /**
-       * @description discriminator enum property added by openapi-typescript
-       * @enum {string}
-       */
-      act: 'use-stock'
-      /** Piece */
-      piece: number
-      /** Spool Id */
-      spool_id: string
-    }
-    /** ValidationError */
-    ValidationError: {
-      /** Location */
-      loc: (string | number)[]
-      /** Message */
-      msg: string
-      /** Error Type */
-      type: string
-      /** Input */
-      input?: unknown
-      /** Context */
-      ctx?: Record<string, never>
-    }
-    /**
-     * Water
-     * @description The water in front of the angler.
-     */
-    Water: {
-      /**
-       * Kind
-       * @default run
-       * @enum {string}
-       */
-      kind:
-        'pocket water' | 'riffle' | 'run' | 'glide' | 'pool' | 'lake' | 'estuary' | 'flats' | 'surf'
-      /**
-       * Depth M
-       * @default 0.5
-       */
-      depth_m: number
-      /**
-       * Pace M S
-       * @description at the surface
-       * @default 0.8
-       */
-      pace_m_s: number
-      /**
-       * Bed
-       * @default gravel
-       * @enum {string}
-       */
-      bed: 'sand' | 'gravel' | 'cobble' | 'boulder'
-      /**
-       * Clarity
-       * @default clear
-       * @enum {string}
-       */
-      clarity: 'clear' | 'tinged' | 'coloured'
-      /**
-       * Snags
-       * @default open
-       * @enum {string}
-       */
-      snags: 'open' | 'some snags' | 'heavy snags'
-    }
-    /**
-     * Wind
-     * @description Wind at casting height and where it blows from or to.
-     */
-    Wind: {
-      /**
-       * Speed M S
-       * @default 0
-       */
-      speed_m_s: number
-      /**
-       * Bearing
-       * @default upstream
-       * @enum {string}
-       */
-      bearing: 'upstream' | 'downstream' | 'across' | 'behind' | 'in the face'
-    }
-    /**
-     * WorkOrder
-     * @description The cut list and the order of work for one leader.
-     */
-    WorkOrder: {
-      /** Rows */
-      rows: components['schemas']['CutRow'][]
-      /** Steps */
-      steps: components['schemas']['Step'][]
-      /** Cautions */
-      cautions: string[]
-    }
-  }
-  responses: never
-  parameters: never
-  requestBodies: never
-  headers: never
-  pathItems: never
+    schemas: {
+        /**
+         * Attachment
+         * @description Something on the line at a place measured as anglers do, up from the fly.
+         */
+        Attachment: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "shot" | "indicator" | "mark";
+            /**
+             * Above End M
+             * @description metres
+             */
+            above_end_m: number;
+            /**
+             * Mass Kg
+             * @default 0
+             */
+            mass_kg: number;
+        };
+        /**
+         * Band
+         * @description The wanted stretch of a cord.
+         */
+        Band: {
+            /**
+             * Low
+             * @default 0.3
+             */
+            low: number;
+            /**
+             * High
+             * @default 0.7
+             */
+            high: number;
+        };
+        /**
+         * BareRequest
+         * @description The day for which a leader is to be built from nothing.
+         */
+        BareRequest: {
+            situation: components["schemas"]["Situation"];
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * Bead
+         * @description A bead at the head of a fly.
+         */
+        Bead: {
+            /** Diameter Mm */
+            diameter_mm: number;
+            /**
+             * Metal
+             * @default tungsten
+             * @enum {string}
+             */
+            metal: "tungsten" | "brass";
+        };
+        /**
+         * BenchAnswer
+         * @description The design after the change, and its evaluation.
+         */
+        BenchAnswer: {
+            design: components["schemas"]["Design"];
+            evaluation: components["schemas"]["Evaluation"];
+        };
+        /**
+         * BenchRequest
+         * @description A design to read, after at most one change to the leader and one to the sentence.
+         */
+        BenchRequest: {
+            design: components["schemas"]["Design"];
+            /**
+             * Edit
+             * @example {
+             *       "act": "split",
+             *       "piece": 0
+             *     }
+             */
+            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"]) | null;
+            /**
+             * @example {
+             *       "part": "depth",
+             *       "text": "waist-deep"
+             *     }
+             */
+            say?: components["schemas"]["Say"] | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * Catalogue
+         * @description Everything that the interface offers for choice.
+         */
+        Catalogue: {
+            /** Waters */
+            waters: ("pocket water" | "riffle" | "run" | "glide" | "pool" | "lake" | "estuary" | "flats" | "surf")[];
+            /** Beds */
+            beds: ("sand" | "gravel" | "cobble" | "boulder")[];
+            /** Clarities */
+            clarities: ("clear" | "tinged" | "coloured")[];
+            /** Snags */
+            snags: ("open" | "some snags" | "heavy snags")[];
+            /** Depths */
+            depths: components["schemas"]["Choice"][];
+            /** Paces */
+            paces: components["schemas"]["Choice"][];
+            /** Winds */
+            winds: components["schemas"]["Choice"][];
+            /** Bearings */
+            bearings: ("upstream" | "downstream" | "across" | "behind" | "in the face")[];
+            /** Wishes */
+            wishes: ("drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop")[];
+            /** Tempers */
+            tempers: ("easy" | "wary" | "very wary")[];
+            /** Fish */
+            fish: components["schemas"]["Choice"][];
+            /** Roles */
+            roles: ("butt" | "taper" | "sighter" | "tippet" | "bite")[];
+            /** Fly Kinds */
+            fly_kinds: ("dry" | "midge" | "foam" | "emerger" | "nymph" | "wet" | "streamer" | "predator")[];
+            /** Bulks */
+            bulks: ("slim" | "standard" | "bushy")[];
+            /** Sinkings */
+            sinkings: ("floating" | "intermediate" | "sink-1" | "sink-2" | "sink-3" | "sink-4" | "sink-5" | "sink-6" | "sink-7")[];
+            /** Materials */
+            materials: components["schemas"]["Choice"][];
+            /** Knots */
+            knots: {
+                [key: string]: components["schemas"]["Choice"][];
+            };
+            /** Schools */
+            schools: components["schemas"]["SchoolCard"][];
+        };
+        /**
+         * Choice
+         * @description One thing to choose: its key, what it is called, a word on it.
+         */
+        Choice: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+        };
+        /**
+         * CutBack
+         * @description Cut a knotless taper back from one end, by metres or by typed text.
+         */
+        CutBack: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "cut-back";
+            /** Piece */
+            piece: number;
+            /**
+             * End
+             * @enum {string}
+             */
+            end: "butt" | "tip";
+            /** Length */
+            length: number | string;
+        };
+        /**
+         * CutRow
+         * @description One piece to cut: from what, how long between its knots, how long on the table.
+         */
+        CutRow: {
+            /** Piece */
+            piece: number;
+            /** Role */
+            role: string;
+            /** Stock */
+            stock: string;
+            /** Diameter */
+            diameter: string;
+            wanted: components["schemas"]["Quantity"];
+            cut: components["schemas"]["Quantity"];
+            /** Note */
+            note: string;
+        };
+        /**
+         * Delete
+         * @description Take a piece out.
+         */
+        Delete: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "delete";
+            /** Piece */
+            piece: number;
+        };
+        /**
+         * Design
+         * @description A named leader, the situation it was made for, and the angler's notes.
+         */
+        Design: {
+            /** Title */
+            title: string;
+            /**
+             * Notes
+             * @default
+             */
+            notes: string;
+            situation: components["schemas"]["Situation"];
+            leader: components["schemas"]["Leader"];
+        };
+        /**
+         * Dropper
+         * @description A side branch: a fly on a tag that leaves the leader at a joint.
+         */
+        Dropper: {
+            strand: components["schemas"]["Strand"];
+            /**
+             * Length M
+             * @description metres
+             */
+            length_m: number;
+            /**
+             * Knot
+             * @enum {string}
+             */
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            fly: components["schemas"]["Fly"];
+        };
+        /**
+         * Evaluation
+         * @description All readings of a leader, in the angler's units, with SI values to draw from.
+         */
+        Evaluation: {
+            /** Sentence */
+            sentence: components["schemas"]["Phrase"][];
+            /** Said */
+            said: {
+                [key: string]: components["schemas"]["Said"];
+            };
+            length: components["schemas"]["Quantity"];
+            /** Step M */
+            step_m: number;
+            /** Pieces */
+            pieces: components["schemas"]["PieceReading"][];
+            /** Joints */
+            joints: components["schemas"]["JointReading"][];
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Line Spans */
+            line_spans: components["schemas"]["LaneSpan"][];
+            /** Spans */
+            spans: components["schemas"]["LaneSpan"][];
+            need: components["schemas"]["Quantity"];
+            low: components["schemas"]["Quantity"];
+            first_to_go: components["schemas"]["FirstToGo"];
+            /** Verdict */
+            verdict: components["schemas"]["Measure"][];
+            /** Ruler */
+            ruler: components["schemas"]["Tick"][];
+            work: components["schemas"]["WorkOrder"];
+        };
+        /**
+         * ExportRequest
+         * @description A design to write as a file.
+         */
+        ExportRequest: {
+            design: components["schemas"]["Design"];
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * FieldProblem
+         * @description One field that was refused.
+         */
+        FieldProblem: {
+            /** Where */
+            where: string;
+            /** What */
+            what: string;
+        };
+        /**
+         * FirstToGo
+         * @description The piece or joint that most likely breaks first, and its chance.
+         */
+        FirstToGo: {
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "piece" | "joint";
+            /** Index */
+            index: number;
+            /** Chance */
+            chance: number;
+        };
+        /**
+         * Fly
+         * @description A fly; hook sizes fall as hooks grow (14, 1, then 0 for 1/0 and -1 for 2/0).
+         */
+        Fly: {
+            /** Title */
+            title: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "dry" | "midge" | "foam" | "emerger" | "nymph" | "wet" | "streamer" | "predator";
+            /** Hook */
+            hook: number;
+            /**
+             * Bulk
+             * @default standard
+             * @enum {string}
+             */
+            bulk: "slim" | "standard" | "bushy";
+            bead?: components["schemas"]["Bead"] | null;
+            /** Weighed Kg */
+            weighed_kg?: number | null;
+            /** Drag Area M2 */
+            drag_area_m2?: number | null;
+        };
+        /**
+         * FlyForm
+         * @description A fly as typed; an empty weight is taken from hook, dressing and bead.
+         */
+        FlyForm: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "dry" | "midge" | "foam" | "emerger" | "nymph" | "wet" | "streamer" | "predator";
+            /**
+             * Hook
+             * @example 14
+             * @example 2/0
+             */
+            hook: string;
+            /**
+             * Bulk
+             * @default standard
+             * @enum {string}
+             */
+            bulk: "slim" | "standard" | "bushy";
+            /**
+             * Bead
+             * @default
+             * @example 3 mm
+             */
+            bead: string;
+            /**
+             * Bead Metal
+             * @default tungsten
+             * @enum {string}
+             */
+            bead_metal: "tungsten" | "brass";
+            /**
+             * Weight
+             * @default
+             */
+            weight: string;
+        };
+        /**
+         * FlyLine
+         * @description A fly line as it is sold: weight, how heavy for it, how it sinks, taper and tip.
+         */
+        FlyLine: {
+            /** Title */
+            title: string;
+            /** Weight */
+            weight: number;
+            /**
+             * Half Sizes Heavy
+             * @description above the standard
+             * @default 0
+             */
+            half_sizes_heavy: number;
+            /**
+             * Sinking
+             * @default floating
+             * @enum {string}
+             */
+            sinking: "floating" | "intermediate" | "sink-1" | "sink-2" | "sink-3" | "sink-4" | "sink-5" | "sink-6" | "sink-7";
+            /**
+             * Front Taper
+             * @default standard
+             * @enum {string}
+             */
+            front_taper: "short" | "standard" | "long";
+            /**
+             * Tip
+             * @default loop
+             * @enum {string}
+             */
+            tip: "loop" | "bare";
+            /**
+             * Tip Bend Nm2
+             * @description the angler's own, from a droop test
+             */
+            tip_bend_nm2?: number | null;
+        };
+        /** HTTPValidationError */
+        HTTPValidationError: {
+            /** Detail */
+            detail?: components["schemas"]["ValidationError"][];
+        };
+        /**
+         * ImportRequest
+         * @description A file's text; a CSV holds a leader only and keeps the rest of ``onto``.
+         */
+        ImportRequest: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "json" | "csv";
+            /** Text */
+            text: string;
+            onto: components["schemas"]["Design"];
+        };
+        /**
+         * Insert
+         * @description Put a new piece in at a joint, of the spool between its neighbours.
+         */
+        Insert: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "insert";
+            /** Joint */
+            joint: number;
+        };
+        /**
+         * Joint
+         * @description How two pieces meet, or a piece meets the line or the fly.
+         *
+         *     ``knot`` is the knot itself, or at loops, a ring or a swivel the knot in the piece below;
+         *     ``upper_knot`` is then the knot in the piece above (None at the line, whose loop is its own).
+         */
+        Joint: {
+            /**
+             * Kind
+             * @default knot
+             * @enum {string}
+             */
+            kind: "knot" | "loops" | "ring" | "swivel";
+            /**
+             * Knot
+             * @enum {string}
+             */
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            /** Upper Knot */
+            upper_knot?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire") | null;
+            dropper?: components["schemas"]["Dropper"] | null;
+        };
+        /**
+         * JointReading
+         * @description One joint in figures: how it is tied, what passes, what it holds.
+         */
+        JointReading: {
+            /** Index */
+            index: number;
+            /** At M */
+            at_m: number;
+            /** Kind */
+            kind: string;
+            /** Knot */
+            knot: string;
+            /** Title */
+            title: string;
+            /** Flag */
+            flag: string;
+            /** Passed */
+            passed: string;
+            /** Bend Step */
+            bend_step: string;
+            holds: components["schemas"]["Quantity"];
+            /** Kept */
+            kept: string;
+            /** Chance */
+            chance: number;
+        };
+        /**
+         * Kit
+         * @description Everything to cast with that is owned, in the order it was added.
+         */
+        Kit: {
+            /**
+             * Rods
+             * @default []
+             */
+            rods: components["schemas"]["Rod"][];
+            /**
+             * Lines
+             * @default []
+             */
+            lines: components["schemas"]["FlyLine"][];
+            /**
+             * Flies
+             * @default []
+             */
+            flies: components["schemas"]["Fly"][];
+        };
+        /**
+         * LaneSpan
+         * @description A stretch of leader over which the crosshair reads one set of figures.
+         */
+        LaneSpan: {
+            /** From M */
+            from_m: number;
+            /** To M */
+            to_m: number;
+            /** Upper Diameter M */
+            upper_diameter_m: number;
+            /** Lower Diameter M */
+            lower_diameter_m: number;
+            /** Upper Bend Nm2 */
+            upper_bend_nm2: number;
+            /** Lower Bend Nm2 */
+            lower_bend_nm2: number;
+            /** Holds N */
+            holds_n: number;
+            /** Thickness */
+            thickness: string;
+            /** Bend */
+            bend: string;
+            /** Hold */
+            hold: string;
+        };
+        /**
+         * Leader
+         * @description Pieces from the line's tip to the fly, one joint more than pieces, things along it.
+         *
+         *     Joint 0 ties the leader to the line, the last joint ties on the fly. ``school`` names the
+         *     school of taper that it follows, by which it is judged.
+         */
+        Leader: {
+            /** Pieces */
+            pieces: (components["schemas"]["LevelPiece"] | components["schemas"]["TaperedPiece"])[];
+            /** Joints */
+            joints: components["schemas"]["Joint"][];
+            /**
+             * Attachments
+             * @default []
+             */
+            attachments: components["schemas"]["Attachment"][];
+            /** School */
+            school?: string | null;
+        };
+        /**
+         * LeaderCard
+         * @description A leader on the shelf, in the angler's units.
+         */
+        LeaderCard: {
+            /** Leader Id */
+            leader_id: string;
+            /** Title */
+            title: string;
+            /** Notes */
+            notes: string;
+            /** School */
+            school: string;
+            /** Length */
+            length: string;
+            /** Tippet */
+            tippet: string;
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Revision */
+            revision: number;
+            /** Updated At */
+            updated_at: string;
+        };
+        /**
+         * LevelPiece
+         * @description A level piece; ``length_m`` is measured between its knots, as tied.
+         */
+        LevelPiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "level";
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "butt" | "taper" | "sighter" | "tippet" | "bite";
+            strand: components["schemas"]["Strand"];
+            /**
+             * Length M
+             * @description metres
+             */
+            length_m: number;
+        };
+        /**
+         * LineForm
+         * @description A fly line as typed, with the droop test of its tip if one was made.
+         */
+        LineForm: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /** Weight */
+            weight: number;
+            /**
+             * Half Sizes Heavy
+             * @default 0
+             */
+            half_sizes_heavy: number;
+            /**
+             * Sinking
+             * @default floating
+             * @enum {string}
+             */
+            sinking: "floating" | "intermediate" | "sink-1" | "sink-2" | "sink-3" | "sink-4" | "sink-5" | "sink-6" | "sink-7";
+            /**
+             * Front Taper
+             * @default standard
+             * @enum {string}
+             */
+            front_taper: "short" | "standard" | "long";
+            /**
+             * Tip
+             * @default loop
+             * @enum {string}
+             */
+            tip: "loop" | "bare";
+            /**
+             * Droop Length
+             * @description free length of the clamped tip
+             * @default
+             */
+            droop_length: string;
+            /**
+             * Droop
+             * @description how far its end falls
+             * @default
+             */
+            droop: string;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * Measure
+         * @description One cord of the verdict: ``position`` 0 to 1 on it, the figure, and why.
+         */
+        Measure: {
+            /**
+             * Key
+             * @enum {string}
+             */
+            key: "match" | "hold" | "length";
+            /** Title */
+            title: string;
+            /** Asks */
+            asks: string;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+            /** Marginal */
+            marginal: boolean;
+            /** Position */
+            position: number;
+            /** Figure */
+            figure: string;
+            /** Why */
+            why: string;
+            /**
+             * @default {
+             *       "low": 0.3,
+             *       "high": 0.7
+             *     }
+             */
+            band: components["schemas"]["Band"];
+        };
+        /**
+         * Merge
+         * @description Make one piece of this and the next, of this one's strand.
+         */
+        Merge: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "merge";
+            /** Piece */
+            piece: number;
+        };
+        /**
+         * MoveJoint
+         * @description Slide a joint to a place along the leader; the last one lengthens the leader.
+         */
+        MoveJoint: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "move-joint";
+            /** Joint */
+            joint: number;
+            /** To M */
+            to_m: number;
+        };
+        /**
+         * OutlinePart
+         * @description A part of a piece between two places, its diameter changing evenly (metres).
+         */
+        OutlinePart: {
+            /** Piece */
+            piece: number;
+            /**
+             * Material
+             * @enum {string}
+             */
+            material: "nylon-stiff" | "nylon-medium" | "nylon-soft" | "fluorocarbon" | "copolymer" | "wire-soft" | "wire-single" | "braided-loop";
+            /** Sighter */
+            sighter: boolean;
+            /** From M */
+            from_m: number;
+            /** To M */
+            to_m: number;
+            /** Upper Diameter M */
+            upper_diameter_m: number;
+            /** Lower Diameter M */
+            lower_diameter_m: number;
+        };
+        /**
+         * Packet
+         * @description Knotless tapered leaders of one kind on the shelf, counted.
+         */
+        Packet: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "packet";
+            /** Spool Id */
+            spool_id: string;
+            /** Title */
+            title: string;
+            strand: components["schemas"]["TaperedStrand"];
+            /** Count */
+            count: number;
+        };
+        /**
+         * PacketForm
+         * @description Knotless tapered leaders of one kind, as typed from the packet.
+         */
+        PacketForm: {
+            /**
+             * Spool Id
+             * @default
+             */
+            spool_id: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Material
+             * @default nylon-medium
+             * @enum {string}
+             */
+            material: "nylon-stiff" | "nylon-medium" | "nylon-soft" | "fluorocarbon" | "copolymer" | "wire-soft" | "wire-single" | "braided-loop";
+            /** Butt */
+            butt: string;
+            /** Butt Length */
+            butt_length: string;
+            /** Taper Length */
+            taper_length: string;
+            /** Tip Length */
+            tip_length: string;
+            /** Tip */
+            tip: string;
+            /**
+             * Strength
+             * @default
+             */
+            strength: string;
+            /** Count */
+            count: number;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * PacketTexts
+         * @description A packet's figures as they can be typed again.
+         */
+        PacketTexts: {
+            /** Butt */
+            butt: string;
+            /** Butt Length */
+            butt_length: string;
+            /** Taper Length */
+            taper_length: string;
+            /** Tip Length */
+            tip_length: string;
+            /** Tip */
+            tip: string;
+            /** Count */
+            count: number;
+        };
+        /**
+         * Phrase
+         * @description One part of the sentence: plain words before it, the words that are a control.
+         */
+        Phrase: {
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "water" | "pace" | "wind" | "fly" | "wish" | "fish" | "outfit";
+            /** Before */
+            before: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * PieceReading
+         * @description One piece in figures; ``index`` counts from the line.
+         */
+        PieceReading: {
+            /** Index */
+            index: number;
+            /** Role */
+            role: string;
+            /** Form */
+            form: string;
+            /** Material */
+            material: string;
+            /** Family */
+            family: string;
+            /** Sighter */
+            sighter: boolean;
+            /** Stock */
+            stock: string;
+            /** Start M */
+            start_m: number;
+            /** End M */
+            end_m: number;
+            length: components["schemas"]["Quantity"];
+            upper: components["schemas"]["Quantity"];
+            lower: components["schemas"]["Quantity"];
+            /** Diameter */
+            diameter: string;
+            breaks: components["schemas"]["Quantity"];
+            /** Chance */
+            chance: number;
+            cut: components["schemas"]["Quantity"];
+        };
+        /**
+         * Problem
+         * @description What is wrong, where, and the mend (RFC 9457, with extensions).
+         */
+        Problem: {
+            /** Type */
+            type: string;
+            /** Title */
+            title: string;
+            /** Status */
+            status: number;
+            /** Detail */
+            detail: string;
+            /** Code */
+            code: string;
+            /**
+             * Where
+             * @default
+             */
+            where: string;
+            /**
+             * Mend
+             * @default
+             */
+            mend: string;
+            /** Newest */
+            newest?: number | null;
+            /**
+             * Fields
+             * @default []
+             */
+            fields: components["schemas"]["FieldProblem"][];
+        };
+        /**
+         * ProposalAnswer
+         * @description The leader proposed, why, and which spools the shelf lacks.
+         */
+        ProposalAnswer: {
+            leader: components["schemas"]["Leader"];
+            length: components["schemas"]["Quantity"];
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Reasons */
+            reasons: string[];
+            /** Shortfalls */
+            shortfalls: components["schemas"]["Shortfall"][];
+        };
+        /**
+         * ProposalRequest
+         * @description A school asked for a leader; length and tippet as typed, empty for the school's own.
+         */
+        ProposalRequest: {
+            /**
+             * School
+             * @example sixty-twenty-twenty
+             */
+            school: string;
+            situation: components["schemas"]["Situation"];
+            /**
+             * Length
+             * @default
+             * @example 9 ft
+             */
+            length: string;
+            /**
+             * Tippet
+             * @default
+             * @example 5X
+             */
+            tippet: string;
+            /**
+             * Power
+             * @default 0
+             */
+            power: number;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * Quantity
+         * @description A figure as the angler reads it, beside its value in SI units for drawing.
+         */
+        Quantity: {
+            /** Si */
+            si: number;
+            /** Text */
+            text: string;
+        };
+        /**
+         * Quarry
+         * @description The fish meant, how heavy, how wary.
+         */
+        Quarry: {
+            /**
+             * Kind
+             * @default trout
+             * @enum {string}
+             */
+            kind: "grayling" | "trout" | "sea-trout" | "char" | "perch" | "pike" | "zander" | "carp" | "black-bass" | "steelhead" | "salmon" | "sea-bass" | "bonefish" | "tarpon" | "shark";
+            /**
+             * Mass Kg
+             * @default 0.5
+             */
+            mass_kg: number;
+            /**
+             * Temper
+             * @default wary
+             * @enum {string}
+             */
+            temper: "easy" | "wary" | "very wary";
+        };
+        /**
+         * Revision
+         * @description One saved state of a leader; it never changes.
+         */
+        Revision: {
+            /** Leader Id */
+            leader_id: string;
+            /** Revision */
+            revision: number;
+            /**
+             * Saved At
+             * Format: date-time
+             */
+            saved_at: string;
+            design: components["schemas"]["Design"];
+        };
+        /**
+         * Rod
+         * @description A rod as the angler names it; the tip's stiffness is theirs to replace.
+         */
+        Rod: {
+            /** Title */
+            title: string;
+            /** Length M */
+            length_m: number;
+            /** Weight */
+            weight: number;
+            /**
+             * Action
+             * @default medium
+             * @enum {string}
+             */
+            action: "soft" | "medium" | "fast";
+            /** Tip N M */
+            tip_n_m?: number | null;
+        };
+        /**
+         * RodForm
+         * @description A rod as typed.
+         */
+        RodForm: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Length
+             * @example 9 ft
+             */
+            length: string;
+            /** Weight */
+            weight: number;
+            /**
+             * Action
+             * @default medium
+             * @enum {string}
+             */
+            action: "soft" | "medium" | "fast";
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * Said
+         * @description A figure of the day as it can be typed, and the word for it where there is one.
+         */
+        Said: {
+            /** Word */
+            word: string | null;
+            /** Figure */
+            figure: string;
+        };
+        /**
+         * Say
+         * @description Something typed or chosen for one part of the sentence: a word or a figure.
+         */
+        Say: {
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "depth" | "pace" | "wind" | "fish" | "fish mass";
+            /** Text */
+            text: string;
+        };
+        /**
+         * SchoolCard
+         * @description A school of taper as a reader meets it.
+         */
+        SchoolCard: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /** Rule */
+            rule: string;
+            /** Used For */
+            used_for: string;
+            /** Opponent */
+            opponent: string;
+            /** Objection */
+            objection: string;
+        };
+        /**
+         * SetJoint
+         * @description Tie a joint in another way.
+         */
+        SetJoint: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "set-joint";
+            /** Joint */
+            joint: number;
+            tied: components["schemas"]["Joint"];
+        };
+        /**
+         * SetLength
+         * @description Give a piece a length: metres, or text as the angler typed it.
+         */
+        SetLength: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "set-length";
+            /** Piece */
+            piece: number;
+            /** Length */
+            length: number | string;
+        };
+        /**
+         * SetRole
+         * @description Say what a piece is for: it changes how the piece is judged, not the piece.
+         */
+        SetRole: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "set-role";
+            /** Piece */
+            piece: number;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "butt" | "taper" | "sighter" | "tippet" | "bite";
+        };
+        /**
+         * Settings
+         * @description What the angler wants remembered.
+         */
+        Settings: {
+            /** Name */
+            name: string;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+            /**
+             * Theme
+             * @default auto
+             * @enum {string}
+             */
+            theme: "auto" | "light" | "dark";
+        };
+        /**
+         * Shortfall
+         * @description A spool that the shelf lacks, and what was taken for it.
+         */
+        Shortfall: {
+            /** Piece */
+            piece: number;
+            /** Wanted */
+            wanted: string;
+            /** Nearest */
+            nearest: string;
+        };
+        /**
+         * Situation
+         * @description Everything about the day that a leader is judged against.
+         */
+        Situation: {
+            water: components["schemas"]["Water"];
+            wind: components["schemas"]["Wind"];
+            quarry: components["schemas"]["Quarry"];
+            fly: components["schemas"]["Fly"];
+            rod: components["schemas"]["Rod"];
+            line: components["schemas"]["FlyLine"];
+            /**
+             * Wish
+             * @enum {string}
+             */
+            wish: "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop";
+        };
+        /**
+         * Split
+         * @description Part a piece in two of the same strand.
+         */
+        Split: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "split";
+            /** Piece */
+            piece: number;
+            /**
+             * Share
+             * @default 0.5
+             */
+            share: number;
+        };
+        /**
+         * Spool
+         * @description A spool of level material on the angler's shelf.
+         */
+        Spool: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "spool";
+            /** Spool Id */
+            spool_id: string;
+            /** Title */
+            title: string;
+            strand: components["schemas"]["Strand"];
+            /** Remaining M */
+            remaining_m: number;
+        };
+        /**
+         * SpoolForm
+         * @description A spool as typed; an empty strength is taken from the material's law.
+         */
+        SpoolForm: {
+            /**
+             * Spool Id
+             * @default
+             */
+            spool_id: string;
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Material
+             * @enum {string}
+             */
+            material: "nylon-stiff" | "nylon-medium" | "nylon-soft" | "fluorocarbon" | "copolymer" | "wire-soft" | "wire-single" | "braided-loop";
+            /** Diameter */
+            diameter: string;
+            /**
+             * Strength
+             * @default
+             */
+            strength: string;
+            /** Left */
+            left: string;
+            /**
+             * Colour
+             * @default plain
+             * @enum {string}
+             */
+            colour: "plain" | "sighter";
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * Step
+         * @description One step of the work; ``kind`` lets a screen choose its picture.
+         */
+        Step: {
+            /** Kind */
+            kind: string;
+            /** Title */
+            title: string;
+            /** Detail */
+            detail: string;
+        };
+        /**
+         * StepStock
+         * @description Make a piece from the next thicker (+1) or thinner (-1) spool owned.
+         */
+        StepStock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "step-stock";
+            /** Piece */
+            piece: number;
+            /**
+             * By
+             * @enum {integer}
+             */
+            by: -1 | 1;
+        };
+        /**
+         * StockRow
+         * @description One spool or packet as the shelf shows it, in the angler's units.
+         */
+        StockRow: {
+            /** Spool Id */
+            spool_id: string;
+            /** Form */
+            form: string;
+            /** Title */
+            title: string;
+            /** Material */
+            material: string;
+            /** Material Title */
+            material_title: string;
+            /** Family */
+            family: string;
+            /** Sighter */
+            sighter: boolean;
+            /** Diameter */
+            diameter: string;
+            /** Strength */
+            strength: string;
+            /** Labelled */
+            labelled: boolean;
+            /** Left */
+            left: string;
+            packet?: components["schemas"]["PacketTexts"] | null;
+            /** Item */
+            item: components["schemas"]["Spool"] | components["schemas"]["Packet"];
+        };
+        /**
+         * Strand
+         * @description A level strand: material and diameter, with label or measured strength where known.
+         */
+        Strand: {
+            /**
+             * Material
+             * @enum {string}
+             */
+            material: "nylon-stiff" | "nylon-medium" | "nylon-soft" | "fluorocarbon" | "copolymer" | "wire-soft" | "wire-single" | "braided-loop";
+            /** Strength N */
+            strength_n?: number | null;
+            /** Modulus Pa */
+            modulus_pa?: number | null;
+            /**
+             * Colour
+             * @default plain
+             * @enum {string}
+             */
+            colour: "plain" | "sighter";
+            /**
+             * Diameter M
+             * @description metres; 0.05 to 2.5 mm (.002 to .098 in)
+             */
+            diameter_m: number;
+            /** Spool Id */
+            spool_id?: string | null;
+        };
+        /**
+         * TaperProfile
+         * @description A knotless taper as made: level butt, straight taper, level tip (metres).
+         */
+        TaperProfile: {
+            /** Butt Length M */
+            butt_length_m: number;
+            /**
+             * Butt Diameter M
+             * @description metres; 0.05 to 2.5 mm (.002 to .098 in)
+             */
+            butt_diameter_m: number;
+            /**
+             * Taper Length M
+             * @description metres
+             */
+            taper_length_m: number;
+            /** Tip Length M */
+            tip_length_m: number;
+            /**
+             * Tip Diameter M
+             * @description metres; 0.05 to 2.5 mm (.002 to .098 in)
+             */
+            tip_diameter_m: number;
+        };
+        /**
+         * TaperedPiece
+         * @description A knotless taper, cut back by so much from either end of what was made.
+         */
+        TaperedPiece: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            form: "tapered";
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "butt" | "taper" | "sighter" | "tippet" | "bite";
+            strand: components["schemas"]["TaperedStrand"];
+            /**
+             * Cut Butt M
+             * @default 0
+             */
+            cut_butt_m: number;
+            /**
+             * Cut Tip M
+             * @default 0
+             */
+            cut_tip_m: number;
+        };
+        /**
+         * TaperedStrand
+         * @description A knotless leader's strand; ``strength_n`` is that of its tip.
+         */
+        TaperedStrand: {
+            /**
+             * Material
+             * @enum {string}
+             */
+            material: "nylon-stiff" | "nylon-medium" | "nylon-soft" | "fluorocarbon" | "copolymer" | "wire-soft" | "wire-single" | "braided-loop";
+            /** Strength N */
+            strength_n?: number | null;
+            /** Modulus Pa */
+            modulus_pa?: number | null;
+            /**
+             * Colour
+             * @default plain
+             * @enum {string}
+             */
+            colour: "plain" | "sighter";
+            profile: components["schemas"]["TaperProfile"];
+            /** Spool Id */
+            spool_id?: string | null;
+        };
+        /**
+         * Tick
+         * @description A mark on the ruler: its place in metres from the line's tip, its text.
+         */
+        Tick: {
+            /** At M */
+            at_m: number;
+            /** Text */
+            text: string;
+        };
+        /**
+         * UseStock
+         * @description Make a piece from this spool or packet.
+         */
+        UseStock: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "use-stock";
+            /** Piece */
+            piece: number;
+            /** Spool Id */
+            spool_id: string;
+        };
+        /** ValidationError */
+        ValidationError: {
+            /** Location */
+            loc: (string | number)[];
+            /** Message */
+            msg: string;
+            /** Error Type */
+            type: string;
+            /** Input */
+            input?: unknown;
+            /** Context */
+            ctx?: Record<string, never>;
+        };
+        /**
+         * Water
+         * @description The water in front of the angler.
+         */
+        Water: {
+            /**
+             * Kind
+             * @default run
+             * @enum {string}
+             */
+            kind: "pocket water" | "riffle" | "run" | "glide" | "pool" | "lake" | "estuary" | "flats" | "surf";
+            /**
+             * Depth M
+             * @default 0.5
+             */
+            depth_m: number;
+            /**
+             * Pace M S
+             * @description at the surface
+             * @default 0.8
+             */
+            pace_m_s: number;
+            /**
+             * Bed
+             * @default gravel
+             * @enum {string}
+             */
+            bed: "sand" | "gravel" | "cobble" | "boulder";
+            /**
+             * Clarity
+             * @default clear
+             * @enum {string}
+             */
+            clarity: "clear" | "tinged" | "coloured";
+            /**
+             * Snags
+             * @default open
+             * @enum {string}
+             */
+            snags: "open" | "some snags" | "heavy snags";
+        };
+        /**
+         * Wind
+         * @description Wind at casting height and where it blows from or to.
+         */
+        Wind: {
+            /**
+             * Speed M S
+             * @default 0
+             */
+            speed_m_s: number;
+            /**
+             * Bearing
+             * @default upstream
+             * @enum {string}
+             */
+            bearing: "upstream" | "downstream" | "across" | "behind" | "in the face";
+        };
+        /**
+         * WorkOrder
+         * @description The cut list and the order of work for one leader.
+         */
+        WorkOrder: {
+            /** Rows */
+            rows: components["schemas"]["CutRow"][];
+            /** Steps */
+            steps: components["schemas"]["Step"][];
+            /** Cautions */
+            cautions: string[];
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
-export type $defs = Record<string, never>
+export type $defs = Record<string, never>;
 export interface operations {
-  get_angler: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Settings']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  put_angler: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Settings']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Settings']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_catalogue: {
-    parameters: {
-      query?: {
-        units?: 'imperial' | 'metric'
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Catalogue']
-        }
-      }
-      /** @description Validation Error */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['HTTPValidationError']
-        }
-      }
-    }
-  }
-  get_stock: {
-    parameters: {
-      query?: {
-        units?: 'imperial' | 'metric'
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['StockRow'][]
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_spool: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SpoolForm']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['StockRow']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_packet: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PacketForm']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['StockRow']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  remove_stock: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        spool_id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_kit: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Kit']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_fly: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FlyForm']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Fly']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_rod: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RodForm']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Rod']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_line: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LineForm']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['FlyLine']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_bench: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BenchRequest']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['BenchAnswer']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_proposal: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ProposalRequest']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['ProposalAnswer']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_bare: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BareRequest']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Leader']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_day: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Situation']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_leaders: {
-    parameters: {
-      query?: {
-        units?: 'imperial' | 'metric'
-      }
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['LeaderCard'][]
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_leader: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Design']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Revision']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_leader: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        leader_id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Revision']
-        }
-      }
-      /** @description No such leader */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  delete_leader: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        leader_id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description No such leader */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_revision: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        leader_id: string
-        number: number
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Revision']
-        }
-      }
-      /** @description No such leader */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_revision: {
-    parameters: {
-      query?: never
-      header: {
-        'if-match': string
-      }
-      path: {
-        leader_id: string
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Design']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      201: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Revision']
-        }
-      }
-      /** @description No such leader */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description Not the newest revision; both are kept */
-      412: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  restore_leader: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        leader_id: string
-      }
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      204: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description No such leader */
-      404: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_export: {
-    parameters: {
-      query?: never
-      header?: never
-      path: {
-        kind: 'json' | 'csv' | 'svg'
-      }
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ExportRequest']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content?: never
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  post_import: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ImportRequest']
-      }
-    }
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': components['schemas']['Design']
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
-  get_schema: {
-    parameters: {
-      query?: never
-      header?: never
-      path?: never
-      cookie?: never
-    }
-    requestBody?: never
-    responses: {
-      /** @description Successful Response */
-      200: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/json': {
-            [key: string]: unknown
-          }
-        }
-      }
-      /** @description Refused, with the mend */
-      422: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-      /** @description No database */
-      503: {
-        headers: {
-          [name: string]: unknown
-        }
-        content: {
-          'application/problem+json': unknown
-          'application/json': components['schemas']['Problem']
-        }
-      }
-    }
-  }
+    get_angler: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Settings"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_angler: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Settings"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Settings"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_catalogue: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Catalogue"];
+                };
+            };
+            /** @description Validation Error */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HTTPValidationError"];
+                };
+            };
+        };
+    };
+    get_stock: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockRow"][];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_spool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpoolForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockRow"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_packet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PacketForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockRow"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_stock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                spool_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_kit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Kit"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_fly: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FlyForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Fly"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_rod: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RodForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rod"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_line: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlyLine"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_bench: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_proposal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposalRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_bare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BareRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Leader"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Situation"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_leaders: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeaderCard"][];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_leader: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Design"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_leader: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                leader_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision"];
+                };
+            };
+            /** @description No such leader */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_leader: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                leader_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description No such leader */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_revision: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                leader_id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision"];
+                };
+            };
+            /** @description No such leader */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_revision: {
+        parameters: {
+            query?: never;
+            header: {
+                "if-match": string;
+            };
+            path: {
+                leader_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Design"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Revision"];
+                };
+            };
+            /** @description No such leader */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not the newest revision; both are kept */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    restore_leader: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                leader_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description No such leader */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "json" | "csv" | "svg";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExportRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_import: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Design"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
 }

@@ -110,8 +110,9 @@ function picked(event: Event) {
 }
 
 .title {
-  width: 300px;
-  min-width: 0;
+  field-sizing: content;
+  min-width: 8ch;
+  max-width: 420px;
   padding: 2px 4px;
   border: 0;
   border-bottom: 1px solid transparent;

@@ -5,6 +5,7 @@ import { isTyping } from '@/widgets/isTyping'
 import BenchBar from './BenchBar.vue'
 import EmptyBench from './EmptyBench.vue'
 import LanesStage from './lanes/LanesStage.vue'
+import LeaderNotes from './LeaderNotes.vue'
 import PiecesGrid from './pieces/PiecesGrid.vue'
 import SaveConflict from './SaveConflict.vue'
 import SelectedThing from './SelectedThing.vue'
@@ -66,7 +67,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <LanesStage :axis="axis" :ghost="ghost" />
         <PiecesGrid v-if="piecesShown" />
       </div>
-      <VerdictColumn :ghost="ghost" :ghost-title="ghostTitle" class="bench__verdict" />
+      <VerdictColumn :ghost="ghost" :ghost-title="ghostTitle" class="bench__verdict">
+        <LeaderNotes />
+      </VerdictColumn>
     </div>
     <SaveConflict
       :problem="saving.conflict.value"
@@ -86,7 +89,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   flex-direction: column;
   gap: 8px;
   min-height: 100%;
-  padding: 12px 20px 14px 22px;
+  padding: 12px 20px 6px 22px;
 }
 
 .bench__body {

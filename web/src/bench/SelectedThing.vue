@@ -28,6 +28,10 @@ const place = computed(() => {
   return index > last.value ? 'The fly’s knot' : `Joint ${index}`
 })
 
+const steps = [
+  [-1, '−', 'Thinner spool'],
+  [1, '+', 'Thicker spool'],
+] as const
 const setLength = (length: string) =>
   bench.tryEdit({ act: 'set-length', piece: selection.selected.index, length })
 const cut = (end: 'butt' | 'tip') => (length: string) =>
@@ -55,11 +59,16 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
         <span class="bar__label" aria-hidden="true">Spool</span>
         <div class="bar__steps">
           <StockSelect :stock="stock ?? []" :piece="piece" label="Spool" />
-          <button class="do" type="button" aria-label="Thinner spool" @click="acts.stepStock(-1)">
-            thinner
-          </button>
-          <button class="do" type="button" aria-label="Thicker spool" @click="acts.stepStock(1)">
-            thicker
+          <button
+            v-for="[by, sign, words] in steps"
+            :key="by"
+            class="do bar__step"
+            type="button"
+            :aria-label="words"
+            :title="words"
+            @click="acts.stepStock(by)"
+          >
+            {{ sign }}
           </button>
         </div>
       </div>
@@ -86,7 +95,7 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
         <button class="do" type="button" :disabled="piece.index >= last" @click="acts.merge">
           Merge with next
         </button>
-        <button class="do" type="button" @click="acts.insert">Add a piece below</button>
+        <button class="do" type="button" @click="acts.insert">Add below</button>
         <button class="do" type="button" :disabled="last === 0" @click="acts.remove">
           Take out
         </button>
@@ -119,13 +128,13 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
   display: flex;
   flex-wrap: wrap;
   align-items: flex-end;
-  gap: 8px 14px;
-  min-height: 56px;
+  gap: 8px 12px;
+  min-height: 58px;
 }
 
 h2 {
   align-self: center;
-  min-width: 74px;
+  min-width: 64px;
   font-size: 16px;
 }
 
@@ -142,7 +151,7 @@ h2 .quiet {
 }
 
 .bar__length {
-  width: 108px;
+  width: 118px;
 }
 
 .bar__cut {
@@ -156,7 +165,13 @@ h2 .quiet {
 
 .bar__spool .pick,
 .bar__steps > :first-child {
-  width: 196px;
+  width: 178px;
+}
+
+.bar__step {
+  width: 32px;
+  padding: 0;
+  font-size: 17px;
 }
 
 .bar__knot {
@@ -169,6 +184,7 @@ h2 .quiet {
 }
 
 .bar__acts {
+  gap: 5px;
   flex-wrap: nowrap;
 }
 

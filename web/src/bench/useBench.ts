@@ -38,10 +38,7 @@ export const useBench = defineStore('bench', () => {
   let history: History<Entry> | null = null
   let dragFrom: Design | null = null
 
-  const turns = new Turns<Change>(run, () => {
-    waitingCount.value = turns.unfinished.length
-    if (lost.value) void keep()
-  })
+  const turns = new Turns<Change>(run, keep)
 
   const saved = computed<SavedAs | null>(() => savedBy.value[thread.value] ?? null)
   const changedSinceSaved = computed(
@@ -94,7 +91,6 @@ export const useBench = defineStore('bench', () => {
       if (change.kind === 'read') await show({ design: present })
       await runDrag(change, present, history)
     }
-    await keep()
   }
 
   async function go(entry: Entry) {
@@ -120,6 +116,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   async function keep() {
+    waitingCount.value = turns.unfinished.length
     if (!history || !draftId) return
     canUndo.value = history.canUndo
     canRedo.value = history.canRedo
@@ -136,7 +133,9 @@ export const useBench = defineStore('bench', () => {
   /** Takes a change; resolves when done, rejects where Python refuses it. */
   async function change(made: Change, latest = ''): Promise<void> {
     refusal.value = ''
-    await turns.add(made, latest)
+    const done = turns.add(made, latest)
+    if (lost.value) void keep()
+    await done
   }
 
   /** Takes a change whose refusal is shown on the bench rather than beside a field. */

@@ -73,8 +73,8 @@ const day = (iso: string) =>
             <button class="card__open" type="button" @click="open(card)">{{ card.title }}</button>
           </h3>
           <p class="quiet">
-            {{ card.school }} · <span class="figure">{{ card.length }}</span> to
-            <span class="figure">{{ card.tippet }}</span> · revision {{ card.revision }},
+            {{ card.school }} · {{ card.length }} to {{ card.tippet }} · revision
+            {{ card.revision }},
             {{ day(card.updated_at) }}
           </p>
           <p class="card__notes">{{ card.notes }}</p>
@@ -87,7 +87,7 @@ const day = (iso: string) =>
             :aria-label="`Compare with ${card.title}`"
             @click="compare(card)"
           >
-            As ghost
+            Compare
           </button>
           <button
             class="do do--plain"

@@ -42,7 +42,7 @@ async function fromNothing() {
       <div class="row">
         <h2 id="schools-title">Start from a school of taper</h2>
         <span class="grow" />
-        <button class="do" type="button" @click="fromNothing">Build from nothing: one butt</button>
+        <button class="do" type="button" @click="fromNothing">Build from nothing</button>
       </div>
       <p class="quiet schools__day">
         Each builds for the day on the bench from the spools you own. {{ forWhat }}

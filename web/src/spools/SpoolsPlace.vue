@@ -86,13 +86,15 @@ const packetOpen = computed({
 
 .shelf h2 {
   padding-bottom: 6px;
-  text-transform: capitalize;
+}
+
+.shelf h2::first-letter {
+  text-transform: uppercase;
 }
 
 .shelf h2 .quiet {
   margin-left: 8px;
   font-weight: 400;
-  text-transform: none;
 }
 
 ul {

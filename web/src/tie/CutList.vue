@@ -54,6 +54,10 @@ thead th {
   font-weight: 500;
 }
 
+.figure {
+  white-space: nowrap;
+}
+
 .cuts__cut {
   font-size: 1.15em;
   font-weight: 700;

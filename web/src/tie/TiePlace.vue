@@ -6,6 +6,7 @@ import { sentenceText } from '@/bench/sentence/sentenceText'
 import ChipChoice from '@/widgets/ChipChoice.vue'
 import MiniStrip from '@/widgets/MiniStrip.vue'
 import CutList from './CutList.vue'
+import './print.css'
 
 const bench = useBench()
 const paper = ref<'a4' | 'card'>('a4')
@@ -118,81 +119,9 @@ const print = () => window.print()
   font-size: 14px;
 }
 
-@media (max-width: 820px) {
+@media screen and (max-width: 820px) {
   .tie__body {
     grid-template-columns: 1fr;
-  }
-}
-</style>
-
-<style>
-@page sheet {
-  size: A4;
-  margin: 14mm;
-}
-
-@page card {
-  size: A6;
-  margin: 6mm;
-}
-
-@media print {
-  :root,
-  :root[data-theme='dark'] {
-    color-scheme: light;
-    --ground: #fff;
-    --surface: #fff;
-    --raised: #fff;
-    --ink: #000;
-    --ink-2: #333;
-    --act: #000;
-    --hair: #999;
-  }
-
-  .screen-only {
-    display: none !important;
-  }
-
-  .tie.place {
-    max-width: none;
-    padding: 0;
-  }
-
-  .paper-a4 {
-    page: sheet;
-  }
-
-  .paper-card {
-    page: card;
-    font-size: 8.5pt;
-  }
-
-  .paper-card .tie__body {
-    display: block;
-  }
-
-  .paper-card h1 {
-    font-size: 12pt;
-  }
-
-  .paper-card h2 {
-    margin-top: 6pt;
-    font-size: 10pt;
-  }
-
-  .paper-card .step {
-    padding: 1.5pt 0;
-  }
-
-  .paper-card .step strong,
-  .paper-card .cuts {
-    font-size: 8.5pt;
-  }
-
-  .paper-card .step span,
-  .paper-card .quiet,
-  .paper-card .cautions {
-    font-size: 7.5pt;
   }
 }
 </style>

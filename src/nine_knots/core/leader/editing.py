@@ -20,6 +20,7 @@ from nine_knots.core.leader.edits import (
     MoveJoint,
     SetJoint,
     SetLength,
+    SetRole,
     Split,
     StepStock,
     UseStock,
@@ -28,7 +29,7 @@ from nine_knots.core.leader.joining import eye_knot, joint_between
 from nine_knots.core.leader.joints import Joint
 from nine_knots.core.leader.leader import Leader
 from nine_knots.core.leader.pieces import LevelPiece, Role, TaperedPiece
-from nine_knots.core.strand import Packet, Spool, Stock
+from nine_knots.core.strand import Packet, Spool, Stock, Strand, TaperedStrand
 from nine_knots.core.tackle import Fly
 from nine_knots.core.units import Units, parse_length
 from nine_knots.core.values import LONGEST_LEADER_M, MOST_PIECES
@@ -56,16 +57,27 @@ class Workbench:
             mend="Choose one of the spools you own, or add it under Spools.",
         )
 
-    def level_by_thickness(self) -> list[Spool]:
-        """The level spools, thinnest first, equal diameters by stiffness."""
+    def level_by_thickness(self, like: Strand | TaperedStrand | None = None) -> list[Spool]:
+        """The level spools, thinnest first, equal diameters by stiffness.
+
+        Only those of the same family and colour where a strand is given.
+        """
         spools = [item for item in self.stock if isinstance(item, Spool)]
+        if like is not None:
+            spools = [
+                spool
+                for spool in spools
+                if spool.strand.substance.family == like.substance.family
+                and spool.strand.colour == like.colour
+            ]
         return sorted(
             spools, key=lambda s: (s.strand.diameter_m, s.strand.stiffness_pa, s.spool_id)
         )
 
     def nearest(self, diameter_m: float) -> Spool:
         """The level spool nearest in diameter, or EditRefused on an empty shelf."""
-        spools = self.level_by_thickness()
+        spools = [s for s in self.level_by_thickness() if s.strand.colour == "plain"]
+        spools = [s for s in spools if s.strand.substance.family != "wire"] or spools
         if not spools:
             raise EditRefused(
                 "There is no spool on the shelf.", mend="Add a spool under Spools first."
@@ -234,7 +246,7 @@ def _tied(old: Joint, new: Joint) -> Joint:
 
 def _step_stock(leader: Leader, edit: StepStock, bench: Workbench) -> Leader:
     piece = leader.pieces[edit.piece]
-    spools = bench.level_by_thickness()
+    spools = bench.level_by_thickness(like=piece.strand)
     names = [spool.spool_id for spool in spools]
     if piece.strand.spool_id in names:
         place = names.index(piece.strand.spool_id) + edit.by
@@ -244,11 +256,15 @@ def _step_stock(leader: Leader, edit: StepStock, bench: Workbench) -> Leader:
     if not 0 <= place < len(spools):
         which = "thicker" if edit.by > 0 else "thinner"
         raise EditRefused(
-            f"You own no {which} spool than this.",
+            f"You own no {which} spool of this kind.",
             where=f"leader.pieces.{edit.piece}",
             mend="Add one under Spools, or step the other way.",
         )
     return _restocked(leader, edit.piece, spools[place], bench)
+
+
+def _set_role(leader: Leader, edit: SetRole, bench: Workbench) -> Leader:  # noqa: ARG001
+    return _with_piece(leader, edit.piece, _made(leader.pieces[edit.piece], role=edit.role))
 
 
 def _split(leader: Leader, edit: Split, bench: Workbench) -> Leader:
@@ -347,6 +363,7 @@ _ACTS: dict[str, Callable[[Leader, Any, Workbench], Leader]] = {
     "cut-back": _cut_back,
     "use-stock": _use_stock,
     "step-stock": _step_stock,
+    "set-role": _set_role,
     "split": _split,
     "merge": _merge,
     "insert": _insert,

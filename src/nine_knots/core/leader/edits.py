@@ -5,6 +5,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from nine_knots.core.leader.joints import Joint
+from nine_knots.core.leader.pieces import Role
 from nine_knots.core.values import LONGEST_LEADER_M, Frozen
 
 Typed = Annotated[float, Field(gt=0, le=LONGEST_LEADER_M)] | Annotated[str, Field(max_length=60)]
@@ -52,6 +53,14 @@ class StepStock(Frozen):
     by: Literal[-1, 1]
 
 
+class SetRole(Frozen):
+    """Say what a piece is for: it changes how the piece is judged, not the piece."""
+
+    act: Literal["set-role"] = "set-role"
+    piece: int
+    role: Role
+
+
 class Split(Frozen):
     """Part a piece in two of the same strand."""
 
@@ -95,6 +104,7 @@ Edit = Annotated[
     | CutBack
     | UseStock
     | StepStock
+    | SetRole
     | Split
     | Merge
     | Insert

@@ -49,6 +49,12 @@ class Units:
             text = f"{feet} ft {text}" if rest else f"{feet} ft"
         return Quantity(si=length_m, text=text)
 
+    def on_spool(self, length_m: float) -> Quantity:
+        """What is left on a spool: ``46 ft`` or ``14 m``, halves of them below five."""
+        unit_m, name = (1.0, "m") if self.system == "metric" else (factors.FOOT_M, "ft")
+        step = 0.5 if length_m < 5 * unit_m else 1.0
+        return Quantity(si=length_m, text=f"{_steps(length_m / unit_m, step) * step:g} {name}")
+
     def diameter(self, diameter_m: float) -> Quantity:
         """``.018 in`` or ``0.46 mm``."""
         if self.system == "metric":

@@ -79,7 +79,7 @@ def _scaled(
 
 def _within(value: float, low: float, high: float, text: str, span: str) -> float:
     if not low <= value <= high:
-        raise OutOfRange(f"“{text}” is outside {span}.", mend=f"Give a value within {span}.")
+        raise OutOfRange(f"“{text}” is outside {span}.", mend="Check the figure and its unit.")
     return value
 
 

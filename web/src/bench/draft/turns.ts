@@ -15,7 +15,8 @@ export class Turns<C> {
 
   constructor(
     private readonly run: (change: C) => Promise<void>,
-    private readonly changed: () => void = () => undefined,
+    /** Awaited after each turn, before its promise settles; the next turn does not wait for it. */
+    private readonly after: () => Promise<void> = async () => undefined,
   ) {}
 
   add(change: C, latest = ''): Promise<void> {
@@ -37,16 +38,12 @@ export class Turns<C> {
     if (this.#running) return
     for (let turn = this.#waiting.shift(); turn; turn = this.#waiting.shift()) {
       this.#running = turn
-      this.changed()
-      try {
-        await this.run(turn.change)
-        this.#running = null
-        turn.done()
-      } catch (error) {
-        this.#running = null
-        turn.failed(error)
-      }
+      const settle = await this.run(turn.change).then(
+        () => turn.done,
+        (error: unknown) => () => turn.failed(error),
+      )
+      this.#running = null
+      void this.after().then(settle)
     }
-    this.changed()
   }
 }

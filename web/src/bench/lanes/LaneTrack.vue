@@ -2,29 +2,27 @@
 import { computed } from 'vue'
 import type { LaneSpan } from '@/api/client'
 import type { Axis } from '../strip/useAxis'
+import type { Lane } from './useLanes'
 
 /** One lane: a profile over the leader, its name, and what the crosshair reads in it. */
 const props = defineProps<{
-  title: string
-  note: string
+  lane: Lane
   words: string
   axis: Axis
   height: number
   spans: LaneSpan[]
   ghost: LaneSpan[]
-  upper: (span: LaneSpan) => number
-  lower: (span: LaneSpan) => number
   atM: number
   jointsM: number[]
 }>()
 
 function profile(spans: LaneSpan[]): string {
-  const { axis, height } = props
+  const { axis, height, lane } = props
   return spans
     .map(
       (span, i) =>
-        `${i ? 'L' : 'M'}${axis.x(span.from_m)} ${height - props.upper(span)}` +
-        `L${axis.x(span.to_m)} ${height - props.lower(span)}`,
+        `${i ? 'L' : 'M'}${axis.x(span.from_m)} ${height - lane.upper(span)}` +
+        `L${axis.x(span.to_m)} ${height - lane.lower(span)}`,
     )
     .join('')
 }
@@ -39,11 +37,11 @@ const filled = computed(() => {
 </script>
 
 <template>
-  <section class="lane" :aria-label="`${title}: ${words}`">
+  <section class="lane" :aria-label="`${lane.title}: ${words}`">
     <p class="lane__head">
-      <strong>{{ title }}</strong>
-      <span class="figure lane__words">{{ words }}</span>
-      <span class="quiet">{{ note }}</span>
+      <strong>{{ lane.title }}</strong>
+      <span class="lane__words">{{ words }}</span>
+      <span class="quiet">{{ lane.note }}</span>
     </p>
     <svg :width="axis.width" :height="height" aria-hidden="true">
       <line :x1="0" :x2="axis.width" :y1="height - 0.5" :y2="height - 0.5" class="floor" />

@@ -5,6 +5,7 @@ import TypedField from '@/widgets/TypedField.vue'
 import { useBench } from '../useBench'
 import { useSelection } from '../useSelection'
 import JointSelect from './JointSelect.vue'
+import RoleSelect from './RoleSelect.vue'
 import StockSelect from './StockSelect.vue'
 
 const bench = useBench()
@@ -56,7 +57,7 @@ function move(event: KeyboardEvent) {
           @focusin="selection.select('piece', piece.index)"
         >
           <th scope="row" class="figure">{{ piece.index + 1 }}</th>
-          <td>{{ piece.role }}</td>
+          <td><RoleSelect :piece="piece" /></td>
           <td class="wide">
             <StockSelect
               :stock="stock ?? []"
@@ -91,12 +92,12 @@ function move(event: KeyboardEvent) {
 table {
   width: 100%;
   border-collapse: collapse;
-  font-size: 14px;
+  font-size: 13.5px;
 }
 
 th,
 td {
-  padding: 2px 8px 2px 0;
+  padding: 1px 8px 1px 0;
   border-bottom: 1px solid var(--hair);
   text-align: left;
   white-space: nowrap;
@@ -117,11 +118,16 @@ thead th {
   background: var(--act-soft);
 }
 
+.grid :deep(.typed__box),
+.grid :deep(.pick) {
+  height: 27px;
+}
+
 .wide {
-  width: 190px;
+  width: 172px;
 }
 
 .short {
-  width: 104px;
+  width: 116px;
 }
 </style>

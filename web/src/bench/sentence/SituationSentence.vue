@@ -65,7 +65,7 @@ function leave(event: FocusEvent) {
           {{ phrase.text }}
         </button>
       </template>
-      <span class="sentence__plain">.</span>
+      <span class="sentence__plain sentence__stop">.</span>
     </p>
     <div
       v-if="editor"
@@ -140,6 +140,10 @@ function leave(event: FocusEvent) {
 }
 
 @media (max-width: 820px) {
+  .sentence__stop {
+    display: none;
+  }
+
   .panel {
     left: 0;
   }

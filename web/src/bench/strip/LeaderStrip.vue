@@ -16,8 +16,8 @@ import type { Axis } from './useAxis'
 const props = defineProps<{ axis: Axis; ghost: Evaluation | null }>()
 const emit = defineEmits<{ fields: [] }>()
 
-const HEIGHT = 176
-const AXIS_Y = 84
+const HEIGHT = 166
+const AXIS_Y = 78
 const THICKEST_PX = 34
 
 const bench = useBench()

@@ -40,9 +40,8 @@ const label = computed(() => {
     <rect x="-11" y="-24" width="22" height="48" rx="4" class="grip" />
     <circle r="12.5" class="seat" />
     <JointGlyph :joint="joint" />
-    <g v-if="flagged" class="flag">
-      <path d="M0 17l5 8h-10z" />
-    </g>
+    <text y="27" class="number figure">{{ reading.index }}</text>
+    <path v-if="flagged" d="M0 -15l5 -9h-10z" class="flag" />
   </g>
 </template>
 
@@ -81,7 +80,14 @@ const label = computed(() => {
   stroke-width: 2.5;
 }
 
-.flag path {
+.number {
+  fill: var(--ink-2);
+  font-size: 11.5px;
+  text-anchor: middle;
+  pointer-events: none;
+}
+
+.flag {
   fill: var(--much);
 }
 </style>

@@ -15,12 +15,16 @@ const props = defineProps<{
 
 const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 
-const LEAST_FOR_WORDS_PX = 46
+const LEAST_FOR_WORDS_PX = 38
 const from = computed(() => props.axis.x(props.piece.start_m))
 const to = computed(() => props.axis.x(props.piece.end_m))
 const wide = computed(() => to.value - from.value)
 /** Short neighbours put their words on two heights so that they do not run into each other. */
 const lift = computed(() => (wide.value < 110 && props.piece.index % 2 ? 15 : 0))
+const NARROW_PX = 600
+const worded = computed(
+  () => props.selected || (props.axis.width > NARROW_PX && wide.value >= LEAST_FOR_WORDS_PX),
+)
 const label = computed(() => {
   const { index, role, length, diameter, stock, breaks } = props.piece
   return `Piece ${index + 1}, ${role}, ${length.text} of ${diameter}, ${stock}, breaks at ${breaks.text}`
@@ -46,7 +50,7 @@ const label = computed(() => {
       class="body"
     />
     <line v-if="selected" :x1="from + 9" :x2="to - 9" :y1="y + 25" :y2="y + 25" class="mark" />
-    <template v-if="wide >= LEAST_FOR_WORDS_PX || selected">
+    <template v-if="worded">
       <text :x="(from + to) / 2" :y="y - 30 - lift" class="length figure">{{
         piece.length.text
       }}</text>

@@ -23,6 +23,7 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
       <svg width="18" height="12" aria-hidden="true"><ellipse cx="9" cy="6" rx="7" ry="4.5" /></svg>
       hollow knots and dashes: “{{ ghostTitle }}”, on this same day
     </p>
+    <slot />
   </aside>
 </template>
 

@@ -44,7 +44,7 @@ const said = computed(() =>
         {{ measure.title }} <span class="asks">{{ measure.asks }}</span>
       </h3>
       <p class="cord__figure">
-        <span class="figure">{{ measure.figure }}</span>
+        <strong>{{ measure.figure }}</strong>
         <span class="standing">{{ said }}</span>
       </p>
       <p v-if="ghost" class="cord__ghost">ghost: {{ ghost.figure }}</p>
