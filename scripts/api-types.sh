@@ -10,8 +10,8 @@ trap 'rm -rf "$made"' EXIT
 "$PYTHON" -m nine_knots.api >"$made/openapi.json"
 (cd "$PROJECT/web" && npx openapi-typescript "$made/openapi.json" -o "$made/schema.d.ts" >/dev/null)
 if [ "${1:-}" = --check ]; then
-  cmp -s "$made/schema.d.ts" "$PROJECT/web/src/api/schema.d.ts" ||
-    fail "web/src/api/schema.d.ts does not follow the API any more. Run scripts/api-types.sh."
+  cmp -s "$made/schema.d.ts" "$PROJECT/web/generated/schema.d.ts" ||
+    fail "web/generated/schema.d.ts does not follow the API any more. Run scripts/api-types.sh."
 else
-  cp "$made/schema.d.ts" "$PROJECT/web/src/api/schema.d.ts"
+  cp "$made/schema.d.ts" "$PROJECT/web/generated/schema.d.ts"
 fi

@@ -2,7 +2,7 @@ import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 
 export default ts.config(
-  { ignores: ['dist/**', 'node_modules/**', 'src/api/schema.d.ts', 'src/components.d.ts'] },
+  { ignores: ['dist/**', 'node_modules/**', 'generated/schema.d.ts', 'generated/components.d.ts'] },
   ...ts.configs.recommended,
   ...vue.configs['flat/recommended'],
   {

@@ -9,11 +9,16 @@ export default defineConfig({
     vue(),
     Components({
       dirs: [],
-      dts: 'src/components.d.ts',
+      dts: 'generated/components.d.ts',
       resolvers: [ElementPlusResolver({ importStyle: 'css' })],
     }),
   ],
-  resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
+  resolve: {
+    alias: {
+      '@': fileURLToPath(new URL('./src', import.meta.url)),
+      '@generated': fileURLToPath(new URL('./generated', import.meta.url)),
+    },
+  },
   build: { target: 'es2022', chunkSizeWarningLimit: 900, assetsInlineLimit: 0 },
   test: {
     environment: 'jsdom',

@@ -116,7 +116,7 @@ def evaluate(design: Design, titles: dict[str, str], units: Units) -> Evaluation
     line = line_profile(situation.line)
     matches = match_joints(leader, line)
     hold = hold_of(leader)
-    need = need_of(situation, leader)
+    need = need_of(situation)
     work = work_order(leader, situation.fly, titles, units)
     return Evaluation(
         sentence=phrases(situation, units),

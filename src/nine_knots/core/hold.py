@@ -7,7 +7,6 @@ import numpy as np
 
 from nine_knots.core.knots import KNOTS, KnotKey, strength_kept
 from nine_knots.core.leader import Leader
-from nine_knots.core.section import stretch_stiffness_n
 from nine_knots.core.situation import Situation
 from nine_knots.core.tackle import Rod
 from nine_knots.core.units.factors import GRAVITY_M_S2
@@ -112,31 +111,21 @@ def hold_of(leader: Leader) -> Hold:
     )
 
 
-def strike_peak_n(rod: Rod, fish_kg: float, leader_n_m: float) -> float:
-    """Peak pull in N of a strike, v sqrt(k m), rod tip and leader (N/m) in series [G].
+def strike_peak_n(rod: Rod, fish_kg: float) -> float:
+    """Peak pull in N of a strike, v sqrt(k m), with the stiffness k of the rod's tip [G].
 
-    Of a heavy fish only a part is set moving: m / (1 + m / 3 kg).
+    Of a heavy fish only a part is set moving: m / (1 + m / 3 kg). The leader's own stretch is left
+    out: as a spring in series it would make the finest tippet protect itself, and the trade finds
+    that it does not (docs/model.md).
     """
-    series = 1.0 / (1.0 / rod.tip_stiffness_n_m + 1.0 / leader_n_m)
     moved = fish_kg / (1.0 + fish_kg / STRIKE_KG)
-    return float(STRIKE_M_S * (series * moved) ** 0.5)
+    return float(STRIKE_M_S * (rod.tip_stiffness_n_m * moved) ** 0.5)
 
 
-def leader_stiffness_n_m(leader: Leader) -> float:
-    """Stretch stiffness of the whole leader in N/m: 1 / sum of L / EA, tapers by midpoints."""
-    give = 0.0
-    for piece in leader.pieces:
-        steps = 1 if piece.form == "level" else 24
-        for i in range(steps):
-            d_m = piece.diameter_at_m((i + 0.5) * piece.length_m / steps)
-            give += piece.length_m / steps / stretch_stiffness_n(d_m, piece.strand.stiffness_pa)
-    return 1.0 / give
-
-
-def need_of(situation: Situation, leader: Leader) -> Need:
+def need_of(situation: Situation) -> Need:
     """The strike and the steady pull, in N, that this fish in this water may ask."""
     fish_kg = situation.quarry.mass_kg
     return Need(
-        strike_n=strike_peak_n(situation.rod, fish_kg, leader_stiffness_n_m(leader)),
+        strike_n=strike_peak_n(situation.rod, fish_kg),
         pull_n=PULL_OF_WEIGHT[situation.water.snags] * fish_kg * GRAVITY_M_S2,
     )

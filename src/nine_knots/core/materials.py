@@ -82,9 +82,10 @@ _TABLE = (
         density_kg_m3=1140,
         wet_modulus_pa=1.8e9,
         modulus_spread=0.12,
-        strength=StrengthLaw(sigma_thin_pa=1.1e9, d_thin_m=0.28e-3, falloff=0.6),
+        strength=StrengthLaw(sigma_thin_pa=1.16e9, d_thin_m=0.28e-3, falloff=0.6),
         knots="Forgiving; seats well.",
-        marks="density [S: polymer handbooks]; modulus 1.6 to 2.0 GPa [M]; strength [M ±15 %]",
+        marks="density [S: polymer handbooks]; modulus 1.6 to 2.0 GPa [M]; strength the mean of "
+        "usual labels, 0X to 6X [M ±15 %]",
     ),
     Material(
         key="fluorocarbon",

@@ -30,11 +30,6 @@ def bend_stiffness_nm2(diameter_m: float, modulus_pa: float) -> float:
     return modulus_pa * second_moment_m4(diameter_m)
 
 
-def stretch_stiffness_n(diameter_m: float, modulus_pa: float) -> float:
-    """Stretch stiffness EA in N: the pull that would double the length."""
-    return modulus_pa * area_m2(diameter_m)
-
-
 def diameter_of_bend_stiffness_m(bend_nm2: float, modulus_pa: float) -> float:
     """Diameter in m of the round strand that has this bending stiffness."""
     return float((64.0 * bend_nm2 / (pi * modulus_pa)) ** 0.25)

@@ -1,7 +1,6 @@
 """Building the interface when its sources have changed."""
 
 import hashlib
-import os
 import subprocess
 from pathlib import Path
 
@@ -19,7 +18,7 @@ class BuildFailed(NineKnotsError):
 def _fingerprint(paths: list[Path]) -> str:
     digest = hashlib.sha256()
     for path in paths:
-        digest.update(str(path).encode())
+        digest.update(path.name.encode())
         digest.update(path.read_bytes())
     return digest.hexdigest()
 
@@ -46,9 +45,11 @@ def _run(web: Path, log: Path, *command: str) -> None:
 
 def install_packages(web: Path, local: Path) -> None:
     """Run ``npm ci`` where the lock changed since the last time."""
-    stamp, wanted = local / "npm.stamp", _fingerprint([web / "package-lock.json"])
-    if (web / "node_modules").is_dir() and stamp.exists() and stamp.read_text() == wanted:
+    stamp = web / "node_modules" / ".installed-from"
+    wanted = _fingerprint([web / "package-lock.json"])
+    if stamp.exists() and stamp.read_text() == wanted:
         return
+    print("Installing the interface's packages (a minute or so, once) …", flush=True)
     _run(web, local / "interface.log", "npm", "ci", "--no-audit", "--no-fund")
     stamp.write_text(wanted)
 
@@ -56,13 +57,12 @@ def install_packages(web: Path, local: Path) -> None:
 def build_interface(web: Path, local: Path) -> Path:
     """The folder of the built interface, built anew where a source changed."""
     built = web / "dist"
-    stamp, wanted = local / "interface.stamp", _fingerprint(_files(web))
-    if (built / "index.html").exists() and stamp.exists() and stamp.read_text() == wanted:
+    stamp, wanted = built / ".built-from", _fingerprint(_files(web))
+    if stamp.exists() and stamp.read_text() == wanted:
         return built
-    print("Building the interface (half a minute, once after a change) …", flush=True)
     (local / "interface.log").unlink(missing_ok=True)
     install_packages(web, local)
-    os.environ.setdefault("NODE_ENV", "production")
+    print("Building the interface (half a minute, once after a change) …", flush=True)
     _run(web, local / "interface.log", "npm", "run", "build")
     stamp.write_text(wanted)
     return built

@@ -1,6 +1,8 @@
 """From a school and a day to a leader made of spools on the shelf."""
 
-from nine_knots.core.errors import NotFound
+from pydantic import ValidationError
+
+from nine_knots.core.errors import CannotCompute, NotFound
 from nine_knots.core.schools.compound_slack import COMPOUND_SLACK
 from nine_knots.core.schools.even_step import EVEN_STEP
 from nine_knots.core.schools.fit import Proposal, fit_knotless, fit_tied
@@ -81,6 +83,16 @@ def propose(
         tippet_m=tippet_m,
         butt_bend_nm2=matched_butt_bend_nm2(line, tippet_m, parameters.power),
     )
-    plan = school.plan(brief)
+    try:
+        plan = school.plan(brief)
+    except ValidationError as error:
+        span = school.span(situation)
+        low, high = units.length(span.low_m).text, units.length(span.high_m).text
+        raise CannotCompute(
+            f"{school.title} cannot be tied {units.length(length_m).text} long to "
+            f"{units.tippet(tippet_m).text} on this line.",
+            where="length",
+            mend=f"Ask for {low} to {high}, which it is made for here.",
+        ) from error
     fit = fit_knotless if plan.knotless else fit_tied
     return fit(school, plan, brief, stock, units, tuple(reasons))

@@ -1,0 +1,203 @@
+"""Schools of taper: each keeps its own rule with whatever is on the shelf, or says what lacks."""
+
+import itertools
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from nine_knots.core.errors import CannotCompute, NotFound
+from nine_knots.core.match import match_joints
+from nine_knots.core.schools import SCHOOLS, SchoolParameters, bare_leader, propose
+from nine_knots.core.situation import Quarry, Water
+from nine_knots.core.tackle import Bead, Fly, FlyLine, line_profile
+from nine_knots.core.units.factors import FOOT_M, THOU_M
+from tests.makers import INCHES, SHELF, day, packet, spool
+
+STREAMER = Fly(title="Streamer 6", kind="streamer", hook=6, bulk="slim")
+NYMPH = Fly(title="Nymph 14", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0))
+
+
+def leader_of(key, situation=None, stock=SHELF, **parameters):
+    made = propose(key, situation or day(), SchoolParameters(**parameters), stock, INCHES)
+    return made.leader
+
+
+def feet(leader) -> list[float]:
+    return [piece.length_m / FOOT_M for piece in leader.pieces]
+
+
+@pytest.mark.parametrize("key", SCHOOLS)
+def test_every_school_explains_itself_and_names_an_opponent(key):
+    school = SCHOOLS[key]
+    assert school.rule.rstrip(".").count(". ") == 1, "two sentences"
+    assert school.disagrees.school in SCHOOLS
+    assert school.disagrees.school != key
+    assert school.disagrees.says
+
+
+@pytest.mark.parametrize("key", SCHOOLS)
+def test_every_school_ties_its_usual_length_from_the_shelf(key):
+    situation = day(fly=NYMPH) if key == "thin-mono" else day()
+    made = propose(key, situation, SchoolParameters(), SHELF, INCHES)
+    assert made.leader.school == key
+    assert made.leader.length_m == pytest.approx(SCHOOLS[key].span(situation).usual_m, rel=0.02)
+    owned = {item.spool_id for item in SHELF}
+    assert all(piece.strand.spool_id in owned for piece in made.leader.pieces)
+    assert made.reasons
+
+
+@pytest.mark.parametrize("key", [k for k in SCHOOLS if k not in ("thin-mono", "two-part")])
+def test_on_a_full_shelf_no_tapered_leader_hinges_or_runs_backwards(key):
+    for line in (FlyLine(title="4", weight=4), FlyLine(title="7", weight=7)):
+        leader = leader_of(key, day(line=line))
+        flags = {m.flag for m in match_joints(leader, line_profile(line))}
+        assert not flags & {"hinge", "kick", "reversal"}
+
+
+def test_sixty_twenty_twenty():
+    leader = leader_of("sixty-twenty-twenty", length_m=10 * FOOT_M)
+    share = {"butt": 0.0, "taper": 0.0, "tippet": 0.0}
+    for piece in leader.pieces:
+        share[piece.role] += piece.length_m / leader.length_m
+    assert share == pytest.approx({"butt": 0.6, "taper": 0.2, "tippet": 0.2}, abs=0.01)
+    longer = leader_of("sixty-twenty-twenty", length_m=12 * FOOT_M)
+    assert longer.pieces[0].length_m - leader.pieces[0].length_m > 0.35 * 2 * FOOT_M
+
+
+def test_a_knotless_one_never_ties_thicker_tippet_to_a_thinner_tip():
+    for tippet in (4, 5, 6, 7):
+        leader = leader_of("sixty-twenty-twenty-knotless", tippet_m=tippet * THOU_M)
+        taper, level = leader.pieces
+        assert taper.form == "tapered"
+        assert level.upper_diameter_m <= taper.lower_diameter_m + 0.6 * THOU_M
+
+
+def test_halving_halves():
+    lengths = feet(leader_of("halving", day(fly=STREAMER, wish="strip")))
+    first, second, third, tippet = lengths
+    assert second == pytest.approx(first / 2, abs=0.05)
+    assert third == pytest.approx(second / 2, abs=0.05)
+    assert 1.0 <= tippet <= 2.0
+
+
+def test_even_step_is_even():
+    leader = leader_of("even-step", length_m=12 * FOOT_M, tippet_m=8 * THOU_M)
+    lengths = feet(leader)
+    assert max(lengths) - min(lengths) < 0.15
+    thou = [piece.upper_diameter_m / THOU_M for piece in leader.pieces]
+    steps = [a - b for a, b in itertools.pairwise(thou)]
+    assert max(steps) - min(steps) < 2.1
+    assert len(leader.pieces) >= 4
+
+
+def test_compound_slack_shrinks_then_grows_to_a_long_soft_tippet():
+    leader = leader_of("compound-slack")
+    lengths = feet(leader)
+    shortest = lengths.index(min(lengths))
+    assert lengths[: shortest + 1] == sorted(lengths[: shortest + 1], reverse=True)
+    assert lengths[shortest:] == sorted(lengths[shortest:])
+    assert lengths[-1] >= 2.45
+    assert leader.pieces[-1].strand.material == "nylon-soft"
+
+
+def test_two_parts_get_shorter_as_the_line_sinks():
+    wholes = [
+        leader_of("two-part", day(fly=STREAMER, line=FlyLine(title="l", weight=7, sinking=s)))
+        for s in ("floating", "intermediate", "sink-6")
+    ]
+    assert [round(leader.length_m / FOOT_M, 1) for leader in wholes] == [8.0, 6.0, 4.0]
+    assert all(leader.pieces[-1].length_m == pytest.approx(2 * FOOT_M) for leader in wholes)
+
+
+def test_thin_mono_follows_the_flys_weight():
+    light = day(fly=Fly(title="n", kind="nymph", hook=18, bead=Bead(diameter_mm=2.0)))
+    heavy = day(fly=Fly(title="n", kind="nymph", hook=10, bead=Bead(diameter_mm=4.6)))
+    thin = leader_of(
+        "thin-mono", light, stock=(*SHELF, spool(6.3, "copolymer"), spool(9, "copolymer"))
+    )
+    thick = leader_of(
+        "thin-mono", heavy, stock=(*SHELF, spool(6.3, "copolymer"), spool(9, "copolymer"))
+    )
+    assert thin.pieces[0].upper_diameter_m < thick.pieces[0].upper_diameter_m
+    assert len(thin.pieces) == 2
+
+
+def test_power_makes_the_butt_stouter_and_softness_thinner():
+    soft, plain, driving = (
+        leader_of("sixty-twenty-twenty", power=p).pieces[0].upper_diameter_m for p in (-1, 0, 1)
+    )
+    assert soft < plain < driving
+
+
+def test_what_the_shelf_lacks_is_named_with_what_comes_nearest():
+    poor = (spool(18), spool(15), spool(12), spool(10), spool(8, "nylon-soft"))
+    made = propose(
+        "sixty-twenty-twenty", day(), SchoolParameters(tippet_m=4 * THOU_M), poor, INCHES
+    )
+    last = made.shortfalls[-1]
+    assert "soft nylon of about .004 in" in last.wanted
+    assert "nylon-soft-80" in last.nearest
+
+
+def test_a_spool_that_is_nearly_empty_is_not_counted_on():
+    full, empty = spool(18), spool(17.5, left_m=0.5)
+    assert leader_of("halving", stock=(*SHELF, full, empty)).pieces[0].strand.spool_id != (
+        empty.spool_id
+    )
+
+
+def test_an_empty_shelf_is_a_refusal_with_the_mend():
+    for key, stock in (
+        ("halving", ()),
+        ("sixty-twenty-twenty-knotless", (spool(6, "nylon-soft"),)),
+    ):
+        with pytest.raises(CannotCompute) as refused:
+            leader_of(key, stock=stock)
+        assert refused.value.mend
+    with pytest.raises(CannotCompute):
+        leader_of("sixty-twenty-twenty-knotless", stock=(*SHELF[:-1], packet(count=0)))
+
+
+@pytest.mark.parametrize("key", ["compound-slack", "thin-mono"])
+def test_a_length_that_a_school_cannot_have_is_refused_with_its_own(key):
+    with pytest.raises(CannotCompute, match="cannot be tied") as refused:
+        leader_of(key, length_m=0.4)
+    assert "which it is made for" in refused.value.mend
+
+
+def test_an_unknown_school_is_not_found():
+    with pytest.raises(NotFound, match="no school"):
+        leader_of("seventy-thirty")
+
+
+def test_a_bare_start_is_one_matched_butt():
+    leader = bare_leader(day(), SHELF, INCHES)
+    assert len(leader.pieces) == 1
+    assert [m.flag for m in match_joints(leader, line_profile(day().line))] == ["fits"]
+
+
+@settings(max_examples=60, deadline=None)
+@given(
+    st.sampled_from(list(SCHOOLS)),
+    st.floats(1.2, 12.0),
+    st.floats(4, 12),
+    st.floats(-1, 1),
+    st.integers(1, 14),
+    st.floats(0.1, 6.0),
+)
+def test_whatever_is_asked_the_answer_is_a_leader_or_a_refusal(
+    key, length, thou, power, weight, kg
+):
+    situation = day(
+        line=FlyLine(title="l", weight=weight),
+        quarry=Quarry(mass_kg=kg),
+        water=Water(kind="pool", depth_m=1.5),
+    )
+    parameters = {"length_m": length, "tippet_m": thou * THOU_M, "power": power}
+    try:
+        leader = leader_of(key, situation, **parameters)
+    except CannotCompute:
+        return
+    thick = [(p.upper_diameter_m, p.lower_diameter_m) for p in leader.pieces]
+    assert all(a[1] >= b[0] - 0.6 * THOU_M for a, b in itertools.pairwise(thick))
