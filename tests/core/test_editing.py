@@ -15,6 +15,7 @@ from nine_knots.core.leader.edits import (
     Insert,
     Merge,
     MoveJoint,
+    NudgeJoint,
     SetJoint,
     SetLength,
     SetRole,
@@ -49,6 +50,15 @@ def test_the_end_lengthens_the_leader_in_steps_the_angler_can_read():
     assert lengths_in(grown)[-1] == 36.0
     metric = apply_edit(PLAIN, MoveJoint(joint=4, to_m=3.001), workbench(units=METRIC))
     assert metric.pieces[-1].length_m == pytest.approx(0.865, abs=1e-9)
+
+
+def test_nudges_add_up_in_the_anglers_own_steps():
+    leader = PLAIN
+    for _ in range(5):
+        leader = apply_edit(leader, NudgeJoint(joint=1, steps=-2), BENCH)
+    assert lengths_in(leader)[:2] == [45.5, 26.5]
+    metric = apply_edit(PLAIN, NudgeJoint(joint=4, steps=3), workbench(units=METRIC))
+    assert metric.length_m == pytest.approx(PLAIN.length_m + 0.015, abs=0.003)
 
 
 def test_the_lines_tip_does_not_move():
@@ -144,6 +154,7 @@ def test_what_is_not_there_is_refused():
 
 EDITS = st.one_of(
     st.builds(MoveJoint, joint=st.integers(-1, 9), to_m=st.floats(-5, 50)),
+    st.builds(NudgeJoint, joint=st.integers(-1, 9), steps=st.integers(-40, 40)),
     st.builds(SetLength, piece=st.integers(0, 9), length=st.floats(0.001, 40.0)),
     st.builds(
         CutBack,

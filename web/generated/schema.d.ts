@@ -502,6 +502,48 @@ export interface components {
          * @description The day for which a leader is to be built from nothing.
          */
         BareRequest: {
+            /**
+             * @example {
+             *       "fly": {
+             *         "bulk": "standard",
+             *         "hook": 16,
+             *         "kind": "dry",
+             *         "title": "Dry fly 16"
+             *       },
+             *       "line": {
+             *         "front_taper": "standard",
+             *         "half_sizes_heavy": 0,
+             *         "sinking": "floating",
+             *         "tip": "loop",
+             *         "title": "5-weight floating line",
+             *         "weight": 5
+             *       },
+             *       "quarry": {
+             *         "kind": "grayling",
+             *         "mass_kg": 0.5,
+             *         "temper": "wary"
+             *       },
+             *       "rod": {
+             *         "action": "medium",
+             *         "length_m": 2.745,
+             *         "title": "9 ft 5-weight",
+             *         "weight": 5
+             *       },
+             *       "water": {
+             *         "bed": "gravel",
+             *         "clarity": "clear",
+             *         "depth_m": 0.8,
+             *         "kind": "glide",
+             *         "pace_m_s": 0.4,
+             *         "snags": "open"
+             *       },
+             *       "wind": {
+             *         "bearing": "upstream",
+             *         "speed_m_s": 0
+             *       },
+             *       "wish": "drift on top"
+             *     }
+             */
             situation: components["schemas"]["Situation"];
             /**
              * Units
@@ -537,6 +579,91 @@ export interface components {
          * @description A design to read, after at most one change to the leader and one to the sentence.
          */
         BenchRequest: {
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             }
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             }
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "snags": "open"
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
             design: components["schemas"]["Design"];
             /**
              * Edit
@@ -545,7 +672,7 @@ export interface components {
              *       "piece": 0
              *     }
              */
-            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"]) | null;
+            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"]) | null;
             /**
              * @example {
              *       "part": "depth",
@@ -715,8 +842,6 @@ export interface components {
                 [key: string]: components["schemas"]["Said"];
             };
             length: components["schemas"]["Quantity"];
-            /** Step M */
-            step_m: number;
             /** Pieces */
             pieces: components["schemas"]["PieceReading"][];
             /** Joints */
@@ -741,6 +866,91 @@ export interface components {
          * @description A design to write as a file.
          */
         ExportRequest: {
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             }
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             }
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "snags": "open"
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
             design: components["schemas"]["Design"];
             /**
              * Units
@@ -901,6 +1111,91 @@ export interface components {
             kind: "json" | "csv";
             /** Text */
             text: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             }
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             }
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "snags": "open"
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
             onto: components["schemas"]["Design"];
         };
         /**
@@ -1197,6 +1492,21 @@ export interface components {
             to_m: number;
         };
         /**
+         * NudgeJoint
+         * @description Slide a joint by steps of the finest length shown; repeats add up, whatever comes first.
+         */
+        NudgeJoint: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "nudge-joint";
+            /** Joint */
+            joint: number;
+            /** Steps */
+            steps: number;
+        };
+        /**
          * OutlinePart
          * @description A part of a piece between two places, its diameter changing evenly (metres).
          */
@@ -1405,6 +1715,48 @@ export interface components {
              * @example sixty-twenty-twenty
              */
             school: string;
+            /**
+             * @example {
+             *       "fly": {
+             *         "bulk": "standard",
+             *         "hook": 16,
+             *         "kind": "dry",
+             *         "title": "Dry fly 16"
+             *       },
+             *       "line": {
+             *         "front_taper": "standard",
+             *         "half_sizes_heavy": 0,
+             *         "sinking": "floating",
+             *         "tip": "loop",
+             *         "title": "5-weight floating line",
+             *         "weight": 5
+             *       },
+             *       "quarry": {
+             *         "kind": "grayling",
+             *         "mass_kg": 0.5,
+             *         "temper": "wary"
+             *       },
+             *       "rod": {
+             *         "action": "medium",
+             *         "length_m": 2.745,
+             *         "title": "9 ft 5-weight",
+             *         "weight": 5
+             *       },
+             *       "water": {
+             *         "bed": "gravel",
+             *         "clarity": "clear",
+             *         "depth_m": 0.8,
+             *         "kind": "glide",
+             *         "pace_m_s": 0.4,
+             *         "snags": "open"
+             *       },
+             *       "wind": {
+             *         "bearing": "upstream",
+             *         "speed_m_s": 0
+             *       },
+             *       "wish": "drift on top"
+             *     }
+             */
             situation: components["schemas"]["Situation"];
             /**
              * Length

@@ -4,7 +4,9 @@ from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from nine_knots.api.context import CurrentSession
+from nine_knots.api.examples import DESIGN, SITUATION
 from nine_knots.api.problems import RESPONSES
+from nine_knots.api.typed import Typed, field
 from nine_knots.core.design import Design
 from nine_knots.core.evaluation import Evaluation, evaluate
 from nine_knots.core.leader import Leader
@@ -27,7 +29,7 @@ router = APIRouter(prefix="/api", tags=["bench"], responses=RESPONSES)
 class BenchRequest(BaseModel):
     """A design to read, after at most one change to the leader and one to the sentence."""
 
-    design: Design
+    design: Design = Field(examples=[DESIGN])
     edit: Edit | None = Field(default=None, examples=[{"act": "split", "piece": 0}])
     say: Say | None = Field(default=None, examples=[{"part": "depth", "text": "waist-deep"}])
     units: System = "imperial"
@@ -44,9 +46,9 @@ class ProposalRequest(BaseModel):
     """A school asked for a leader; length and tippet as typed, empty for the school's own."""
 
     school: str = Field(max_length=40, examples=["sixty-twenty-twenty"])
-    situation: Situation
-    length: str = Field(default="", max_length=60, examples=["9 ft"])
-    tippet: str = Field(default="", max_length=60, examples=["5X"])
+    situation: Situation = Field(examples=[SITUATION])
+    length: Typed = Field(default="", examples=["9 ft"])
+    tippet: Typed = Field(default="", examples=["5X"])
     power: float = Field(default=0.0, ge=-1.0, le=1.0)
     units: System = "imperial"
 
@@ -54,7 +56,7 @@ class ProposalRequest(BaseModel):
 class BareRequest(BaseModel):
     """The day for which a leader is to be built from nothing."""
 
-    situation: Situation
+    situation: Situation = Field(examples=[SITUATION])
     units: System = "imperial"
 
 
@@ -94,11 +96,11 @@ def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
 def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAnswer:
     """Build a leader by the school's rule from the spools owned; nothing is stored."""
     system = asked.units
-    parameters = SchoolParameters(
-        length_m=parse_length(asked.length, system) if asked.length.strip() else None,
-        tippet_m=parse_diameter(asked.tippet, system) if asked.tippet.strip() else None,
-        power=asked.power,
-    )
+    with field("length"):
+        length_m = parse_length(asked.length, system) if asked.length.strip() else None
+    with field("tippet"):
+        tippet_m = parse_diameter(asked.tippet, system) if asked.tippet.strip() else None
+    parameters = SchoolParameters(length_m=length_m, tippet_m=tippet_m, power=asked.power)
     stock = session.run(list_stock)
     units = Units(system)
     proposal = propose(asked.school, asked.situation, parameters, stock, units)

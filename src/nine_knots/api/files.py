@@ -8,6 +8,7 @@ from pydantic import BaseModel, Field
 
 from nine_knots.api.bench import titles_of
 from nine_knots.api.context import CurrentSession
+from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES
 from nine_knots.core.design import Design
 from nine_knots.core.evaluation import evaluate
@@ -25,7 +26,7 @@ MEDIA = {"json": "application/json", "csv": "text/csv", "svg": "image/svg+xml"}
 class ExportRequest(BaseModel):
     """A design to write as a file."""
 
-    design: Design
+    design: Design = Field(examples=[DESIGN])
     units: System = "imperial"
 
 
@@ -34,7 +35,7 @@ class ImportRequest(BaseModel):
 
     kind: Literal["json", "csv"]
     text: str = Field(max_length=300_000)
-    onto: Design
+    onto: Design = Field(examples=[DESIGN])
 
 
 @router.post(

@@ -1,6 +1,7 @@
 """Keeping other web pages out of a local server: host, origin, size, and security headers."""
 
 from starlette.datastructures import Headers, MutableHeaders
+from starlette.exceptions import HTTPException
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from nine_knots.api.problems import problem
@@ -22,8 +23,11 @@ HEADERS = {
 }
 
 
-class _TooLarge(Exception):
-    pass
+class _TooLarge(HTTPException):
+    """An HTTPException, because FastAPI lets no other through while it reads a body."""
+
+    def __init__(self) -> None:
+        super().__init__(413, f"At most {MOST_BODY_BYTES // 1000} kB are taken.")
 
 
 class Guard:
@@ -64,10 +68,7 @@ class Guard:
                 raise _TooLarge
             return message
 
-        try:
-            await self.app(scope, receive_limited, send_guarded)
-        except _TooLarge:
-            await _too_large()(scope, receive, send_guarded)
+        await self.app(scope, receive_limited, send_guarded)
 
     def _refusal(self, headers: Headers, method: str) -> tuple[int, str, str] | None:
         if headers.get("host", "") not in self.hosts:
@@ -84,7 +85,3 @@ class Guard:
         if not length.isdigit() or int(length) > MOST_BODY_BYTES:
             return 413, "too-large", f"At most {MOST_BODY_BYTES // 1000} kB are taken."
         return None
-
-
-def _too_large() -> ASGIApp:
-    return problem(413, "too-large", f"At most {MOST_BODY_BYTES // 1000} kB are taken.")

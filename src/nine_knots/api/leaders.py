@@ -2,10 +2,11 @@
 
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Header, Response
+from fastapi import APIRouter, Body, Header, Response
 from pydantic import BaseModel
 
 from nine_knots.api.context import CurrentSession
+from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES, Problem
 from nine_knots.core.design import Design
 from nine_knots.core.errors import Unreadable
@@ -22,6 +23,9 @@ STALE: dict[int | str, dict[str, Any]] = {
 MISSING: dict[int | str, dict[str, Any]] = {
     404: {"model": Problem, "description": "No such leader"}
 }
+
+
+DesignBody = Annotated[Design, Body(examples=[DESIGN])]
 
 
 class LeaderCard(BaseModel):
@@ -76,7 +80,7 @@ def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
 
 
 @router.post("", status_code=201, summary="Save a new leader")
-def post_leader(session: CurrentSession, design: Design, response: Response) -> store.Revision:
+def post_leader(session: CurrentSession, design: DesignBody, response: Response) -> store.Revision:
     """Save as revision 1 of a new leader."""
     made = session.run(lambda cursor, me: store.create_leader(cursor, me, design))
     response.headers["ETag"] = etag(made)
@@ -109,7 +113,7 @@ def get_revision(session: CurrentSession, leader_id: str, number: int) -> store.
 def post_revision(
     session: CurrentSession,
     leader_id: str,
-    design: Design,
+    design: DesignBody,
     response: Response,
     if_match: Annotated[str, Header()],
 ) -> store.Revision:

@@ -102,7 +102,8 @@ def _invalid(_request: Request, error: Exception) -> JSONResponse:
 
 def _http(_request: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, HTTPException)
-    code = HTTPStatus(error.status_code).phrase.lower().replace(" ", "-")
+    code = "too-large" if error.status_code == 413 else ""
+    code = code or HTTPStatus(error.status_code).phrase.lower().replace(" ", "-")
     return problem(error.status_code, code, str(error.detail))
 
 

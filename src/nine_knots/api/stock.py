@@ -2,14 +2,13 @@
 
 import re
 import uuid
-from typing import Annotated
 
 from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES
-from nine_knots.core.errors import NineKnotsError
+from nine_knots.api.typed import Typed, field
 from nine_knots.core.materials import MATERIALS, MaterialKey
 from nine_knots.core.strand import Colour, Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
 from nine_knots.core.units import Units, parse_diameter, parse_length, parse_load
@@ -18,8 +17,6 @@ from nine_knots.store.stock import delete_stock, list_stock, put_stock
 
 router = APIRouter(prefix="/api/stock", tags=["stock"], responses=RESPONSES)
 MOST_LEFT_M = 5000.0
-
-Typed = Annotated[str, Field(max_length=60)]
 
 
 class PacketTexts(BaseModel):
@@ -128,22 +125,8 @@ def _id(given: str, name: str) -> str:
     return f"{slug or 'spool'}-{uuid.uuid4().hex[:8]}"
 
 
-class _Field:
-    """Names the form's field in whatever a parser refuses."""
-
-    def __init__(self, name: str) -> None:
-        self.name = name
-
-    def __enter__(self) -> None:
-        return None
-
-    def __exit__(self, _kind: object, error: BaseException | None, _trace: object) -> None:
-        if isinstance(error, NineKnotsError):
-            error.where = self.name
-
-
 def _load(text: str, system: System) -> float | None:
-    with _Field("strength"):
+    with field("strength"):
         return parse_load(text, system) if text.strip() else None
 
 
@@ -156,9 +139,9 @@ def get_stock(session: CurrentSession, units: System = "imperial") -> list[Stock
 @router.post("/spools", summary="Add a spool, or write one anew")
 def post_spool(session: CurrentSession, form: SpoolForm) -> StockRow:
     """Read the typed figures and keep the spool."""
-    with _Field("diameter"):
+    with field("diameter"):
         diameter_m = parse_diameter(form.diameter, form.units)
-    with _Field("left"):
+    with field("left"):
         left_m = parse_length(form.left, form.units, most_m=MOST_LEFT_M)
     shown = Units(form.units)
     title = form.title.strip()
@@ -181,13 +164,13 @@ def post_packet(session: CurrentSession, form: PacketForm) -> StockRow:
     """Read the typed figures and keep the packet."""
     lengths: dict[str, float] = {}
     for name in ("butt_length", "taper_length", "tip_length"):
-        with _Field(name):
+        with field(name):
             lengths[f"{name}_m"] = parse_length(getattr(form, name), form.units)
-    with _Field("butt"):
+    with field("butt"):
         butt_m = parse_diameter(form.butt, form.units)
-    with _Field("tip"):
+    with field("tip"):
         tip_m = parse_diameter(form.tip, form.units)
-    profile = TaperProfile(butt_diameter_m=butt_m, tip_diameter_m=tip_m, **lengths)
+        profile = TaperProfile(butt_diameter_m=butt_m, tip_diameter_m=tip_m, **lengths)
     shown = Units(form.units)
     title = form.title.strip() or f"Knotless {shown.length(profile.length_m).text}"
     spool_id = _id(form.spool_id, title)

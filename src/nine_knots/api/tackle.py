@@ -1,12 +1,13 @@
 """/api/kit: rods, lines and flies owned, and new ones as typed."""
 
-from typing import Annotated, Literal
+from typing import Literal
 
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES
+from nine_knots.api.typed import Typed, field
 from nine_knots.core.elastica import bend_stiffness_from_droop
 from nine_knots.core.tackle import Bead, Fly, FlyLine, Rod, line_profile
 from nine_knots.core.tackle.fly import Bulk, FlyKind
@@ -16,8 +17,6 @@ from nine_knots.core.values import System
 from nine_knots.store.tackle import Kit, add_tackle, read_kit
 
 router = APIRouter(prefix="/api/kit", tags=["kit"], responses=RESPONSES)
-
-Typed = Annotated[str, Field(max_length=60)]
 
 
 class FlyForm(BaseModel):
@@ -65,18 +64,20 @@ def get_kit(session: CurrentSession) -> Kit:
 @router.post("/flies", summary="Add a fly")
 def post_fly(session: CurrentSession, form: FlyForm) -> Fly:
     """Read the typed figures and keep the fly."""
-    hook = parse_hook(form.hook)
-    bead = None
-    if form.bead.strip():
-        bead = Bead(diameter_mm=1e3 * parse_bead(form.bead), metal=form.bead_metal)
+    with field("hook"):
+        hook = parse_hook(form.hook)
+    with field("bead"):
+        bead_m = parse_bead(form.bead) if form.bead.strip() else None
+    with field("weight"):
+        weighed_kg = parse_mass(form.weight, bare="mg") if form.weight.strip() else None
     words = f"{form.bulk} {form.kind}" if form.bulk != "standard" else form.kind
     fly = Fly(
         title=form.title.strip() or f"{words.capitalize()} {Units.hook(hook)}",
         kind=form.kind,
         hook=hook,
         bulk=form.bulk,
-        bead=bead,
-        weighed_kg=parse_mass(form.weight, bare="mg") if form.weight.strip() else None,
+        bead=Bead(diameter_mm=1e3 * bead_m, metal=form.bead_metal) if bead_m else None,
+        weighed_kg=weighed_kg,
     )
     session.run(lambda cursor, me: add_tackle(cursor, me, fly))
     return fly
@@ -85,14 +86,15 @@ def post_fly(session: CurrentSession, form: FlyForm) -> Fly:
 @router.post("/rods", summary="Add a rod")
 def post_rod(session: CurrentSession, form: RodForm) -> Rod:
     """Read the typed figures and keep the rod."""
-    length_m = parse_length(form.length, form.units)
-    shown = Units(form.units).length(length_m).text
-    rod = Rod(
-        title=form.title.strip() or f"{shown} {form.weight}-weight, {form.action}",
-        length_m=length_m,
-        weight=form.weight,
-        action=form.action,
-    )
+    with field("length"):
+        length_m = parse_length(form.length, form.units)
+        shown = Units(form.units).length(length_m).text
+        rod = Rod(
+            title=form.title.strip() or f"{shown} {form.weight}-weight, {form.action}",
+            length_m=length_m,
+            weight=form.weight,
+            action=form.action,
+        )
     session.run(lambda cursor, me: add_tackle(cursor, me, rod))
     return rod
 
@@ -109,11 +111,11 @@ def post_line(session: CurrentSession, form: LineForm) -> FlyLine:
         tip=form.tip,
     )
     if form.droop_length.strip() or form.droop.strip():
-        bend = bend_stiffness_from_droop(
-            line_profile(line).tip_mass_kg_m,
-            parse_length(form.droop_length, form.units),
-            parse_length(form.droop, form.units),
-        )
+        with field("droop_length"):
+            free_m = parse_length(form.droop_length, form.units)
+        with field("droop"):
+            drop_m = parse_length(form.droop, form.units)
+            bend = bend_stiffness_from_droop(line_profile(line).tip_mass_kg_m, free_m, drop_m)
         line = FlyLine.model_validate({**line.model_dump(), "tip_bend_nm2": bend})
     session.run(lambda cursor, me: add_tackle(cursor, me, line))
     return line

@@ -93,7 +93,6 @@ class Evaluation:
     sentence: tuple[Phrase, ...]
     said: dict[SayPart, Said]
     length: Quantity
-    step_m: float
     pieces: tuple[PieceReading, ...]
     joints: tuple[JointReading, ...]
     outline: tuple[OutlinePart, ...]
@@ -122,7 +121,6 @@ def evaluate(design: Design, titles: dict[str, str], units: Units) -> Evaluation
         sentence=phrases(situation, units),
         said=said_of(situation, units),
         length=units.length(leader.length_m),
-        step_m=units.length_step_m,
         pieces=_piece_readings(leader, hold, work, units),
         joints=_joint_readings(leader, hold, matches, units),
         outline=outline(leader),

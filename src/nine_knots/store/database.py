@@ -3,6 +3,7 @@
 import random
 import time
 from collections.abc import Callable
+from contextlib import suppress
 from dataclasses import dataclass
 from typing import Any, TypeVar
 
@@ -80,12 +81,16 @@ class Database:
     def _once(self, work: Callable[[DictCursor], Answer]) -> Answer:
         connection = self._pool.connection()
         try:
+            # Within a begun transaction the pool does not quietly reconnect and repeat a statement
+            # by itself, which would lose those before it.
+            connection.begin()
             with connection.cursor() as cursor:
                 answer = work(cursor)
             connection.commit()
             return answer
         except BaseException:
-            connection.rollback()
+            with suppress(pymysql.err.Error):  # a lost server has rolled back already
+                connection.rollback()
             raise
         finally:
             connection.close()

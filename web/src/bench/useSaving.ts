@@ -46,9 +46,9 @@ export function useSaving() {
 
   const asItsOwn = (title?: string) =>
     keep(async () => {
+      if (title) await bench.change({ kind: 'put', part: { title } })
       if (!bench.design) throw new Error('There is nothing to save.')
-      const body = { ...bench.design, title: title ?? bench.design.title }
-      return answered(api.POST('/api/leaders', { body }))
+      return answered(api.POST('/api/leaders', { body: bench.design }))
     }, 'Saved as its own leader:')
 
   const save = () => (bench.saved ? onTop(bench.saved.revision) : asItsOwn())

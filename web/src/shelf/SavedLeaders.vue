@@ -84,7 +84,7 @@ const day = (iso: string) =>
           <button
             class="do"
             type="button"
-            :aria-label="`Compare with ${card.title}`"
+            :aria-label="`Compare: ${card.title}`"
             @click="compare(card)"
           >
             Compare
@@ -92,7 +92,7 @@ const day = (iso: string) =>
           <button
             class="do do--plain"
             type="button"
-            :aria-label="`Take ${card.title} off the shelf`"
+            :aria-label="`Take off: ${card.title}`"
             @click="takeOff(card)"
           >
             Take off

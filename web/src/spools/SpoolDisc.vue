@@ -17,12 +17,7 @@ const size = computed(() => props.row.diameter.split(' · '))
 </script>
 
 <template>
-  <button
-    class="disc"
-    type="button"
-    :aria-label="`${row.title}, ${row.diameter}, ${row.left} left, breaks at ${row.strength}. Change`"
-    @click="emit('edit')"
-  >
+  <button class="disc" type="button" @click="emit('edit')">
     <svg width="88" height="88" viewBox="-44 -44 88 88" aria-hidden="true">
       <SighterBands v-if="row.sighter" />
       <circle :r="OUTER + 2" class="rim" />
@@ -30,8 +25,11 @@ const size = computed(() => props.row.diameter.split(' · '))
       <circle :r="HUB" class="hub" />
       <text v-if="size[1]" y="5" class="x">{{ size[1] }}</text>
     </svg>
+    <span class="unseen">{{ row.title }},</span>
     <span class="figure disc__size">{{ size[0] }}</span>
+    <span class="unseen">,</span>
     <span class="quiet figure">{{ row.left }}</span>
+    <span class="unseen">left, breaks at</span>
     <span class="quiet figure">{{ row.strength }}{{ row.labelled ? '' : ' est.' }}</span>
   </button>
 </template>

@@ -41,7 +41,10 @@ async function hand() {
   }
 }
 
-function back() {
+/** Escape brings the last figure back; where it stands already, the key is for someone else. */
+function back(event: KeyboardEvent) {
+  if (!refused.value && text.value === props.modelValue) return
+  event.stopPropagation()
   refused.value = ''
   text.value = props.modelValue
 }
@@ -65,7 +68,7 @@ defineExpose({ focus: () => box.value?.select() })
       :placeholder="hint"
       @change="hand"
       @keydown.enter.prevent="hand"
-      @keydown.esc.stop="back"
+      @keydown.esc="back"
     />
     <p v-if="refused" :id="`${id}-no`" class="typed__no" role="alert">{{ refused }}</p>
   </div>

@@ -18,6 +18,7 @@ from nine_knots.core.leader.edits import (
     Insert,
     Merge,
     MoveJoint,
+    NudgeJoint,
     SetJoint,
     SetLength,
     SetRole,
@@ -103,11 +104,13 @@ def _check_index(leader: Leader, edit: Any) -> None:
         raise EditRefused(
             f"There is no piece {piece + 1}; the leader has {len(leader.pieces)}.",
             where="edit.piece",
+            mend="Choose one that is there.",
         )
     if joint is not None and not 0 <= joint < len(leader.joints):
         raise EditRefused(
             f"There is no joint {joint}; the last one is {len(leader.joints) - 1}.",
             where="edit.joint",
+            mend="Choose one that is there.",
         )
 
 
@@ -177,6 +180,11 @@ def _move_joint(leader: Leader, edit: MoveJoint, bench: Workbench) -> Leader:
     pieces[index] = _resized(above, length, "tip")
     pieces[edit.joint] = _resized(below, both - length, "butt")
     return _rebuilt(leader, pieces, list(leader.joints))
+
+
+def _nudge_joint(leader: Leader, edit: NudgeJoint, bench: Workbench) -> Leader:
+    to_m = leader.joints_at_m[edit.joint] + edit.steps * bench.units.length_step_m
+    return _move_joint(leader, MoveJoint(joint=edit.joint, to_m=to_m), bench)
 
 
 def _typed(length: float | str, bench: Workbench) -> float:
@@ -359,6 +367,7 @@ def _set_joint(leader: Leader, edit: SetJoint, bench: Workbench) -> Leader:  # n
 
 _ACTS: dict[str, Callable[[Leader, Any, Workbench], Leader]] = {
     "move-joint": _move_joint,
+    "nudge-joint": _nudge_joint,
     "set-length": _set_length,
     "cut-back": _cut_back,
     "use-stock": _use_stock,

@@ -20,6 +20,14 @@ class MoveJoint(Frozen):
     to_m: float
 
 
+class NudgeJoint(Frozen):
+    """Slide a joint by steps of the finest length shown; repeats add up, whatever comes first."""
+
+    act: Literal["nudge-joint"] = "nudge-joint"
+    joint: int
+    steps: int = Field(ge=-1000, le=1000)
+
+
 class SetLength(Frozen):
     """Give a piece a length: metres, or text as the angler typed it."""
 
@@ -100,6 +108,7 @@ class SetJoint(Frozen):
 
 Edit = Annotated[
     MoveJoint
+    | NudgeJoint
     | SetLength
     | CutBack
     | UseStock

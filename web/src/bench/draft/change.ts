@@ -21,7 +21,8 @@ export function survives(change: Change): boolean {
 
 /** Repeats of one gesture carry the same tag and make one step of undo. */
 export function tagOf(change: Change): string {
-  if (change.kind === 'edit' && change.edit.act === 'move-joint') return `move ${change.edit.joint}`
+  if (change.kind === 'edit' && change.edit.act === 'nudge-joint')
+    return `nudge ${change.edit.joint}`
   if (change.kind === 'put') {
     const parts = Object.keys(change.part)
     if (parts.length === 1 && (parts[0] === 'title' || parts[0] === 'notes')) return parts[0]

@@ -71,6 +71,7 @@ function leave(event: FocusEvent) {
       v-if="editor"
       ref="panel"
       class="panel"
+      tabindex="-1"
       role="dialog"
       :aria-label="editor.title"
       :style="{ '--left': `${left}px` }"
@@ -133,6 +134,10 @@ function leave(event: FocusEvent) {
   border-radius: 6px;
   background: var(--raised);
   box-shadow: 0 12px 34px rgb(0 0 0 / 22%);
+}
+
+.panel:focus {
+  outline: none;
 }
 
 .panel__head {

@@ -27,7 +27,7 @@ const worded = computed(
 )
 const label = computed(() => {
   const { index, role, length, diameter, stock, breaks } = props.piece
-  return `Piece ${index + 1}, ${role}, ${length.text} of ${diameter}, ${stock}, breaks at ${breaks.text}`
+  return `Piece ${index + 1}, ${role}, ${length.text} ${diameter}, ${stock}, breaks at ${breaks.text}`
 })
 </script>
 

@@ -11,10 +11,7 @@ export function useStripKeys(intoFields: () => void) {
   function slide(steps: number) {
     const { kind, index } = selection.selected
     const joint = kind === 'joint' ? index : index + 1
-    const reading = bench.evaluation?.joints[joint]
-    if (!reading || !bench.evaluation) return
-    const to_m = reading.at_m + steps * bench.evaluation.step_m
-    bench.edit({ act: 'move-joint', joint, to_m })
+    bench.edit({ act: 'nudge-joint', joint, steps })
   }
 
   const plain: Record<string, () => void> = {

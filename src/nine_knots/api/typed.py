@@ -1,0 +1,26 @@
+"""Figures that come as typed: whatever is refused of them names the form's field."""
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from typing import Annotated
+
+from pydantic import Field, ValidationError
+
+from nine_knots.core.errors import NineKnotsError, OutOfRange
+
+Typed = Annotated[str, Field(max_length=60)]
+
+
+@contextmanager
+def field(name: str) -> Iterator[None]:
+    """Name the field in whatever a parser or a value refuses inside."""
+    try:
+        yield
+    except NineKnotsError as error:
+        error.where = name
+        raise
+    except ValidationError as error:
+        said = error.errors()[0]["msg"].removeprefix("Value error, ")
+        raise OutOfRange(
+            f"That cannot be: {said}.", where=name, mend="Check the figure and its unit."
+        ) from error

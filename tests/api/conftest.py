@@ -1,0 +1,25 @@
+"""The application on the tests' database, with the demo's shelf."""
+
+from collections.abc import Iterator
+
+import pytest
+from fastapi.testclient import TestClient
+
+from nine_knots.api.app import create_app
+from nine_knots.demo.load import load_demo
+
+PORT = 8123
+
+
+@pytest.fixture
+def client(database) -> Iterator[TestClient]:
+    load_demo(database)
+    with TestClient(create_app(database, PORT), base_url=f"http://127.0.0.1:{PORT}") as made:
+        yield made
+
+
+@pytest.fixture
+def saved(client) -> dict:
+    """The leader that the demo shows first, as saved."""
+    first = client.get("/api/leaders").json()[0]
+    return client.get(f"/api/leaders/{first['leader_id']}").json()

@@ -1,0 +1,114 @@
+"""The real program and a real browser; every page is watched for errors and foreign requests."""
+
+import re
+from collections.abc import Callable, Iterator
+
+import httpx
+import pytest
+from playwright.sync_api import Browser, BrowserContext, Locator, Page, expect, sync_playwright
+
+from tests.running import Running
+
+CHROMIUM_FLAGS = [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--no-first-run",
+]
+EXPECTED_TROUBLE = re.compile(r"Failed to load resource")
+expect.set_options(timeout=10_000)
+
+
+@pytest.fixture(scope="session")
+def program(tmp_path_factory) -> Iterator[Running]:
+    running = Running(tmp_path_factory.mktemp("program")).ready()
+    yield running
+    running.stop()
+
+
+@pytest.fixture(scope="session")
+def browser() -> Iterator[Browser]:
+    with sync_playwright() as playwright:
+        found = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM_FLAGS)
+        yield found
+        found.close()
+
+
+@pytest.fixture
+def context(browser, program) -> Iterator[BrowserContext]:
+    settings = {"name": "Test angler", "units": "imperial", "theme": "light"}
+    httpx.put(f"{program.url}/api/angler", json=settings).raise_for_status()
+    made = browser.new_context(
+        base_url=program.url, viewport={"width": 1280, "height": 800}, reduced_motion="reduce"
+    )
+    yield made
+    made.close()
+
+
+@pytest.fixture
+def open_page(context, program) -> Iterator[Callable[[str], Page]]:
+    trouble: list[str] = []
+
+    def make(path: str = "/") -> Page:
+        page = context.new_page()
+        page.on("pageerror", lambda error: trouble.append(str(error)))
+        page.on(
+            "console",
+            lambda said: (
+                trouble.append(said.text)
+                if said.type == "error" and not EXPECTED_TROUBLE.search(said.text)
+                else None
+            ),
+        )
+        page.on(
+            "request",
+            lambda request: (
+                None
+                if request.url.startswith((program.url, "data:", "blob:"))
+                else trouble.append(f"foreign request: {request.url}")
+            ),
+        )
+        page.goto(path)
+        return page
+
+    yield make
+    assert trouble == []
+
+
+@pytest.fixture
+def page(open_page) -> Page:
+    """The bench with the demo's first leader, whatever other tests have saved since."""
+    made = open_page("/shelf")
+    open_from_shelf(made, "Skarn evening sedge")
+    return made
+
+
+def open_from_shelf(page: Page, name: str) -> None:
+    page.get_by_role("link", name="Shelf").click()
+    page.get_by_role("button", name=name, exact=True).click()
+    expect(title(page)).to_have_value(name)
+
+
+def piece(page: Page, number: int) -> Locator:
+    """A piece on the strip, counted from the line."""
+    return page.get_by_role("option", name=re.compile(rf"^Piece {number},"))
+
+
+def joint(page: Page, number: int) -> Locator:
+    """A joint on the strip; 0 is at the line."""
+    return page.get_by_role("option", name=re.compile(rf"^Joint {number},"))
+
+
+def pieces(page: Page) -> Locator:
+    return page.get_by_role("option", name=re.compile(r"^Piece \d+,"))
+
+
+def title(page: Page) -> Locator:
+    return page.get_by_label("Name of this leader")
+
+
+def cord(page: Page, name: str) -> Locator:
+    """One measure of the verdict."""
+    return page.get_by_label("The verdict").locator(".cord").filter(has_text=name)

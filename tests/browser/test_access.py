@@ -1,0 +1,86 @@
+"""axe-core finds nothing serious on any view, by lamp or by night, desk or phone."""
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import piece
+from tests.running import PROJECT
+
+AXE = (PROJECT / "web/node_modules/axe-core/axe.min.js").read_text()
+
+
+def serious(page: Page) -> list[str]:
+    page.evaluate(AXE)
+    found = page.evaluate("axe.run(document, { resultTypes: ['violations'] })")
+    return [
+        f"{one['id']}: {one['help']} at {[node['target'] for node in one['nodes'][:3]]}"
+        for one in found["violations"]
+        if one["impact"] in ("serious", "critical")
+    ]
+
+
+def show(page: Page, view: str) -> None:
+    places = {"bench": "/", "tie": "/tie", "spools": "/spools", "shelf": "/shelf"}
+    page.goto(places.get(view, "/"))
+    expect(page.locator("main h1, main h2").first).to_be_attached()
+    if view == "tie":
+        expect(page.get_by_text("Tie, in this order")).to_be_visible()
+    elif view == "shelf":
+        expect(page.get_by_role("button", name="Put this")).to_be_visible()
+    elif view == "spools":
+        expect(page.get_by_text("Knotless tapers").first).to_be_visible()
+    else:
+        expect(piece(page, 1)).to_be_visible()
+    if view == "bench with a ghost and a joint selected":
+        page.get_by_role("button", name="Pin as ghost").click()
+        page.get_by_role("option").first.click()
+    if view == "sentence":
+        page.locator("#say-water").click()
+        expect(page.get_by_role("dialog", name="The water")).to_be_visible()
+    if view == "file menu":
+        page.get_by_role("button", name="File ▾").click()
+        expect(page.get_by_role("menuitem", name="Export as JSON")).to_be_visible()
+    if view == "keys":
+        page.keyboard.press("?")
+        expect(page.get_by_role("dialog", name="Keys")).to_be_visible()
+    if view == "spool form":
+        page.goto("/spools")
+        page.get_by_role("button", name="Add a spool").click()
+        expect(page.get_by_role("dialog", name="Add a spool")).to_be_visible()
+
+
+VIEWS = [
+    "bench",
+    "bench with a ghost and a joint selected",
+    "sentence",
+    "file menu",
+    "keys",
+    "tie",
+    "spools",
+    "spool form",
+    "shelf",
+]
+
+
+@pytest.mark.parametrize("theme", ["light", "dark"])
+def test_nothing_serious(page, theme):
+    found = {}
+    if theme == "dark":
+        page.get_by_role("button", name="Night").click()
+        expect(page.locator("html[data-theme=dark]")).to_be_attached()
+    for view in VIEWS:
+        show(page, view)
+        page.wait_for_timeout(350)  # fading in
+        found[view] = serious(page)
+    assert {view: said for view, said in found.items() if said} == {}
+
+
+def test_nothing_serious_on_a_phone(page):
+    page.set_viewport_size({"width": 390, "height": 844})
+    found = {}
+    for view in ("bench", "tie", "spools", "shelf"):
+        show(page, view)
+        found[view] = serious(page)
+        wide = page.evaluate("document.documentElement.scrollWidth - innerWidth")
+        assert wide <= 0, f"{view} runs {wide} px out of the window"
+    assert {view: said for view, said in found.items() if said} == {}

@@ -1,0 +1,158 @@
+"""A leader from nothing: once with the mouse, once without touching it."""
+
+import re
+
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import cord, joint, piece, pieces, title
+
+
+def drag(page: Page, what, by_px: float) -> None:
+    box = what.locator("circle").bounding_box()
+    x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+    page.mouse.move(x, y)
+    page.mouse.down()
+    for step in range(1, 9):
+        page.mouse.move(x + by_px * step / 8, y)
+    page.mouse.up()
+
+
+def test_with_the_mouse(page):
+    page.get_by_role("link", name="Shelf").click()
+    page.get_by_role("button", name="Build from nothing").click()
+    expect(pieces(page)).to_have_count(1)
+    for count in (2, 3):
+        page.get_by_role("button", name="Add below").click()
+        expect(pieces(page)).to_have_count(count)
+    bar = page.get_by_label("What is selected")
+    piece(page, 2).click()
+    bar.get_by_label("Spool", exact=True).select_option(label="Amber stiff .0125 in")
+    expect(piece(page, 2)).to_have_accessible_name(re.compile(r"\.0125 in, Amber stiff"))
+    piece(page, 3).click()
+    bar.get_by_label("Spool", exact=True).select_option(label="Mist soft .0095 in")
+    expect(piece(page, 3)).to_have_accessible_name(re.compile("Mist soft"))
+
+    joint(page, 1).click()
+    before = piece(page, 1).get_attribute("aria-label")
+    drag(page, joint(page, 1), 40)
+    expect(piece(page, 1)).not_to_have_accessible_name(before)
+    whole = page.locator(".ruler text").last.text_content()
+    drag(page, joint(page, 3), 200)
+    expect(page.locator(".ruler text").last).not_to_have_text(whole)
+
+    joint(page, 2).click()
+    bar.get_by_label("Tied as").select_option(label="double surgeon's")
+    expect(joint(page, 2)).to_have_accessible_name(re.compile("double surgeon's"))
+
+    title(page).fill("Mouse-built")
+    title(page).press("Enter")
+    page.get_by_role("button", name="Save", exact=True).click()
+    expect(page.get_by_text("revision 1", exact=True)).to_be_visible()
+    page.get_by_role("link", name="Shelf").click()
+    expect(page.get_by_role("button", name="Mouse-built", exact=True)).to_be_visible()
+
+
+FOCUSED_NAME = """(() => {
+  const e = document.activeElement
+  if (!e || !e.matches('a, button, input, select, textarea, [role=option]')) return ''
+  return e.getAttribute('aria-label') || e.labels?.[0]?.innerText || e.innerText || ''
+})()"""
+
+
+def tab_to(page: Page, name: str) -> None:
+    """Press Tab until the control of this name has the focus."""
+    for _ in range(120):
+        page.keyboard.press("Tab")
+        if name in page.evaluate(FOCUSED_NAME):
+            return
+    raise AssertionError(f"Tab never came to “{name}”")
+
+
+def test_without_the_mouse(page):
+    keys = page.keyboard
+    tab_to(page, "Shelf")
+    keys.press("Enter")
+    expect(page.get_by_role("heading", name="Shelf", exact=True)).to_be_visible()
+    tab_to(page, "Build from nothing")
+    keys.press("Enter")
+    expect(pieces(page)).to_have_count(1)
+
+    tab_to(page, "Piece 1,")
+    keys.press("i")
+    expect(pieces(page)).to_have_count(2)
+    expect(piece(page, 2)).to_be_focused()
+    keys.press("ArrowDown")
+    keys.press("s")
+    expect(pieces(page)).to_have_count(3)
+    keys.press("m")
+    expect(pieces(page)).to_have_count(2)
+    keys.press("ArrowRight")
+    expect(joint(page, 2)).to_be_focused()
+    for _ in range(8):
+        keys.press("Shift+ArrowRight")
+    expect(piece(page, 2)).to_have_accessible_name(re.compile("14 in "))
+    keys.press("PageUp")
+    expect(piece(page, 2)).to_have_accessible_name(re.compile("16½ in "))
+
+    keys.press("ArrowLeft")
+    keys.press("Enter")
+    keys.press("Control+a")
+    keys.type("2 ft 3 in")
+    keys.press("Enter")
+    expect(piece(page, 2)).to_have_accessible_name(re.compile("27 in "))
+
+    tab_to(page, "Knot at joint 1")
+    keys.press("d")
+    expect(joint(page, 1)).to_have_accessible_name(re.compile("double"))
+
+    page.get_by_label("Name of this leader").focus()
+    keys.press("Control+a")
+    keys.type("Key-built")
+    keys.press("Enter")
+    keys.press("Control+s")
+    expect(page.get_by_text("revision 1", exact=True)).to_be_visible()
+
+
+def test_a_short_piece_is_taken_out_and_the_last_one_stays(page):
+    page.get_by_role("link", name="Shelf").click()
+    page.get_by_role("button", name="Build from nothing").click()
+    expect(pieces(page)).to_have_count(1)
+    expect(page.get_by_role("button", name="Take out")).to_be_disabled()
+    page.get_by_role("button", name="Split").click()
+    expect(pieces(page)).to_have_count(2)
+    page.get_by_role("button", name="Take out").click()
+    expect(pieces(page)).to_have_count(1)
+
+
+def test_a_refusal_stays_on_the_bench_and_changes_nothing(page):
+    count = pieces(page).count()
+    piece(page, 1).focus()
+    for _ in range(6):
+        page.keyboard.press("ArrowUp")
+    expect(page.get_by_role("alert")).to_contain_text("no thicker spool")
+    expect(pieces(page)).to_have_count(count)
+
+
+def test_typed_nonsense_is_told_beside_the_field_and_kept(page):
+    piece(page, 1).click()
+    field = page.get_by_label("What is selected").get_by_label("Length")
+    field.fill("as long as it gets")
+    field.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("is not a length")
+    expect(field).to_have_value("as long as it gets")
+    field.press("Escape")
+    expect(page.get_by_role("alert")).to_have_count(0)
+
+
+def test_a_hinge_is_seen_on_strip_lane_and_cord(page):
+    expect(cord(page, "Match")).to_contain_text("right")
+    piece(page, 1).focus()
+    for _ in range(5):
+        page.keyboard.press("ArrowDown")
+    expect(cord(page, "Match")).not_to_contain_text("steps evenly")
+    page.keyboard.press("ArrowRight")
+    rows = page.get_by_label("Spool of piece 2")
+    rows.select_option(label="Mist soft .004 in · 7X")
+    expect(cord(page, "Match")).to_contain_text("too little")
+    expect(page.locator(".lanes .flag text").first).to_have_text("hinge")
+    expect(joint(page, 1)).to_have_accessible_name(re.compile("hinge"))

@@ -1,0 +1,38 @@
+"""A MariaDB of the tests' own; never the user's."""
+
+from collections.abc import Iterator
+
+import pytest
+
+from nine_knots.launch.mariadb import PrivateServer
+from nine_knots.store import Address, Database
+from nine_knots.store.migrate import migrate
+
+TABLES = ("revision", "leader", "tackle", "stock", "angler")
+
+
+@pytest.fixture(scope="session")
+def address(tmp_path_factory) -> Iterator[Address]:
+    server = PrivateServer(tmp_path_factory.mktemp("mariadb"))
+    yield server.start()
+    server.stop()
+
+
+@pytest.fixture(scope="session")
+def migrated(address) -> Iterator[Database]:
+    database = Database(address)
+    migrate(database)
+    yield database
+    database.close()
+
+
+@pytest.fixture
+def database(migrated) -> Database:
+    """The migrated database with every table empty."""
+
+    def empty(cursor):
+        for table in TABLES:
+            cursor.execute(f"DELETE FROM {table}")
+
+    migrated.transact(empty)
+    return migrated

@@ -1,0 +1,50 @@
+"""The whole program as a process of its own, with its own folder, port and database."""
+
+import os
+import signal
+import subprocess
+import sys
+from pathlib import Path
+
+from nine_knots.launch.mariadb import free_port
+
+PROJECT = Path(__file__).resolve().parents[1]
+
+
+class Running:
+    """``python -m nine_knots.launch`` in a folder; ``said`` is what it has printed."""
+
+    def __init__(self, local: Path, *more: str, port: int | None = None) -> None:
+        self.port = port or free_port()
+        self.url = f"http://127.0.0.1:{self.port}"
+        self.said = ""
+        command = [sys.executable, "-m", "nine_knots.launch", "--local", str(local)]
+        self.process = subprocess.Popen(
+            [*command, "--port", str(self.port), *more],
+            cwd=PROJECT,
+            env={**os.environ, "PYTHONPATH": str(PROJECT / "src")},
+            stdout=subprocess.PIPE,
+            stderr=subprocess.STDOUT,
+            text=True,
+        )
+
+    def ready(self) -> "Running":
+        """Wait for the address; AssertionError with what was said where it never comes."""
+        assert self.process.stdout is not None
+        for line in self.process.stdout:
+            self.said += line
+            if "Nine Knots is ready" in line:
+                return self
+        raise AssertionError(f"It did not start:\n{self.said}")
+
+    def ended(self) -> int:
+        """Wait until it ends by itself; the exit code."""
+        rest, _ = self.process.communicate(timeout=60)
+        self.said += rest or ""
+        return self.process.returncode
+
+    def stop(self) -> int:
+        """Ctrl-C; the exit code."""
+        if self.process.poll() is None:
+            self.process.send_signal(signal.SIGINT)
+        return self.ended()
