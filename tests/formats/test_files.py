@@ -19,6 +19,7 @@ from nine_knots.formats.leader_csv import read_csv, write_csv
 from nine_knots.formats.leader_json import read_json, schema, write_json
 from nine_knots.formats.strip_svg import write_svg
 from tests.makers import INCHES, PLAIN, design, knotless, level, tied
+from tests.running import PROJECT
 
 DEMO = demo_designs(demo_stock())
 RINGED = Leader(
@@ -47,6 +48,8 @@ def test_any_figures_survive_a_round_trip(parts):
 
 
 def test_a_file_keeps_to_the_published_schema():
+    published = (PROJECT / "docs" / "leader-1.schema.json").read_text()
+    assert json.loads(published) == schema()
     validator = Draft202012Validator(schema())
     for made in DEMO:
         validator.validate(json.loads(write_json(made)))

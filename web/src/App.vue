@@ -47,6 +47,7 @@ onMounted(begin)
 }
 
 .house__place {
+  position: relative;
   min-height: 0;
   overflow: auto;
   outline: none;

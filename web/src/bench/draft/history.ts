@@ -16,7 +16,7 @@ export class History<T> {
   #when = -Infinity
 
   constructor(entries: T[], at = entries.length - 1) {
-    if (!entries[at]) throw new RangeError('A history needs a present entry.')
+    if (entries[at] === undefined) throw new RangeError('A history needs a present entry.')
     this.#entries = entries
     this.#at = at
   }

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Evaluation } from '@/api/client'
 import type { Axis } from '../strip/useAxis'
 import { useBench } from '../useBench'
+import FlagMark from '../strip/FlagMark.vue'
 import HoldMarks from './HoldMarks.vue'
 import LaneTrack from './LaneTrack.vue'
 import { useCrosshair } from './useCrosshair'
@@ -41,9 +42,14 @@ function follow(event: PointerEvent) {
       :joints-m="reading.joints.map((joint) => joint.at_m)"
     >
       <template v-if="lane.key === 'bend'">
-        <g v-for="joint in flagged" :key="joint.index" class="flag">
-          <path :d="`M${axis.x(joint.at_m)} 14l5 -9h-10z`" />
-          <text :x="axis.x(joint.at_m) + 8" y="14">{{ joint.flag }}</text>
+        <g
+          v-for="joint in flagged"
+          :key="joint.index"
+          :transform="`translate(${axis.x(joint.at_m)} 16)`"
+          class="flag"
+        >
+          <FlagMark :flag="joint.flag" />
+          <text x="10" y="-1">{{ joint.flag }}</text>
         </g>
       </template>
       <HoldMarks v-if="lane.key === 'hold'" :reading="reading" :axis="axis" :y="holdY" />
@@ -57,12 +63,8 @@ function follow(event: PointerEvent) {
   gap: 4px;
 }
 
-.flag path {
-  fill: var(--much);
-}
-
 .flag text {
-  fill: var(--much);
+  fill: var(--ink);
   font-size: 13px;
   font-weight: 640;
 }

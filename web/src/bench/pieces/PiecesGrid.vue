@@ -38,14 +38,14 @@ function move(event: KeyboardEvent) {
     <table @keydown="move">
       <thead>
         <tr>
-          <th scope="col">#</th>
-          <th scope="col">Part</th>
-          <th scope="col">Spool</th>
-          <th scope="col">Diameter</th>
-          <th scope="col">Length</th>
-          <th scope="col">Breaks at</th>
-          <th scope="col">Joint below</th>
-          <th scope="col">Holds</th>
+          <th scope="col" class="number">#</th>
+          <th scope="col" class="part">Part</th>
+          <th scope="col" class="wide">Spool</th>
+          <th scope="col" class="size">Diameter</th>
+          <th scope="col" class="short">Length</th>
+          <th scope="col" class="load">Breaks at</th>
+          <th scope="col" class="wide">Joint below</th>
+          <th scope="col" class="load">Holds</th>
           <th scope="col">Cut</th>
         </tr>
       </thead>
@@ -58,7 +58,7 @@ function move(event: KeyboardEvent) {
         >
           <th scope="row" class="figure">{{ piece.index + 1 }}</th>
           <td><RoleSelect :piece="piece" /></td>
-          <td class="wide">
+          <td>
             <StockSelect
               :stock="stock ?? []"
               :piece="piece"
@@ -66,7 +66,7 @@ function move(event: KeyboardEvent) {
             />
           </td>
           <td class="figure">{{ piece.diameter }}</td>
-          <td class="short">
+          <td>
             <TypedField
               :label="`Length of piece ${piece.index + 1}`"
               hide-label
@@ -75,7 +75,7 @@ function move(event: KeyboardEvent) {
             />
           </td>
           <td class="figure">{{ piece.breaks.text }}</td>
-          <td class="wide"><JointSelect :joint="piece.index + 1" /></td>
+          <td><JointSelect :joint="piece.index + 1" /></td>
           <td class="figure">{{ joints[piece.index + 1]?.holds.text }}</td>
           <td class="figure">{{ piece.cut.text }}</td>
         </tr>
@@ -90,9 +90,11 @@ function move(event: KeyboardEvent) {
 }
 
 table {
+  min-width: 780px;
   width: 100%;
+  table-layout: fixed;
   border-collapse: collapse;
-  font-size: 13.5px;
+  font-size: 13px;
 }
 
 th,
@@ -123,11 +125,27 @@ thead th {
   height: 27px;
 }
 
+.number {
+  width: 18px;
+}
+
+.part {
+  width: 78px;
+}
+
 .wide {
-  width: 172px;
+  width: 144px;
+}
+
+.size {
+  width: 112px;
 }
 
 .short {
-  width: 116px;
+  width: 108px;
+}
+
+.load {
+  width: 71px;
 }
 </style>

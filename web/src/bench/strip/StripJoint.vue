@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Joint, JointReading } from '@/api/client'
+import FlagMark from './FlagMark.vue'
 import JointGlyph from './JointGlyph.vue'
 
 const props = defineProps<{
@@ -41,7 +42,7 @@ const label = computed(() => {
     <circle r="12.5" class="seat" />
     <JointGlyph :joint="joint" />
     <text y="27" class="number figure">{{ reading.index }}</text>
-    <path v-if="flagged" d="M0 -15l5 -9h-10z" class="flag" />
+    <g v-if="flagged" transform="translate(0 -15)"><FlagMark :flag="reading.flag" /></g>
   </g>
 </template>
 
@@ -85,9 +86,5 @@ const label = computed(() => {
   font-size: 11.5px;
   text-anchor: middle;
   pointer-events: none;
-}
-
-.flag {
-  fill: var(--much);
 }
 </style>

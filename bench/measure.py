@@ -1,0 +1,119 @@
+"""Times evaluation, the API's round trip and the first load; see bench/README.md."""
+
+import statistics
+import sys
+import tempfile
+import time
+from collections.abc import Callable
+from pathlib import Path
+
+import httpx
+import numpy as np
+from playwright.sync_api import sync_playwright
+
+from nine_knots.core.evaluation import evaluate
+from nine_knots.core.leader.editing import apply_edit
+from nine_knots.core.leader.edits import Split
+from nine_knots.core.units import Units
+from tests.makers import PLAIN, design, workbench
+from tests.running import Running
+
+RUNS = 300
+
+
+def laps(work: Callable[[], object], runs: int = RUNS) -> list[float]:
+    """Milliseconds of each run, warm."""
+    for _ in range(5):
+        work()
+    found = []
+    for _ in range(runs):
+        begun = time.perf_counter()
+        work()
+        found.append(1e3 * (time.perf_counter() - begun))
+    return sorted(found)
+
+
+def row(name: str, found: list[float], more: str = "") -> None:
+    """One line of a table."""
+    p95 = found[int(0.95 * (len(found) - 1))]
+    print(f"{name:<34}{statistics.median(found):>9.2f}{p95:>9.2f}   {more}")
+
+
+def yardstick() -> list[float]:
+    """A fixed piece of work, so that figures of two machines can be compared."""
+    numbers = np.random.default_rng(1).normal(size=(160, 160))
+    return laps(lambda: np.linalg.svd(numbers, compute_uv=False), 100)
+
+
+def evaluation() -> None:
+    """A whole evaluation by the number of pieces."""
+    print(f"\n{'evaluation, ms':<34}{'median':>9}{'p95':>9}")
+    yard = yardstick()
+    row("yardstick (svd of 160 x 160)", yard)
+    for count in (4, 6, 10, 24):
+        leader = PLAIN
+        while len(leader.pieces) < count:
+            longest = max(range(len(leader.pieces)), key=lambda i: leader.pieces[i].length_m)
+            leader = apply_edit(leader, Split(piece=longest), workbench())
+        made = design(leader)
+        found = laps(lambda made=made: evaluate(made, {}, Units("imperial")))
+        ratio = statistics.median(found) / statistics.median(yard)
+        row(f"{len(leader.pieces)} pieces", found, f"{ratio:.2f} of the yardstick")
+
+
+def round_trip(url: str) -> None:
+    """POST /api/bench with a change, from one client."""
+    print(f"\n{'round trip over HTTP, ms':<34}{'p50':>9}{'p95':>9}")
+    with httpx.Client(base_url=url) as client:
+        first = client.get("/api/leaders").json()[0]
+        saved = client.get(f"/api/leaders/{first['leader_id']}").json()
+        edit = {"act": "nudge-joint", "joint": 1, "steps": 1}
+        body = {"design": saved["design"], "edit": edit, "units": "imperial"}
+        row("POST /api/bench, with a change", laps(lambda: client.post("/api/bench", json=body)))
+        row("GET /api/leaders", laps(lambda: client.get("/api/leaders"), 100))
+        row("GET /api/catalogue", laps(lambda: client.get("/api/catalogue"), 100))
+
+
+def first_load(url: str) -> None:
+    """What an empty cache fetches, and when the strip stands."""
+    print(f"\n{'first load of the bench':<34}{'kB':>9}{'ms':>9}")
+    flags = ["--no-sandbox", "--disable-gpu", "--disable-background-networking"]
+    times, sizes = [], []
+    with sync_playwright() as playwright:
+        browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=flags)
+        for _ in range(5):
+            page = browser.new_page(viewport={"width": 1280, "height": 800})
+            begun = time.perf_counter()
+            page.goto(url)
+            page.wait_for_selector(".strip svg [role=option]")
+            times.append(1e3 * (time.perf_counter() - begun))
+            sizes.append(
+                page.evaluate(
+                    "performance.getEntriesByType('resource')"
+                    ".reduce((sum, one) => sum + one.transferSize, 0)"
+                )
+            )
+            page.close()
+        browser.close()
+    kilobytes, milliseconds = statistics.median(sizes) / 1e3, statistics.median(times)
+    print(f"{'median of 5':<34}{kilobytes:>9.0f}{milliseconds:>9.0f}")
+
+
+def main() -> None:
+    """All tables, against the program given or one of our own."""
+    evaluation()
+    if len(sys.argv) > 1:
+        round_trip(sys.argv[1])
+        first_load(sys.argv[1])
+        return
+    with tempfile.TemporaryDirectory() as folder:
+        running = Running(Path(folder)).ready()
+        try:
+            round_trip(running.url)
+            first_load(running.url)
+        finally:
+            running.stop()
+
+
+if __name__ == "__main__":
+    main()

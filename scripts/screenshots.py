@@ -1,0 +1,86 @@
+"""Takes the pictures in docs/screenshots from a fresh demo: python -m scripts.screenshots."""
+
+import tempfile
+from collections.abc import Callable
+from pathlib import Path
+
+import httpx
+from playwright.sync_api import Page, sync_playwright
+
+from tests.browser.conftest import CHROMIUM_FLAGS, open_from_shelf, piece
+from tests.running import PROJECT, Running
+
+FOLDER = PROJECT / "docs" / "screenshots"
+
+
+def bench(page: Page) -> None:
+    """The bench as it opens."""
+    open_from_shelf(page, "Skarn evening sedge")
+
+
+def bench_night(page: Page) -> None:
+    """By night, a hinge made and the leader as it was behind it."""
+    open_from_shelf(page, "Night pool")
+    page.get_by_role("button", name="Pin as ghost").click()
+    page.get_by_label("Spool of piece 3").select_option(label="Mist soft .007 in · 4X")
+    page.get_by_label("Length of piece 4").fill("24 in")
+    page.get_by_label("Length of piece 4").press("Enter")
+    piece(page, 3).click()
+
+
+def sentence(page: Page) -> None:
+    """A part of the sentence opened."""
+    open_from_shelf(page, "Skarn evening sedge")
+    page.locator("#say-water").click()
+
+
+def schools(page: Page) -> None:
+    """The schools on the shelf."""
+    page.goto("/shelf")
+    page.get_by_text("Compound slack", exact=True).first.click()
+    page.get_by_role("heading", name="Start from a school").evaluate("e => e.scrollIntoView()")
+
+
+def at(path: str) -> Callable[[Page], None]:
+    """A place as it opens."""
+    return lambda page: page.goto(path) and None
+
+
+VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
+    "bench": ("light", bench),
+    "bench-night": ("dark", bench_night),
+    "sentence": ("light", sentence),
+    "shelf": ("light", at("/shelf")),
+    "schools": ("dark", schools),
+    "spools": ("light", at("/spools")),
+    "tie": ("light", at("/tie")),
+}
+
+
+def main() -> None:
+    """All views, each in a fresh browser."""
+    FOLDER.mkdir(exist_ok=True)
+    with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
+        running = Running(Path(folder)).ready()
+        chromium = playwright.chromium
+        browser = chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM_FLAGS)
+        try:
+            for name, (theme, show) in VIEWS.items():
+                settings = {"name": "Runa", "units": "imperial", "theme": theme}
+                httpx.put(f"{running.url}/api/angler", json=settings).raise_for_status()
+                page = browser.new_page(
+                    base_url=running.url, viewport={"width": 1280, "height": 800}
+                )
+                page.goto("/shelf")
+                show(page)
+                page.mouse.move(1270, 790)
+                page.wait_for_timeout(900)
+                page.screenshot(path=FOLDER / f"{name}.png")
+                page.close()
+        finally:
+            browser.close()
+            running.stop()
+
+
+if __name__ == "__main__":
+    main()

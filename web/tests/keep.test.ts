@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest'
+import type { Design } from '@/api/client'
+import { survives, tagOf, type Change } from '@/bench/draft/change'
+import { draftIds, keepDraft, readDraft, type Entry, type Head } from '@/bench/draft/keep'
+
+const entry = (title: string): Entry => ({ thread: 't', design: { title } as Design })
+const head = (at: number, top: number, touched = 1): Head => ({
+  at,
+  top,
+  saved: {},
+  ghost: null,
+  waiting: [],
+  touched,
+})
+
+describe('drafts in the browser', () => {
+  it('come back with their whole history', async () => {
+    await keepDraft('one', head(0, 0), entry('a'))
+    await keepDraft('one', head(1, 1), entry('b'))
+    await keepDraft('one', head(0, 1), entry('a'))
+    const found = await readDraft('one')
+    expect(found?.head.at).toBe(0)
+    expect(found?.entries.map(({ design }) => design.title)).toEqual(['a', 'b'])
+  })
+
+  it('forget what was dropped ahead', async () => {
+    await keepDraft('two', head(0, 0), entry('a'))
+    await keepDraft('two', head(1, 1), entry('b'))
+    await keepDraft('two', head(2, 2), entry('c'))
+    await keepDraft('two', head(1, 1), entry('d'))
+    expect((await readDraft('two'))?.entries.map((e) => e.design.title)).toEqual(['a', 'd'])
+  })
+
+  it('are listed last touched first, and one with a hole is not read', async () => {
+    await keepDraft('old', head(0, 0, 5), entry('a'))
+    await keepDraft('new', head(0, 0, 9), entry('a'))
+    await keepDraft('torn', head(3, 3, 1), entry('d'))
+    const ids = await draftIds()
+    expect(ids.indexOf('new')).toBeLessThan(ids.indexOf('old'))
+    expect(await readDraft('torn')).toBeNull()
+    expect(await readDraft('never')).toBeNull()
+  })
+})
+
+describe('changes', () => {
+  it('that mean something after a reload survive it', () => {
+    const kinds: Change[] = [
+      { kind: 'edit', edit: { act: 'split', piece: 0, share: 0.5 } },
+      { kind: 'undo' },
+      { kind: 'preview', edit: { act: 'move-joint', joint: 1, to_m: 1 } },
+      { kind: 'settle' },
+      { kind: 'read' },
+    ]
+    expect(kinds.map(survives)).toEqual([true, true, false, false, false])
+  })
+
+  it('that repeat carry the same tag', () => {
+    const nudge = (joint: number): Change => ({
+      kind: 'edit',
+      edit: { act: 'nudge-joint', joint, steps: 1 },
+    })
+    expect(tagOf(nudge(1))).toBe(tagOf(nudge(1)))
+    expect(tagOf(nudge(1))).not.toBe(tagOf(nudge(2)))
+    expect(tagOf({ kind: 'put', part: { notes: 'x' } })).toBe('notes')
+    expect(tagOf({ kind: 'undo' })).toBe('')
+  })
+})
