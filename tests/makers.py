@@ -2,7 +2,7 @@
 
 from nine_knots.core.design import Design
 from nine_knots.core.leader import Joint, Leader, LevelPiece, TaperedPiece
-from nine_knots.core.leader.editing import Workbench
+from nine_knots.core.leader.workbench import Workbench
 from nine_knots.core.materials import MaterialKey
 from nine_knots.core.situation import Quarry, Situation, Water, Wind
 from nine_knots.core.strand import Packet, Spool, Strand, TaperedStrand, TaperProfile

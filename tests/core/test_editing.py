@@ -8,7 +8,7 @@ from hypothesis import strategies as st
 
 from nine_knots.core.errors import EditRefused, NineKnotsError, Unreadable
 from nine_knots.core.leader import Joint, Leader
-from nine_knots.core.leader.editing import SHORTEST_PIECE_M, apply_edit
+from nine_knots.core.leader.editing import apply_edit
 from nine_knots.core.leader.edits import (
     CutBack,
     Delete,
@@ -23,6 +23,7 @@ from nine_knots.core.leader.edits import (
     StepStock,
     UseStock,
 )
+from nine_knots.core.leader.resizing import SHORTEST_PIECE_M
 from nine_knots.core.units.factors import FOOT_M, INCH_M, THOU_M
 from tests.makers import METRIC, PLAIN, SHELF, knotless, level, spool, tied, workbench
 

@@ -10,8 +10,9 @@ from nine_knots.api.typed import Typed, field
 from nine_knots.core.design import Design
 from nine_knots.core.evaluation import Evaluation, evaluate
 from nine_knots.core.leader import Leader
-from nine_knots.core.leader.editing import Workbench, apply_edit
+from nine_knots.core.leader.editing import apply_edit
 from nine_knots.core.leader.edits import Edit
+from nine_knots.core.leader.workbench import Workbench
 from nine_knots.core.outline import OutlinePart, outline
 from nine_knots.core.phrases import Say, hear
 from nine_knots.core.schools import SchoolParameters, Shortfall, bare_leader, propose

@@ -5,6 +5,7 @@ import { useSettings } from '@/settings/useSettings'
 import CountField from '@/widgets/CountField.vue'
 import MaterialField from '@/widgets/MaterialField.vue'
 import PlainField from '@/widgets/PlainField.vue'
+import ShelfDialog from './ShelfDialog.vue'
 import { useShelfForm } from './useShelfForm'
 
 type Form = Schemas['PacketForm']
@@ -44,41 +45,22 @@ const save = () =>
 </script>
 
 <template>
-  <el-dialog
+  <ShelfDialog
     v-model="open"
     :title="row ? 'These knotless tapers' : 'Add knotless tapers'"
-    width="min(560px, 94vw)"
-    append-to-body
+    :known="row !== null"
+    :refused="refused"
+    @save="save"
+    @remove="row && remove(row.spool_id)"
   >
-    <form class="form" @submit.prevent="save">
-      <MaterialField v-model="form.material" />
-      <CountField v-model="form.count" label="How many" :min="0" :max="500" />
-      <PlainField v-model="form.butt" label="Butt" hint=".021 or 0.53 mm" />
-      <PlainField v-model="form.butt_length" label="Level butt, how long" hint="3 ft" />
-      <PlainField v-model="form.tip" label="Tip" hint="4X or .007" />
-      <PlainField v-model="form.tip_length" label="Level tip, how long" hint="2 ft" />
-      <PlainField v-model="form.taper_length" label="Taper between, how long" hint="4 ft" />
-      <PlainField v-model="form.strength" label="Label strength of the tip" hint="6 lb" />
-      <PlainField v-model="form.title" class="whole" label="Name (or leave it to us)" />
-      <p v-if="refused" class="refusal whole" role="alert">{{ refused }}</p>
-      <div class="row whole">
-        <button class="do do--main" type="submit">{{ row ? 'Keep' : 'Put on the shelf' }}</button>
-        <button v-if="row" class="do" type="button" @click="remove(row.spool_id)">
-          Take off the shelf
-        </button>
-      </div>
-    </form>
-  </el-dialog>
+    <MaterialField v-model="form.material" />
+    <CountField v-model="form.count" label="How many" :min="0" :max="500" />
+    <PlainField v-model="form.butt" label="Butt" hint=".021 or 0.53 mm" />
+    <PlainField v-model="form.butt_length" label="Level butt, how long" hint="3 ft" />
+    <PlainField v-model="form.tip" label="Tip" hint="4X or .007" />
+    <PlainField v-model="form.tip_length" label="Level tip, how long" hint="2 ft" />
+    <PlainField v-model="form.taper_length" label="Taper between, how long" hint="4 ft" />
+    <PlainField v-model="form.strength" label="Label strength of the tip" hint="6 lb" />
+    <PlainField v-model="form.title" class="whole" label="Name (or leave it to us)" />
+  </ShelfDialog>
 </template>
-
-<style scoped>
-.form {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 12px 16px;
-}
-
-.whole {
-  grid-column: 1 / -1;
-}
-</style>

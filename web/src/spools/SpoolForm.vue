@@ -4,6 +4,7 @@ import { answered, api, type Schemas, type StockRow } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
 import MaterialField from '@/widgets/MaterialField.vue'
 import PlainField from '@/widgets/PlainField.vue'
+import ShelfDialog from './ShelfDialog.vue'
 import { useShelfForm } from './useShelfForm'
 
 type Form = Schemas['SpoolForm']
@@ -46,44 +47,25 @@ const save = () =>
 </script>
 
 <template>
-  <el-dialog
+  <ShelfDialog
     v-model="open"
     :title="row ? 'This spool' : 'Add a spool'"
-    width="min(520px, 94vw)"
-    append-to-body
+    :known="row !== null"
+    :refused="refused"
+    @save="save"
+    @remove="row && remove(row.spool_id)"
   >
-    <form class="form" @submit.prevent="save">
-      <MaterialField v-model="form.material" />
-      <PlainField
-        v-model="form.diameter"
-        label="Diameter, measured if you can"
-        hint=".017, 5X or 0.45 mm"
-      />
-      <PlainField v-model="form.left" label="Left on it" hint="75 ft or 25 m" />
-      <PlainField v-model="form.strength" label="Label strength, if any" hint="12 lb or 5.4 kg" />
-      <PlainField v-model="form.title" class="whole" label="Name (or leave it to us)" />
-      <label class="whole"
-        ><input v-model="form.sighter" type="checkbox" /> Coloured as a sighter</label
-      >
-      <p v-if="refused" class="refusal whole" role="alert">{{ refused }}</p>
-      <div class="row whole">
-        <button class="do do--main" type="submit">{{ row ? 'Keep' : 'Put on the shelf' }}</button>
-        <button v-if="row" class="do" type="button" @click="remove(row.spool_id)">
-          Take off the shelf
-        </button>
-      </div>
-    </form>
-  </el-dialog>
+    <MaterialField v-model="form.material" />
+    <PlainField
+      v-model="form.diameter"
+      label="Diameter, measured if you can"
+      hint=".017, 5X or 0.45 mm"
+    />
+    <PlainField v-model="form.left" label="Left on it" hint="75 ft or 25 m" />
+    <PlainField v-model="form.strength" label="Label strength, if any" hint="12 lb or 5.4 kg" />
+    <PlainField v-model="form.title" class="whole" label="Name (or leave it to us)" />
+    <label class="whole"
+      ><input v-model="form.sighter" type="checkbox" /> Coloured as a sighter</label
+    >
+  </ShelfDialog>
 </template>
-
-<style scoped>
-.form {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 12px 16px;
-}
-
-.whole {
-  grid-column: 1 / -1;
-}
-</style>

@@ -1,12 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import ChipChoice from '@/widgets/ChipChoice.vue'
-import TypedField from '@/widgets/TypedField.vue'
-import { chipsOf, plainChips, useDay } from './useDay'
+import SaidPart from './SaidPart.vue'
+import { plainChips, useDay } from './useDay'
 
-const { bench, catalogue, day, change } = useDay()
-const said = computed(() => bench.evaluation?.said.depth)
-const take = (text: string) => bench.say({ part: 'depth', text })
+const { catalogue, day, change } = useDay()
 </script>
 
 <template>
@@ -16,16 +13,11 @@ const take = (text: string) => bench.say({ part: 'depth', text })
     :model-value="day.water.kind"
     @update:model-value="(kind) => change('water', { kind })"
   />
-  <ChipChoice
+  <SaidPart
+    part="depth"
+    choices="depths"
     legend="How deep where you fish"
-    :chips="chipsOf(catalogue?.depths)"
-    :model-value="said?.word ?? ''"
-    @update:model-value="take"
-  />
-  <TypedField
     label="… or a depth"
-    :model-value="said?.figure ?? ''"
-    :take="take"
     hint="2 ft, 60 cm"
   />
   <ChipChoice

@@ -4,15 +4,7 @@ import { useCatalogue } from '@/api/queries'
 import type { Chip } from '@/widgets/ChipChoice.vue'
 import { useBench } from '../useBench'
 
-/** Words of the catalogue as chips, with the figure they stand for. */
-export function chipsOf(choices: { key: string; title: string; note: string }[] | undefined) {
-  return (choices ?? []).map((one): Chip<string> => ({
-    value: one.key,
-    words: one.title,
-    note: one.note,
-  }))
-}
-
+/** Words to choose from, as chips. */
 export function plainChips<T extends string>(words: readonly T[] | undefined): Chip<T>[] {
   return (words ?? []).map((word) => ({ value: word, words: word }))
 }
@@ -33,9 +25,5 @@ export function useDay() {
     bench.put({ situation: { ...day.value, [key]: value } })
   }
 
-  /** The words now standing in a part of the sentence. */
-  const phrase = (part: string) =>
-    bench.evaluation?.sentence.find((one) => one.part === part)?.text ?? ''
-
-  return { bench, catalogue, day, change, replace, phrase }
+  return { bench, catalogue, day, change, replace }
 }

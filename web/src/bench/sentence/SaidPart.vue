@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Catalogue, Say } from '@/api/client'
+import ChipChoice from '@/widgets/ChipChoice.vue'
+import TypedField from '@/widgets/TypedField.vue'
+import { useDay } from './useDay'
+
+/** One figure of the day: words that stand for it, with what each means, or a figure as typed. */
+const props = defineProps<{
+  part: 'depth' | 'pace' | 'wind'
+  choices: 'depths' | 'paces' | 'winds'
+  legend: string
+  label: string
+  hint: string
+}>()
+const { bench, catalogue } = useDay()
+const said = computed(() => bench.evaluation?.said[props.part])
+const chips = computed(() =>
+  ((catalogue.value as Catalogue | undefined)?.[props.choices] ?? []).map((one) => ({
+    value: one.key,
+    words: one.title,
+    note: one.note,
+  })),
+)
+const take = (text: string) => bench.say({ part: props.part, text } satisfies Say)
+</script>
+
+<template>
+  <ChipChoice
+    :legend="legend"
+    :chips="chips"
+    :model-value="said?.word ?? ''"
+    @update:model-value="take"
+  />
+  <TypedField :label="label" :model-value="said?.figure ?? ''" :take="take" :hint="hint" />
+</template>
