@@ -82,13 +82,24 @@ def run(arguments: argparse.Namespace) -> None:
             server.stop()
 
 
+class _Announcing(uvicorn.Server):
+    """Says where to look once it listens, and so once Ctrl-C is heard by it."""
+
+    async def startup(self, sockets: list[socket.socket] | None = None) -> None:
+        await super().startup(sockets)
+        address = f"http://127.0.0.1:{self.config.port}"
+        print(f"Nine Knots is ready: {address}  (Ctrl-C stops it)", flush=True)
+
+
 def _serve(database: Database, port: int, built: Path) -> None:
     migrate(database)
     if load_demo(database):
         print("The demo of the Skarn valley is loaded.")
     app = create_app(database, port, built)
-    print(f"Nine Knots is ready: http://127.0.0.1:{port}  (Ctrl-C stops it)", flush=True)
-    uvicorn.run(app, host="127.0.0.1", port=port, log_level="warning", server_header=False)
+    config = uvicorn.Config(
+        app, host="127.0.0.1", port=port, log_level="warning", server_header=False
+    )
+    _Announcing(config).run()
     database.close()
 
 
