@@ -6,13 +6,13 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from nine_knots.core.cords import squash
 from nine_knots.core.errors import OutOfRange, Unreadable
 from nine_knots.core.evaluation import evaluate
 from nine_knots.core.leader import Joint, Leader
 from nine_knots.core.phrases import Say, hear, phrases
 from nine_knots.core.situation import Quarry, Situation, Water, Wind
 from nine_knots.core.units import Units
-from nine_knots.core.verdict import _squash
 from tests.makers import INCHES, METRIC, PLAIN, day, design, knotless, level, tied
 
 
@@ -93,8 +93,8 @@ def test_length_is_judged_by_the_leaders_own_school():
 
 @given(st.floats(-50, 50))
 def test_a_knot_never_leaves_its_cord(deviation):
-    assert 0.0 < _squash(deviation) < 1.0
-    assert (0.3 <= _squash(deviation) <= 0.7) == (abs(deviation) <= 1.0)
+    assert 0.0 < squash(deviation) < 1.0
+    assert (0.3 <= squash(deviation) <= 0.7) == (abs(deviation) <= 1.0)
 
 
 def test_the_sentence_uses_words_where_a_figure_is_near_one():

@@ -288,6 +288,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/casts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Cast a design
+         * @description Simulate the cast in a worker; nothing is stored.
+         */
+        post: operations["post_cast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/leaders": {
         parameters: {
             query?: never;
@@ -688,6 +708,148 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * CastReading
+         * @description One cast, trimmed to open low over the water; no movie where mono is cast by its fly.
+         */
+        CastReading: {
+            /**
+             * Resolution
+             * @enum {string}
+             */
+            resolution: "fast" | "full";
+            turnover: components["schemas"]["Measure"];
+            /** Figure */
+            figure: string;
+            /** Landing */
+            landing: string;
+            /** Aim Deg */
+            aim_deg: number;
+            slack: components["schemas"]["Quantity"];
+            /** Opened At S */
+            opened_at_s: number;
+            wind: components["schemas"]["Quantity"];
+            speed: components["schemas"]["Quantity"];
+            line_out: components["schemas"]["Quantity"];
+            movie: components["schemas"]["Movie"] | null;
+            /** Energy */
+            energy: components["schemas"]["EnergyPoint"][];
+        };
+        /**
+         * CastRequest
+         * @description A design to throw; ``bench`` names who asks, so that only the newest is worked out.
+         */
+        CastRequest: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             }
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             }
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "snags": "open"
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            stroke?: components["schemas"]["StrokeForm"];
+            /**
+             * Resolution
+             * @default full
+             * @enum {string}
+             */
+            resolution: "fast" | "full";
+            /**
+             * First Deg
+             * @description a good aim, if known
+             */
+            first_deg?: number | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
          * Catalogue
          * @description Everything that the interface offers for choice.
          */
@@ -706,6 +868,10 @@ export interface components {
             paces: components["schemas"]["Choice"][];
             /** Winds */
             winds: components["schemas"]["Choice"][];
+            /** Casts */
+            casts: components["schemas"]["Choice"][];
+            /** Lines Out */
+            lines_out: components["schemas"]["Choice"][];
             /** Bearings */
             bearings: ("upstream" | "downstream" | "across" | "behind" | "in the face")[];
             /** Wishes */
@@ -829,6 +995,16 @@ export interface components {
              */
             knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
             fly: components["schemas"]["Fly"];
+        };
+        /**
+         * EnergyPoint
+         * @description Of the launch energy of all beyond a place, the share it still has as the loop passes.
+         */
+        EnergyPoint: {
+            /** At M */
+            at_m: number;
+            /** Share */
+            share: number;
         };
         /**
          * Evaluation
@@ -1437,7 +1613,7 @@ export interface components {
              * Key
              * @enum {string}
              */
-            key: "match" | "hold" | "length";
+            key: "turnover" | "match" | "hold" | "length";
             /** Title */
             title: string;
             /** Asks */
@@ -1490,6 +1666,28 @@ export interface components {
             joint: number;
             /** To M */
             to_m: number;
+        };
+        /**
+         * Movie
+         * @description Positions to draw: ``count`` frames of ``nodes`` points, x and y in millimetres.
+         *
+         *     ``points`` is base64 of little-endian 16-bit integers, frame by frame; the water is at 0 and
+         *     the rod's tip is the first point. ``leader`` is the point at the line's tip, ``joints`` those
+         *     of the leader's joints. The last frame is the landing.
+         */
+        Movie: {
+            /** Gap S */
+            gap_s: number;
+            /** Count */
+            count: number;
+            /** Nodes */
+            nodes: number;
+            /** Leader */
+            leader: number;
+            /** Joints */
+            joints: number[];
+            /** Points */
+            points: string;
         };
         /**
          * NudgeJoint
@@ -2184,6 +2382,37 @@ export interface components {
             diameter_m: number;
             /** Spool Id */
             spool_id?: string | null;
+        };
+        /**
+         * StrokeForm
+         * @description A stroke as the angler says it; what is left empty is usual.
+         */
+        StrokeForm: {
+            /**
+             * Kind
+             * @default overhead
+             * @enum {string}
+             */
+            kind: "overhead" | "roll" | "water-loaded";
+            /**
+             * Speed
+             * @default normal
+             * @example easy
+             * @example 15 m/s
+             */
+            speed: string;
+            /**
+             * Line Out
+             * @default
+             * @example 30 ft
+             */
+            line_out: string;
+            /**
+             * Loop
+             * @default
+             * @example 2 ft
+             */
+            loop: string;
         };
         /**
          * TaperProfile
@@ -2983,6 +3212,59 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Situation"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_cast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CastRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CastReading"];
+                };
+            };
+            /** @description A newer cast took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
             /** @description Refused, with the mend */

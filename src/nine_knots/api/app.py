@@ -1,5 +1,7 @@
 """The application: the API and the built interface from one process on one port."""
 
+from collections.abc import AsyncIterator
+from contextlib import asynccontextmanager
 from pathlib import Path
 
 from fastapi import FastAPI
@@ -8,8 +10,12 @@ from fastapi.routing import APIRoute
 from fastapi.staticfiles import StaticFiles
 from starlette.exceptions import HTTPException
 
-from nine_knots.api import anglers, bench, catalogue, files, leaders, problems, stock, tackle
+from nine_knots.api import anglers, bench, casts, catalogue, files, leaders, problems, stock, tackle
+from nine_knots.api.examples import DESIGN
 from nine_knots.api.guard import Guard
+from nine_knots.api.workers import Casting, CastTask
+from nine_knots.core.cast.stroke import Stroke
+from nine_knots.core.design import Design
 from nine_knots.store import Database
 
 PLACES = ("", "tie", "spools", "shelf")
@@ -19,9 +25,25 @@ def _operation_id(route: APIRoute) -> str:
     return route.name
 
 
-def create_app(database: Database | None, port: int, built: Path | None = None) -> FastAPI:
+@asynccontextmanager
+async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
+    """Workers live as long as the service; they warm up while it already answers."""
+    casting: Casting = app.state.casting
+    if app.state.warm:
+        design = Design.model_validate(DESIGN)
+        casting.warm_up(
+            CastTask(design=design, stroke=Stroke(), resolution="fast", units="imperial")
+        )
+    yield
+    casting.close()
+
+
+def create_app(
+    database: Database | None, port: int, built: Path | None = None, warm: bool = False
+) -> FastAPI:
     """The application on a database; ``built`` is the folder of the built interface.
 
+    With ``warm`` the workers begin to load and compile at once rather than at the first cast.
     Without a database it can still describe itself (for the OpenAPI document).
     """
     app = FastAPI(
@@ -33,11 +55,14 @@ def create_app(database: Database | None, port: int, built: Path | None = None) 
         docs_url=None,
         redoc_url=None,
         generate_unique_id_function=_operation_id,
+        lifespan=_lifespan,
     )
     app.state.database = database
     app.state.angler_id = None
+    app.state.casting = Casting()
+    app.state.warm = warm
     problems.install(app)
-    for module in (anglers, catalogue, stock, tackle, bench, leaders, files):
+    for module in (anglers, catalogue, stock, tackle, bench, casts, leaders, files):
         app.include_router(module.router)
     app.add_middleware(Guard, port=port)
     if built is not None:

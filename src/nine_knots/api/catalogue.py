@@ -6,6 +6,7 @@ from typing import get_args
 from fastapi import APIRouter
 
 from nine_knots.core import situation
+from nine_knots.core.cast.stroke import SPEEDS
 from nine_knots.core.knots import KNOTS
 from nine_knots.core.leader import Role
 from nine_knots.core.materials import MATERIALS
@@ -17,6 +18,9 @@ from nine_knots.core.units import Units
 from nine_knots.core.values import Frozen, System
 
 router = APIRouter(prefix="/api/catalogue", tags=["catalogue"])
+
+
+LINES_OUT_M = (5.0, 7.0, 9.0, 12.0, 15.0)
 
 
 class Choice(Frozen):
@@ -48,6 +52,8 @@ class Catalogue(Frozen):
     depths: tuple[Choice, ...]
     paces: tuple[Choice, ...]
     winds: tuple[Choice, ...]
+    casts: tuple[Choice, ...]
+    lines_out: tuple[Choice, ...]
     bearings: tuple[situation.Bearing, ...]
     wishes: tuple[situation.Wish, ...]
     tempers: tuple[situation.Temper, ...]
@@ -74,6 +80,10 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
         depths=_words(situation.DEPTH_WORDS, lambda v: shown.length(v).text),
         paces=_words(situation.PACE_WORDS, lambda v: shown.speed(v).text),
         winds=_words(situation.WIND_WORDS, lambda v: shown.speed(v).text),
+        casts=_words(SPEEDS, lambda v: shown.speed(v).text),
+        lines_out=tuple(
+            Choice(key=text, title=text) for text in (shown.on_spool(m).text for m in LINES_OUT_M)
+        ),
         bearings=get_args(situation.Bearing),
         wishes=get_args(situation.Wish),
         tempers=get_args(situation.Temper),

@@ -22,6 +22,7 @@ STATUS_BY_CODE = {
     "file-refused": 422,
     "not-found": 404,
     "stale-revision": 412,
+    "superseded": 409,
     "database-trouble": 503,
 }
 MOST_FIELDS = 20

@@ -63,6 +63,12 @@ class StaleRevision(NineKnotsError):
         self.newest = newest
 
 
+class Superseded(NineKnotsError):
+    """Work that was dropped because its asker wants something newer."""
+
+    code = "superseded"
+
+
 class DatabaseTrouble(NineKnotsError):
     """The database cannot be reached, or is of a newer make than this program."""
 

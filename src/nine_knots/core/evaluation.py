@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 from typing import Literal
 
+from nine_knots.core.cords import Measure
 from nine_knots.core.design import Design
 from nine_knots.core.hold import Hold, hold_of, need_of
 from nine_knots.core.knots import KNOTS
@@ -16,7 +17,7 @@ from nine_knots.core.tackle import LineProfile, line_profile
 from nine_knots.core.tying import WorkOrder, joint_title, work_order
 from nine_knots.core.units import Units
 from nine_knots.core.values import Quantity
-from nine_knots.core.verdict import Measure, hold_measure, length_measure, match_measure
+from nine_knots.core.verdict import hold_measure, length_measure, match_measure
 
 LINE_SHOWN_M = 0.3
 TAPER_STEPS = 12

@@ -1,9 +1,8 @@
 """The verdict: a few measures, each where it stands in its band, with one line of why."""
 
-from dataclasses import dataclass
-from math import exp, log
-from typing import Literal
+from math import log
 
+from nine_knots.core.cords import Measure, Standing, squash
 from nine_knots.core.hold import Hold, Need
 from nine_knots.core.leader import Leader
 from nine_knots.core.match import (
@@ -20,45 +19,8 @@ from nine_knots.core.situation import Situation
 from nine_knots.core.tackle import fish_of
 from nine_knots.core.units import Units
 
-Standing = Literal["too little", "right", "too much"]
-BAND_LOW, BAND_HIGH = 0.3, 0.7
-"""Where the wanted band lies on every cord, from 0 (far too little) to 1 (far too much)."""
-
 ENOUGH, PLENTY = 1.0, 6.0  # 5 % low value over need: less breaks, more is stouter than it must be
 GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
-
-
-@dataclass(frozen=True, slots=True)
-class Band:
-    """The wanted stretch of a cord."""
-
-    low: float = BAND_LOW
-    high: float = BAND_HIGH
-
-
-@dataclass(frozen=True, slots=True)
-class Measure:
-    """One cord of the verdict: ``position`` 0 to 1 on it, the figure, and why."""
-
-    key: Literal["match", "hold", "length"]
-    title: str
-    asks: str
-    standing: Standing
-    marginal: bool
-    position: float
-    figure: str
-    why: str
-    band: Band = Band()
-
-
-def _squash(deviation: float) -> float:
-    """Deviation, -1 and +1 at the thresholds of trouble, onto the cord; never off it."""
-    edge = BAND_HIGH - 0.5
-    inside = max(-1.0, min(1.0, deviation))
-    beyond = abs(deviation) - 1.0
-    if beyond <= 0.0:
-        return 0.5 + edge * inside
-    return 0.5 + inside * (edge + (0.47 - edge) * (1.0 - exp(-beyond)))
 
 
 def joint_deviation(match: JointMatch) -> float:
@@ -152,7 +114,7 @@ def match_measure(matches: tuple[JointMatch, ...], leader: Leader, units: Units)
         asks="Does the loop run on, or fold at a joint?",
         standing=standing,
         marginal=worst.flag in ("soft", "firm"),
-        position=_squash(deviation),
+        position=squash(deviation),
         figure=_FLAG_FIGURE[worst.flag],
         why=_match_why(worst, leader, units) + note,
     )
@@ -217,7 +179,7 @@ def hold_measure(
         asks="Does it hold this fish in this water?",
         standing=standing,
         marginal=standing == "right" and ratio < 1.3,
-        position=_squash(deviation),
+        position=squash(deviation),
         figure=f"breaks at {units.load(hold.mean_n).text}",
         why=why,
     )
@@ -246,7 +208,7 @@ def length_measure(leader: Leader, situation: Situation, units: Units) -> Measur
         asks="Is it as long as the school ties it here?",
         standing=standing,
         marginal=False,
-        position=_squash(deviation),
+        position=squash(deviation),
         figure=units.length(length_m).text,
         why=f"{whose}: {low} to {high} here, as a rule {units.length(span.usual_m).text}.",
     )

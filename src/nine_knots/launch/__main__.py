@@ -13,12 +13,12 @@ import uvicorn
 from nine_knots.api.app import create_app
 from nine_knots.core.errors import NineKnotsError
 from nine_knots.demo.load import load_demo
+from nine_knots.launch import PROJECT
 from nine_knots.launch.interface import build_interface
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Database
 from nine_knots.store.migrate import migrate
 
-PROJECT = Path(__file__).resolve().parents[3]
 DEFAULT_PORT = 8909
 
 
@@ -95,7 +95,7 @@ def _serve(database: Database, port: int, built: Path) -> None:
     migrate(database)
     if load_demo(database):
         print("The demo of the Skarn valley is loaded.")
-    app = create_app(database, port, built)
+    app = create_app(database, port, built, warm=True)
     config = uvicorn.Config(
         app, host="127.0.0.1", port=port, log_level="warning", server_header=False
     )

@@ -1,0 +1,79 @@
+"""/api/casts: a design thrown, and how it opens and lands."""
+
+from typing import Annotated, Literal
+
+from fastapi import APIRouter, Depends, Request
+from pydantic import BaseModel, Field
+
+from nine_knots.api.examples import DESIGN
+from nine_knots.api.problems import RESPONSES, Problem
+from nine_knots.api.typed import Typed, field
+from nine_knots.api.workers import Casting, CastTask
+from nine_knots.core.cast.reading import CastReading, Resolution
+from nine_knots.core.cast.stroke import SPEEDS, Stroke
+from nine_knots.core.design import Design
+from nine_knots.core.units import parse_length, parse_speed
+from nine_knots.core.values import Key, System
+
+router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES)
+
+
+class StrokeForm(BaseModel):
+    """A stroke as the angler says it; what is left empty is usual."""
+
+    kind: Literal["overhead", "roll", "water-loaded"] = "overhead"
+    speed: Typed = Field(default="normal", examples=["easy", "15 m/s"])
+    line_out: Typed = Field(default="", examples=["30 ft"])
+    loop: Typed = Field(default="", examples=["2 ft"])
+
+    def read(self, units: System) -> Stroke:
+        """The stroke in SI, or a refusal that names the field."""
+        usual = Stroke(kind=self.kind)
+        with field("speed"):
+            said = self.speed.strip().lower() or "normal"
+            speed = SPEEDS.get(said) or parse_speed(self.speed, units)
+            usual = Stroke.model_validate({**usual.model_dump(), "speed_m_s": speed})
+        with field("line_out"):
+            if self.line_out.strip():
+                out = parse_length(self.line_out, units)
+                usual = Stroke.model_validate({**usual.model_dump(), "line_out_m": out})
+        with field("loop"):
+            if self.loop.strip():
+                loop = parse_length(self.loop, units)
+                usual = Stroke.model_validate({**usual.model_dump(), "loop_m": loop})
+        return usual
+
+
+class CastRequest(BaseModel):
+    """A design to throw; ``bench`` names who asks, so that only the newest is worked out."""
+
+    bench: Key = Field(examples=["bench-1"])
+    design: Design = Field(examples=[DESIGN])
+    stroke: StrokeForm = Field(default_factory=StrokeForm)
+    resolution: Resolution = "full"
+    first_deg: float | None = Field(default=None, ge=-10, le=40, description="a good aim, if known")
+    units: System = "imperial"
+
+
+def _casting(request: Request) -> Casting:
+    casting: Casting = request.app.state.casting
+    return casting
+
+
+@router.post(
+    "",
+    summary="Cast a design",
+    responses={409: {"model": Problem, "description": "A newer cast took its place"}},
+)
+async def post_cast(
+    asked: CastRequest, casting: Annotated[Casting, Depends(_casting)]
+) -> CastReading:
+    """Simulate the cast in a worker; nothing is stored."""
+    task = CastTask(
+        design=asked.design.model_copy(update={"title": "cast", "notes": ""}),
+        stroke=asked.stroke.read(asked.units),
+        resolution=asked.resolution,
+        units=asked.units,
+        first_deg=asked.first_deg,
+    )
+    return await casting.ask(asked.bench, task)

@@ -1,0 +1,1 @@
+"""The cast: a line, a leader and a fly thrown, simulated until they lie on the water."""

@@ -1,0 +1,167 @@
+"""A design's cast as the bench shows it: the cord, the landing, the movie, the energy lane."""
+
+from base64 import b64encode
+from dataclasses import dataclass
+from typing import Literal
+
+import numpy as np
+
+from nine_knots.core.cast.rig import FAST, FULL, Rig, rig_of
+from nine_knots.core.cast.stroke import Stroke
+from nine_knots.core.cast.throw import FIRST_AIM, FRAME_S, Flight, trimmed
+from nine_knots.core.cast.turnover import (
+    air_of,
+    mass_ratio,
+    mono_measure,
+    opening_of,
+    turnover_measure,
+)
+from nine_knots.core.cords import Measure
+from nine_knots.core.design import Design
+from nine_knots.core.tackle import line_profile
+from nine_knots.core.units import Units
+from nine_knots.core.values import Quantity
+
+Resolution = Literal["fast", "full"]
+
+SHOWN_FRAMES = 2  # every second frame is sent
+SHOWN_LINE = 3  # and every third node of the fly line
+FULL_CASTS = 2  # a full cast trims no further: its aim comes from the fast ones
+MESH_AIM_DEG = -0.8  # what a full mesh wants less of aim than a fast one
+
+
+@dataclass(frozen=True, slots=True)
+class Movie:
+    """Positions to draw: ``count`` frames of ``nodes`` points, x and y in millimetres.
+
+    ``points`` is base64 of little-endian 16-bit integers, frame by frame; the water is at 0 and
+    the rod's tip is the first point. ``leader`` is the point at the line's tip, ``joints`` those
+    of the leader's joints. The last frame is the landing.
+    """
+
+    gap_s: float
+    count: int
+    nodes: int
+    leader: int
+    joints: tuple[int, ...]
+    points: str
+
+
+@dataclass(frozen=True, slots=True)
+class EnergyPoint:
+    """Of the launch energy of all beyond a place, the share it still has as the loop passes."""
+
+    at_m: float
+    share: float
+
+
+@dataclass(frozen=True, slots=True)
+class CastReading:
+    """One cast, trimmed to open low over the water; no movie where mono is cast by its fly."""
+
+    resolution: Resolution
+    turnover: Measure
+    figure: str
+    landing: str
+    aim_deg: float
+    slack: Quantity
+    opened_at_s: float
+    wind: Quantity
+    speed: Quantity
+    line_out: Quantity
+    movie: Movie | None
+    energy: tuple[EnergyPoint, ...]
+
+
+def cast_of(
+    design: Design,
+    stroke: Stroke,
+    resolution: Resolution,
+    units: Units,
+    first_deg: float | None = None,
+) -> CastReading:
+    """Cast a design's leader on its line with its fly; CannotCompute where it cannot be.
+
+    ``first_deg`` is an aim that was good for a like leader, if one is known.
+    """
+    situation, leader = design.situation, design.leader
+    air = air_of(situation.wind)
+    ratio = mass_ratio(leader, situation.fly)
+    if ratio is not None:
+        return _mono_reading(mono_measure(ratio), stroke, resolution, units)
+    line = line_profile(situation.line)
+
+    def rigged(mesh_is: Resolution) -> Rig:
+        mesh = FAST if mesh_is == "fast" else FULL
+        return rig_of(leader, line, situation.fly, stroke.line_out_m, mesh)
+
+    rig = rigged("fast")
+    if resolution == "fast" or first_deg is None:
+        flight = trimmed(rig, stroke, air, FIRST_AIM if first_deg is None else first_deg)
+        first_deg = flight.aim_deg + MESH_AIM_DEG
+    if resolution == "full":
+        rig = rigged("full")
+        flight = trimmed(rig, stroke, air, first_deg, FULL_CASTS)
+    measure = turnover_measure(flight, leader, situation, units)
+    opening = opening_of(flight, situation.fly, units)
+    return CastReading(
+        resolution=resolution,
+        turnover=measure,
+        figure=opening.words,
+        landing=opening.landing,
+        aim_deg=flight.aim_deg,
+        slack=units.length(max(0.0, flight.slack_m)),
+        opened_at_s=flight.opened_at_s,
+        wind=units.speed(abs(air.wind_m_s)),
+        speed=units.speed(stroke.speed_m_s),
+        line_out=units.on_spool(stroke.line_out_m),
+        movie=_movie(flight, rig),
+        energy=_energy(flight, rig),
+    )
+
+
+def _mono_reading(
+    measure: Measure, stroke: Stroke, resolution: Resolution, units: Units
+) -> CastReading:
+    return CastReading(
+        resolution=resolution,
+        turnover=measure,
+        figure=measure.figure,
+        landing="",
+        aim_deg=FIRST_AIM,
+        slack=units.length(0.0),
+        opened_at_s=0.0,
+        wind=units.speed(0.0),
+        speed=units.speed(stroke.speed_m_s),
+        line_out=units.on_spool(0.0),
+        movie=None,
+        energy=(),
+    )
+
+
+def _movie(flight: Flight, rig: Rig) -> Movie:
+    line = list(range(0, rig.leader, SHOWN_LINE))
+    kept = [*line, *range(rig.leader, rig.mass.size)]
+    frames = flight.frames[:-1:SHOWN_FRAMES]
+    frames = np.concatenate([frames, flight.frames[-1:]])[:, kept]
+    millimetres = np.clip(np.round(frames * 1000.0), -32768, 32767).astype("<i2")
+    return Movie(
+        gap_s=FRAME_S * SHOWN_FRAMES,
+        count=len(frames),
+        nodes=len(kept),
+        leader=len(line),
+        joints=tuple(len(line) + joint - rig.leader for joint in rig.joints),
+        points=b64encode(millimetres.tobytes()).decode(),
+    )
+
+
+def _energy(flight: Flight, rig: Rig) -> tuple[EnergyPoint, ...]:
+    """At the middle of every link of the leader that the loop passed."""
+    ends = np.concatenate([[0.0], np.cumsum(rig.rest[rig.leader :])])
+    middles = 0.5 * (ends[1:] + ends[:-1])
+    shares = flight.passing_j[rig.leader :] / np.maximum(flight.launch_j[rig.leader :], 1e-12)
+    return tuple(
+        EnergyPoint(at_m=float(at), share=float(share))
+        for at, share in zip(middles, shares, strict=True)
+        if share > 0.0
+    )

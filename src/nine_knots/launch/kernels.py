@@ -1,0 +1,23 @@
+"""Where compiled kernels are kept: in a folder named after their sources.
+
+A kernel edited in one file does not make Numba compile its callers in others anew; another name
+of the folder does.
+"""
+
+import hashlib
+import os
+from pathlib import Path
+
+import nine_knots.core
+
+
+def keep_kernels_in(local: Path) -> Path:
+    """Let Numba keep its work under ``local``; to be called before a kernel is imported."""
+    core = Path(nine_knots.core.__file__).parent
+    digest = hashlib.sha256()
+    for path in sorted([core / "kernel.py", *core.glob("cast/*.py"), *core.glob("water/*.py")]):
+        digest.update(path.read_bytes())
+    folder = local / f"kernels-{digest.hexdigest()[:16]}"
+    folder.mkdir(parents=True, exist_ok=True)
+    os.environ["NUMBA_CACHE_DIR"] = str(folder)
+    return folder

@@ -1,0 +1,90 @@
+"""Casts over HTTP: worked out beside the service, the newest first, refused by name."""
+
+import base64
+from concurrent.futures import ThreadPoolExecutor
+
+import numpy as np
+import pytest
+
+
+def ask(client, design, **more):
+    body = {"bench": "test", "design": design, "resolution": "fast", **more}
+    return client.post("/api/casts", json=body)
+
+
+def test_a_cast_answers_cord_landing_and_movie(client, saved):
+    cast = ask(client, saved["design"]).json()
+    assert cast["turnover"]["key"] == "turnover"
+    assert cast["turnover"]["figure"] == cast["figure"]
+    assert cast["slack"]["text"].endswith("in")
+    movie = cast["movie"]
+    points = np.frombuffer(base64.b64decode(movie["points"]), "<i2")
+    points = points.reshape(movie["count"], movie["nodes"], 2) / 1000.0
+    assert points[0, 0] == pytest.approx((0.0, 2.4))
+    assert points[-1, -1, 1] == pytest.approx(0.0, abs=0.01), "the fly ends on the water"
+    assert movie["joints"][-1] == movie["nodes"] - 1
+    assert len(movie["points"]) < 60_000
+    assert 0.0 < cast["energy"][0]["at_m"] < cast["energy"][-1]["at_m"]
+
+
+def test_a_full_cast_starts_from_a_known_aim_and_comes_out_alike(client, saved):
+    fast = ask(client, saved["design"]).json()
+    full = ask(client, saved["design"], resolution="full", first_deg=fast["aim_deg"]).json()
+    assert (fast["resolution"], full["resolution"]) == ("fast", "full")
+    assert abs(full["turnover"]["position"] - fast["turnover"]["position"]) < 0.15
+
+
+def test_stroke_and_wind_change_the_cast(client, saved):
+    design = saved["design"]
+    normal = ask(client, design).json()
+    hard = ask(client, design, stroke={"speed": "hard"}).json()
+    assert hard["turnover"]["position"] > normal["turnover"]["position"]
+    wind = {"speed_m_s": 7, "bearing": "in the face"}
+    windy = {**design, "situation": {**design["situation"], "wind": wind}}
+    assert ask(client, windy).json()["turnover"]["position"] < normal["turnover"]["position"]
+
+
+def test_a_mono_rig_is_weighed_not_filmed(client, saved):
+    body = {"school": "thin-mono", "situation": saved["design"]["situation"]}
+    leader = client.post("/api/proposals", json=body).json()["leader"]
+    cast = ask(client, {**saved["design"], "leader": leader}).json()
+    assert cast["movie"] is None
+    assert "times the fly" in cast["turnover"]["why"]
+
+
+def test_what_cannot_be_cast_is_a_problem_with_the_mend(client, saved):
+    refused = ask(client, saved["design"], stroke={"kind": "roll"})
+    problem = refused.json()
+    assert (refused.status_code, problem["code"]) == (422, "cannot-compute")
+    assert problem["where"] == "stroke.kind"
+    assert problem["mend"]
+    for stroke, where in (
+        ({"speed": "900 m/s"}, "speed"),
+        ({"speed": "2 m/s"}, "speed"),
+        ({"line_out": "90 ft"}, "line_out"),
+        ({"loop": "wide"}, "loop"),
+    ):
+        assert ask(client, saved["design"], stroke=stroke).json()["where"] == where
+
+
+def test_a_newer_cast_of_the_same_bench_takes_the_olders_place(client, saved):
+    strokes = [{"speed": f"{12.0 + 0.1 * n:.1f} m/s"} for n in range(12)]
+    with ThreadPoolExecutor(12) as pool:
+        answers = list(pool.map(lambda s: ask(client, saved["design"], stroke=s), strokes))
+    codes = {answer.status_code for answer in answers}
+    assert 200 in codes
+    assert codes <= {200, 409}
+    for answer in answers:
+        if answer.status_code == 409:
+            assert answer.json()["code"] == "superseded"
+
+
+def test_other_benches_and_other_calls_are_not_held_up(client, saved):
+    def one(number):
+        stroke = {"speed": f"{13 + number / 9:.2f} m/s"}
+        return ask(client, saved["design"], bench=f"bench-{number}", stroke=stroke)
+
+    with ThreadPoolExecutor(9) as pool:
+        casts = [pool.submit(one, n) for n in range(8)]
+        assert client.get("/api/angler").status_code == 200
+        assert all(cast.result().status_code == 200 for cast in casts)
