@@ -88,3 +88,18 @@ def test_other_benches_and_other_calls_are_not_held_up(client, saved):
         casts = [pool.submit(one, n) for n in range(8)]
         assert client.get("/api/angler").status_code == 200
         assert all(cast.result().status_code == 200 for cast in casts)
+
+
+def test_remedies_are_asked_for_and_can_be_put_on_the_bench(client, saved):
+    edit = {"act": "set-length", "piece": 5, "length": "18 ft"}
+    long = client.post("/api/bench", json={"design": saved["design"], "edit": edit}).json()[
+        "design"
+    ]
+    remedies = client.post("/api/casts/remedies", json={"bench": "test", "design": long}).json()
+    assert remedies
+    for remedy in remedies:
+        assert remedy["words"]
+        if remedy["what"] != "stroke":
+            assert ask(client, remedy["design"]).json()["turnover"]["standing"] == "right"
+    sound = client.post("/api/casts/remedies", json={"bench": "test", "design": saved["design"]})
+    assert sound.json() == []

@@ -124,12 +124,15 @@ def test_any_rig_in_any_wind_stays_finite_and_whole(pieces, fly, weight, out, sp
         return
     assert np.isfinite(flown.frames).all()
     reach = np.hypot(*(flown.frames - flown.frames[:, :1]).reshape(-1, 2).T)
-    assert reach.max() <= 1.02 * rig.length_m
+    assert reach.max() <= 1.06 * rig.length_m
     # no overstretch: links keep their length but for the give of the thinnest nylon
     lengths = np.hypot(*np.moveaxis(np.diff(flown.frames[:-1], axis=1), 2, 0))
     laid = np.hypot(*np.diff(launched(rig, stroke, aim)[0], axis=0).T)
     assert (lengths.sum(axis=1) <= 1.06 * laid.sum()).all()
-    assert flown.passing_j.max() <= 1.1 * flown.launch_j.max() + 0.5 * wind**2 * rig.mass.sum()
+    # no more energy beyond a place than was launched, fell from the launch, or the wind blew in
+    start_m = launched(rig, stroke, aim)[0][:, 1].max()
+    given_j = flown.launch_j.max() + rig.mass.sum() * (9.81 * start_m + 0.5 * wind**2)
+    assert flown.passing_j.max() <= 1.02 * given_j
 
 
 def flown(leader: Leader, fly: Fly = DRY, wind=0.0, speed=15.0):
@@ -156,7 +159,7 @@ def test_the_cord_says_what_the_cast_did():
 
 
 def test_a_streamer_wants_more_than_a_dry_fly():
-    softly = flown(tied(*SOUND.pieces[:-1], level(6, 4.6, "tippet", "nylon-soft")))
+    softly = flown(tied(*SOUND.pieces[:-1], level(6, 6.2, "tippet", "nylon-soft")))
     assert 2.5 < softly.arrival_m_s < 4.0
     dry = turnover_measure(softly, SOUND, day(), INCHES)
     strip = turnover_measure(softly, SOUND, day(wish="strip"), INCHES)

@@ -308,6 +308,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/casts/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask what would bring the turnover in
+         * @description Each remedy is found by casting the changed leader; nothing is stored.
+         */
+        post: operations["post_remedies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/leaders": {
         parameters: {
             query?: never;
@@ -728,6 +748,8 @@ export interface components {
             /** Opened At S */
             opened_at_s: number;
             wind: components["schemas"]["Quantity"];
+            /** Wind Along */
+            wind_along: number;
             speed: components["schemas"]["Quantity"];
             line_out: components["schemas"]["Quantity"];
             movie: components["schemas"]["Movie"] | null;
@@ -995,6 +1017,23 @@ export interface components {
              */
             knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
             fly: components["schemas"]["Fly"];
+        };
+        /**
+         * Effect
+         * @description What a remedy does to another measure.
+         */
+        Effect: {
+            /** Title */
+            title: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
         };
         /**
          * EnergyPoint
@@ -2012,6 +2051,130 @@ export interface components {
              * @enum {string}
              */
             temper: "easy" | "wary" | "very wary";
+        };
+        /**
+         * Remedy
+         * @description One change, the design (or the stroke's speed in m/s) after it, and what it does.
+         */
+        Remedy: {
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "tippet length" | "tippet spool" | "butt" | "middle" | "fly" | "stroke";
+            /** Words */
+            words: string;
+            /** Gives */
+            gives: string;
+            design: components["schemas"]["Design"];
+            /** Speed M S */
+            speed_m_s: number | null;
+            /** Effects */
+            effects: components["schemas"]["Effect"][];
+        };
+        /**
+         * RemedyRequest
+         * @description A design whose turnover is to be mended.
+         */
+        RemedyRequest: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             }
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             }
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "snags": "open"
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            stroke?: components["schemas"]["StrokeForm"];
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
         };
         /**
          * Revision
@@ -3258,7 +3421,60 @@ export interface operations {
                     "application/json": components["schemas"]["CastReading"];
                 };
             };
-            /** @description A newer cast took its place */
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_remedies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RemedyRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Remedy"][];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
             409: {
                 headers: {
                     [name: string]: unknown;

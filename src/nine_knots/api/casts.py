@@ -1,21 +1,29 @@
 """/api/casts: a design thrown, and how it opens and lands."""
 
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal
 
 from fastapi import APIRouter, Depends, Request
 from pydantic import BaseModel, Field
+from starlette.concurrency import run_in_threadpool
 
+from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES, Problem
 from nine_knots.api.typed import Typed, field
-from nine_knots.api.workers import Casting, CastTask
+from nine_knots.api.workers import Casting, CastTask, RemedyTask
 from nine_knots.core.cast.reading import CastReading, Resolution
 from nine_knots.core.cast.stroke import SPEEDS, Stroke
 from nine_knots.core.design import Design
+from nine_knots.core.remedies import Remedy
 from nine_knots.core.units import parse_length, parse_speed
 from nine_knots.core.values import Key, System
+from nine_knots.store.stock import list_stock
+from nine_knots.store.tackle import read_kit
 
 router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES)
+SUPERSEDED: dict[int | str, dict[str, Any]] = {
+    409: {"model": Problem, "description": "A newer one of the same bench took its place"}
+}
 
 
 class StrokeForm(BaseModel):
@@ -60,14 +68,11 @@ def _casting(request: Request) -> Casting:
     return casting
 
 
-@router.post(
-    "",
-    summary="Cast a design",
-    responses={409: {"model": Problem, "description": "A newer cast took its place"}},
-)
-async def post_cast(
-    asked: CastRequest, casting: Annotated[Casting, Depends(_casting)]
-) -> CastReading:
+CurrentCasting = Annotated[Casting, Depends(_casting)]
+
+
+@router.post("", summary="Cast a design", responses=SUPERSEDED)
+async def post_cast(asked: CastRequest, casting: CurrentCasting) -> CastReading:
     """Simulate the cast in a worker; nothing is stored."""
     task = CastTask(
         design=asked.design.model_copy(update={"title": "cast", "notes": ""}),
@@ -76,4 +81,34 @@ async def post_cast(
         units=asked.units,
         first_deg=asked.first_deg,
     )
-    return await casting.ask(asked.bench, task)
+    answer = await casting.ask(asked.bench, task)
+    assert isinstance(answer, CastReading)
+    return answer
+
+
+class RemedyRequest(BaseModel):
+    """A design whose turnover is to be mended."""
+
+    bench: Key = Field(examples=["bench-1"])
+    design: Design = Field(examples=[DESIGN])
+    stroke: StrokeForm = Field(default_factory=StrokeForm)
+    units: System = "imperial"
+
+
+@router.post("/remedies", summary="Ask what would bring the turnover in", responses=SUPERSEDED)
+async def post_remedies(
+    session: CurrentSession, asked: RemedyRequest, casting: CurrentCasting
+) -> tuple[Remedy, ...]:
+    """Each remedy is found by casting the changed leader; nothing is stored."""
+    stock = await run_in_threadpool(session.run, list_stock)
+    kit = await run_in_threadpool(session.run, read_kit)
+    task = RemedyTask(
+        design=asked.design,
+        stroke=asked.stroke.read(asked.units),
+        stock=stock,
+        flies=kit.flies,
+        units=asked.units,
+    )
+    answer = await casting.ask(f"{asked.bench}-remedies", task)
+    assert isinstance(answer, tuple)
+    return answer

@@ -15,6 +15,9 @@ from nine_knots.core.cast.reading import CastReading, Resolution, cast_of
 from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.design import Design
 from nine_knots.core.errors import CannotCompute, Superseded
+from nine_knots.core.remedies import Remedy, remedies_for
+from nine_knots.core.strand import Stock
+from nine_knots.core.tackle import Fly
 from nine_knots.core.units import Units
 from nine_knots.core.values import Frozen, System
 
@@ -37,10 +40,28 @@ def _begin_worker() -> None:
     signal.signal(signal.SIGINT, signal.SIG_IGN)
 
 
-def work(task: CastTask) -> CastReading | CannotCompute:
-    """The cast, in a worker; a refusal comes back as a value."""
+class RemedyTask(Frozen):
+    """What a worker is asked for remedies."""
+
+    design: Design
+    stroke: Stroke
+    stock: tuple[Stock, ...]
+    flies: tuple[Fly, ...]
+    units: System
+
+
+Task = CastTask | RemedyTask
+Answer = CastReading | tuple[Remedy, ...]
+
+
+def work(task: Task) -> Answer | CannotCompute:
+    """The answer, in a worker; a refusal comes back as a value."""
+    units = Units(task.units)
     try:
-        return cast_of(task.design, task.stroke, task.resolution, Units(task.units), task.first_deg)
+        if isinstance(task, CastTask):
+            return cast_of(task.design, task.stroke, task.resolution, units, task.first_deg)
+        titles = {item.spool_id: item.title for item in task.stock}
+        return remedies_for(task.design, task.stroke, task.stock, task.flies, titles, units)
     except CannotCompute as refused:
         return refused
 
@@ -50,8 +71,8 @@ class Casting:
 
     def __init__(self) -> None:
         self._pool = self._new_pool()
-        self._latest: dict[str, Future[CastReading | CannotCompute]] = {}
-        self._kept: OrderedDict[str, CastReading | CannotCompute] = OrderedDict()
+        self._latest: dict[str, Future[Answer | CannotCompute]] = {}
+        self._kept: OrderedDict[str, Answer | CannotCompute] = OrderedDict()
 
     @staticmethod
     def _new_pool() -> ProcessPoolExecutor:
@@ -63,9 +84,9 @@ class Casting:
         for resolution in ("fast", "full") * WORKERS:
             self._pool.submit(work, task.model_copy(update={"resolution": resolution}))
 
-    async def ask(self, bench: str, task: CastTask) -> CastReading:
-        """The cast; Superseded where the same bench asked for another meanwhile."""
-        key = task.model_dump_json()
+    async def ask(self, bench: str, task: Task) -> Answer:
+        """The answer; Superseded where the same bench asked for another meanwhile."""
+        key = f"{type(task).__name__} {task.model_dump_json()}"
         answer = self._kept.get(key)
         if answer is None:
             answer = await self._worked_out(bench, task)
@@ -78,7 +99,7 @@ class Casting:
             raise answer
         return answer
 
-    async def _worked_out(self, bench: str, task: CastTask) -> CastReading | CannotCompute:
+    async def _worked_out(self, bench: str, task: Task) -> Answer | CannotCompute:
         older = self._latest.get(bench)
         if older is not None:
             older.cancel()

@@ -24,6 +24,8 @@ export type Settings = Schemas['Settings']
 export type System = Settings['units']
 export type Revision = Schemas['Revision']
 export type LeaderCard = Schemas['LeaderCard']
+export type CastReading = Schemas['CastReading']
+export type Movie = Schemas['Movie']
 export type ProposalAnswer = Schemas['ProposalAnswer']
 
 async function reach(request: Request): Promise<Response> {

@@ -2,6 +2,8 @@
 import { useElementSize, useEventListener, useStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { isTyping } from '@/widgets/isTyping'
+import AirStage from './air/AirStage.vue'
+import { useCast } from './air/useCast'
 import BenchBar from './BenchBar.vue'
 import EmptyBench from './EmptyBench.vue'
 import LanesStage from './lanes/LanesStage.vue'
@@ -15,12 +17,15 @@ import { useAxis } from './strip/useAxis'
 import { useBench } from './useBench'
 import { useGhost } from './useGhost'
 import { useSaving } from './useSaving'
+import StageTabs from './StageTabs.vue'
 import VerdictColumn from './verdict/VerdictColumn.vue'
 
 const bench = useBench()
 const { evaluation: ghost, title: ghostTitle } = useGhost()
 const saving = useSaving()
 const bar = ref<InstanceType<typeof SelectedThing>>()
+const cast = useCast()
+const stage = useStorage<'lanes' | 'air'>('nine-knots.stage', 'lanes')
 const piecesShown = useStorage('nine-knots.rows', true)
 
 const work = ref<HTMLElement>()
@@ -64,10 +69,20 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       <div ref="work" class="bench__work">
         <LeaderStrip :axis="axis" :ghost="ghost" @fields="bar?.focus()" />
         <SelectedThing ref="bar" class="inset" />
-        <LanesStage :axis="axis" :ghost="ghost" />
+        <div>
+          <StageTabs v-model="stage" />
+          <LanesStage v-if="stage === 'lanes'" :axis="axis" :ghost="ghost" />
+          <AirStage v-else :width="axis.width" />
+        </div>
         <PiecesGrid v-if="piecesShown" />
       </div>
-      <VerdictColumn :ghost="ghost" :ghost-title="ghostTitle" class="bench__verdict">
+      <VerdictColumn
+        :ghost="ghost"
+        :ghost-title="ghostTitle"
+        :turnover="cast.reading"
+        :ghost-turnover="cast.ghost"
+        class="bench__verdict"
+      >
         <LeaderNotes />
       </VerdictColumn>
     </div>

@@ -67,6 +67,7 @@ class CastReading:
     slack: Quantity
     opened_at_s: float
     wind: Quantity
+    wind_along: float
     speed: Quantity
     line_out: Quantity
     movie: Movie | None
@@ -113,6 +114,7 @@ def cast_of(
         slack=units.length(max(0.0, flight.slack_m)),
         opened_at_s=flight.opened_at_s,
         wind=units.speed(abs(air.wind_m_s)),
+        wind_along=air.wind_m_s,
         speed=units.speed(stroke.speed_m_s),
         line_out=units.on_spool(stroke.line_out_m),
         movie=_movie(flight, rig),
@@ -132,6 +134,7 @@ def _mono_reading(
         slack=units.length(0.0),
         opened_at_s=0.0,
         wind=units.speed(0.0),
+        wind_along=0.0,
         speed=units.speed(stroke.speed_m_s),
         line_out=units.on_spool(0.0),
         movie=None,

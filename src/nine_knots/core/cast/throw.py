@@ -22,7 +22,8 @@ MOST_STEPS = 60_000
 OPENS_AT_M = 0.25  # above the water, where an aim is trimmed to let the leader straighten
 AIMS = (-4.0, 24.0)  # degrees
 FIRST_AIM = 4.0
-AIM_STEPS = 5
+AIM_STEPS = 6
+BOLD_DEG = 3.0
 NEAR_M = 0.06  # of OPENS_AT_M, at which an aim is good enough
 DEGREES_PER_M = 3.2  # of aim for a metre of height, where two casts have not yet told it
 
@@ -150,28 +151,45 @@ def trimmed(
 ) -> Flight:
     """The cast whose aim lets the leader straighten about a quarter metre above the water.
 
-    A secant search from ``first_deg``, at most ``most`` casts; the nearest is answered where the
-    height cannot be had (a leader that collapses, a wind that lifts).
+    At most ``most`` casts from ``first_deg``: outward until one opens too low and one too high,
+    then between them. Where the height cannot be had (a leader that collapses, a wind that
+    lifts), the one that opens best is answered, as a caster would throw it.
     """
-    aim, best, tried = first_deg, None, []
+    best, low, high, aim = None, None, None, first_deg
     for _ in range(most):
         found = throw(rig, stroke, air, aim)
-        tried.append((aim, found.height_m))
-        miss = abs(found.height_m - OPENS_AT_M)
-        if best is None or miss < abs(best.height_m - OPENS_AT_M):
+        miss = found.height_m - OPENS_AT_M
+        if best is None or _fault(found) < _fault(best):
             best = found
-        if miss < NEAR_M:
+        if abs(miss) < NEAR_M:
             break
-        aim = _next_aim(tried)
+        if miss < 0.0:
+            low = (aim, miss)
+        else:
+            high = (aim, miss)
+        aim = _next_aim(low, high)
+        if not AIMS[0] <= aim <= AIMS[1]:
+            break
     assert best is not None
     return best
 
 
-def _next_aim(tried: list[tuple[float, float]]) -> float:
-    """The aim for the wanted height by the last two tries, kept within what an arm does."""
-    (aim, height), slope = tried[-1], DEGREES_PER_M
-    if len(tried) > 1:
-        before, lower = tried[-2]
-        if abs(height - lower) > 1e-3:
-            slope = min(12.0, max(0.8, (aim - before) / (height - lower)))
-    return float(min(AIMS[1], max(AIMS[0], aim + slope * (OPENS_AT_M - height))))
+def _fault(flight: Flight) -> float:
+    """How far a cast is from opening wholly at the height wanted: metres, and what lacks of 1."""
+    return abs(flight.height_m - OPENS_AT_M) + 1.0 - flight.straightness
+
+
+def _next_aim(low: tuple[float, float] | None, high: tuple[float, float] | None) -> float:
+    """Between an aim that was too low and one too high, or further out from the only one known.
+
+    Each is an aim in degrees with how far it missed, in metres. A leader that touches the water
+    before it opens does not tell by how much it was too low, so the step out is a bold one.
+    """
+    if low is not None and high is not None:
+        (below, under), (above, over) = low, high
+        share = min(0.8, max(0.2, -under / (over - under)))
+        return below + share * (above - below)
+    if low is not None:
+        return low[0] + BOLD_DEG
+    assert high is not None
+    return high[0] - max(0.6, min(BOLD_DEG, DEGREES_PER_M * high[1]))

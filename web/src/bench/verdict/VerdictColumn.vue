@@ -1,10 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Evaluation } from '@/api/client'
+import type { CastReading, Evaluation } from '@/api/client'
 import { useBench } from '../useBench'
 import VerdictCord from './VerdictCord.vue'
 
-const props = defineProps<{ ghost: Evaluation | null; ghostTitle: string }>()
+const props = defineProps<{
+  ghost: Evaluation | null
+  ghostTitle: string
+  turnover: CastReading | null
+  ghostTurnover: CastReading | null
+}>()
 const bench = useBench()
 const measures = computed(() => bench.evaluation?.verdict ?? [])
 const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === key) ?? null
@@ -13,6 +18,12 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
 <template>
   <aside class="verdict" aria-label="The verdict">
     <h2 class="unseen">The verdict</h2>
+    <VerdictCord
+      v-if="turnover"
+      :measure="turnover.turnover"
+      :ghost="ghostTurnover?.turnover ?? null"
+      :rough="turnover.resolution === 'fast'"
+    />
     <VerdictCord
       v-for="measure in measures"
       :key="measure.key"

@@ -6,9 +6,9 @@ import type { Measure } from '@/api/client'
  * One measure as a hanging cord: the wanted band is the thick part, the knot is where this leader
  * stands. Too little hangs open below, right sits closed and level, too much is filled and above.
  */
-const props = defineProps<{ measure: Measure; ghost: Measure | null }>()
+const props = defineProps<{ measure: Measure; ghost: Measure | null; rough?: boolean }>()
 
-const HEIGHT = 148
+const HEIGHT = 124
 const TOP = 10
 const y = (position: number) => TOP + (HEIGHT - 2 * TOP) * (1 - position)
 const KNOTS = {
@@ -46,6 +46,9 @@ const said = computed(() =>
       <p class="cord__figure">
         <strong>{{ measure.figure }}</strong>
         <span class="standing">{{ said }}</span>
+        <span v-if="rough" class="rough" title="Worked out roughly; it settles in a moment">
+          rough
+        </span>
       </p>
       <p v-if="ghost" class="cord__ghost">ghost: {{ ghost.figure }}</p>
       <p class="cord__why">{{ measure.why }}</p>
@@ -131,6 +134,12 @@ const said = computed(() =>
   color: var(--tone);
   font-size: 14px;
   font-weight: 700;
+}
+
+.rough {
+  margin-left: 8px;
+  color: var(--doubt);
+  font-size: var(--small);
 }
 
 .cord__ghost {

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+/** What the stage under the strip shows. */
+const stage = defineModel<'lanes' | 'air'>({ required: true })
+const stages = [
+  { key: 'lanes', words: 'Lanes' },
+  { key: 'air', words: 'Air: the cast' },
+] as const
+</script>
+
+<template>
+  <fieldset class="tabs">
+    <legend class="unseen">Stage</legend>
+    <label v-for="one in stages" :key="one.key">
+      <input v-model="stage" type="radio" name="stage" :value="one.key" />
+      <span>{{ one.words }}</span>
+    </label>
+  </fieldset>
+</template>
+
+<style scoped>
+.tabs {
+  display: flex;
+  gap: 4px;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+label {
+  position: relative;
+  cursor: pointer;
+}
+
+input {
+  position: absolute;
+  opacity: 0;
+}
+
+span {
+  display: block;
+  padding: 2px 10px;
+  border-bottom: 3px solid transparent;
+  color: var(--ink-2);
+  font-size: 14px;
+}
+
+input:checked + span {
+  border-bottom-color: var(--act);
+  color: var(--ink);
+  font-weight: 640;
+}
+
+input:focus-visible + span {
+  outline: 3px solid var(--act);
+}
+</style>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { useCatalogue } from '@/api/queries'
+import { useCast } from './useCast'
+import type { usePlayer } from './usePlayer'
+
+defineProps<{ player: ReturnType<typeof usePlayer>; playable: boolean }>()
+const cast = useCast()
+const { data: catalogue } = useCatalogue()
+</script>
+
+<template>
+  <div class="row controls">
+    <button class="do" type="button" :disabled="!playable" @click="player.toggle">
+      {{ player.playing.value ? 'Pause' : 'Play' }}
+    </button>
+    <button
+      class="do"
+      type="button"
+      :aria-pressed="player.slow.value"
+      :disabled="!playable"
+      @click="player.slower"
+    >
+      Quarter speed
+    </button>
+    <input
+      class="grow"
+      type="range"
+      min="0"
+      :max="player.last.value"
+      :value="player.frame.value"
+      :disabled="!playable"
+      aria-label="Moment of the cast"
+      @input="player.show(Number(($event.target as HTMLInputElement).value))"
+    />
+    <label class="quiet">
+      Stroke
+      <select v-model="cast.stroke.speed" class="pick">
+        <option v-for="one in catalogue?.casts" :key="one.key" :value="one.key">
+          {{ one.title }}, {{ one.note }}
+        </option>
+      </select>
+    </label>
+    <label class="quiet">
+      Line out
+      <select v-model="cast.stroke.line_out" class="pick">
+        <option value="">usual</option>
+        <option v-for="one in catalogue?.lines_out" :key="one.key" :value="one.key">
+          {{ one.title }}
+        </option>
+      </select>
+    </label>
+  </div>
+</template>
+
+<style scoped>
+input[type='range'] {
+  min-width: 120px;
+  accent-color: var(--act);
+}
+
+label {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  white-space: nowrap;
+}
+
+.pick {
+  width: auto;
+}
+
+[aria-pressed='true'] {
+  border-color: var(--act);
+  background: var(--act-soft);
+}
+</style>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useBench } from '../useBench'
+import AirControls from './AirControls.vue'
+import CastPicture from './CastPicture.vue'
+import { unpack } from './movie'
+import { useCast } from './useCast'
+import { usePlayer } from './usePlayer'
+
+const props = defineProps<{ width: number }>()
+const bench = useBench()
+const cast = useCast()
+const reel = computed(() => (cast.reading?.movie ? unpack(cast.reading.movie) : null))
+const ghost = computed(() => (cast.ghost?.movie ? unpack(cast.ghost.movie) : null))
+const materials = computed(() => bench.evaluation?.pieces.map((piece) => piece.material) ?? [])
+const player = usePlayer(
+  () => reel.value?.count ?? 0,
+  () => reel.value?.gap_s ?? 1,
+)
+
+/** On the picture: space plays, arrows step, Home and End go to launch and landing. */
+function key(event: KeyboardEvent) {
+  const acts: Record<string, () => void> = {
+    ' ': player.toggle,
+    ArrowLeft: () => player.show(player.frame.value - 1),
+    ArrowRight: () => player.show(player.frame.value + 1),
+    Home: () => player.show(0),
+    End: () => player.show(player.last.value),
+    q: player.slower,
+  }
+  const act = acts[event.key]
+  if (!act) return
+  event.preventDefault()
+  act()
+}
+</script>
+
+<template>
+  <section class="air" aria-label="The cast from the side">
+    <AirControls :player="player" :playable="reel !== null" />
+    <p v-if="cast.refused" class="refusal" role="alert">{{ cast.refused }}</p>
+    <p v-else-if="!cast.reading" class="quiet" role="status">Working out the cast …</p>
+    <p v-else-if="!reel" class="quiet">
+      Mono is thrown by its fly, not by a line: it is weighed, and no loop is drawn. The cord at the
+      right says what comes of it.
+    </p>
+    <div
+      v-else
+      class="air__picture"
+      tabindex="0"
+      role="img"
+      :aria-label="`${cast.reading.figure}, ${cast.reading.landing}. Space plays, arrows step.`"
+      @keydown="key"
+    >
+      <CastPicture
+        :reel="reel"
+        :ghost="ghost"
+        :frame="player.frame.value"
+        :materials="materials"
+        :reading="cast.reading"
+        :width="props.width"
+        :timelapse="player.still.value || player.frame.value === player.last.value"
+      />
+    </div>
+    <p class="quiet air__limits">
+      A straight overhead cast in one plane, without hauling, shooting line or coil memory; arrival
+      is known to about a fifth.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.air {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+
+.air__limits {
+  font-size: 12.5px;
+}
+</style>
