@@ -11,6 +11,7 @@ from nine_knots.core.leader.editing import apply_edit
 from nine_knots.core.leader.edits import UseStock
 from nine_knots.core.remedies import remedies_for
 from nine_knots.core.tackle import Fly, line_profile
+from nine_knots.core.units import parse_speed
 from tests.makers import DRY, INCHES, SHELF, design, level, tied, workbench
 
 SMALL = Fly(title="Small dry 18", kind="dry", hook=18)
@@ -52,7 +53,7 @@ def test_a_leader_that_does_not_open_is_offered_what_opens_it():
         stroke = STROKE
         if what == "stroke":
             assert remedy.design == LONG
-            stroke = Stroke(speed_m_s=remedy.speed_m_s)
+            stroke = Stroke(speed_m_s=parse_speed(remedy.speed))
         assert cast_again(remedy.design, stroke).standing == "right"
         assert "→" in remedy.words or "instead" in remedy.words
     shorter = found["tippet length"].design.leader.pieces

@@ -1037,13 +1037,17 @@ export interface components {
         };
         /**
          * EnergyPoint
-         * @description Of the launch energy of all beyond a place, the share it still has as the loop passes.
+         * @description The energy of all beyond a place as the loop passes it, over what it was launched with.
+         *
+         *     It rises above 1 where the loop, rolling out, hands on what the line before gave up.
          */
         EnergyPoint: {
             /** At M */
             at_m: number;
             /** Share */
             share: number;
+            /** Text */
+            text: string;
         };
         /**
          * Evaluation
@@ -2054,7 +2058,7 @@ export interface components {
         };
         /**
          * Remedy
-         * @description One change, the design (or the stroke's speed in m/s) after it, and what it does.
+         * @description One change, the design (or the stroke's speed) after it, and what it does.
          */
         Remedy: {
             /**
@@ -2067,8 +2071,8 @@ export interface components {
             /** Gives */
             gives: string;
             design: components["schemas"]["Design"];
-            /** Speed M S */
-            speed_m_s: number | null;
+            /** Speed */
+            speed: string | null;
             /** Effects */
             effects: components["schemas"]["Effect"][];
         };

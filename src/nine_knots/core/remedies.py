@@ -43,13 +43,13 @@ class Effect:
 
 @dataclass(frozen=True, slots=True)
 class Remedy:
-    """One change, the design (or the stroke's speed in m/s) after it, and what it does."""
+    """One change, the design (or the stroke's speed) after it, and what it does."""
 
     what: What
     words: str
     gives: str
     design: Design
-    speed_m_s: float | None
+    speed: str | None
     effects: tuple[Effect, ...]
 
 
@@ -116,7 +116,7 @@ def remedies_for(
                 continue
             if after.standing == "right" and not after.marginal:
                 effects = _effects(before, one.design, titles, units)
-                speed = one.stroke.speed_m_s if what == "stroke" else None
+                speed = units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
                 found.append(Remedy(what, one.words, after.figure, one.design, speed, effects))
                 break
     return tuple(found)

@@ -49,10 +49,14 @@ class Movie:
 
 @dataclass(frozen=True, slots=True)
 class EnergyPoint:
-    """Of the launch energy of all beyond a place, the share it still has as the loop passes."""
+    """The energy of all beyond a place as the loop passes it, over what it was launched with.
+
+    It rises above 1 where the loop, rolling out, hands on what the line before gave up.
+    """
 
     at_m: float
     share: float
+    text: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -164,7 +168,7 @@ def _energy(flight: Flight, rig: Rig) -> tuple[EnergyPoint, ...]:
     middles = 0.5 * (ends[1:] + ends[:-1])
     shares = flight.passing_j[rig.leader :] / np.maximum(flight.launch_j[rig.leader :], 1e-12)
     return tuple(
-        EnergyPoint(at_m=float(at), share=float(share))
+        EnergyPoint(at_m=float(at), share=float(share), text=f"{share:.1f} times its launch energy")
         for at, share in zip(middles, shares, strict=True)
         if share > 0.0
     )

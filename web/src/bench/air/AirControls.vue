@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useCatalogue } from '@/api/queries'
 import { useCast } from './useCast'
 import type { usePlayer } from './usePlayer'
@@ -6,6 +7,7 @@ import type { usePlayer } from './usePlayer'
 defineProps<{ player: ReturnType<typeof usePlayer>; playable: boolean }>()
 const cast = useCast()
 const { data: catalogue } = useCatalogue()
+const known = computed(() => catalogue.value?.casts.some((one) => one.key === cast.stroke.speed))
 </script>
 
 <template>
@@ -35,6 +37,7 @@ const { data: catalogue } = useCatalogue()
     <label class="quiet">
       Stroke
       <select v-model="cast.stroke.speed" class="pick">
+        <option v-if="!known" :value="cast.stroke.speed">{{ cast.stroke.speed }}</option>
         <option v-for="one in catalogue?.casts" :key="one.key" :value="one.key">
           {{ one.title }}, {{ one.note }}
         </option>

@@ -82,7 +82,7 @@ const tailwind = computed(() => props.reading.wind_along > 0)
     />
     <circle :cx="rod[0]" :cy="rod[1]" r="3.5" class="tip" />
     <circle :cx="fly[0]" :cy="fly[1]" r="4" class="fly" />
-    <g v-if="reading.wind.si > 0.1" class="wind" :transform="`translate(${width / 2} 16)`">
+    <g v-if="reading.wind.si > 0.1" class="wind" :transform="`translate(${width - 110} 16)`">
       <path
         :d="
           tailwind
@@ -96,7 +96,9 @@ const tailwind = computed(() => props.reading.wind_along > 0)
       <path
         :d="`M${tip[0]} ${floor + 8}v6M${fly[0]} ${floor + 8}v6M${tip[0]} ${floor + 11}H${fly[0]}`"
       />
-      <text :x="(tip[0] + fly[0]) / 2" :y="floor + 23">leader {{ reading.landing }}</text>
+      <text :x="Math.max(tip[0], fly[0])" :y="floor + 24" class="ends">
+        the leader: {{ reading.landing }}
+      </text>
     </g>
     <text :x="rod[0] + 4" :y="floor + 18" class="note">
       {{ reading.line_out.text }} of line out
@@ -176,6 +178,10 @@ text {
   fill: var(--ink);
   font-size: 12.5px;
   text-anchor: middle;
+}
+
+.ends {
+  text-anchor: end;
 }
 
 .note {

@@ -4,13 +4,18 @@ import type { Evaluation } from '@/api/client'
 import type { Axis } from '../strip/useAxis'
 import { useBench } from '../useBench'
 import FlagMark from '../strip/FlagMark.vue'
+import { useCast } from '../air/useCast'
+import EnergyLane from './EnergyLane.vue'
 import HoldMarks from './HoldMarks.vue'
 import LaneTrack from './LaneTrack.vue'
 import { useCrosshair } from './useCrosshair'
 import { PLOT_PX, useLanes } from './useLanes'
 
 const props = defineProps<{ axis: Axis; ghost: Evaluation | null }>()
+const ENERGY_PX = 34
+
 const bench = useBench()
+const cast = useCast()
 const reading = computed(() => bench.evaluation as Evaluation)
 const { pointer, at_m, words } = useCrosshair(() => props.axis)
 const { lanes, holdY } = useLanes(
@@ -54,6 +59,14 @@ function follow(event: PointerEvent) {
       </template>
       <HoldMarks v-if="lane.key === 'hold'" :reading="reading" :axis="axis" :y="holdY" />
     </LaneTrack>
+    <EnergyLane
+      v-if="cast.reading?.energy.length"
+      :reading="cast.reading"
+      :ghost="cast.ghost"
+      :axis="axis"
+      :height="ENERGY_PX"
+      :at-m="at_m"
+    />
   </div>
 </template>
 

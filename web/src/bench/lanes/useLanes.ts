@@ -2,7 +2,7 @@ import { computed } from 'vue'
 import type { Evaluation, LaneSpan } from '@/api/client'
 import { byDoubling, byProportion } from './scales'
 
-export const PLOT_PX = 48
+export const PLOT_PX = 40
 const HEADROOM_PX = 7
 
 export interface Lane {

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { CastReading, Evaluation } from '@/api/client'
 import { useBench } from '../useBench'
+import RemedyList from './RemedyList.vue'
 import VerdictCord from './VerdictCord.vue'
 
 const props = defineProps<{
@@ -24,6 +25,7 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
       :ghost="ghostTurnover?.turnover ?? null"
       :rough="turnover.resolution === 'fast'"
     />
+    <RemedyList v-if="turnover" />
     <VerdictCord
       v-for="measure in measures"
       :key="measure.key"

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { CastReading, Schemas } from '@/api/client'
+import type { Axis } from '../strip/useAxis'
+import { byProportion } from './scales'
+
+/**
+ * The energy of all beyond a place as the loop passes it, over what it was launched with. A
+ * picture for comparing leaders: it has no threshold.
+ */
+const props = defineProps<{
+  reading: CastReading
+  ghost: CastReading | null
+  axis: Axis
+  height: number
+  atM: number
+}>()
+
+type Point = Schemas['EnergyPoint']
+const most = computed(() =>
+  Math.max(1, ...[...props.reading.energy, ...(props.ghost?.energy ?? [])].map((p) => p.share)),
+)
+const scale = computed(() => byProportion(most.value, props.height - 5))
+
+function path(points: readonly Point[]): string {
+  return points
+    .map((p, i) => `${i ? 'L' : 'M'}${props.axis.x(p.at_m)} ${props.height - scale.value(p.share)}`)
+    .join('')
+}
+const here = computed(() => {
+  const near = props.reading.energy.find((p) => p.at_m >= props.atM) ?? props.reading.energy.at(-1)
+  return near?.text ?? ''
+})
+</script>
+
+<template>
+  <section class="lane" :aria-label="`Energy: ${here}`">
+    <p class="lane__head">
+      <strong>Energy</strong>
+      <span class="lane__words">{{ here }}</span>
+      <span class="quiet">of all beyond, as the loop passes</span>
+    </p>
+    <svg :width="axis.width" :height="height" aria-hidden="true">
+      <line x1="0" :x2="axis.width" :y1="height - 0.5" :y2="height - 0.5" class="floor" />
+      <path :d="path(reading.energy)" class="edge" />
+      <path v-if="ghost?.energy.length" :d="path(ghost.energy)" class="ghost" />
+      <line :x1="axis.x(atM)" :x2="axis.x(atM)" y1="0" :y2="height" class="cross" />
+    </svg>
+  </section>
+</template>
+
+<style scoped src="./lane.css"></style>
