@@ -99,18 +99,30 @@ def first_load(url: str) -> None:
     print(f"{'median of 5':<34}{kilobytes:>9.0f}{milliseconds:>9.0f}")
 
 
+def over_http(url: str) -> None:
+    """What is measured against a running program."""
+    from bench import casts
+
+    round_trip(url)
+    casts.service(url)
+    first_load(url)
+
+
 def main() -> None:
     """All tables, against the program given or one of our own."""
+    from bench import casts
+
     evaluation()
+    casts.casts()
+    casts.against_the_engine()
+    casts.screen()
     if len(sys.argv) > 1:
-        round_trip(sys.argv[1])
-        first_load(sys.argv[1])
+        over_http(sys.argv[1])
         return
     with tempfile.TemporaryDirectory() as folder:
         running = Running(Path(folder)).ready()
         try:
-            round_trip(running.url)
-            first_load(running.url)
+            over_http(running.url)
         finally:
             running.stop()
 

@@ -5,7 +5,7 @@ from collections.abc import Callable
 from pathlib import Path
 
 import httpx
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page, expect, sync_playwright
 
 from tests.browser.conftest import CHROMIUM_FLAGS, open_from_shelf, piece
 from tests.running import PROJECT, Running
@@ -41,6 +41,24 @@ def schools(page: Page) -> None:
     page.get_by_role("heading", name="Start from a school").evaluate("e => e.scrollIntoView()")
 
 
+def air(page: Page) -> None:
+    """The cast as it has landed."""
+    open_from_shelf(page, "Skarn evening sedge")
+    page.get_by_text("Air: the cast").click()
+    expect(page.locator("svg.cast")).to_be_visible(timeout=90_000)
+    page.wait_for_timeout(2500)
+
+
+def air_remedy(page: Page) -> None:
+    """A tippet far too long, its ghost opening, and what would mend it."""
+    air(page)
+    page.get_by_role("button", name="Pin as ghost").click()
+    page.get_by_label("Length of piece 6").fill("18 ft")
+    page.get_by_label("Length of piece 6").press("Enter")
+    expect(page.get_by_label("Remedies").get_by_role("button").first).to_be_visible(timeout=30_000)
+    page.get_by_label("Moment of the cast").fill("26")
+
+
 def at(path: str) -> Callable[[Page], None]:
     """A place as it opens."""
     return lambda page: page.goto(path) and None
@@ -49,6 +67,8 @@ def at(path: str) -> Callable[[Page], None]:
 VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "bench": ("light", bench),
     "bench-night": ("dark", bench_night),
+    "air": ("light", air),
+    "air-remedy": ("dark", air_remedy),
     "sentence": ("light", sentence),
     "shelf": ("light", at("/shelf")),
     "schools": ("dark", schools),

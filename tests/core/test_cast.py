@@ -159,7 +159,7 @@ def test_the_cord_says_what_the_cast_did():
 
 
 def test_a_streamer_wants_more_than_a_dry_fly():
-    softly = flown(tied(*SOUND.pieces[:-1], level(6, 6.2, "tippet", "nylon-soft")))
+    softly = flown(tied(*SOUND.pieces[:-1], level(6, 5.1, "tippet", "nylon-soft")))
     assert 2.5 < softly.arrival_m_s < 4.0
     dry = turnover_measure(softly, SOUND, day(), INCHES)
     strip = turnover_measure(softly, SOUND, day(wish="strip"), INCHES)

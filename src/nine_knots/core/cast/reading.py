@@ -8,7 +8,7 @@ import numpy as np
 
 from nine_knots.core.cast.rig import FAST, FULL, Rig, rig_of
 from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.cast.throw import FIRST_AIM, FRAME_S, Flight, trimmed
+from nine_knots.core.cast.throw import AIM_STEPS, FIRST_AIM, FRAME_S, Flight, trimmed
 from nine_knots.core.cast.turnover import (
     air_of,
     mass_ratio,
@@ -26,6 +26,7 @@ Resolution = Literal["fast", "full"]
 
 SHOWN_FRAMES = 2  # every second frame is sent
 SHOWN_LINE = 3  # and every third node of the fly line
+DRAG_CASTS = 2  # from an aim that was good a moment ago
 FULL_CASTS = 2  # a full cast trims no further: its aim comes from the fast ones
 MESH_AIM_DEG = -0.8  # what a full mesh wants less of aim than a fast one
 
@@ -102,7 +103,10 @@ def cast_of(
 
     rig = rigged("fast")
     if resolution == "fast" or first_deg is None:
-        flight = trimmed(rig, stroke, air, FIRST_AIM if first_deg is None else first_deg)
+        if first_deg is None:
+            flight = trimmed(rig, stroke, air, FIRST_AIM, AIM_STEPS)
+        else:
+            flight = trimmed(rig, stroke, air, first_deg, DRAG_CASTS)
         first_deg = flight.aim_deg + MESH_AIM_DEG
     if resolution == "full":
         rig = rigged("full")

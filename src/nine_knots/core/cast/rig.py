@@ -25,7 +25,7 @@ class Mesh:
     leader_m: float
 
 
-FAST = Mesh(line_m=0.14, leader_m=0.10)
+FAST = Mesh(line_m=0.16, leader_m=0.11)
 FULL = Mesh(line_m=0.08, leader_m=0.06)
 
 
