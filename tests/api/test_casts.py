@@ -1,7 +1,10 @@
 """Casts over HTTP: worked out beside the service, the newest first, refused by name."""
 
 import base64
+import csv
+import io
 from concurrent.futures import ThreadPoolExecutor
+from xml.etree import ElementTree
 
 import numpy as np
 import pytest
@@ -103,3 +106,26 @@ def test_remedies_are_asked_for_and_can_be_put_on_the_bench(client, saved):
             assert ask(client, remedy["design"]).json()["turnover"]["standing"] == "right"
     sound = client.post("/api/casts/remedies", json={"bench": "test", "design": saved["design"]})
     assert sound.json() == []
+
+
+def test_a_cast_goes_out_as_a_table_and_as_a_picture(client, saved):
+    body = {"bench": "test", "design": saved["design"], "resolution": "fast"}
+    table = client.post("/api/casts/files/csv", json=body)
+    rows = list(csv.DictReader(io.StringIO(table.text)))
+    movie = client.post("/api/casts", json=body).json()["movie"]
+    assert len(rows) == movie["count"] * movie["nodes"]
+    assert (rows[0]["x_m"], rows[0]["y_m"], rows[0]["part"]) == ("0.000", "2.400", "line")
+    assert rows[-1]["part"] == "leader"
+    assert float(rows[-1]["y_m"]) == pytest.approx(0.0, abs=0.01)
+    picture = client.post("/api/casts/files/svg", json=body)
+    assert 'filename="skarn-evening-sedge-cast.svg"' in picture.headers["content-disposition"]
+    paths = ElementTree.fromstring(picture.text).findall("{http://www.w3.org/2000/svg}path")
+    assert len(paths) > len(saved["design"]["leader"]["pieces"]) + 5
+
+
+def test_a_mono_rig_has_no_cast_to_write(client, saved):
+    body = {"school": "thin-mono", "situation": saved["design"]["situation"]}
+    leader = client.post("/api/proposals", json=body).json()["leader"]
+    design = {**saved["design"], "leader": leader}
+    refused = client.post("/api/casts/files/svg", json={"bench": "test", "design": design})
+    assert (refused.status_code, refused.json()["code"]) == (422, "file-refused")

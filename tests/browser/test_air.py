@@ -86,3 +86,14 @@ def test_a_remedy_is_applied_with_a_click_and_undone_with_a_key(air):
 def test_the_energy_lane_shares_the_axis(page):
     settled(page)
     expect(page.get_by_label(re.compile("^Energy: .* times its launch energy"))).to_be_visible()
+
+
+def test_the_cast_is_kept_as_picture_and_table(air, tmp_path):
+    settled(air)
+    for item, holds in (("The cast as a picture, SVG", "<svg"), ("Its nodes as a table", "time_s")):
+        air.get_by_role("button", name="Export ▾").click()
+        with air.expect_download() as download:
+            air.get_by_role("menuitem", name=item).click()
+        out = tmp_path / download.value.suggested_filename
+        download.value.save_as(out)
+        assert holds in out.read_text()

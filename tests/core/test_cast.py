@@ -7,6 +7,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from nine_knots.core.cast.agreement import agreement_of
 from nine_knots.core.cast.rig import FAST, FULL, rig_of
 from nine_knots.core.cast.stroke import ROD_TIP_M, Stroke
 from nine_knots.core.cast.throw import Air, launched, throw, trimmed
@@ -87,6 +88,8 @@ def test_too_little_line_for_a_loop_is_refused():
         throw(rig, Stroke(line_out_m=0.3), Air(), 3.0)
 
 
+# Five feet of .0032 in nylon, a few newtons in EA, gives a fifth under a 3 g fly thrown hard.
+MOST_STRETCH = 1.15
 PIECES = st.builds(
     level,
     st.floats(3.2, 40),
@@ -124,11 +127,11 @@ def test_any_rig_in_any_wind_stays_finite_and_whole(pieces, fly, weight, out, sp
         return
     assert np.isfinite(flown.frames).all()
     reach = np.hypot(*(flown.frames - flown.frames[:, :1]).reshape(-1, 2).T)
-    assert reach.max() <= 1.06 * rig.length_m
-    # no overstretch: links keep their length but for the give of the thinnest nylon
+    assert reach.max() <= MOST_STRETCH * rig.length_m
+    # no overstretch: links keep their length but for the give of nylon
     lengths = np.hypot(*np.moveaxis(np.diff(flown.frames[:-1], axis=1), 2, 0))
     laid = np.hypot(*np.diff(launched(rig, stroke, aim)[0], axis=0).T)
-    assert (lengths.sum(axis=1) <= 1.06 * laid.sum()).all()
+    assert (lengths.sum(axis=1) <= MOST_STRETCH * laid.sum()).all()
     # no more energy beyond a place than was launched, fell from the launch, or the wind blew in
     start_m = launched(rig, stroke, aim)[0][:, 1].max()
     given_j = flown.launch_j.max() + rig.mass.sum() * (9.81 * start_m + 0.5 * wind**2)
@@ -197,3 +200,23 @@ def test_a_mono_rig_is_judged_by_mass():
 
 def test_a_knotless_taper_flies_too():
     assert flown(tied(knotless(cut_tip_m=0.2), level(7, 2, "tippet"))).straightness > 0.8
+
+
+def test_line_leader_and_fly_can_disagree_both_ways():
+    """Common practice, no source: too much fly on a long fine leader, too much line for a speck."""
+    midge = Fly(title="m", kind="midge", hook=22)
+    foam = Fly(title="f", kind="foam", hook=8)
+    stout = tied(level(21, 4, "butt"), level(15, 2), level(8, 2, "tippet"))
+    long_fine = tied(*SOUND.pieces[:-1], level(5, 6, "tippet", "nylon-soft"))
+    endless = tied(level(6, 22, "tippet", "nylon-soft"), level(4, 8, "tippet", "nylon-soft"))
+
+    def said(leader, fly, weight=5):
+        rig = rig_of(leader, line_profile(FlyLine(title="l", weight=weight)), fly, 9.0, FAST)
+        return agreement_of(trimmed(rig, Stroke(), Air()), rig)
+
+    assert said(SOUND, DRY).kind == "agree"
+    assert said(SOUND, DRY).words == ""
+    assert said(long_fine, foam).kind == "too much fly"
+    assert said(stout, midge, weight=8).kind == "too much line"
+    assert said(endless, midge).kind == "too much leader"
+    assert said(stout, midge, weight=8).carried_m_s > 4 * said(SOUND, DRY).carried_m_s

@@ -308,6 +308,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/casts/files/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Write a cast as a table of nodes or as a picture
+         * @description The cast as CSV or SVG, named after the design.
+         */
+        post: operations["post_cast_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/casts/remedies": {
         parameters: {
             query?: never;
@@ -738,6 +758,8 @@ export interface components {
              */
             resolution: "fast" | "full";
             turnover: components["schemas"]["Measure"];
+            /** Agreement */
+            agreement: string;
             /** Figure */
             figure: string;
             /** Landing */
@@ -3424,6 +3446,59 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CastReading"];
                 };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_cast_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "csv" | "svg";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CastRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description A newer one of the same bench took its place */
             409: {

@@ -2,12 +2,13 @@
 
 from typing import Annotated, Any, Literal
 
-from fastapi import APIRouter, Depends, Request
+from fastapi import APIRouter, Depends, Request, Response
 from pydantic import BaseModel, Field
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN
+from nine_knots.api.files import file_answer
 from nine_knots.api.problems import RESPONSES, Problem
 from nine_knots.api.typed import Typed, field
 from nine_knots.api.workers import Casting, CastTask, RemedyTask
@@ -17,6 +18,7 @@ from nine_knots.core.design import Design
 from nine_knots.core.remedies import Remedy
 from nine_knots.core.units import parse_length, parse_speed
 from nine_knots.core.values import Key, System
+from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit
 
@@ -74,6 +76,10 @@ CurrentCasting = Annotated[Casting, Depends(_casting)]
 @router.post("", summary="Cast a design", responses=SUPERSEDED)
 async def post_cast(asked: CastRequest, casting: CurrentCasting) -> CastReading:
     """Simulate the cast in a worker; nothing is stored."""
+    return await _thrown(asked, casting)
+
+
+async def _thrown(asked: CastRequest, casting: Casting) -> CastReading:
     task = CastTask(
         design=asked.design.model_copy(update={"title": "cast", "notes": ""}),
         stroke=asked.stroke.read(asked.units),
@@ -84,6 +90,24 @@ async def post_cast(asked: CastRequest, casting: CurrentCasting) -> CastReading:
     answer = await casting.ask(asked.bench, task)
     assert isinstance(answer, CastReading)
     return answer
+
+
+@router.post(
+    "/files/{kind}",
+    response_class=Response,
+    responses=SUPERSEDED,
+    summary="Write a cast as a table of nodes or as a picture",
+)
+async def post_cast_file(
+    kind: Literal["csv", "svg"], asked: CastRequest, casting: CurrentCasting
+) -> Response:
+    """The cast as CSV or SVG, named after the design."""
+    reading = await _thrown(asked, casting)
+    title = f"{asked.design.title}, cast"
+    if kind == "csv":
+        return file_answer(write_cast_csv(reading), title, kind)
+    materials = tuple(piece.strand.material for piece in asked.design.leader.pieces)
+    return file_answer(write_cast_svg(title, materials, reading), title, kind)
 
 
 class RemedyRequest(BaseModel):

@@ -38,6 +38,16 @@ class ImportRequest(BaseModel):
     onto: Design = Field(examples=[DESIGN])
 
 
+def file_answer(text: str, title: str, kind: str) -> Response:
+    """A text as a file to keep, named after the title."""
+    name = re.sub(r"[^a-z0-9]+", "-", title.lower()).strip("-") or "leader"
+    return Response(
+        text.encode(),
+        media_type=f"{MEDIA[kind]}; charset=utf-8",
+        headers={"content-disposition": f'attachment; filename="{name}.{kind}"'},
+    )
+
+
 @router.post(
     "/exports/{kind}", response_class=Response, summary="Write a design as JSON, CSV or SVG"
 )
@@ -52,12 +62,7 @@ def post_export(
     else:
         titles = titles_of(session.run(list_stock))
         text = write_svg(asked.design, evaluate(asked.design, titles, Units(asked.units)))
-    name = re.sub(r"[^a-z0-9]+", "-", asked.design.title.lower()).strip("-") or "leader"
-    return Response(
-        text.encode(),
-        media_type=f"{MEDIA[kind]}; charset=utf-8",
-        headers={"content-disposition": f'attachment; filename="{name}.{kind}"'},
-    )
+    return file_answer(text, asked.design.title, kind)
 
 
 @router.post("/imports", summary="Read a design from a file's text")

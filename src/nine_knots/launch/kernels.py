@@ -6,6 +6,7 @@ of the folder does.
 
 import hashlib
 import os
+import shutil
 from pathlib import Path
 
 import nine_knots.core
@@ -19,5 +20,8 @@ def keep_kernels_in(local: Path) -> Path:
         digest.update(path.read_bytes())
     folder = local / f"kernels-{digest.hexdigest()[:16]}"
     folder.mkdir(parents=True, exist_ok=True)
+    for older in local.glob("kernels-*"):
+        if older != folder:
+            shutil.rmtree(older, ignore_errors=True)
     os.environ["NUMBA_CACHE_DIR"] = str(folder)
     return folder

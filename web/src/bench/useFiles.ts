@@ -1,5 +1,5 @@
-import { api, type Design } from '@/api/client'
-import { answered } from '@/api/client'
+import { answered, api, type Design } from '@/api/client'
+import { keepAnswer } from '@/api/keepAnswer'
 import { inWords, Refused } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
@@ -15,15 +15,13 @@ export function useFiles() {
   async function exportAs(kind: 'json' | 'csv' | 'svg') {
     if (!bench.design) return
     try {
-      const asked = api.POST('/api/exports/{kind}', {
-        params: { path: { kind } },
-        body: { design: bench.design, units: settings.units },
-        parseAs: 'blob',
-      })
-      const { response } = await asked
-      const blob = (await answered(asked)) as unknown as Blob
-      const named = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')
-      download(blob, named?.[1] ?? `leader.${kind}`)
+      await keepAnswer(
+        api.POST('/api/exports/{kind}', {
+          params: { path: { kind } },
+          body: { design: bench.design, units: settings.units },
+          parseAs: 'blob',
+        }),
+      )
     } catch (error) {
       notify(inWords(error), 'trouble')
     }
@@ -56,12 +54,4 @@ async function read(file: File, onto: Design): Promise<Design> {
   const title = file.name.replace(/\.csv$/i, '').slice(0, 80) || 'Imported leader'
   const base = kind === 'csv' ? { ...onto, title, notes: '' } : onto
   return answered(api.POST('/api/imports', { body: { kind, text: await file.text(), onto: base } }))
-}
-
-function download(blob: Blob, name: string) {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(blob)
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(link.href)
 }

@@ -1,11 +1,13 @@
 """A design's cast as the bench shows it: the cord, the landing, the movie, the energy lane."""
 
-from base64 import b64encode
+from base64 import b64decode, b64encode
 from dataclasses import dataclass
 from typing import Literal
 
 import numpy as np
+from numpy.typing import NDArray
 
+from nine_knots.core.cast.agreement import agreement_of
 from nine_knots.core.cast.rig import FAST, FULL, Rig, rig_of
 from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.cast.throw import AIM_STEPS, FIRST_AIM, FRAME_S, Flight, trimmed
@@ -47,6 +49,11 @@ class Movie:
     joints: tuple[int, ...]
     points: str
 
+    def metres(self) -> NDArray[np.float64]:
+        """The positions in metres, of shape (count, nodes, 2)."""
+        whole = np.frombuffer(b64decode(self.points), dtype="<i2")
+        return whole.reshape(self.count, self.nodes, 2) / 1000.0
+
 
 @dataclass(frozen=True, slots=True)
 class EnergyPoint:
@@ -66,6 +73,7 @@ class CastReading:
 
     resolution: Resolution
     turnover: Measure
+    agreement: str
     figure: str
     landing: str
     aim_deg: float
@@ -116,6 +124,7 @@ def cast_of(
     return CastReading(
         resolution=resolution,
         turnover=measure,
+        agreement=agreement_of(flight, rig).words,
         figure=opening.words,
         landing=opening.landing,
         aim_deg=flight.aim_deg,
@@ -136,6 +145,7 @@ def _mono_reading(
     return CastReading(
         resolution=resolution,
         turnover=measure,
+        agreement="",
         figure=measure.figure,
         landing="",
         aim_deg=FIRST_AIM,

@@ -2,10 +2,12 @@
 import { computed } from 'vue'
 import { useCatalogue } from '@/api/queries'
 import { useCast } from './useCast'
+import { useCastFiles } from './useCastFiles'
 import type { usePlayer } from './usePlayer'
 
 defineProps<{ player: ReturnType<typeof usePlayer>; playable: boolean }>()
 const cast = useCast()
+const exportCast = useCastFiles()
 const { data: catalogue } = useCatalogue()
 const known = computed(() => catalogue.value?.casts.some((one) => one.key === cast.stroke.speed))
 </script>
@@ -52,6 +54,15 @@ const known = computed(() => catalogue.value?.casts.some((one) => one.key === ca
         </option>
       </select>
     </label>
+    <el-dropdown trigger="click" :disabled="!playable" @command="exportCast">
+      <button class="do" type="button" :disabled="!playable">Export ▾</button>
+      <template #dropdown>
+        <el-dropdown-menu>
+          <el-dropdown-item command="svg">The cast as a picture, SVG</el-dropdown-item>
+          <el-dropdown-item command="csv">Its nodes as a table, CSV</el-dropdown-item>
+        </el-dropdown-menu>
+      </template>
+    </el-dropdown>
   </div>
 </template>
 

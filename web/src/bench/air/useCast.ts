@@ -82,6 +82,14 @@ export const useCast = defineStore('cast', () => {
     { immediate: true },
   )
   watch(
+    () => bench.lost,
+    (lost) => {
+      if (lost) return
+      mine.cast(bench.design)
+      ghosts.cast(ghostDesign.value)
+    },
+  )
+  watch(
     () => keyOf(ghostDesign.value),
     () => ghosts.cast(ghostDesign.value),
     { immediate: true },

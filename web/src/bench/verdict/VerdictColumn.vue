@@ -25,6 +25,7 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
       :ghost="ghostTurnover?.turnover ?? null"
       :rough="turnover.resolution === 'fast'"
     />
+    <p v-if="turnover?.agreement" class="agreement">{{ turnover.agreement }}</p>
     <RemedyList v-if="turnover" />
     <VerdictCord
       v-for="measure in measures"
@@ -45,6 +46,13 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
   display: grid;
   align-content: start;
   gap: 14px;
+}
+
+.agreement {
+  margin: -6px 0 0 46px;
+  padding-left: 8px;
+  border-left: 3px solid var(--doubt);
+  font-size: 14px;
 }
 
 .ghost-note {

@@ -1,0 +1,33 @@
+import { api } from '@/api/client'
+import { keepAnswer } from '@/api/keepAnswer'
+import { inWords } from '@/api/problems'
+import { useSettings } from '@/settings/useSettings'
+import { notify } from '@/shell/notify'
+import { useBench } from '../useBench'
+import { useCast } from './useCast'
+
+/** The cast on the stage as a picture or as a table of its nodes. */
+export function useCastFiles() {
+  const bench = useBench()
+  const cast = useCast()
+  const settings = useSettings()
+
+  return async function exportCast(kind: 'csv' | 'svg') {
+    if (!bench.design || !cast.reading) return
+    try {
+      const body = {
+        bench: `file-${kind}`,
+        design: bench.design,
+        resolution: 'full' as const,
+        first_deg: cast.reading.aim_deg,
+        units: settings.units,
+        stroke: { kind: 'overhead' as const, loop: '', ...cast.stroke },
+      }
+      await keepAnswer(
+        api.POST('/api/casts/files/{kind}', { params: { path: { kind } }, body, parseAs: 'blob' }),
+      )
+    } catch (error) {
+      notify(inWords(error), 'trouble')
+    }
+  }
+}
