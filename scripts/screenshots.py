@@ -7,7 +7,7 @@ from pathlib import Path
 import httpx
 from playwright.sync_api import Page, expect, sync_playwright
 
-from tests.browser.conftest import CHROMIUM_FLAGS, open_from_shelf, piece
+from tests.browser.conftest import CHROMIUM_FLAGS, cord, open_from_shelf, piece
 from tests.running import PROJECT, Running
 
 FOLDER = PROJECT / "docs" / "screenshots"
@@ -16,6 +16,13 @@ FOLDER = PROJECT / "docs" / "screenshots"
 def bench(page: Page) -> None:
     """The bench as it opens."""
     open_from_shelf(page, "Skarn evening sedge")
+    settled(page)
+
+
+def settled(page: Page) -> None:
+    """The cast is worked out, at full resolution."""
+    expect(cord(page, "Turnover")).to_be_visible(timeout=90_000)
+    page.wait_for_timeout(2500)
 
 
 def bench_night(page: Page) -> None:
@@ -26,6 +33,7 @@ def bench_night(page: Page) -> None:
     page.get_by_label("Length of piece 4").fill("24 in")
     page.get_by_label("Length of piece 4").press("Enter")
     piece(page, 3).click()
+    settled(page)
 
 
 def sentence(page: Page) -> None:
@@ -45,8 +53,7 @@ def air(page: Page) -> None:
     """The cast as it has landed."""
     open_from_shelf(page, "Skarn evening sedge")
     page.get_by_text("Air: the cast").click()
-    expect(page.locator("svg.cast")).to_be_visible(timeout=90_000)
-    page.wait_for_timeout(2500)
+    settled(page)
 
 
 def air_remedy(page: Page) -> None:

@@ -81,6 +81,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         :ghost-title="ghostTitle"
         :turnover="cast.reading"
         :ghost-turnover="cast.ghost"
+        :cast-refused="cast.refused"
         class="bench__verdict"
       >
         <LeaderNotes />

@@ -129,7 +129,7 @@ def _why(flight: Flight, opening: Opening, standing: Standing, situation: Situat
     lies = f"It {opening.landing}" if opening.landing.startswith("lies") else opening.landing
     said = f"{lies[0].upper()}{lies[1:]} on the water."
     if standing == "too little":
-        lost = "The fly takes more than reaches it."
+        lost = "Less reaches the fly than it needs."
         if situation.wind.bearing == "in the face" and situation.wind.speed_m_s > 2.0:
             lost = "The wind takes what should reach the fly."
         return f"{lost} {said}"

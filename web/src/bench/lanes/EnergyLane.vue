@@ -1,25 +1,23 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { CastReading, Schemas } from '@/api/client'
+import type { Schemas } from '@/api/client'
 import type { Axis } from '../strip/useAxis'
 import { byProportion } from './scales'
+
+type Point = Schemas['EnergyPoint']
 
 /**
  * The energy of all beyond a place as the loop passes it, over what it was launched with. A
  * picture for comparing leaders: it has no threshold.
  */
 const props = defineProps<{
-  reading: CastReading
-  ghost: CastReading | null
+  energy: readonly Point[]
+  ghost: readonly Point[]
   axis: Axis
   height: number
   atM: number
 }>()
-
-type Point = Schemas['EnergyPoint']
-const most = computed(() =>
-  Math.max(1, ...[...props.reading.energy, ...(props.ghost?.energy ?? [])].map((p) => p.share)),
-)
+const most = computed(() => Math.max(1, ...[...props.energy, ...props.ghost].map((p) => p.share)))
 const scale = computed(() => byProportion(most.value, props.height - 5))
 
 function path(points: readonly Point[]): string {
@@ -28,7 +26,7 @@ function path(points: readonly Point[]): string {
     .join('')
 }
 const here = computed(() => {
-  const near = props.reading.energy.find((p) => p.at_m >= props.atM) ?? props.reading.energy.at(-1)
+  const near = props.energy.find((p) => p.at_m >= props.atM) ?? props.energy.at(-1)
   return near?.text ?? ''
 })
 </script>
@@ -42,8 +40,8 @@ const here = computed(() => {
     </p>
     <svg :width="axis.width" :height="height" aria-hidden="true">
       <line x1="0" :x2="axis.width" :y1="height - 0.5" :y2="height - 0.5" class="floor" />
-      <path :d="path(reading.energy)" class="edge" />
-      <path v-if="ghost?.energy.length" :d="path(ghost.energy)" class="ghost" />
+      <path :d="path(energy)" class="edge" />
+      <path v-if="ghost.length" :d="path(ghost)" class="ghost" />
       <line :x1="axis.x(atM)" :x2="axis.x(atM)" y1="0" :y2="height" class="cross" />
     </svg>
   </section>

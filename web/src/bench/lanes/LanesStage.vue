@@ -60,9 +60,8 @@ function follow(event: PointerEvent) {
       <HoldMarks v-if="lane.key === 'hold'" :reading="reading" :axis="axis" :y="holdY" />
     </LaneTrack>
     <EnergyLane
-      v-if="cast.reading?.energy.length"
-      :reading="cast.reading"
-      :ghost="cast.ghost"
+      :energy="cast.reading?.energy ?? []"
+      :ghost="cast.ghost?.energy ?? []"
       :axis="axis"
       :height="ENERGY_PX"
       :at-m="at_m"

@@ -10,6 +10,7 @@ const props = defineProps<{
   ghostTitle: string
   turnover: CastReading | null
   ghostTurnover: CastReading | null
+  castRefused: string
 }>()
 const bench = useBench()
 const measures = computed(() => bench.evaluation?.verdict ?? [])
@@ -25,6 +26,9 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
       :ghost="ghostTurnover?.turnover ?? null"
       :rough="turnover.resolution === 'fast'"
     />
+    <p v-else class="quiet waiting" role="status">
+      {{ castRefused || 'Turnover: working out the cast …' }}
+    </p>
     <p v-if="turnover?.agreement" class="agreement">{{ turnover.agreement }}</p>
     <RemedyList v-if="turnover" />
     <VerdictCord
@@ -46,6 +50,11 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
   display: grid;
   align-content: start;
   gap: 14px;
+}
+
+.waiting {
+  min-height: 124px;
+  padding-left: 46px;
 }
 
 .agreement {
