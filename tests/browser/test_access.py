@@ -34,6 +34,9 @@ def show(page: Page, view: str) -> None:
     if view == "bench with a ghost and a joint selected":
         page.get_by_role("button", name="Pin as ghost").click()
         page.get_by_role("option").first.click()
+    if view == "air":
+        page.get_by_text("Air: the cast").click()
+        expect(page.locator("svg.cast")).to_be_visible(timeout=60_000)
     if view == "sentence":
         page.locator("#say-water").click()
         expect(page.get_by_role("dialog", name="The water")).to_be_visible()
@@ -53,6 +56,7 @@ VIEWS = [
     "bench",
     "bench with a ghost and a joint selected",
     "sentence",
+    "air",
     "file menu",
     "keys",
     "tie",

@@ -10,7 +10,7 @@ from nine_knots.core.cast import flight
 from nine_knots.core.cast.rig import Rig
 from nine_knots.core.cast.stroke import LOWER_LEG_M, NOT_MODELLED, ROD_TIP_M, Stroke
 from nine_knots.core.errors import CannotCompute
-from nine_knots.core.units.factors import GRAVITY_M_S2
+from nine_knots.core.units.factors import FOOT_M, GRAVITY_M_S2
 
 Array = NDArray[np.float64]
 
@@ -88,7 +88,8 @@ def throw(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
         )
     if rig.length_m < LOWER_LEG_M + pi * stroke.loop_m / 2.0 + 0.5:
         raise CannotCompute(
-            f"{rig.length_m:.1f} m of line and leader make no loop of {stroke.loop_m:.1f} m.",
+            f"{rig.length_m:.1f} m ({rig.length_m / FOOT_M:.0f} ft) of line and leader make no "
+            f"loop of {stroke.loop_m:.1f} m ({stroke.loop_m / FOOT_M:.0f} ft).",
             where="stroke.line_out_m",
             mend="Let more line out, or throw a smaller loop.",
         )
