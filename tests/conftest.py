@@ -3,10 +3,15 @@
 from collections.abc import Iterator
 
 import pytest
+from hypothesis import settings
 
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Address, Database
 from nine_knots.store.migrate import migrate
+
+# No test is timed, and a run is the same wherever it runs.
+settings.register_profile("steady", deadline=None, derandomize=True)
+settings.load_profile("steady")
 
 TABLES = ("revision", "leader", "tackle", "stock", "angler")
 

@@ -25,7 +25,7 @@ def test_every_operation_is_described_with_its_problems():
     assert bench["design"]["examples"]
 
 
-@settings(max_examples=8, deadline=None, suppress_health_check=list(HealthCheck))
+@settings(max_examples=8, suppress_health_check=list(HealthCheck))
 @given(data=st.data())
 def send_something(operation, data):
     """Eight requests to one operation, made up from its description, valid and not."""

@@ -106,7 +106,7 @@ FLIES = st.builds(
 )
 
 
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=60)
 @given(
     st.lists(PIECES, min_size=1, max_size=8),
     FLIES,

@@ -176,7 +176,7 @@ EDITS = st.one_of(
 )
 
 
-@settings(max_examples=150, deadline=None)
+@settings(max_examples=150)
 @given(st.lists(EDITS, max_size=14))
 def test_any_row_of_changes_leaves_a_leader(edits):
     leader = tied(knotless(cut_tip_m=0.3), level(9, 1), level(7, 2, "tippet"))

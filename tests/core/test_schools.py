@@ -177,7 +177,7 @@ def test_a_bare_start_is_one_matched_butt():
     assert [m.flag for m in match_joints(leader, line_profile(day().line))] == ["fits"]
 
 
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=60)
 @given(
     st.sampled_from(list(SCHOOLS)),
     st.floats(1.2, 12.0),

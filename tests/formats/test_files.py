@@ -39,7 +39,7 @@ def test_a_round_trip_is_lossless(made):
     assert read_csv(write_csv(made.leader)) == made.leader
 
 
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=40)
 @given(st.lists(st.tuples(st.floats(3, 40), st.floats(0.1, 3)), min_size=1, max_size=8))
 def test_any_figures_survive_a_round_trip(parts):
     leader = tied(*[level(thou, feet) for thou, feet in parts])
@@ -140,7 +140,7 @@ def test_a_table_has_no_place_for_what_hangs_along_the_line():
     assert read_json(write_json(design(hung))).leader == hung
 
 
-@settings(max_examples=150, deadline=None)
+@settings(max_examples=150)
 @given(st.text(max_size=200) | st.binary(max_size=200).map(lambda b: b.decode("latin-1")))
 def test_rubbish_is_refused_not_crashed_on(text):
     for read in (read_json, read_csv):
