@@ -14,6 +14,9 @@ interface StrokeTexts {
   line_out: string
 }
 
+/** The stroke as the service takes it; what is not asked for here is usual. */
+export const overhead = (said: StrokeTexts) => ({ kind: 'overhead' as const, loop: '', ...said })
+
 /** One thing that is cast again and again: its newest answer, never one that came out of order. */
 function useThrow(name: string, stroke: () => StrokeTexts) {
   const settings = useSettings()
@@ -33,7 +36,7 @@ function useThrow(name: string, stroke: () => StrokeTexts) {
         resolution,
         first_deg: aim,
         units: settings.units,
-        stroke: { kind: 'overhead' as const, loop: '', ...stroke() },
+        stroke: overhead(stroke()),
       }
       const answer = await answered(api.POST('/api/casts', { body }))
       if (mine !== asked) return

@@ -4,7 +4,7 @@ import { inWords } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
 import { useBench } from '../useBench'
-import { useCast } from './useCast'
+import { overhead, useCast } from './useCast'
 
 /** The cast on the stage as a picture or as a table of its nodes. */
 export function useCastFiles() {
@@ -21,7 +21,7 @@ export function useCastFiles() {
         resolution: 'full' as const,
         first_deg: cast.reading.aim_deg,
         units: settings.units,
-        stroke: { kind: 'overhead' as const, loop: '', ...cast.stroke },
+        stroke: overhead(cast.stroke),
       }
       await keepAnswer(
         api.POST('/api/casts/files/{kind}', { params: { path: { kind } }, body, parseAs: 'blob' }),

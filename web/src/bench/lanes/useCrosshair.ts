@@ -1,4 +1,5 @@
 import { computed, ref } from 'vue'
+import { isTrouble } from '../flags'
 import { useBench } from '../useBench'
 import { useSelection } from '../useSelection'
 import type { Axis } from '../strip/useAxis'
@@ -39,7 +40,7 @@ export function useCrosshair(axis: () => Axis) {
   const words = computed(() => {
     if (joint.value) {
       const { title, flag, bend_step, passed, holds, kept, chance } = joint.value
-      const named = ['fits', 'fly', 'trace'].includes(flag) ? '' : `${flag}: `
+      const named = isTrouble(flag) ? `${flag}: ` : ''
       return {
         thickness: title,
         bend: [named + bend_step, passed].filter(Boolean).join(', '),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Joint, JointReading } from '@/api/client'
+import { isTrouble } from '../flags'
 import FlagMark from './FlagMark.vue'
 import JointGlyph from './JointGlyph.vue'
 
@@ -15,7 +16,7 @@ const props = defineProps<{
 
 const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 
-const flagged = computed(() => !['fits', 'fly', 'trace'].includes(props.reading.flag))
+const flagged = computed(() => isTrouble(props.reading.flag))
 const label = computed(() => {
   const { index, title, flag, holds } = props.reading
   const said = flagged.value ? `, ${flag}` : ''

@@ -1,7 +1,7 @@
 import { ref, shallowRef, watch } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
-import { useCast } from '../air/useCast'
+import { overhead, useCast } from '../air/useCast'
 import { useBench } from '../useBench'
 
 type Remedy = Schemas['Remedy']
@@ -28,7 +28,7 @@ export function useRemedies() {
         bench: name,
         design: bench.design,
         units: settings.units,
-        stroke: { kind: 'overhead' as const, loop: '', ...cast.stroke },
+        stroke: overhead(cast.stroke),
       }
       const found = await answered(api.POST('/api/casts/remedies', { body }))
       if (mine === asked) remedies.value = found
