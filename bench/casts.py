@@ -1,12 +1,13 @@
 """How fast casts are, how well the screen sorts, and what the service takes under load."""
 
-import resource
+import random
 import statistics
 import time
 from concurrent.futures import ThreadPoolExecutor
 
 import httpx
 import numpy as np
+import psutil
 from scipy.stats import spearmanr
 
 from bench.measure import row
@@ -55,6 +56,24 @@ def casts() -> None:
             found.append(1e3 * (time.perf_counter() - begun))
         found.sort()
         row(name, found, f"worst {found[-1]:.0f} ms, {refused} refused")
+
+
+def by_mesh() -> None:
+    """How arrival and slack settle as the mesh grows finer, over random rigs, each trimmed."""
+    print(f"\n{'mesh, cm: line and leader':<34}{'arrival':>9}{'slack':>9}   median distance from")
+    meshes = [FAST, Mesh(0.11, 0.08), FULL, Mesh(0.055, 0.04), Mesh(0.04, 0.03)]
+    flown = []
+    for mesh in meshes:
+        each = []
+        for rig in random_rigs(mesh, 24):
+            flight = trimmed(rig, STROKE, Air(), 4.0, 8)
+            each.append((flight.arrival_m_s or np.nan, flight.slack_m))
+        flown.append(np.array(each))
+    for mesh, found in zip(meshes, flown, strict=True):
+        arrival = np.nanmedian(np.abs(found[:, 0] / flown[-1][:, 0] - 1.0))
+        slack_cm = 100 * np.median(np.abs(found[:, 1] - flown[-1][:, 1]))
+        name = f"{100 * mesh.line_m:.1f} and {100 * mesh.leader_m:.1f}"
+        print(f"{name:<34}{arrival:>8.1%}{slack_cm:>6.1f} cm   the finest")
 
 
 def against_the_engine() -> None:
@@ -119,16 +138,50 @@ def service(url: str) -> None:
             )
             row(f"{resolution}, one bench", found)
         with ThreadPoolExecutor(9) as pool:
+            for resolution, pause_s in (("fast", 0.25), ("full", 1.0)):
+                people = [
+                    pool.submit(_drag, cast, number, resolution, aims["one"], f"hand-{n}", pause_s)
+                    for n in range(8)
+                ]
+                row(
+                    f"{resolution}, 8 benches by hand",
+                    sorted(ms for one in people for ms in one.result()),
+                    f"each asks every {pause_s:g} s",
+                )
             for resolution in ("fast", "full"):
                 asked = [
                     pool.submit(cast, next(number), resolution, aims["one"], f"bench-{n}")
                     for n in range(64)
                 ]
                 others = sorted(_timed(client) for _ in range(30))
-                row(f"{resolution}, 8 benches at once", sorted(f.result() for f in asked))
+                row(f"{resolution}, 8 benches without pause", sorted(f.result() for f in asked))
                 row("  another call meanwhile", others)
-    used = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss >> 10
-    print(f"memory of the benchmark itself: {used} MB")
+    _memory(url)
+
+
+def _drag(cast, number, resolution: str, aim: float, bench: str, pause_s: float) -> list[float]:
+    """One angler who changes something every ``pause_s``, for twelve changes."""
+    found = []
+    for _ in range(12):
+        time.sleep(pause_s * random.uniform(0.7, 1.3))
+        found.append(cast(next(number), resolution, aim, bench))
+    return found
+
+
+def _memory(url: str) -> None:
+    """Resident memory of the service and of each of its workers, from the kernel's tables."""
+    port = int(url.rsplit(":", 1)[1])
+    server = next(
+        c.pid
+        for c in psutil.net_connections("tcp4")
+        if c.status == "LISTEN" and c.laddr.port == port
+    )
+    process = psutil.Process(server)
+    sizes = [p.memory_info().rss >> 20 for p in process.children(recursive=True)]
+    print(
+        f"memory: service {process.memory_info().rss >> 20} MB, its processes "
+        f"{', '.join(str(s) for s in sorted(sizes, reverse=True))} MB"
+    )
 
 
 def _timed(client: httpx.Client) -> float:

@@ -114,6 +114,7 @@ def main() -> None:
 
     evaluation()
     casts.casts()
+    casts.by_mesh()
     casts.against_the_engine()
     casts.screen()
     if len(sys.argv) > 1:

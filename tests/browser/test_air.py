@@ -97,3 +97,35 @@ def test_the_cast_is_kept_as_picture_and_table(air, tmp_path):
         out = tmp_path / download.value.suggested_filename
         download.value.save_as(out)
         assert holds in out.read_text()
+
+
+def test_a_gust_and_a_typed_line_speed_change_the_cast(air):
+    settled(air)
+    air.get_by_role("combobox", name=re.compile("^Gust")).select_option("29.5 ft/s")
+    expect(air.locator("svg.cast")).to_contain_text("a gust of 29.5 ft/s in the face")
+    expect(cord(air, "Turnover")).to_contain_text("too little")
+    air.get_by_role("combobox", name=re.compile("^Gust")).select_option("none")
+    air.get_by_label("Stroke").select_option("a line speed of …")
+    speed = air.get_by_label("Line speed", exact=True)
+    speed.fill("brisk")
+    speed.press("Enter")
+    expect(air.get_by_role("alert")).to_contain_text("brisk")
+    expect(speed).to_have_value("brisk")
+    speed.fill("70 ft/s")
+    speed.press("Enter")
+    expect(air.get_by_text("just opens it")).to_be_visible(timeout=30_000)
+
+
+def test_a_landing_told_teaches_the_bench_and_can_be_forgotten(air):
+    settled(air)
+    own = air.get_by_label("Your own cast")
+    expect(own).to_contain_text("Nothing is known of your cast yet")
+    own.get_by_role("button", name="It piled up").click()
+    expect(own).to_contain_text("From one landing: you launch", timeout=30_000)
+    expect(air.get_by_label("Stroke")).not_to_contain_text("normal, 49.2 ft/s")
+    own.get_by_text("From one landing").click()
+    row = own.get_by_role("row", name=re.compile("piled up"))
+    expect(row).to_contain_text("straight")
+    row.get_by_role("button", name=re.compile("^Forget the landing")).click()
+    expect(own).to_contain_text("Nothing is known of your cast yet")
+    expect(air.get_by_label("Stroke")).to_contain_text("normal, 49.2 ft/s")

@@ -31,7 +31,7 @@ def three_and(last_ft: float, third_ft: float) -> Leader:
 
 
 PLUMP = Fly(title="Plump", kind="dry", hook=16, weighed_kg=5e-5, drag_area_m2=4e-5)
-LONG, SHORT = design(three_and(9, 2)), design(three_and(1, 1), fly=PLUMP)
+LONG, SHORT = design(three_and(9, 2)), design(three_and(1.8, 1), fly=PLUMP)
 
 
 def cast_again(made, stroke=STROKE):

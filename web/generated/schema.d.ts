@@ -348,6 +348,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/casts/effort": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask how hard a leader must be thrown
+         * @description The launch speed that just opens it, against a plain leader; nothing is stored.
+         */
+        post: operations["post_effort"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-cast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What is known of the angler's cast
+         * @description The estimate and the landings behind it.
+         */
+        get: operations["get_own_cast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-cast/landings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tell how a leader landed
+         * @description Keep the landing and estimate the own cast anew from all of them.
+         */
+        post: operations["post_landing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-cast/landings/{landing_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Forget a landing
+         * @description Forget it and estimate the own cast anew from the others.
+         */
+        delete: operations["delete_one_landing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/leaders": {
         parameters: {
             query?: never;
@@ -772,6 +852,9 @@ export interface components {
             wind: components["schemas"]["Quantity"];
             /** Wind Along */
             wind_along: number;
+            gust: components["schemas"]["Quantity"] | null;
+            /** Gust Along */
+            gust_along: number;
             speed: components["schemas"]["Quantity"];
             line_out: components["schemas"]["Quantity"];
             movie: components["schemas"]["Movie"] | null;
@@ -916,6 +999,10 @@ export interface components {
             casts: components["schemas"]["Choice"][];
             /** Lines Out */
             lines_out: components["schemas"]["Choice"][];
+            /** Loops */
+            loops: components["schemas"]["Choice"][];
+            /** Gusts */
+            gusts: components["schemas"]["Choice"][];
             /** Bearings */
             bearings: ("upstream" | "downstream" | "across" | "behind" | "in the face")[];
             /** Wishes */
@@ -1056,6 +1143,23 @@ export interface components {
              * @enum {string}
              */
             standing: "too little" | "right" | "too much";
+        };
+        /**
+         * Effort
+         * @description Launch speed over the plain leader's; ``ratio`` is None where no stroke opens it.
+         */
+        Effort: {
+            /** Ratio */
+            ratio: number | null;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+            /** Figure */
+            figure: string;
+            /** Why */
+            why: string;
         };
         /**
          * EnergyPoint
@@ -1524,6 +1628,139 @@ export interface components {
             flies: components["schemas"]["Fly"][];
         };
         /**
+         * LandingForm
+         * @description How the leader on the bench landed.
+         */
+        LandingForm: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             }
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             }
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "snags": "open"
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            stroke?: components["schemas"]["StrokeForm"];
+            /**
+             * Landed
+             * @example soft
+             * @enum {string}
+             */
+            landed: "piled up" | "soft" | "straight" | "slammed";
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * LandingRow
+         * @description One landing as it is listed: what was thrown, what was seen, what the model expects.
+         */
+        LandingRow: {
+            /** Landing Id */
+            landing_id: string;
+            /** Day */
+            day: string;
+            /** Leader */
+            leader: string;
+            /** Fly */
+            fly: string;
+            /** Stroke */
+            stroke: string;
+            /**
+             * Landed
+             * @enum {string}
+             */
+            landed: "piled up" | "soft" | "straight" | "slammed";
+            /** Expected */
+            expected: string;
+        };
+        /**
          * LaneSpan
          * @description A stretch of leader over which the crosshair reads one set of figures.
          */
@@ -1791,6 +2028,41 @@ export interface components {
             upper_diameter_m: number;
             /** Lower Diameter M */
             lower_diameter_m: number;
+        };
+        /**
+         * OwnCastAnswer
+         * @description The own cast, the launch speed that each word now stands for, and the landings.
+         */
+        OwnCastAnswer: {
+            reading: components["schemas"]["OwnReading"];
+            /** Speeds */
+            speeds: {
+                [key: string]: string;
+            };
+            /** Landings */
+            landings: components["schemas"]["LandingRow"][];
+        };
+        /**
+         * OwnFigure
+         * @description One figure of the own cast: what was taken of anybody, and what the landings made of it.
+         */
+        OwnFigure: {
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            usual: components["schemas"]["Spread"];
+            now: components["schemas"]["Spread"];
+        };
+        /**
+         * OwnReading
+         * @description All that landings say, in words and to draw.
+         */
+        OwnReading: {
+            /** Words */
+            words: string;
+            /** Figures */
+            figures: components["schemas"]["OwnFigure"][];
         };
         /**
          * Packet
@@ -2099,110 +2371,6 @@ export interface components {
             effects: components["schemas"]["Effect"][];
         };
         /**
-         * RemedyRequest
-         * @description A design whose turnover is to be mended.
-         */
-        RemedyRequest: {
-            /**
-             * Bench
-             * @example bench-1
-             */
-            bench: string;
-            /**
-             * @example {
-             *       "leader": {
-             *         "attachments": [],
-             *         "joints": [
-             *           {
-             *             "kind": "loops",
-             *             "knot": "perfection-loop"
-             *           },
-             *           {
-             *             "kind": "knot",
-             *             "knot": "blood"
-             *           },
-             *           {
-             *             "kind": "knot",
-             *             "knot": "improved-clinch"
-             *           }
-             *         ],
-             *         "pieces": [
-             *           {
-             *             "form": "level",
-             *             "length_m": 1.5,
-             *             "role": "butt",
-             *             "strand": {
-             *               "colour": "plain",
-             *               "diameter_m": 0.00043,
-             *               "material": "nylon-stiff"
-             *             }
-             *           },
-             *           {
-             *             "form": "level",
-             *             "length_m": 0.9,
-             *             "role": "tippet",
-             *             "strand": {
-             *               "colour": "plain",
-             *               "diameter_m": 0.00036,
-             *               "material": "nylon-medium"
-             *             }
-             *           }
-             *         ]
-             *       },
-             *       "notes": "",
-             *       "situation": {
-             *         "fly": {
-             *           "bulk": "standard",
-             *           "hook": 16,
-             *           "kind": "dry",
-             *           "title": "Dry fly 16"
-             *         },
-             *         "line": {
-             *           "front_taper": "standard",
-             *           "half_sizes_heavy": 0,
-             *           "sinking": "floating",
-             *           "tip": "loop",
-             *           "title": "5-weight floating line",
-             *           "weight": 5
-             *         },
-             *         "quarry": {
-             *           "kind": "grayling",
-             *           "mass_kg": 0.5,
-             *           "temper": "wary"
-             *         },
-             *         "rod": {
-             *           "action": "medium",
-             *           "length_m": 2.745,
-             *           "title": "9 ft 5-weight",
-             *           "weight": 5
-             *         },
-             *         "water": {
-             *           "bed": "gravel",
-             *           "clarity": "clear",
-             *           "depth_m": 0.8,
-             *           "kind": "glide",
-             *           "pace_m_s": 0.4,
-             *           "snags": "open"
-             *         },
-             *         "wind": {
-             *           "bearing": "upstream",
-             *           "speed_m_s": 0
-             *         },
-             *         "wish": "drift on top"
-             *       },
-             *       "title": "Two pieces for the glide"
-             *     }
-             */
-            design: components["schemas"]["Design"];
-            stroke?: components["schemas"]["StrokeForm"];
-            /**
-             * Units
-             * @default imperial
-             * @enum {string}
-             */
-            units: "imperial" | "metric";
-        };
-        /**
          * Revision
          * @description One saved state of a leader; it never changes.
          */
@@ -2484,6 +2652,18 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * Spread
+         * @description A figure and one standard deviation to either side, as places from 0 to 1 on its axis.
+         */
+        Spread: {
+            /** Low */
+            low: number;
+            /** Middle */
+            middle: number;
+            /** High */
+            high: number;
+        };
+        /**
          * Step
          * @description One step of the work; ``kind`` lets a screen choose its picture.
          */
@@ -2602,6 +2782,19 @@ export interface components {
              * @example 2 ft
              */
             loop: string;
+            /**
+             * Gust
+             * @description on top of the wind
+             * @default
+             * @example 10 mph
+             */
+            gust: string;
+            /**
+             * Gust From
+             * @default in the face
+             * @enum {string}
+             */
+            gust_from: "in the face" | "behind";
         };
         /**
          * TaperProfile
@@ -2678,6 +2871,110 @@ export interface components {
             profile: components["schemas"]["TaperProfile"];
             /** Spool Id */
             spool_id?: string | null;
+        };
+        /**
+         * ThrownRequest
+         * @description A design with a stroke, of which more is asked than one cast.
+         */
+        ThrownRequest: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             }
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             }
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "snags": "open"
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            stroke?: components["schemas"]["StrokeForm"];
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
         };
         /**
          * Tick
@@ -3540,7 +3837,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RemedyRequest"];
+                "application/json": components["schemas"]["ThrownRequest"];
             };
         };
         responses: {
@@ -3560,6 +3857,189 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_effort: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThrownRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Effort"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_own_cast: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnCastAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_landing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LandingForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnCastAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_one_landing: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path: {
+                landing_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnCastAnswer"];
                 };
             };
             /** @description Refused, with the mend */

@@ -76,4 +76,20 @@ describe('turns', () => {
     await soon()
     expect(settled).toBe(true)
   })
+
+  it('are settled once everything asked for so far is done or refused', async () => {
+    const { run, next } = byHand()
+    const turns = new Turns(run)
+    turns.add('a').catch(() => undefined)
+    turns.add('b')
+    let settled = false
+    const waited = turns.settled().then(() => (settled = true))
+    next()?.fail(new Error('no'))
+    await soon()
+    expect(settled).toBe(false)
+    next()?.end()
+    await waited
+    expect(settled).toBe(true)
+    await turns.settled()
+  })
 })

@@ -10,7 +10,18 @@ from fastapi.routing import APIRoute
 from fastapi.staticfiles import StaticFiles
 from starlette.exceptions import HTTPException
 
-from nine_knots.api import anglers, bench, casts, catalogue, files, leaders, problems, stock, tackle
+from nine_knots.api import (
+    anglers,
+    bench,
+    casts,
+    catalogue,
+    files,
+    leaders,
+    own_cast,
+    problems,
+    stock,
+    tackle,
+)
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.guard import Guard
 from nine_knots.api.workers import Casting, CastTask
@@ -62,7 +73,7 @@ def create_app(
     app.state.casting = Casting()
     app.state.warm = warm
     problems.install(app)
-    for module in (anglers, catalogue, stock, tackle, bench, casts, leaders, files):
+    for module in (anglers, catalogue, stock, tackle, bench, casts, own_cast, leaders, files):
         app.include_router(module.router)
     app.add_middleware(Guard, port=port)
     if built is not None:

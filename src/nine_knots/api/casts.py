@@ -6,19 +6,19 @@ from fastapi import APIRouter, Depends, Request, Response
 from pydantic import BaseModel, Field
 from starlette.concurrency import run_in_threadpool
 
-from nine_knots.api.context import CurrentSession
+from nine_knots.api.context import CurrentSession, Session
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import RESPONSES, Problem
-from nine_knots.api.typed import Typed, field
-from nine_knots.api.workers import Casting, CastTask, RemedyTask
+from nine_knots.api.strokes import StrokeForm
+from nine_knots.api.workers import Casting, CastTask, EffortTask, RemedyTask
+from nine_knots.core.cast.effort import Effort
 from nine_knots.core.cast.reading import CastReading, Resolution
-from nine_knots.core.cast.stroke import SPEEDS, Stroke
 from nine_knots.core.design import Design
 from nine_knots.core.remedies import Remedy
-from nine_knots.core.units import parse_length, parse_speed
 from nine_knots.core.values import Key, System
 from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
+from nine_knots.store.landings import read_own_cast
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit
 
@@ -26,32 +26,6 @@ router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES)
 SUPERSEDED: dict[int | str, dict[str, Any]] = {
     409: {"model": Problem, "description": "A newer one of the same bench took its place"}
 }
-
-
-class StrokeForm(BaseModel):
-    """A stroke as the angler says it; what is left empty is usual."""
-
-    kind: Literal["overhead", "roll", "water-loaded"] = "overhead"
-    speed: Typed = Field(default="normal", examples=["easy", "15 m/s"])
-    line_out: Typed = Field(default="", examples=["30 ft"])
-    loop: Typed = Field(default="", examples=["2 ft"])
-
-    def read(self, units: System) -> Stroke:
-        """The stroke in SI, or a refusal that names the field."""
-        usual = Stroke(kind=self.kind)
-        with field("speed"):
-            said = self.speed.strip().lower() or "normal"
-            speed = SPEEDS.get(said) or parse_speed(self.speed, units)
-            usual = Stroke.model_validate({**usual.model_dump(), "speed_m_s": speed})
-        with field("line_out"):
-            if self.line_out.strip():
-                out = parse_length(self.line_out, units)
-                usual = Stroke.model_validate({**usual.model_dump(), "line_out_m": out})
-        with field("loop"):
-            if self.loop.strip():
-                loop = parse_length(self.loop, units)
-                usual = Stroke.model_validate({**usual.model_dump(), "loop_m": loop})
-        return usual
 
 
 class CastRequest(BaseModel):
@@ -74,15 +48,25 @@ CurrentCasting = Annotated[Casting, Depends(_casting)]
 
 
 @router.post("", summary="Cast a design", responses=SUPERSEDED)
-async def post_cast(asked: CastRequest, casting: CurrentCasting) -> CastReading:
+async def post_cast(
+    session: CurrentSession, asked: CastRequest, casting: CurrentCasting
+) -> CastReading:
     """Simulate the cast in a worker; nothing is stored."""
-    return await _thrown(asked, casting)
+    return await _thrown(session, asked, casting)
 
 
-async def _thrown(asked: CastRequest, casting: Casting) -> CastReading:
+def unnamed(design: Design) -> Design:
+    """The design without what no cast depends on, so that like ones are worked out once."""
+    return design.model_copy(update={"title": "cast", "notes": ""})
+
+
+async def _thrown(session: Session, asked: CastRequest, casting: Casting) -> CastReading:
+    own = await run_in_threadpool(session.run, read_own_cast)
     task = CastTask(
-        design=asked.design.model_copy(update={"title": "cast", "notes": ""}),
-        stroke=asked.stroke.read(asked.units),
+        design=unnamed(asked.design),
+        stroke=asked.stroke.read(asked.units, own).stroke,
+        own=own,
+        gust=asked.stroke.read_gust(asked.units),
         resolution=asked.resolution,
         units=asked.units,
         first_deg=asked.first_deg,
@@ -99,10 +83,13 @@ async def _thrown(asked: CastRequest, casting: Casting) -> CastReading:
     summary="Write a cast as a table of nodes or as a picture",
 )
 async def post_cast_file(
-    kind: Literal["csv", "svg"], asked: CastRequest, casting: CurrentCasting
+    session: CurrentSession,
+    kind: Literal["csv", "svg"],
+    asked: CastRequest,
+    casting: CurrentCasting,
 ) -> Response:
     """The cast as CSV or SVG, named after the design."""
-    reading = await _thrown(asked, casting)
+    reading = await _thrown(session, asked, casting)
     title = f"{asked.design.title}, cast"
     if kind == "csv":
         return file_answer(write_cast_csv(reading), title, kind)
@@ -110,8 +97,8 @@ async def post_cast_file(
     return file_answer(write_cast_svg(title, materials, reading), title, kind)
 
 
-class RemedyRequest(BaseModel):
-    """A design whose turnover is to be mended."""
+class ThrownRequest(BaseModel):
+    """A design with a stroke, of which more is asked than one cast."""
 
     bench: Key = Field(examples=["bench-1"])
     design: Design = Field(examples=[DESIGN])
@@ -121,18 +108,37 @@ class RemedyRequest(BaseModel):
 
 @router.post("/remedies", summary="Ask what would bring the turnover in", responses=SUPERSEDED)
 async def post_remedies(
-    session: CurrentSession, asked: RemedyRequest, casting: CurrentCasting
+    session: CurrentSession, asked: ThrownRequest, casting: CurrentCasting
 ) -> tuple[Remedy, ...]:
     """Each remedy is found by casting the changed leader; nothing is stored."""
     stock = await run_in_threadpool(session.run, list_stock)
     kit = await run_in_threadpool(session.run, read_kit)
+    own = await run_in_threadpool(session.run, read_own_cast)
     task = RemedyTask(
         design=asked.design,
-        stroke=asked.stroke.read(asked.units),
+        stroke=asked.stroke.read(asked.units, own).stroke,
+        own=own,
+        gust=asked.stroke.read_gust(asked.units),
         stock=stock,
         flies=kit.flies,
         units=asked.units,
     )
     answer = await casting.ask(f"{asked.bench}-remedies", task)
     assert isinstance(answer, tuple)
+    return answer
+
+
+@router.post("/effort", summary="Ask how hard a leader must be thrown", responses=SUPERSEDED)
+async def post_effort(
+    session: CurrentSession, asked: ThrownRequest, casting: CurrentCasting
+) -> Effort:
+    """The launch speed that just opens it, against a plain leader; nothing is stored."""
+    own = await run_in_threadpool(session.run, read_own_cast)
+    task = EffortTask(
+        design=unnamed(asked.design),
+        stroke=asked.stroke.read(asked.units, own).stroke,
+        units=asked.units,
+    )
+    answer = await casting.ask(f"{asked.bench}-effort", task)
+    assert isinstance(answer, Effort)
     return answer

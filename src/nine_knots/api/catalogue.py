@@ -21,6 +21,8 @@ router = APIRouter(prefix="/api/catalogue", tags=["catalogue"])
 
 
 LINES_OUT_M = (5.0, 7.0, 9.0, 12.0, 15.0)
+LOOPS_M = {"tight": 0.35, "usual": 0.6, "wide": 1.0}
+GUSTS_M_S = (3.0, 6.0, 9.0)
 
 
 class Choice(Frozen):
@@ -54,6 +56,8 @@ class Catalogue(Frozen):
     winds: tuple[Choice, ...]
     casts: tuple[Choice, ...]
     lines_out: tuple[Choice, ...]
+    loops: tuple[Choice, ...]
+    gusts: tuple[Choice, ...]
     bearings: tuple[situation.Bearing, ...]
     wishes: tuple[situation.Wish, ...]
     tempers: tuple[situation.Temper, ...]
@@ -83,6 +87,13 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
         casts=_words(SPEEDS, lambda v: shown.speed(v).text),
         lines_out=tuple(
             Choice(key=text, title=text) for text in (shown.on_spool(m).text for m in LINES_OUT_M)
+        ),
+        loops=tuple(
+            Choice(key=shown.length(m).text, title=title, note=shown.length(m).text)
+            for title, m in LOOPS_M.items()
+        ),
+        gusts=tuple(
+            Choice(key=text, title=text) for text in (shown.speed(v).text for v in GUSTS_M_S)
         ),
         bearings=get_args(situation.Bearing),
         wishes=get_args(situation.Wish),

@@ -11,8 +11,12 @@ from collections import OrderedDict
 from concurrent.futures import Future, ProcessPoolExecutor
 from concurrent.futures.process import BrokenProcessPool
 
+from nine_knots.core.cast.effort import Effort, effort_of
+from nine_knots.core.cast.landings import Seen, landing_of
+from nine_knots.core.cast.own_cast import UNKNOWN, Landing, OwnCast
 from nine_knots.core.cast.reading import CastReading, Resolution, cast_of
 from nine_knots.core.cast.stroke import Stroke
+from nine_knots.core.cast.turnover import STEADY, Gust
 from nine_knots.core.design import Design
 from nine_knots.core.errors import CannotCompute, Superseded
 from nine_knots.core.remedies import Remedy, remedies_for
@@ -33,6 +37,8 @@ class CastTask(Frozen):
     resolution: Resolution
     units: System
     first_deg: float | None = None
+    own: OwnCast = UNKNOWN
+    gust: Gust = STEADY
 
 
 def _begin_worker() -> None:
@@ -48,22 +54,63 @@ class RemedyTask(Frozen):
     stock: tuple[Stock, ...]
     flies: tuple[Fly, ...]
     units: System
+    own: OwnCast = UNKNOWN
+    gust: Gust = STEADY
 
 
-Task = CastTask | RemedyTask
-Answer = CastReading | tuple[Remedy, ...]
+class EffortTask(Frozen):
+    """What a worker is asked for the effort of a leader."""
+
+    design: Design
+    stroke: Stroke
+    units: System
+
+
+class LandingTask(Frozen):
+    """What a worker is asked of a landing that was seen."""
+
+    seen: Seen
+
+
+Task = CastTask | RemedyTask | EffortTask | LandingTask
+Answer = CastReading | tuple[Remedy, ...] | Effort | Landing
 
 
 def work(task: Task) -> Answer | CannotCompute:
     """The answer, in a worker; a refusal comes back as a value."""
-    units = Units(task.units)
     try:
-        if isinstance(task, CastTask):
-            return cast_of(task.design, task.stroke, task.resolution, units, task.first_deg)
-        titles = {item.spool_id: item.title for item in task.stock}
-        return remedies_for(task.design, task.stroke, task.stock, task.flies, titles, units)
+        return _answer(task)
     except CannotCompute as refused:
         return refused
+
+
+def _answer(task: Task) -> Answer:
+    if isinstance(task, LandingTask):
+        return landing_of(task.seen)
+    units = Units(task.units)
+    if isinstance(task, CastTask):
+        return cast_of(
+            task.design,
+            task.stroke,
+            task.resolution,
+            units,
+            task.first_deg,
+            task.own,
+            task.gust,
+        )
+    if isinstance(task, EffortTask):
+        return effort_of(task.design, task.stroke, units)
+    titles = {item.spool_id: item.title for item in task.stock}
+    return remedies_for(
+        task.design,
+        task.stroke,
+        task.stock,
+        task.flies,
+        titles,
+        units,
+        task.own,
+        task.gust,
+    )
 
 
 class Casting:

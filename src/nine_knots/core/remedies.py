@@ -2,16 +2,17 @@
 
 One thing is changed at a time: tippet length, tippet spool, butt, a middle section, fly, stroke.
 Each candidate is cast again at the fast mesh from the last good aim; nothing is a canned tip.
+Lengths and speeds are stepped until one serves and then halved back to the least that does.
 """
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from typing import Literal
 
-from nine_knots.core.cast.rig import FAST, rig_of
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.cast.throw import FIRST_AIM, trimmed
-from nine_knots.core.cast.turnover import air_of, mass_ratio, turnover_measure
+from nine_knots.core.cast.own_cast import UNKNOWN, OwnCast
+from nine_knots.core.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
+from nine_knots.core.cast.thrower import Thrower
+from nine_knots.core.cast.turnover import STEADY, Gust, air_of, mass_ratio, turnover_measure
 from nine_knots.core.cords import Measure, Standing
 from nine_knots.core.design import Design
 from nine_knots.core.errors import CannotCompute, NineKnotsError
@@ -20,15 +21,15 @@ from nine_knots.core.leader.editing import apply_edit
 from nine_knots.core.leader.edits import Edit, SetLength, StepStock
 from nine_knots.core.leader.workbench import Workbench
 from nine_knots.core.strand import Stock
-from nine_knots.core.tackle import Fly, line_profile
+from nine_knots.core.tackle import Fly
 from nine_knots.core.units import Units
 
 What = Literal["tippet length", "tippet spool", "butt", "middle", "fly", "stroke"]
 
-# Of a piece's length, or their inverses, tried in this order.
-LENGTH_FACTORS = (0.87, 0.74, 0.6, 0.47, 0.36, 0.27)
+MOST_LENGTH, LENGTH_STEPS = 3.6, 6  # times longer or shorter, in so many steps
+MOST_SPEED, SPEED_STEPS = 1.4, 4  # times faster or slower
+HALVINGS = 2  # back from the first step that serves
 MOST_STEPS = 3  # through the spools owned
-SPEED_FACTORS = (1.08, 1.17, 1.27, 1.38)  # of the stroke, or their inverses
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,20 +61,53 @@ class _Try:
     stroke: Stroke
 
 
-class _Thrower:
-    """Casts designs one after another, each from the aim that was good for the one before."""
+Change = Callable[[float], _Try | None]
+"""A change by so many times, as a design and stroke to try; None where it cannot be made."""
 
-    def __init__(self, units: Units) -> None:
-        self.units = units
-        self.aim = FIRST_AIM
+
+class _Judge:
+    """Casts what is tried, and says how it turns over and whether that is well inside the band."""
+
+    def __init__(self, units: Units, own: OwnCast, gust: Gust) -> None:
+        self._units, self._own, self._gust = units, own, gust
+        self._thrower = Thrower()
 
     def measure(self, design: Design, stroke: Stroke) -> Measure:
-        situation = design.situation
-        line = line_profile(situation.line)
-        rig = rig_of(design.leader, line, situation.fly, stroke.line_out_m, FAST)
-        flight = trimmed(rig, stroke, air_of(situation.wind), self.aim)
-        self.aim = flight.aim_deg
-        return turnover_measure(flight, design.leader, situation, self.units)
+        day = design.situation
+        air = air_of(day.wind, self._gust)
+        flight = self._thrower.throw(design.leader, day.line, day.fly, stroke, air)
+        return turnover_measure(flight, design.leader, day, self._units, self._own)
+
+    def serves(self, one: _Try) -> str | None:
+        """How it then turns over, where it is well in and not on the edge; None where not."""
+        try:
+            after = self.measure(one.design, one.stroke)
+        except CannotCompute:
+            return None
+        return after.figure if after.standing == "right" and not after.marginal else None
+
+    def first(self, tries: Iterator[_Try]) -> tuple[_Try, str] | None:
+        """The first that serves, of tries from small to great."""
+        return next(((one, gives) for one in tries if (gives := self.serves(one))), None)
+
+    def least(self, change: Change, most: float, steps: int) -> tuple[_Try, str] | None:
+        """The smallest change that serves, from 1 to ``most`` times."""
+        served, low, high = None, 0.0, 0.0
+        for step in range(1, steps + 1):
+            low, high = high, step / steps
+            served = self._at(change, most**high)
+            if served:
+                break
+        for _ in range(HALVINGS if served else 0):
+            middle = 0.5 * (low + high)
+            nearer = self._at(change, most**middle)
+            served, low, high = (nearer, low, middle) if nearer else (served, middle, high)
+        return served
+
+    def _at(self, change: Change, times: float) -> tuple[_Try, str] | None:
+        one = change(times)
+        gives = self.serves(one) if one else None
+        return (one, gives) if one and gives else None
 
 
 def remedies_for(
@@ -83,6 +117,8 @@ def remedies_for(
     flies: tuple[Fly, ...],
     titles: dict[str, str],
     units: Units,
+    own: OwnCast = UNKNOWN,
+    gust: Gust = STEADY,
 ) -> tuple[Remedy, ...]:
     """For a leader outside its band, one remedy of each kind that works; none for one inside it.
 
@@ -92,34 +128,43 @@ def remedies_for(
     """
     if mass_ratio(design.leader, design.situation.fly) is not None:
         return ()
-    thrower = _Thrower(units)
-    now = thrower.measure(design, stroke)
+    judge = _Judge(units, own, gust)
+    now = judge.measure(design, stroke)
     if now.standing == "right":
         return ()
     more = now.standing == "too little"
     bench = Workbench(stock=stock, fly=design.situation.fly, units=units)
-    kinds: tuple[tuple[What, Iterator[_Try]], ...] = (
-        ("tippet length", _lengths(design, stroke, bench, len(design.leader.pieces) - 1, more)),
-        ("tippet spool", _spools(design, stroke, bench, len(design.leader.pieces) - 1, more)),
-        ("butt", _spools(design, stroke, bench, 0, more)),
-        ("middle", _middle(design, stroke, bench, more)),
-        ("fly", _flies(design, stroke, flies, more)),
-        ("stroke", _strokes(design, stroke, units, more)),
-    )
+    last = len(design.leader.pieces) - 1
+    middle = _longest_inner(design)
+    found: list[tuple[What, tuple[_Try, str] | None]] = [
+        (
+            "tippet length",
+            judge.least(
+                _length(design, stroke, bench, last, shorter=more), MOST_LENGTH, LENGTH_STEPS
+            ),
+        ),
+        ("tippet spool", judge.first(_spools(design, stroke, bench, last, more))),
+        ("butt", judge.first(_spools(design, stroke, bench, 0, more))),
+        (
+            "middle",
+            judge.least(
+                _length(design, stroke, bench, middle, shorter=not more), MOST_LENGTH, LENGTH_STEPS
+            )
+            if middle is not None
+            else None,
+        ),
+        ("fly", judge.first(_flies(design, stroke, flies, more))),
+        ("stroke", judge.least(_stroke(design, stroke, units, more), MOST_SPEED, SPEED_STEPS)),
+    ]
     before = evaluate(design, titles, units).verdict
-    found = []
-    for what, tries in kinds:
-        for one in tries:
-            try:
-                after = thrower.measure(one.design, one.stroke)
-            except CannotCompute:
-                continue
-            if after.standing == "right" and not after.marginal:
-                effects = _effects(before, one.design, titles, units)
-                speed = units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
-                found.append(Remedy(what, one.words, after.figure, one.design, speed, effects))
-                break
-    return tuple(found)
+    remedies = []
+    for what, served in found:
+        if served is not None:
+            one, gives = served
+            effects = _effects(before, one.design, titles, units)
+            speed = units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
+            remedies.append(Remedy(what, one.words, gives, one.design, speed, effects))
+    return tuple(remedies)
 
 
 def _effects(
@@ -141,17 +186,20 @@ def _edited(design: Design, edit: Edit, bench: Workbench) -> Design | None:
     return design.model_copy(update={"leader": leader})
 
 
-def _lengths(
-    design: Design, stroke: Stroke, bench: Workbench, piece: int, more: bool
-) -> Iterator[_Try]:
-    """The tippet shorter to open more, longer to open less."""
+def _length(design: Design, stroke: Stroke, bench: Workbench, piece: int, shorter: bool) -> Change:
+    """A piece so many times shorter or longer."""
     old_m = design.leader.pieces[piece].length_m
-    for factor in LENGTH_FACTORS:
-        new_m = bench.units.snap_length(old_m * factor if more else old_m / factor)
+    name = "tippet" if piece == len(design.leader.pieces) - 1 else f"piece {piece + 1}"
+
+    def change(times: float) -> _Try | None:
+        new_m = bench.units.snap_length(old_m / times if shorter else old_m * times)
         changed = _edited(design, SetLength(piece=piece, length=new_m), bench)
-        if changed is not None:
-            old, new = bench.units.length(old_m).text, bench.units.length(new_m).text
-            yield _Try(f"tippet {old} → {new}", changed, stroke)
+        if changed is None:
+            return None
+        old, new = bench.units.length(old_m).text, bench.units.length(new_m).text
+        return _Try(f"{name} {old} → {new}", changed, stroke)
+
+    return change
 
 
 def _spools(
@@ -170,19 +218,10 @@ def _spools(
         yield _Try(f"{role} {old} → {new}", changed, stroke)
 
 
-def _middle(design: Design, stroke: Stroke, bench: Workbench, more: bool) -> Iterator[_Try]:
-    """The longest section between butt and tippet, longer to carry more, shorter to carry less."""
+def _longest_inner(design: Design) -> int | None:
+    """The longest section between butt and tippet: longer it carries more, shorter less."""
     inner = range(1, len(design.leader.pieces) - 1)
-    if not inner:
-        return
-    piece = max(inner, key=lambda i: design.leader.pieces[i].length_m)
-    old_m = design.leader.pieces[piece].length_m
-    for factor in LENGTH_FACTORS:
-        new_m = bench.units.snap_length(old_m / factor if more else old_m * factor)
-        changed = _edited(design, SetLength(piece=piece, length=new_m), bench)
-        if changed is not None:
-            old, new = bench.units.length(old_m).text, bench.units.length(new_m).text
-            yield _Try(f"piece {piece + 1} {old} → {new}", changed, stroke)
+    return max(inner, key=lambda i: design.leader.pieces[i].length_m) if inner else None
 
 
 def _flies(design: Design, stroke: Stroke, flies: tuple[Fly, ...], more: bool) -> Iterator[_Try]:
@@ -197,10 +236,16 @@ def _flies(design: Design, stroke: Stroke, flies: tuple[Fly, ...], more: bool) -
         )
 
 
-def _strokes(design: Design, stroke: Stroke, units: Units, more: bool) -> Iterator[_Try]:
+def _stroke(design: Design, stroke: Stroke, units: Units, more: bool) -> Change:
     """A harder stroke to open more, an easier one to open less."""
-    for factor in SPEED_FACTORS:
-        speed = stroke.speed_m_s * factor if more else stroke.speed_m_s / factor
+
+    def change(times: float) -> _Try | None:
+        speed = stroke.speed_m_s * times if more else stroke.speed_m_s / times
+        if not SLOWEST_M_S <= speed <= FASTEST_M_S:
+            return None
         old, new = units.speed(stroke.speed_m_s).text, units.speed(speed).text
-        changed = stroke.model_copy(update={"speed_m_s": speed})
-        yield _Try(f"line speed {old} → {new}", design, changed)
+        return _Try(
+            f"line speed {old} → {new}", design, stroke.model_copy(update={"speed_m_s": speed})
+        )
+
+    return change

@@ -25,6 +25,7 @@ export type System = Settings['units']
 export type Revision = Schemas['Revision']
 export type LeaderCard = Schemas['LeaderCard']
 export type CastReading = Schemas['CastReading']
+export type StrokeForm = Schemas['StrokeForm']
 export type Movie = Schemas['Movie']
 export type ProposalAnswer = Schemas['ProposalAnswer']
 

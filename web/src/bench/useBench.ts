@@ -221,6 +221,7 @@ export const useBench = defineStore('bench', () => {
     noteSaved,
     pinGhost,
     change,
+    settled: () => turns.settled(),
     edit: (edit: Edit) => attempt({ kind: 'edit', edit }),
     tryEdit: (edit: Edit) => change({ kind: 'edit', edit }),
     say: (said: Say) => change({ kind: 'say', say: said }),

@@ -5,6 +5,14 @@ import { inWords, Refused, type Problem } from '@/api/problems'
 import { notify } from '@/shell/notify'
 import { useBench } from './useBench'
 
+/** What stands in the field at hand counts as typed, and what Python is asked for comes first. */
+async function everythingTyped() {
+  const field = document.activeElement
+  if (field instanceof HTMLInputElement) field.dispatchEvent(new Event('change'))
+  const bench = useBench()
+  if (!bench.lost) await bench.settled()
+}
+
 /** Saving the bench's leader, and what to do when it was saved elsewhere since. */
 export function useSaving() {
   const bench = useBench()
@@ -16,6 +24,7 @@ export function useSaving() {
     if (busy.value) return
     busy.value = true
     try {
+      await everythingTyped()
       const made = await work()
       bench.noteSaved({ leader_id: made.leader_id, revision: made.revision, design: made.design })
       conflict.value = null

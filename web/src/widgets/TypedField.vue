@@ -16,6 +16,7 @@ const props = defineProps<{
 
 const text = ref(props.modelValue)
 const refused = ref('')
+const asking = ref(false)
 const box = ref<HTMLInputElement>()
 const id = useId()
 
@@ -32,18 +33,21 @@ async function hand() {
     refused.value = ''
     return
   }
+  refused.value = ''
+  asking.value = true
   try {
     await props.take(typed)
-    refused.value = ''
     text.value = props.modelValue
   } catch (error) {
     refused.value = inWords(error)
+  } finally {
+    asking.value = false
   }
 }
 
 /** Escape brings the last figure back; where it stands already, the key is for someone else. */
 function back(event: KeyboardEvent) {
-  if (!refused.value && text.value === props.modelValue) return
+  if (asking.value || (!refused.value && text.value === props.modelValue)) return
   event.stopPropagation()
   refused.value = ''
   text.value = props.modelValue

@@ -8,10 +8,13 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nine_knots.core.cast.agreement import agreement_of
+from nine_knots.core.cast.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.cast.rig import FAST, FULL, Rig, rig_of
 from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.cast.throw import AIM_STEPS, FIRST_AIM, FRAME_S, Flight, trimmed
 from nine_knots.core.cast.turnover import (
+    STEADY,
+    Gust,
     air_of,
     mass_ratio,
     mono_measure,
@@ -29,8 +32,9 @@ Resolution = Literal["fast", "full"]
 SHOWN_FRAMES = 2  # every second frame is sent
 SHOWN_LINE = 3  # and every third node of the fly line
 DRAG_CASTS = 2  # from an aim that was good a moment ago
+DRAG_NEAR_M = 0.15  # is near enough while one drags
 FULL_CASTS = 2  # a full cast trims no further: its aim comes from the fast ones
-MESH_AIM_DEG = -0.8  # what a full mesh wants less of aim than a fast one
+MESH_AIM_DEG = -1.4  # what a full mesh wants less of aim than a fast one
 
 
 @dataclass(frozen=True, slots=True)
@@ -81,6 +85,8 @@ class CastReading:
     opened_at_s: float
     wind: Quantity
     wind_along: float
+    gust: Quantity | None
+    gust_along: float
     speed: Quantity
     line_out: Quantity
     movie: Movie | None
@@ -93,13 +99,15 @@ def cast_of(
     resolution: Resolution,
     units: Units,
     first_deg: float | None = None,
+    own: OwnCast = UNKNOWN,
+    gust: Gust = STEADY,
 ) -> CastReading:
     """Cast a design's leader on its line with its fly; CannotCompute where it cannot be.
 
     ``first_deg`` is an aim that was good for a like leader, if one is known.
     """
     situation, leader = design.situation, design.leader
-    air = air_of(situation.wind)
+    air = air_of(situation.wind, gust)
     ratio = mass_ratio(leader, situation.fly)
     if ratio is not None:
         return _mono_reading(mono_measure(ratio), stroke, resolution, units)
@@ -114,13 +122,13 @@ def cast_of(
         if first_deg is None:
             flight = trimmed(rig, stroke, air, FIRST_AIM, AIM_STEPS)
         else:
-            flight = trimmed(rig, stroke, air, first_deg, DRAG_CASTS)
+            flight = trimmed(rig, stroke, air, first_deg, DRAG_CASTS, DRAG_NEAR_M)
         first_deg = flight.aim_deg + MESH_AIM_DEG
     if resolution == "full":
         rig = rigged("full")
         flight = trimmed(rig, stroke, air, first_deg, FULL_CASTS)
-    measure = turnover_measure(flight, leader, situation, units)
-    opening = opening_of(flight, situation.fly, units)
+    measure = turnover_measure(flight, leader, situation, units, own)
+    opening = opening_of(flight, situation.fly, units, own)
     return CastReading(
         resolution=resolution,
         turnover=measure,
@@ -131,6 +139,8 @@ def cast_of(
         slack=units.length(max(0.0, flight.slack_m)),
         opened_at_s=flight.opened_at_s,
         wind=units.speed(abs(air.wind_m_s)),
+        gust=units.speed(abs(gust.speed_m_s)) if gust.speed_m_s else None,
+        gust_along=gust.speed_m_s,
         wind_along=air.wind_m_s,
         speed=units.speed(stroke.speed_m_s),
         line_out=units.on_spool(stroke.line_out_m),
@@ -152,6 +162,8 @@ def _mono_reading(
         slack=units.length(0.0),
         opened_at_s=0.0,
         wind=units.speed(0.0),
+        gust=None,
+        gust_along=0.0,
         wind_along=0.0,
         speed=units.speed(stroke.speed_m_s),
         line_out=units.on_spool(0.0),

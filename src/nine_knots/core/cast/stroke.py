@@ -9,6 +9,7 @@ from nine_knots.core.values import Frozen
 ROD_TIP_M = 2.4
 LOWER_LEG_M = 0.3
 SPEEDS = {"easy": 11.0, "normal": 15.0, "hard": 20.0}  # m/s of the upper leg [M]
+SLOWEST_M_S, FASTEST_M_S = 3.0, 45.0
 NOT_MODELLED = ("roll", "water-loaded")
 
 
@@ -19,6 +20,6 @@ class Stroke(Frozen):
     """
 
     kind: Literal["overhead", "roll", "water-loaded"] = "overhead"
-    speed_m_s: float = Field(default=SPEEDS["normal"], ge=3.0, le=45.0)
+    speed_m_s: float = Field(default=SPEEDS["normal"], ge=SLOWEST_M_S, le=FASTEST_M_S)
     line_out_m: float = Field(default=9.0, ge=0.0, le=25.0, description="beyond the rod's tip")
     loop_m: float = Field(default=0.6, ge=0.2, le=2.0, description="from leg to leg")

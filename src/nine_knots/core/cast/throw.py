@@ -134,7 +134,7 @@ def throw(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
     chord = float(np.hypot(*(place[-1] - place[rig.leader])))
     return Flight(
         aim_deg=aim_deg,
-        arrival_m_s=float(out[flight.ARRIVAL]) or None,
+        arrival_m_s=rig.arrival_gain * float(out[flight.ARRIVAL]) or None,
         straightness=float(out[flight.STRAIGHTEST]),
         opened_at_s=float(out[flight.STRAIGHTEST_AT]),
         height_m=float(out[flight.HEIGHT]),
@@ -148,13 +148,19 @@ def throw(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
 
 
 def trimmed(
-    rig: Rig, stroke: Stroke, air: Air, first_deg: float = FIRST_AIM, most: int = AIM_STEPS
+    rig: Rig,
+    stroke: Stroke,
+    air: Air,
+    first_deg: float = FIRST_AIM,
+    most: int = AIM_STEPS,
+    near_m: float = NEAR_M,
 ) -> Flight:
     """The cast whose aim lets the leader straighten about a quarter metre above the water.
 
     At most ``most`` casts from ``first_deg``: outward until one opens too low and one too high,
-    then between them. Where the height cannot be had (a leader that collapses, a wind that
-    lifts), the one that opens best is answered, as a caster would throw it.
+    then between them, until one is within ``near_m`` of that height. Where the
+    height cannot be had (a leader that collapses, a wind that lifts), the one that opens best is
+    answered, as a caster would throw it.
     """
     best, low, high, aim = None, None, None, first_deg
     for _ in range(most):
@@ -162,7 +168,7 @@ def trimmed(
         miss = found.height_m - OPENS_AT_M
         if best is None or _fault(found) < _fault(best):
             best = found
-        if abs(miss) < NEAR_M:
+        if abs(miss) < near_m:
             break
         if miss < 0.0:
             low = (aim, miss)

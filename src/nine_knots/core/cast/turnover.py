@@ -7,6 +7,9 @@ where kink angles, touchdown order and landing speed are noise. It is known to a
 from dataclasses import dataclass
 from math import log
 
+from pydantic import Field
+
+from nine_knots.core.cast.own_cast import PILES_UP, SLAMS, UNKNOWN, OwnCast
 from nine_knots.core.cast.throw import Air, Flight
 from nine_knots.core.cords import Measure, Standing, squash
 from nine_knots.core.leader import Leader
@@ -14,8 +17,8 @@ from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.situation import Situation, Wind
 from nine_knots.core.tackle import Fly
 from nine_knots.core.units import Units
+from nine_knots.core.values import Frozen
 
-PILES_UP, SOFT, FIRM, SLAMS = 2.5, 5.0, 18.0, 25.0  # m/s of arrival [G, for landings to calibrate]
 COLLAPSED = 0.7  # straightness below which a leader did not open
 UNSURE = 0.2  # of an arrival
 LIGHT_FLY_KG = 15e-6  # a fly lighter than this is flung about by the last inch: no slam in it
@@ -35,12 +38,26 @@ WANTED = {
 WANTED_BY_SCHOOL = {"compound-slack": (2.0, 8.0)}
 # The part of a wind that blows along the cast, from behind positive: a caster faces upstream more
 # often than down, and a wind across counts for nothing in a vertical plane [G].
+GUST_AT_S = 0.3  # after the stop of the rod: the loop is on its way
 ALONG = {"behind": 1.0, "in the face": -1.0, "upstream": 0.5, "downstream": -0.5, "across": 0.0}
 
 
-def air_of(wind: Wind) -> Air:
-    """The wind of the day along the cast."""
-    return Air(wind_m_s=ALONG[wind.bearing] * wind.speed_m_s)
+class Gust(Frozen):
+    """A gust along the cast, from behind positive, that comes in while the line unrolls."""
+
+    speed_m_s: float = Field(default=0.0, ge=-20.0, le=20.0)
+
+
+STEADY = Gust()
+
+
+def air_of(wind: Wind, gust: Gust = STEADY) -> Air:
+    """The wind of the day along the cast, and a gust on top of it."""
+    return Air(
+        wind_m_s=ALONG[wind.bearing] * wind.speed_m_s,
+        gust_m_s=gust.speed_m_s,
+        gust_at_s=GUST_AT_S,
+    )
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,20 +69,20 @@ class Opening:
     opened: bool
 
 
-def opening_of(flight: Flight, fly: Fly, units: Units) -> Opening:
+def opening_of(flight: Flight, fly: Fly, units: Units, own: OwnCast = UNKNOWN) -> Opening:
     """How the leader opened and how it lies, in the trade's words."""
     arrival = flight.arrival_m_s
     if arrival is None or flight.straightness < COLLAPSED:
         words = "piles up" if flight.straightness < COLLAPSED else "hardly opens"
         return Opening(words=words, landing=_landing(flight, units), opened=False)
-    if arrival < PILES_UP:
+    if arrival < own.piles_up_m_s:
         words = "barely opens"
-    elif arrival < SOFT:
+    elif arrival < own.soft_m_s:
         words = "opens softly"
-    elif arrival < FIRM or fly.mass_kg < LIGHT_FLY_KG:
+    elif arrival < own.firm_m_s or fly.mass_kg < LIGHT_FLY_KG:
         words = "opens fully"
     else:
-        words = "opens firmly" if arrival < SLAMS else "slams"
+        words = "opens firmly" if arrival < own.slams_m_s else "slams"
     return Opening(words=words, landing=_landing(flight, units), opened=True)
 
 
@@ -91,15 +108,22 @@ def mass_ratio(leader: Leader, fly: Fly) -> float | None:
     return mass / fly.mass_kg
 
 
-def wanted_m_s(leader: Leader, situation: Situation) -> tuple[float, float]:
-    """The arrival wanted, lowest and highest, in m/s."""
-    return WANTED_BY_SCHOOL.get(leader.school or "", WANTED[situation.wish])
+def wanted_m_s(leader: Leader, situation: Situation, own: OwnCast = UNKNOWN) -> tuple[float, float]:
+    """The arrival wanted, lowest and highest, in m/s, as the angler's own thresholds shift it."""
+    low, high = WANTED_BY_SCHOOL.get(leader.school or "", WANTED[situation.wish])
+    return low * own.piles_up_m_s / PILES_UP, high * own.slams_m_s / SLAMS
 
 
-def turnover_measure(flight: Flight, leader: Leader, situation: Situation, units: Units) -> Measure:
+def turnover_measure(
+    flight: Flight,
+    leader: Leader,
+    situation: Situation,
+    units: Units,
+    own: OwnCast = UNKNOWN,
+) -> Measure:
     """The turnover cord: arrival against what is wanted of the fly, on a scale of its logarithm."""
-    low, high = wanted_m_s(leader, situation)
-    opening = opening_of(flight, situation.fly, units)
+    low, high = wanted_m_s(leader, situation, own)
+    opening = opening_of(flight, situation.fly, units, own)
     middle = (low * high) ** 0.5
     arrival = flight.arrival_m_s if opening.opened else None
     deviation = -2.0

@@ -96,6 +96,12 @@ class Units:
             return Quantity(si=speed_m_s, text=f"{speed_m_s:.1f} m/s")
         return Quantity(si=speed_m_s, text=f"{speed_m_s / factors.FOOT_M:.1f} ft/s")
 
+    def about_speed(self, speed_m_s: float) -> str:
+        """A speed that is roughly known, to two figures: ``49 ft/s``, ``130 ft/s``, ``8.5 m/s``."""
+        unit, per = ("m/s", 1.0) if self.system == "metric" else ("ft/s", factors.FOOT_M)
+        value = float(f"{speed_m_s / per:.2g}")
+        return f"{value:.1f} {unit}" if value < 10 else f"{value:.0f} {unit}"
+
     @staticmethod
     def hook(number: int) -> str:
         """The hook size as written: 14, 1, 1/0, 2/0."""

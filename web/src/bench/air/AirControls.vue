@@ -1,15 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useCatalogue } from '@/api/queries'
-import { useCast } from './useCast'
 import { useCastFiles } from './useCastFiles'
 import type { usePlayer } from './usePlayer'
 
 defineProps<{ player: ReturnType<typeof usePlayer>; playable: boolean }>()
-const cast = useCast()
 const exportCast = useCastFiles()
-const { data: catalogue } = useCatalogue()
-const known = computed(() => catalogue.value?.casts.some((one) => one.key === cast.stroke.speed))
 </script>
 
 <template>
@@ -36,24 +30,6 @@ const known = computed(() => catalogue.value?.casts.some((one) => one.key === ca
       aria-label="Moment of the cast"
       @input="player.show(Number(($event.target as HTMLInputElement).value))"
     />
-    <label class="quiet">
-      Stroke
-      <select v-model="cast.stroke.speed" class="pick">
-        <option v-if="!known" :value="cast.stroke.speed">{{ cast.stroke.speed }}</option>
-        <option v-for="one in catalogue?.casts" :key="one.key" :value="one.key">
-          {{ one.title }}, {{ one.note }}
-        </option>
-      </select>
-    </label>
-    <label class="quiet">
-      Line out
-      <select v-model="cast.stroke.line_out" class="pick">
-        <option value="">usual</option>
-        <option v-for="one in catalogue?.lines_out" :key="one.key" :value="one.key">
-          {{ one.title }}
-        </option>
-      </select>
-    </label>
     <el-dropdown trigger="click" :disabled="!playable" @command="exportCast">
       <button class="do" type="button" :disabled="!playable">Export ▾</button>
       <template #dropdown>
@@ -70,17 +46,6 @@ const known = computed(() => catalogue.value?.casts.some((one) => one.key === ca
 input[type='range'] {
   min-width: 120px;
   accent-color: var(--act);
-}
-
-label {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  white-space: nowrap;
-}
-
-.pick {
-  width: auto;
 }
 
 [aria-pressed='true'] {

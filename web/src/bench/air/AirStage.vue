@@ -3,7 +3,10 @@ import { computed } from 'vue'
 import { useBench } from '../useBench'
 import AirControls from './AirControls.vue'
 import CastPicture from './CastPicture.vue'
+import EffortLine from './EffortLine.vue'
 import { unpack } from './movie'
+import OwnCast from './OwnCast.vue'
+import StrokeRow from './StrokeRow.vue'
 import { useCast } from './useCast'
 import { usePlayer } from './usePlayer'
 
@@ -38,6 +41,7 @@ function key(event: KeyboardEvent) {
 <template>
   <section class="air" aria-label="The cast from the side">
     <AirControls :player="player" :playable="reel !== null" />
+    <StrokeRow />
     <p v-if="cast.refused" class="refusal" role="alert">{{ cast.refused }}</p>
     <p v-else-if="!cast.reading" class="quiet" role="status">Working out the cast …</p>
     <p v-else-if="!reel" class="quiet">
@@ -62,6 +66,8 @@ function key(event: KeyboardEvent) {
         :timelapse="player.still.value || player.frame.value === player.last.value"
       />
     </div>
+    <EffortLine />
+    <OwnCast v-if="reel" />
     <p class="quiet air__limits">
       A straight overhead cast in one plane, without hauling, shooting line or coil memory; arrival
       is known to about a fifth.

@@ -92,6 +92,10 @@ const tailwind = computed(() => props.reading.wind_along > 0)
       />
       <text y="20">{{ reading.wind.text }} of wind along the cast</text>
     </g>
+    <text v-if="reading.gust" :x="width - 110" y="54">
+      and a gust of {{ reading.gust.text }}
+      {{ reading.gust_along > 0 ? 'from behind' : 'in the face' }}
+    </text>
     <g v-if="landed" class="lies">
       <path
         :d="`M${tip[0]} ${floor + 8}v6M${fly[0]} ${floor + 8}v6M${tip[0]} ${floor + 11}H${fly[0]}`"

@@ -1,7 +1,7 @@
 import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { answered, api, type CastReading, type Design } from '@/api/client'
+import { answered, api, type CastReading, type Design, type Schemas } from '@/api/client'
 import { inWords, Refused, ServerLost } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import { useBench } from '../useBench'
@@ -9,13 +9,18 @@ import { useBench } from '../useBench'
 /** Quiet after a change before the cast is worked out at full resolution. */
 const SETTLED_MS = 350
 
-interface StrokeTexts {
-  speed: string
-  line_out: string
+type StrokeTexts = Omit<Schemas['StrokeForm'], 'kind'>
+
+const USUAL: StrokeTexts = {
+  speed: 'normal',
+  line_out: '',
+  loop: '',
+  gust: '',
+  gust_from: 'in the face',
 }
 
-/** The stroke as the service takes it; what is not asked for here is usual. */
-export const overhead = (said: StrokeTexts) => ({ kind: 'overhead' as const, loop: '', ...said })
+/** The stroke as the service takes it. */
+export const overhead = (said: StrokeTexts) => ({ kind: 'overhead' as const, ...said })
 
 /** One thing that is cast again and again: its newest answer, never one that came out of order. */
 function useThrow(name: string, stroke: () => StrokeTexts) {
@@ -69,7 +74,7 @@ function useThrow(name: string, stroke: () => StrokeTexts) {
 export const useCast = defineStore('cast', () => {
   const bench = useBench()
   const settings = useSettings()
-  const stroke = useStorage<StrokeTexts>('nine-knots.stroke', { speed: 'normal', line_out: '' })
+  const stroke = useStorage('nine-knots.stroke', USUAL, localStorage, { mergeDefaults: true })
   const mine = useThrow('bench', () => stroke.value)
   const ghosts = useThrow('ghost', () => stroke.value)
 
@@ -79,6 +84,12 @@ export const useCast = defineStore('cast', () => {
   const keyOf = (design: Design | null) =>
     design && JSON.stringify([design.leader, design.situation, stroke.value, settings.units])
 
+  /** Casts anew what is there: the server is back, or it knows the angler better. */
+  function again() {
+    mine.cast(bench.design)
+    ghosts.cast(ghostDesign.value)
+  }
+
   watch(
     () => keyOf(bench.design),
     () => mine.cast(bench.design),
@@ -87,9 +98,7 @@ export const useCast = defineStore('cast', () => {
   watch(
     () => bench.lost,
     (lost) => {
-      if (lost) return
-      mine.cast(bench.design)
-      ghosts.cast(ghostDesign.value)
+      if (!lost) again()
     },
   )
   watch(
@@ -100,6 +109,7 @@ export const useCast = defineStore('cast', () => {
 
   return {
     stroke,
+    again,
     reading: mine.reading,
     refused: mine.refused,
     ghost: ghosts.reading,

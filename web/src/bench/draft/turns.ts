@@ -12,6 +12,7 @@ interface Turn<C> {
 export class Turns<C> {
   #waiting: Turn<C>[] = []
   #running: Turn<C> | null = null
+  #last: Promise<unknown> = Promise.resolve()
 
   constructor(
     private readonly run: (change: C) => Promise<void>,
@@ -25,6 +26,7 @@ export class Turns<C> {
     const promise = new Promise<void>((done, failed) => {
       this.#waiting.push({ change, latest, done, failed })
     })
+    this.#last = Promise.allSettled([this.#last, promise])
     void this.#go()
     return promise
   }
@@ -32,6 +34,11 @@ export class Turns<C> {
   /** What has been asked for and is not done, the running one first. */
   get unfinished(): C[] {
     return [this.#running, ...this.#waiting].flatMap((turn) => (turn ? [turn.change] : []))
+  }
+
+  /** Waits for everything that was asked for so far, done or refused. */
+  async settled(): Promise<void> {
+    await this.#last
   }
 
   async #go(): Promise<void> {

@@ -1,0 +1,136 @@
+"""The own cast: no jump from one landing, the truth found from many, used by every cast after."""
+
+from math import exp, log
+
+import numpy as np
+import pytest
+from scipy import optimize, stats
+
+from nine_knots.core.cast.landings import Seen, landing_of, log_arrival
+from nine_knots.core.cast.own_cast import (
+    FREEDOM,
+    LANDED,
+    SCATTER,
+    UNKNOWN,
+    Landing,
+    OwnCast,
+    estimate,
+)
+from nine_knots.core.cast.own_reading import expected, own_reading
+from nine_knots.core.cast.stroke import Stroke
+from nine_knots.core.cast.turnover import opening_of, turnover_measure
+from nine_knots.core.errors import CannotCompute
+from tests.core.test_cast import SOUND, flown
+from tests.makers import DRY, METRIC, day, design
+
+
+def seen(landed, arrival=10.0, by_word=True) -> Landing:
+    return Landing(at_usual=log(arrival), slope=1.8, by_word=by_word, landed=landed)
+
+
+def test_with_no_landing_an_angler_is_a_usual_one():
+    found = estimate(())
+    assert found.own.model_dump() == pytest.approx(UNKNOWN.model_dump())
+    assert found.speed == pytest.approx(0.12, rel=1e-3)
+
+
+@pytest.mark.parametrize("landed", LANDED)
+@pytest.mark.parametrize("arrival", [0.6, 3.5, 12.0, 60.0])
+def test_the_first_landing_moves_a_little_and_never_jumps(landed, arrival):
+    own = estimate((seen(landed, arrival),)).own
+    assert abs(log(own.speed_factor)) < 0.1
+    for now, before in zip(
+        (own.piles_up_m_s, own.soft_m_s, own.slams_m_s), (2.5, 5.0, 25.0), strict=True
+    ):
+        assert abs(log(now / before)) < 0.65
+    assert own.piles_up_m_s < own.soft_m_s < own.slams_m_s
+
+
+def test_landings_pull_the_way_they_point():
+    softer = estimate((seen("piled up"), seen("soft"))).own
+    harder = estimate((seen("slammed"), seen("slammed"))).own
+    assert softer.speed_factor < 1.0 < harder.speed_factor
+    # a launch told as a figure says nothing of the angler's speed, only of the thresholds
+    told = estimate((seen("piled up", by_word=False),)).own
+    assert told.speed_factor == pytest.approx(1.0, abs=1e-6)
+    assert told.piles_up_m_s > UNKNOWN.piles_up_m_s
+
+
+def test_what_is_seen_again_and_again_is_believed_however_odd():
+    factors = [estimate((seen("piled up", 20.0),) * n).own.speed_factor for n in (1, 3, 9)]
+    assert 1.0 > factors[0] > factors[1] > factors[2]
+    assert factors[2] < 0.8
+
+
+@pytest.mark.parametrize("truth", [0.8, 1.25])
+def test_many_landings_find_the_angler_who_made_them(truth):
+    rng = np.random.default_rng(4)
+    cuts = [log(2.2), log(4.5), log(22.0)]
+    made = []
+    for number in range(240):
+        usual, by_word = rng.uniform(log(1.2), log(45.0)), number % 2 == 0
+        arrival = usual + (2.0 * log(truth) if by_word else 0.0) + SCATTER * rng.standard_t(FREEDOM)
+        landed = LANDED[sum(arrival > cut for cut in cuts)]
+        made.append(Landing(usual, 2.0, by_word, landed))
+    found = estimate(tuple(made))
+    assert abs(log(found.own.speed_factor / truth)) < 2.5 * found.speed
+    assert found.speed < 0.08
+    assert log(found.own.slams_m_s / 22.0) == pytest.approx(0.0, abs=3 * found.slams)
+    assert found.slams < 0.15 < estimate(()).slams
+
+
+def test_the_estimate_is_the_posteriors_top_and_its_curvature():
+    """Against the same posterior written out in one dimension: thresholds alone, one landing."""
+    found = estimate((seen("soft", 9.0, by_word=False),))
+
+    def cost(z):
+        lowest = log(2.5) + 0.3 * z[0]
+        soft = lowest + log(2.0) * exp(0.15 * z[1])
+        beyond = stats.t(FREEDOM).cdf((log(9.0) - np.array([lowest, soft])) / SCATTER)
+        return 0.5 * (z @ z) - log(beyond[0] - beyond[1])
+
+    top = optimize.minimize(cost, [0.0, 0.0], method="Nelder-Mead", options={"xatol": 1e-6}).x
+    assert log(found.own.piles_up_m_s) == pytest.approx(log(2.5) + 0.3 * top[0], abs=1e-3)
+
+
+def test_a_landing_is_the_leader_cast_at_speeds_around_the_strokes():
+    told = landing_of(
+        Seen(design=design(SOUND), stroke=Stroke(), said="normal", by_word=True, landed="soft")
+    )
+    assert told.at_usual == pytest.approx(log_arrival(flown(SOUND)), abs=0.35)
+    assert told.slope > 0.3
+    assert expected(told, UNKNOWN) == "straight"
+    assert expected(told, OwnCast(soft_m_s=4 * exp(told.at_usual))) == "soft"
+
+
+def test_what_did_not_open_counts_as_less_the_less_it_opened():
+    piled = flown(SOUND, wind=-9.0)
+    assert piled.arrival_m_s is None
+    assert log(0.5) <= log_arrival(piled) < log(2.5)
+
+
+def test_a_mono_rigs_landing_is_refused():
+    rig = SOUND.model_copy(update={"school": "thin-mono"})
+    with pytest.raises(CannotCompute, match="unrolls no loop"):
+        landing_of(
+            Seen(design=design(rig), stroke=Stroke(), said="", by_word=True, landed="straight")
+        )
+
+
+def test_thresholds_of_ones_own_shift_words_and_band():
+    cast = flown(SOUND)
+    assert opening_of(cast, DRY, METRIC).words == "opens fully"
+    demanding = OwnCast(piles_up_m_s=8.0, soft_m_s=20.0, slams_m_s=40.0)
+    assert opening_of(cast, DRY, METRIC, demanding).words == "opens softly"
+    usual = turnover_measure(cast, SOUND, day(), METRIC)
+    assert turnover_measure(cast, SOUND, day(), METRIC, demanding).position < usual.position
+
+
+def test_the_reading_says_how_sure_it_is():
+    assert "Nothing is known" in own_reading(estimate(()), 0, METRIC).words
+    one = own_reading(estimate((seen("piled up"),)), 1, METRIC)
+    assert "From one landing: you launch about" in one.words
+    assert "hardly known yet" in one.words
+    for figure in one.figures:
+        assert 0.0 <= figure.now.low < figure.now.middle < figure.now.high <= 1.0
+        assert ", likely " in figure.text

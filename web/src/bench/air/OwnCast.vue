@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import OwnFigure from './OwnFigure.vue'
+import { useOwnCast, type Landed } from './useOwnCast'
+
+/** How the leader really landed, and what such landings have taught of the angler's cast. */
+const { own, busy, tell, forget } = useOwnCast()
+const LANDINGS: { landed: Landed; words: string }[] = [
+  { landed: 'piled up', words: 'It piled up' },
+  { landed: 'soft', words: 'It fell soft' },
+  { landed: 'straight', words: 'It lay straight' },
+  { landed: 'slammed', words: 'It slammed' },
+]
+</script>
+
+<template>
+  <section v-if="own" class="own" aria-label="Your own cast">
+    <div class="row own__ask">
+      <span>Thrown like this on the water, how did it land?</span>
+      <button
+        v-for="one in LANDINGS"
+        :key="one.landed"
+        class="do"
+        type="button"
+        :disabled="busy"
+        @click="tell(one.landed)"
+      >
+        {{ one.words }}
+      </button>
+    </div>
+    <details class="own__known">
+      <summary>{{ own.reading.words }}</summary>
+      <OwnFigure v-for="figure in own.reading.figures" :key="figure.title" :figure="figure" />
+      <p class="quiet">
+        The hollow bar is what is taken of anybody, the full one what your landings say: the knot is
+        the likeliest, the bar two chances in three. Speeds are the fly's as the leader opens.
+      </p>
+      <table v-if="own.landings.length" class="own__landings">
+        <thead>
+          <tr>
+            <th>Day</th>
+            <th>Leader and fly</th>
+            <th>Thrown</th>
+            <th>Landed</th>
+            <th>Expected now</th>
+            <th><span class="unseen">Forget</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="one in own.landings" :key="one.landing_id">
+            <td class="figure">{{ one.day }}</td>
+            <td>{{ one.leader }}, {{ one.fly }}</td>
+            <td>{{ one.stroke }}</td>
+            <td>
+              <strong>{{ one.landed }}</strong>
+            </td>
+            <td>{{ one.expected }}</td>
+            <td>
+              <button
+                class="do do--plain"
+                type="button"
+                :disabled="busy"
+                :aria-label="`Forget the landing of ${one.leader} on ${one.day}`"
+                @click="forget(one.landing_id)"
+              >
+                Forget
+              </button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-else class="quiet">
+        Fish a leader, come back to it here, and press what you saw. A few are enough.
+      </p>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.own {
+  padding-top: 6px;
+  border-top: 1px solid var(--hair);
+}
+
+.own__ask {
+  flex-wrap: wrap;
+  row-gap: 4px;
+}
+
+.own__known {
+  margin-top: 4px;
+}
+
+summary {
+  color: var(--ink-2);
+  font-size: var(--small);
+  cursor: pointer;
+}
+
+.own__landings {
+  width: 100%;
+  margin-top: 6px;
+  border-collapse: collapse;
+  font-size: var(--small);
+  text-align: left;
+}
+
+th {
+  color: var(--ink-2);
+  font-weight: normal;
+}
+
+th,
+td {
+  padding: 2px 10px 2px 0;
+}
+</style>
