@@ -17,6 +17,11 @@ CHROMIUM_FLAGS = [
     "--disable-sync",
     "--no-first-run",
 ]
+FOCUSED_NAME = """(() => {
+  const e = document.activeElement
+  if (!e || !e.matches('a, button, input, select, textarea, [role=option]')) return ''
+  return e.getAttribute('aria-label') || e.labels?.[0]?.innerText || e.innerText || ''
+})()"""
 EXPECTED_TROUBLE = re.compile(r"Failed to load resource")
 expect.set_options(timeout=10_000)
 
@@ -112,3 +117,12 @@ def title(page: Page) -> Locator:
 def cord(page: Page, name: str) -> Locator:
     """One measure of the verdict."""
     return page.get_by_label("The verdict").locator(".cord").filter(has_text=name)
+
+
+def tab_to(page: Page, name: str) -> None:
+    """Press Tab until the control of this name has the focus."""
+    for _ in range(120):
+        page.keyboard.press("Tab")
+        if name in page.evaluate(FOCUSED_NAME):
+            return
+    raise AssertionError(f"Tab never came to “{name}”")

@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import cord, joint, piece, pieces, title
+from tests.browser.conftest import cord, joint, piece, pieces, tab_to, title
 
 
 def drag(page: Page, what, by_px: float) -> None:
@@ -50,22 +50,6 @@ def test_with_the_mouse(page):
     expect(page.get_by_text("revision 1", exact=True)).to_be_visible()
     page.get_by_role("link", name="Shelf").click()
     expect(page.get_by_role("button", name="Mouse-built", exact=True)).to_be_visible()
-
-
-FOCUSED_NAME = """(() => {
-  const e = document.activeElement
-  if (!e || !e.matches('a, button, input, select, textarea, [role=option]')) return ''
-  return e.getAttribute('aria-label') || e.labels?.[0]?.innerText || e.innerText || ''
-})()"""
-
-
-def tab_to(page: Page, name: str) -> None:
-    """Press Tab until the control of this name has the focus."""
-    for _ in range(120):
-        page.keyboard.press("Tab")
-        if name in page.evaluate(FOCUSED_NAME):
-            return
-    raise AssertionError(f"Tab never came to “{name}”")
 
 
 def test_without_the_mouse(page):

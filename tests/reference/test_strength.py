@@ -7,8 +7,8 @@ import pytest
 from scipy.stats import weibull_min
 
 from nine_knots.core.hold import hold_of, strike_peak_n
+from nine_knots.core.hold.weakest_link import first_break, weibull_shape
 from nine_knots.core.tackle import Rod
-from nine_knots.core.weakest_link import first_break, weibull_shape
 from tests.makers import level, tied
 
 

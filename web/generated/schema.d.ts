@@ -428,6 +428,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pull a design until it breaks
+         * @description Every element's spread, what breaks by when, and what it means; nothing is stored.
+         */
+        post: operations["post_hold"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/leaders": {
         parameters: {
             query?: never;
@@ -746,7 +766,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
              *               "material": "nylon-stiff"
-             *             }
+             *             },
+             *             "wear": "new"
              *           },
              *           {
              *             "form": "level",
@@ -756,7 +777,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
              *               "material": "nylon-medium"
-             *             }
+             *             },
+             *             "wear": "new"
              *           }
              *         ]
              *       },
@@ -812,7 +834,7 @@ export interface components {
              *       "piece": 0
              *     }
              */
-            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"]) | null;
+            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["SetWear"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"]) | null;
             /**
              * @example {
              *       "part": "depth",
@@ -898,7 +920,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
              *               "material": "nylon-stiff"
-             *             }
+             *             },
+             *             "wear": "new"
              *           },
              *           {
              *             "form": "level",
@@ -908,7 +931,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
              *               "material": "nylon-medium"
-             *             }
+             *             },
+             *             "wear": "new"
              *           }
              *         ]
              *       },
@@ -990,19 +1014,19 @@ export interface components {
             /** Snags */
             snags: ("open" | "some snags" | "heavy snags")[];
             /** Depths */
-            depths: components["schemas"]["Choice"][];
+            depths: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             /** Paces */
-            paces: components["schemas"]["Choice"][];
+            paces: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             /** Winds */
-            winds: components["schemas"]["Choice"][];
+            winds: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             /** Casts */
-            casts: components["schemas"]["Choice"][];
+            casts: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             /** Lines Out */
-            lines_out: components["schemas"]["Choice"][];
+            lines_out: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             /** Loops */
-            loops: components["schemas"]["Choice"][];
+            loops: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             /** Gusts */
-            gusts: components["schemas"]["Choice"][];
+            gusts: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             /** Bearings */
             bearings: ("upstream" | "downstream" | "across" | "behind" | "in the face")[];
             /** Wishes */
@@ -1010,9 +1034,11 @@ export interface components {
             /** Tempers */
             tempers: ("easy" | "wary" | "very wary")[];
             /** Fish */
-            fish: components["schemas"]["Choice"][];
+            fish: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             /** Roles */
             roles: ("butt" | "taper" | "sighter" | "tippet" | "bite")[];
+            /** Wears */
+            wears: ("new" | "fished" | "nicked" | "wind knot")[];
             /** Fly Kinds */
             fly_kinds: ("dry" | "midge" | "foam" | "emerger" | "nymph" | "wet" | "streamer" | "predator")[];
             /** Bulks */
@@ -1020,28 +1046,13 @@ export interface components {
             /** Sinkings */
             sinkings: ("floating" | "intermediate" | "sink-1" | "sink-2" | "sink-3" | "sink-4" | "sink-5" | "sink-6" | "sink-7")[];
             /** Materials */
-            materials: components["schemas"]["Choice"][];
+            materials: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             /** Knots */
             knots: {
-                [key: string]: components["schemas"]["Choice"][];
+                [key: string]: components["schemas"]["nine_knots__api__catalogue__Choice"][];
             };
             /** Schools */
             schools: components["schemas"]["SchoolCard"][];
-        };
-        /**
-         * Choice
-         * @description One thing to choose: its key, what it is called, a word on it.
-         */
-        Choice: {
-            /** Key */
-            key: string;
-            /** Title */
-            title: string;
-            /**
-             * Note
-             * @default
-             */
-            note: string;
         };
         /**
          * CutBack
@@ -1162,6 +1173,31 @@ export interface components {
             why: string;
         };
         /**
+         * ElementBand
+         * @description Where one piece or one side of a joint breaks: nine times in ten between low and high.
+         */
+        ElementBand: {
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "piece" | "joint";
+            /** Index */
+            index: number;
+            /** From M */
+            from_m: number;
+            /** To M */
+            to_m: number;
+            /** Low N */
+            low_n: number;
+            /** Mean N */
+            mean_n: number;
+            /** High N */
+            high_n: number;
+            /** Text */
+            text: string;
+        };
+        /**
          * EnergyPoint
          * @description The energy of all beyond a place as the loop passes it, over what it was launched with.
          *
@@ -1238,7 +1274,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
              *               "material": "nylon-stiff"
-             *             }
+             *             },
+             *             "wear": "new"
              *           },
              *           {
              *             "form": "level",
@@ -1248,7 +1285,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
              *               "material": "nylon-medium"
-             *             }
+             *             },
+             *             "wear": "new"
              *           }
              *         ]
              *       },
@@ -1303,6 +1341,33 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * Fact
+         * @description One line of what the hold means.
+         */
+        Fact: {
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+            /**
+             * Standing
+             * @default right
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+        };
+        /**
+         * Fault
+         * @description What is poor about a joint as it is tied, and the mend; ``instead`` where a knot mends it.
+         */
+        Fault: {
+            /** What */
+            what: string;
+            /** Mend */
+            mend: string;
+            instead: components["schemas"]["Joint"] | null;
         };
         /**
          * FieldProblem
@@ -1445,6 +1510,137 @@ export interface components {
             detail?: components["schemas"]["ValidationError"][];
         };
         /**
+         * HoldReading
+         * @description The Hold stage in figures, from the same elements as the hold cord and lane.
+         */
+        HoldReading: {
+            mean: components["schemas"]["Quantity"];
+            low: components["schemas"]["Quantity"];
+            /** Top N */
+            top_n: number;
+            need: components["schemas"]["Quantity"];
+            /** Bands */
+            bands: components["schemas"]["ElementBand"][];
+            /** Points */
+            points: components["schemas"]["PullPoint"][];
+            /** Specimens */
+            specimens: components["schemas"]["Specimen"][];
+            /** Facts */
+            facts: components["schemas"]["Fact"][];
+            /** Record */
+            record: components["schemas"]["RuleLine"][];
+        };
+        /**
+         * HoldRequest
+         * @description A design to pull: soaked as it is fished or dry, with the record rule or without.
+         */
+        HoldRequest: {
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "snags": "open"
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            /**
+             * Soaked
+             * @default true
+             */
+            soaked: boolean;
+            /**
+             * Record
+             * @default false
+             */
+            record: boolean;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
          * ImportRequest
          * @description A file's text; a CSV holds a leader only and keeps the rest of ``onto``.
          */
@@ -1483,7 +1679,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
              *               "material": "nylon-stiff"
-             *             }
+             *             },
+             *             "wear": "new"
              *           },
              *           {
              *             "form": "level",
@@ -1493,7 +1690,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
              *               "material": "nylon-medium"
-             *             }
+             *             },
+             *             "wear": "new"
              *           }
              *         ]
              *       },
@@ -1580,6 +1778,16 @@ export interface components {
             dropper?: components["schemas"]["Dropper"] | null;
         };
         /**
+         * JointAdvice
+         * @description The best choice at a joint, the other school's, and the faults of the one that is tied.
+         */
+        JointAdvice: {
+            best: components["schemas"]["nine_knots__core__leader__advising__Choice"];
+            other: components["schemas"]["nine_knots__core__leader__advising__Choice"];
+            /** Faults */
+            faults: components["schemas"]["Fault"][];
+        };
+        /**
          * JointReading
          * @description One joint in figures: how it is tied, what passes, what it holds.
          */
@@ -1605,6 +1813,7 @@ export interface components {
             kept: string;
             /** Chance */
             chance: number;
+            advice: components["schemas"]["JointAdvice"];
         };
         /**
          * Kit
@@ -1664,7 +1873,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
              *               "material": "nylon-stiff"
-             *             }
+             *             },
+             *             "wear": "new"
              *           },
              *           {
              *             "form": "level",
@@ -1674,7 +1884,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
              *               "material": "nylon-medium"
-             *             }
+             *             },
+             *             "wear": "new"
              *           }
              *         ]
              *       },
@@ -1851,6 +2062,12 @@ export interface components {
              * @description metres
              */
             length_m: number;
+            /**
+             * Wear
+             * @default new
+             * @enum {string}
+             */
+            wear: "new" | "fished" | "nicked" | "wind knot";
         };
         /**
          * LineForm
@@ -2177,6 +2394,11 @@ export interface components {
             family: string;
             /** Sighter */
             sighter: boolean;
+            /**
+             * Wear
+             * @enum {string}
+             */
+            wear: "new" | "fished" | "nicked" | "wind knot";
             /** Stock */
             stock: string;
             /** Start M */
@@ -2318,6 +2540,17 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * PullPoint
+         * @description The leader at one pull: the share of like leaders that would have broken, its stretch.
+         */
+        PullPoint: {
+            load: components["schemas"]["Quantity"];
+            /** Broken */
+            broken: number;
+            /** Text */
+            text: string;
+        };
+        /**
          * Quantity
          * @description A figure as the angler reads it, beside its value in SI units for drawing.
          */
@@ -2437,6 +2670,16 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * RuleLine
+         * @description One length against the rule.
+         */
+        RuleLine: {
+            /** Text */
+            text: string;
+            /** Passes */
+            passes: boolean;
+        };
+        /**
          * Said
          * @description A figure of the day as it can be typed, and the word for it where there is one.
          */
@@ -2525,6 +2768,24 @@ export interface components {
             role: "butt" | "taper" | "sighter" | "tippet" | "bite";
         };
         /**
+         * SetWear
+         * @description Say what a piece has been through: new, fished, nicked, a wind knot in it.
+         */
+        SetWear: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "set-wear";
+            /** Piece */
+            piece: number;
+            /**
+             * Wear
+             * @enum {string}
+             */
+            wear: "new" | "fished" | "nicked" | "wind knot";
+        };
+        /**
          * Settings
          * @description What the angler wants remembered.
          */
@@ -2572,6 +2833,17 @@ export interface components {
              * @enum {string}
              */
             wish: "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop";
+        };
+        /**
+         * Specimen
+         * @description One like leader pulled until it broke.
+         */
+        Specimen: {
+            load: components["schemas"]["Quantity"];
+            /** At M */
+            at_m: number;
+            /** Words */
+            words: string;
         };
         /**
          * Split
@@ -2847,6 +3119,12 @@ export interface components {
              * @default 0
              */
             cut_tip_m: number;
+            /**
+             * Wear
+             * @default new
+             * @enum {string}
+             */
+            wear: "new" | "fished" | "nicked" | "wind knot";
         };
         /**
          * TaperedStrand
@@ -2909,7 +3187,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
              *               "material": "nylon-stiff"
-             *             }
+             *             },
+             *             "wear": "new"
              *           },
              *           {
              *             "form": "level",
@@ -2919,7 +3198,8 @@ export interface components {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
              *               "material": "nylon-medium"
-             *             }
+             *             },
+             *             "wear": "new"
              *           }
              *         ]
              *       },
@@ -3083,6 +3363,32 @@ export interface components {
             steps: components["schemas"]["Step"][];
             /** Cautions */
             cautions: string[];
+        };
+        /**
+         * Choice
+         * @description One thing to choose: its key, what it is called, a word on it.
+         */
+        nine_knots__api__catalogue__Choice: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+        };
+        /**
+         * Choice
+         * @description A way to tie a joint and why.
+         */
+        nine_knots__core__leader__advising__Choice: {
+            joint: components["schemas"]["Joint"];
+            /** Title */
+            title: string;
+            /** Reason */
+            reason: string;
         };
     };
     responses: never;
@@ -4040,6 +4346,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OwnCastAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HoldRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoldReading"];
                 };
             };
             /** @description Refused, with the mend */

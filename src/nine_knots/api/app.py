@@ -16,6 +16,7 @@ from nine_knots.api import (
     casts,
     catalogue,
     files,
+    hold,
     leaders,
     own_cast,
     problems,
@@ -73,7 +74,7 @@ def create_app(
     app.state.casting = Casting()
     app.state.warm = warm
     problems.install(app)
-    for module in (anglers, catalogue, stock, tackle, bench, casts, own_cast, leaders, files):
+    for module in (anglers, catalogue, stock, tackle, bench, casts, own_cast, hold, leaders, files):
         app.include_router(module.router)
     app.add_middleware(Guard, port=port)
     if built is not None:

@@ -8,7 +8,7 @@ from fastapi import APIRouter
 from nine_knots.core import situation
 from nine_knots.core.cast.stroke import SPEEDS
 from nine_knots.core.knots import KNOTS
-from nine_knots.core.leader import Role
+from nine_knots.core.leader import Role, Wear
 from nine_knots.core.materials import MATERIALS
 from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.tackle import FISH
@@ -63,6 +63,7 @@ class Catalogue(Frozen):
     tempers: tuple[situation.Temper, ...]
     fish: tuple[Choice, ...]
     roles: tuple[Role, ...]
+    wears: tuple[Wear, ...]
     fly_kinds: tuple[FlyKind, ...]
     bulks: tuple[Bulk, ...]
     sinkings: tuple[Sinking, ...]
@@ -103,6 +104,7 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
             for f in FISH.values()
         ),
         roles=get_args(Role),
+        wears=get_args(Wear),
         fly_kinds=get_args(FlyKind),
         bulks=get_args(Bulk),
         sinkings=get_args(Sinking),

@@ -8,7 +8,8 @@ from nine_knots.core.cords import Measure
 from nine_knots.core.design import Design
 from nine_knots.core.hold import Hold, hold_of, need_of
 from nine_knots.core.knots import KNOTS
-from nine_knots.core.leader import Leader, LevelPiece, TaperedPiece
+from nine_knots.core.leader import Leader, LevelPiece, TaperedPiece, Wear
+from nine_knots.core.leader.advising import JointAdvice, advise
 from nine_knots.core.match import JointMatch, match_joints
 from nine_knots.core.outline import OutlinePart, outline
 from nine_knots.core.phrases import Phrase, Said, SayPart, phrases, said_of
@@ -33,6 +34,7 @@ class PieceReading:
     material: str
     family: str
     sighter: bool
+    wear: Wear
     stock: str
     start_m: float
     end_m: float
@@ -60,6 +62,7 @@ class JointReading:
     holds: Quantity
     kept: str
     chance: float
+    advice: JointAdvice
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,7 +126,7 @@ def evaluate(design: Design, titles: dict[str, str], units: Units) -> Evaluation
         said=said_of(situation, units),
         length=units.length(leader.length_m),
         pieces=_piece_readings(leader, hold, work, units),
-        joints=_joint_readings(leader, hold, matches, units),
+        joints=_joint_readings(design, hold, matches, units),
         outline=outline(leader),
         line_spans=_line_spans(line, units),
         spans=_leader_spans(leader, line, units),
@@ -158,6 +161,7 @@ def _piece_readings(
             material=piece.strand.material,
             family=piece.strand.substance.family,
             sighter=piece.strand.colour == "sighter",
+            wear=piece.wear,
             stock=work.rows[i].stock,
             start_m=places[i],
             end_m=places[i + 1],
@@ -174,9 +178,10 @@ def _piece_readings(
 
 
 def _joint_readings(
-    leader: Leader, hold: Hold, matches: tuple[JointMatch, ...], units: Units
+    design: Design, hold: Hold, matches: tuple[JointMatch, ...], units: Units
 ) -> tuple[JointReading, ...]:
     readings = []
+    leader, situation = design.leader, design.situation
     for i, (joint, at_m) in enumerate(zip(leader.joints, leader.joints_at_m, strict=True)):
         sides = [e for e in hold.elements if e.what == "joint" and e.index == i]
         weaker = min(sides, key=lambda e: e.mean_n)
@@ -194,6 +199,7 @@ def _joint_readings(
                 holds=units.load(weaker.mean_n),
                 kept=f"keeps {weaker.kept:.0%}",
                 chance=hold.chance_of("joint", i),
+                advice=advise(leader, i, situation.line, situation.fly),
             )
         )
     return tuple(readings)

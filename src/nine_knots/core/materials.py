@@ -47,15 +47,19 @@ class Material(Frozen):
     wet_modulus_pa: float = Field(gt=0)
     modulus_spread: float = Field(ge=0, description="fraction either way")
     strength: StrengthLaw
+    wet_keeps: float = Field(default=1.0, gt=0, le=1, description="strength wet over dry")
     knots: str
     marks: str
 
+
+NYLON_WET = 0.88  # water weakens nylon by 10 to 15 % [M]; fluorocarbon is the same wet and dry [P]
 
 _TABLE = (
     Material(
         key="nylon-stiff",
         title="stiff nylon",
         family="nylon",
+        wet_keeps=NYLON_WET,
         density_kg_m3=1140,
         wet_modulus_pa=2.84e9,
         modulus_spread=0.12,
@@ -68,6 +72,7 @@ _TABLE = (
         key="nylon-medium",
         title="medium nylon",
         family="nylon",
+        wet_keeps=NYLON_WET,
         density_kg_m3=1140,
         wet_modulus_pa=2.25e9,
         modulus_spread=0.12,
@@ -79,6 +84,7 @@ _TABLE = (
         key="nylon-soft",
         title="soft nylon",
         family="nylon",
+        wet_keeps=NYLON_WET,
         density_kg_m3=1140,
         wet_modulus_pa=1.8e9,
         modulus_spread=0.12,
@@ -103,6 +109,7 @@ _TABLE = (
         key="copolymer",
         title="copolymer nylon",
         family="nylon",
+        wet_keeps=NYLON_WET,
         density_kg_m3=1140,
         wet_modulus_pa=2.0e9,
         modulus_spread=0.15,

@@ -3,7 +3,7 @@
 from math import log
 
 from nine_knots.core.cords import Measure, Standing, squash
-from nine_knots.core.hold import Hold, Need
+from nine_knots.core.hold import Hold, Need, place_of_break, what_is_lost
 from nine_knots.core.leader import Leader
 from nine_knots.core.match import (
     HINGE_STEP,
@@ -120,31 +120,6 @@ def match_measure(matches: tuple[JointMatch, ...], leader: Leader, units: Units)
     )
 
 
-def _lost(hold: Hold, leader: Leader, units: Units) -> str:
-    element = hold.break_element
-    first_gone = element.index if element.what == "joint" else element.index + 1
-    gone_m = leader.length_m - leader.joints_at_m[first_gone]
-    if first_gone == len(leader.pieces):
-        return "the fly"
-    if first_gone == 0:
-        return "the fly and the whole leader"
-    return f"the fly and {units.length(gone_m).text} of leader"
-
-
-def place_of_break(hold: Hold, leader: Leader) -> str:
-    """The weakest element in words."""
-    element = hold.break_element
-    if element.what == "piece":
-        return f"in piece {element.index + 1}"
-    if element.index == 0:
-        return "at the line"
-    if element.index == len(leader.pieces):
-        return "at the fly's knot"
-    kind = leader.joints[element.index].kind
-    thing = "" if kind == "knot" else f"the {kind}, "
-    return f"at {thing}joint {element.index}"
-
-
 def hold_measure(
     hold: Hold, need: Need, leader: Leader, situation: Situation, units: Units
 ) -> Measure:
@@ -156,8 +131,9 @@ def hold_measure(
     chance = hold.chance_of(hold.break_element.what, hold.break_element.index)
     asked = "a strike" if need.strike_n >= need.pull_n else "the fish"
     why = (
-        f"Breaks first {place_of_break(hold, leader)} ({chance:.0%}): you lose "
-        f"{_lost(hold, leader, units)}. Here {asked} may ask {units.load(need.most_n).text}."
+        f"Breaks first {place_of_break(hold.break_element, leader)} ({chance:.0%}): you lose "
+        f"{what_is_lost(hold.break_element, leader, units)}. "
+        f"Here {asked} may ask {units.load(need.most_n).text}."
     )
     standing: Standing = "right"
     if ratio < ENOUGH:

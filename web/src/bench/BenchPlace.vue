@@ -6,6 +6,7 @@ import AirStage from './air/AirStage.vue'
 import { useCast } from './air/useCast'
 import BenchBar from './BenchBar.vue'
 import EmptyBench from './EmptyBench.vue'
+import HoldStage from './hold/HoldStage.vue'
 import LanesStage from './lanes/LanesStage.vue'
 import LeaderNotes from './LeaderNotes.vue'
 import PiecesGrid from './pieces/PiecesGrid.vue'
@@ -25,7 +26,7 @@ const { evaluation: ghost, title: ghostTitle } = useGhost()
 const saving = useSaving()
 const bar = ref<InstanceType<typeof SelectedThing>>()
 const cast = useCast()
-const stage = useStorage<'lanes' | 'air'>('nine-knots.stage', 'lanes')
+const stage = useStorage<'lanes' | 'air' | 'hold'>('nine-knots.stage', 'lanes')
 const piecesShown = useStorage('nine-knots.rows', true)
 
 const work = ref<HTMLElement>()
@@ -72,7 +73,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <div>
           <StageTabs v-model="stage" />
           <LanesStage v-if="stage === 'lanes'" :axis="axis" :ghost="ghost" />
-          <AirStage v-else :width="axis.width" />
+          <AirStage v-else-if="stage === 'air'" :width="axis.width" />
+          <HoldStage v-else :axis="axis" />
         </div>
         <PiecesGrid v-if="piecesShown" />
       </div>
@@ -118,7 +120,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 
 .bench__work {
   display: grid;
-  grid-template-rows: auto auto auto minmax(0, 1fr);
+  grid-template-rows: max-content max-content max-content minmax(0, 1fr);
   gap: 8px;
   min-width: 0;
 }

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useStock } from '@/api/queries'
 import TypedField from '@/widgets/TypedField.vue'
+import JointAdvice from './JointAdvice.vue'
 import JointSelect from './pieces/JointSelect.vue'
 import StockSelect from './pieces/StockSelect.vue'
 import { useBench } from './useBench'
@@ -104,20 +105,11 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
     <template v-else-if="joint">
       <h2>{{ place }}</h2>
       <div class="bar__knot">
-        <label class="bar__label" for="bar-knot">Tied as</label>
+        <label class="unseen" for="bar-knot">Tied as</label>
         <JointSelect id="bar-knot" :key="joint.index" :joint="joint.index" />
-      </div>
-      <p class="bar__read">
-        <span class="bar__label">Reads</span>
-        {{ joint.title }} · holds <span class="figure">{{ joint.holds.text }}</span><template
-          v-if="joint.bend_step"
-        >
-          · {{ joint.bend_step }}</template
-        >
-      </p>
-      <div class="row bar__acts">
         <button class="do" type="button" @click="acts.insert">Add a piece here</button>
       </div>
+      <JointAdvice class="bar__advice" :joint="joint" />
     </template>
     <p v-if="bench.refusal" class="refusal bar__refusal" role="alert">{{ bench.refusal }}</p>
   </section>
@@ -175,12 +167,15 @@ h2 .quiet {
 }
 
 .bar__knot {
-  width: 240px;
+  display: grid;
+  align-self: center;
+  gap: 4px;
+  width: 190px;
 }
 
-.bar__read {
-  max-width: 430px;
-  font-size: 14px;
+.bar__advice {
+  flex: 1 1 360px;
+  align-self: center;
 }
 
 .bar__acts {

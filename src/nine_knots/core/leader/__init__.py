@@ -3,7 +3,7 @@
 from nine_knots.core.leader.joining import eye_knot, joint_between, line_joint
 from nine_knots.core.leader.joints import Dropper, Joint
 from nine_knots.core.leader.leader import Attachment, Leader
-from nine_knots.core.leader.pieces import LevelPiece, Piece, Role, TaperedPiece
+from nine_knots.core.leader.pieces import LevelPiece, Piece, Role, TaperedPiece, Wear
 
 __all__ = [
     "Attachment",
@@ -14,6 +14,7 @@ __all__ = [
     "Piece",
     "Role",
     "TaperedPiece",
+    "Wear",
     "eye_knot",
     "joint_between",
     "line_joint",

@@ -16,6 +16,7 @@ from nine_knots.core.leader.edits import (
     Merge,
     SetJoint,
     SetRole,
+    SetWear,
     Split,
     StepStock,
     UseStock,
@@ -128,6 +129,10 @@ def _set_role(leader: Leader, edit: SetRole, bench: Workbench) -> Leader:  # noq
     return with_piece(leader, edit.piece, remade(leader.pieces[edit.piece], role=edit.role))
 
 
+def _set_wear(leader: Leader, edit: SetWear, bench: Workbench) -> Leader:  # noqa: ARG001
+    return with_piece(leader, edit.piece, remade(leader.pieces[edit.piece], wear=edit.wear))
+
+
 def _split(leader: Leader, edit: Split, bench: Workbench) -> Leader:
     piece = leader.pieces[edit.piece]
     if piece.length_m < 2 * SHORTEST_PIECE_M:
@@ -226,6 +231,7 @@ _ACTS: dict[str, Callable[[Leader, Any, Workbench], Leader]] = {
     "use-stock": _use_stock,
     "step-stock": _step_stock,
     "set-role": _set_role,
+    "set-wear": _set_wear,
     "split": _split,
     "merge": _merge,
     "insert": _insert,

@@ -5,7 +5,7 @@ from typing import Annotated, Literal
 from pydantic import Field
 
 from nine_knots.core.leader.joints import Joint
-from nine_knots.core.leader.pieces import Role
+from nine_knots.core.leader.pieces import Role, Wear
 from nine_knots.core.values import LONGEST_LEADER_M, Frozen
 
 Typed = Annotated[float, Field(gt=0, le=LONGEST_LEADER_M)] | Annotated[str, Field(max_length=60)]
@@ -69,6 +69,14 @@ class SetRole(Frozen):
     role: Role
 
 
+class SetWear(Frozen):
+    """Say what a piece has been through: new, fished, nicked, a wind knot in it."""
+
+    act: Literal["set-wear"] = "set-wear"
+    piece: int
+    wear: Wear
+
+
 class Split(Frozen):
     """Part a piece in two of the same strand."""
 
@@ -114,6 +122,7 @@ Edit = Annotated[
     | UseStock
     | StepStock
     | SetRole
+    | SetWear
     | Split
     | Merge
     | Insert

@@ -1,12 +1,13 @@
 """Which joint goes where: the usual choice for two ends that are to meet."""
 
-from nine_knots.core.knots import HEAVY_M, KnotKey
+from nine_knots.core.knots import HEAVY_M, KNOTS, STOUT_M, KnotKey
 from nine_knots.core.leader.joints import Joint
 from nine_knots.core.leader.pieces import LevelPiece, TaperedPiece
 from nine_knots.core.tackle import Fly, FlyLine
 from nine_knots.core.units.factors import THOU_M
 
 BLOOD_STEP_M = 3.0 * THOU_M  # [P: within about .002 to .003 in]
+UNI_STEP_M = KNOTS["double-uni"].most_step_m or 0.0
 RING_STEP_M = 5.5 * THOU_M  # more than this and a knot between the two fails [P: .011 to .005]
 FREE_SWIMMERS = ("streamer", "predator", "wet")
 
@@ -21,7 +22,19 @@ def line_joint(line: FlyLine) -> Joint:
 def _ring_knot(piece: LevelPiece | TaperedPiece) -> KnotKey:
     if piece.strand.material == "wire-single":
         return "haywire"
-    return "uni" if piece.strand.substance.family == "fluorocarbon" else "improved-clinch"
+    stout = max(piece.upper_diameter_m, piece.lower_diameter_m) >= STOUT_M
+    if piece.strand.substance.family == "fluorocarbon" or (stout and not _is_wire(piece)):
+        return "uni"
+    return "improved-clinch"
+
+
+def _is_wire(piece: LevelPiece | TaperedPiece) -> bool:
+    return piece.strand.substance.family == "wire"
+
+
+def ring_between(above: LevelPiece | TaperedPiece, below: LevelPiece | TaperedPiece) -> Joint:
+    """A ring, with the knot that suits each side."""
+    return Joint(kind="ring", knot=_ring_knot(below), upper_knot=_ring_knot(above))
 
 
 def joint_between(above: LevelPiece | TaperedPiece, below: LevelPiece | TaperedPiece) -> Joint:
@@ -34,20 +47,24 @@ def joint_between(above: LevelPiece | TaperedPiece, below: LevelPiece | TaperedP
     if "braid" in families:
         return Joint(kind="loops", knot="perfection-loop", upper_knot="surgeons-loop")
     if families == {"nylon", "fluorocarbon"}:
-        if thick_m >= HEAVY_M or step_m > BLOOD_STEP_M:
-            return Joint(kind="ring", knot=_ring_knot(below), upper_knot=_ring_knot(above))
+        if thick_m >= STOUT_M or step_m > BLOOD_STEP_M:
+            return ring_between(above, below)
         return Joint(knot="triple-surgeons")
     if step_m <= BLOOD_STEP_M + 1e-9:
         return Joint(knot="blood")
     if step_m > RING_STEP_M and thick_m < HEAVY_M:
-        return Joint(kind="ring", knot=_ring_knot(below), upper_knot=_ring_knot(above))
-    return Joint(knot="albright" if thick_m >= HEAVY_M else "double-surgeons")
+        return ring_between(above, below)
+    if thick_m < STOUT_M:
+        return Joint(knot="double-surgeons")
+    return Joint(knot="double-uni" if step_m <= UNI_STEP_M else "albright")
 
 
 def eye_knot(piece: LevelPiece | TaperedPiece, fly: Fly) -> Joint:
-    """The fly: a non-slip loop for what must swim, an improved clinch for the rest."""
+    """The fly: a loop for what must swim, else an improved clinch, or a uni in stout mono."""
     if piece.strand.material == "wire-single":
         return Joint(knot="haywire")
     if fly.kind in FREE_SWIMMERS:
         return Joint(knot="non-slip-loop")
+    if piece.lower_diameter_m >= STOUT_M and not _is_wire(piece):
+        return Joint(knot="uni")
     return Joint(knot="improved-clinch")

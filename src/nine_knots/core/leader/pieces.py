@@ -8,6 +8,7 @@ from nine_knots.core.strand import Strand, TaperedStrand
 from nine_knots.core.values import LONGEST_LEADER_M, Frozen, LengthM
 
 Role = Literal["butt", "taper", "sighter", "tippet", "bite"]
+Wear = Literal["new", "fished", "nicked", "wind knot"]
 
 
 class LevelPiece(Frozen):
@@ -17,6 +18,7 @@ class LevelPiece(Frozen):
     role: Role
     strand: Strand
     length_m: LengthM
+    wear: Wear = "new"
 
     @property
     def upper_diameter_m(self) -> float:
@@ -50,6 +52,7 @@ class TaperedPiece(Frozen):
     strand: TaperedStrand
     cut_butt_m: float = Field(default=0.0, ge=0.0, le=LONGEST_LEADER_M)
     cut_tip_m: float = Field(default=0.0, ge=0.0, le=LONGEST_LEADER_M)
+    wear: Wear = "new"
 
     @model_validator(mode="after")
     def _something_is_left(self) -> "TaperedPiece":

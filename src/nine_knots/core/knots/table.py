@@ -1,15 +1,14 @@
-"""Knots: where each belongs, what strength it keeps, how many turns, how much line it uses.
+"""The table of knots: where each belongs, its limits, what it keeps, turns, line, tags.
 
 Strength kept is typical for well-tied knots [M; spread matters as much as the mean]; turns are
 common practice [P]. Own tests beat tables.
 """
 
-from math import pi
 from typing import Literal
 
 from pydantic import Field
 
-from nine_knots.core.materials import Material
+from nine_knots.core.materials import MaterialKey
 from nine_knots.core.units.factors import THOU_M
 from nine_knots.core.values import Frozen
 
@@ -30,11 +29,10 @@ KnotKey = Literal[
     "non-slip-loop",
     "haywire",
 ]
-Place = Literal["line", "loop", "between", "eye"]
+HEAVY_M = 22.5 * THOU_M  # 4 turns from here up [P]
+STOUT_M = 16.5 * THOU_M  # 5 turns from here up; "heavy mono" of which some knots are shy [P]
 
-FLUOROCARBON_LOSS = 0.07  # [M: 5 to 10 points]
-UNLIKE_LOSS = 0.05  # fluorocarbon tied straight to nylon [G]
-LIKE_RATIO = 1.18  # a step of .003 in at .018 in and finer ones count as like sizes [G]
+Place = Literal["line", "loop", "between", "eye"]
 
 
 class Knot(Frozen):
@@ -42,7 +40,9 @@ class Knot(Frozen):
 
     ``kept`` is the mean share of the strand's strength, ``spread`` its coefficient of variation,
     ``step_loss`` what is lost for each unit of diameter ratio beyond like sizes, ``held_m`` the
-    line held and trimmed in one piece besides the wraps.
+    line held and trimmed in one piece besides the wraps. ``mono`` says that it holds in nylon and
+    fluorocarbon, ``wires`` in which wires it does; ``most_m`` and ``most_step_m`` are the thickest
+    strand and the greatest step of diameter it is tied in, ``dropper`` which tag may carry a fly.
     """
 
     key: KnotKey
@@ -54,7 +54,12 @@ class Knot(Frozen):
     held_m: float = Field(gt=0, lt=0.6)
     turns_fine: int
     turns_heavy: int
-    wire: bool = False
+    mono: bool = True
+    wires: tuple[MaterialKey, ...] = ()
+    most_m: float | None = None
+    most_step_m: float | None = None
+    dropper: str = ""
+    tags: str
     note: str
 
 
@@ -68,6 +73,7 @@ _TABLE = (
         held_m=0.10,
         turns_fine=1,
         turns_heavy=1,
+        tags="The tag leaves square to the side; trim it close.",
         note="Slim, and stands in line with the leader.",
     ),
     Knot(
@@ -79,6 +85,7 @@ _TABLE = (
         held_m=0.12,
         turns_fine=3,
         turns_heavy=2,
+        tags="The tag lies along the loop's leg; trim it to a hair.",
         note="Stronger than the perfection loop, and bulkier.",
     ),
     Knot(
@@ -90,6 +97,7 @@ _TABLE = (
         held_m=0.08,
         turns_fine=7,
         turns_heavy=5,
+        tags="Tag and standing part leave at opposite ends.",
         note="Semi-permanent; slim on a bare line tip.",
     ),
     Knot(
@@ -102,7 +110,10 @@ _TABLE = (
         held_m=0.065,
         turns_fine=6,
         turns_heavy=4,
-        note="Tags must leave on opposite sides, or it was wound wrong: retie.",
+        most_step_m=3.0 * THOU_M,
+        dropper="either tag, which stands off square",
+        tags="Tags leave in the middle, on opposite sides, or it was wound wrong: retie.",
+        note="Slim and straight; for like sizes.",
     ),
     Knot(
         key="double-surgeons",
@@ -114,6 +125,8 @@ _TABLE = (
         held_m=0.065,
         turns_fine=2,
         turns_heavy=2,
+        most_m=STOUT_M,
+        tags="Both tags leave along their own strand's way.",
         note="Takes unlike sizes; leaves a bend in thick material.",
     ),
     Knot(
@@ -126,6 +139,9 @@ _TABLE = (
         held_m=0.075,
         turns_fine=3,
         turns_heavy=3,
+        most_m=STOUT_M,
+        dropper="the tag that points to the fly",
+        tags="Both tags leave along their own strand's way; the lower one may carry a dropper.",
         note="For fluorocarbon and for dropper tags.",
     ),
     Knot(
@@ -138,6 +154,8 @@ _TABLE = (
         held_m=0.09,
         turns_fine=6,
         turns_heavy=4,
+        most_step_m=8.0 * THOU_M,
+        tags="Each tag leaves at the outer end of its own half.",
         note="Good with fluorocarbon; slower to tie.",
     ),
     Knot(
@@ -149,6 +167,8 @@ _TABLE = (
         held_m=0.09,
         turns_fine=12,
         turns_heavy=10,
+        wires=("wire-soft",),
+        tags="The tag leaves beside the doubled end, through the way it went in.",
         note="For very unlike diameters.",
     ),
     Knot(
@@ -160,6 +180,8 @@ _TABLE = (
         held_m=0.50,
         turns_fine=20,
         turns_heavy=20,
+        most_m=28.0 * THOU_M,
+        tags="The tag leaves at the foot of the twist, under half hitches.",
         note="Near full strength; uses much line.",
     ),
     Knot(
@@ -171,6 +193,7 @@ _TABLE = (
         held_m=0.07,
         turns_fine=6,
         turns_heavy=4,
+        tags="The tag leaves beside the standing part.",
         note="Good with fluorocarbon on rings and swivels.",
     ),
     Knot(
@@ -182,6 +205,9 @@ _TABLE = (
         held_m=0.05,
         turns_fine=7,
         turns_heavy=4,
+        most_m=STOUT_M,
+        wires=("wire-soft",),
+        tags="The tag leaves beside the eye.",
         note="Quick in fine tippet; not in heavy mono.",
     ),
     Knot(
@@ -193,6 +219,9 @@ _TABLE = (
         held_m=0.05,
         turns_fine=6,
         turns_heavy=4,
+        most_m=STOUT_M,
+        wires=("wire-soft",),
+        tags="The tag leaves through its own loop, beside the barrel.",
         note="The usual fly knot; not in heavy mono.",
     ),
     Knot(
@@ -204,6 +233,7 @@ _TABLE = (
         held_m=0.12,
         turns_fine=1,
         turns_heavy=1,
+        tags="The tag leaves beside the standing part, above the eye.",
         note="Strong; the fly must pass through the loop.",
     ),
     Knot(
@@ -215,6 +245,8 @@ _TABLE = (
         held_m=0.08,
         turns_fine=7,
         turns_heavy=3,
+        wires=("wire-soft",),
+        tags="The tag leaves beside the loop, in line with it.",
         note="The fly swings free on stiff tippet.",
     ),
     Knot(
@@ -226,55 +258,11 @@ _TABLE = (
         held_m=0.10,
         turns_fine=8,
         turns_heavy=8,
-        wire=True,
+        wires=("wire-single",),
+        mono=False,
+        tags="The tag is bent off, never cut, so that no sharp end stands.",
         note="Single-strand wire only; bend the tag off so that no sharp end is left.",
     ),
 )
 
 KNOTS: dict[str, Knot] = {knot.key: knot for knot in _TABLE}
-
-HEAVY_M = 22.5 * THOU_M  # 4 turns from here up [P]
-STOUT_M = 16.5 * THOU_M  # 5 turns from here up [P]
-
-
-def strength_kept(knot: Knot, side: Material, other: Material | None, ratio: float) -> float:
-    """Mean share of a side's strength that the knot keeps.
-
-    ``side`` is the material of that side, ``other`` that of the other strand (None at an eye or
-    a loop), ``ratio`` thicker over thinner diameter (1 at an eye).
-    """
-    kept = knot.kept - knot.step_loss * max(0.0, ratio - LIKE_RATIO)
-    if side.family == "fluorocarbon":
-        kept -= FLUOROCARBON_LOSS
-    if other is not None and {side.family, other.family} == {"nylon", "fluorocarbon"}:
-        kept -= UNLIKE_LOSS
-    return max(0.3, kept)
-
-
-def turns(knot: Knot, upper_m: float, lower_m: float | None = None) -> tuple[int, int]:
-    """Turns to make with the upper and the lower strand, of diameters in metres.
-
-    A blood knot takes 4+4 in 30/25 lb stuff (.027/.024 in), 4+5 and 5+6 as it gets finer, 6+7 in
-    tippet sizes [P].
-    """
-    if knot.key == "blood" and lower_m is not None:
-        above = 4 if upper_m >= HEAVY_M else 5 if upper_m >= STOUT_M else 6
-        return above, 4 if lower_m >= HEAVY_M else above + 1
-    if upper_m >= HEAVY_M:
-        count = knot.turns_heavy
-    elif upper_m >= STOUT_M:
-        count = (knot.turns_heavy + knot.turns_fine) // 2
-    else:
-        count = knot.turns_fine
-    return count, count
-
-
-def line_used_m(
-    knot: Knot, own_turns: int, own_m: float, other_m: float, handiness: float
-) -> float:
-    """Line in metres that a knot takes from one piece.
-
-    n turns of pitch pi (d1 + d2), and what is held and trimmed, which ``handiness`` scales:
-    1 for a usual hand, less for a practised one.
-    """
-    return own_turns * pi * (own_m + other_m) + handiness * knot.held_m

@@ -1,0 +1,28 @@
+"""/api/hold: a design pulled until it breaks."""
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from nine_knots.api.examples import DESIGN
+from nine_knots.api.problems import RESPONSES
+from nine_knots.core.design import Design
+from nine_knots.core.hold.pull import HoldReading, hold_reading
+from nine_knots.core.units import Units
+from nine_knots.core.values import System
+
+router = APIRouter(prefix="/api/hold", tags=["hold"], responses=RESPONSES)
+
+
+class HoldRequest(BaseModel):
+    """A design to pull: soaked as it is fished or dry, with the record rule or without."""
+
+    design: Design = Field(examples=[DESIGN])
+    soaked: bool = True
+    record: bool = False
+    units: System = "imperial"
+
+
+@router.post("", summary="Pull a design until it breaks")
+def post_hold(asked: HoldRequest) -> HoldReading:
+    """Every element's spread, what breaks by when, and what it means; nothing is stored."""
+    return hold_reading(asked.design, asked.soaked, asked.record, Units(asked.units))

@@ -1,0 +1,110 @@
+"""Advice at a joint: common practice, no source; every best choice is free of faults itself."""
+
+import pytest
+
+from nine_knots.core.errors import NineKnotsError
+from nine_knots.core.knots import KNOTS, STOUT_M
+from nine_knots.core.leader import Joint, Leader
+from nine_knots.core.leader.advising import advise
+from nine_knots.core.tackle import Fly, FlyLine
+from tests.makers import DRY, FIVE, PLAIN, level, tied
+
+BARE = FlyLine(title="bare", weight=5, tip="bare")
+
+
+def retied(leader: Leader, number: int, joint: Joint) -> Leader:
+    joints = list(leader.joints)
+    joints[number] = joint
+    return leader.model_copy(update={"joints": tuple(joints)})
+
+
+def at(leader: Leader, number: int, line=FIVE, fly=DRY):
+    return advise(leader, number, line, fly)
+
+
+def faults(leader: Leader, number: int, line=FIVE) -> str:
+    return " ".join(fault.what for fault in at(leader, number, line).faults)
+
+
+def test_like_sizes_take_a_blood_knot_and_the_other_school_is_named():
+    advice = at(PLAIN, 1)
+    assert advice.best.joint == Joint(knot="blood")
+    assert "like sizes" in advice.best.reason
+    assert advice.other.joint != advice.best.joint
+    assert advice.faults == ()
+
+
+@pytest.mark.parametrize(
+    ("above", "below", "knot", "said"),
+    [
+        (level(20, 2), level(18, 2), "double-surgeons", "leaves a bend"),
+        (level(17, 2), level(11, 2), "blood", "step is too great"),
+        (level(9, 2), level(8, 2, "tippet", "fluorocarbon"), "blood", "weak spot"),
+        (level(9, 2), level(12, 2, "tippet"), "blood", "Thicker material follows"),
+    ],
+)
+def test_poor_choices_are_warned_of_with_a_mend(above, below, knot, said):
+    leader = retied(tied(above, below), 1, Joint(knot=knot))
+    assert said in faults(leader, 1)
+    for fault in at(leader, 1).faults:
+        assert fault.mend
+        if fault.instead is not None:
+            mended = retied(leader, 1, fault.instead)
+            assert fault.what not in faults(mended, 1)
+
+
+def test_a_clinch_in_heavy_mono_and_mono_knots_in_wire_are_warned_of():
+    heavy = retied(tied(level(20, 3)), 1, Joint(knot="clinch"))
+    assert "does not seat in mono as heavy" in faults(heavy, 1)
+    assert at(heavy, 1).best.joint.knot == "uni"
+    wire = retied(tied(level(13, 1, "bite", "wire-single")), 1, Joint(knot="improved-clinch"))
+    assert "does not hold in single-strand wire" in faults(wire, 1)
+    assert at(wire, 1).faults[0].instead == Joint(knot="haywire")
+    mono = retied(PLAIN, 4, Joint(knot="haywire"))
+    assert "for wire only" in faults(mono, 4)
+
+
+def test_the_two_schools_of_the_lines_end_have_their_consequences():
+    loop, bare = at(PLAIN, 0), at(PLAIN, 0, BARE)
+    assert (loop.best.joint.kind, loop.other.joint.knot) == ("loops", "nail")
+    assert (bare.best.joint.knot, bare.other.joint.kind) == ("nail", "loops")
+    assert "wears" in loop.other.reason
+    assert "floats" in loop.best.reason
+    assert "no loop to meet" in faults(PLAIN, 0, BARE)
+    assert "cuts into" in faults(tied(level(10, 6), level(8, 2)), 0)
+
+
+def test_a_free_swimmer_hangs_in_a_loop():
+    streamer = Fly(title="s", kind="streamer", hook=4)
+    assert at(PLAIN, 4, fly=streamer).best.joint.knot == "non-slip-loop"
+    assert at(PLAIN, 4).best.joint.knot == "improved-clinch"
+
+
+MATERIALS = ("nylon-stiff", "nylon-soft", "fluorocarbon", "wire-single", "wire-soft")
+
+
+@pytest.mark.parametrize("upper", [30, 24, 18, 14, 9, 6])
+@pytest.mark.parametrize("below", MATERIALS)
+def test_the_best_choice_never_has_a_fault_itself(upper, below):
+    for lower in (30, 24, 18, 14, 9, 6, 4):
+        if lower > upper:
+            continue
+        role = "bite" if below.startswith("wire") else "tippet"
+        for above in ("nylon-stiff", "fluorocarbon"):
+            leader = tied(level(upper, 3, "butt", above), level(lower, 2, role, below))
+            advice = at(leader, 1)
+            best = retied(leader, 1, advice.best.joint)
+            assert at(best, 1).faults == (), (upper, lower, above, below)
+            try:
+                Leader.model_validate(retied(leader, 1, advice.other.joint).model_dump())
+            except NineKnotsError as error:
+                pytest.fail(str(error))
+
+
+def test_every_knot_says_how_its_tags_leave_and_keeps_its_limits_in_reach():
+    for knot in KNOTS.values():
+        assert knot.tags.endswith(".")
+        assert knot.mono or knot.wires
+        assert knot.most_m is None or knot.most_m >= STOUT_M
+    assert KNOTS["blood"].dropper
+    assert KNOTS["triple-surgeons"].dropper

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Joint, JointReading } from '@/api/client'
+import { valueOf } from './pieces/jointOptions'
+import { useBench } from './useBench'
+
+/** What to tie at a joint and why, the other school's choice, and what is poor as it is tied. */
+const props = defineProps<{ joint: JointReading }>()
+const bench = useBench()
+const advice = computed(() => props.joint.advice)
+const tied = computed(() => bench.design?.leader.joints[props.joint.index])
+const isTied = (joint: Joint) => tied.value && valueOf(joint) === valueOf(tied.value)
+const choices = computed(() => [
+  { lead: isTied(advice.value.best.joint) ? 'As is best' : 'Best', ...advice.value.best },
+  { lead: 'Other school', ...advice.value.other },
+])
+
+function tie(joint: Joint) {
+  const made: Joint = { ...joint, dropper: tied.value?.dropper ?? null }
+  bench.edit({ act: 'set-joint', joint: props.joint.index, tied: made })
+}
+</script>
+
+<template>
+  <div class="advice">
+    <p>
+      {{ joint.title }}, holds <span class="figure">{{ joint.holds.text }}</span><template
+        v-if="joint.bend_step"
+        >, {{ joint.bend_step }}</template
+      >
+    </p>
+    <p v-for="fault in advice.faults" :key="fault.what" class="advice__fault" role="note">
+      <strong>{{ fault.what }}</strong> {{ fault.mend }}
+      <button v-if="fault.instead" type="button" class="link" @click="tie(fault.instead)">
+        Mend it
+      </button>
+    </p>
+    <p v-for="one in choices" :key="one.lead" class="quiet">
+      {{ one.lead }}: <b>{{ one.title }}</b>, {{ one.reason }}
+      <button
+        v-if="!isTied(one.joint)"
+        type="button"
+        class="link"
+        :aria-label="`Tie it as ${one.title}`"
+        @click="tie(one.joint)"
+      >
+        Tie it so
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.advice {
+  display: grid;
+  line-height: 1.35;
+  gap: 2px;
+  font-size: var(--small);
+}
+
+.advice__fault {
+  padding: 3px 8px;
+  border-left: 3px solid var(--doubt);
+  background: var(--doubt-soft);
+}
+
+.link {
+  padding: 0 2px;
+  border: 0;
+  border-bottom: 1px solid var(--act);
+  background: none;
+  color: var(--act);
+  cursor: pointer;
+}
+
+.link:hover {
+  background: var(--act-soft);
+}
+
+@media (max-width: 820px) {
+  .link {
+    min-height: 48px;
+  }
+}
+</style>

@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Edit } from '@/api/client'
+import { useCatalogue } from '@/api/queries'
+import type { Axis } from '../strip/useAxis'
+import { useBench } from '../useBench'
+import { useSelection } from '../useSelection'
+import HoldPicture from './HoldPicture.vue'
+import { useHold } from './useHold'
+import { usePull } from './usePull'
+
+type Wear = Extract<Edit, { act: 'set-wear' }>['wear']
+
+defineProps<{ axis: Axis }>()
+const bench = useBench()
+const selection = useSelection()
+const { data: catalogue } = useCatalogue()
+const { reading, soaked, record } = useHold()
+const pull = usePull(() => reading.value)
+const pieces = computed(() => bench.evaluation?.pieces ?? [])
+/** Wear is told of the piece that is selected, or else of the tippet. */
+const worn = computed(() => {
+  const { kind, index } = selection.selected
+  return (kind === 'piece' ? pieces.value[index] : undefined) ?? pieces.value.at(-1)
+})
+
+function wear(event: Event) {
+  if (!worn.value) return
+  const said = (event.target as HTMLSelectElement).value as Wear
+  bench.edit({ act: 'set-wear', piece: worn.value.index, wear: said })
+}
+</script>
+
+<template>
+  <section v-if="reading" class="hold" aria-label="The leader under a pull">
+    <div class="row hold__row">
+      <button class="do" type="button" :disabled="pull.pulling.value" @click="pull.pull">
+        Pull until it breaks
+      </button>
+      <input
+        class="grow"
+        type="range"
+        min="0"
+        :max="pull.last.value"
+        step="1"
+        :value="Math.round(pull.at.value)"
+        aria-label="Pull"
+        :aria-valuetext="pull.point.value?.text"
+        @input="pull.drag(Number(($event.target as HTMLInputElement).value))"
+      />
+      <label class="quiet">
+        Nylon
+        <select v-model="soaked" class="pick">
+          <option :value="true">soaked, as fished</option>
+          <option :value="false">dry, on the table</option>
+        </select>
+      </label>
+      <label v-if="worn" class="quiet">
+        Piece {{ worn.index + 1 }} is
+        <select class="pick" :value="worn.wear" @change="wear">
+          <option v-for="one in catalogue?.wears" :key="one" :value="one">
+            {{ one === 'wind knot' ? 'wind-knotted' : one }}
+          </option>
+        </select>
+      </label>
+      <label class="quiet hold__rule">
+        <input v-model="record" type="checkbox" />
+        Record rule
+      </label>
+    </div>
+    <HoldPicture
+      :reading="reading"
+      :axis="axis"
+      :load-n="pull.load_n.value"
+      :load-text="(pull.broken.value ?? pull.point.value)?.load.text ?? ''"
+      :broken-at-m="pull.broken.value?.at_m ?? null"
+      @drag="(load) => pull.drag(pull.placeOf(load))"
+    />
+    <p class="hold__said" role="status">
+      <strong v-if="pull.broken.value">{{ pull.broken.value.words }}</strong>
+      <template v-else>{{ pull.point.value?.text }}</template>
+    </p>
+    <dl class="facts">
+      <div v-for="fact in reading.facts" :key="fact.title">
+        <dt>{{ fact.title }}</dt>
+        <dd :class="`stand stand--${fact.standing.replace(' ', '-')}`">{{ fact.text }}</dd>
+      </div>
+      <div v-for="line in reading.record" :key="line.text">
+        <dt>Record rule</dt>
+        <dd :class="['stand', { 'stand--too-much': !line.passes }]">
+          {{ line.passes ? 'Passes: ' : 'Fails: ' }}{{ line.text }} The rules in force decide.
+        </dd>
+      </div>
+    </dl>
+  </section>
+  <p v-else class="quiet" role="status">Working out the pull …</p>
+</template>
+
+<style scoped>
+.hold {
+  display: grid;
+  gap: 4px;
+  align-content: start;
+}
+
+.hold__row {
+  flex-wrap: wrap;
+  row-gap: 4px;
+}
+
+input[type='range'] {
+  min-width: 120px;
+  accent-color: var(--act);
+}
+
+label {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  white-space: nowrap;
+}
+
+.pick {
+  width: auto;
+}
+
+.hold__rule {
+  cursor: pointer;
+}
+
+.hold__said {
+  min-height: 24px;
+}
+
+.facts {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(370px, 1fr));
+  gap: 2px 26px;
+  margin: 4px 0 0;
+  font-size: var(--small);
+}
+
+.facts > div {
+  display: grid;
+  grid-template-columns: 104px 1fr;
+}
+
+dt {
+  color: var(--ink-2);
+}
+
+dd {
+  margin: 0;
+}
+
+.stand--too-much {
+  color: var(--much);
+}
+
+.stand--too-little {
+  color: var(--little);
+}
+
+@media (max-width: 820px) {
+  .facts {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
