@@ -25,10 +25,10 @@ def test_every_operation_is_described_with_its_problems():
     assert bench["design"]["examples"]
 
 
-@settings(max_examples=8, suppress_health_check=list(HealthCheck))
+@settings(max_examples=6, suppress_health_check=list(HealthCheck))
 @given(data=st.data())
 def send_something(operation, data):
-    """Eight requests to one operation, made up from its description, valid and not."""
+    """Six requests to one operation, made up from its description, valid and not."""
     modes = st.sampled_from([GenerationMode.POSITIVE, GenerationMode.NEGATIVE])
     case = data.draw(operation.as_strategy(generation_mode=data.draw(modes)))
     answer = case.call(headers=HOST)

@@ -123,24 +123,6 @@ def test_a_leader_is_taken_off_the_shelf_and_put_back(page):
     expect(name).to_be_visible()
 
 
-def test_the_tying_sheet_prints_on_a4_and_on_a_card(page):
-    page.get_by_role("link", name="Tie").click()
-    rows = page.get_by_role("table").get_by_role("row")
-    expect(page.get_by_text("Measure: ")).to_be_visible()
-    assert rows.count() > 2
-    a4 = page.pdf(prefer_css_page_size=True)
-    page.get_by_text("small card, A6").click()
-    expect(page.locator(".paper-card")).to_be_visible()
-    card = page.pdf(prefer_css_page_size=True)
-    for pdf, millimetres in ((a4, 297), (card, 148)):
-        boxes = re.findall(rb"/MediaBox \[0 0 [\d.]+ ([\d.]+)\]", pdf)
-        assert len(boxes) == 1, "one page"
-        assert abs(float(boxes[0]) / 72 * 25.4 - millimetres) < 1
-    page.emulate_media(media="print")
-    expect(page.get_by_role("navigation", name="Places")).to_be_hidden()
-    expect(page.get_by_role("button", name="Print")).to_be_hidden()
-
-
 def test_the_keys_are_listed(page):
     page.locator("body").press("?")
     keys = page.get_by_role("dialog", name="Keys")

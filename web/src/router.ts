@@ -12,6 +12,12 @@ export const router = createRouter({
       meta: { title: 'Tie' },
     },
     {
+      path: '/tie/now',
+      name: 'tie-now',
+      component: () => import('./tie/TieNow.vue'),
+      meta: { title: 'Tie it now' },
+    },
+    {
       path: '/spools',
       name: 'spools',
       component: () => import('./spools/SpoolsPlace.vue'),

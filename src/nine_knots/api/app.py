@@ -22,6 +22,7 @@ from nine_knots.api import (
     problems,
     stock,
     tackle,
+    tying,
 )
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.guard import Guard
@@ -74,7 +75,19 @@ def create_app(
     app.state.casting = Casting()
     app.state.warm = warm
     problems.install(app)
-    for module in (anglers, catalogue, stock, tackle, bench, casts, own_cast, hold, leaders, files):
+    for module in (
+        anglers,
+        catalogue,
+        stock,
+        tackle,
+        bench,
+        casts,
+        own_cast,
+        hold,
+        tying,
+        leaders,
+        files,
+    ):
         app.include_router(module.router)
     app.add_middleware(Guard, port=port)
     if built is not None:

@@ -23,6 +23,7 @@ from nine_knots.core.units import Units, parse_diameter, parse_length
 from nine_knots.core.values import Quantity, System
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit
+from nine_knots.store.tying import read_tier
 
 router = APIRouter(prefix="/api", tags=["bench"], responses=RESPONSES)
 
@@ -90,7 +91,9 @@ def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
         design = design.model_copy(
             update={"leader": apply_edit(design.leader, asked.edit, workbench)}
         )
-    return BenchAnswer(design=design, evaluation=evaluate(design, titles_of(stock), units))
+    tier = session.run(read_tier)
+    evaluation = evaluate(design, titles_of(stock), units, tier)
+    return BenchAnswer(design=design, evaluation=evaluation)
 
 
 @router.post("/proposals", summary="Ask a school for a leader from the shelf")

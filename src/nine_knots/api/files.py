@@ -20,7 +20,12 @@ from nine_knots.formats.strip_svg import write_svg
 from nine_knots.store.stock import list_stock
 
 router = APIRouter(prefix="/api", tags=["files"], responses=RESPONSES)
-MEDIA = {"json": "application/json", "csv": "text/csv", "svg": "image/svg+xml"}
+MEDIA = {
+    "pdf": "application/pdf",
+    "json": "application/json",
+    "csv": "text/csv",
+    "svg": "image/svg+xml",
+}
 
 
 class ExportRequest(BaseModel):
@@ -38,12 +43,13 @@ class ImportRequest(BaseModel):
     onto: Design = Field(examples=[DESIGN])
 
 
-def file_answer(text: str, title: str, kind: str) -> Response:
-    """A text as a file to keep, named after the title."""
+def file_answer(content: str | bytes, title: str, kind: str) -> Response:
+    """A text, or bytes, as a file to keep, named after the title."""
     name = re.sub(r"[^a-z0-9]+", "-", title.lower()).strip("-") or "leader"
+    plain = isinstance(content, str)
     return Response(
-        text.encode(),
-        media_type=f"{MEDIA[kind]}; charset=utf-8",
+        content.encode() if isinstance(content, str) else content,
+        media_type=f"{MEDIA[kind]}; charset=utf-8" if plain else MEDIA[kind],
         headers={"content-disposition": f'attachment; filename="{name}.{kind}"'},
     )
 

@@ -15,7 +15,7 @@ from nine_knots.core.outline import OutlinePart, outline
 from nine_knots.core.phrases import Phrase, Said, SayPart, phrases, said_of
 from nine_knots.core.ruler import Tick, ruler
 from nine_knots.core.tackle import LineProfile, line_profile
-from nine_knots.core.tying import WorkOrder, joint_title, work_order
+from nine_knots.core.tying import USUAL_TIER, Tier, WorkOrder, joint_title, work_order
 from nine_knots.core.units import Units
 from nine_knots.core.values import Quantity
 from nine_knots.core.verdict import hold_measure, length_measure, match_measure
@@ -110,8 +110,10 @@ class Evaluation:
     work: WorkOrder
 
 
-def evaluate(design: Design, titles: dict[str, str], units: Units) -> Evaluation:
-    """Evaluate a design; ``titles`` names spools by their id.
+def evaluate(
+    design: Design, titles: dict[str, str], units: Units, tier: Tier = USUAL_TIER
+) -> Evaluation:
+    """Evaluate a design; ``titles`` names spools by their id, ``tier`` is whose cut list it is.
 
     Raises CannotCompute where a model is asked for something outside its range.
     """
@@ -120,7 +122,7 @@ def evaluate(design: Design, titles: dict[str, str], units: Units) -> Evaluation
     matches = match_joints(leader, line)
     hold = hold_of(leader)
     need = need_of(situation)
-    work = work_order(leader, situation.fly, titles, units)
+    work = work_order(leader, situation.fly, titles, units, tier)
     return Evaluation(
         sentence=phrases(situation, units),
         said=said_of(situation, units),

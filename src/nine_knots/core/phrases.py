@@ -40,6 +40,15 @@ class Phrase:
     text: str
 
 
+def sentence_text(said: tuple[Phrase, ...]) -> str:
+    """The whole sentence of the day as text."""
+    words = "".join(
+        f"{'' if phrase.before.startswith(',') else ' '}{phrase.before} {phrase.text}"
+        for phrase in said
+    )
+    return f"{words.strip()}."
+
+
 def _said(value: float, words: dict[str, float], figure: str) -> Said:
     for word, meant in words.items():
         if abs(value - meant) <= NEAR * max(meant, 1e-9) or (meant == 0.0 and value < 0.05):

@@ -24,6 +24,10 @@ defineProps<{ rows: Schemas['CutRow'][] }>()
           <td>{{ row.stock }}</td>
           <td class="figure">{{ row.wanted.text }}</td>
         </tr>
+        <tr v-if="row.spans" class="cuts__note">
+          <td></td>
+          <td colspan="4">By arm: {{ row.spans }}</td>
+        </tr>
         <tr v-if="row.note" class="cuts__note">
           <td></td>
           <td colspan="4">{{ row.note }}</td>

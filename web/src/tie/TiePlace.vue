@@ -1,25 +1,21 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import EmptyBench from '@/bench/EmptyBench.vue'
 import { useBench } from '@/bench/useBench'
 import { sentenceText } from '@/bench/sentence/sentenceText'
-import ChipChoice from '@/widgets/ChipChoice.vue'
 import MiniStrip from '@/widgets/MiniStrip.vue'
+import BatchPanel from './BatchPanel.vue'
+import CardPrinter from './CardPrinter.vue'
 import CutList from './CutList.vue'
+import TierLine from './TierLine.vue'
 import './print.css'
 
 const bench = useBench()
-const paper = ref<'a4' | 'card'>('a4')
-const papers = [
-  { value: 'a4', words: 'A4 sheet' },
-  { value: 'card', words: 'small card, A6' },
-] as const
 const work = computed(() => bench.evaluation?.work)
-const print = () => window.print()
 </script>
 
 <template>
-  <div v-if="bench.design && bench.evaluation && work" class="place tie" :class="`paper-${paper}`">
+  <div v-if="bench.design && bench.evaluation && work" class="place tie">
     <header class="row tie__head">
       <div class="grow">
         <h1>{{ bench.design.title }}</h1>
@@ -32,8 +28,8 @@ const print = () => window.print()
         </p>
       </div>
       <div class="row screen-only">
-        <ChipChoice v-model="paper" legend="Paper" :chips="papers" />
-        <button class="do do--main" type="button" @click="print">Print</button>
+        <CardPrinter :wanted="[{ design: bench.design, count: 1 }]" />
+        <RouterLink class="do do--main" to="/tie/now">Tie it now, step by step</RouterLink>
       </div>
     </header>
     <p class="tie__day">{{ sentenceText(bench.evaluation.sentence) }}</p>
@@ -42,6 +38,7 @@ const print = () => window.print()
       <section aria-labelledby="cut-title">
         <h2 id="cut-title">Cut</h2>
         <CutList :rows="work.rows" />
+        <TierLine class="screen-only" />
         <p v-if="bench.design.notes" class="tie__notes">{{ bench.design.notes }}</p>
         <section class="cautions" aria-label="Take care">
           <p v-for="caution in work.cautions" :key="caution">{{ caution }}</p>
@@ -57,6 +54,7 @@ const print = () => window.print()
         </ol>
       </section>
     </div>
+    <BatchPanel class="screen-only" />
   </div>
   <EmptyBench v-else-if="bench.ready" />
 </template>

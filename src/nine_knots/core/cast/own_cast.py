@@ -121,4 +121,4 @@ def estimate(landings: tuple[Landing, ...]) -> Estimate:
     deviations = np.sqrt(np.diag(slopes @ spread @ slopes.T))
     speed, piles_up, soft, slams = (exp(value) for value in _figures(z))
     own = OwnCast(speed_factor=speed, piles_up_m_s=piles_up, soft_m_s=soft, slams_m_s=slams)
-    return Estimate(own, *(float(one) for one in deviations))
+    return Estimate(own if landings else UNKNOWN, *(float(one) for one in deviations))

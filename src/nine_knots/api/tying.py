@@ -1,0 +1,213 @@
+"""/api/tying: the companion's screens, what came out, batches, cards and labels as PDF."""
+
+from dataclasses import dataclass
+from typing import Annotated
+
+from fastapi import APIRouter, Query, Response
+from pydantic import BaseModel, Field
+from pymysql.cursors import DictCursor
+
+from nine_knots.api.bench import titles_of
+from nine_knots.api.context import CurrentSession, Session
+from nine_knots.api.examples import DESIGN
+from nine_knots.api.files import file_answer
+from nine_knots.api.problems import RESPONSES
+from nine_knots.api.typed import Typed, field
+from nine_knots.core.design import Design
+from nine_knots.core.errors import Unreadable
+from nine_knots.core.evaluation import evaluate
+from nine_knots.core.tying import (
+    Batch,
+    Hand,
+    Screen,
+    as_tied,
+    batch_of,
+    cut_length_m,
+    screens,
+    shown_handiness,
+)
+from nine_knots.core.units import Units, parse_length
+from nine_knots.core.values import MOST_PIECES, System
+from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
+from nine_knots.store.stock import list_stock
+from nine_knots.store.tying import (
+    add_tied,
+    read_hand,
+    read_height_m,
+    read_tier,
+    write_height_m,
+)
+
+router = APIRouter(prefix="/api/tying", tags=["tying"], responses=RESPONSES)
+MOST_COPIES = 50
+HEIGHTS_M = (1.0, 2.5)
+NEAR = 0.04  # of a usual hand: as good as usual
+
+
+@dataclass(frozen=True, slots=True)
+class TierAnswer:
+    """Whose cut list it is: how tall, and how much line their knots take."""
+
+    height: str
+    hand: str
+
+
+class ScreensRequest(BaseModel):
+    """A design to tie."""
+
+    design: Design = Field(examples=[DESIGN])
+    units: System = "imperial"
+
+
+class TiedRequest(BaseModel):
+    """What each piece came out at, as typed; empty where it was not measured."""
+
+    design: Design = Field(examples=[DESIGN])
+    came_out: tuple[Typed, ...] = Field(max_length=MOST_PIECES, examples=[["59 in", ""]])
+    keep: bool = Field(default=False, description="learn the angler's hand from it")
+    units: System = "imperial"
+
+
+class TiedAnswer(BaseModel):
+    """The design with its true lengths, and what they taught of the angler's hand."""
+
+    design: Design
+    hand: str
+
+
+class HeightForm(BaseModel):
+    """The angler's height as typed; empty forgets it."""
+
+    height: Typed = Field(examples=["5 ft 9 in"])
+    units: System = "imperial"
+
+
+class Wanted(BaseModel):
+    """A design and how many of it."""
+
+    design: Design = Field(examples=[DESIGN])
+    count: int = Field(default=1, ge=1, le=MOST_COPIES)
+
+
+class BatchRequest(BaseModel):
+    """Designs to tie at one sitting."""
+
+    wanted: tuple[Wanted, ...] = Field(min_length=1, max_length=40)
+    units: System = "imperial"
+
+
+class CardsRequest(BatchRequest):
+    """Designs to print; on sheets and labels each as often as it is wanted."""
+
+    paper: Paper = "a6"
+
+
+@router.get("", summary="Who ties")
+def get_tier(session: CurrentSession, units: Annotated[System, Query()] = "imperial") -> TierAnswer:
+    """Height and hand in words."""
+    return session.run(lambda cursor, me: _tier(cursor, me, Units(units)))
+
+
+@router.put("/height", summary="Tell the angler's height, for lengths without a tape")
+def put_height(session: CurrentSession, form: HeightForm) -> TierAnswer:
+    """Remember it, or forget it where nothing is typed."""
+    height_m = None
+    if form.height.strip():
+        with field("height"):
+            height_m = parse_length(form.height, form.units)
+            if not HEIGHTS_M[0] <= height_m <= HEIGHTS_M[1]:
+                raise Unreadable(
+                    f"“{form.height}” is no angler's height.", mend="Write 5 ft 9 in, or 175 cm."
+                )
+
+    def keep(cursor: DictCursor, me: str) -> TierAnswer:
+        write_height_m(cursor, me, height_m)
+        return _tier(cursor, me, Units(form.units))
+
+    return session.run(keep)
+
+
+@router.post("/screens", summary="The work, one step a screen")
+def post_screens(session: CurrentSession, asked: ScreensRequest) -> tuple[Screen, ...]:
+    """Cuts by the angler's own hand; nothing is stored."""
+    titles = titles_of(session.run(list_stock))
+    fly, units = asked.design.situation.fly, Units(asked.units)
+    return screens(asked.design.leader, fly, titles, units, session.run(read_tier))
+
+
+@router.post("/tied", summary="Tell what the pieces came out at")
+def post_tied(session: CurrentSession, asked: TiedRequest) -> TiedAnswer:
+    """The design as tied; with ``keep``, what it shows of the angler's hand is learnt."""
+    leader, units = asked.design.leader, Units(asked.units)
+    if len(asked.came_out) != len(leader.pieces):
+        raise Unreadable(
+            f"{len(leader.pieces)} pieces were tied, {len(asked.came_out)} lengths came.",
+            where="came_out",
+            mend="Give a length, or nothing, for every piece.",
+        )
+    lengths: list[float | None] = []
+    for number, text in enumerate(asked.came_out):
+        with field(f"came_out.{number}"):
+            lengths.append(parse_length(text, asked.units) if text.strip() else None)
+    tied = as_tied(leader, tuple(lengths), units)
+
+    def learn(cursor: DictCursor, me: str) -> str:
+        tier = read_tier(cursor, me)
+        shown = {
+            number: shown_handiness(
+                leader, number, cut_length_m(leader, number, tier.handiness), length
+            )
+            for number, length in enumerate(lengths)
+            if length is not None and leader.pieces[number].form == "level"
+        }
+        if shown and asked.keep:
+            add_tied(cursor, me, shown)
+        return _hand_words(read_hand(cursor, me))
+
+    hand = session.run(learn)
+    return TiedAnswer(design=asked.design.model_copy(update={"leader": tied}), hand=hand)
+
+
+@router.post("/batch", summary="What a batch takes from the shelf")
+def post_batch(session: CurrentSession, asked: BatchRequest) -> Batch:
+    """The total cut list against what is left; nothing is stored."""
+    wanted = tuple((one.design, one.count) for one in asked.wanted)
+    tier = session.run(read_tier)
+    return batch_of(wanted, session.run(list_stock), Units(asked.units), tier)
+
+
+@router.post("/cards", response_class=Response, summary="Tying cards or labels as PDF")
+def post_cards(session: CurrentSession, asked: CardsRequest) -> Response:
+    """The PDF, named after its first design."""
+    cards = _cards(session, asked)
+    kind = "labels" if asked.paper == "labels" else "tying card"
+    return file_answer(
+        write_pdf(cards, asked.paper), f"{asked.wanted[0].design.title}, {kind}", "pdf"
+    )
+
+
+def _cards(session: Session, asked: CardsRequest) -> tuple[Card, ...]:
+    titles, tier = titles_of(session.run(list_stock)), session.run(read_tier)
+    units = Units(asked.units)
+    cards: list[Card] = []
+    for one in asked.wanted:
+        copies = one.count if asked.paper in ("sheet", "labels") else 1
+        cards += [Card(one.design, evaluate(one.design, titles, units, tier))] * copies
+    return tuple(cards)
+
+
+def _tier(cursor: DictCursor, me: str, units: Units) -> TierAnswer:
+    height_m = read_height_m(cursor, me)
+    height = units.length(height_m).text if height_m else ""
+    return TierAnswer(height=height, hand=_hand_words(read_hand(cursor, me)))
+
+
+def _hand_words(hand: Hand) -> str:
+    if hand.pieces == 0:
+        return "Your knots are taken to use as much line as a usual hand's."
+    pieces = "one piece" if hand.pieces == 1 else f"{hand.pieces} pieces"
+    change = hand.mean - 1.0
+    if abs(change) < NEAR:
+        return f"From {pieces}: your knots use as much line as a usual hand's."
+    word = "more" if change > 0 else "less"
+    return f"From {pieces}: your knots use about {abs(change):.0%} {word} line than a usual hand's."

@@ -1,0 +1,255 @@
+"""Tying cards and wallet labels as PDF, with the scale drawing, in the angler's units."""
+
+from dataclasses import dataclass
+from html import escape
+from io import BytesIO
+from pathlib import Path
+from typing import Literal
+
+from reportlab.lib.colors import HexColor
+from reportlab.lib.pagesizes import A4, A6
+from reportlab.lib.styles import ParagraphStyle
+from reportlab.lib.units import mm
+from reportlab.pdfbase.pdfmetrics import registerFont, registerFontFamily
+from reportlab.pdfbase.ttfonts import TTFont
+from reportlab.platypus import (
+    BaseDocTemplate,
+    Flowable,
+    Frame,
+    FrameBreak,
+    KeepInFrame,
+    PageTemplate,
+    Paragraph,
+    Spacer,
+    Table,
+)
+
+from nine_knots.core.design import Design
+from nine_knots.core.evaluation import Evaluation
+from nine_knots.core.knots import KNOTS
+from nine_knots.core.phrases import sentence_text
+from nine_knots.formats.strip_svg import TINTS
+
+Paper = Literal["a6", "a4", "sheet", "labels"]
+TEXT, BOLD = "Atkinson", "Atkinson-Bold"
+FONTS = Path(__file__).parent / "fonts"
+INK, QUIET, HAIR = HexColor("#1c2a2c"), HexColor("#48585a"), HexColor("#b9c4c0")
+EACH = "Each knot: wet, draw up smoothly without jerks, seat fully, tug, trim close."
+MOST_SHRUNK = 9  # pieces: a little too long is made to fit, a longer card runs on
+LABELS = (3, 8)  # across and down an A4 sheet
+SCALE = {"a6": 1.0, "sheet": 1.0, "a4": 1.45, "labels": 1.0}
+
+
+@dataclass(frozen=True)
+class Card:
+    """One leader to print: the design and what there is to read of it."""
+
+    design: Design
+    evaluation: Evaluation
+
+
+def _fonts() -> None:
+    registerFont(TTFont(TEXT, FONTS / "atkinson-hyperlegible-next-regular.ttf"))
+    registerFont(TTFont(BOLD, FONTS / "atkinson-hyperlegible-next-bold.ttf"))
+    registerFontFamily(TEXT, normal=TEXT, bold=BOLD, italic=TEXT, boldItalic=BOLD)
+
+
+def write_pdf(cards: tuple[Card, ...], paper: Paper) -> bytes:
+    """The cards on A6 (a page each), on A4 (a page each), four on an A4 sheet, or as labels."""
+    _fonts()
+    out = BytesIO()
+    size, frames = _layout(paper)
+    title = cards[0].design.title if len(cards) == 1 else f"{len(cards)} leaders"
+    document = BaseDocTemplate(out, pagesize=size, title=title, author="Nine Knots")
+    document.addPageTemplates([PageTemplate(frames=frames, onPage=_cut_marks(paper))])
+    story: list[Flowable] = []
+    width = frames[0]._aW  # the frame's inner width
+    for number, card in enumerate(cards):
+        if number:
+            story.append(FrameBreak())
+        made = _label(card, width) if paper == "labels" else _card(card, width, SCALE[paper])
+        if len(card.evaluation.pieces) <= MOST_SHRUNK:
+            made = [KeepInFrame(width, frames[0]._aH, made, mode="shrink")]
+        story += made
+    document.build(story)
+    return out.getvalue()
+
+
+def _layout(paper: Paper) -> tuple[tuple[float, float], list[Frame]]:
+    if paper == "a6":
+        return A6, [_frame(0, 0, A6, 6 * mm)]
+    if paper == "a4":
+        return A4, [_frame(0, 0, A4, 14 * mm)]
+    across, down = LABELS if paper == "labels" else (2, 2)
+    wide, high = A4[0] / across, A4[1] / down
+    margin = 3.5 * mm if paper == "labels" else 6 * mm
+    return A4, [
+        _frame(column * wide, A4[1] - (line + 1) * high, (wide, high), margin)
+        for line in range(down)
+        for column in range(across)
+    ]
+
+
+def _frame(x: float, y: float, size: tuple[float, float], margin: float) -> Frame:
+    pads = {f"{side}Padding": margin for side in ("left", "right", "top", "bottom")}
+    return Frame(x, y, *size, **pads)
+
+
+def _cut_marks(paper: Paper):  # type: ignore[no-untyped-def]
+    def draw(canvas, document) -> None:  # type: ignore[no-untyped-def]  # noqa: ARG001
+        if paper not in ("sheet", "labels"):
+            return
+        across, down = LABELS if paper == "labels" else (2, 2)
+        canvas.setStrokeColor(HAIR)
+        canvas.setDash(1, 3)
+        for column in range(1, across):
+            canvas.line(column * A4[0] / across, 0, column * A4[0] / across, A4[1])
+        for line in range(1, down):
+            canvas.line(0, line * A4[1] / down, A4[0], line * A4[1] / down)
+
+    return draw
+
+
+def _style(
+    size: float, bold: bool = False, quiet: bool = False, after: float = 0
+) -> ParagraphStyle:
+    return ParagraphStyle(
+        "text",
+        fontName=BOLD if bold else TEXT,
+        fontSize=size,
+        leading=1.22 * size,
+        textColor=QUIET if quiet else INK,
+        spaceAfter=after,
+    )
+
+
+def _card(card: Card, width: float, scale: float) -> list[Flowable]:
+    evaluation, design = card.evaluation, card.design
+    work = evaluation.work
+    small, plain = _style(6.6 * scale, quiet=True), _style(7.2 * scale)
+    day = sentence_text(evaluation.sentence)
+    story: list[Flowable] = [
+        Paragraph(escape(design.title), _style(11 * scale, bold=True, after=1)),
+        Paragraph(
+            escape(f"{evaluation.length.text} in {len(evaluation.pieces)} pieces. {day}"), small
+        ),
+        Spacer(1, 3 * scale),
+        _Strip(evaluation, width, 15 * mm * scale),
+        _cuts(card, width, scale),
+        Spacer(1, 3 * scale),
+    ]
+    steps = [step for step in work.steps if step.kind != "cut"]
+    story += [
+        Paragraph(f"{number}. {escape(step.title)}", plain)
+        for number, step in enumerate(steps, start=1)
+    ]
+    story.append(Spacer(1, 2 * scale))
+    story.append(Paragraph(escape(EACH), small))
+    knots = dict.fromkeys(KNOTS[joint.knot] for joint in design.leader.joints)
+    story += [
+        Paragraph(f"<b>{escape(knot.title.capitalize())}.</b> {escape(knot.tags)}", small)
+        for knot in knots
+    ]
+    story.append(Spacer(1, 3 * scale))
+    story += [Paragraph(f"! {escape(caution)}", small) for caution in work.cautions]
+    if design.notes:
+        story.append(Paragraph(escape(design.notes), small))
+    return story
+
+
+def _cuts(card: Card, width: float, scale: float) -> Table:
+    work = card.evaluation.work
+    head, cell = _style(6.2 * scale, quiet=True), _style(7.4 * scale)
+    strong = _style(8.6 * scale, bold=True)
+    rows = [[Paragraph(text, head) for text in ("#", "Cut", "Of", "Spool", "As tied")]]
+    for row in work.rows:
+        more = [f"by arm: {row.spans}"] if row.spans else []
+        more += [row.note] if row.note else []
+        of = escape(row.stock) + "".join(
+            f'<br/><font size="{6 * scale}" color="{QUIET.hexval()}">{escape(line)}</font>'
+            for line in more
+        )
+        rows.append(
+            [
+                Paragraph(str(row.piece + 1), cell),
+                Paragraph(escape(row.cut.text), strong),
+                Paragraph(escape(row.diameter), cell),
+                Paragraph(of, cell),
+                Paragraph(escape(row.wanted.text), cell),
+            ]
+        )
+    shares = (0.05, 0.17, 0.19, 0.41, 0.18)
+    return Table(
+        rows,
+        colWidths=[share * width for share in shares],
+        repeatRows=1,
+        style=[
+            ("LINEBELOW", (0, 0), (-1, -1), 0.4, HAIR),
+            ("VALIGN", (0, 0), (-1, -1), "TOP"),
+            ("LEFTPADDING", (0, 0), (-1, -1), 0),
+            ("RIGHTPADDING", (0, 0), (-1, -1), 3),
+            ("TOPPADDING", (0, 0), (-1, -1), 1.2 * scale),
+            ("BOTTOMPADDING", (0, 0), (-1, -1), 1.6 * scale),
+        ],
+    )
+
+
+def _label(card: Card, width: float) -> list[Flowable]:
+    evaluation, design = card.evaluation, card.design
+    tippet = evaluation.pieces[-1]
+    hold = next(measure for measure in evaluation.verdict if measure.key == "hold")
+    day = design.situation
+    return [
+        Paragraph(escape(design.title), _style(10, bold=True, after=1)),
+        Paragraph(escape(f"{evaluation.length.text}, tippet {tippet.diameter}"), _style(8.5)),
+        Paragraph(escape(f"{day.line.title}; {day.fly.title}"), _style(7, quiet=True)),
+        Paragraph(escape(hold.figure), _style(7, quiet=True)),
+        _Strip(evaluation, width, 10 * mm),
+        Paragraph("tied on ________ &nbsp; fished ________", _style(7, quiet=True)),
+    ]
+
+
+class _Strip(Flowable):  # type: ignore[misc]
+    """The leader to scale along the width, its thickness exaggerated by the factor told."""
+
+    def __init__(self, evaluation: Evaluation, width: float, height: float) -> None:
+        super().__init__()
+        self.evaluation, self.width, self.height = evaluation, width, height
+
+    def draw(self) -> None:
+        canvas, reading = self.canv, self.evaluation
+        canvas.setDash()
+        per_m = self.width / reading.length.si
+        thickest_m = max(part.upper_diameter_m for part in reading.outline)
+        per_thick = 0.26 * self.height / thickest_m
+        middle, size = 0.55 * self.height, 0.13 * self.height
+        for part in reading.outline:
+            upper, lower = (
+                part.upper_diameter_m * per_thick / 2,
+                part.lower_diameter_m * per_thick / 2,
+            )
+            path = canvas.beginPath()
+            path.moveTo(part.from_m * per_m, middle - upper)
+            path.lineTo(part.to_m * per_m, middle - lower)
+            path.lineTo(part.to_m * per_m, middle + lower)
+            path.lineTo(part.from_m * per_m, middle + upper)
+            path.close()
+            canvas.setFillColor(HexColor(TINTS[part.material]))
+            canvas.drawPath(path, stroke=0, fill=1)
+        canvas.setFillColor(INK)
+        canvas.setFont(TEXT, size)
+        for piece in reading.pieces:
+            at = 0.5 * (piece.start_m + piece.end_m) * per_m
+            lift = 1.05 * size if piece.index % 2 else 0.0
+            canvas.drawCentredString(at, middle + 0.19 * self.height + lift, piece.length.text)
+        for joint in reading.joints:
+            canvas.setFillColor(HexColor("#ffffff"))
+            canvas.setStrokeColor(INK)
+            canvas.circle(joint.at_m * per_m, middle, 2.0, stroke=1, fill=1)
+            canvas.setFillColor(INK)
+            canvas.drawCentredString(
+                joint.at_m * per_m, middle - 0.28 * self.height, str(joint.index)
+            )
+        factor = f"length to scale, thickness ×{per_thick / per_m:.0f}"
+        canvas.setFillColor(QUIET)
+        canvas.drawRightString(self.width, 0.02 * self.height, factor)

@@ -1,0 +1,46 @@
+"""What an angler's pieces came out at, and how tall the angler is."""
+
+import uuid
+
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.tying import Hand, Tier, hand_of
+
+MOST_PIECES = 60  # the newest count: a hand gets better
+
+
+def add_tied(cursor: DictCursor, angler_id: str, shown: dict[int, float]) -> None:
+    """Keep the handiness that each measured piece of one leader showed."""
+    tied_id = uuid.uuid4().hex
+    cursor.executemany(
+        "INSERT INTO tied_piece (angler_id, tied_id, piece, handiness, tied_at) "
+        "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6))",
+        [(angler_id, tied_id, piece, value) for piece, value in shown.items()],
+    )
+
+
+def read_hand(cursor: DictCursor, angler_id: str) -> Hand:
+    """The angler's hand, from the newest pieces that were measured."""
+    cursor.execute(
+        "SELECT handiness FROM tied_piece WHERE angler_id = %s ORDER BY tied_at DESC LIMIT %s",
+        (angler_id, MOST_PIECES),
+    )
+    return hand_of(tuple(row["handiness"] for row in cursor.fetchall()))
+
+
+def read_height_m(cursor: DictCursor, angler_id: str) -> float | None:
+    """The angler's height in metres, or None where it was not told."""
+    cursor.execute("SELECT height_m FROM angler WHERE angler_id = %s", (angler_id,))
+    row = cursor.fetchone()
+    return row["height_m"] if row else None
+
+
+def write_height_m(cursor: DictCursor, angler_id: str, height_m: float | None) -> None:
+    """Remember the angler's height, or forget it."""
+    cursor.execute("UPDATE angler SET height_m = %s WHERE angler_id = %s", (height_m, angler_id))
+
+
+def read_tier(cursor: DictCursor, angler_id: str) -> Tier:
+    """Who ties: hand and height together."""
+    hand = read_hand(cursor, angler_id)
+    return Tier(handiness=hand.mean, height_m=read_height_m(cursor, angler_id))

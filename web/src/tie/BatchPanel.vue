@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
+import { computed, reactive, ref } from 'vue'
+import { answered, api, type Design } from '@/api/client'
+import { useLeaders } from '@/api/queries'
+import { useBench } from '@/bench/useBench'
+import { useSettings } from '@/settings/useSettings'
+import CardPrinter from './CardPrinter.vue'
+
+/** Several at one sitting: how many of this one and of those on the shelf, and what that takes. */
+const bench = useBench()
+const settings = useSettings()
+const { data: leaders } = useLeaders()
+const MOST = 20
+const own = ref(3)
+const others = reactive<Record<string, number>>({})
+const designs = reactive<Record<string, Design>>({})
+
+const shelf = computed(() =>
+  (leaders.value ?? []).filter((one) => one.leader_id !== bench.saved?.leader_id),
+)
+const wanted = computed(() => {
+  const mine = bench.design && own.value > 0 ? [{ design: bench.design, count: own.value }] : []
+  const rest = Object.entries(others).flatMap(([id, count]) => {
+    const design = designs[id]
+    return design && count > 0 ? [{ design, count }] : []
+  })
+  return [...mine, ...rest]
+})
+const body = computed(() => ({ wanted: wanted.value, units: settings.units }))
+const { data: batch } = useQuery({
+  queryKey: ['batch', body],
+  queryFn: () => answered(api.POST('/api/tying/batch', { body: body.value })),
+  enabled: computed(() => wanted.value.length > 0),
+  placeholderData: keepPreviousData,
+  gcTime: 10_000,
+})
+
+async function want(leader_id: string, event: Event) {
+  const count = counted(event)
+  if (!designs[leader_id] && count > 0) {
+    const params = { path: { leader_id } }
+    designs[leader_id] = (await answered(api.GET('/api/leaders/{leader_id}', { params }))).design
+  }
+  others[leader_id] = count
+}
+function counted(event: Event): number {
+  const field = event.target as HTMLInputElement
+  const count = Math.min(MOST, Math.max(0, Math.round(Number(field.value) || 0)))
+  field.value = String(count)
+  return count
+}
+</script>
+
+<template>
+  <section class="batch" aria-labelledby="batch-title">
+    <div class="row">
+      <h2 id="batch-title" class="grow">A batch at one sitting</h2>
+      <CardPrinter :wanted="wanted" />
+    </div>
+    <div class="batch__body">
+      <ul class="batch__list">
+        <li>
+          <input
+            class="batch__count figure"
+            type="number"
+            min="0"
+            :max="MOST"
+            :value="own"
+            aria-label="How many of this leader"
+            @change="own = counted($event)"
+          />
+          <span>of this one, {{ bench.design?.title }}</span>
+        </li>
+        <li v-for="one in shelf" :key="one.leader_id">
+          <input
+            class="batch__count figure"
+            type="number"
+            min="0"
+            :max="MOST"
+            :value="others[one.leader_id] ?? 0"
+            :aria-label="`How many of ${one.title}`"
+            @change="want(one.leader_id, $event)"
+          />
+          <span>{{ one.title }}</span>
+        </li>
+      </ul>
+      <div v-if="batch && wanted.length">
+        <p class="batch__words" role="status">{{ batch.words }}</p>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">From</th>
+              <th scope="col">Takes</th>
+              <th scope="col">Has</th>
+              <th scope="col">Leaves</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in batch.rows" :key="row.stock" :class="{ short: row.short }">
+              <td>{{ row.stock }}</td>
+              <td class="figure">{{ row.takes }}</td>
+              <td class="figure">{{ row.left }}</td>
+              <td class="figure">{{ row.short ? 'runs out' : row.after }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p v-else class="quiet">Say how many, and see what the spools give.</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.batch {
+  margin-top: 22px;
+  padding-top: 12px;
+  border-top: 1px solid var(--hair);
+}
+
+.batch__body {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
+  gap: 28px;
+  margin-top: 8px;
+}
+
+.batch__list {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.batch__list li {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 3px 0;
+}
+
+.batch__count {
+  width: 64px;
+  height: 32px;
+  padding: 0 8px;
+  border: 1px solid var(--hair-strong);
+  border-radius: var(--radius);
+  background: var(--raised);
+}
+
+.batch__words {
+  font-weight: 640;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+  text-align: left;
+}
+
+th {
+  color: var(--ink-2);
+  font-size: var(--small);
+  font-weight: 500;
+}
+
+th,
+td {
+  padding: 4px 10px 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.short {
+  color: var(--much);
+}
+
+@media (max-width: 820px) {
+  .batch__body {
+    grid-template-columns: 1fr;
+  }
+
+  .batch__count {
+    height: 48px;
+  }
+}
+</style>
