@@ -13,7 +13,17 @@ from nine_knots.store.migrate import migrate
 settings.register_profile("steady", deadline=None, derandomize=True)
 settings.load_profile("steady")
 
-TABLES = ("tied_piece", "landing", "own_cast", "revision", "leader", "tackle", "stock", "angler")
+TABLES = (
+    "attempt",
+    "tied_piece",
+    "landing",
+    "own_cast",
+    "revision",
+    "leader",
+    "tackle",
+    "stock",
+    "angler",
+)
 
 
 @pytest.fixture(scope="session")

@@ -568,6 +568,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/knots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All knots, those to know by heart first
+         * @description Their cards, in the angler's units.
+         */
+        get: operations["get_knots"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/knots/{key}/drawing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A knot drawn step by step
+         * @description Strokes in drawing order, each with the step at which it appears.
+         */
+        get: operations["get_drawing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What to tie next
+         * @description All knots, what is due first.
+         */
+        get: operations["get_practice"];
+        put?: never;
+        /**
+         * Tell of a knot just tied
+         * @description Keep the attempt and say what to tie next.
+         */
+        post: operations["post_attempt"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/leaders": {
         parameters: {
             query?: never;
@@ -760,6 +824,24 @@ export interface components {
              * @default 0
              */
             mass_kg: number;
+        };
+        /**
+         * AttemptForm
+         * @description A knot just tied.
+         */
+        AttemptForm: {
+            /**
+             * Knot
+             * @enum {string}
+             */
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            /** Seconds */
+            seconds: number;
+            /**
+             * Rated
+             * @enum {string}
+             */
+            rated: "slipped" | "ugly" | "good" | "clean";
         };
         /**
          * Band
@@ -1301,6 +1383,25 @@ export interface components {
             notes: string;
             situation: components["schemas"]["Situation"];
             leader: components["schemas"]["Leader"];
+        };
+        /**
+         * Drawing
+         * @description A knot to scrub: the work on the loose knot, then pictures of it being drawn up.
+         */
+        Drawing: {
+            /** Captions */
+            captions: string[];
+            /** Box */
+            box: [
+                number,
+                number,
+                number,
+                number
+            ];
+            /** Work */
+            work: components["schemas"]["Stroke"][];
+            /** Drawn Up */
+            drawn_up: components["schemas"]["Stroke"][][];
         };
         /**
          * Dropper
@@ -2036,6 +2137,29 @@ export interface components {
             flies: components["schemas"]["Fly"][];
         };
         /**
+         * KnotCard
+         * @description One knot to read up.
+         */
+        KnotCard: {
+            /**
+             * Key
+             * @enum {string}
+             */
+            key: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            /** Title */
+            title: string;
+            /** By Heart */
+            by_heart: boolean;
+            /** Place */
+            place: string;
+            /** Note */
+            note: string;
+            /** Lines */
+            lines: components["schemas"]["Line"][];
+            /** Caution */
+            caution: string;
+        };
+        /**
          * LandingForm
          * @description How the leader on the bench landed.
          */
@@ -2267,6 +2391,16 @@ export interface components {
              * @enum {string}
              */
             wear: "new" | "fished" | "nicked" | "wind knot";
+        };
+        /**
+         * Line
+         * @description One line of a card.
+         */
+        Line: {
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
         };
         /**
          * LineForm
@@ -2613,6 +2747,27 @@ export interface components {
             /** Chance */
             chance: number;
             cut: components["schemas"]["Quantity"];
+        };
+        /**
+         * PracticeRow
+         * @description How one knot stands, in the order in which to tie.
+         */
+        PracticeRow: {
+            /**
+             * Knot
+             * @enum {string}
+             */
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            /** Title */
+            title: string;
+            /** Is Due */
+            is_due: boolean;
+            /** Due */
+            due: string;
+            /** Best */
+            best: string;
+            /** Ties */
+            ties: components["schemas"]["Tie"][];
         };
         /**
          * Problem
@@ -3347,6 +3502,29 @@ export interface components {
             spool_id?: string | null;
         };
         /**
+         * Stroke
+         * @description A short piece of a strand, in drawing order: it shows from ``since`` steps on.
+         *
+         *     ``over`` says that it crosses over another, so that a gap is left to either side of it.
+         */
+        Stroke: {
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "upper" | "lower" | "line" | "eye";
+            /** Tag */
+            tag: boolean;
+            /** Over */
+            over: boolean;
+            /** Since */
+            since: number;
+            /** Width */
+            width: number;
+            /** Path */
+            path: string;
+        };
+        /**
          * StrokeForm
          * @description A stroke as the angler says it; what is left empty is usual.
          */
@@ -3587,6 +3765,21 @@ export interface components {
             at_m: number;
             /** Text */
             text: string;
+        };
+        /**
+         * Tie
+         * @description One attempt as it is drawn.
+         */
+        Tie: {
+            /** Seconds */
+            seconds: number;
+            /**
+             * Rated
+             * @enum {string}
+             */
+            rated: "slipped" | "ugly" | "good" | "clean";
+            /** Day */
+            day: string;
         };
         /**
          * TiedAnswer
@@ -5205,6 +5398,174 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_knots: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnotCard"][];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_drawing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Drawing"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeRow"][];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_attempt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AttemptForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeRow"][];
+                };
             };
             /** @description Refused, with the mend */
             422: {

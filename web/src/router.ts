@@ -24,6 +24,12 @@ export const router = createRouter({
       meta: { title: 'Spools' },
     },
     {
+      path: '/knots/:knot?',
+      name: 'knots',
+      component: () => import('./knots/KnotsPlace.vue'),
+      meta: { title: 'Knots' },
+    },
+    {
       path: '/shelf',
       name: 'shelf',
       component: () => import('./shelf/ShelfPlace.vue'),

@@ -17,8 +17,10 @@ from nine_knots.api import (
     catalogue,
     files,
     hold,
+    knots,
     leaders,
     own_cast,
+    practice,
     problems,
     stock,
     tackle,
@@ -31,7 +33,7 @@ from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.design import Design
 from nine_knots.store import Database
 
-PLACES = ("", "tie", "spools", "shelf")
+PLACES = ("", "tie", "spools", "knots", "shelf")
 
 
 def _operation_id(route: APIRoute) -> str:
@@ -85,6 +87,8 @@ def create_app(
         own_cast,
         hold,
         tying,
+        knots,
+        practice,
         leaders,
         files,
     ):

@@ -11,6 +11,7 @@ const places = [
   { name: 'bench', words: 'Bench' },
   { name: 'tie', words: 'Tie' },
   { name: 'spools', words: 'Spools' },
+  { name: 'knots', words: 'Knots' },
   { name: 'shelf', words: 'Shelf' },
 ]
 
@@ -149,6 +150,8 @@ function turnTheme() {
     flex-direction: row;
     align-items: center;
     padding: 0 6px;
+    overflow-x: auto;
+    white-space: nowrap;
     border-right: 0;
     border-top: 1px solid var(--hair);
   }

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useStorage } from '@vueuse/core'
 import { nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import EmptyBench from '@/bench/EmptyBench.vue'
 import { useBench } from '@/bench/useBench'
 import { isTyping } from '@/widgets/isTyping'
+import KnotPicture from '@/knots/KnotPicture.vue'
 import CameOut from './CameOut.vue'
 import { useCompanion } from './useCompanion'
 
@@ -12,6 +13,10 @@ import { useCompanion } from './useCompanion'
 const bench = useBench()
 const router = useRouter()
 const { at, count, screen, next, done, cameOut, go, note, startAgain } = useCompanion()
+/** Not one step but the whole loose knot, and the knot drawn up. */
+const LOOSE = -1
+const TIGHT = 99
+const mirrored = useStorage('nine-knots.left-handed', false)
 const field = ref<HTMLInputElement>()
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -61,6 +66,13 @@ watch(
       <h1>{{ screen.title }}</h1>
       <p class="now__detail">{{ screen.detail }}</p>
       <p v-if="screen.caution" class="now__caution">{{ screen.caution }}</p>
+      <KnotPicture
+        v-if="screen.knot"
+        class="now__knot"
+        :knot="screen.knot"
+        :step="screen.kind === 'tie' ? LOOSE : TIGHT"
+        :mirrored="mirrored"
+      />
       <input
         v-if="screen.kind === 'measure' && screen.piece !== null"
         ref="field"
@@ -127,6 +139,11 @@ h1 {
   border-left: 5px solid var(--doubt);
   background: var(--doubt-soft);
   font-size: 20px;
+}
+
+.now__knot {
+  max-width: 640px;
+  max-height: 30vh;
 }
 
 .now__field {

@@ -1,0 +1,27 @@
+"""/api/knots: the knots to read up, and their drawings."""
+
+from typing import Annotated
+
+from fastapi import APIRouter, Query
+
+from nine_knots.api.problems import RESPONSES
+from nine_knots.core.drawing import Drawing, knot_drawing
+from nine_knots.core.knots import KNOTS, KnotKey
+from nine_knots.core.knots.card import BY_HEART, KnotCard, knot_card
+from nine_knots.core.units import Units
+from nine_knots.core.values import System
+
+router = APIRouter(prefix="/api/knots", tags=["knots"], responses=RESPONSES)
+
+
+@router.get("", summary="All knots, those to know by heart first")
+def get_knots(units: Annotated[System, Query()] = "imperial") -> tuple[KnotCard, ...]:
+    """Their cards, in the angler's units."""
+    rest = [knot.key for knot in KNOTS.values() if knot.key not in BY_HEART]
+    return tuple(knot_card(key, Units(units)) for key in (*BY_HEART, *rest))
+
+
+@router.get("/{key}/drawing", summary="A knot drawn step by step")
+def get_drawing(key: KnotKey) -> Drawing:
+    """Strokes in drawing order, each with the step at which it appears."""
+    return knot_drawing(key)

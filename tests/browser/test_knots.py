@@ -1,0 +1,58 @@
+"""The knots: stepped, scrubbed and mirrored, read at phone size, practised against the clock."""
+
+import re
+
+from playwright.sync_api import expect
+
+from tests.browser.conftest import tab_to
+
+
+def test_a_knot_is_stepped_by_keyboard_and_mirrored(page):
+    tab_to(page, "Knots")
+    page.keyboard.press("Enter")
+    page.get_by_role("link", name="blood knot").focus()
+    page.keyboard.press("Enter")
+    steps = page.get_by_label("blood knot, step by step")
+    expect(steps.get_by_role("status")).to_contain_text("1/6 Lay the two ends side by side")
+    before = steps.locator("path.strand").count()
+    tab_to(page, "Next")
+    for _ in range(2):
+        page.keyboard.press("Enter")
+    expect(steps.get_by_role("status")).to_contain_text("3/6")
+    assert steps.locator("path.strand").count() > before
+    expect(steps.locator("path.strand--tag").first).to_be_visible()
+    slider = steps.get_by_label("How far it is tied")
+    slider.focus()
+    page.keyboard.press("End")
+    expect(steps.get_by_role("status")).to_contain_text("6/6 Wet it and draw")
+    expect(steps.get_by_role("button", name="Next")).to_be_disabled()
+    page.keyboard.press("Home")
+    expect(steps.get_by_role("status")).to_contain_text("1/6")
+    steps.get_by_label("Mirrored").check()
+    expect(steps.locator("svg.knot > g")).to_have_attribute("transform", re.compile("scale"))
+
+
+def test_practice_is_timed_rated_and_drawn(page):
+    page.goto("/knots/perfection-loop")
+    practice = page.get_by_label("Practise")
+    expect(practice).to_contain_text("never tied here")
+    practice.get_by_role("button", name="Start the clock").click()
+    expect(practice.get_by_label("Seconds")).not_to_have_text("0.0 s")
+    practice.get_by_role("button", name="Tied!").click()
+    practice.get_by_role("button", name="Holds, but ugly").click()
+    expect(
+        practice.get_by_role("img", name=re.compile("Attempts at the perfection loop"))
+    ).to_be_visible()
+    expect(practice).to_contain_text("again in ")
+
+
+def test_a_knot_is_readable_at_phone_size(page):
+    page.set_viewport_size({"width": 390, "height": 844})
+    page.goto("/knots/improved-clinch")
+    picture = page.locator("svg.knot")
+    expect(picture).to_be_visible()
+    box = picture.bounding_box()
+    assert box["width"] > 300
+    assert box["x"] >= 0
+    assert box["x"] + box["width"] <= 390
+    assert page.get_by_role("button", name="Next").bounding_box()["height"] >= 48
