@@ -12,10 +12,12 @@ import numpy as np
 from playwright.sync_api import sync_playwright
 
 from nine_knots.core.evaluation import evaluate
+from nine_knots.core.hold.pull import hold_reading
 from nine_knots.core.leader.editing import apply_edit
 from nine_knots.core.leader.edits import Split
 from nine_knots.core.units import Units
-from tests.makers import PLAIN, design, workbench
+from nine_knots.formats.tying_pdf import Card, write_pdf
+from tests.makers import PLAIN, design, level, tied, workbench
 from tests.running import Running
 
 RUNS = 300
@@ -59,6 +61,19 @@ def evaluation() -> None:
         found = laps(lambda made=made: evaluate(made, {}, Units("imperial")))
         ratio = statistics.median(found) / statistics.median(yard)
         row(f"{len(leader.pieces)} pieces", found, f"{ratio:.2f} of the yardstick")
+
+
+def hold_and_paper() -> None:
+    """The pull of a large leader, and a tying card as PDF."""
+    print(f"\n{'hold and paper, ms':<34}{'median':>9}{'p95':>9}")
+    for count in (6, 24):
+        made = design(tied(*(level(24 - 0.8 * i, 0.5) for i in range(count))))
+        row(
+            f"pull of {count} pieces",
+            laps(lambda made=made: hold_reading(made, True, True, Units("imperial")), 60),
+        )
+        cards = (Card(made, evaluate(made, {}, Units("imperial"))),)
+        row(f"A6 card of {count} pieces, PDF", laps(lambda c=cards: write_pdf(c, "a6"), 20))
 
 
 def round_trip(url: str) -> None:
@@ -113,6 +128,7 @@ def main() -> None:
     from bench import casts
 
     evaluation()
+    hold_and_paper()
     casts.casts()
     casts.by_mesh()
     casts.against_the_engine()

@@ -56,3 +56,34 @@ def test_a_knot_is_readable_at_phone_size(page):
     assert box["x"] >= 0
     assert box["x"] + box["width"] <= 390
     assert page.get_by_role("button", name="Next").bounding_box()["height"] >= 48
+
+
+def test_a_pull_is_noted_by_hand_and_read_from_the_scale_and_its_faults_are_said(page):
+    page.goto("/knots/palomar")
+    pulls = page.get_by_label("Pull tests of your own")
+    pulls.get_by_label("it broke at").fill("much")
+    pulls.get_by_role("button", name="Note it").click()
+    expect(pulls.get_by_role("alert")).to_contain_text("much")
+    expect(pulls.get_by_label("it broke at")).to_have_value("much")
+    pull = pulls.get_by_role("button", name="Pull and read")
+    for mischief, said in (
+        ("… falling silent", "fallen silent"),
+        ("… sending rubbish", "cannot be read as a force"),
+        ("… being unplugged", "was unplugged"),
+    ):
+        pulls.get_by_label("Scale").select_option(mischief)
+        pull.click()
+        expect(pulls.get_by_role("alert")).to_contain_text(said, timeout=20_000)
+    pulls.get_by_label("Scale").select_option("the simulated scale")
+    pull.click()
+    expect(pulls.get_by_role("status")).to_contain_text("The scale read", timeout=20_000)
+    expect(pulls.get_by_role("img", name=re.compile("after one pull of yours"))).to_be_visible()
+    pulls.get_by_label("it broke at").fill("1 lb")
+    pulls.get_by_role("button", name="Note it").click()
+    expect(pulls.get_by_role("note")).to_contain_text("Far from the others")
+    pulls.get_by_role("button", name="Set aside the pull of 1.0 lb").click()
+    expect(pulls.get_by_role("button", name="Count again the pull of 1.0 lb")).to_be_visible()
+    with page.expect_download() as download:
+        pulls.get_by_role("button", name="All as CSV").click()
+    text = download.value.path().read_text()
+    assert text.count("palomar") == 2

@@ -632,6 +632,94 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pulls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All pull tests and what they say
+         * @description The tests and the beliefs behind the designs' hold.
+         */
+        get: operations["get_pulls"];
+        put?: never;
+        /**
+         * Note where a knot broke
+         * @description Keep a reading as typed.
+         */
+        post: operations["post_pull"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pulls/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read a pull from the scale
+         * @description Wait for the scale's peak and keep it; what ails the scale is said, and nothing kept.
+         */
+        post: operations["post_scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pulls/{test_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set a test aside, or count it again
+         * @description It stays on the list either way.
+         */
+        put: operations["put_aside"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pulls/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Write all pull tests as CSV
+         * @description The file, in newtons.
+         */
+        get: operations["get_csv"];
+        put?: never;
+        /**
+         * Take pull tests from a CSV
+         * @description All of its rows, or none where one is no pull test.
+         */
+        post: operations["post_csv"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/leaders": {
         parameters: {
             query?: never;
@@ -805,6 +893,20 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AsideForm
+         * @description Whether a test is set aside.
+         */
+        AsideForm: {
+            /** Set Aside */
+            set_aside: boolean;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
          * Attachment
          * @description Something on the line at a place measured as anglers do, up from the fly.
          */
@@ -967,6 +1069,29 @@ export interface components {
              * @enum {string}
              */
             metal: "tungsten" | "brass";
+        };
+        /**
+         * BeliefLine
+         * @description What is believed of one knot in one family of materials, with its curves.
+         */
+        BeliefLine: {
+            /**
+             * Knot
+             * @enum {string}
+             */
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            /** Family */
+            family: string;
+            /** Words */
+            words: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Prior */
+            prior: components["schemas"]["CurvePoint"][];
+            /** Posterior */
+            posterior: components["schemas"]["CurvePoint"][];
         };
         /**
          * BenchAnswer
@@ -1315,6 +1440,30 @@ export interface components {
             };
             /** Schools */
             schools: components["schemas"]["SchoolCard"][];
+        };
+        /**
+         * CsvForm
+         * @description The text of a CSV file of pull tests.
+         */
+        CsvForm: {
+            /** Text */
+            text: string;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * CurvePoint
+         * @description A point of a drawn density.
+         */
+        CurvePoint: {
+            /** Share */
+            share: number;
+            /** Height */
+            height: number;
         };
         /**
          * CutBack
@@ -2894,6 +3043,69 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * PullForm
+         * @description A knot pulled to breaking; ``wet`` or dry says how the line was.
+         */
+        PullForm: {
+            /**
+             * Knot
+             * @enum {string}
+             */
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            /** Spool Id */
+            spool_id: string;
+            /**
+             * Wet
+             * @default true
+             */
+            wet: boolean;
+            /**
+             * Broke
+             * @example 4.2 lb
+             */
+            broke: string;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * PullLine
+         * @description One test as it is listed.
+         */
+        PullLine: {
+            /** Test Id */
+            test_id: string;
+            /**
+             * Knot
+             * @enum {string}
+             */
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            /** Family */
+            family: string;
+            /** Line */
+            line: string;
+            /** Broke */
+            broke: string;
+            /** Kept */
+            kept: string;
+            /** Share */
+            share: number;
+            /**
+             * Source
+             * @enum {string}
+             */
+            source: "typed" | "scale" | "file";
+            /** Day */
+            day: string;
+            /** Set Aside */
+            set_aside: boolean;
+            /** Odd */
+            odd: boolean;
+        };
+        /**
          * PullPoint
          * @description The leader at one pull: the share of like leaders that would have broken, its stretch.
          */
@@ -2903,6 +3115,18 @@ export interface components {
             broken: number;
             /** Text */
             text: string;
+        };
+        /**
+         * PullsAnswer
+         * @description All tests, oldest first, and what they come to.
+         */
+        PullsAnswer: {
+            /** Tests */
+            tests: components["schemas"]["PullLine"][];
+            /** Beliefs */
+            beliefs: components["schemas"]["BeliefLine"][];
+            /** Read */
+            read: string;
         };
         /**
          * Quantity
@@ -3055,6 +3279,42 @@ export interface components {
             part: "depth" | "pace" | "wind" | "fish" | "fish mass";
             /** Text */
             text: string;
+        };
+        /**
+         * ScaleForm
+         * @description A pull to be read from a scale; an empty address is the simulated one, which is started.
+         */
+        ScaleForm: {
+            /**
+             * Knot
+             * @enum {string}
+             */
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            /** Spool Id */
+            spool_id: string;
+            /**
+             * Wet
+             * @default true
+             */
+            wet: boolean;
+            /**
+             * Address
+             * @default
+             * @example /dev/ttyUSB0
+             */
+            address: string;
+            /**
+             * Mischief
+             * @default none
+             * @enum {string}
+             */
+            mischief: "none" | "silent" | "rubbish" | "unplugged";
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
         };
         /**
          * SchoolCard
@@ -5565,6 +5825,264 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PracticeRow"][];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_pulls: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PullsAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_pull: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PullForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PullsAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScaleForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PullsAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_aside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                test_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AsideForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PullsAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CsvForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PullsAnswer"];
                 };
             };
             /** @description Refused, with the mend */

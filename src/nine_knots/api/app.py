@@ -22,6 +22,7 @@ from nine_knots.api import (
     own_cast,
     practice,
     problems,
+    pulls,
     stock,
     tackle,
     tying,
@@ -51,6 +52,8 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
         )
     yield
     casting.close()
+    if app.state.pull_scale is not None:
+        app.state.pull_scale.unplug()
 
 
 def create_app(
@@ -76,6 +79,7 @@ def create_app(
     app.state.angler_id = None
     app.state.casting = Casting()
     app.state.warm = warm
+    app.state.pull_scale = None
     problems.install(app)
     for module in (
         anglers,
@@ -89,6 +93,7 @@ def create_app(
         tying,
         knots,
         practice,
+        pulls,
         leaders,
         files,
     ):

@@ -21,6 +21,7 @@ from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
 from nine_knots.store.landings import read_own_cast
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit
+from nine_knots.store.tying import read_tier
 
 router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES)
 SUPERSEDED: dict[int | str, dict[str, Any]] = {
@@ -121,6 +122,7 @@ async def post_remedies(
         gust=asked.stroke.read_gust(asked.units),
         stock=stock,
         flies=kit.flies,
+        tier=await run_in_threadpool(session.run, read_tier),
         units=asked.units,
     )
     answer = await casting.ask(f"{asked.bench}-remedies", task)

@@ -3,12 +3,14 @@
 from fastapi import APIRouter
 from pydantic import BaseModel, Field
 
+from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES
 from nine_knots.core.design import Design
 from nine_knots.core.hold.pull import HoldReading, hold_reading
 from nine_knots.core.units import Units
 from nine_knots.core.values import System
+from nine_knots.store.tying import read_tier
 
 router = APIRouter(prefix="/api/hold", tags=["hold"], responses=RESPONSES)
 
@@ -23,6 +25,7 @@ class HoldRequest(BaseModel):
 
 
 @router.post("", summary="Pull a design until it breaks")
-def post_hold(asked: HoldRequest) -> HoldReading:
+def post_hold(session: CurrentSession, asked: HoldRequest) -> HoldReading:
     """Every element's spread, what breaks by when, and what it means; nothing is stored."""
-    return hold_reading(asked.design, asked.soaked, asked.record, Units(asked.units))
+    own = session.run(read_tier).knots
+    return hold_reading(asked.design, asked.soaked, asked.record, Units(asked.units), own)

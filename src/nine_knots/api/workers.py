@@ -22,6 +22,7 @@ from nine_knots.core.errors import CannotCompute, Superseded
 from nine_knots.core.remedies import Remedy, remedies_for
 from nine_knots.core.strand import Stock
 from nine_knots.core.tackle import Fly
+from nine_knots.core.tying import USUAL_TIER, Tier
 from nine_knots.core.units import Units
 from nine_knots.core.values import Frozen, System
 
@@ -56,6 +57,7 @@ class RemedyTask(Frozen):
     units: System
     own: OwnCast = UNKNOWN
     gust: Gust = STEADY
+    tier: Tier = USUAL_TIER
 
 
 class EffortTask(Frozen):
@@ -110,6 +112,7 @@ def _answer(task: Task) -> Answer:
         units,
         task.own,
         task.gust,
+        task.tier,
     )
 
 

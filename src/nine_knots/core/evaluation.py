@@ -6,8 +6,9 @@ from typing import Literal
 
 from nine_knots.core.cords import Measure
 from nine_knots.core.design import Design
-from nine_knots.core.hold import Hold, hold_of, need_of
+from nine_knots.core.hold import Hold, hold_of, need_of, pulls_of
 from nine_knots.core.knots import KNOTS
+from nine_knots.core.knots.own import OwnKnot
 from nine_knots.core.leader import Leader, LevelPiece, TaperedPiece, Wear
 from nine_knots.core.leader.advising import JointAdvice, advise
 from nine_knots.core.match import JointMatch, match_joints
@@ -120,7 +121,7 @@ def evaluate(
     leader, situation = design.leader, design.situation
     line = line_profile(situation.line)
     matches = match_joints(leader, line)
-    hold = hold_of(leader)
+    hold = hold_of(leader, own=tier.knots)
     need = need_of(situation)
     work = work_order(leader, situation.fly, titles, units, tier)
     return Evaluation(
@@ -128,7 +129,7 @@ def evaluate(
         said=said_of(situation, units),
         length=units.length(leader.length_m),
         pieces=_piece_readings(leader, hold, work, units),
-        joints=_joint_readings(design, hold, matches, units),
+        joints=_joint_readings(design, hold, matches, units, tier.knots),
         outline=outline(leader),
         line_spans=_line_spans(line, units),
         spans=_leader_spans(leader, line, units),
@@ -137,7 +138,7 @@ def evaluate(
         first_to_go=_first_to_go(hold),
         verdict=(
             match_measure(matches, leader, units),
-            hold_measure(hold, need, leader, situation, units),
+            hold_measure(hold, need, leader, situation, units, tier.knots),
             length_measure(leader, situation, units),
         ),
         ruler=ruler(leader.length_m, units),
@@ -180,7 +181,11 @@ def _piece_readings(
 
 
 def _joint_readings(
-    design: Design, hold: Hold, matches: tuple[JointMatch, ...], units: Units
+    design: Design,
+    hold: Hold,
+    matches: tuple[JointMatch, ...],
+    units: Units,
+    own: tuple[OwnKnot, ...],
 ) -> tuple[JointReading, ...]:
     readings = []
     leader, situation = design.leader, design.situation
@@ -199,7 +204,7 @@ def _joint_readings(
                 passed=f"{match.passed:.0%} of the energy passes" if match else "",
                 bend_step=_step_words(match.bend_step) if match else "",
                 holds=units.load(weaker.mean_n),
-                kept=f"keeps {weaker.kept:.0%}",
+                kept=f"keeps {weaker.kept:.0%}{pulls_of(joint, leader, own)}",
                 chance=hold.chance_of("joint", i),
                 advice=advise(leader, i, situation.line, situation.fly),
             )

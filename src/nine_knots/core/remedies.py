@@ -22,6 +22,7 @@ from nine_knots.core.leader.edits import Edit, SetLength, StepStock
 from nine_knots.core.leader.workbench import Workbench
 from nine_knots.core.strand import Stock
 from nine_knots.core.tackle import Fly
+from nine_knots.core.tying import USUAL_TIER, Tier
 from nine_knots.core.units import Units
 
 What = Literal["tippet length", "tippet spool", "butt", "middle", "fly", "stroke"]
@@ -119,6 +120,7 @@ def remedies_for(
     units: Units,
     own: OwnCast = UNKNOWN,
     gust: Gust = STEADY,
+    tier: Tier = USUAL_TIER,
 ) -> tuple[Remedy, ...]:
     """For a leader outside its band, one remedy of each kind that works; none for one inside it.
 
@@ -156,21 +158,21 @@ def remedies_for(
         ("fly", judge.first(_flies(design, stroke, flies, more))),
         ("stroke", judge.least(_stroke(design, stroke, units, more), MOST_SPEED, SPEED_STEPS)),
     ]
-    before = evaluate(design, titles, units).verdict
+    before = evaluate(design, titles, units, tier).verdict
     remedies = []
     for what, served in found:
         if served is not None:
             one, gives = served
-            effects = _effects(before, one.design, titles, units)
+            effects = _effects(before, one.design, titles, units, tier)
             speed = units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
             remedies.append(Remedy(what, one.words, gives, one.design, speed, effects))
     return tuple(remedies)
 
 
 def _effects(
-    before: tuple[Measure, ...], design: Design, titles: dict[str, str], units: Units
+    before: tuple[Measure, ...], design: Design, titles: dict[str, str], units: Units, tier: Tier
 ) -> tuple[Effect, ...]:
-    after = evaluate(design, titles, units).verdict
+    after = evaluate(design, titles, units, tier).verdict
     return tuple(
         Effect(title=new.title, before=old.figure, after=new.figure, standing=new.standing)
         for old, new in zip(before, after, strict=True)

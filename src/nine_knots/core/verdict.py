@@ -3,7 +3,8 @@
 from math import log
 
 from nine_knots.core.cords import Measure, Standing, squash
-from nine_knots.core.hold import Hold, Need, place_of_break, what_is_lost
+from nine_knots.core.hold import Hold, Need, place_of_break, pulls_of, what_is_lost
+from nine_knots.core.knots.own import OwnKnot
 from nine_knots.core.leader import Leader
 from nine_knots.core.match import (
     HINGE_STEP,
@@ -121,7 +122,12 @@ def match_measure(matches: tuple[JointMatch, ...], leader: Leader, units: Units)
 
 
 def hold_measure(
-    hold: Hold, need: Need, leader: Leader, situation: Situation, units: Units
+    hold: Hold,
+    need: Need,
+    leader: Leader,
+    situation: Situation,
+    units: Units,
+    own: tuple[OwnKnot, ...] = (),
 ) -> Measure:
     """The 5 % low breaking load over what the fish and the strike may ask."""
     fish = fish_of(situation.quarry.kind)
@@ -135,6 +141,10 @@ def hold_measure(
         f"{what_is_lost(hold.break_element, leader, units)}. "
         f"Here {asked} may ask {units.load(need.most_n).text}."
     )
+    broken = hold.break_element
+    if broken.what == "joint":
+        said = pulls_of(leader.joints[broken.index], leader, own)
+        why += f" Its knot is reckoned{said.removeprefix(',')}." if said else ""
     standing: Standing = "right"
     if ratio < ENOUGH:
         standing = "too little"

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { answered, api, type Schemas } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
 import KnotPractice from './KnotPractice.vue'
+import KnotPulls from './KnotPulls.vue'
 import KnotSteps from './KnotSteps.vue'
 
 type Key = Schemas['KnotCard']['key']
@@ -63,6 +64,7 @@ const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
         </section>
         <KnotPractice :knot="card.key" :title="card.title" @next="open" />
       </div>
+      <KnotPulls :knot="card.key" />
     </main>
   </div>
   <p v-else class="place quiet" role="status">Untangling the knots …</p>

@@ -1,7 +1,7 @@
 """How much a leader holds, what breaks first, what the day asks."""
 
 from nine_knots.core.hold.elements import Element, Hold, hold_of
-from nine_knots.core.hold.loss import place_of_break, what_is_left, what_is_lost
+from nine_knots.core.hold.loss import place_of_break, pulls_of, what_is_left, what_is_lost
 from nine_knots.core.hold.need import PULL_OF_WEIGHT, Need, need_of, strike_peak_n
 from nine_knots.core.hold.weakest_link import first_break, weibull_shape
 
@@ -14,6 +14,7 @@ __all__ = [
     "hold_of",
     "need_of",
     "place_of_break",
+    "pulls_of",
     "strike_peak_n",
     "weibull_shape",
     "what_is_left",

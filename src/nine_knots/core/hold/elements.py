@@ -7,7 +7,9 @@ import numpy as np
 
 from nine_knots.core.hold.weakest_link import first_break
 from nine_knots.core.knots import KNOTS, KnotKey, strength_kept
+from nine_knots.core.knots.own import OwnKnot
 from nine_knots.core.leader import Leader, LevelPiece, TaperedPiece, Wear
+from nine_knots.core.materials import Family
 
 NEW_SPREAD = 0.05  # of new, undamaged mono [M]
 WORN: dict[Wear, tuple[float, float]] = {
@@ -54,10 +56,11 @@ class Hold:
         return self.elements[self.weakest]
 
 
-def hold_of(leader: Leader, soaked: bool = True) -> Hold:
+def hold_of(leader: Leader, soaked: bool = True, own: tuple[OwnKnot, ...] = ()) -> Hold:
     """Breaking load of the leader and who goes first, all elements under the same tension.
 
-    ``soaked`` as it is fished; dry, as on the table, nylon holds some more.
+    ``soaked`` as it is fished; dry, as on the table, nylon holds some more. ``own`` is what knots
+    keep in this angler's hands, by pull tests.
     """
     rows: list[tuple[Literal["piece", "joint"], int, float, float, float]] = []
     for number, piece in enumerate(leader.pieces):
@@ -67,7 +70,7 @@ def hold_of(leader: Leader, soaked: bool = True) -> Hold:
     for number in range(len(leader.joints)):
         rows.extend(
             ("joint", number, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, kept)
-            for mean, spread, kept in _joint_sides(leader, number, soaked)
+            for mean, spread, kept in _joint_sides(leader, number, soaked, own)
         )
     broken = first_break(np.array([r[2] for r in rows]), np.array([r[3] for r in rows]))
     elements = tuple(
@@ -82,7 +85,9 @@ def hold_of(leader: Leader, soaked: bool = True) -> Hold:
     )
 
 
-def _joint_sides(leader: Leader, number: int, soaked: bool) -> list[tuple[float, float, float]]:
+def _joint_sides(
+    leader: Leader, number: int, soaked: bool, own: tuple[OwnKnot, ...]
+) -> list[tuple[float, float, float]]:
     """Mean load, spread and share kept of each side of a joint that is tied in the leader."""
     joint = leader.joints[number]
     above = leader.pieces[number - 1] if number > 0 else None
@@ -96,21 +101,35 @@ def _joint_sides(leader: Leader, number: int, soaked: bool) -> list[tuple[float,
     sides = []
     if above is not None and upper_key is not None:
         at_n = above.breaking_at_n(above.length_m)
-        sides.append(_side(upper_key, above, at_n, below if straight else None, ratio, soaked))
+        sides.append(_side(upper_key, above, at_n, below if straight else None, ratio, soaked, own))
     if below is not None:
         at_n = below.breaking_at_n(0.0)
-        sides.append(_side(joint.knot, below, at_n, above if straight else None, ratio, soaked))
+        sides.append(
+            _side(joint.knot, below, at_n, above if straight else None, ratio, soaked, own)
+        )
     return sides
 
 
 def _side(
-    key: KnotKey, own: AnyPiece, own_n: float, other: AnyPiece | None, ratio: float, soaked: bool
+    key: KnotKey,
+    mine: AnyPiece,
+    mine_n: float,
+    other: AnyPiece | None,
+    ratio: float,
+    soaked: bool,
+    own: tuple[OwnKnot, ...],
 ) -> tuple[float, float, float]:
-    knot = KNOTS[key]
-    stuff = other.strand.substance if other is not None else None
-    kept = strength_kept(knot, own.strand.substance, stuff, ratio)
-    left = FISHED_KNOT if own.wear == "fished" else 1.0
-    return left * kept * _wetness(own, soaked) * own_n, knot.spread, kept
+    knot, stuff = KNOTS[key], mine.strand.substance
+    kept = strength_kept(knot, stuff, other.strand.substance if other is not None else None, ratio)
+    tested = tested_as(key, stuff.family, own)
+    kept = min(1.0, kept * tested.factor) if tested else kept
+    left = FISHED_KNOT if mine.wear == "fished" else 1.0
+    return left * kept * _wetness(mine, soaked) * mine_n, knot.spread, kept
+
+
+def tested_as(key: KnotKey, family: Family, own: tuple[OwnKnot, ...]) -> OwnKnot | None:
+    """The angler's own figure for a knot in a family of materials, if it was tested."""
+    return next((one for one in own if (one.knot, one.family) == (key, family)), None)
 
 
 def _wetness(piece: AnyPiece, soaked: bool) -> float:

@@ -1,7 +1,8 @@
 """Where a leader breaks, in words, and what goes with it."""
 
 from nine_knots.core.hold.elements import Element
-from nine_knots.core.leader import Leader
+from nine_knots.core.knots.own import OwnKnot
+from nine_knots.core.leader import Joint, Leader
 from nine_knots.core.units import Units
 
 
@@ -48,3 +49,19 @@ def place_of_break(element: Element, leader: Leader) -> str:
     kind = leader.joints[element.index].kind
     thing = "" if kind == "knot" else f"the {kind}, "
     return f"at {thing}joint {element.index}"
+
+
+def pulls_of(joint: Joint, leader: Leader, own: tuple[OwnKnot, ...]) -> str:
+    """``, by 6 pulls of yours`` where one of a joint's knots was tested by the angler."""
+    families = {piece.strand.substance.family for piece in leader.pieces}
+    tests = max(
+        (
+            one.tests
+            for one in own
+            if one.knot in (joint.knot, joint.upper_knot) and one.family in families
+        ),
+        default=0,
+    )
+    if not tests:
+        return ""
+    return ", by one pull of yours" if tests == 1 else f", by {tests} pulls of yours"

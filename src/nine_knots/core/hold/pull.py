@@ -14,6 +14,7 @@ from nine_knots.core.hold.loss import break_at_m, place_of_break, what_is_left, 
 from nine_knots.core.hold.record_rule import RuleLine, record_lines
 from nine_knots.core.hold.stretch import compliance_m_n
 from nine_knots.core.hold.weakest_link import weibull_shape
+from nine_knots.core.knots.own import OwnKnot
 from nine_knots.core.leader import Leader
 from nine_knots.core.units import Units
 from nine_knots.core.values import Quantity
@@ -74,10 +75,16 @@ class HoldReading:
     record: tuple[RuleLine, ...]
 
 
-def hold_reading(design: Design, soaked: bool, record: bool, units: Units) -> HoldReading:
+def hold_reading(
+    design: Design,
+    soaked: bool,
+    record: bool,
+    units: Units,
+    own: tuple[OwnKnot, ...] = (),
+) -> HoldReading:
     """Pull a design's leader apart; ``record`` also checks it against the record rule."""
     leader = design.leader
-    hold = hold_of(leader, soaked)
+    hold = hold_of(leader, soaked, own)
     shapes = np.array([weibull_shape(e.spread) for e in hold.elements])
     scales = np.array(
         [e.mean_n / gamma(1.0 + 1.0 / k) for e, k in zip(hold.elements, shapes, strict=True)]

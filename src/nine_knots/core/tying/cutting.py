@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from pydantic import Field
 
 from nine_knots.core.knots import KNOTS, Knot, line_used_m, turns
+from nine_knots.core.knots.own import OwnKnot
 from nine_knots.core.leader import Leader, TaperedPiece
 from nine_knots.core.tying.spans import in_spans
 from nine_knots.core.units import Units
@@ -14,10 +15,11 @@ USUAL_HAND = 1.0
 
 
 class Tier(Frozen):
-    """Who ties: how much line their knots take, against a usual hand, and how tall they are."""
+    """Who ties: line used over a usual hand's, height, and what own pull tests say of knots."""
 
     handiness: float = Field(default=USUAL_HAND, ge=0.2, le=3.0)
     height_m: float | None = Field(default=None, ge=1.0, le=2.5)
+    knots: tuple[OwnKnot, ...] = ()
 
 
 USUAL_TIER = Tier()

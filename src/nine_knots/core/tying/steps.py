@@ -5,6 +5,7 @@ from typing import Literal
 
 from nine_knots.core.hold import hold_of
 from nine_knots.core.knots import HEAVY_M, KNOTS, Knot, KnotKey
+from nine_knots.core.knots.own import OwnKnot
 from nine_knots.core.leader import Joint, Leader
 from nine_knots.core.tackle import Fly
 from nine_knots.core.tying.cutting import USUAL_TIER, CutRow, Tier, cut_row, knot_turns
@@ -144,7 +145,7 @@ def screens(
     straight = next(step for step in order.steps if step.kind == "straighten")
     shown = [*cuts, _screen("straighten", straight.title, straight.detail)]
     for joint in (*range(1, len(leader.pieces)), 0, len(leader.pieces)):
-        shown += _joint_screens(leader, joint, fly, units)
+        shown += _joint_screens(leader, joint, fly, units, tier.knots)
     shown += [
         _screen(
             "measure",
@@ -170,7 +171,9 @@ def _screen(
     return Screen(kind, title, detail, caution, knot, joint, piece)
 
 
-def _joint_screens(leader: Leader, joint: int, fly: Fly, units: Units) -> list[Screen]:
+def _joint_screens(
+    leader: Leader, joint: int, fly: Fly, units: Units, own: tuple[OwnKnot, ...]
+) -> list[Screen]:
     step = _join_step(leader, joint, fly)
     tied = leader.joints[joint]
     near = leader.pieces[max(0, joint - 1) : joint + 1]
@@ -184,7 +187,7 @@ def _joint_screens(leader: Leader, joint: int, fly: Fly, units: Units) -> list[S
     elif joint == len(leader.pieces):
         caution = "Mind the hook's point."
     holds_n = min(
-        e.mean_n for e in hold_of(leader).elements if (e.what, e.index) == ("joint", joint)
+        e.mean_n for e in hold_of(leader, own=own).elements if (e.what, e.index) == ("joint", joint)
     )
     tug = units.load(TUG_SHARE * holds_n).text
     knot = KNOTS[tied.knot]

@@ -1,0 +1,83 @@
+"""Pull tests as CSV, in newtons, and back."""
+
+import csv
+import io
+from dataclasses import dataclass
+
+from pydantic import ValidationError
+
+from nine_knots.core.errors import Unreadable
+from nine_knots.core.knots.own import PullTest
+
+COLUMNS = ("knot", "family", "line", "strand_n", "broke_n", "set_aside")
+MOST_ROWS = 2000
+
+
+@dataclass(frozen=True, slots=True)
+class PullRow:
+    """A test and the name of the line it was made on."""
+
+    test: PullTest
+    line: str
+
+
+def write_pulls(rows: tuple[PullRow, ...]) -> str:
+    """The tests as CSV with a header."""
+    out = io.StringIO()
+    writer = csv.writer(out, lineterminator="\n")
+    writer.writerow(COLUMNS)
+    for row in rows:
+        test = row.test
+        writer.writerow(
+            [
+                test.knot,
+                test.family,
+                row.line,
+                f"{test.strand_n:.3f}",
+                f"{test.broke_n:.3f}",
+                "yes" if test.set_aside else "no",
+            ]
+        )
+    return out.getvalue()
+
+
+def read_pulls(text: str) -> tuple[PullRow, ...]:
+    """The tests in a CSV; Unreadable names the row and what is wrong with it."""
+    reader = csv.DictReader(io.StringIO(text.lstrip("\ufeff")))
+    missing = [name for name in COLUMNS if name not in (reader.fieldnames or ())]
+    if missing:
+        raise Unreadable(
+            f"The file has no column {', '.join(missing)}.",
+            where="line 1",
+            mend=f"Its header must be {','.join(COLUMNS)}.",
+        )
+    rows = []
+    for number, row in enumerate(reader, start=2):
+        try:
+            rows.append(_row(row))
+        except (ValueError, KeyError) as error:
+            said = error.errors()[0]["msg"] if isinstance(error, ValidationError) else str(error)
+            raise Unreadable(
+                f"Line {number} is no pull test: {said}.",
+                where=f"line {number}",
+                mend="Mend that line; nothing of the file was taken.",
+            ) from error
+        if len(rows) > MOST_ROWS:
+            raise Unreadable(f"More than {MOST_ROWS} tests.", mend="Split the file.")
+    return tuple(rows)
+
+
+def _row(row: dict[str, str]) -> PullRow:
+    aside = (row["set_aside"] or "no").strip().lower()
+    if aside not in ("yes", "no"):
+        raise ValueError(f"set_aside is “{aside}”, not yes or no")
+    test = PullTest.model_validate(
+        {
+            "knot": row["knot"].strip(),
+            "family": row["family"].strip(),
+            "strand_n": float(row["strand_n"]),
+            "broke_n": float(row["broke_n"]),
+            "set_aside": aside == "yes",
+        }
+    )
+    return PullRow(test=test, line=(row["line"] or "unnamed").strip()[:80] or "unnamed")

@@ -1,0 +1,1 @@
+"""Reading instruments on the bench."""

@@ -1,0 +1,1 @@
+"""Simulated instruments that speak as real ones would."""

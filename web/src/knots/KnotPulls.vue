@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Schemas } from '@/api/client'
+import { useStock } from '@/api/queries'
+import BeliefPicture from './BeliefPicture.vue'
+import PullTable from './PullTable.vue'
+import { usePulls, type Mischief } from './usePulls'
+
+/** Pull tests of one knot: noted, read from the scale, drawn against what was believed. */
+const props = defineProps<{ knot: Schemas['KnotCard']['key'] }>()
+const { pulls, busy, trouble, note, readScale, setAside, take, write } = usePulls()
+const { data: stock } = useStock()
+const spools = computed(() => (stock.value ?? []).filter((row) => row.form === 'spool'))
+const spool = ref('')
+const wet = ref(true)
+const broke = ref('')
+const mischief = ref<Mischief | 'real'>('none')
+const picker = ref<HTMLInputElement>()
+const address = ref('')
+const REAL = 'real'
+const MISCHIEF: { value: Mischief | typeof REAL; words: string }[] = [
+  { value: 'none', words: 'the simulated scale' },
+  { value: 'silent', words: '… falling silent' },
+  { value: 'rubbish', words: '… sending rubbish' },
+  { value: 'unplugged', words: '… being unplugged' },
+  { value: REAL, words: 'a scale of yours at …' },
+]
+const mine = computed(() => pulls.value?.tests.filter((test) => test.knot === props.knot) ?? [])
+const beliefs = computed(
+  () => pulls.value?.beliefs.filter((belief) => belief.knot === props.knot) ?? [],
+)
+watch(
+  spools,
+  (rows) => {
+    if (!spool.value && rows[0]) spool.value = rows[0].spool_id
+  },
+  { immediate: true },
+)
+
+async function keep() {
+  const body = { knot: props.knot, spool_id: spool.value, wet: wet.value, broke: broke.value }
+  if (await note(body)) broke.value = ''
+}
+function pull() {
+  void readScale({
+    knot: props.knot,
+    spool_id: spool.value,
+    wet: wet.value,
+    address: mischief.value === REAL ? address.value.trim() : '',
+    mischief: mischief.value === REAL ? 'none' : mischief.value,
+  })
+}
+function chosen(event: Event) {
+  const field = event.target as HTMLInputElement
+  const file = field.files?.[0]
+  if (file) void take(file)
+  field.value = ''
+}
+</script>
+
+<template>
+  <section class="pulls" aria-labelledby="pulls-title">
+    <div class="row">
+      <h2 id="pulls-title" class="grow">Pull tests of your own</h2>
+      <button class="do" type="button" @click="write">All as CSV</button>
+      <button class="do" type="button" @click="picker?.click()">Take a CSV …</button>
+      <input
+        ref="picker"
+        type="file"
+        accept=".csv,text/csv"
+        class="unseen"
+        aria-label="CSV of pull tests"
+        @change="chosen"
+      />
+    </div>
+    <form class="row pulls__form" @submit.prevent="keep">
+      <label class="quiet">
+        In
+        <select v-model="spool" class="pick">
+          <option v-for="row in spools" :key="row.spool_id" :value="row.spool_id">
+            {{ row.title }}, {{ row.strength }}
+          </option>
+        </select>
+      </label>
+      <label class="quiet">
+        <select v-model="wet" class="pick" aria-label="How the line was">
+          <option :value="true">soaked</option>
+          <option :value="false">dry</option>
+        </select>
+      </label>
+      <label class="quiet">
+        it broke at
+        <input v-model="broke" class="pick pulls__broke figure" placeholder="4.2 lb" />
+      </label>
+      <button class="do" type="submit" :disabled="busy || !broke.trim()">Note it</button>
+      <span class="quiet">or read</span>
+      <select v-model="mischief" class="pick" aria-label="Scale">
+        <option v-for="one in MISCHIEF" :key="one.value" :value="one.value">
+          {{ one.words }}
+        </option>
+      </select>
+      <input
+        v-if="mischief === REAL"
+        v-model="address"
+        class="pick figure"
+        aria-label="Where the scale is plugged in"
+        placeholder="/dev/ttyUSB0"
+      />
+      <button
+        class="do do--main"
+        type="button"
+        :disabled="busy || !spool || (mischief === REAL && !address.trim())"
+        @click="pull"
+      >
+        {{ busy ? 'Pulling …' : 'Pull and read' }}
+      </button>
+    </form>
+    <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
+    <p v-else-if="pulls?.read" role="status">
+      The scale read <strong>{{ pulls.read }}</strong>.
+    </p>
+    <div v-for="belief in beliefs" :key="belief.family" class="pulls__belief">
+      <h3>In {{ belief.family }}</h3>
+      <BeliefPicture
+        :belief="belief"
+        :tests="mine.filter((test) => test.family === belief.family)"
+      />
+      <p>{{ belief.words }}</p>
+    </div>
+    <PullTable v-if="mine.length" :tests="mine" :busy="busy" @aside="setAside" />
+    <p v-else class="quiet">
+      Tie five, break them on a scale, note each. Dashed is what the table says, full what your
+      pulls make of it; your leaders are then reckoned by your own knots. Stand clear: a broken line
+      recoils. Eye protection.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.pulls {
+  display: grid;
+  gap: 8px;
+  padding-top: 14px;
+  border-top: 1px solid var(--hair);
+}
+
+.pulls__form {
+  flex-wrap: wrap;
+  row-gap: 6px;
+}
+
+label {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+
+.pick {
+  width: auto;
+  max-width: 240px;
+}
+
+.pulls__broke {
+  width: 92px;
+}
+
+.pulls__belief h3 {
+  font-size: 15px;
+}
+</style>
