@@ -7,7 +7,7 @@ from pathlib import Path
 import httpx
 from playwright.sync_api import Page, expect, sync_playwright
 
-from tests.browser.conftest import CHROMIUM_FLAGS, cord, open_from_shelf, piece
+from tests.browser.conftest import CHROMIUM_FLAGS, cord, joint, open_from_shelf, piece
 from tests.running import PROJECT, Running
 
 FOLDER = PROJECT / "docs" / "screenshots"
@@ -66,6 +66,42 @@ def air_remedy(page: Page) -> None:
     page.get_by_label("Moment of the cast").fill("26")
 
 
+def hold(page: Page) -> None:
+    """A joint with its advice, and the leader pulled until it broke."""
+    open_from_shelf(page, "Night pool")
+    joint(page, 1).click()
+    page.get_by_text("Hold: the pull").click()
+    page.get_by_label("Pull", exact=True).fill("52")
+
+
+def knots(page: Page) -> None:
+    """A knot nearly tied."""
+    page.goto("/knots/blood")
+    page.get_by_label("How far it is tied").fill("4")
+
+
+def tie_now(page: Page) -> None:
+    """The companion at a knot."""
+    open_from_shelf(page, "Skarn evening sedge")
+    page.goto("/tie/now")
+    expect(page.get_by_label("This step")).to_be_visible()
+    for _ in range(7):
+        page.keyboard.press("Space")
+
+
+def pulls(page: Page) -> None:
+    """Five pulls read from the scale, and an odd one typed."""
+    page.goto("/knots/improved-clinch")
+    ours = page.get_by_label("Pull tests of your own")
+    for _ in range(5):
+        ours.get_by_role("button", name="Pull and read").click()
+        expect(ours.get_by_role("button", name="Pull and read")).to_be_enabled(timeout=20_000)
+    ours.get_by_label("it broke at").fill("6 lb")
+    ours.get_by_role("button", name="Note it").click()
+    page.wait_for_timeout(600)
+    ours.evaluate("e => e.scrollIntoView()")
+
+
 def at(path: str) -> Callable[[Page], None]:
     """A place as it opens."""
     return lambda page: page.goto(path) and None
@@ -81,6 +117,10 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "schools": ("dark", schools),
     "spools": ("light", at("/spools")),
     "tie": ("light", at("/tie")),
+    "tie-now": ("dark", tie_now),
+    "hold": ("light", hold),
+    "knots": ("light", knots),
+    "pulls": ("dark", pulls),
 }
 
 

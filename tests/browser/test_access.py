@@ -19,11 +19,24 @@ def serious(page: Page) -> list[str]:
     ]
 
 
+PLACES = {
+    "bench": "/",
+    "tie": "/tie",
+    "tie now": "/tie/now",
+    "spools": "/spools",
+    "knots": "/knots/blood",
+    "shelf": "/shelf",
+}
+
+
 def show(page: Page, view: str) -> None:
-    places = {"bench": "/", "tie": "/tie", "spools": "/spools", "shelf": "/shelf"}
-    page.goto(places.get(view, "/"))
+    page.goto(PLACES.get(view, "/"))
     expect(page.locator("main h1, main h2").first).to_be_attached()
-    if view == "tie":
+    if view == "tie now":
+        expect(page.get_by_label("This step")).to_be_visible()
+    elif view == "knots":
+        expect(page.locator("svg.knot")).to_be_visible()
+    elif view == "tie":
         expect(page.get_by_text("Tie, in this order")).to_be_visible()
     elif view == "shelf":
         expect(page.get_by_role("button", name="Put this")).to_be_visible()
@@ -37,6 +50,9 @@ def show(page: Page, view: str) -> None:
     if view == "air":
         page.get_by_text("Air: the cast").click()
         expect(page.locator("svg.cast")).to_be_visible(timeout=60_000)
+    if view == "hold":
+        page.get_by_text("Hold: the pull").click()
+        expect(page.locator("svg.pull")).to_be_visible()
     if view == "sentence":
         page.locator("#say-water").click()
         expect(page.get_by_role("dialog", name="The water")).to_be_visible()
@@ -57,6 +73,9 @@ VIEWS = [
     "bench with a ghost and a joint selected",
     "sentence",
     "air",
+    "hold",
+    "tie now",
+    "knots",
     "file menu",
     "keys",
     "tie",
@@ -82,7 +101,7 @@ def test_nothing_serious(page, theme):
 def test_nothing_serious_on_a_phone(page):
     page.set_viewport_size({"width": 390, "height": 844})
     found = {}
-    for view in ("bench", "tie", "spools", "shelf"):
+    for view in ("bench", "hold", "tie", "tie now", "spools", "knots", "shelf"):
         show(page, view)
         found[view] = serious(page)
         wide = page.evaluate("document.documentElement.scrollWidth - innerWidth")

@@ -39,6 +39,14 @@ def test_a_round_trip_is_lossless(made):
     assert read_csv(write_csv(made.leader)) == made.leader
 
 
+def test_wear_goes_along_and_an_older_table_without_it_still_reads():
+    worn = level(9, 2, "tippet").model_copy(update={"wear": "nicked"})
+    text = write_csv(tied(level(12, 3, "butt"), worn))
+    assert read_csv(text).pieces[1].wear == "nicked"
+    older = "\n".join(line.rsplit(",", 1)[0] for line in text.splitlines())
+    assert read_csv(older).pieces[1].wear == "new"
+
+
 @settings(max_examples=40)
 @given(st.lists(st.tuples(st.floats(3, 40), st.floats(0.1, 3)), min_size=1, max_size=8))
 def test_any_figures_survive_a_round_trip(parts):

@@ -21,6 +21,7 @@ COLUMNS = (
     *("school", *JOINT, "form", "role", *STRAND),
     *("length_m", "diameter_m", "cut_butt_m", "cut_tip_m", *PROFILE),
 )
+WEAR = "wear"  # may be missing: a file from before it has new pieces
 MOST_BYTES = 100_000
 
 
@@ -31,7 +32,7 @@ def write_csv(leader: Leader) -> str:
             "A table has no place for droppers, shot or indicators.", mend="Export it as JSON."
         )
     out = io.StringIO()
-    writer = csv.DictWriter(out, COLUMNS, lineterminator="\n")
+    writer = csv.DictWriter(out, (*COLUMNS, WEAR), lineterminator="\n")
     writer.writeheader()
     for number, joint in enumerate(leader.joints):
         row: dict[str, Any] = {
@@ -49,7 +50,7 @@ def write_csv(leader: Leader) -> str:
 
 
 def _piece_row(piece: LevelPiece | TaperedPiece) -> dict[str, Any]:
-    row: dict[str, Any] = {"form": piece.form, "role": piece.role}
+    row: dict[str, Any] = {"form": piece.form, "role": piece.role, WEAR: piece.wear}
     row |= {name: getattr(piece.strand, name) for name in STRAND}
     if isinstance(piece, LevelPiece):
         return row | {"length_m": piece.length_m, "diameter_m": piece.strand.diameter_m}
@@ -106,11 +107,13 @@ def _joint(row: dict[str, str]) -> Joint:
 
 def _piece(row: dict[str, str]) -> LevelPiece | TaperedPiece:
     stuff = {name: row[name] or None for name in STRAND}
+    worn = row.get(WEAR) or "new"
     if row["form"] == "tapered":
         profile = TaperProfile.model_validate({name: row[name] for name in PROFILE})
         return TaperedPiece.model_validate(
             {
                 "role": row["role"],
+                "wear": worn,
                 "strand": TaperedStrand.model_validate({**stuff, "profile": profile}),
                 "cut_butt_m": row["cut_butt_m"],
                 "cut_tip_m": row["cut_tip_m"],
@@ -118,5 +121,11 @@ def _piece(row: dict[str, str]) -> LevelPiece | TaperedPiece:
         )
     strand = Strand.model_validate({**stuff, "diameter_m": row["diameter_m"]})
     return LevelPiece.model_validate(
-        {"form": row["form"], "role": row["role"], "length_m": row["length_m"], "strand": strand}
+        {
+            "form": row["form"],
+            "role": row["role"],
+            "wear": worn,
+            "length_m": row["length_m"],
+            "strand": strand,
+        }
     )

@@ -67,7 +67,7 @@ const turn = computed(() => {
 
 .gap {
   fill: none;
-  stroke: var(--surface);
+  stroke: var(--knot-ground, var(--surface));
 }
 
 .strand {

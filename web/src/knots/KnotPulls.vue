@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '@/api/client'
 import { useStock } from '@/api/queries'
+import { useSettings } from '@/settings/useSettings'
 import BeliefPicture from './BeliefPicture.vue'
 import PullTable from './PullTable.vue'
 import { usePulls, type Mischief } from './usePulls'
@@ -9,6 +10,7 @@ import { usePulls, type Mischief } from './usePulls'
 /** Pull tests of one knot: noted, read from the scale, drawn against what was believed. */
 const props = defineProps<{ knot: Schemas['KnotCard']['key'] }>()
 const { pulls, busy, trouble, note, readScale, setAside, take, write } = usePulls()
+const settings = useSettings()
 const { data: stock } = useStock()
 const spools = computed(() => (stock.value ?? []).filter((row) => row.form === 'spool'))
 const spool = ref('')
@@ -90,7 +92,11 @@ function chosen(event: Event) {
       </label>
       <label class="quiet">
         it broke at
-        <input v-model="broke" class="pick pulls__broke figure" placeholder="4.2 lb" />
+        <input
+          v-model="broke"
+          class="pick pulls__broke figure"
+          :placeholder="settings.units === 'metric' ? '1.9 kg' : '4.2 lb'"
+        />
       </label>
       <button class="do" type="submit" :disabled="busy || !broke.trim()">Note it</button>
       <span class="quiet">or read</span>

@@ -142,6 +142,8 @@ h1 {
 }
 
 .now__knot {
+  --knot-ground: var(--ground);
+
   max-width: 640px;
   max-height: 30vh;
 }

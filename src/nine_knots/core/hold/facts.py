@@ -11,6 +11,7 @@ from nine_knots.core.hold.elements import Hold
 from nine_knots.core.hold.need import need_of
 from nine_knots.core.hold.stretch import at_the_hook_n_m, compliance_m_n, energy_j
 from nine_knots.core.leader import Leader
+from nine_knots.core.situation import Snags
 from nine_knots.core.units import Units
 from nine_knots.core.units.factors import FOOT_M, POUND_N
 from nine_knots.core.values import Quantity
@@ -18,6 +19,11 @@ from nine_knots.core.values import Quantity
 DRAG_SHARES = (0.25, 1.0 / 3.0)  # of the low value [P]
 CORE_N = ((6, 20.0 * POUND_N), (9, 30.0 * POUND_N), (14, 40.0 * POUND_N))  # by line weight [M]
 ROD_N = 5.0  # safe pull on a rod for each line weight [G]
+WATER: dict[Snags, str] = {
+    "open": "open water",
+    "some snags": "water with some snags",
+    "heavy snags": "heavy snags",
+}
 LINE_OUT_M = 9.0  # at the strike
 WEAK_ABOVE = 0.1  # chance of a break above the ring from which the order is wrong [G]
 
@@ -45,6 +51,7 @@ def facts(design: Design, hold: Hold, units: Units) -> Facts:
     need = need_of(situation)
     low = units.load(hold.low_n).text
     enough: Standing = "right" if hold.low_n >= need.most_n else "too little"
+    water = WATER[situation.water.snags]
     lines = (
         Fact(
             "Breaks at",
@@ -53,8 +60,8 @@ def facts(design: Design, hold: Hold, units: Units) -> Facts:
         Fact(
             "The day asks",
             f"{units.load(need.strike_n).text} on a usual strike with this rod, "
-            f"{units.load(need.pull_n).text} to keep such a fish from {situation.water.snags} "
-            f"water: {'held' if enough == 'right' else 'not held'}.",
+            f"{units.load(need.pull_n).text} to steer such a fish in {water}: "
+            f"{'held' if enough == 'right' else 'not held'}.",
             enough,
         ),
         _drag(hold, units),

@@ -147,6 +147,10 @@ def _between(above: Piece, below: Piece) -> tuple[Choice, Choice]:
         return _chosen(best, "very unlike sizes in heavy mono."), _chosen(
             Joint(knot="double-uni"), "stronger where the step is not too great."
         )
+    if best.knot == "double-uni":
+        return _chosen(best, "unlike sizes in stout mono: each half seats by itself."), _chosen(
+            Joint(knot="albright"), "slimmer, and takes any step; needs a patient hand."
+        )
     return _chosen(best, "takes unlike sizes, and ties in the dark."), _chosen(
         Joint(knot="blood"), "slimmer, but shy of a step of more than .003 in (0.08 mm)."
     )
