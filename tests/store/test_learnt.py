@@ -1,0 +1,87 @@
+"""What an angler has taught the store: landings, hand and height, attempts, pull tests."""
+
+from datetime import UTC, datetime
+
+import pytest
+
+from nine_knots.core.cast.landings import Seen
+from nine_knots.core.cast.own_cast import UNKNOWN, Landing, estimate
+from nine_knots.core.cast.stroke import Stroke
+from nine_knots.core.errors import NotFound
+from nine_knots.core.knots.own import PullTest
+from nine_knots.core.practice import Attempt
+from nine_knots.store import landings, practice, pulls, tying
+from nine_knots.store.anglers import Settings, create_angler
+from tests.makers import design
+
+
+@pytest.fixture
+def me(database):
+    return database.transact(lambda c: create_angler(c, Settings(name="Test angler")))
+
+
+@pytest.fixture
+def other(database):
+    return database.transact(lambda c: create_angler(c, Settings(name="Another")))
+
+
+SEEN = Seen(design=design(), stroke=Stroke(), said="normal", by_word=True, landed="soft")
+LANDING = Landing(at_usual=1.9, slope=1.4, by_word=True, landed="soft")
+
+
+def test_landings_come_back_newest_first_and_only_to_their_angler(database, me, other):
+    for at_usual in (1.0, 2.0):
+        made = Landing(at_usual, 1.4, True, "soft")
+        database.transact(lambda c, m=made: landings.add_landing(c, me, SEEN, m))
+    kept = database.transact(lambda c: landings.list_landings(c, me))
+    assert [one.landing.at_usual for one in kept] == [2.0, 1.0]
+    assert kept[0].seen == SEEN
+    assert database.transact(lambda c: landings.list_landings(c, other)) == ()
+    with pytest.raises(NotFound):
+        database.transact(lambda c: landings.delete_landing(c, other, kept[0].landing_id))
+    database.transact(lambda c: landings.delete_landing(c, me, kept[0].landing_id))
+    assert len(database.transact(lambda c: landings.list_landings(c, me))) == 1
+
+
+def test_the_own_cast_is_usual_until_one_is_written(database, me):
+    assert database.transact(lambda c: landings.read_own_cast(c, me)) == UNKNOWN
+    found = estimate((LANDING,))
+    for _ in range(2):
+        database.transact(lambda c: landings.write_estimate(c, me, found))
+    assert database.transact(lambda c: landings.read_estimate(c, me)) == found
+    assert database.transact(lambda c: landings.read_own_cast(c, me)) == found.own
+
+
+def test_hand_height_and_own_knots_make_the_tier(database, me):
+    usual = database.transact(lambda c: tying.read_tier(c, me))
+    assert (usual.handiness, usual.height_m, usual.knots) == (1.0, None, ())
+    database.transact(lambda c: tying.write_height_m(c, me, 1.81))
+    database.transact(lambda c: tying.add_tied(c, me, {0: 0.6, 2: 0.7}))
+    test = PullTest(knot="blood", family="nylon", strand_n=40.0, broke_n=30.0)
+    database.transact(lambda c: pulls.add_test(c, me, test, "Mist soft", "typed"))
+    tier = database.transact(lambda c: tying.read_tier(c, me))
+    assert tier.height_m == 1.81
+    assert 0.6 < tier.handiness < 1.0
+    assert tier.knots[0].tests == 1
+    assert tier.knots[0].factor < 1.0
+
+
+def test_attempts_keep_their_moment_in_utc(database, me):
+    made = Attempt(
+        knot="blood", seconds=41.5, rated="good", at=datetime(2026, 5, 1, 20, 15, tzinfo=UTC)
+    )
+    database.transact(lambda c: practice.add_attempt(c, me, made))
+    assert database.transact(lambda c: practice.list_attempts(c, me)) == (made,)
+
+
+def test_a_pull_test_is_set_aside_and_counted_again(database, me, other):
+    test = PullTest(knot="uni", family="fluorocarbon", strand_n=40.0, broke_n=12.0)
+    database.transact(lambda c: pulls.add_test(c, me, test, "Frost", "scale"))
+    (kept,) = database.transact(lambda c: pulls.list_tests(c, me))
+    assert (kept.test, kept.line, kept.source) == (test, "Frost", "scale")
+    for aside in (True, False):
+        database.transact(lambda c, a=aside: pulls.set_aside(c, me, kept.test_id, a))
+        (now,) = database.transact(lambda c: pulls.list_tests(c, me))
+        assert now.test.set_aside is aside
+    with pytest.raises(NotFound):
+        database.transact(lambda c: pulls.set_aside(c, other, kept.test_id, True))
