@@ -14,7 +14,8 @@ from nine_knots.core.errors import CannotCompute
 from nine_knots.core.section import bend_stiffness_nm2
 from nine_knots.core.water import fresh, sea
 from nine_knots.core.water.bodies import Body, body_drag_n, sphere_coefficient
-from nine_knots.core.water.steady import Indicator, Stretch, drifting, held
+from nine_knots.core.water.floats import ball
+from nine_knots.core.water.steady import drifting, held
 from nine_knots.core.water.stream import Stream, stream_over
 from nine_knots.core.water.surface import across_s, along_s, belly_m, bending_length_m
 from nine_knots.core.water.thin_line import (
@@ -23,14 +24,16 @@ from nine_knots.core.water.thin_line import (
     sink_speed_m_s,
     sinking_density_kg_m3,
 )
+from nine_knots.core.water.tree import Stretch, line_of
 
 RHO, MU, G = 999.70, 1.3059e-3, 9.81
 B1 = Body(1.5e-3, 5.0e-3, 2.1)
 S1 = Body(3.5e-3, 4.2e-3, 1.1)
 F0 = Body(0.3e-3, 4.5e-3, 2.1)
+INDICATOR = ball(19e-3, 0.8e-3, RHO)
 
 
-def ball(diameter_m, density):
+def sphere(diameter_m, density):
     return Body((density - RHO) * G * pi * diameter_m**3 / 6.0, diameter_m, 1.0)
 
 
@@ -60,7 +63,7 @@ def test_water_at_the_handbooks_points():
 
 @pytest.mark.parametrize(
     ("body", "wanted"),
-    [(ball(3.8e-3, 17_500), 1.460), (ball(4.1e-3, 11_340), 1.201), (B1, 0.417)],
+    [(sphere(3.8e-3, 17_500), 1.460), (sphere(4.1e-3, 11_340), 1.201), (B1, 0.417)],
 )
 def test_free_fall_in_water(body, wanted):
     assert body.sink_m_s(RHO, MU) == pytest.approx(wanted, rel=0.01)
@@ -74,7 +77,7 @@ def test_the_spheres_drag_against_fluids(reynolds):
 
 def test_settling_against_fluids():
     theirs = fluids.v_terminal(D=4.1e-3, rhop=11_340, rho=RHO, mu=MU)
-    assert ball(4.1e-3, 11_340).sink_m_s(RHO, MU) == pytest.approx(theirs, rel=0.05)
+    assert sphere(4.1e-3, 11_340).sink_m_s(RHO, MU) == pytest.approx(theirs, rel=0.05)
 
 
 def test_what_floats_has_no_speed_of_sinking():
@@ -105,9 +108,8 @@ def test_the_streams_profile():
 def test_a_towed_cable_hangs_at_podes_angle():
     """Pode 1951, critical angle: w cos φ = F_n(U sin φ); a light, long cable of one thickness."""
     d, density, speed = 0.25e-3, 3500.0, 0.2
-    shape = held(
-        (Stretch(3.0, d, density),), Stream(10.0, 1e-9, 0.003), speed, RHO, MU, segment_m=0.05
-    )
+    cable = line_of((Stretch(3.0, d, density),), RHO, 0.05)
+    shape = held(cable, Stream(10.0, 1e-9, 0.003), speed, RHO, MU)
     upper = shape.places[1] - shape.places[0]
     found = degrees(np.arctan2(abs(upper[1]), abs(upper[0])))
     weight = (density - RHO) * G * pi * d**2 / 4
@@ -122,7 +124,7 @@ def test_a_rig_held_to_a_speed_and_the_same_by_integration():
     """The loaded line in the profile as an initial value problem from its end up, by scipy."""
     stream, speed = Stream(1.5, 1.2, 0.0026667), 0.9
     d, density, long_m = 0.2032e-3, 1780.0, 1.6
-    shape = held((Stretch(long_m, d, density, B1),), stream, speed, RHO, MU, segment_m=0.02)
+    shape = held(line_of((Stretch(long_m, d, density, B1),), RHO, 0.02), stream, speed, RHO, MU)
     x, z = shape.places[-1]
     assert z == pytest.approx(1.126, abs=3e-3)
     assert x == pytest.approx(1.514, abs=5e-3)
@@ -160,11 +162,10 @@ def test_a_rig_held_to_a_speed_and_the_same_by_integration():
 
 def test_a_drift_with_shot_and_fly_under_an_indicator():
     stretches = (Stretch(1.05, 0.178e-3, 1140, S1), Stretch(0.30, 0.152e-3, 1140, F0))
-    speed, shape = drifting(
-        Indicator(19e-3, 0.8e-3), stretches, Stream(1.2, 1.0, 0.25 / 30), RHO, MU
-    )
+    tree = line_of(stretches, RHO, 0.05)
+    speed, shape = drifting(INDICATOR, tree, Stream(1.2, 1.0, 0.25 / 30), RHO, MU)
     assert speed == pytest.approx(0.8506, abs=3e-3)
-    assert [float(shape.places[end][1]) for end in shape.ends] == pytest.approx(
+    assert [float(shape.places[end][1]) for end in tree.ends] == pytest.approx(
         [0.216, 0.144], abs=4e-3
     )
 
@@ -177,7 +178,7 @@ def test_heavy_line_in_still_water_is_a_catenary():
     stream = Stream(50.0, 5e-4, 1e-9)
     drag = body_drag_n(stream.speed_m_s(48.5), 1.0, 1.0, RHO, MU)
     body = Body(0.0, 1.0, pull / drag)
-    shape = held((Stretch(long_m, d, density, body),), stream, 0.0, RHO, MU, segment_m=0.1)
+    shape = held(line_of((Stretch(long_m, d, density, body),), RHO, 0.1), stream, 0.0, RHO, MU)
     assert len(shape.places) == 21
     a = pull / weight
     x, z = shape.places[-1]
@@ -208,6 +209,12 @@ def test_a_rig_that_cannot_drift_is_refused_with_the_mend():
     anchor = Body(0.4, 15e-3, 1.1)
     deep = Stream(2.0, 0.6, 0.003)
     with pytest.raises(CannotCompute, match="under"):
-        drifting(Indicator(12e-3, 0.3e-3), (Stretch(1.5, 2e-4, 1140, anchor),), deep, RHO, MU)
+        drifting(
+            ball(12e-3, 0.3e-3, RHO),
+            line_of((Stretch(1.5, 2e-4, 1140, anchor),), RHO),
+            deep,
+            RHO,
+            MU,
+        )
     with pytest.raises(CannotCompute, match=r"bed|steady"):
-        held((Stretch(4.0, 2e-4, 1140, B1),), Stream(0.5, 0.3, 0.003), 0.25, RHO, MU)
+        held(line_of((Stretch(4.0, 2e-4, 1140, B1),), RHO), Stream(0.5, 0.3, 0.003), 0.25, RHO, MU)

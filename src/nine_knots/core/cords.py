@@ -21,7 +21,7 @@ class Band:
 class Measure:
     """One cord of the verdict: ``position`` 0 to 1 on it, the figure, and why."""
 
-    key: Literal["turnover", "match", "hold", "length"]
+    key: Literal["turnover", "drift", "depth", "match", "hold", "length"]
     title: str
     asks: str
     standing: Standing

@@ -45,6 +45,20 @@ WIND_WORDS = {
 }
 
 
+# Salt in g/kg by kind of water [M]: an estuary half way up.
+SALT_G_KG: dict[WaterKind, float] = {"estuary": 18.0, "flats": 35.0, "surf": 35.0}
+
+
+class WaterRules(Frozen):
+    """What the angler wrote down of the rules of this water; the local authority has the say."""
+
+    most_flies: int | None = Field(default=None, ge=1, le=10)
+    barbless: bool = False
+    lead_banned: bool = False
+    wire_required: bool = False
+    least_apart_m: float | None = Field(default=None, gt=0.0, le=5.0)
+
+
 class Water(Frozen):
     """The water in front of the angler."""
 
@@ -54,6 +68,13 @@ class Water(Frozen):
     bed: Bed = "gravel"
     clarity: Clarity = "clear"
     snags: Snags = "open"
+    temperature_c: float = Field(default=10.0, ge=0.0, le=30.0)
+    rules: WaterRules = WaterRules()
+
+    @property
+    def salinity_g_kg(self) -> float:
+        """Salt in g/kg by the kind of water."""
+        return SALT_G_KG.get(self.kind, 0.0)
 
 
 class Wind(Frozen):

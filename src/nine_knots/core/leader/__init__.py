@@ -1,8 +1,9 @@
 """The leader: ordered pieces and the joints between them, from the line's tip to the fly."""
 
+from nine_knots.core.leader.attachments import Attachment, shot_name
 from nine_knots.core.leader.joining import eye_knot, joint_between, line_joint
 from nine_knots.core.leader.joints import Dropper, Joint
-from nine_knots.core.leader.leader import Attachment, Leader
+from nine_knots.core.leader.leader import Leader
 from nine_knots.core.leader.pieces import LevelPiece, Piece, Role, TaperedPiece, Wear
 
 __all__ = [
@@ -18,4 +19,5 @@ __all__ = [
     "eye_knot",
     "joint_between",
     "line_joint",
+    "shot_name",
 ]

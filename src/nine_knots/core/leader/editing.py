@@ -37,6 +37,7 @@ from nine_knots.core.leader.resizing import (
     set_length,
     with_piece,
 )
+from nine_knots.core.leader.rigging import RIG_ACTS, remade_joint
 from nine_knots.core.leader.workbench import Workbench
 from nine_knots.core.strand import Packet, Spool
 
@@ -67,6 +68,13 @@ def _check_index(leader: Leader, edit: Any) -> None:
         raise EditRefused(
             f"There is no joint {joint}; the last one is {len(leader.joints) - 1}.",
             where="edit.joint",
+            mend="Choose one that is there.",
+        )
+    thing = getattr(edit, "thing", None)
+    if thing is not None and not 0 <= thing < len(leader.attachments):
+        raise EditRefused(
+            "There is nothing of this number on the line.",
+            where="edit.thing",
             mend="Choose one that is there.",
         )
 
@@ -101,9 +109,8 @@ def _restocked(leader: Leader, index: int, item: Spool | Packet, bench: Workbenc
 
 
 def _tied(old: Joint, new: Joint) -> Joint:
-    """The new joint, keeping the dropper of the old."""
-    fields = {name: getattr(new, name) for name in Joint.model_fields}
-    return Joint.model_validate({**fields, "dropper": old.dropper})
+    """The new joint, keeping the dropper of the old; a fly in line stays."""
+    return old if old.kind == "fly" else remade_joint(new, dropper=old.dropper)
 
 
 def _step_stock(leader: Leader, edit: StepStock, bench: Workbench) -> Leader:
@@ -237,4 +244,5 @@ _ACTS: dict[str, Callable[[Leader, Any, Workbench], Leader]] = {
     "insert": _insert,
     "delete": _delete,
     "set-joint": _set_joint,
+    **RIG_ACTS,
 }

@@ -6,10 +6,8 @@ from pydantic import Field
 
 from nine_knots.core.leader.joints import Joint
 from nine_knots.core.leader.pieces import Role, Wear
-from nine_knots.core.values import LONGEST_LEADER_M, Frozen
-
-Typed = Annotated[float, Field(gt=0, le=LONGEST_LEADER_M)] | Annotated[str, Field(max_length=60)]
-"""A length in metres, or text as the angler typed it."""
+from nine_knots.core.leader.rig_edits import RigEdit, Typed
+from nine_knots.core.values import Frozen
 
 
 class MoveJoint(Frozen):
@@ -127,6 +125,7 @@ Edit = Annotated[
     | Merge
     | Insert
     | Delete
-    | SetJoint,
+    | SetJoint
+    | RigEdit,
     Field(discriminator="act"),
 ]

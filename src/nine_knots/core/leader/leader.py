@@ -1,22 +1,15 @@
 """A leader: pieces and joints in order, with what hangs along it."""
 
 from itertools import accumulate
-from typing import Literal
 
 from pydantic import Field, model_validator
 
 from nine_knots.core.knots import KNOTS
-from nine_knots.core.leader.joints import Joint
+from nine_knots.core.leader.attachments import Attachment
+from nine_knots.core.leader.joints import Dropper, Joint
 from nine_knots.core.leader.pieces import Piece
-from nine_knots.core.values import LONGEST_LEADER_M, MOST_PIECES, Frozen, Key, LengthM
-
-
-class Attachment(Frozen):
-    """Something on the line at a place measured as anglers do, up from the fly."""
-
-    kind: Literal["shot", "indicator", "mark"]
-    above_end_m: LengthM
-    mass_kg: float = Field(default=0.0, ge=0.0, le=0.05)
+from nine_knots.core.tackle import Fly
+from nine_knots.core.values import LONGEST_LEADER_M, MOST_PIECES, Frozen, Key
 
 
 class Leader(Frozen):
@@ -43,14 +36,19 @@ class Leader(Frozen):
         for number, attachment in enumerate(self.attachments):
             if attachment.above_end_m >= self.length_m:
                 raise ValueError(f"attachment {number} lies beyond the leader's upper end")
+        for once in ("indicator", "grease"):
+            if sum(attachment.kind == once for attachment in self.attachments) > 1:
+                raise ValueError(f"a leader carries one {once}, not several")
         self._knots_in_place()
         return self
 
     def _knots_in_place(self) -> None:
         last = len(self.joints) - 1
         for number, joint in enumerate(self.joints):
-            if joint.kind in ("ring", "swivel") and number in (0, last):
+            if joint.kind in ("ring", "swivel", "fly") and number in (0, last):
                 raise ValueError(f"joint {number}: a {joint.kind} joins two pieces of the leader")
+            if joint.dropper and number in (0, last):
+                raise ValueError(f"joint {number}: a dropper leaves between two pieces")
             if joint.kind == "loops":
                 if number == last or (joint.upper_knot is None) != (number == 0):
                     raise ValueError(f"joint {number}: loops need a loop knot on each own piece")
@@ -72,6 +70,26 @@ class Leader(Frozen):
     def joints_at_m(self) -> tuple[float, ...]:
         """Place of every joint in metres from the line's tip; the last is the length."""
         return tuple(accumulate((piece.length_m for piece in self.pieces), initial=0.0))
+
+    @property
+    def branches(self) -> tuple[tuple[int, Dropper], ...]:
+        """Droppers with the joints that they leave at, from the line down."""
+        return tuple((i, joint.dropper) for i, joint in enumerate(self.joints) if joint.dropper)
+
+    @property
+    def flies_above(self) -> tuple[tuple[int, Fly], ...]:
+        """Flies above the point with their joints, on droppers or in line, from the line down."""
+        found = []
+        for number, joint in enumerate(self.joints):
+            fly = joint.dropper.fly if joint.dropper else joint.fly
+            if fly is not None:
+                found.append((number, fly))
+        return tuple(found)
+
+    @property
+    def indicator(self) -> Attachment | None:
+        """The indicator, where there is one."""
+        return next((one for one in self.attachments if one.kind == "indicator"), None)
 
     @property
     def tippet_diameter_m(self) -> float:

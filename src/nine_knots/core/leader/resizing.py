@@ -6,6 +6,7 @@ A drag stops at what is possible; a typed figure that is impossible is refused.
 from typing import Any, Literal
 
 from nine_knots.core.errors import EditRefused
+from nine_knots.core.leader.attachments import Attachment
 from nine_knots.core.leader.edits import CutBack, MoveJoint, NudgeJoint, SetLength
 from nine_knots.core.leader.joints import Joint
 from nine_knots.core.leader.leader import Leader
@@ -23,12 +24,20 @@ def rebuilt(leader: Leader, pieces: list[Any], joints: list[Joint]) -> Leader:
         raise EditRefused(
             f"A leader has at most {MOST_PIECES} pieces.", mend="Merge or delete one first."
         )
+    most_m = sum(piece.length_m for piece in pieces) - SHORTEST_PIECE_M
     return Leader(
         pieces=tuple(pieces),
         joints=tuple(joints),
-        attachments=leader.attachments,
+        attachments=tuple(_within(thing, most_m) for thing in leader.attachments),
         school=leader.school,
     )
+
+
+def _within(thing: Attachment, most_m: float) -> Attachment:
+    """A thing on the line that is left on a shorter leader slides down with its upper end."""
+    if thing.above_end_m <= most_m or most_m <= 0.0:
+        return thing
+    return thing.model_copy(update={"above_end_m": most_m})
 
 
 def with_piece(leader: Leader, index: int, piece: LevelPiece | TaperedPiece) -> Leader:

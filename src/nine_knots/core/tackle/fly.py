@@ -67,6 +67,10 @@ class Fly(Frozen):
     bead: Bead | None = None
     weighed_kg: float | None = Field(default=None, gt=0.0, le=0.1)
     drag_area_m2: float | None = Field(default=None, gt=0.0, le=0.05)
+    sink_m_s: float | None = Field(
+        default=None, ge=0.005, le=3.0, description="the angler's own, from a jar test"
+    )
+    barbless: bool = False
 
     @property
     def body_m(self) -> float:
@@ -74,14 +78,17 @@ class Fly(Frozen):
         return 1e-3 * _by_size(self.hook, _BODY_MM, _BODY_STEP)
 
     @property
+    def wire_kg(self) -> float:
+        """Mass in kg of the hook alone, by the table."""
+        return 1e-3 * _KINDS[self.kind][0] * _by_size(self.hook, _WIRE_G, _WIRE_STEP)
+
+    @property
     def mass_kg(self) -> float:
         """Mass in kg as cast: weighed, or wire, dressing and bead by the tables."""
         if self.weighed_kg is not None:
             return self.weighed_kg
-        wire, dressing, _ = _KINDS[self.kind]
-        grams = wire * _by_size(self.hook, _WIRE_G, _WIRE_STEP)
-        grams += dressing * _BULK[self.bulk] * (100.0 * self.body_m) ** 3
-        return 1e-3 * grams + (self.bead.mass_kg if self.bead else 0.0)
+        dressing_g = _KINDS[self.kind][1] * _BULK[self.bulk] * (100.0 * self.body_m) ** 3
+        return self.wire_kg + 1e-3 * dressing_g + (self.bead.mass_kg if self.bead else 0.0)
 
     @property
     def air_drag_area_m2(self) -> float:

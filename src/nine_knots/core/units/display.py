@@ -49,6 +49,17 @@ class Units:
             text = f"{feet} ft {text}" if rest else f"{feet} ft"
         return Quantity(si=length_m, text=text)
 
+    def depth(self, depth_m: float) -> Quantity:
+        """A depth as finely as the water model knows it: to 5 cm, or to 2 in."""
+        step = 0.05 if self.system == "metric" else 2.0 * factors.INCH_M
+        return Quantity(si=depth_m, text=self.length(_steps(depth_m, step) * step).text)
+
+    @staticmethod
+    def seconds(time_s: float) -> str:
+        """A time as finely as the water model knows it: ``2.5 s``, whole seconds from ten up."""
+        step = 0.5 if time_s < 10.0 else 1.0
+        return f"{_steps(time_s, step) * step:g} s"
+
     def on_spool(self, length_m: float) -> Quantity:
         """What is left on a spool: ``46 ft`` or ``14 m``, halves of them below five."""
         unit_m, name = (1.0, "m") if self.system == "metric" else (factors.FOOT_M, "ft")

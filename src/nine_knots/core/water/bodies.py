@@ -34,11 +34,15 @@ def body_drag_n(speed_m_s: float, diameter_m: float, factor: float, rho: float, 
 
 @dataclass(frozen=True, slots=True)
 class Body:
-    """A body by its weight in water (N), the diameter (m) its drag goes by, and its factor."""
+    """A body by its weight in water (N), the diameter (m) its drag goes by, its factor, its mass.
+
+    The mass (kg) matters only to how quickly it starts and stops.
+    """
 
     weight_n: float
     diameter_m: float
     factor: float
+    mass_kg: float = 1e-4
 
     def sink_m_s(self, rho: float, mu: float) -> float:
         """Speed in m/s at which it sinks by itself; CannotCompute where it floats."""

@@ -1,0 +1,257 @@
+"""The Water stage in figures: the section, the rig's movie, every fly, the cords, the facts."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from nine_knots.core.cords import Measure
+from nine_knots.core.design import Design
+from nine_knots.core.hold.facts import Fact
+from nine_knots.core.ruler import Tick, ruler
+from nine_knots.core.units import Units
+from nine_knots.core.values import Quantity
+from nine_knots.core.water.facts import dry_facts, rig_facts
+from nine_knots.core.water.hung import fly_body
+from nine_knots.core.water.measures import (
+    depth_measure,
+    drift_measure,
+    floating_measure,
+    free_drift_measure,
+)
+from nine_knots.core.water.outcome import FlyOutcome, Outcome, outcome_of
+from nine_knots.core.water.rig import LINE, WaterRig
+from nine_knots.core.water.run import Run, run_of, zone_top_m
+from nine_knots.core.water.setups import WORDS, Setup, WaterAsk, setup_of, stream_of, water_of
+from nine_knots.core.water.stream import Stream
+from nine_knots.core.water.surface import Drag, drag_of
+from nine_knots.core.water.water_rules import rule_facts
+
+PROFILE_POINTS = 12
+USUAL_SLACK_M = 0.25  # of a soft cast, where none was simulated [G]
+MOST_FRAMES = 150
+
+
+@dataclass(frozen=True, slots=True)
+class Flow:
+    """The stream's speed at a height above the bed."""
+
+    height_m: float
+    speed_m_s: float
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class Thread:
+    """A part of the rig to draw: its piece (-1 the fly line), material and nodes from the top."""
+
+    piece: int
+    material: str
+    sighter: bool
+    dropper: bool
+    nodes: tuple[int, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class FlyReading:
+    """One fly in words: where it fishes and when."""
+
+    title: str
+    node: int
+    joint: int | None
+    depth: Quantity
+    share: str
+    height: str
+    zone: str
+    carried: str
+
+
+@dataclass(frozen=True, slots=True)
+class ThingPlace:
+    """A thing on the line and its node."""
+
+    thing: int
+    kind: str
+    node: int
+
+
+@dataclass(frozen=True, slots=True)
+class Movie:
+    """The rig followed: frames (k, n, 2) in metres from below the top, z above the bed."""
+
+    every_s: float
+    frames: tuple[tuple[tuple[float, float], ...], ...]
+    begins_s: float
+
+
+@dataclass(frozen=True, slots=True)
+class Lane:
+    """A dry fly's slack being used up: share of it left at times in seconds."""
+
+    slack: Quantity
+    differs: str
+    free_s: float | None
+    left: tuple[tuple[float, float], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class WaterReading:
+    """All that the Water stage and its two cords show."""
+
+    setup: Setup
+    words: str
+    depth: Quantity
+    zone_m: float
+    flow: tuple[Flow, ...]
+    depth_ticks: tuple[Tick, ...]
+    movie: Movie | None
+    steady: tuple[tuple[float, float], ...] | None
+    threads: tuple[Thread, ...]
+    flies: tuple[FlyReading, ...]
+    things: tuple[ThingPlace, ...]
+    lane: Lane | None
+    facts: tuple[Fact, ...]
+    rules: tuple[Fact, ...]
+    drift: Measure
+    depth_cord: Measure
+
+
+def water_reading(design: Design, ask: WaterAsk, units: Units) -> WaterReading:
+    """Read a design in its water; CannotCompute where the model cannot follow it."""
+    setup = setup_of(design)
+    if setup == "surface":
+        return _on_top(design, ask, units)
+    run = run_of(design, ask)
+    outcome = outcome_of(run)
+    return WaterReading(
+        setup=setup,
+        words=WORDS[setup],
+        depth=units.depth(run.stream.depth_m),
+        zone_m=outcome.zone_m,
+        flow=_flow(run.stream, units),
+        depth_ticks=ruler(run.stream.depth_m, units),
+        movie=_movie(run),
+        steady=_steady(run),
+        threads=_threads(design, run.rig),
+        flies=tuple(_fly(fly, outcome, units) for fly in outcome.flies),
+        things=tuple(
+            ThingPlace(thing, design.leader.attachments[thing].kind, node)
+            for thing, node in run.rig.things.items()
+        ),
+        lane=None,
+        facts=rig_facts(design, outcome, ask, units),
+        rules=rule_facts(design, units),
+        drift=drift_measure(outcome, units),
+        depth_cord=depth_measure(outcome, ask, units),
+    )
+
+
+def _flow(stream: Stream, units: Units) -> tuple[Flow, ...]:
+    heights = np.linspace(0.0, 1.0, PROFILE_POINTS) ** 1.5 * stream.depth_m
+    return tuple(
+        Flow(float(z), stream.speed_m_s(float(z)), units.speed(stream.speed_m_s(float(z))).text)
+        for z in heights
+    )
+
+
+def _movie(run: Run) -> Movie:
+    places = run.history.places.copy()
+    places[:, :, 0] -= places[:, :1, 0]
+    skip = max(1, -(-len(places) // MOST_FRAMES))
+    frames = np.round(places[::skip], 3)
+    return Movie(
+        every_s=run.history.every_s * skip,
+        frames=tuple(tuple((float(x), float(z)) for x, z in frame) for frame in frames),
+        begins_s=run.begins_s,
+    )
+
+
+def _steady(run: Run) -> tuple[tuple[float, float], ...] | None:
+    if run.steady is None:
+        return None
+    return tuple((round(float(x), 3), round(float(z), 3)) for x, z in run.steady[1].places)
+
+
+def _threads(design: Design, rig: WaterRig) -> tuple[Thread, ...]:
+    found = []
+    for part in rig.parts:
+        if part.piece == LINE:
+            found.append(Thread(LINE, "line", False, False, part.nodes))
+            continue
+        piece = design.leader.pieces[part.piece]
+        strand = piece.strand
+        dropper = design.leader.joints[part.piece].dropper
+        if part.dropper and dropper is not None:
+            found.append(Thread(part.piece, dropper.strand.material, False, True, part.nodes))
+            continue
+        sighter = strand.colour == "sighter"
+        found.append(Thread(part.piece, strand.material, sighter, False, part.nodes))
+    return tuple(found)
+
+
+def _fly(fly: FlyOutcome, outcome: Outcome, units: Units) -> FlyReading:
+    depth = outcome.run.stream.depth_m
+    at_m = max(0.0, depth - fly.height_m)
+    zone = "does not reach the zone"
+    if fly.zone_after_s is not None:
+        after, stays = units.seconds(fly.zone_after_s), units.seconds(fly.zone_for_s)
+        zone = f"in the zone after {after}, for {stays}"
+    return FlyReading(
+        title=fly.title,
+        node=fly.node,
+        joint=fly.joint,
+        depth=units.depth(at_m),
+        share=f"{round(20.0 * at_m / depth) * 5}% of the depth",
+        height=f"{units.depth(fly.height_m).text} above the bed",
+        zone=zone,
+        carried=_carried(fly),
+    )
+
+
+def _carried(fly: FlyOutcome) -> str:
+    if fly.sinks_m_s is None:
+        return "does not sink by itself"
+    if fly.hold_ratio is None:
+        return ""
+    if fly.hold_ratio < 1.5:
+        return "drifts as the stream carries it"
+    return "wanders, half held" if fly.hold_ratio <= 4.0 else "heavy enough to hold its place"
+
+
+def _on_top(design: Design, ask: WaterAsk, units: Units) -> WaterReading:
+    day = design.situation
+    stream = stream_of(day.water)
+    slack = ask.slack_m if ask.slack_m is not None else USUAL_SLACK_M
+    drag = drag_of(day.water, slack, ask.differs_m_s)
+    water = water_of(day.water)
+    hangs = sum(
+        fly_body(fly, water.rho, water.mu).weight_n
+        for _, fly in design.leader.flies_above
+        if fly.bead is not None
+    )
+    return WaterReading(
+        setup="surface",
+        words=WORDS["surface"],
+        depth=units.depth(stream.depth_m),
+        zone_m=zone_top_m(stream.depth_m),
+        flow=_flow(stream, units),
+        depth_ticks=ruler(stream.depth_m, units),
+        movie=None,
+        steady=None,
+        threads=(),
+        flies=(),
+        things=(),
+        lane=_lane(drag, units),
+        facts=dry_facts(design, drag, units),
+        rules=rule_facts(design, units),
+        drift=free_drift_measure(drag, ask.slack_m is not None, units),
+        depth_cord=floating_measure(design, hangs, units),
+    )
+
+
+def _lane(drag: Drag, units: Units) -> Lane:
+    free = drag.free_s
+    left: tuple[tuple[float, float], ...] = ()
+    if free is not None and free > 0.0:
+        times = np.linspace(0.0, free, 9)
+        left = tuple((round(float(t), 3), round(1.0 - float(t) / free, 3)) for t in times)
+    return Lane(units.length(drag.slack_m), units.speed(drag.differs_m_s).text, free, left)

@@ -1,0 +1,195 @@
+"""A design fished: its rig laid on the water by its set-up, followed, and its steady shape."""
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from nine_knots.core.design import Design
+from nine_knots.core.errors import CannotCompute
+from nine_knots.core.tackle import line_profile
+from nine_knots.core.water.floats import Float
+from nine_knots.core.water.hung import fly_float, indicator_float
+from nine_knots.core.water.rig import Water, WaterRig, floating_fly, rig_below
+from nine_knots.core.water.setups import (
+    STILL_M_S,
+    USUAL_ASK,
+    Setup,
+    WaterAsk,
+    setup_of,
+    stream_of,
+    water_of,
+)
+from nine_knots.core.water.steady import NEAR_BED_M, Shape, drifting
+from nine_knots.core.water.stepper import History, Leg, history
+from nine_knots.core.water.stream import Stream
+from nine_knots.core.water.thin_line import SINK_CLASS_M_S
+from nine_knots.core.water.tree import Array
+
+DRIFT_M = 6.0  # a drift before it is lifted and cast again [G]
+SHORTEST_S, LONGEST_S = 5.0, 30.0
+STILL_S = 25.0  # followed in still water
+EVERY_S = 0.1
+COARSE_STEP_S = 0.02  # with a fly line in the water
+PULLS = 8
+HANG_S = 6.0  # followed on the dangle
+SLOPE = 0.9  # of its length beyond the rod's tip, how far a tight line's fly lands away
+LINE_TIP = Float(diameter_m=0.012, mass_kg=2e-4, lift_n=0.02, factor=30.0)
+"""The tip of a floating line and the line behind it: it goes with the surface [G]."""
+
+
+@dataclass(frozen=True)
+class Run:
+    """A rig in the stream: history, and for a drift under a float its steady speed and shape.
+
+    ``begins_s`` is when the strip or the swing begins, the end of the drift otherwise.
+    """
+
+    setup: Setup
+    rig: WaterRig
+    stream: Stream
+    water: Water
+    history: History
+    floats: Float | None
+    steady: tuple[float, Shape] | None
+    begins_s: float
+
+    @property
+    def steady_heights(self) -> Array | None:
+        """Heights above the bed of the nodes in the steady shape, m."""
+        return None if self.steady is None else self.steady[1].places[:, 1]
+
+
+def zone_top_m(depth_m: float) -> float:
+    """Height in metres above the bed up to which a fly is in the fishing zone at the bed [G]."""
+    return max(0.15, 0.15 * depth_m) if depth_m >= 0.5 else 0.3 * depth_m
+
+
+def drift_s(stream: Stream) -> float:
+    """Seconds of a drift of six metres at the surface's speed."""
+    if stream.surface_m_s < STILL_M_S:
+        return STILL_S
+    return min(LONGEST_S, max(SHORTEST_S, DRIFT_M / stream.surface_m_s))
+
+
+def top_of(design: Design, setup: Setup, ask: WaterAsk) -> tuple[float, int | None, Float | None]:
+    """Where on the leader the rig in the water begins, the joint that floats it, and its float."""
+    leader = design.leader
+    if setup == "indicator":
+        indicator = leader.indicator
+        assert indicator is not None
+        water = water_of(design.situation.water)
+        floats = indicator_float(indicator, water.rho)
+        return leader.length_m - indicator.above_end_m, None, floats
+    if setup == "under a dry":
+        found = floating_fly(leader)
+        assert found is not None
+        return leader.joints_at_m[found[0]], found[0], fly_float(found[1])
+    if setup == "tight line":
+        return max(0.0, leader.length_m - out_m(design, ask)), None, None
+    return 0.0, None, LINE_TIP
+
+
+def out_m(design: Design, ask: WaterAsk) -> float:
+    """What is out beyond the rod's tip on a tight line: it reaches the bed at a slant."""
+    usual = 1.15 * ask.tip_m + 1.1 * design.situation.water.depth_m
+    return min(design.leader.length_m, ask.out_m or usual)
+
+
+def run_of(design: Design, ask: WaterAsk = USUAL_ASK) -> Run:
+    """Follow a design as it is fished; CannotCompute where the model cannot.
+
+    A fly on the surface is not followed: ``surface`` asks for the dry fly's own model.
+    """
+    setup = setup_of(design)
+    if setup == "surface":
+        raise CannotCompute(
+            "A floating fly is not followed down.", where="wish", mend="Ask for its drift."
+        )
+    if setup in ("strip", "swing"):
+        return _on_the_line(design, setup, ask)
+    stream, water = stream_of(design.situation.water), water_of(design.situation.water)
+    top_m, joint, floats = top_of(design, setup, ask)
+    fly = design.situation.fly
+    rig = rig_below(design.leader, fly, water, top_m, skip_joint=joint)
+    lasts = drift_s(stream)
+    steady = None
+    if setup == "tight line":
+        start = _from_the_tip(rig, stream, ask.tip_m)
+        legs = (Leg(lasts, ask.lead * stream.surface_m_s),)
+    elif setup == "drop":
+        start = _on_the_surface(rig, stream, 1.0)
+        legs = (Leg(lasts, 0.0),)
+    else:
+        start = _on_the_surface(rig, stream, -1.0)
+        legs = (Leg(lasts, free=True),)
+        steady = steady_of(rig, floats, stream, water)
+    followed = history(rig.tree, start, stream, legs, water.rho, water.mu, floats, every_s=EVERY_S)
+    return Run(setup, rig, stream, water, followed, floats, steady, lasts)
+
+
+def steady_of(
+    rig: WaterRig, floats: Float | None, stream: Stream, water: Water
+) -> tuple[float, Shape] | None:
+    """Speed and shape of a steady drift clear of the bed; None where there is none."""
+    if floats is None or stream.surface_m_s < STILL_M_S:
+        return None
+    try:
+        return drifting(floats, rig.tree, stream, water.rho, water.mu, NEAR_BED_M)
+    except CannotCompute:
+        return None
+
+
+def _on_the_surface(rig: WaterRig, stream: Stream, way: float) -> Array:
+    """Straight on the surface, up the stream (-1) or down it (+1) of the top."""
+    reach = rig.tree.reach
+    return np.stack([way * reach, np.full_like(reach, stream.depth_m)], axis=1)
+
+
+def _from_the_tip(rig: WaterRig, stream: Stream, tip_m: float) -> Array:
+    """Straight from the rod's tip to where the fly lands upstream, the rest on the surface."""
+    reach, whole = rig.tree.reach, rig.length_m
+    drop = min(tip_m, SLOPE * whole)
+    slant = drop / whole
+    x = -reach * (1.0 - slant**2) ** 0.5
+    z = np.maximum(stream.depth_m + tip_m - reach * slant, stream.depth_m)
+    return np.stack([x, z], axis=1)
+
+
+def _on_the_line(design: Design, setup: Setup, ask: WaterAsk) -> Run:
+    """Line and leader straight below the rod's tip; sunk, then stripped or held."""
+    day = design.situation
+    stream, water = stream_of(day.water), water_of(day.water)
+    line = line_profile(day.line)
+    rig = rig_below(design.leader, day.fly, water, 0.0, line, ask.line_m, segment_m=2.0 * EVERY_S)
+    start = _on_the_surface(rig, stream, 1.0)
+    if setup == "swing":
+        sinks = min(8.0, max(2.0, 0.5 * DRIFT_M / stream.surface_m_s))
+        legs = (Leg(sinks, stream.surface_m_s), Leg(HANG_S, 0.0))
+    else:
+        sinks = ask.count_s if ask.count_s is not None else usual_count_s(design)
+        held = 0.0  # the rod's tip stands; in a current the line hangs below it
+        pull = Leg(ask.pull_m / ask.pull_m_s, -ask.pull_m_s)
+        pause = (Leg(ask.pause_s, 0.0),) if ask.pause_s > 0.0 else ()
+        first = (Leg(sinks, held),) if sinks > 0.0 else ()
+        legs = (*first, *((pull, *pause) * PULLS))
+    followed = history(
+        rig.tree,
+        start,
+        stream,
+        legs,
+        water.rho,
+        water.mu,
+        every_s=EVERY_S,
+        step_s=COARSE_STEP_S,
+    )
+    return Run(setup, rig, stream, water, followed, None, None, sinks)
+
+
+def usual_count_s(design: Design) -> float:
+    """Seconds counted down: to half the depth at the line's own sinking speed, half a minute at
+    most; a floating line's fly has eight seconds."""
+    day = design.situation
+    if day.line.sinking == "floating":
+        return 8.0
+    from_class = SINK_CLASS_M_S[day.line.sinking]
+    return float(min(30.0, round(0.6 * day.water.depth_m / from_class)))
