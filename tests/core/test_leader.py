@@ -67,7 +67,7 @@ def test_places_run_from_the_line_to_the_fly():
 def test_an_attachment_hangs_on_the_leader():
     with pytest.raises(ValidationError, match="beyond"):
         PLAIN.model_validate(
-            {**PLAIN.model_dump(), "attachments": [Attachment(kind="shot", above_end_m=5.0)]}
+            {**PLAIN.model_dump(), "attachments": [Attachment(kind="mark", above_end_m=5.0)]}
         )
 
 

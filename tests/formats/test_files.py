@@ -141,7 +141,10 @@ def test_a_table_from_a_spreadsheet_with_a_mark_before_it_is_read():
 
 def test_a_table_has_no_place_for_what_hangs_along_the_line():
     hung = Leader.model_validate(
-        {**PLAIN.model_dump(), "attachments": [Attachment(kind="shot", above_end_m=0.3)]}
+        {
+            **PLAIN.model_dump(),
+            "attachments": [Attachment(kind="shot", above_end_m=0.3, mass_kg=4e-4)],
+        }
     )
     with pytest.raises(FileRefused, match="no place"):
         write_csv(hung)

@@ -14,6 +14,7 @@ Array = NDArray[np.float64]
 
 LINE_STRETCH_N = 400.0  # EA of a fly line [M]
 RING_KG, SWIVEL_KG = 30e-6, 150e-6  # of a 2 mm ring and a tiny swivel [M ±30 %]
+BALL_DRAG = 0.47  # drag coefficient of a ball in air [S: any handbook]
 FEWEST_LINKS = 2  # of a short piece
 
 
@@ -91,6 +92,14 @@ def rig_of(leader: Leader, line: LineProfile, fly: Fly, line_out_m: float, mesh:
     body[-1] = fly.air_drag_area_m2
     for joint, node in zip(leader.joints, joints, strict=True):
         mass[node] += {"ring": RING_KG, "swivel": SWIVEL_KG}.get(joint.kind, 0.0)
+        hung = joint.dropper.fly if joint.dropper else joint.fly
+        if hung is not None:
+            mass[node] += hung.mass_kg
+            body[node] += hung.air_drag_area_m2
+        if joint.dropper is not None:
+            tag = joint.dropper.strand
+            mass[node] += tag.mass_kg_m(tag.diameter_m) * joint.dropper.length_m
+    _hang(leader, np.concatenate([[0.0], np.cumsum(rest)]) - rest[:lead].sum(), mass, body)
     return Rig(
         rest=rest,
         mass=mass,
@@ -102,6 +111,15 @@ def rig_of(leader: Leader, line: LineProfile, fly: Fly, line_out_m: float, mesh:
         joints=tuple(joints),
         arrival_gain=mesh.arrival_gain,
     )
+
+
+def _hang(leader: Leader, places: Array, mass: Array, body: Array) -> None:
+    """Shot and indicator at the nodes nearest to them; ``places`` in metres from the line's tip."""
+    for thing in leader.attachments:
+        node = int(np.abs(places - (leader.length_m - thing.above_end_m)).argmin())
+        mass[node] += thing.own_mass_kg
+        across = thing.diameter_m or thing.shot_m
+        body[node] += BALL_DRAG * pi * across**2 / 4.0
 
 
 def _line_part(line: LineProfile, line_out_m: float, step_m: float) -> Array:

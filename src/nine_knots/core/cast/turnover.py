@@ -96,7 +96,7 @@ def _landing(flight: Flight, units: Units) -> str:
 
 
 def mass_ratio(leader: Leader, fly: Fly) -> float | None:
-    """Mono in the air over the fly, by mass, where mono is cast without a fly line; else None."""
+    """Mono in the air over flies and shot, by mass, where mono is cast without a fly line; else None."""
     school = SCHOOLS.get(leader.school or "")
     if school is None or school.line_leads:
         return None
@@ -105,7 +105,9 @@ def mass_ratio(leader: Leader, fly: Fly) -> float | None:
         used = min(left, piece.length_m)
         mass += used * piece.strand.mass_kg_m(piece.lower_diameter_m)
         left -= used
-    return mass / fly.mass_kg
+    flies_kg = fly.mass_kg + sum(other.mass_kg for _, other in leader.flies_above)
+    shot_kg = sum(thing.mass_kg for thing in leader.attachments)
+    return mass / (flies_kg + shot_kg)
 
 
 def wanted_m_s(leader: Leader, situation: Situation, own: OwnCast = UNKNOWN) -> tuple[float, float]:

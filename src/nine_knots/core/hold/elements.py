@@ -62,7 +62,7 @@ def hold_of(leader: Leader, soaked: bool = True, own: tuple[OwnKnot, ...] = ()) 
     ``soaked`` as it is fished; dry, as on the table, nylon holds some more. ``own`` is what knots
     keep in this angler's hands, by pull tests.
     """
-    rows: list[tuple[Literal["piece", "joint"], int, float, float, float]] = []
+    rows: list[Row] = []
     for number, piece in enumerate(leader.pieces):
         left, spread = WORN[piece.wear]
         weakest_n = min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))
@@ -72,6 +72,39 @@ def hold_of(leader: Leader, soaked: bool = True, own: tuple[OwnKnot, ...] = ()) 
             ("joint", number, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, kept)
             for mean, spread, kept in _joint_sides(leader, number, soaked, own)
         )
+    return _held(rows)
+
+
+Row = tuple[Literal["piece", "joint"], int, float, float, float]
+
+
+def hold_of_dropper(leader: Leader, number: int, own: tuple[OwnKnot, ...] = ()) -> Hold:
+    """Hold of a fish on the dropper at joint ``number``: all above it, the tag and its knots.
+
+    The tag and its knots are the elements of index ``number``. LookupError where none hangs there.
+    """
+    dropper = leader.joints[number].dropper
+    if dropper is None:
+        raise LookupError(f"no dropper at joint {number}")
+    rows: list[Row] = []
+    for above in range(number):
+        piece = leader.pieces[above]
+        left, spread = WORN[piece.wear]
+        weakest_n = min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))
+        rows.append(("piece", above, left * weakest_n, spread, 1.0))
+        rows.extend(
+            ("joint", above, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, kept)
+            for mean, spread, kept in _joint_sides(leader, above, True, own)
+        )
+    tag = LevelPiece(role="tippet", strand=dropper.strand, length_m=dropper.length_m)
+    rows.append(("piece", number, dropper.strand.breaking_n, NEW_SPREAD, 1.0))
+    for key in (dropper.knot, leader.joints[number].knot):
+        mean, spread, kept = _side(key, tag, dropper.strand.breaking_n, None, 1.0, True, own)
+        rows.append(("joint", number, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, kept))
+    return _held(rows)
+
+
+def _held(rows: list[Row]) -> Hold:
     broken = first_break(np.array([r[2] for r in rows]), np.array([r[3] for r in rows]))
     elements = tuple(
         Element(what=r[0], index=r[1], mean_n=r[2], spread=r[3], kept=r[4], chance=float(chance))

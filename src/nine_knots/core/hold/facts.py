@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from nine_knots.core.cords import Standing
 from nine_knots.core.design import Design
-from nine_knots.core.hold.elements import Hold
+from nine_knots.core.hold.elements import Hold, hold_of_dropper
 from nine_knots.core.hold.need import need_of
 from nine_knots.core.hold.stretch import at_the_hook_n_m, compliance_m_n, energy_j
 from nine_knots.core.leader import Leader
@@ -67,6 +67,7 @@ def facts(design: Design, hold: Hold, units: Units) -> Facts:
         _drag(hold, units),
         _stretch(design, hold, units),
         _order(leader, hold),
+        *_flies(leader, hold, units),
         _rod(design, hold, units),
         _line(design, hold, units),
     )
@@ -110,6 +111,37 @@ def _order(leader: Leader, hold: Hold) -> Fact:
         "better knot above.",
         "too much",
     )
+
+
+def _flies(leader: Leader, hold: Hold, units: Units) -> tuple[Fact, ...]:
+    """Along the tree: what a snag on the point costs, what a fish on each dropper breaks."""
+    above = leader.flies_above
+    if not above:
+        return ()
+    lowest = above[-1][0]
+    saved = sum(e.chance for e in hold.elements if e.index >= lowest)
+    text = f"A snag on the point fly costs it alone in {saved:.0%}: "
+    found = [
+        Fact("Point fly", f"{text}the flies above come back.")
+        if saved >= 1.0 - WEAK_ABOVE
+        else Fact(
+            "Point fly",
+            f"{text}finer tippet below the upper fly saves the others.",
+            "too much",
+        )
+    ]
+    for joint, dropper in leader.branches:
+        branch = hold_of_dropper(leader, joint)
+        own = sum(e.chance for e in branch.elements if e.index >= joint)
+        found.append(
+            Fact(
+                f"Dropper {joint}",
+                f"A fish on the {dropper.fly.title} breaks it at {units.load(branch.mean_n).text}, "
+                f"the dropper itself in {own:.0%}; {dropper.changes_left} fly changes left.",
+                "right" if own >= 1.0 - WEAK_ABOVE else "too much",
+            )
+        )
+    return tuple(found)
 
 
 def _rod(design: Design, hold: Hold, units: Units) -> Fact:

@@ -20,14 +20,27 @@ def break_at_m(element: Element, leader: Leader) -> float:
 
 
 def what_is_lost(element: Element, leader: Leader, units: Units) -> str:
-    """``the fly and 21½ in of leader``."""
+    """``the fly and 21½ in of leader``, or ``both flies and …`` where others go with it."""
     first_gone = broken_at(element)
+    flies = _flies_gone(leader, first_gone)
     if first_gone == len(leader.pieces):
-        return "the fly"
+        return flies
     if first_gone == 0:
-        return "the fly and the whole leader"
+        return f"{flies} and the whole leader"
     gone_m = leader.length_m - leader.joints_at_m[first_gone]
-    return f"the fly and {units.length(gone_m).text} of leader"
+    return f"{flies} and {units.length(gone_m).text} of leader"
+
+
+def _flies_gone(leader: Leader, first_gone: int) -> str:
+    """The flies below a break: an upper tag stays with the piece above it."""
+    gone = 1
+    for joint, _ in leader.flies_above:
+        dropper = leader.joints[joint].dropper
+        stays = joint == first_gone and dropper is not None and dropper.tag == "upper"
+        gone += joint >= first_gone and not stays
+    if gone == 1:
+        return "the point fly" if leader.flies_above else "the fly"
+    return "both flies" if gone == 2 == 1 + len(leader.flies_above) else f"{gone} flies"
 
 
 def what_is_left(element: Element, leader: Leader, units: Units) -> str:
@@ -47,7 +60,7 @@ def place_of_break(element: Element, leader: Leader) -> str:
     if element.index == len(leader.pieces):
         return "at the fly's knot"
     kind = leader.joints[element.index].kind
-    thing = "" if kind == "knot" else f"the {kind}, "
+    thing = {"knot": "", "fly": "the fly in line, "}.get(kind, f"the {kind}, ")
     return f"at {thing}joint {element.index}"
 
 

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from nine_knots.core.knots import KNOTS, STOUT_M
 from nine_knots.core.leader.joining import eye_knot, joint_between, line_joint, ring_between
-from nine_knots.core.leader.joints import Joint
+from nine_knots.core.leader.joints import Dropper, Joint
 from nine_knots.core.leader.leader import Leader
 from nine_knots.core.leader.pieces import LevelPiece, TaperedPiece
 from nine_knots.core.tackle import Fly, FlyLine
@@ -56,7 +56,12 @@ def advise(leader: Leader, number: int, line: FlyLine, fly: Fly) -> JointAdvice:
         best, other = _at_the_fly(leader.pieces[-1], fly)
         return JointAdvice(best, other, _faults_of_knots(tied, (leader.pieces[-1],), best))
     above, below = leader.pieces[number - 1], leader.pieces[number]
+    if tied.fly is not None:
+        best, other = _in_line(tied, above, below)
+        return JointAdvice(best, other, _faults_of_knots(tied, (above, below), best))
     best, other = _between(above, below)
+    if tied.dropper is not None:
+        best, other = _with_dropper(best, tied.dropper), _with_dropper(other, tied.dropper)
     faults = (*_faults_of_knots(tied, (above, below), best), *_faults_between(tied, above, below))
     return JointAdvice(best, other, faults)
 
@@ -68,6 +73,8 @@ def choice_title(joint: Joint) -> str:
         return name
     if joint.kind == "loops":
         return f"loop to loop, {name}"
+    if joint.kind == "fly":
+        return f"fly in line, tied from the {joint.tied_from}"
     return f"{joint.kind} between two knots"
 
 
@@ -156,6 +163,33 @@ def _between(above: Piece, below: Piece) -> tuple[Choice, Choice]:
     )
 
 
+def _in_line(tied: Joint, above: Piece, below: Piece) -> tuple[Choice, Choice]:
+    """A fly in line: the next piece from its bend or from its eye, a school each."""
+    assert tied.fly is not None
+    upper, lower = eye_knot(above, tied.fly).knot, "improved-clinch"
+    if below.strand.material == "wire-single":
+        lower = "haywire"
+    parts = {"kind": "fly", "fly": tied.fly, "upper_knot": upper, "knot": lower}
+    bend = _chosen(
+        Joint.model_validate({**parts, "tied_from": "bend"}),
+        "from the bend: the simplest, and it tangles least.",
+    )
+    eye = _chosen(
+        Joint.model_validate({**parts, "tied_from": "eye"}),
+        "from the eye: leaves the bend free to hook, and lets the fly swing.",
+    )
+    return (bend, eye) if tied.tied_from == "bend" else (eye, bend)
+
+
+def _with_dropper(choice: Choice, dropper: Dropper) -> Choice:
+    """The choice with the dropper that is there; a knot without a tag gives way to one with."""
+    joint, reason = choice.joint, choice.reason
+    if joint.kind == "knot" and not KNOTS[joint.knot].dropper:
+        joint, reason = Joint(knot="triple-surgeons"), "its lower tag carries the dropper."
+    fields = {name: getattr(joint, name) for name in Joint.model_fields}
+    return _chosen(Joint.model_validate({**fields, "dropper": dropper}), reason)
+
+
 def _faults_at_the_line(tied: Joint, butt: Piece, line: FlyLine, best: Choice) -> tuple[Fault, ...]:
     if tied.kind == "loops" and line.tip == "bare":
         return (
@@ -218,6 +252,11 @@ def _faults_between(tied: Joint, above: Piece, below: Piece) -> tuple[Fault, ...
         ):
             what = "Fluorocarbon tied straight to nylon is a weak spot."
             faults.append(Fault(what, mend, best))
+    if tied.dropper is not None and tied.kind == "knot" and not knot.dropper:
+        what = f"A {knot.title} leaves no tag for a dropper."
+        fields = {name: getattr(tied, name) for name in Joint.model_fields}
+        instead = Joint.model_validate({**fields, "knot": "triple-surgeons"})
+        faults.append(Fault(what, "Tie a triple surgeon's, and use its lower tag.", instead))
     heavier = lower_m > REVERSED * upper_m and below.role != "bite"
     if heavier and "wire" not in families:
         faults.append(

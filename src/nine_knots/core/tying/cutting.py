@@ -6,7 +6,7 @@ from pydantic import Field
 
 from nine_knots.core.knots import KNOTS, Knot, line_used_m, turns
 from nine_knots.core.knots.own import OwnKnot
-from nine_knots.core.leader import Leader, TaperedPiece
+from nine_knots.core.leader import Joint, Leader, Piece, TaperedPiece
 from nine_knots.core.tying.spans import in_spans
 from nine_knots.core.units import Units
 from nine_knots.core.values import Frozen, Quantity
@@ -52,6 +52,20 @@ def knot_turns(knot: Knot, leader: Leader, joint: int) -> tuple[int, int]:
 
 def used_above_m(leader: Leader, joint: int, handiness: float) -> float:
     """Line in metres that a joint's knots take of the piece above it."""
+    above, tied = leader.pieces[joint - 1], leader.joints[joint]
+    return _knots_above_m(leader, joint, handiness) + _tag_m(tied, "upper", above, handiness)
+
+
+def _tag_m(tied: Joint, end: str, piece: Piece, handiness: float) -> float:
+    """Line in metres that a dropper's tag takes of the piece that it is the end of."""
+    dropper = tied.dropper
+    if dropper is None or dropper.tag != end or dropper.strand != piece.strand:
+        return 0.0
+    knot, own_m = KNOTS[dropper.knot], dropper.strand.diameter_m
+    return dropper.length_m + line_used_m(knot, turns(knot, own_m)[0], own_m, own_m, handiness)
+
+
+def _knots_above_m(leader: Leader, joint: int, handiness: float) -> float:
     above = leader.pieces[joint - 1]
     tied = leader.joints[joint]
     own_m = above.lower_diameter_m
@@ -72,9 +86,11 @@ def used_below_m(leader: Leader, joint: int, handiness: float) -> float:
     below, tied = leader.pieces[joint], leader.joints[joint]
     own_m, knot = below.upper_diameter_m, KNOTS[tied.knot]
     other_m = leader.pieces[joint - 1].lower_diameter_m if joint > 0 else own_m
+    tag_m = _tag_m(tied, "lower", below, handiness)
     if tied.kind != "knot":
-        return line_used_m(knot, turns(knot, own_m)[0], own_m, own_m, handiness)
-    return line_used_m(knot, knot_turns(knot, leader, joint)[1], own_m, other_m, handiness)
+        return tag_m + line_used_m(knot, turns(knot, own_m)[0], own_m, own_m, handiness)
+    count = knot_turns(knot, leader, joint)[1]
+    return tag_m + line_used_m(knot, count, own_m, other_m, handiness)
 
 
 def cut_length_m(leader: Leader, piece: int, handiness: float = USUAL_HAND) -> float:

@@ -6,7 +6,7 @@ from typing import Literal
 from nine_knots.core.hold import hold_of
 from nine_knots.core.knots import HEAVY_M, KNOTS, Knot, KnotKey
 from nine_knots.core.knots.own import OwnKnot
-from nine_knots.core.leader import Joint, Leader
+from nine_knots.core.leader import Joint, Leader, shot_name
 from nine_knots.core.tackle import Fly
 from nine_knots.core.tying.cutting import USUAL_TIER, CutRow, Tier, cut_row, knot_turns
 from nine_knots.core.units import Units
@@ -36,7 +36,7 @@ class WorkOrder:
 class Screen:
     """One step as the companion shows it: what to do, how, and the knot to draw beside it."""
 
-    kind: Literal["cut", "straighten", "tie", "draw", "check", "measure"]
+    kind: Literal["cut", "straighten", "tie", "draw", "check", "hang", "measure"]
     title: str
     detail: str
     caution: str
@@ -65,10 +65,13 @@ def joint_title(leader: Leader, joint: int) -> str:
     if tied.kind in ("ring", "swivel") and tied.upper_knot is not None:
         upper = KNOTS[tied.upper_knot].title
         return f"{tied.kind}: {upper} above, {said} below"
+    if tied.fly is not None and tied.upper_knot is not None:
+        upper = KNOTS[tied.upper_knot].title
+        return f"{tied.fly.title} in line: {upper} to its eye, {said} to its {tied.tied_from}"
     return said
 
 
-def _join_step(leader: Leader, joint: int, fly: Fly) -> Step:
+def _join_step(leader: Leader, joint: int, fly: Fly, units: Units) -> Step:
     tied: Joint = leader.joints[joint]
     title = joint_title(leader, joint)
     note = KNOTS[tied.knot].note
@@ -81,7 +84,43 @@ def _join_step(leader: Leader, joint: int, fly: Fly) -> Step:
         return Step(kind="fly", title=f"Fly: {title}", detail=f"Tie on {fly.title}. {note}")
     where = f"Piece {joint} to piece {joint + 1}"
     wet = "Wet it, draw up smoothly, seat it fully, tug, trim."
+    if tied.dropper is not None:
+        wet = f"{_tag_words(tied, units)} {wet}"
     return Step(kind="join", title=f"{where}: {title}", detail=f"{wet} {note}")
+
+
+def _tag_words(tied: Joint, units: Units) -> str:
+    """What is left long for a dropper."""
+    dropper = tied.dropper
+    assert dropper is not None
+    long = units.length(dropper.length_m).text
+    knot = KNOTS[dropper.knot].title
+    return (
+        f"Leave the {dropper.tag} tag long: {long} when the {dropper.fly.title} is on it, by "
+        f"{knot}."
+    )
+
+
+def _hang_steps(leader: Leader, units: Units) -> list[Step]:
+    """Shot, indicator, marks and grease, from the point fly up."""
+    steps = []
+    for thing in sorted(leader.attachments, key=lambda one: one.above_end_m):
+        place = f"{units.length(thing.above_end_m).text} above the point fly"
+        if thing.kind == "shot":
+            name = shot_name(thing.mass_kg)
+            size = (
+                f"{name}, {1e3 * thing.mass_kg:.2g} g" if name else f"{1e3 * thing.mass_kg:.2g} g"
+            )
+            title, detail = f"Pinch on shot {size}", f"Of {thing.metal}, {place}."
+        elif thing.kind == "indicator" and thing.diameter_m is not None:
+            title = f"Put on the indicator, {1e3 * thing.diameter_m:.0f} mm"
+            detail = f"Set {place}."
+        elif thing.kind == "mark":
+            title, detail = "Mark the sighter", f"Its lower end {place}."
+        else:
+            title, detail = "Grease the leader", f"From the line down to {place}, no further."
+        steps.append(Step(kind="hang", title=title, detail=detail))
+    return steps
 
 
 def cautions_for(leader: Leader) -> tuple[str, ...]:
@@ -117,18 +156,18 @@ def work_order(
         title="Straighten every piece",
         detail="Draw each through the fingers until it warms and hangs without curls.",
     )
-    joins = [_join_step(leader, joint, fly) for joint in range(1, len(leader.pieces))]
-    ends = [_join_step(leader, 0, fly)]
+    joins = [_join_step(leader, joint, fly, units) for joint in range(1, len(leader.pieces))]
+    ends = [_join_step(leader, 0, fly, units)]
     whole = units.length(leader.length_m).text
     measure = Step(
         kind="check",
         title=f"Measure: {whole} from loop to fly",
         detail="Tags leave on opposite sides, loops seat square; pull the whole leader straight.",
     )
-    last = _join_step(leader, len(leader.pieces), fly)
+    last = _join_step(leader, len(leader.pieces), fly, units)
     return WorkOrder(
         rows=rows,
-        steps=(*cuts, straighten, *joins, *ends, last, measure),
+        steps=(*cuts, straighten, *joins, *ends, last, *_hang_steps(leader, units), measure),
         cautions=cautions_for(leader),
     )
 
@@ -146,6 +185,14 @@ def screens(
     shown = [*cuts, _screen("straighten", straight.title, straight.detail)]
     for joint in (*range(1, len(leader.pieces)), 0, len(leader.pieces)):
         shown += _joint_screens(leader, joint, fly, units, tier.knots)
+        shown += _dropper_screens(leader, joint, units)
+    for step in _hang_steps(leader, units):
+        caution = (
+            "Lead shot is banned on some waters: ask the local authority."
+            if ("lead" in step.detail)
+            else ""
+        )
+        shown.append(_screen("hang", step.title, step.detail, caution))
     shown += [
         _screen(
             "measure",
@@ -160,7 +207,7 @@ def screens(
 
 
 def _screen(
-    kind: Literal["cut", "straighten", "tie", "draw", "check", "measure"],
+    kind: Literal["cut", "straighten", "tie", "draw", "check", "hang", "measure"],
     title: str,
     detail: str,
     caution: str = "",
@@ -171,10 +218,20 @@ def _screen(
     return Screen(kind, title, detail, caution, knot, joint, piece)
 
 
+def _dropper_screens(leader: Leader, joint: int, units: Units) -> list[Screen]:
+    dropper = leader.joints[joint].dropper
+    if dropper is None:
+        return []
+    knot = KNOTS[dropper.knot]
+    title = f"Dropper: tie on {dropper.fly.title}, {knot.title}"
+    detail = f"{_tag_words(leader.joints[joint], units)} Trim the other tag close. {knot.note}"
+    return [_screen("tie", title, detail, "Mind the hook's point.", dropper.knot, joint)]
+
+
 def _joint_screens(
     leader: Leader, joint: int, fly: Fly, units: Units, own: tuple[OwnKnot, ...]
 ) -> list[Screen]:
-    step = _join_step(leader, joint, fly)
+    step = _join_step(leader, joint, fly, units)
     tied = leader.joints[joint]
     near = leader.pieces[max(0, joint - 1) : joint + 1]
     thick_m = max(max(piece.upper_diameter_m, piece.lower_diameter_m) for piece in near)

@@ -8,8 +8,7 @@ from nine_knots.core.materials import MATERIALS
 from nine_knots.core.section import bend_stiffness_nm2
 from nine_knots.core.units import Units
 from nine_knots.core.units.factors import THOU_M
-from nine_knots.core.water.measures import JIGS_M
-from nine_knots.core.water.outcome import GOOD_ANGLE, WIDE_ANGLE, Outcome
+from nine_knots.core.water.outcome import GOOD_ANGLE, JIGS_M, WIDE_ANGLE, Outcome
 from nine_knots.core.water.setups import WaterAsk, water_of
 from nine_knots.core.water.surface import MICRO_M_S, Drag, bending_length_m
 from nine_knots.core.water.thin_line import normal_drag_n_m
@@ -19,7 +18,7 @@ RULE_OF_THUMB = 1.5  # of the depth, from indicator to lowest fly [P]
 
 def rig_facts(design: Design, outcome: Outcome, ask: WaterAsk, units: Units) -> tuple[Fact, ...]:
     """Facts of a sunk rig, by the way it is fished."""
-    found = []
+    found: list[Fact | None] = []
     if outcome.run.floats is not None and outcome.run.stream.surface_m_s > 0.0:
         found.append(_contact(outcome))
         found.append(_carried(outcome))
@@ -149,7 +148,7 @@ def dry_facts(design: Design, drag: Drag, units: Units) -> tuple[Fact, ...]:
 
 
 def _bending_m(design: Design, diameter_m: float) -> float | None:
-    """Bending length in metres of the tippet's material at a diameter, by the slip of micro-drag."""
+    """Bending length in metres of the tippet's material at a diameter, at micro-drag's slip."""
     water = water_of(design.situation.water)
     strand = design.leader.pieces[-1].strand
     drag = normal_drag_n_m(diameter_m, MICRO_M_S, water.rho, water.mu)
