@@ -428,6 +428,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/water": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Fish a design
+         * @description Follow the rig in its water in a worker; nothing is stored.
+         */
+        post: operations["post_water"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/water/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask what would bring drift and depth in
+         * @description Each remedy is found by fishing and casting the changed rig; nothing is stored.
+         */
+        post: operations["post_water_remedies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/water/tuning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask for the settings and weights that work
+         * @description The setting by bisection, the least and most shot and bead; nothing is stored.
+         */
+        post: operations["post_tuning"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/water/depth-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask for a rig's depth table
+         * @description Depth by pace and depth of water, and what to change in each; nothing is stored.
+         */
+        post: operations["post_depth_table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/hold": {
         parameters: {
             query?: never;
@@ -908,14 +988,17 @@ export interface components {
         };
         /**
          * Attachment
-         * @description Something on the line at a place measured as anglers do, up from the fly.
+         * @description Something on the line at a place measured as anglers do, up from the point fly.
+         *
+         *     ``mass_kg`` is a shot's; ``diameter_m`` an indicator's. A grease mark is the lower end of what
+         *     is greased: all above it floats.
          */
         Attachment: {
             /**
              * Kind
              * @enum {string}
              */
-            kind: "shot" | "indicator" | "mark";
+            kind: "shot" | "indicator" | "mark" | "grease";
             /**
              * Above End M
              * @description metres
@@ -926,6 +1009,14 @@ export interface components {
              * @default 0
              */
             mass_kg: number;
+            /**
+             * Metal
+             * @default lead
+             * @enum {string}
+             */
+            metal: "lead" | "tin";
+            /** Diameter M */
+            diameter_m?: number | null;
         };
         /**
          * AttemptForm
@@ -969,6 +1060,7 @@ export interface components {
             /**
              * @example {
              *       "fly": {
+             *         "barbless": false,
              *         "bulk": "standard",
              *         "hook": 16,
              *         "kind": "dry",
@@ -999,7 +1091,13 @@ export interface components {
              *         "depth_m": 0.8,
              *         "kind": "glide",
              *         "pace_m_s": 0.4,
-             *         "snags": "open"
+             *         "rules": {
+             *           "barbless": false,
+             *           "lead_banned": false,
+             *           "wire_required": false
+             *         },
+             *         "snags": "open",
+             *         "temperature_c": 10
              *       },
              *       "wind": {
              *         "bearing": "upstream",
@@ -1113,15 +1211,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -1152,6 +1253,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -1182,7 +1284,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -1201,7 +1309,7 @@ export interface components {
              *       "piece": 0
              *     }
              */
-            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["SetWear"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"]) | null;
+            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["SetWear"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"] | components["schemas"]["HangOn"] | components["schemas"]["MoveThing"] | components["schemas"]["NudgeThing"] | components["schemas"]["SetThing"] | components["schemas"]["StepThing"] | components["schemas"]["TakeOff"] | components["schemas"]["SetDropper"] | components["schemas"]["ChangeFly"] | components["schemas"]["RemoveDropper"] | components["schemas"]["SetFlyInLine"] | components["schemas"]["RemoveFlyInLine"]) | null;
             /**
              * @example {
              *       "part": "depth",
@@ -1266,7 +1374,7 @@ export interface components {
             gust_along: number;
             speed: components["schemas"]["Quantity"];
             line_out: components["schemas"]["Quantity"];
-            movie: components["schemas"]["Movie"] | null;
+            movie: components["schemas"]["nine_knots__core__cast__reading__Movie"] | null;
             /** Energy */
             energy: components["schemas"]["EnergyPoint"][];
         };
@@ -1287,15 +1395,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -1326,6 +1437,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -1356,7 +1468,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -1442,6 +1560,36 @@ export interface components {
             schools: components["schemas"]["SchoolCard"][];
         };
         /**
+         * Cell
+         * @description One pace and depth: where the point fly fishes as the rig is, and what to change.
+         */
+        Cell: {
+            /** Depth */
+            depth: string;
+            /** Figure */
+            figure: string;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+            /** Change */
+            change: string;
+        };
+        /**
+         * ChangeFly
+         * @description Cut a dropper's fly off and tie on again: the tag loses what a knot takes.
+         */
+        ChangeFly: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "change-fly";
+            /** Joint */
+            joint: number;
+        };
+        /**
          * CsvForm
          * @description The text of a CSV file of pull tests.
          */
@@ -1519,6 +1667,16 @@ export interface components {
             piece: number;
         };
         /**
+         * DepthTable
+         * @description Rows by pace, columns by depth of water.
+         */
+        DepthTable: {
+            /** Depths */
+            depths: string[];
+            /** Rows */
+            rows: components["schemas"]["Row"][];
+        };
+        /**
          * Design
          * @description A named leader, the situation it was made for, and the angler's notes.
          */
@@ -1555,6 +1713,8 @@ export interface components {
         /**
          * Dropper
          * @description A side branch: a fly on a tag that leaves the leader at a joint.
+         *
+         *     ``tag`` says which end of the joint's knot was left long: of the piece above or below.
          */
         Dropper: {
             strand: components["schemas"]["Strand"];
@@ -1569,6 +1729,12 @@ export interface components {
              */
             knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
             fly: components["schemas"]["Fly"];
+            /**
+             * Tag
+             * @default lower
+             * @enum {string}
+             */
+            tag: "upper" | "lower";
         };
         /**
          * Effect
@@ -1686,15 +1852,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -1725,6 +1894,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -1755,7 +1925,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -1827,6 +2003,18 @@ export interface components {
             chance: number;
         };
         /**
+         * Flow
+         * @description The stream's speed at a height above the bed.
+         */
+        Flow: {
+            /** Height M */
+            height_m: number;
+            /** Speed M S */
+            speed_m_s: number;
+            /** Text */
+            text: string;
+        };
+        /**
          * Fly
          * @description A fly; hook sizes fall as hooks grow (14, 1, then 0 for 1/0 and -1 for 2/0).
          */
@@ -1851,6 +2039,16 @@ export interface components {
             weighed_kg?: number | null;
             /** Drag Area M2 */
             drag_area_m2?: number | null;
+            /**
+             * Sink M S
+             * @description the angler's own, from a jar test
+             */
+            sink_m_s?: number | null;
+            /**
+             * Barbless
+             * @default false
+             */
+            barbless: boolean;
         };
         /**
          * FlyForm
@@ -1936,10 +2134,49 @@ export interface components {
              */
             tip_bend_nm2?: number | null;
         };
+        /**
+         * FlyReading
+         * @description One fly in words: where it fishes and when.
+         */
+        FlyReading: {
+            /** Title */
+            title: string;
+            /** Node */
+            node: number;
+            /** Joint */
+            joint: number | null;
+            depth: components["schemas"]["Quantity"];
+            /** Share */
+            share: string;
+            /** Height */
+            height: string;
+            /** Zone */
+            zone: string;
+            /** Carried */
+            carried: string;
+        };
         /** HTTPValidationError */
         HTTPValidationError: {
             /** Detail */
             detail?: components["schemas"]["ValidationError"][];
+        };
+        /**
+         * HangOn
+         * @description Put something on the line, at a place up from the point fly or where it usually goes.
+         */
+        HangOn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "hang-on";
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "shot" | "indicator" | "mark" | "grease";
+            /** Above */
+            above?: number | string | null;
         };
         /**
          * HeightForm
@@ -1991,15 +2228,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -2030,6 +2270,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -2060,7 +2301,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -2108,15 +2355,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -2147,6 +2397,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -2177,7 +2428,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -2209,6 +2466,8 @@ export interface components {
          *
          *     ``knot`` is the knot itself, or at loops, a ring or a swivel the knot in the piece below;
          *     ``upper_knot`` is then the knot in the piece above (None at the line, whose loop is its own).
+         *     A joint of kind ``fly`` is a fly in line: the piece above is tied to its eye, the piece below
+         *     to its bend or its eye, as ``tied_from`` says.
          */
         Joint: {
             /**
@@ -2216,7 +2475,7 @@ export interface components {
              * @default knot
              * @enum {string}
              */
-            kind: "knot" | "loops" | "ring" | "swivel";
+            kind: "knot" | "loops" | "ring" | "swivel" | "fly";
             /**
              * Knot
              * @enum {string}
@@ -2225,6 +2484,13 @@ export interface components {
             /** Upper Knot */
             upper_knot?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire") | null;
             dropper?: components["schemas"]["Dropper"] | null;
+            fly?: components["schemas"]["Fly"] | null;
+            /**
+             * Tied From
+             * @default bend
+             * @enum {string}
+             */
+            tied_from: "bend" | "eye";
         };
         /**
          * JointAdvice
@@ -2325,15 +2591,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -2364,6 +2633,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -2394,7 +2664,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -2442,6 +2718,22 @@ export interface components {
             landed: "piled up" | "soft" | "straight" | "slammed";
             /** Expected */
             expected: string;
+        };
+        /**
+         * Lane
+         * @description A dry fly's slack being used up: share of it left at times in seconds.
+         */
+        Lane: {
+            slack: components["schemas"]["Quantity"];
+            /** Differs */
+            differs: string;
+            /** Free S */
+            free_s: number | null;
+            /** Left */
+            left: [
+                number,
+                number
+            ][];
         };
         /**
          * LaneSpan
@@ -2614,7 +2906,7 @@ export interface components {
              * Key
              * @enum {string}
              */
-            key: "turnover" | "match" | "hold" | "length";
+            key: "turnover" | "drift" | "depth" | "match" | "hold" | "length";
             /** Title */
             title: string;
             /** Asks */
@@ -2639,6 +2931,128 @@ export interface components {
              *     }
              */
             band: components["schemas"]["Band"];
+        };
+        /**
+         * MendRequest
+         * @description A design to mend, with the stroke that throws it.
+         */
+        MendRequest: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood",
+             *             "tied_from": "bend"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            fished?: components["schemas"]["WaterForm"];
+            /**
+             * Slack M
+             * @description in which its cast landed, where one was thrown
+             */
+            slack_m?: number | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+            stroke?: components["schemas"]["StrokeForm"];
         };
         /**
          * Merge
@@ -2669,26 +3083,19 @@ export interface components {
             to_m: number;
         };
         /**
-         * Movie
-         * @description Positions to draw: ``count`` frames of ``nodes`` points, x and y in millimetres.
-         *
-         *     ``points`` is base64 of little-endian 16-bit integers, frame by frame; the water is at 0 and
-         *     the rod's tip is the first point. ``leader`` is the point at the line's tip, ``joints`` those
-         *     of the leader's joints. The last frame is the landing.
+         * MoveThing
+         * @description Slide something along the line, to a place in metres up from the point fly.
          */
-        Movie: {
-            /** Gap S */
-            gap_s: number;
-            /** Count */
-            count: number;
-            /** Nodes */
-            nodes: number;
-            /** Leader */
-            leader: number;
-            /** Joints */
-            joints: number[];
-            /** Points */
-            points: string;
+        MoveThing: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "move-thing";
+            /** Thing */
+            thing: number;
+            /** Above M */
+            above_m: number;
         };
         /**
          * NudgeJoint
@@ -2702,6 +3109,21 @@ export interface components {
             act: "nudge-joint";
             /** Joint */
             joint: number;
+            /** Steps */
+            steps: number;
+        };
+        /**
+         * NudgeThing
+         * @description Slide something by steps of the finest length shown; up the line is positive.
+         */
+        NudgeThing: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "nudge-thing";
+            /** Thing */
+            thing: number;
             /** Steps */
             steps: number;
         };
@@ -2978,6 +3400,7 @@ export interface components {
             /**
              * @example {
              *       "fly": {
+             *         "barbless": false,
              *         "bulk": "standard",
              *         "hook": 16,
              *         "kind": "dry",
@@ -3008,7 +3431,13 @@ export interface components {
              *         "depth_m": 0.8,
              *         "kind": "glide",
              *         "pace_m_s": 0.4,
-             *         "snags": "open"
+             *         "rules": {
+             *           "barbless": false,
+             *           "lead_banned": false,
+             *           "wire_required": false
+             *         },
+             *         "snags": "open",
+             *         "temperature_c": 10
              *       },
              *       "wind": {
              *         "bearing": "upstream",
@@ -3163,14 +3592,15 @@ export interface components {
         };
         /**
          * Remedy
-         * @description One change, the design (or the stroke's speed) after it, and what it does.
+         * @description One change, the design (or the stroke's speed, or the way it is fished) after it, and what
+         *     it does.
          */
         Remedy: {
             /**
              * What
              * @enum {string}
              */
-            what: "tippet length" | "tippet spool" | "butt" | "middle" | "fly" | "stroke";
+            what: "tippet length" | "tippet spool" | "butt" | "middle" | "fly" | "stroke" | "setting" | "shot and setting" | "shot" | "bead" | "dropper" | "leader length" | "count" | "lead";
             /** Words */
             words: string;
             /** Gives */
@@ -3180,6 +3610,33 @@ export interface components {
             speed: string | null;
             /** Effects */
             effects: components["schemas"]["Effect"][];
+            ask?: components["schemas"]["WaterAsk"] | null;
+        };
+        /**
+         * RemoveDropper
+         * @description Trim a dropper off.
+         */
+        RemoveDropper: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "remove-dropper";
+            /** Joint */
+            joint: number;
+        };
+        /**
+         * RemoveFlyInLine
+         * @description Join the two pieces as usual, without the fly between.
+         */
+        RemoveFlyInLine: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "remove-fly-in-line";
+            /** Joint */
+            joint: number;
         };
         /**
          * Revision
@@ -3246,6 +3703,18 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * Row
+         * @description A pace, in a word, with its cells.
+         */
+        Row: {
+            /** Pace */
+            pace: string;
+            /** Speed */
+            speed: string;
+            /** Cells */
+            cells: components["schemas"]["Cell"][];
         };
         /**
          * RuleLine
@@ -3343,7 +3812,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "cut" | "straighten" | "tie" | "draw" | "check" | "measure";
+            kind: "cut" | "straighten" | "tie" | "draw" | "check" | "hang" | "measure";
             /** Title */
             title: string;
             /** Detail */
@@ -3369,15 +3838,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -3408,6 +3880,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -3438,7 +3911,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -3456,6 +3935,172 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * SeenRequest
+         * @description A design to fish, with the movie to draw or without.
+         */
+        SeenRequest: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood",
+             *             "tied_from": "bend"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            fished?: components["schemas"]["WaterForm"];
+            /**
+             * Slack M
+             * @description in which its cast landed, where one was thrown
+             */
+            slack_m?: number | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+            /**
+             * Movie
+             * @default true
+             */
+            movie: boolean;
+        };
+        /**
+         * SetDropper
+         * @description Tie a fly on a tag at a joint, or change the tag or the fly that is there.
+         */
+        SetDropper: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "set-dropper";
+            /** Joint */
+            joint: number;
+            fly?: components["schemas"]["Fly"] | null;
+            /** Length */
+            length?: number | string | null;
+            /** Tag */
+            tag?: ("upper" | "lower") | null;
+            /** Spool Id */
+            spool_id?: string | null;
+        };
+        /**
+         * SetFlyInLine
+         * @description Put a fly between two pieces, the lower one tied from its bend or its eye.
+         */
+        SetFlyInLine: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "set-fly-in-line";
+            /** Joint */
+            joint: number;
+            fly: components["schemas"]["Fly"];
+            /**
+             * Tied From
+             * @default bend
+             * @enum {string}
+             */
+            tied_from: "bend" | "eye";
         };
         /**
          * SetJoint
@@ -3503,6 +4148,25 @@ export interface components {
              * @enum {string}
              */
             role: "butt" | "taper" | "sighter" | "tippet" | "bite";
+        };
+        /**
+         * SetThing
+         * @description Give something on the line its place, size or metal, as the angler typed it.
+         */
+        SetThing: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "set-thing";
+            /** Thing */
+            thing: number;
+            /** Above */
+            above?: number | string | null;
+            /** Size */
+            size?: string | null;
+            /** Metal */
+            metal?: ("lead" | "tin") | null;
         };
         /**
          * SetWear
@@ -3703,6 +4367,24 @@ export interface components {
             by: -1 | 1;
         };
         /**
+         * StepThing
+         * @description The next heavier shot or bigger indicator (+1), or the next smaller (-1).
+         */
+        StepThing: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "step-thing";
+            /** Thing */
+            thing: number;
+            /**
+             * By
+             * @enum {integer}
+             */
+            by: -1 | 1;
+        };
+        /**
          * StockRow
          * @description One spool or packet as the shelf shows it, in the angler's units.
          */
@@ -3829,6 +4511,19 @@ export interface components {
             gust_from: "in the face" | "behind";
         };
         /**
+         * TakeOff
+         * @description Take something off the line.
+         */
+        TakeOff: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "take-off";
+            /** Thing */
+            thing: number;
+        };
+        /**
          * TaperProfile
          * @description A knotless taper as made: level butt, straight taper, level tip (metres).
          */
@@ -3911,6 +4606,34 @@ export interface components {
             spool_id?: string | null;
         };
         /**
+         * ThingPlace
+         * @description A thing on the line and its node.
+         */
+        ThingPlace: {
+            /** Thing */
+            thing: number;
+            /** Kind */
+            kind: string;
+            /** Node */
+            node: number;
+        };
+        /**
+         * Thread
+         * @description A part of the rig to draw: its piece (-1 the fly line), material and nodes from the top.
+         */
+        Thread: {
+            /** Piece */
+            piece: number;
+            /** Material */
+            material: string;
+            /** Sighter */
+            sighter: boolean;
+            /** Dropper */
+            dropper: boolean;
+            /** Nodes */
+            nodes: number[];
+        };
+        /**
          * ThrownRequest
          * @description A design with a stroke, of which more is asked than one cast.
          */
@@ -3927,15 +4650,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -3966,6 +4692,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -3996,7 +4723,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -4062,15 +4795,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -4101,6 +4837,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -4131,7 +4868,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -4175,6 +4918,29 @@ export interface components {
             hand: string;
         };
         /**
+         * Tuned
+         * @description One line: the least and the most of something that work, or the one setting.
+         */
+        Tuned: {
+            /**
+             * What
+             * @enum {string}
+             */
+            what: "setting" | "shot" | "bead";
+            /** Title */
+            title: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * Tuning
+         * @description All lines; none for a floating fly.
+         */
+        Tuning: {
+            /** Lines */
+            lines: components["schemas"]["Tuned"][];
+        };
+        /**
          * UseStock
          * @description Make a piece from this spool or packet.
          */
@@ -4214,15 +4980,18 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop"
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood"
+             *             "knot": "blood",
+             *             "tied_from": "bend"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch"
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
              *           }
              *         ],
              *         "pieces": [
@@ -4253,6 +5022,7 @@ export interface components {
              *       "notes": "",
              *       "situation": {
              *         "fly": {
+             *           "barbless": false,
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
@@ -4283,7 +5053,13 @@ export interface components {
              *           "depth_m": 0.8,
              *           "kind": "glide",
              *           "pace_m_s": 0.4,
-             *           "snags": "open"
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
              *         },
              *         "wind": {
              *           "bearing": "upstream",
@@ -4341,6 +5117,342 @@ export interface components {
              * @enum {string}
              */
             snags: "open" | "some snags" | "heavy snags";
+            /**
+             * Temperature C
+             * @default 10
+             */
+            temperature_c: number;
+            /**
+             * @default {
+             *       "barbless": false,
+             *       "lead_banned": false,
+             *       "wire_required": false
+             *     }
+             */
+            rules: components["schemas"]["WaterRules"];
+        };
+        /**
+         * WaterAsk
+         * @description What the angler may set of how it is fished; None is the usual.
+         */
+        WaterAsk: {
+            /**
+             * Wanted M
+             * @description depth wanted
+             */
+            wanted_m?: number | null;
+            /**
+             * Lead
+             * @description of the surface's speed
+             * @default 0.8
+             */
+            lead: number;
+            /**
+             * Tip M
+             * @description rod tip above the water
+             * @default 1.4
+             */
+            tip_m: number;
+            /**
+             * Out M
+             * @description beyond the rod's tip
+             */
+            out_m?: number | null;
+            /** Count S */
+            count_s?: number | null;
+            /**
+             * Pull M
+             * @default 0.3
+             */
+            pull_m: number;
+            /**
+             * Pull M S
+             * @default 0.6
+             */
+            pull_m_s: number;
+            /**
+             * Pause S
+             * @default 0.8
+             */
+            pause_s: number;
+            /**
+             * Line M
+             * @description of line on the water
+             * @default 12
+             */
+            line_m: number;
+            /**
+             * Slack M
+             * @description as it lands
+             */
+            slack_m?: number | null;
+            /**
+             * Differs M S
+             * @description currents between you and the fly
+             */
+            differs_m_s?: number | null;
+        };
+        /**
+         * WaterForm
+         * @description How it is fished, as the angler says it; what is left empty is usual.
+         */
+        WaterForm: {
+            /**
+             * Wanted
+             * @description depth wanted
+             * @default
+             * @example 3 ft
+             */
+            wanted: string | number;
+            /**
+             * Lead
+             * @description of the surface's pace
+             * @default
+             * @example 80 %
+             */
+            lead: string | number;
+            /**
+             * Tip
+             * @description rod tip above the water
+             * @default
+             * @example 4 ft
+             */
+            tip: string | number;
+            /**
+             * Out
+             * @description beyond the rod's tip
+             * @default
+             * @example 10 ft
+             */
+            out: string | number;
+            /**
+             * Count
+             * @description before the strip
+             * @default
+             * @example 8 s
+             */
+            count: string | number;
+            /**
+             * Pull
+             * @default
+             * @example 12 in
+             */
+            pull: string | number;
+            /**
+             * Pull Speed
+             * @default
+             * @example 2 ft/s
+             */
+            pull_speed: string | number;
+            /**
+             * Pause
+             * @default
+             * @example 1 s
+             */
+            pause: string | number;
+            /**
+             * Line
+             * @description of line on the water
+             * @default
+             * @example 40 ft
+             */
+            line: string | number;
+            /**
+             * Differs
+             * @description between currents
+             * @default
+             * @example 0.5 ft/s
+             */
+            differs: string | number;
+        };
+        /**
+         * WaterReading
+         * @description All that the Water stage and its two cords show.
+         */
+        WaterReading: {
+            /**
+             * Setup
+             * @enum {string}
+             */
+            setup: "indicator" | "under a dry" | "on the leader" | "tight line" | "strip" | "swing" | "drop" | "surface";
+            /** Words */
+            words: string;
+            /** Said */
+            said: {
+                [key: string]: string;
+            };
+            depth: components["schemas"]["Quantity"];
+            /** Zone M */
+            zone_m: number;
+            /** Flow */
+            flow: components["schemas"]["Flow"][];
+            /** Depth Ticks */
+            depth_ticks: components["schemas"]["Tick"][];
+            movie: components["schemas"]["nine_knots__core__water__reading__Movie"] | null;
+            /** Steady */
+            steady: [
+                number,
+                number
+            ][] | null;
+            /** Threads */
+            threads: components["schemas"]["Thread"][];
+            /** Flies */
+            flies: components["schemas"]["FlyReading"][];
+            /** Things */
+            things: components["schemas"]["ThingPlace"][];
+            lane: components["schemas"]["Lane"] | null;
+            /** Facts */
+            facts: components["schemas"]["Fact"][];
+            /** Rules */
+            rules: components["schemas"]["Fact"][];
+            drift: components["schemas"]["Measure"];
+            depth_cord: components["schemas"]["Measure"];
+        };
+        /**
+         * WaterRequest
+         * @description A design to fish; ``bench`` names who asks, so that only the newest is worked out.
+         */
+        WaterRequest: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop",
+             *             "tied_from": "bend"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood",
+             *             "tied_from": "bend"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch",
+             *             "tied_from": "bend"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16"
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            fished?: components["schemas"]["WaterForm"];
+            /**
+             * Slack M
+             * @description in which its cast landed, where one was thrown
+             */
+            slack_m?: number | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * WaterRules
+         * @description What the angler wrote down of the rules of this water; the local authority has the say.
+         */
+        WaterRules: {
+            /** Most Flies */
+            most_flies?: number | null;
+            /**
+             * Barbless
+             * @default false
+             */
+            barbless: boolean;
+            /**
+             * Lead Banned
+             * @default false
+             */
+            lead_banned: boolean;
+            /**
+             * Wire Required
+             * @default false
+             */
+            wire_required: boolean;
+            /** Least Apart M */
+            least_apart_m?: number | null;
         };
         /**
          * Wind
@@ -4387,6 +5499,28 @@ export interface components {
             note: string;
         };
         /**
+         * Movie
+         * @description Positions to draw: ``count`` frames of ``nodes`` points, x and y in millimetres.
+         *
+         *     ``points`` is base64 of little-endian 16-bit integers, frame by frame; the water is at 0 and
+         *     the rod's tip is the first point. ``leader`` is the point at the line's tip, ``joints`` those
+         *     of the leader's joints. The last frame is the landing.
+         */
+        nine_knots__core__cast__reading__Movie: {
+            /** Gap S */
+            gap_s: number;
+            /** Count */
+            count: number;
+            /** Nodes */
+            nodes: number;
+            /** Leader */
+            leader: number;
+            /** Joints */
+            joints: number[];
+            /** Points */
+            points: string;
+        };
+        /**
          * Choice
          * @description A way to tie a joint and why.
          */
@@ -4396,6 +5530,21 @@ export interface components {
             title: string;
             /** Reason */
             reason: string;
+        };
+        /**
+         * Movie
+         * @description The rig followed: frames (k, n, 2) in metres from below the top, z above the bed.
+         */
+        nine_knots__core__water__reading__Movie: {
+            /** Every S */
+            every_s: number;
+            /** Frames */
+            frames: [
+                number,
+                number
+            ][][];
+            /** Begins S */
+            begins_s: number;
         };
     };
     responses: never;
@@ -5353,6 +6502,218 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OwnCastAnswer"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_water: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeenRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaterReading"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_water_remedies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Remedy"][];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_tuning: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaterRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tuning"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_depth_table: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaterRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DepthTable"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
             /** @description Refused, with the mend */

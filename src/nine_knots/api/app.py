@@ -26,12 +26,15 @@ from nine_knots.api import (
     stock,
     tackle,
     tying,
+    water,
 )
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.guard import Guard
-from nine_knots.api.workers import Casting, CastTask
+from nine_knots.api.tasks import CastTask, WaterTask
+from nine_knots.api.workers import Casting
 from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.design import Design
+from nine_knots.core.water.setups import USUAL_ASK
 from nine_knots.store import Database
 
 PLACES = ("", "tie", "spools", "knots", "shelf")
@@ -47,8 +50,15 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     casting: Casting = app.state.casting
     if app.state.warm:
         design = Design.model_validate(DESIGN)
+        sunk = design.situation.model_copy(update={"wish": "drift deep"})
         casting.warm_up(
-            CastTask(design=design, stroke=Stroke(), resolution="fast", units="imperial")
+            CastTask(design=design, stroke=Stroke(), resolution="fast", units="imperial"),
+            WaterTask(
+                design=design.model_copy(update={"situation": sunk}),
+                ask=USUAL_ASK,
+                units="imperial",
+                movie=False,
+            ),
         )
     yield
     casting.close()
@@ -89,6 +99,7 @@ def create_app(
         bench,
         casts,
         own_cast,
+        water,
         hold,
         tying,
         knots,

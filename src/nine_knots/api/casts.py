@@ -11,7 +11,8 @@ from nine_knots.api.examples import DESIGN
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import RESPONSES, Problem
 from nine_knots.api.strokes import StrokeForm
-from nine_knots.api.workers import Casting, CastTask, EffortTask, RemedyTask
+from nine_knots.api.tasks import CastTask, EffortTask, RemedyTask
+from nine_knots.api.workers import Casting
 from nine_knots.core.cast.effort import Effort
 from nine_knots.core.cast.reading import CastReading, Resolution
 from nine_knots.core.design import Design

@@ -13,7 +13,7 @@ from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES
 from nine_knots.api.strokes import StrokeForm
-from nine_knots.api.workers import LandingTask
+from nine_knots.api.tasks import LandingTask
 from nine_knots.core.cast.landings import Seen
 from nine_knots.core.cast.own_cast import Landed, Landing, estimate
 from nine_knots.core.cast.own_reading import OwnReading, expected, own_reading

@@ -8,7 +8,7 @@ from pydantic import Field
 from nine_knots.core.errors import NineKnotsError, OutOfRange, Unreadable
 from nine_knots.core.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS, Quarry, Situation
 from nine_knots.core.tackle import FISH, fish_of
-from nine_knots.core.units import Units, parse_length, parse_mass, parse_speed
+from nine_knots.core.units import Units, parse_current, parse_length, parse_mass, parse_speed
 from nine_knots.core.values import Frozen
 
 NEAR = 0.12  # a figure within 12 % of a word is called by the word
@@ -112,7 +112,7 @@ def _heard(situation: Situation, say: Say, units: Units) -> Situation:
         return _with(situation, "water", "depth_m", depth)
     if say.part == "pace":
         pace = _meant(text, PACE_WORDS)
-        pace = parse_speed(text, units.system) if pace is None else pace
+        pace = parse_current(text, units.system) if pace is None else pace
         _between(pace, 0.0, 4.0, "A current", "0 to 4 m/s (13 ft/s)")
         return _with(situation, "water", "pace_m_s", pace)
     if say.part == "wind":

@@ -29,7 +29,8 @@ def write_csv(leader: Leader) -> str:
     """The leader as the text of a CSV file."""
     if leader.attachments or leader.flies_above:
         raise FileRefused(
-            "A table has no place for droppers, flies in line, shot or indicators.", mend="Export it as JSON."
+            "A table has no place for droppers, flies in line, shot or indicators.",
+            mend="Export it as JSON.",
         )
     out = io.StringIO()
     writer = csv.DictWriter(out, (*COLUMNS, WEAR), lineterminator="\n")

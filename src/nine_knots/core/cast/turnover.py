@@ -96,7 +96,7 @@ def _landing(flight: Flight, units: Units) -> str:
 
 
 def mass_ratio(leader: Leader, fly: Fly) -> float | None:
-    """Mono in the air over flies and shot, by mass, where mono is cast without a fly line; else None."""
+    """Mono in the air over flies and shot, by mass, where no fly line is cast; None elsewhere."""
     school = SCHOOLS.get(leader.school or "")
     if school is None or school.line_leads:
         return None

@@ -41,13 +41,20 @@ class Tuned:
     text: str
 
 
+@dataclass(frozen=True, slots=True)
+class Tuning:
+    """All lines; none for a floating fly."""
+
+    lines: tuple[Tuned, ...]
+
+
 def tuned(
     design: Design, stock: tuple[Stock, ...], units: Units, ask: WaterAsk = USUAL_ASK
-) -> tuple[Tuned, ...]:
+) -> Tuning:
     """The settings and weights that bring this rig to the depth; nothing for a floating fly."""
     setup = setup_of(design)
     if setup == "surface":
-        return ()
+        return Tuning(())
     found = []
     if setup == "indicator":
         found.append(Tuned("setting", "Indicator", _setting_words(design, units, ask)))
@@ -60,7 +67,7 @@ def tuned(
     fly = design.situation.fly
     if fly.weighed_kg is None and fly.sink_m_s is None:
         found.append(Tuned("bead", "Bead", _span(every_bead(now), serves, "bead")))
-    return tuple(found)
+    return Tuning(tuple(found))
 
 
 def _span(tries: Iterator[tuple[str, Try]], serves: Serves, what: str) -> str:

@@ -3,11 +3,14 @@
 from nine_knots.core.units.display import Units
 from nine_knots.core.units.parse import (
     parse_bead,
+    parse_current,
     parse_diameter,
     parse_hook,
     parse_length,
     parse_load,
     parse_mass,
+    parse_seconds,
+    parse_share,
     parse_speed,
 )
 from nine_knots.core.units.x_scale import diameter_of_x, x_of_diameter
@@ -16,11 +19,14 @@ __all__ = [
     "Units",
     "diameter_of_x",
     "parse_bead",
+    "parse_current",
     "parse_diameter",
     "parse_hook",
     "parse_length",
     "parse_load",
     "parse_mass",
+    "parse_seconds",
+    "parse_share",
     "parse_speed",
     "x_of_diameter",
 ]

@@ -46,3 +46,4 @@ MASS_UNITS = {
     "grains": GRAIN_KG,
 }
 SPEED_UNITS = {"m/s": 1.0, "ft/s": FOOT_M, "km/h": 1 / 3.6, "mph": MPH_M_S}
+TIME_UNITS = {"s": 1.0, "sec": 1.0, "seconds": 1.0, "min": 60.0}

@@ -140,6 +140,39 @@ def parse_speed(text: str, system: System = "imperial") -> float:
     return _within(value, 0.0, 40.0, text, "0 to 40 m/s (90 mph)")
 
 
+_STICK = re.compile(
+    r"^\s*([\d.,]+)\s*(?:s|sec|seconds?)?\s*(?:for|over|/)\s*([\d.,]+)\s*steps?\s*$"
+)
+STEP_M = 0.75  # a walker's step [M]
+
+
+def parse_current(text: str, system: System = "imperial") -> float:
+    """A current in m/s: a speed, or a stick's time over steps such as ``8 s for 10 steps``."""
+    stick = _STICK.match(text.lower().removeprefix("a stick takes"))
+    if stick is None:
+        return parse_speed(text, system)
+    seconds, steps = (float(number.replace(",", ".")) for number in stick.groups())
+    if seconds <= 0.0:
+        raise OutOfRange(f"“{text}” takes no time.", mend="Write such as 8 s for 10 steps.")
+    return _within(STEP_M * steps / seconds, 0.0, 4.0, text, "0 to 4 m/s (13 ft/s)")
+
+
+def parse_seconds(text: str) -> float:
+    """A time in seconds from ``8``, ``8 s`` or ``1 min 20 s``."""
+    value, _ = _scaled(text, "time", "8 s or 1 min 20 s", factors.TIME_UNITS, "s")
+    return _within(value, 0.0, 3600.0, text, "0 s to an hour")
+
+
+def parse_share(text: str) -> float:
+    """A share from ``80 %`` or ``80``; 0 to 150 %."""
+    plain = text.strip().removesuffix("%").strip()
+    try:
+        value = float(plain.replace(",", ".")) / 100.0
+    except ValueError as error:
+        raise Unreadable(f"“{text}” is no share.", mend="Write one such as 80 %.") from error
+    return _within(value, 0.0, 1.5, text, "0 to 150 %")
+
+
 def parse_bead(text: str) -> float:
     """A bead's diameter in metres from ``3 mm``, ``3.3`` (millimetres) or ``7/64 in``."""
     value, _ = _scaled(text, "bead", "3 mm or 7/64 in", factors.DIAMETER_UNITS, "mm")

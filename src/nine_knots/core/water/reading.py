@@ -20,7 +20,7 @@ from nine_knots.core.water.measures import (
 )
 from nine_knots.core.water.outcome import FlyOutcome, Outcome, outcome_of
 from nine_knots.core.water.rig import LINE, WaterRig
-from nine_knots.core.water.run import Run, run_of, zone_top_m
+from nine_knots.core.water.run import Run, out_m, run_of, usual_count_s, zone_top_m
 from nine_knots.core.water.setups import WORDS, Setup, WaterAsk, setup_of, stream_of, water_of
 from nine_knots.core.water.stream import Stream
 from nine_knots.core.water.surface import Drag, drag_of
@@ -99,6 +99,7 @@ class WaterReading:
 
     setup: Setup
     words: str
+    said: dict[str, str]
     depth: Quantity
     zone_m: float
     flow: tuple[Flow, ...]
@@ -115,8 +116,8 @@ class WaterReading:
     depth_cord: Measure
 
 
-def water_reading(design: Design, ask: WaterAsk, units: Units) -> WaterReading:
-    """Read a design in its water; CannotCompute where the model cannot follow it."""
+def water_reading(design: Design, ask: WaterAsk, units: Units, movie: bool = True) -> WaterReading:
+    """Read a design in its water, with its movie or without; CannotCompute where it cannot."""
     setup = setup_of(design)
     if setup == "surface":
         return _on_top(design, ask, units)
@@ -125,11 +126,12 @@ def water_reading(design: Design, ask: WaterAsk, units: Units) -> WaterReading:
     return WaterReading(
         setup=setup,
         words=WORDS[setup],
+        said=_said(design, setup, ask, units),
         depth=units.depth(run.stream.depth_m),
         zone_m=outcome.zone_m,
         flow=_flow(run.stream, units),
         depth_ticks=ruler(run.stream.depth_m, units),
-        movie=_movie(run),
+        movie=_movie(run) if movie else None,
         steady=_steady(run),
         threads=_threads(design, run.rig),
         flies=tuple(_fly(fly, outcome, units) for fly in outcome.flies),
@@ -143,6 +145,31 @@ def water_reading(design: Design, ask: WaterAsk, units: Units) -> WaterReading:
         drift=drift_measure(outcome, units),
         depth_cord=depth_measure(outcome, ask, units),
     )
+
+
+def _said(design: Design, setup: Setup, ask: WaterAsk, units: Units) -> dict[str, str]:
+    """How it is fished, in figures as they can be typed; only what this set-up goes by."""
+    wanted = units.depth(ask.wanted_m).text if ask.wanted_m is not None else ""
+    if setup == "surface":
+        differs = drag_of(design.situation.water, 0.0, ask.differs_m_s).differs_m_s
+        return {"differs": units.speed(differs).text}
+    if setup == "tight line":
+        out = units.length(units.snap_length(out_m(design, ask))).text
+        tip = units.length(ask.tip_m).text
+        return {"wanted": wanted, "lead": f"{ask.lead:.0%}", "tip": tip, "out": out}
+    if setup == "strip":
+        count = ask.count_s if ask.count_s is not None else usual_count_s(design)
+        return {
+            "wanted": wanted,
+            "count": f"{count:g} s",
+            "pull": units.length(ask.pull_m).text,
+            "pull_speed": units.speed(ask.pull_m_s).text,
+            "pause": f"{ask.pause_s:g} s",
+            "line": units.length(ask.line_m).text,
+        }
+    if setup == "swing":
+        return {"wanted": wanted, "line": units.length(ask.line_m).text}
+    return {"wanted": wanted}
 
 
 def _flow(stream: Stream, units: Units) -> tuple[Flow, ...]:
@@ -231,6 +258,7 @@ def _on_top(design: Design, ask: WaterAsk, units: Units) -> WaterReading:
     return WaterReading(
         setup="surface",
         words=WORDS["surface"],
+        said=_said(design, "surface", ask, units),
         depth=units.depth(stream.depth_m),
         zone_m=zone_top_m(stream.depth_m),
         flow=_flow(stream, units),

@@ -1,0 +1,165 @@
+"""/api/water: a design's rig in its water, what would bring it in, its depth table."""
+
+from typing import Any
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+from starlette.concurrency import run_in_threadpool
+
+from nine_knots.api.casts import SUPERSEDED, CurrentCasting, unnamed
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.examples import DESIGN
+from nine_knots.api.problems import RESPONSES
+from nine_knots.api.strokes import StrokeForm
+from nine_knots.api.tasks import DepthTableTask, TuningTask, WaterRemedyTask, WaterTask
+from nine_knots.api.typed import Typed, field
+from nine_knots.core.design import Design
+from nine_knots.core.remedies import Remedy
+from nine_knots.core.remedies.depth_table import DepthTable
+from nine_knots.core.remedies.tuning import Tuning
+from nine_knots.core.units import (
+    parse_length,
+    parse_seconds,
+    parse_share,
+    parse_speed,
+)
+from nine_knots.core.values import Key, System
+from nine_knots.core.water.reading import WaterReading
+from nine_knots.core.water.setups import WaterAsk
+from nine_knots.store.landings import read_own_cast
+from nine_knots.store.stock import list_stock
+from nine_knots.store.tying import read_tier
+
+router = APIRouter(prefix="/api/water", tags=["water"], responses=RESPONSES)
+
+Said = Typed | float
+"""Text as the angler typed it, or a figure in SI units."""
+
+
+class WaterForm(BaseModel):
+    """How it is fished, as the angler says it; what is left empty is usual."""
+
+    wanted: Said = Field(default="", description="depth wanted", examples=["3 ft"])
+    lead: Said = Field(default="", description="of the surface's pace", examples=["80 %"])
+    tip: Said = Field(default="", description="rod tip above the water", examples=["4 ft"])
+    out: Said = Field(default="", description="beyond the rod's tip", examples=["10 ft"])
+    count: Said = Field(default="", description="before the strip", examples=["8 s"])
+    pull: Said = Field(default="", examples=["12 in"])
+    pull_speed: Said = Field(default="", examples=["2 ft/s"])
+    pause: Said = Field(default="", examples=["1 s"])
+    line: Said = Field(default="", description="of line on the water", examples=["40 ft"])
+    differs: Said = Field(default="", description="between currents", examples=["0.5 ft/s"])
+
+    def read(self, units: System, slack_m: float | None = None) -> WaterAsk:
+        """The same in SI, or a refusal that names the field."""
+        found: dict[str, Any] = {"slack_m": slack_m}
+        for name, into, parse in (
+            ("wanted", "wanted_m", lambda text: parse_length(text, units)),
+            ("lead", "lead", parse_share),
+            ("tip", "tip_m", lambda text: parse_length(text, units)),
+            ("out", "out_m", lambda text: parse_length(text, units)),
+            ("count", "count_s", parse_seconds),
+            ("pull", "pull_m", lambda text: parse_length(text, units)),
+            ("pull_speed", "pull_m_s", lambda text: parse_speed(text, units)),
+            ("pause", "pause_s", parse_seconds),
+            ("line", "line_m", lambda text: parse_length(text, units)),
+            ("differs", "differs_m_s", lambda text: parse_speed(text, units)),
+        ):
+            said = getattr(self, name)
+            if isinstance(said, str) and not said.strip():
+                continue
+            with field(name):
+                figure = parse(said) if isinstance(said, str) else said
+                found[into] = getattr(WaterAsk(**{into: figure}), into)
+        return WaterAsk(**found)
+
+
+class WaterRequest(BaseModel):
+    """A design to fish; ``bench`` names who asks, so that only the newest is worked out."""
+
+    bench: Key = Field(examples=["bench-1"])
+    design: Design = Field(examples=[DESIGN])
+    fished: WaterForm = Field(default_factory=WaterForm)
+    slack_m: float | None = Field(
+        default=None, ge=0.0, le=5.0, description="in which its cast landed, where one was thrown"
+    )
+    units: System = "imperial"
+
+
+class SeenRequest(WaterRequest):
+    """A design to fish, with the movie to draw or without."""
+
+    movie: bool = True
+
+
+class MendRequest(WaterRequest):
+    """A design to mend, with the stroke that throws it."""
+
+    stroke: StrokeForm = Field(default_factory=StrokeForm)
+
+
+@router.post("", summary="Fish a design", responses=SUPERSEDED)
+async def post_water(asked: SeenRequest, casting: CurrentCasting) -> WaterReading:
+    """Follow the rig in its water in a worker; nothing is stored."""
+    task = WaterTask(
+        design=unnamed(asked.design),
+        ask=asked.fished.read(asked.units, asked.slack_m),
+        units=asked.units,
+        movie=asked.movie,
+    )
+    answer = await casting.ask(f"{asked.bench}-water", task)
+    assert isinstance(answer, WaterReading)
+    return answer
+
+
+@router.post("/remedies", summary="Ask what would bring drift and depth in", responses=SUPERSEDED)
+async def post_water_remedies(
+    session: CurrentSession, asked: MendRequest, casting: CurrentCasting
+) -> tuple[Remedy, ...]:
+    """Each remedy is found by fishing and casting the changed rig; nothing is stored."""
+    own = await run_in_threadpool(session.run, read_own_cast)
+    task = WaterRemedyTask(
+        design=asked.design,
+        ask=asked.fished.read(asked.units, asked.slack_m),
+        stroke=asked.stroke.read(asked.units, own).stroke,
+        stock=await run_in_threadpool(session.run, list_stock),
+        units=asked.units,
+        own=own,
+        gust=asked.stroke.read_gust(asked.units),
+        tier=await run_in_threadpool(session.run, read_tier),
+    )
+    answer = await casting.ask(f"{asked.bench}-water-remedies", task)
+    assert isinstance(answer, tuple)
+    return answer
+
+
+@router.post("/tuning", summary="Ask for the settings and weights that work", responses=SUPERSEDED)
+async def post_tuning(
+    session: CurrentSession, asked: WaterRequest, casting: CurrentCasting
+) -> Tuning:
+    """The setting by bisection, the least and most shot and bead; nothing is stored."""
+    task = TuningTask(
+        design=unnamed(asked.design),
+        ask=asked.fished.read(asked.units, asked.slack_m),
+        stock=await run_in_threadpool(session.run, list_stock),
+        units=asked.units,
+    )
+    answer = await casting.ask(f"{asked.bench}-tuning", task)
+    assert isinstance(answer, Tuning)
+    return answer
+
+
+@router.post("/depth-table", summary="Ask for a rig's depth table", responses=SUPERSEDED)
+async def post_depth_table(
+    session: CurrentSession, asked: WaterRequest, casting: CurrentCasting
+) -> DepthTable:
+    """Depth by pace and depth of water, and what to change in each; nothing is stored."""
+    task = DepthTableTask(
+        design=unnamed(asked.design),
+        ask=asked.fished.read(asked.units, asked.slack_m),
+        stock=await run_in_threadpool(session.run, list_stock),
+        units=asked.units,
+    )
+    answer = await casting.ask(f"{asked.bench}-depth-table", task)
+    assert isinstance(answer, DepthTable)
+    return answer
