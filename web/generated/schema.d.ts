@@ -1064,7 +1064,8 @@ export interface components {
              *         "bulk": "standard",
              *         "hook": 16,
              *         "kind": "dry",
-             *         "title": "Dry fly 16"
+             *         "title": "Dry fly 16",
+             *         "tube": false
              *       },
              *       "line": {
              *         "front_taper": "standard",
@@ -1211,18 +1212,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -1257,7 +1255,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -1309,7 +1308,7 @@ export interface components {
              *       "piece": 0
              *     }
              */
-            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["SetWear"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"] | components["schemas"]["HangOn"] | components["schemas"]["MoveThing"] | components["schemas"]["NudgeThing"] | components["schemas"]["SetThing"] | components["schemas"]["StepThing"] | components["schemas"]["TakeOff"] | components["schemas"]["SetDropper"] | components["schemas"]["ChangeFly"] | components["schemas"]["RemoveDropper"] | components["schemas"]["SetFlyInLine"] | components["schemas"]["RemoveFlyInLine"]) | null;
+            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["SetWear"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"] | components["schemas"]["HangOn"] | components["schemas"]["MoveThing"] | components["schemas"]["NudgeThing"] | components["schemas"]["SetThing"] | components["schemas"]["StepThing"] | components["schemas"]["TakeOff"] | components["schemas"]["SetDropper"] | components["schemas"]["NudgeDropper"] | components["schemas"]["ChangeFly"] | components["schemas"]["RemoveDropper"] | components["schemas"]["SetFlyInLine"] | components["schemas"]["RemoveFlyInLine"]) | null;
             /**
              * @example {
              *       "part": "depth",
@@ -1323,6 +1322,40 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * BranchReading
+         * @description A fly above the point, on a dropper or in line; a dropper with its tag.
+         */
+        BranchReading: {
+            /** Joint */
+            joint: number;
+            /** At M */
+            at_m: number;
+            /**
+             * Form
+             * @enum {string}
+             */
+            form: "dropper" | "in line";
+            /** Fly */
+            fly: string;
+            /** Title */
+            title: string;
+            length: components["schemas"]["Quantity"];
+            /** Tag */
+            tag: string;
+            /** Spool Id */
+            spool_id: string;
+            /** Material */
+            material: string;
+            /** Diameter */
+            diameter: string;
+            /** Changes Left */
+            changes_left: number;
+            /** Tied From */
+            tied_from: string;
+            /** Floats */
+            floats: boolean;
         };
         /**
          * CardsRequest
@@ -1374,7 +1407,7 @@ export interface components {
             gust_along: number;
             speed: components["schemas"]["Quantity"];
             line_out: components["schemas"]["Quantity"];
-            movie: components["schemas"]["nine_knots__core__cast__reading__Movie"] | null;
+            movie: components["schemas"]["Movie"] | null;
             /** Energy */
             energy: components["schemas"]["EnergyPoint"][];
         };
@@ -1395,18 +1428,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -1441,7 +1471,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -1834,6 +1865,12 @@ export interface components {
             need: components["schemas"]["Quantity"];
             low: components["schemas"]["Quantity"];
             first_to_go: components["schemas"]["FirstToGo"];
+            /** Things */
+            things: components["schemas"]["ThingReading"][];
+            /** Branches */
+            branches: components["schemas"]["BranchReading"][];
+            /** Water Line M */
+            water_line_m: number | null;
             /** Verdict */
             verdict: components["schemas"]["Measure"][];
             /** Ruler */
@@ -1852,18 +1889,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -1898,7 +1932,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -2049,6 +2084,12 @@ export interface components {
              * @default false
              */
             barbless: boolean;
+            /**
+             * Tube
+             * @description tied on a tube, its hook behind
+             * @default false
+             */
+            tube: boolean;
         };
         /**
          * FlyForm
@@ -2094,6 +2135,36 @@ export interface components {
              * @default
              */
             weight: string;
+            /**
+             * Fall
+             * @description jar test: so far
+             * @default
+             * @example 20 cm
+             */
+            fall: string;
+            /**
+             * Fall Time
+             * @description jar test: in so long
+             * @default
+             * @example 0.6 s
+             */
+            fall_time: string;
+            /**
+             * Barbless
+             * @default false
+             */
+            barbless: boolean;
+            /**
+             * Tube
+             * @default false
+             */
+            tube: boolean;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
         };
         /**
          * FlyLine
@@ -2228,18 +2299,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -2274,7 +2342,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -2355,18 +2424,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -2401,7 +2467,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -2485,12 +2552,8 @@ export interface components {
             upper_knot?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire") | null;
             dropper?: components["schemas"]["Dropper"] | null;
             fly?: components["schemas"]["Fly"] | null;
-            /**
-             * Tied From
-             * @default bend
-             * @enum {string}
-             */
-            tied_from: "bend" | "eye";
+            /** Tied From */
+            tied_from?: ("bend" | "eye") | null;
         };
         /**
          * JointAdvice
@@ -2591,18 +2654,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -2637,7 +2697,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -2949,18 +3010,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -2995,7 +3053,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -3096,6 +3155,43 @@ export interface components {
             thing: number;
             /** Above M */
             above_m: number;
+        };
+        /**
+         * Movie
+         * @description Positions to draw: ``count`` frames of ``nodes`` points, x and y in millimetres.
+         *
+         *     ``points`` is base64 of little-endian 16-bit integers, frame by frame; the water is at 0 and
+         *     the rod's tip is the first point. ``leader`` is the point at the line's tip, ``joints`` those
+         *     of the leader's joints. The last frame is the landing.
+         */
+        Movie: {
+            /** Gap S */
+            gap_s: number;
+            /** Count */
+            count: number;
+            /** Nodes */
+            nodes: number;
+            /** Leader */
+            leader: number;
+            /** Joints */
+            joints: number[];
+            /** Points */
+            points: string;
+        };
+        /**
+         * NudgeDropper
+         * @description Lengthen (+) or shorten (-) a dropper's tag by steps of half an inch or a centimetre.
+         */
+        NudgeDropper: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "nudge-dropper";
+            /** Joint */
+            joint: number;
+            /** Steps */
+            steps: number;
         };
         /**
          * NudgeJoint
@@ -3404,7 +3500,8 @@ export interface components {
              *         "bulk": "standard",
              *         "hook": 16,
              *         "kind": "dry",
-             *         "title": "Dry fly 16"
+             *         "title": "Dry fly 16",
+             *         "tube": false
              *       },
              *       "line": {
              *         "front_taper": "standard",
@@ -3745,7 +3842,7 @@ export interface components {
              * Part
              * @enum {string}
              */
-            part: "depth" | "pace" | "wind" | "fish" | "fish mass";
+            part: "depth" | "pace" | "wind" | "fish" | "fish mass" | "temperature" | "flies apart";
             /** Text */
             text: string;
         };
@@ -3838,18 +3935,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -3884,7 +3978,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -3953,18 +4048,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -3999,7 +4091,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -4618,6 +4711,30 @@ export interface components {
             node: number;
         };
         /**
+         * ThingReading
+         * @description One thing along the line; ``at_m`` from the line's tip, ``above`` up from the point fly.
+         */
+        ThingReading: {
+            /** Index */
+            index: number;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "shot" | "indicator" | "mark" | "grease";
+            /** At M */
+            at_m: number;
+            /** Title */
+            title: string;
+            above: components["schemas"]["Quantity"];
+            /** Size */
+            size: string;
+            /** Metal */
+            metal: string;
+            /** Across M */
+            across_m: number;
+        };
+        /**
          * Thread
          * @description A part of the rig to draw: its piece (-1 the fly line), material and nodes from the top.
          */
@@ -4650,18 +4767,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -4696,7 +4810,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -4795,18 +4910,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -4841,7 +4953,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -4980,18 +5093,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -5026,7 +5136,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -5266,6 +5377,21 @@ export interface components {
             differs: string | number;
         };
         /**
+         * WaterMovie
+         * @description The rig followed: frames (k, n, 2) in metres from below the top, z above the bed.
+         */
+        WaterMovie: {
+            /** Every S */
+            every_s: number;
+            /** Frames */
+            frames: [
+                number,
+                number
+            ][][];
+            /** Begins S */
+            begins_s: number;
+        };
+        /**
          * WaterReading
          * @description All that the Water stage and its two cords show.
          */
@@ -5288,7 +5414,7 @@ export interface components {
             flow: components["schemas"]["Flow"][];
             /** Depth Ticks */
             depth_ticks: components["schemas"]["Tick"][];
-            movie: components["schemas"]["nine_knots__core__water__reading__Movie"] | null;
+            movie: components["schemas"]["WaterMovie"] | null;
             /** Steady */
             steady: [
                 number,
@@ -5325,18 +5451,15 @@ export interface components {
              *         "joints": [
              *           {
              *             "kind": "loops",
-             *             "knot": "perfection-loop",
-             *             "tied_from": "bend"
+             *             "knot": "perfection-loop"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "blood",
-             *             "tied_from": "bend"
+             *             "knot": "blood"
              *           },
              *           {
              *             "kind": "knot",
-             *             "knot": "improved-clinch",
-             *             "tied_from": "bend"
+             *             "knot": "improved-clinch"
              *           }
              *         ],
              *         "pieces": [
@@ -5371,7 +5494,8 @@ export interface components {
              *           "bulk": "standard",
              *           "hook": 16,
              *           "kind": "dry",
-             *           "title": "Dry fly 16"
+             *           "title": "Dry fly 16",
+             *           "tube": false
              *         },
              *         "line": {
              *           "front_taper": "standard",
@@ -5499,28 +5623,6 @@ export interface components {
             note: string;
         };
         /**
-         * Movie
-         * @description Positions to draw: ``count`` frames of ``nodes`` points, x and y in millimetres.
-         *
-         *     ``points`` is base64 of little-endian 16-bit integers, frame by frame; the water is at 0 and
-         *     the rod's tip is the first point. ``leader`` is the point at the line's tip, ``joints`` those
-         *     of the leader's joints. The last frame is the landing.
-         */
-        nine_knots__core__cast__reading__Movie: {
-            /** Gap S */
-            gap_s: number;
-            /** Count */
-            count: number;
-            /** Nodes */
-            nodes: number;
-            /** Leader */
-            leader: number;
-            /** Joints */
-            joints: number[];
-            /** Points */
-            points: string;
-        };
-        /**
          * Choice
          * @description A way to tie a joint and why.
          */
@@ -5530,21 +5632,6 @@ export interface components {
             title: string;
             /** Reason */
             reason: string;
-        };
-        /**
-         * Movie
-         * @description The rig followed: frames (k, n, 2) in metres from below the top, z above the bed.
-         */
-        nine_knots__core__water__reading__Movie: {
-            /** Every S */
-            every_s: number;
-            /** Frames */
-            frames: [
-                number,
-                number
-            ][][];
-            /** Begins S */
-            begins_s: number;
         };
     };
     responses: never;

@@ -106,8 +106,9 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
         tippet_m = parse_diameter(asked.tippet, system) if asked.tippet.strip() else None
     parameters = SchoolParameters(length_m=length_m, tippet_m=tippet_m, power=asked.power)
     stock = session.run(list_stock)
+    flies = session.run(read_kit).flies
     units = Units(system)
-    proposal = propose(asked.school, asked.situation, parameters, stock, units)
+    proposal = propose(asked.school, asked.situation, parameters, stock, units, flies)
     return ProposalAnswer(
         leader=proposal.leader,
         length=units.length(proposal.leader.length_m),

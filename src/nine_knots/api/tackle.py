@@ -9,10 +9,18 @@ from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES
 from nine_knots.api.typed import Typed, field
 from nine_knots.core.elastica import bend_stiffness_from_droop
+from nine_knots.core.errors import OutOfRange
 from nine_knots.core.tackle import Bead, Fly, FlyLine, Rod, line_profile
 from nine_knots.core.tackle.fly import Bulk, FlyKind
 from nine_knots.core.tackle.line import Sinking
-from nine_knots.core.units import Units, parse_bead, parse_hook, parse_length, parse_mass
+from nine_knots.core.units import (
+    Units,
+    parse_bead,
+    parse_hook,
+    parse_length,
+    parse_mass,
+    parse_seconds,
+)
 from nine_knots.core.values import System
 from nine_knots.store.tackle import Kit, add_tackle, read_kit
 
@@ -29,6 +37,11 @@ class FlyForm(BaseModel):
     bead: Typed = Field(default="", examples=["3 mm"])
     bead_metal: Literal["tungsten", "brass"] = "tungsten"
     weight: Typed = ""
+    fall: Typed = Field(default="", description="jar test: so far", examples=["20 cm"])
+    fall_time: Typed = Field(default="", description="jar test: in so long", examples=["0.6 s"])
+    barbless: bool = False
+    tube: bool = False
+    units: System = "imperial"
 
 
 class RodForm(BaseModel):
@@ -78,9 +91,35 @@ def post_fly(session: CurrentSession, form: FlyForm) -> Fly:
         bulk=form.bulk,
         bead=Bead(diameter_mm=1e3 * bead_m, metal=form.bead_metal) if bead_m else None,
         weighed_kg=weighed_kg,
+        sink_m_s=_jar_test_m_s(form),
+        barbless=form.barbless,
+        tube=form.tube,
     )
     session.run(lambda cursor, me: add_tackle(cursor, me, fly))
     return fly
+
+
+def _jar_test_m_s(form: FlyForm) -> float | None:
+    """The sinking speed measured in a jar, where both figures were given."""
+    if not form.fall.strip() and not form.fall_time.strip():
+        return None
+    with field("fall"):
+        fall_m = parse_length(form.fall, form.units)
+    with field("fall_time"):
+        seconds = parse_seconds(form.fall_time)
+        if seconds < 0.05:
+            raise OutOfRange(
+                "So short a time cannot be measured.",
+                mend="Let it fall further, and count several falls.",
+            )
+    with field("fall"):
+        speed = fall_m / seconds
+        if not 0.005 <= speed <= 3.0:
+            raise OutOfRange(
+                f"{Units(form.units).speed(speed).text} is no fly's sinking speed.",
+                mend="Check the distance and the seconds.",
+            )
+    return speed
 
 
 @router.post("/rods", summary="Add a rod")

@@ -14,6 +14,13 @@ from nine_knots.core.leader.advising import JointAdvice, advise
 from nine_knots.core.match import JointMatch, match_joints
 from nine_knots.core.outline import OutlinePart, outline
 from nine_knots.core.phrases import Phrase, Said, SayPart, phrases, said_of
+from nine_knots.core.rig_readings import (
+    BranchReading,
+    ThingReading,
+    branches_of,
+    things_of,
+    water_line_m,
+)
 from nine_knots.core.ruler import Tick, ruler
 from nine_knots.core.tackle import LineProfile, line_profile
 from nine_knots.core.tying import USUAL_TIER, Tier, WorkOrder, joint_title, work_order
@@ -106,6 +113,9 @@ class Evaluation:
     need: Quantity
     low: Quantity
     first_to_go: FirstToGo
+    things: tuple[ThingReading, ...]
+    branches: tuple[BranchReading, ...]
+    water_line_m: float | None
     verdict: tuple[Measure, ...]
     ruler: tuple[Tick, ...]
     work: WorkOrder
@@ -136,6 +146,9 @@ def evaluate(
         need=units.load(need.most_n),
         low=units.load(hold.low_n),
         first_to_go=_first_to_go(hold),
+        things=things_of(leader, units),
+        branches=branches_of(leader, units),
+        water_line_m=water_line_m(design),
         verdict=(
             match_measure(matches, leader, units),
             hold_measure(hold, need, leader, situation, units, tier.knots),

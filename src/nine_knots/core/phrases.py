@@ -8,12 +8,19 @@ from pydantic import Field
 from nine_knots.core.errors import NineKnotsError, OutOfRange, Unreadable
 from nine_knots.core.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS, Quarry, Situation
 from nine_knots.core.tackle import FISH, fish_of
-from nine_knots.core.units import Units, parse_current, parse_length, parse_mass, parse_speed
+from nine_knots.core.units import (
+    Units,
+    parse_current,
+    parse_length,
+    parse_mass,
+    parse_speed,
+    parse_temperature,
+)
 from nine_knots.core.values import Frozen
 
 NEAR = 0.12  # a figure within 12 % of a word is called by the word
 
-SayPart = Literal["depth", "pace", "wind", "fish", "fish mass"]
+SayPart = Literal["depth", "pace", "wind", "fish", "fish mass", "temperature", "flies apart"]
 
 
 class Say(Frozen):
@@ -64,8 +71,14 @@ def said_of(situation: Situation, units: Units) -> dict[SayPart, Said]:
         "pace": _said(water.pace_m_s, PACE_WORDS, units.speed(water.pace_m_s).text),
         "wind": _said(wind.speed_m_s, WIND_WORDS, units.speed(wind.speed_m_s).text),
         "fish": Said(word=quarry.kind, figure=fish_of(quarry.kind).title),
+        "temperature": Said(word=None, figure=units.temperature(water.temperature_c).text),
+        "flies apart": Said(word=None, figure=_apart(water.rules.least_apart_m, units)),
         "fish mass": Said(word=None, figure=units.fish_mass(quarry.mass_kg).text),
     }
+
+
+def _apart(least_m: float | None, units: Units) -> str:
+    return units.length(least_m).text if least_m is not None else ""
 
 
 def phrases(situation: Situation, units: Units) -> tuple[Phrase, ...]:
@@ -115,6 +128,14 @@ def _heard(situation: Situation, say: Say, units: Units) -> Situation:
         pace = parse_current(text, units.system) if pace is None else pace
         _between(pace, 0.0, 4.0, "A current", "0 to 4 m/s (13 ft/s)")
         return _with(situation, "water", "pace_m_s", pace)
+    if say.part == "temperature":
+        celsius = parse_temperature(text, units.system)
+        return _with(situation, "water", "temperature_c", celsius)
+    if say.part == "flies apart":
+        apart = parse_length(text, units.system, most_m=5.0) if text else None
+        rules = situation.water.rules.model_copy(update={"least_apart_m": apart})
+        water = situation.water.model_copy(update={"rules": rules})
+        return situation.model_copy(update={"water": water})
     if say.part == "wind":
         wind = _meant(text, WIND_WORDS)
         wind = parse_speed(text, units.system) if wind is None else wind

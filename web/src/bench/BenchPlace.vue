@@ -20,13 +20,14 @@ import { useGhost } from './useGhost'
 import { useSaving } from './useSaving'
 import StageTabs from './StageTabs.vue'
 import VerdictColumn from './verdict/VerdictColumn.vue'
+import WaterStage from './water/WaterStage.vue'
 
 const bench = useBench()
 const { evaluation: ghost, title: ghostTitle } = useGhost()
 const saving = useSaving()
 const bar = ref<InstanceType<typeof SelectedThing>>()
 const cast = useCast()
-const stage = useStorage<'lanes' | 'air' | 'hold'>('nine-knots.stage', 'lanes')
+const stage = useStorage<'lanes' | 'air' | 'water' | 'hold'>('nine-knots.stage', 'lanes')
 const piecesShown = useStorage('nine-knots.rows', true)
 
 const work = ref<HTMLElement>()
@@ -74,6 +75,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <StageTabs v-model="stage" />
           <LanesStage v-if="stage === 'lanes'" :axis="axis" :ghost="ghost" />
           <AirStage v-else-if="stage === 'air'" :width="axis.width" />
+          <WaterStage v-else-if="stage === 'water'" :width="axis.width" />
           <HoldStage v-else :axis="axis" />
         </div>
         <PiecesGrid v-if="piecesShown" />

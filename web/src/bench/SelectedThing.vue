@@ -7,6 +7,8 @@ import JointSelect from './pieces/JointSelect.vue'
 import StockSelect from './pieces/StockSelect.vue'
 import { useBench } from './useBench'
 import { usePieceActs } from './usePieceActs'
+import RigMenu from './RigMenu.vue'
+import SelectedHung from './SelectedHung.vue'
 import { useSelection } from './useSelection'
 
 /** What is selected on the strip, in one line: its figures as fields, its acts as buttons. */
@@ -93,13 +95,20 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
       </template>
       <div class="row bar__acts">
         <button class="do" type="button" @click="acts.split">Split</button>
-        <button class="do" type="button" :disabled="piece.index >= last" @click="acts.merge">
-          Merge with next
+        <button
+          class="do"
+          type="button"
+          :disabled="piece.index >= last"
+          aria-label="Merge with next"
+          @click="acts.merge"
+        >
+          Merge
         </button>
         <button class="do" type="button" @click="acts.insert">Add below</button>
         <button class="do" type="button" :disabled="last === 0" @click="acts.remove">
           Take out
         </button>
+        <RigMenu />
       </div>
     </template>
     <template v-else-if="joint">
@@ -107,10 +116,14 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
       <div class="bar__knot">
         <label class="unseen" for="bar-knot">Tied as</label>
         <JointSelect id="bar-knot" :key="joint.index" :joint="joint.index" />
-        <button class="do" type="button" @click="acts.insert">Add a piece here</button>
+        <div class="row">
+          <button class="do" type="button" @click="acts.insert">Add a piece here</button>
+          <RigMenu />
+        </div>
       </div>
       <JointAdvice class="bar__advice" :joint="joint" />
     </template>
+    <SelectedHung v-else />
     <p v-if="bench.refusal" class="refusal bar__refusal" role="alert">{{ bench.refusal }}</p>
   </section>
 </template>
@@ -157,7 +170,7 @@ h2 .quiet {
 
 .bar__spool .pick,
 .bar__steps > :first-child {
-  width: 178px;
+  width: 150px;
 }
 
 .bar__step {
@@ -170,7 +183,7 @@ h2 .quiet {
   display: grid;
   align-self: center;
   gap: 4px;
-  width: 190px;
+  width: 236px;
 }
 
 .bar__advice {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** What the stage under the strip shows. */
-const stage = defineModel<'lanes' | 'air' | 'hold'>({ required: true })
+const stage = defineModel<'lanes' | 'air' | 'water' | 'hold'>({ required: true })
 const stages = [
   { key: 'lanes', words: 'Lanes' },
   { key: 'air', words: 'Air: the cast' },
+  { key: 'water', words: 'Water: the drift' },
   { key: 'hold', words: 'Hold: the pull' },
 ] as const
 </script>

@@ -2,31 +2,51 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { useBench } from './useBench'
 
+/** A thing of the strip; a branch goes by the number of the joint it leaves at. */
 export interface Thing {
-  kind: 'piece' | 'joint'
+  kind: 'piece' | 'joint' | 'thing' | 'branch'
   index: number
 }
 
-/** What is selected on the strip, the lanes and in the grid: a piece or a joint. */
+/** What is selected on the strip, the lanes and in the grid. */
 export const useSelection = defineStore('selection', () => {
   const bench = useBench()
   const chosen = ref<Thing>({ kind: 'piece', index: 0 })
 
-  /** All things from the line to the fly: joint 0, piece 0, joint 1, … the fly's joint. */
+  /** All things from the line to the fly: joint 0, piece 0 and what hangs on it, joint 1, … */
   const things = computed<Thing[]>(() => {
-    const count = bench.evaluation?.pieces.length ?? 0
-    const pieces = Array.from({ length: count }, (_, index) => index)
+    const reading = bench.evaluation
+    if (!reading) return []
+    const branchAt = new Set(reading.branches.map((branch) => branch.joint))
+    const joint = (index: number): Thing[] => [
+      { kind: 'joint', index },
+      ...(branchAt.has(index) ? [{ kind: 'branch', index } as const] : []),
+    ]
+    const hung = [...reading.things].sort((a, b) => a.at_m - b.at_m)
     return [
-      { kind: 'joint', index: 0 },
-      ...pieces.flatMap((index): Thing[] => [
-        { kind: 'piece', index },
-        { kind: 'joint', index: index + 1 },
-      ]),
+      ...joint(0),
+      ...reading.pieces.flatMap((piece, number) => {
+        const last = number === reading.pieces.length - 1
+        const on = hung.filter(
+          (one) => one.at_m >= piece.start_m && (one.at_m < piece.end_m || last),
+        )
+        return [
+          { kind: 'piece', index: piece.index } as const,
+          ...on.map((one): Thing => ({ kind: 'thing', index: one.index })),
+          ...joint(number + 1),
+        ]
+      }),
     ]
   })
 
+  const isThere = (one: Thing) =>
+    things.value.some(({ kind, index }) => kind === one.kind && index === one.index)
+
   const selected = computed<Thing>(() => {
     const { kind, index } = chosen.value
+    if (isThere(chosen.value)) return chosen.value
+    if (kind === 'branch') return { kind: 'joint', index }
+    if (kind === 'thing') return { kind: 'piece', index: 0 }
     const most = (bench.evaluation?.pieces.length ?? 1) - (kind === 'piece' ? 1 : 0)
     return { kind, index: Math.min(index, Math.max(0, most)) }
   })

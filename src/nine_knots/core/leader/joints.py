@@ -56,7 +56,7 @@ class Joint(Frozen):
     upper_knot: KnotKey | None = None
     dropper: Dropper | None = None
     fly: Fly | None = None
-    tied_from: Literal["bend", "eye"] = "bend"
+    tied_from: Literal["bend", "eye"] | None = None
 
     @model_validator(mode="after")
     def _knots_fit_the_kind(self) -> "Joint":
@@ -66,8 +66,8 @@ class Joint(Frozen):
         for key in (self.knot, self.upper_knot):
             if place and key and KNOTS[key].place != place:
                 raise ValueError(f"a {KNOTS[key].title} is no knot for {self.kind}")
-        if (self.kind == "fly") != (self.fly is not None):
-            raise ValueError("a fly in line and a joint of kind fly go together")
+        if len({self.kind == "fly", self.fly is not None, self.tied_from is not None}) > 1:
+            raise ValueError("a fly in line and where it is tied from go with the kind fly")
         if self.dropper is not None and self.kind == "fly":
             raise ValueError("a fly in line carries no dropper")
         return self

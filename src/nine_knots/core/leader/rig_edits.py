@@ -72,6 +72,14 @@ class SetDropper(Frozen):
     spool_id: str | None = Field(default=None, max_length=40)
 
 
+class NudgeDropper(Frozen):
+    """Lengthen (+) or shorten (-) a dropper's tag by steps of half an inch or a centimetre."""
+
+    act: Literal["nudge-dropper"] = "nudge-dropper"
+    joint: int
+    steps: int = Field(ge=-100, le=100)
+
+
 class ChangeFly(Frozen):
     """Cut a dropper's fly off and tie on again: the tag loses what a knot takes."""
 
@@ -110,6 +118,7 @@ RigEdit = (
     | StepThing
     | TakeOff
     | SetDropper
+    | NudgeDropper
     | ChangeFly
     | RemoveDropper
     | SetFlyInLine

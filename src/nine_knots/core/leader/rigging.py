@@ -18,6 +18,7 @@ from nine_knots.core.leader.rig_edits import (
     ChangeFly,
     HangOn,
     MoveThing,
+    NudgeDropper,
     NudgeThing,
     RemoveDropper,
     RemoveFlyInLine,
@@ -228,6 +229,13 @@ def _dropper(leader: Leader, joint: int) -> Dropper:
     return found
 
 
+def _nudge_dropper(leader: Leader, edit: NudgeDropper, bench: Workbench) -> Leader:
+    old = _dropper(leader, edit.joint)
+    step_m = 2.0 * bench.units.length_step_m
+    length = bench.units.snap_length(max(step_m, old.length_m + edit.steps * step_m))
+    return _set_dropper(leader, SetDropper(joint=edit.joint, length=length), bench)
+
+
 def _change_fly(leader: Leader, edit: ChangeFly, bench: Workbench) -> Leader:  # noqa: ARG001
     old = _dropper(leader, edit.joint)
     left = old.length_m - USED_BY_A_CHANGE_M
@@ -271,6 +279,7 @@ RIG_ACTS: dict[str, Callable[[Leader, Any, Workbench], Leader]] = {
     "step-thing": _step_thing,
     "take-off": _take_off,
     "set-dropper": _set_dropper,
+    "nudge-dropper": _nudge_dropper,
     "change-fly": _change_fly,
     "remove-dropper": _remove_dropper,
     "set-fly-in-line": _set_fly_in_line,

@@ -19,6 +19,7 @@ from nine_knots.core.leader import (
 )
 from nine_knots.core.match import SOFT_STEP
 from nine_knots.core.materials import MATERIALS
+from nine_knots.core.schools.rigged import rigged
 from nine_knots.core.schools.school import Brief, Plan, PlannedPiece, School
 from nine_knots.core.section import diameter_of_bend_stiffness_m
 from nine_knots.core.situation import Situation
@@ -57,9 +58,11 @@ def _rank(planned: PlannedPiece, material: str) -> float:
 
 def _cost(planned: PlannedPiece, spool: Spool) -> float:
     strand = spool.strand
-    if strand.substance.family in ("wire", "braid") or (
-        spool.remaining_m < planned.length_m + SPARE_M
-    ):
+    wire = strand.substance.family == "wire"
+    wanted = any(MATERIALS[key].family == "wire" for key in planned.prefer)
+    if wire != wanted or strand.substance.family == "braid":
+        return inf
+    if spool.remaining_m < planned.length_m + SPARE_M:
         return inf
     if planned.bend_nm2 is not None:
         # stiffness goes as d⁴: a fourth of its logarithm is that of the diameter
@@ -67,11 +70,13 @@ def _cost(planned: PlannedPiece, spool: Spool) -> float:
         miss_m = off * planned.diameter_m
     else:
         miss_m = strand.diameter_m - planned.diameter_m
-    sighter = 4.0 if strand.colour == "sighter" and planned.role != "sighter" else 0.0
+    sighter = 4.0 if (strand.colour == "sighter") != (planned.role == "sighter") else 0.0
     return (miss_m / THOU_M) ** 2 + _rank(planned, strand.material) + sighter
 
 
-def _step_cost(above: Spool, below: Spool, wanted_m: float) -> float:
+def _step_cost(above: Spool, below: Spool, wanted_m: float, bite: bool) -> float:
+    if bite:
+        return 0.0  # thick or stiff for teeth, not for the cast
     step_m = above.strand.diameter_m - below.strand.diameter_m
     if step_m < -1e-9:
         return inf
@@ -93,11 +98,12 @@ def _cheapest(plan: Plan, spools: list[Spool]) -> list[Spool] | None:
     for number, planned in enumerate(plan.pieces[1:], start=1):
         wanted_m = plan.pieces[number - 1].diameter_m - planned.diameter_m
         row: list[tuple[float, int]] = []
+        bite = planned.role == "bite"
         for spool in spools:
             own = _cost(planned, spool)
             row.append(
                 min(
-                    (costs[i] + _step_cost(above, spool, wanted_m) + own, i)
+                    (costs[i] + _step_cost(above, spool, wanted_m, bite) + own, i)
                     for i, above in enumerate(spools)
                 )
             )
@@ -194,10 +200,11 @@ def fit_tied(
     )
     if school.line_leads:
         reasons = (*reasons, _butt_reason(pieces[0], brief, units))
+    leader = Leader(
+        pieces=tuple(pieces), joints=usual_joints(pieces, brief.situation), school=school.key
+    )
     return Proposal(
-        leader=Leader(
-            pieces=tuple(pieces), joints=usual_joints(pieces, brief.situation), school=school.key
-        ),
+        leader=rigged(leader, plan),
         reasons=reasons,
         shortfalls=tuple(s for s in found if s is not None),
     )

@@ -3,24 +3,60 @@
 from pydantic import ValidationError
 
 from nine_knots.core.errors import CannotCompute, NotFound
+from nine_knots.core.schools.class_and_bite import CLASS_AND_BITE
 from nine_knots.core.schools.compound_slack import COMPOUND_SLACK
 from nine_knots.core.schools.even_step import EVEN_STEP
+from nine_knots.core.schools.fifty_thirty_twenty import FIFTY_THIRTY_TWENTY
 from nine_knots.core.schools.fit import Proposal, fit_knotless, fit_tied
+from nine_knots.core.schools.guide_three_part import GUIDE_THREE_PART
 from nine_knots.core.schools.halving import HALVING
+from nine_knots.core.schools.indicator_nymph import (
+    HEAVY_NYMPH,
+    INDICATOR_NYMPH,
+    INDICATOR_NYMPH_TAG,
+)
+from nine_knots.core.schools.long_fine import LONG_FINE
+from nine_knots.core.schools.mono_rigs import ALL_ROUND_MONO, THIN_MONO_STREAMER
+from nine_knots.core.schools.nymph_under_dry import NYMPH_UNDER_DRY
+from nine_knots.core.schools.predator import LEVEL_AND_WIRE, PREDATOR
 from nine_knots.core.schools.school import Brief, School, SchoolParameters
 from nine_knots.core.schools.sixty_twenty_twenty import KNOTLESS, TIED
+from nine_knots.core.schools.tapered_inshore import TAPERED_INSHORE
 from nine_knots.core.schools.thin_mono import THIN_MONO
+from nine_knots.core.schools.tight_line import TIGHT_LINE
 from nine_knots.core.schools.two_part import TWO_PART
 from nine_knots.core.situation import Situation
 from nine_knots.core.strand import Stock
-from nine_knots.core.tackle import LineProfile, line_profile
+from nine_knots.core.tackle import Fly, LineProfile, line_profile
 from nine_knots.core.tippet import advise_tippet
 from nine_knots.core.units import Units
 from nine_knots.core.units.factors import THOU_M
 
 SCHOOLS: dict[str, School] = {
     school.key: school
-    for school in (TIED, KNOTLESS, HALVING, EVEN_STEP, COMPOUND_SLACK, TWO_PART, THIN_MONO)
+    for school in (
+        TIED,
+        KNOTLESS,
+        LONG_FINE,
+        COMPOUND_SLACK,
+        HALVING,
+        EVEN_STEP,
+        FIFTY_THIRTY_TWENTY,
+        TWO_PART,
+        GUIDE_THREE_PART,
+        TAPERED_INSHORE,
+        CLASS_AND_BITE,
+        PREDATOR,
+        LEVEL_AND_WIRE,
+        NYMPH_UNDER_DRY,
+        TIGHT_LINE,
+        THIN_MONO,
+        THIN_MONO_STREAMER,
+        ALL_ROUND_MONO,
+        INDICATOR_NYMPH,
+        INDICATOR_NYMPH_TAG,
+        HEAVY_NYMPH,
+    )
 }
 
 # A butt that is 1.6 times as stiff as the line's tip is .018 in medium or .017 in stiff nylon on
@@ -56,6 +92,7 @@ def propose(
     parameters: SchoolParameters,
     stock: tuple[Stock, ...],
     units: Units,
+    flies: tuple[Fly, ...] = (),
 ) -> Proposal:
     """A leader by this school for this day from these spools.
 
@@ -82,7 +119,10 @@ def propose(
         length_m=length_m,
         tippet_m=tippet_m,
         butt_bend_nm2=matched_butt_bend_nm2(line, tippet_m, parameters.power),
+        flies=flies,
     )
+    if school.says is not None:
+        reasons += school.says(brief, units)
     try:
         plan = school.plan(brief)
     except ValidationError as error:

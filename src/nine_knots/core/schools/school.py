@@ -5,11 +5,12 @@ from dataclasses import dataclass
 
 from pydantic import Field
 
-from nine_knots.core.leader import Role
+from nine_knots.core.leader import Attachment, Role
 from nine_knots.core.materials import MATERIALS, MaterialKey
 from nine_knots.core.section import diameter_of_bend_stiffness_m
 from nine_knots.core.situation import Situation
-from nine_knots.core.tackle import LineProfile
+from nine_knots.core.tackle import Fly, LineProfile
+from nine_knots.core.units import Units
 from nine_knots.core.values import DiameterM, Frozen, Key, LengthM
 
 
@@ -38,6 +39,7 @@ class Brief:
     length_m: float
     tippet_m: float
     butt_bend_nm2: float
+    flies: tuple[Fly, ...] = ()
 
     def butt_m(self, material: MaterialKey = "nylon-stiff", share: float = 1.0) -> float:
         """Diameter in metres of a butt of this material with a share of the matched stiffness."""
@@ -58,11 +60,26 @@ class PlannedPiece(Frozen):
     prefer: tuple[MaterialKey, ...]
 
 
+class PlannedFly(Frozen):
+    """A fly above the point at a joint: on a tag of ``length_m``, or in line where that is None."""
+
+    joint: int
+    fly: Fly
+    length_m: LengthM | None = None
+
+
 class Plan(Frozen):
-    """What a school wants: pieces from the line down, or one knotless taper and a tippet."""
+    """What a school wants: pieces from the line down, or one knotless taper and a tippet.
+
+    Joints are numbered from the line; ``rings`` and ``swivels`` lie between pieces.
+    """
 
     pieces: tuple[PlannedPiece, ...]
     knotless: bool = False
+    rings: tuple[int, ...] = ()
+    swivels: tuple[int, ...] = ()
+    flies: tuple[PlannedFly, ...] = ()
+    things: tuple[Attachment, ...] = ()
 
 
 class Disagreement(Frozen):
@@ -85,6 +102,7 @@ class School:
     plan: Callable[[Brief], Plan]
     tippet_m: Callable[[Situation], float] | None = None
     line_leads: bool = True
+    says: Callable[[Brief, Units], list[str]] | None = None
 
 
 STIFF: tuple[MaterialKey, ...] = ("nylon-stiff", "nylon-medium")

@@ -38,6 +38,7 @@ _KINDS = {
     "streamer": (1.00, 0.262, 1.39),
     "predator": (1.00, 0.040, 0.52),
 }
+_TUBE = 0.67  # of a long hook's wire, on a tube [G]
 _BULK = {"slim": 0.65, "standard": 1.0, "bushy": 1.48}
 
 
@@ -71,6 +72,7 @@ class Fly(Frozen):
         default=None, ge=0.005, le=3.0, description="the angler's own, from a jar test"
     )
     barbless: bool = False
+    tube: bool = Field(default=False, description="tied on a tube, its hook behind")
 
     @property
     def body_m(self) -> float:
@@ -79,8 +81,9 @@ class Fly(Frozen):
 
     @property
     def wire_kg(self) -> float:
-        """Mass in kg of the hook alone, by the table."""
-        return 1e-3 * _KINDS[self.kind][0] * _by_size(self.hook, _WIRE_G, _WIRE_STEP)
+        """Mass in kg of the hook alone, by the table; of a tube fly's shorter one two thirds."""
+        grams = _KINDS[self.kind][0] * _by_size(self.hook, _WIRE_G, _WIRE_STEP)
+        return 1e-3 * grams * (_TUBE if self.tube else 1.0)
 
     @property
     def mass_kg(self) -> float:

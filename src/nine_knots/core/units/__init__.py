@@ -12,6 +12,7 @@ from nine_knots.core.units.parse import (
     parse_seconds,
     parse_share,
     parse_speed,
+    parse_temperature,
 )
 from nine_knots.core.units.x_scale import diameter_of_x, x_of_diameter
 
@@ -28,5 +29,6 @@ __all__ = [
     "parse_seconds",
     "parse_share",
     "parse_speed",
+    "parse_temperature",
     "x_of_diameter",
 ]

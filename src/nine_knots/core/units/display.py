@@ -107,6 +107,12 @@ class Units:
             return Quantity(si=speed_m_s, text=f"{speed_m_s:.1f} m/s")
         return Quantity(si=speed_m_s, text=f"{speed_m_s / factors.FOOT_M:.1f} ft/s")
 
+    def temperature(self, celsius: float) -> Quantity:
+        """``10 °C`` or ``50 °F``."""
+        if self.system == "metric":
+            return Quantity(si=celsius, text=f"{celsius:.0f} °C")
+        return Quantity(si=celsius, text=f"{1.8 * celsius + 32.0:.0f} °F")
+
     def about_speed(self, speed_m_s: float) -> str:
         """A speed that is roughly known, to two figures: ``49 ft/s``, ``130 ft/s``, ``8.5 m/s``."""
         unit, per = ("m/s", 1.0) if self.system == "metric" else ("ft/s", factors.FOOT_M)

@@ -143,6 +143,7 @@ def parse_speed(text: str, system: System = "imperial") -> float:
 _STICK = re.compile(
     r"^\s*([\d.,]+)\s*(?:s|sec|seconds?)?\s*(?:for|over|/)\s*([\d.,]+)\s*steps?\s*$"
 )
+_DEGREES = re.compile(r"^\s*(-?[\d.,]+)\s*°?\s*([cf]?)\s*$")
 STEP_M = 0.75  # a walker's step [M]
 
 
@@ -161,6 +162,17 @@ def parse_seconds(text: str) -> float:
     """A time in seconds from ``8``, ``8 s`` or ``1 min 20 s``."""
     value, _ = _scaled(text, "time", "8 s or 1 min 20 s", factors.TIME_UNITS, "s")
     return _within(value, 0.0, 3600.0, text, "0 s to an hour")
+
+
+def parse_temperature(text: str, system: System = "imperial") -> float:
+    """A temperature in °C from ``10 °C``, ``50 °F``; a bare number by the system. 0 to 30 °C."""
+    match = _DEGREES.match(text.lower())
+    if match is None:
+        raise Unreadable(f"“{text}” is no temperature.", mend="Write one such as 10 °C or 50 °F.")
+    value, unit = float(match.group(1).replace(",", ".")), match.group(2)
+    if unit == "f" or (not unit and system == "imperial"):
+        value = (value - 32.0) / 1.8
+    return _within(value, 0.0, 30.0, text, "0 to 30 °C (32 to 86 °F)")
 
 
 def parse_share(text: str) -> float:

@@ -10,7 +10,7 @@ from nine_knots.core.water.setups import WaterAsk
 from nine_knots.core.water.surface import Drag
 from nine_knots.core.water.tree import Array
 
-SHORT_S, LONG_S = 1.5, 4.0  # free of drag: less is drag at once, this is a good drift [G]
+SHORT_S, LONG_S = 1.0, 3.5  # free of drag: less is drag at once, this is a good drift [G]
 SWIMS_M_S = (0.15, 1.1)  # of water past a swung fly [G]
 DROPS_S = 5.0  # in which a dropped fly should be down [G]
 NEAR_SHARE, NEAR_LEAST_M = 0.12, 0.06  # of a wanted depth, within which it is met
@@ -221,7 +221,7 @@ def free_drift_measure(drag: Drag, landed: bool, units: Units) -> Measure:
     off = min(0.9, 2.0 * (free - SHORT_S) / (LONG_S - SHORT_S) - 1.0)
     standing: Standing = "too little" if free < SHORT_S else "right"
     said = (standing, max(-2.0, off), f"free for {units.seconds(free)}", why)
-    return _measure("drift", "Drift", "How long is it free of drag?", said, free < 2.0)
+    return _measure("drift", "Drift", "How long is it free of drag?", said, free < 1.3 * SHORT_S)
 
 
 def floating_measure(design: Design, hangs_n: float, units: Units) -> Measure:

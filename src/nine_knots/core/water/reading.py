@@ -18,7 +18,7 @@ from nine_knots.core.water.measures import (
     floating_measure,
     free_drift_measure,
 )
-from nine_knots.core.water.outcome import FlyOutcome, Outcome, outcome_of
+from nine_knots.core.water.outcome import ON_BED_M, FlyOutcome, Outcome, outcome_of
 from nine_knots.core.water.rig import LINE, WaterRig
 from nine_knots.core.water.run import Run, out_m, run_of, usual_count_s, zone_top_m
 from nine_knots.core.water.setups import WORDS, Setup, WaterAsk, setup_of, stream_of, water_of
@@ -75,7 +75,7 @@ class ThingPlace:
 
 
 @dataclass(frozen=True, slots=True)
-class Movie:
+class WaterMovie:
     """The rig followed: frames (k, n, 2) in metres from below the top, z above the bed."""
 
     every_s: float
@@ -104,7 +104,7 @@ class WaterReading:
     zone_m: float
     flow: tuple[Flow, ...]
     depth_ticks: tuple[Tick, ...]
-    movie: Movie | None
+    movie: WaterMovie | None
     steady: tuple[tuple[float, float], ...] | None
     threads: tuple[Thread, ...]
     flies: tuple[FlyReading, ...]
@@ -180,12 +180,12 @@ def _flow(stream: Stream, units: Units) -> tuple[Flow, ...]:
     )
 
 
-def _movie(run: Run) -> Movie:
+def _movie(run: Run) -> WaterMovie:
     places = run.history.places.copy()
     places[:, :, 0] -= places[:, :1, 0]
     skip = max(1, -(-len(places) // MOST_FRAMES))
     frames = np.round(places[::skip], 3)
-    return Movie(
+    return WaterMovie(
         every_s=run.history.every_s * skip,
         frames=tuple(tuple((float(x), float(z)) for x, z in frame) for frame in frames),
         begins_s=run.begins_s,
@@ -228,7 +228,9 @@ def _fly(fly: FlyOutcome, outcome: Outcome, units: Units) -> FlyReading:
         joint=fly.joint,
         depth=units.depth(at_m),
         share=f"{round(20.0 * at_m / depth) * 5}% of the depth",
-        height=f"{units.depth(fly.height_m).text} above the bed",
+        height="at the bed"
+        if fly.height_m < ON_BED_M
+        else f"{units.depth(fly.height_m).text} above the bed",
         zone=zone,
         carried=_carried(fly),
     )

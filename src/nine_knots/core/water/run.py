@@ -6,6 +6,7 @@ import numpy as np
 
 from nine_knots.core.design import Design
 from nine_knots.core.errors import CannotCompute
+from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.tackle import line_profile
 from nine_knots.core.water.floats import Float
 from nine_knots.core.water.hung import fly_float, indicator_float
@@ -23,7 +24,7 @@ from nine_knots.core.water.steady import NEAR_BED_M, Shape, drifting
 from nine_knots.core.water.stepper import History, Leg, history
 from nine_knots.core.water.stream import Stream
 from nine_knots.core.water.thin_line import SINK_CLASS_M_S
-from nine_knots.core.water.tree import Array
+from nine_knots.core.water.tree import SEGMENT_M, Array
 
 DRIFT_M = 6.0  # a drift before it is lifted and cast again [G]
 SHORTEST_S, LONGEST_S = 5.0, 30.0
@@ -159,8 +160,7 @@ def _on_the_line(design: Design, setup: Setup, ask: WaterAsk) -> Run:
     """Line and leader straight below the rod's tip; sunk, then stripped or held."""
     day = design.situation
     stream, water = stream_of(day.water), water_of(day.water)
-    line = line_profile(day.line)
-    rig = rig_below(design.leader, day.fly, water, 0.0, line, ask.line_m, segment_m=2.0 * EVERY_S)
+    rig = _line_and_rig(design, water, ask)
     start = _on_the_surface(rig, stream, 1.0)
     if setup == "swing":
         sinks = min(8.0, max(2.0, 0.5 * DRIFT_M / stream.surface_m_s))
@@ -183,6 +183,17 @@ def _on_the_line(design: Design, setup: Setup, ask: WaterAsk) -> Run:
         step_s=COARSE_STEP_S,
     )
     return Run(setup, rig, stream, water, followed, None, None, sinks)
+
+
+def _line_and_rig(design: Design, water: Water, ask: WaterAsk) -> WaterRig:
+    """What is out beyond the rod's tip: line and leader, or as much mono where that is thrown."""
+    leader, day = design.leader, design.situation
+    school = SCHOOLS.get(leader.school or "")
+    if school is not None and not school.line_leads:
+        top_m = max(0.0, leader.length_m - ask.line_m)
+        return rig_below(leader, day.fly, water, top_m, segment_m=2.0 * SEGMENT_M)
+    line = line_profile(day.line)
+    return rig_below(leader, day.fly, water, 0.0, line, ask.line_m, segment_m=2.0 * SEGMENT_M)
 
 
 def usual_count_s(design: Design) -> float:

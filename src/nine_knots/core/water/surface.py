@@ -12,11 +12,11 @@ from nine_knots.core.situation import Water, WaterKind
 # How much currents between angler and fly differ, as a share of the pace, and the width in metres
 # of a lane of one pace, by the kind of water [G].
 DIFFERS: dict[WaterKind, float] = {
-    "pocket water": 0.45,
-    "riffle": 0.3,
-    "run": 0.25,
-    "glide": 0.15,
-    "pool": 0.2,
+    "pocket water": 0.3,
+    "riffle": 0.25,
+    "run": 0.2,
+    "glide": 0.12,
+    "pool": 0.15,
 }
 LANE_M: dict[WaterKind, float] = {"pocket water": 0.5, "riffle": 0.8, "run": 1.2}
 USUAL_DIFFERS, USUAL_LANE_M = 0.1, 1.8

@@ -5,6 +5,7 @@ import { useCatalogue } from '@/api/queries'
 import type { Axis } from '../strip/useAxis'
 import { useBench } from '../useBench'
 import { useSelection } from '../useSelection'
+import FactList from '../FactList.vue'
 import HoldPicture from './HoldPicture.vue'
 import { useHold } from './useHold'
 import { usePull } from './usePull'
@@ -17,6 +18,14 @@ const selection = useSelection()
 const { data: catalogue } = useCatalogue()
 const { reading, soaked, record } = useHold()
 const pull = usePull(() => reading.value)
+const facts = computed(() => [
+  ...(reading.value?.facts ?? []),
+  ...(reading.value?.record ?? []).map(({ passes, text }) => ({
+    title: 'Record rule',
+    text: `${passes ? 'Passes: ' : 'Fails: '}${text} The rules in force decide.`,
+    standing: passes ? ('right' as const) : ('too much' as const),
+  })),
+])
 const pieces = computed(() => bench.evaluation?.pieces ?? [])
 /** Wear is told of the piece that is selected, or else of the tippet. */
 const worn = computed(() => {
@@ -80,18 +89,7 @@ function wear(event: Event) {
       <strong v-if="pull.broken.value">{{ pull.broken.value.words }}</strong>
       <template v-else>{{ pull.point.value?.text }}</template>
     </p>
-    <dl class="facts">
-      <div v-for="fact in reading.facts" :key="fact.title">
-        <dt>{{ fact.title }}</dt>
-        <dd :class="`stand stand--${fact.standing.replace(' ', '-')}`">{{ fact.text }}</dd>
-      </div>
-      <div v-for="line in reading.record" :key="line.text">
-        <dt>Record rule</dt>
-        <dd :class="['stand', { 'stand--too-much': !line.passes }]">
-          {{ line.passes ? 'Passes: ' : 'Fails: ' }}{{ line.text }} The rules in force decide.
-        </dd>
-      </div>
-    </dl>
+    <FactList :facts="facts" />
   </section>
   <p v-else class="quiet" role="status">Working out the pull …</p>
 </template>
@@ -130,40 +128,5 @@ label {
 
 .hold__said {
   min-height: 24px;
-}
-
-.facts {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(370px, 1fr));
-  gap: 2px 26px;
-  margin: 4px 0 0;
-  font-size: var(--small);
-}
-
-.facts > div {
-  display: grid;
-  grid-template-columns: 104px 1fr;
-}
-
-dt {
-  color: var(--ink-2);
-}
-
-dd {
-  margin: 0;
-}
-
-.stand--too-much {
-  color: var(--much);
-}
-
-.stand--too-little {
-  color: var(--little);
-}
-
-@media (max-width: 820px) {
-  .facts {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

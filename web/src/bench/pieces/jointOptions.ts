@@ -14,7 +14,8 @@ export interface OptionGroup {
 }
 
 export function valueOf(joint: Joint): string {
-  return [joint.kind, joint.knot, joint.upper_knot ?? ''].join('/')
+  const from = joint.tied_from ? [joint.tied_from] : []
+  return [joint.kind, joint.knot, joint.upper_knot ?? '', ...from].join('/')
 }
 
 const knotsAt = (knots: Knots, place: string) => knots[place] ?? []
@@ -70,7 +71,8 @@ export function optionsFor(
       Object.values(knots)
         .flat()
         .find((knot) => knot.key === key)?.title ?? ''
-    const words = `${present.kind}, ${name(present.upper_knot)} above, ${name(present.knot)} below`
+    const kind = present.kind === 'fly' ? 'fly in line' : present.kind
+    const words = `${kind}, ${name(present.upper_knot)} above, ${name(present.knot)} below`
     groups.unshift({ title: 'As it is', options: [{ words, joint: present }] })
   }
   return groups

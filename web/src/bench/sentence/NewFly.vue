@@ -5,11 +5,13 @@ import { useCatalogue } from '@/api/queries'
 import AddSomething from '@/widgets/AddSomething.vue'
 import ChipChoice from '@/widgets/ChipChoice.vue'
 import PlainField from '@/widgets/PlainField.vue'
+import { useSettings } from '@/settings/useSettings'
 import { plainChips } from './useDay'
 
 type FlyForm = Schemas['FlyForm']
 const emit = defineEmits<{ made: [fly: Schemas['Fly']] }>()
 const { data: catalogue } = useCatalogue()
+const settings = useSettings()
 const form = reactive({
   title: '',
   kind: 'dry' as FlyForm['kind'],
@@ -18,10 +20,16 @@ const form = reactive({
   bead: '',
   bead_metal: 'tungsten' as FlyForm['bead_metal'],
   weight: '',
+  fall: '',
+  fall_time: '',
+  barbless: false,
+  tube: false,
 })
 
 async function add() {
-  const made = await answered(api.POST('/api/kit/flies', { body: form }))
+  const made = await answered(
+    api.POST('/api/kit/flies', { body: { ...form, units: settings.units } }),
+  )
   emit('made', made)
 }
 </script>
@@ -35,6 +43,14 @@ async function add() {
       <PlainField v-model="form.hook" class="grow" label="Hook" hint="14 or 2/0" />
       <PlainField v-model="form.bead" class="grow" label="Tungsten bead, if any" hint="3 mm" />
       <PlainField v-model="form.weight" class="grow" label="Weighed, if it was" hint="260 mg" />
+    </div>
+    <div class="row">
+      <PlainField v-model="form.fall" class="grow" label="In a jar it falls" hint="8 in" />
+      <PlainField v-model="form.fall_time" class="grow" label="in" hint="0.6 s" />
+    </div>
+    <div class="row">
+      <label><input v-model="form.barbless" type="checkbox" /> barbless</label>
+      <label><input v-model="form.tube" type="checkbox" /> on a tube</label>
     </div>
   </AddSomething>
 </template>

@@ -6,8 +6,8 @@ import SaidPart from './SaidPart.vue'
   <SaidPart
     part="pace"
     choices="paces"
-    legend="At the surface: walk beside a floating leaf and see"
+    legend="At the surface: walk beside a floating leaf, or time a stick over ten steps"
     label="… or a speed"
-    hint="2.5 ft/s, 0.8 m/s"
+    hint="2.5 ft/s, or 8 s for 10 steps"
   />
 </template>

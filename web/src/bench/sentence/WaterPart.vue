@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import ChipChoice from '@/widgets/ChipChoice.vue'
+import TypedField from '@/widgets/TypedField.vue'
+import RulesPart from './RulesPart.vue'
 import SaidPart from './SaidPart.vue'
 import { plainChips, useDay } from './useDay'
 
-const { catalogue, day, change } = useDay()
+const { bench, catalogue, day, change } = useDay()
 </script>
 
 <template>
@@ -38,4 +40,10 @@ const { catalogue, day, change } = useDay()
     :model-value="day.water.snags"
     @update:model-value="(snags) => change('water', { snags })"
   />
+  <TypedField
+    label="Temperature"
+    :model-value="bench.evaluation?.said.temperature?.figure ?? ''"
+    :take="(text) => bench.say({ part: 'temperature', text })"
+  />
+  <RulesPart />
 </template>

@@ -4,13 +4,16 @@ import type { Evaluation } from '@/api/client'
 import { useBench } from '../useBench'
 import { useSelection } from '../useSelection'
 import FlyMark from './FlyMark.vue'
+import StripBranch from './StripBranch.vue'
 import StripJoint from './StripJoint.vue'
 import StripPiece from './StripPiece.vue'
 import StripRuler from './StripRuler.vue'
+import StripThing from './StripThing.vue'
 import SighterBands from './SighterBands.vue'
 import { sidePath, thickest } from './shapes'
 import { useJointDrag } from './useJointDrag'
 import { useStripKeys } from './useStripKeys'
+import { useThingDrag } from './useThingDrag'
 import type { Axis } from './useAxis'
 
 const props = defineProps<{ axis: Axis; ghost: Evaluation | null }>()
@@ -24,6 +27,7 @@ const bench = useBench()
 const selection = useSelection()
 const svg = ref<SVGSVGElement>()
 const drag = useJointDrag(() => props.axis)
+const slide = useThingDrag(() => props.axis)
 const onKey = useStripKeys(() => emit('fields'))
 
 const reading = computed(() => bench.evaluation)
@@ -33,9 +37,29 @@ const scale = computed(
 const factor = computed(() => Math.round(scale.value / props.axis.perM))
 
 function key(event: KeyboardEvent) {
-  if (event.key === 'Escape') drag.cancel()
-  else onKey(event)
+  if (event.key === 'Escape') {
+    drag.cancel()
+    slide.cancel()
+  } else onKey(event)
 }
+
+function move(event: PointerEvent) {
+  drag.move(event)
+  slide.move(event)
+}
+
+function end() {
+  drag.end()
+  slide.end()
+}
+
+function cancel() {
+  drag.cancel()
+  slide.cancel()
+}
+
+const water = computed(() => reading.value?.water_line_m ?? null)
+const greased = computed(() => reading.value?.things.find((one) => one.kind === 'grease'))
 
 /** Focus follows the selection while it is on the strip. */
 watch(
@@ -60,9 +84,9 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
       aria-orientation="horizontal"
       aria-label="The leader, from the line’s tip to the fly"
       @keydown="key"
-      @pointermove="drag.move"
-      @pointerup="drag.end"
-      @pointercancel="drag.cancel"
+      @pointermove="move"
+      @pointerup="end"
+      @pointercancel="cancel"
     >
       <SighterBands />
       <g aria-hidden="true">
@@ -79,6 +103,13 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
           :d="sidePath(part, axis, AXIS_Y, scale)"
           class="ghost"
         />
+      </g>
+      <g v-if="greased" class="greased" aria-hidden="true">
+        <line :x1="axis.x(0)" :x2="axis.x(greased.at_m)" :y1="AXIS_Y - 21" :y2="AXIS_Y - 21" />
+      </g>
+      <g v-if="water !== null" class="water" aria-hidden="true">
+        <line :x1="axis.x(water)" :x2="axis.x(water)" :y1="8" :y2="HEIGHT - 26" />
+        <text :x="axis.x(water) + 5" :y="16">under water from here</text>
       </g>
       <StripPiece
         v-for="piece in reading.pieces"
@@ -102,6 +133,24 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
         :selected="selection.is('joint', joint.index)"
         :dragging="drag.dragging.value === joint.index"
         @grab="drag.begin($event, joint.index, joint.at_m)"
+      />
+      <StripBranch
+        v-for="branch in reading.branches"
+        :key="`branch-${branch.joint}`"
+        :reading="branch"
+        :axis="axis"
+        :y="AXIS_Y"
+        :selected="selection.is('branch', branch.joint)"
+        @grab="selection.select('branch', branch.joint)"
+      />
+      <StripThing
+        v-for="thing in reading.things"
+        :key="`thing-${thing.index}`"
+        :reading="thing"
+        :x="axis.x(thing.at_m)"
+        :y="AXIS_Y"
+        :selected="selection.is('thing', thing.index)"
+        @grab="slide.begin($event, thing.index, thing.above.si)"
       />
       <StripRuler :ticks="reading.ruler" :axis="axis" :y="HEIGHT - 24" />
     </svg>
@@ -127,6 +176,23 @@ svg {
   stroke: var(--ghost);
   stroke-width: 1.5;
   stroke-dasharray: 5 4;
+}
+
+.water line {
+  stroke: var(--little);
+  stroke-width: 1.5;
+  stroke-dasharray: 2 4;
+}
+
+.water text {
+  fill: var(--little);
+  font-size: 12px;
+}
+
+.greased line {
+  stroke: var(--act);
+  stroke-width: 2;
+  stroke-dasharray: 8 3;
 }
 
 .end-word {

@@ -1,5 +1,6 @@
 import { useBench } from '../useBench'
 import { usePieceActs } from '../usePieceActs'
+import { useRigActs } from '../useRigActs'
 import { useSelection } from '../useSelection'
 
 /** Keys on the strip; every act of the mouse has one. */
@@ -7,28 +8,48 @@ export function useStripKeys(intoFields: () => void) {
   const bench = useBench()
   const selection = useSelection()
   const acts = usePieceActs()
+  const rig = useRigActs()
 
   function slide(steps: number) {
     const { kind, index } = selection.selected
+    if (kind === 'thing' || kind === 'branch') {
+      rig.slide(steps)
+      return
+    }
     const joint = kind === 'joint' ? index : index + 1
     bench.edit({ act: 'nudge-joint', joint, steps })
+  }
+
+  function bigger(by: 1 | -1) {
+    if (selection.selected.kind === 'thing') rig.stepSize(by)
+    else acts.stepStock(by)
+  }
+
+  function remove() {
+    const { kind } = selection.selected
+    if (kind === 'thing' || kind === 'branch') rig.takeOff()
+    else acts.remove()
   }
 
   const plain: Record<string, () => void> = {
     ArrowLeft: () => selection.step(-1),
     ArrowRight: () => selection.step(1),
-    ArrowUp: () => acts.stepStock(1),
-    ArrowDown: () => acts.stepStock(-1),
+    ArrowUp: () => bigger(1),
+    ArrowDown: () => bigger(-1),
     Home: () => selection.select('joint', 0),
     End: () => selection.select('joint', bench.evaluation?.pieces.length ?? 0),
     PageUp: () => slide(10),
     PageDown: () => slide(-10),
     Enter: intoFields,
-    Delete: acts.remove,
-    Backspace: acts.remove,
+    Delete: remove,
+    Backspace: remove,
     s: acts.split,
     m: acts.merge,
     i: acts.insert,
+    w: () => rig.hang('shot'),
+    o: () => rig.hang('indicator'),
+    d: rig.addDropper,
+    l: rig.addInLine,
   }
   const shifted: Record<string, () => void> = {
     ArrowLeft: () => slide(-1),

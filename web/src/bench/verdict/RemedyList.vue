@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
 import { useBench } from '../useBench'
-import { useRemedies } from './useRemedies'
+import { useApply } from './useRemedies'
 
-/** What would bring the turnover in: each found by casting the changed leader. */
+/** What would bring a measure in: each found by trying the changed rig. */
+defineProps<{ remedies: readonly Schemas['Remedy'][]; looking: boolean; what: string }>()
 const bench = useBench()
-const { remedies, looking, apply } = useRemedies()
+const apply = useApply()
 
 function effects(remedy: Schemas['Remedy']): string {
   return remedy.effects
@@ -19,9 +20,9 @@ function effects(remedy: Schemas['Remedy']): string {
 </script>
 
 <template>
-  <section v-if="looking || remedies.length" class="remedies" aria-label="Remedies">
+  <section v-if="looking || remedies.length" class="remedies" :aria-label="`Remedies, ${what}`">
     <h3>What would mend it</h3>
-    <p v-if="looking" class="quiet" role="status">Casting what might …</p>
+    <p v-if="looking" class="quiet" role="status">Trying what might …</p>
     <ul v-else>
       <li v-for="remedy in remedies" :key="remedy.words">
         <button type="button" :disabled="bench.lost" @click="apply(remedy)">

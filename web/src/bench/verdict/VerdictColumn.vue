@@ -2,7 +2,9 @@
 import { computed } from 'vue'
 import type { CastReading, Evaluation } from '@/api/client'
 import { useBench } from '../useBench'
+import { useWater } from '../water/useWater'
 import RemedyList from './RemedyList.vue'
+import { useTurnoverRemedies, useWaterRemedies } from './useRemedies'
 import VerdictCord from './VerdictCord.vue'
 
 const props = defineProps<{
@@ -13,6 +15,9 @@ const props = defineProps<{
   castRefused: string
 }>()
 const bench = useBench()
+const water = useWater()
+const { remedies: forTurnover, looking: lookingInAir } = useTurnoverRemedies()
+const { remedies: forWater, looking: lookingInWater } = useWaterRemedies()
 const measures = computed(() => bench.evaluation?.verdict ?? [])
 const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === key) ?? null
 </script>
@@ -30,7 +35,15 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
       {{ castRefused || 'Turnover: working out the cast …' }}
     </p>
     <p v-if="turnover?.agreement" class="agreement">{{ turnover.agreement }}</p>
-    <RemedyList v-if="turnover" />
+    <RemedyList v-if="turnover" what="turnover" :remedies="forTurnover" :looking="lookingInAir" />
+    <template v-if="water.reading">
+      <VerdictCord :measure="water.reading.drift" :ghost="water.ghost?.drift ?? null" />
+      <VerdictCord :measure="water.reading.depth_cord" :ghost="water.ghost?.depth_cord ?? null" />
+      <RemedyList what="drift and depth" :remedies="forWater" :looking="lookingInWater" />
+    </template>
+    <p v-else class="quiet waiting" role="status">
+      {{ water.refused || 'Drift: working out the water …' }}
+    </p>
     <VerdictCord
       v-for="measure in measures"
       :key="measure.key"
@@ -49,11 +62,11 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
 .verdict {
   display: grid;
   align-content: start;
-  gap: 14px;
+  gap: 9px;
 }
 
 .waiting {
-  min-height: 124px;
+  min-height: 98px;
   padding-left: 46px;
 }
 

@@ -8,7 +8,7 @@ import type { Measure } from '@/api/client'
  */
 const props = defineProps<{ measure: Measure; ghost: Measure | null; rough?: boolean }>()
 
-const HEIGHT = 124
+const HEIGHT = 98
 const TOP = 10
 const y = (position: number) => TOP + (HEIGHT - 2 * TOP) * (1 - position)
 const KNOTS = {

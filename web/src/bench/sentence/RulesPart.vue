@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client'
+import TypedField from '@/widgets/TypedField.vue'
+import { useDay } from './useDay'
+
+/** Rules of this water as the angler wrote them down; the local authority has the say. */
+type Rules = Schemas['WaterRules']
+const { bench, day, change } = useDay()
+const flags = [
+  ['barbless', 'Barbless hooks only'],
+  ['lead_banned', 'No lead shot'],
+  ['wire_required', 'Wire required'],
+] as const
+const counts = [1, 2, 3, 4]
+
+const set = (part: Partial<Rules>) =>
+  change('water', { rules: { ...day.value.water.rules, ...part } })
+const ticked = (event: Event) => (event.target as HTMLInputElement).checked
+const chosen = (event: Event) => Number((event.target as HTMLSelectElement).value) || null
+</script>
+
+<template>
+  <details class="rules">
+    <summary>Rules of this water</summary>
+    <div class="rules__body">
+      <label>
+        At most
+        <select
+          class="pick"
+          :value="day.water.rules.most_flies ?? ''"
+          @change="set({ most_flies: chosen($event) })"
+        >
+          <option value="">any number of flies</option>
+          <option v-for="count in counts" :key="count" :value="count">
+            {{ count === 1 ? 'one fly' : `${count} flies` }}
+          </option>
+        </select>
+      </label>
+      <label v-for="[key, words] in flags" :key="key">
+        <input
+          type="checkbox"
+          :checked="day.water.rules[key]"
+          @change="set({ [key]: ticked($event) })"
+        />
+        {{ words }}
+      </label>
+      <TypedField
+        label="Flies at least so far apart"
+        hint="no rule"
+        :model-value="bench.evaluation?.said['flies apart']?.figure ?? ''"
+        :take="(text) => bench.say({ part: 'flies apart', text })"
+      />
+      <p class="quiet">Rules differ by place and change: ask the local authority.</p>
+    </div>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  color: var(--act);
+  cursor: pointer;
+}
+
+.rules__body {
+  display: grid;
+  gap: 8px;
+  margin-top: 8px;
+}
+
+label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+
+.pick {
+  width: auto;
+}
+</style>

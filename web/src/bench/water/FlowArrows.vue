@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { WaterReading } from '@/api/client'
+import type { ToPixels } from './section'
+
+/** How the stream runs from the bed to the surface, as arrows. */
+const props = defineProps<{ flow: WaterReading['flow']; x: number; px: ToPixels }>()
+const LONGEST = 66
+const fastest = computed(() => Math.max(...props.flow.map((one) => one.speed_m_s)))
+const arrows = computed(() =>
+  props.flow
+    .filter((one) => one.speed_m_s > 0.02)
+    .map((one) => ({
+      y: props.px(0, one.height_m)[1],
+      long: (one.speed_m_s / fastest.value) * LONGEST,
+    })),
+)
+const top = computed(() => props.flow.at(-1))
+</script>
+
+<template>
+  <g class="flow" aria-hidden="true">
+    <path
+      v-for="(arrow, i) in arrows"
+      :key="i"
+      :d="`M${x} ${arrow.y}h${arrow.long}m-4 -2.5l4 2.5l-4 2.5`"
+    />
+    <text v-if="top" :x="x" :y="px(0, top.height_m)[1] - 6" class="figure">{{ top.text }}</text>
+  </g>
+</template>
+
+<style scoped>
+path {
+  fill: none;
+  stroke: var(--little);
+  stroke-width: 1.2;
+}
+
+text {
+  fill: var(--little);
+  font-size: 12px;
+}
+</style>

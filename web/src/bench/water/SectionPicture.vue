@@ -1,0 +1,272 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { WaterReading } from '@/api/client'
+import { tintOf } from '../strip/shapes'
+import FlowArrows from './FlowArrows.vue'
+import { boxOf, pathOf, timeMarks, wayOf, type ToPixels } from './section'
+import { useRigDrag } from './useRigDrag'
+
+/** A section along the stream, to scale: bed, zone, flow, the rig at a moment, its flies' ways. */
+const props = defineProps<{
+  reading: WaterReading
+  ghost: WaterReading | null
+  frame: number
+  width: number
+  indicator: number | null
+}>()
+
+const [LEFT, RIGHT, TOP, BED] = [104, 74, 22, 22]
+const HIGHEST = 300
+const box = computed(() => boxOf(props.ghost ? [props.reading, props.ghost] : [props.reading]))
+const perM = computed(() =>
+  Math.min(
+    (props.width - LEFT - RIGHT) / (box.value.right - box.value.left),
+    (HIGHEST - TOP - BED) / box.value.top,
+  ),
+)
+const height = computed(() => box.value.top * perM.value + TOP + BED)
+const floor = computed(() => height.value - BED)
+const px = computed<ToPixels>(() => {
+  const { left, right } = box.value
+  const middle = (LEFT + props.width - RIGHT) / 2 - (perM.value * (left + right)) / 2
+  return (x, z) => [middle + x * perM.value, floor.value - z * perM.value]
+})
+const surface = computed(() => px.value(0, props.reading.depth.si)[1])
+const zoneTop = computed(() => px.value(0, props.reading.zone_m)[1])
+
+const movie = computed(() => props.reading.movie)
+const now = computed(() => {
+  const frames = movie.value?.frames ?? []
+  return frames[Math.min(props.frame, frames.length - 1)] ?? []
+})
+const threads = computed(() =>
+  props.reading.threads.map((thread) => ({
+    path: pathOf(now.value, thread.nodes, px.value),
+    tint:
+      thread.piece < 0
+        ? 'line'
+        : thread.sighter
+          ? 'sighter'
+          : tintOf(thread.material).replace('tint--', 'stroke--'),
+  })),
+)
+const ghostNow = computed(() => {
+  const frames = props.ghost?.movie?.frames
+  const frame = frames?.[Math.min(props.frame, frames.length - 1)]
+  if (!frame || !props.ghost) return []
+  return props.ghost.threads.map((thread) => pathOf(frame, thread.nodes, px.value))
+})
+const steady = computed(() => {
+  const shape = props.reading.steady
+  return shape ? props.reading.threads.map((t) => pathOf(shape, t.nodes, px.value)) : []
+})
+const ways = computed(() => {
+  const reel = movie.value
+  if (!reel) return []
+  return props.reading.flies.map((fly) => ({
+    way: wayOf(reel.frames, fly.node, reel.frames.length - 1, px.value),
+    marks: fly.joint === null || fly.joint === undefined ? timeMarks(reel, fly.node, px.value) : [],
+  }))
+})
+const at = (node: number) => px.value(...(now.value[node] ?? [0, 0]))
+const top = computed(() => at(0))
+const floats = computed(() => ['indicator', 'under a dry'].includes(props.reading.setup))
+const led = computed(() => ['tight line', 'strip', 'swing'].includes(props.reading.setup))
+const settable = computed(() => props.reading.setup === 'indicator' && props.indicator !== null)
+const drag = useRigDrag(() => perM.value)
+const hung = computed(() => props.reading.things.filter((one) => one.kind === 'shot'))
+</script>
+
+<template>
+  <svg
+    :width="width"
+    :height="height"
+    class="section"
+    @pointermove="drag.move"
+    @pointerup="drag.end"
+    @pointercancel="drag.end"
+  >
+    <rect x="0" :y="surface" :width="width" :height="floor - surface" class="water" />
+    <rect x="0" :y="zoneTop" :width="width" :height="floor - zoneTop" class="zone" />
+    <rect x="0" :y="floor" :width="width" :height="BED" class="bed" />
+    <line x1="0" :x2="width" :y1="surface" :y2="surface" class="surface" />
+    <text x="8" :y="zoneTop - 4" class="note">zone at the bed</text>
+    <FlowArrows :flow="reading.flow" :x="10" :px="px" />
+    <g class="depths">
+      <g
+        v-for="tick in reading.depth_ticks"
+        :key="tick.at_m"
+        :transform="`translate(${width - RIGHT + 14} ${px(0, reading.depth.si - tick.at_m)[1]})`"
+      >
+        <path d="M0 0h7" />
+        <text x="11" y="4" class="figure">{{ tick.text }}</text>
+      </g>
+    </g>
+    <path v-for="(path, i) in steady" :key="`s${i}`" :d="path" class="steady" />
+    <path v-for="(path, i) in ghostNow" :key="`g${i}`" :d="path" class="ghost" />
+    <g v-for="(one, i) in ways" :key="`w${i}`">
+      <path :d="one.way" class="way" />
+      <g v-for="mark in one.marks" :key="mark.text">
+        <circle :cx="mark.x" :cy="mark.y" r="2.2" class="way-mark" />
+        <text :x="mark.x - 6" :y="mark.y - 5" class="time figure">{{ mark.text }}</text>
+      </g>
+    </g>
+    <path v-if="led" :d="`M${top[0]} ${top[1]}l-40 -70`" class="rod" />
+    <path
+      v-for="(thread, i) in threads"
+      :key="`t${i}`"
+      :d="thread.path"
+      :class="thread.tint"
+      class="thread"
+    />
+    <circle
+      v-for="one in hung"
+      :key="`h${one.thing}`"
+      :cx="at(one.node)[0]"
+      :cy="at(one.node)[1]"
+      r="5.5"
+      class="shot grab"
+      @pointerdown="drag.grab($event, 'thing', one.thing)"
+    />
+    <g v-for="(fly, i) in reading.flies" :key="`f${fly.node}`">
+      <circle
+        :cx="at(fly.node)[0]"
+        :cy="at(fly.node)[1]"
+        r="5"
+        class="fly"
+        :class="{ grab: fly.joint !== null }"
+        @pointerdown="fly.joint !== null && drag.grab($event, 'branch', fly.joint!)"
+      />
+      <text :x="at(fly.node)[0] + 9" :y="at(fly.node)[1] + (i % 2 ? -8 : 5)" class="name">
+        {{ fly.title }}
+      </text>
+    </g>
+    <g
+      v-if="floats"
+      :transform="`translate(${top[0]} ${surface})`"
+      :class="{ grab: settable }"
+      @pointerdown="settable && drag.grab($event, 'thing', indicator!)"
+    >
+      <circle r="9" class="float" />
+      <path d="M-9 0a9 9 0 0 0 18 0z" class="float-under" />
+    </g>
+    <circle v-else-if="!led" :cx="top[0]" :cy="surface" r="4" class="tip" />
+  </svg>
+</template>
+
+<style scoped>
+.section {
+  display: block;
+  touch-action: pan-y;
+}
+
+.water {
+  fill: var(--little);
+  fill-opacity: 0.09;
+}
+
+.zone {
+  fill: var(--right);
+  fill-opacity: 0.13;
+}
+
+.bed {
+  fill: var(--nylon-soft);
+  fill-opacity: 0.35;
+}
+
+.surface {
+  stroke: var(--little);
+  stroke-width: 1.5;
+}
+
+text {
+  fill: var(--ink-2);
+  font-size: 12px;
+}
+
+.name {
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--ground);
+  stroke-width: 3px;
+}
+
+.time {
+  font-size: 11px;
+}
+
+.depths path {
+  stroke: var(--hair-strong);
+}
+
+.thread {
+  fill: none;
+  stroke-width: 2.2;
+}
+
+.line {
+  stroke: var(--line);
+  stroke-width: 4;
+}
+
+.sighter {
+  stroke: #d9632a;
+  stroke-width: 3;
+}
+
+.way {
+  fill: none;
+  stroke: var(--ink-2);
+  stroke-width: 1.2;
+  stroke-dasharray: 1 4;
+}
+
+.way-mark {
+  fill: var(--ink-2);
+}
+
+.steady {
+  fill: none;
+  stroke: var(--right);
+  stroke-width: 1.4;
+  stroke-dasharray: 6 4;
+}
+
+.ghost {
+  fill: none;
+  stroke: var(--ghost);
+  stroke-width: 1.5;
+  stroke-dasharray: 5 4;
+}
+
+.rod {
+  stroke: var(--wire);
+  stroke-width: 3;
+  stroke-linecap: round;
+}
+
+.fly,
+.tip {
+  fill: var(--ink);
+}
+
+.shot {
+  fill: var(--wire);
+  stroke: var(--raised);
+}
+
+.float {
+  fill: #e4572e;
+  stroke: var(--ink);
+}
+
+.float-under {
+  fill: var(--raised);
+  stroke: var(--ink);
+}
+
+.grab {
+  cursor: ns-resize;
+}
+</style>
