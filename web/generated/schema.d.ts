@@ -973,6 +973,19 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * Aside
+         * @description The point fly's way in another case: places (m) from below the top, z above the bed.
+         */
+        Aside: {
+            /** Title */
+            title: string;
+            /** Way */
+            way: [
+                number,
+                number
+            ][];
+        };
+        /**
          * AsideForm
          * @description Whether a test is set aside.
          */
@@ -5426,6 +5439,8 @@ export interface components {
             flies: components["schemas"]["FlyReading"][];
             /** Things */
             things: components["schemas"]["ThingPlace"][];
+            /** Asides */
+            asides: components["schemas"]["Aside"][];
             lane: components["schemas"]["Lane"] | null;
             /** Facts */
             facts: components["schemas"]["Fact"][];

@@ -4,6 +4,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.core.tackle import Fly, FlyLine, Rod
 from nine_knots.demo.designs import demo_designs
+from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
 from nine_knots.store.anglers import Settings, create_angler, only_angler
@@ -28,6 +29,6 @@ def _load(cursor: DictCursor) -> bool:
     owned: list[Rod | FlyLine | Fly] = [*RODS.values(), *LINES.values(), *FLIES.values()]
     for tackle in owned:
         add_tackle(cursor, angler_id, tackle)
-    for design in reversed(demo_designs(stock)):
+    for design in reversed((*demo_designs(stock), *demo_rigs(stock))):
         create_leader(cursor, angler_id, design)
     return True

@@ -8,6 +8,7 @@ LINES = {
     "tide": FlyLine(
         title="8-weight intermediate line", weight=8, half_sizes_heavy=1, sinking="intermediate"
     ),
+    "lake": FlyLine(title="7-weight line, sinks 3 in/s", weight=7, sinking="sink-3"),
 }
 RODS = {
     "river": Rod(title="9 ft 5-weight", length_m=2.745, weight=5, action="medium"),
@@ -21,7 +22,11 @@ FLIES = {
     "pine-beetle": Fly(title="Foam pine beetle 8", kind="foam", hook=8),
     "half-hatched": Fly(title="Half-hatched 14", kind="emerger", hook=14),
     "copper-bug": Fly(
-        title="Copper bug 14, 3 mm bead", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0)
+        title="Copper bug 14, 3 mm bead",
+        kind="nymph",
+        hook=14,
+        bead=Bead(diameter_mm=3.0),
+        barbless=True,
     ),
     "slim-olive": Fly(
         title="Slim olive 16, 2.5 mm bead",
@@ -29,10 +34,32 @@ FLIES = {
         hook=16,
         bulk="slim",
         bead=Bead(diameter_mm=2.5),
+        barbless=True,
+    ),
+    "slate-point": Fly(
+        title="Slate point 12, 3.8 mm bead",
+        kind="nymph",
+        hook=12,
+        bead=Bead(diameter_mm=3.8),
+        barbless=True,
     ),
     "partridge-spider": Fly(title="Soft spider 12", kind="wet", hook=12, bulk="slim"),
     "night-runner": Fly(title="Night runner 6", kind="streamer", hook=6, bulk="slim"),
     "perch-minnow": Fly(title="Perch minnow 8", kind="streamer", hook=8, bulk="slim"),
     "sand-dancer": Fly(title="Sand dancer 2", kind="streamer", hook=2, bulk="slim"),
+    "pool-leech": Fly(
+        title="Pool leech 8, 4.6 mm bead",
+        kind="streamer",
+        hook=8,
+        bulk="slim",
+        bead=Bead(diameter_mm=4.6),
+    ),
+    "bar-shrimp": Fly(
+        title="Bar shrimp 4, 4.6 mm bead",
+        kind="streamer",
+        hook=4,
+        bulk="slim",
+        bead=Bead(diameter_mm=4.6),
+    ),
     "reed-pike": Fly(title="Reed bunny 2/0", kind="predator", hook=-1),
 }

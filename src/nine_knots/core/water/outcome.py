@@ -82,13 +82,12 @@ def outcome_of(run: Run) -> Outcome:
     zone_m = zone_top_m(stream.depth_m)
     weight_n = run.rig.tree.body_weight_n
     late = _late(run)
-    floor = history.floor_n[late].sum(axis=1).mean()
+    floor = float(history.floor_n[late].sum(axis=1).mean())
     share, top = None, history.top_n[late].mean(axis=0)
-    if run.steady is not None:
-        top = np.array(run.steady[1].top_n)
-        share = run.steady[0] / stream.surface_m_s
-    elif run.floats is not None and stream.surface_m_s > 1e-6:
-        share = float(history.speed[late].mean()) / stream.surface_m_s
+    if run.settled is not None:
+        top = np.array(run.settled.top_n)
+        share = run.settled.speed_m_s / stream.surface_m_s
+        floor = run.settled.floor_n
     pulled = float(-top[1])
     return Outcome(
         run=run,
@@ -96,7 +95,7 @@ def outcome_of(run: Run) -> Outcome:
         drift_s=drift_s(stream),
         flies=tuple(_fly(run, number, zone_m, late) for number in range(len(run.rig.flies))),
         share=share,
-        contact=min(1.0, float(floor) / weight_n) if weight_n > 0.0 else 0.0,
+        contact=min(1.0, floor / weight_n) if weight_n > 0.0 else 0.0,
         angle_deg=degrees(atan2(abs(float(top[0])), max(1e-12, pulled))),
         pulled_n=pulled,
         goes_under=run.floats is not None and pulled > run.floats.carries_n,
@@ -123,8 +122,8 @@ def _fly(run: Run, number: int, zone_m: float, late: slice) -> FlyOutcome:
     if run.setup == "tight line":
         # a led line swings up at the end: it fishes where it comes lowest
         height = float(np.sort(heights)[: max(1, len(heights) // 5)].mean())
-    if run.steady_heights is not None:
-        height = float(run.steady_heights[hung.node])
+    if run.settled is not None:
+        height = float(run.settled.places[hung.node, 1])
     inside = heights <= zone_m
     first = int(np.argmax(inside)) if inside.any() else None
     body = fly_body(hung.fly, run.water.rho, run.water.mu)

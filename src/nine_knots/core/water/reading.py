@@ -25,6 +25,7 @@ from nine_knots.core.water.setups import WORDS, Setup, WaterAsk, setup_of, strea
 from nine_knots.core.water.stream import Stream
 from nine_knots.core.water.surface import Drag, drag_of
 from nine_knots.core.water.water_rules import rule_facts
+from nine_knots.core.water.what_if import Aside, what_if
 
 PROFILE_POINTS = 12
 USUAL_SLACK_M = 0.25  # of a soft cast, where none was simulated [G]
@@ -109,6 +110,7 @@ class WaterReading:
     threads: tuple[Thread, ...]
     flies: tuple[FlyReading, ...]
     things: tuple[ThingPlace, ...]
+    asides: tuple[Aside, ...]
     lane: Lane | None
     facts: tuple[Fact, ...]
     rules: tuple[Fact, ...]
@@ -123,6 +125,7 @@ def water_reading(design: Design, ask: WaterAsk, units: Units, movie: bool = Tru
         return _on_top(design, ask, units)
     run = run_of(design, ask)
     outcome = outcome_of(run)
+    asides, told = what_if(design, outcome, ask, units) if movie else ((), ())
     return WaterReading(
         setup=setup,
         words=WORDS[setup],
@@ -139,8 +142,9 @@ def water_reading(design: Design, ask: WaterAsk, units: Units, movie: bool = Tru
             ThingPlace(thing, design.leader.attachments[thing].kind, node)
             for thing, node in run.rig.things.items()
         ),
+        asides=asides,
         lane=None,
-        facts=rig_facts(design, outcome, ask, units),
+        facts=(*rig_facts(design, outcome, ask, units), *told),
         rules=rule_facts(design, units),
         drift=drift_measure(outcome, units),
         depth_cord=depth_measure(outcome, ask, units),
@@ -193,9 +197,9 @@ def _movie(run: Run) -> WaterMovie:
 
 
 def _steady(run: Run) -> tuple[tuple[float, float], ...] | None:
-    if run.steady is None:
+    if run.settled is None or not run.settled.clear:
         return None
-    return tuple((round(float(x), 3), round(float(z), 3)) for x, z in run.steady[1].places)
+    return tuple((round(float(x), 3), round(float(z), 3)) for x, z in run.settled.places)
 
 
 def _threads(design: Design, rig: WaterRig) -> tuple[Thread, ...]:
@@ -242,8 +246,8 @@ def _carried(fly: FlyOutcome) -> str:
     if fly.hold_ratio is None:
         return ""
     if fly.hold_ratio < 1.5:
-        return "drifts as the stream carries it"
-    return "wanders, half held" if fly.hold_ratio <= 4.0 else "heavy enough to hold its place"
+        return "so light that the stream carries it about"
+    return "the stream lifts it at times" if fly.hold_ratio <= 4.0 else "the stream hardly lifts it"
 
 
 def _on_top(design: Design, ask: WaterAsk, units: Units) -> WaterReading:
@@ -270,6 +274,7 @@ def _on_top(design: Design, ask: WaterAsk, units: Units) -> WaterReading:
         threads=(),
         flies=(),
         things=(),
+        asides=(),
         lane=_lane(drag, units),
         facts=dry_facts(design, drag, units),
         rules=rule_facts(design, units),

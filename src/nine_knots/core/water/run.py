@@ -20,7 +20,7 @@ from nine_knots.core.water.setups import (
     stream_of,
     water_of,
 )
-from nine_knots.core.water.steady import NEAR_BED_M, Shape, drifting
+from nine_knots.core.water.steady import NEAR_BED_M, drifting
 from nine_knots.core.water.stepper import History, Leg, history
 from nine_knots.core.water.stream import Stream
 from nine_knots.core.water.thin_line import SINK_CLASS_M_S
@@ -32,15 +32,29 @@ STILL_S = 25.0  # followed in still water
 EVERY_S = 0.1
 COARSE_STEP_S = 0.02  # with a fly line in the water
 PULLS = 8
+SETTLES_M, SETTLES_S = 15.0, (10.0, 40.0)  # within which a drift settles [G]
 HANG_S = 6.0  # followed on the dangle
+LANDS = 0.75  # of its length, how far beyond its float a rig lands: the rest lies in curves [G]
 SLOPE = 0.9  # of its length beyond the rod's tip, how far a tight line's fly lands away
 LINE_TIP = Float(diameter_m=0.012, mass_kg=2e-4, lift_n=0.02, factor=30.0)
 """The tip of a floating line and the line behind it: it goes with the surface [G]."""
 
 
 @dataclass(frozen=True)
+class Settled:
+    """A drift that has settled: speed (m/s), places (n, 2) from below the top, the force on the
+    top (N), what the bed carries (N), and whether it is clear of the bed."""
+
+    speed_m_s: float
+    places: Array
+    top_n: tuple[float, float]
+    floor_n: float
+    clear: bool
+
+
+@dataclass(frozen=True)
 class Run:
-    """A rig in the stream: history, and for a drift under a float its steady speed and shape.
+    """A rig in the stream: history, and what a drift under a float settles to.
 
     ``begins_s`` is when the strip or the swing begins, the end of the drift otherwise.
     """
@@ -51,13 +65,8 @@ class Run:
     water: Water
     history: History
     floats: Float | None
-    steady: tuple[float, Shape] | None
+    settled: Settled | None
     begins_s: float
-
-    @property
-    def steady_heights(self) -> Array | None:
-        """Heights above the bed of the nodes in the steady shape, m."""
-        return None if self.steady is None else self.steady[1].places[:, 1]
 
 
 def zone_top_m(depth_m: float) -> float:
@@ -113,7 +122,7 @@ def run_of(design: Design, ask: WaterAsk = USUAL_ASK) -> Run:
     fly = design.situation.fly
     rig = rig_below(design.leader, fly, water, top_m, skip_joint=joint)
     lasts = drift_s(stream)
-    steady = None
+    settled = None
     if setup == "tight line":
         start = _from_the_tip(rig, stream, ask.tip_m)
         legs = (Leg(lasts, ask.lead * stream.surface_m_s),)
@@ -121,27 +130,54 @@ def run_of(design: Design, ask: WaterAsk = USUAL_ASK) -> Run:
         start = _on_the_surface(rig, stream, 1.0)
         legs = (Leg(lasts, 0.0),)
     else:
-        start = _on_the_surface(rig, stream, -1.0)
+        start = _on_the_surface(rig, stream, -LANDS)
         legs = (Leg(lasts, free=True),)
-        steady = steady_of(rig, floats, stream, water)
+        settled = settled_of(rig, floats, stream, water, start)
     followed = history(rig.tree, start, stream, legs, water.rho, water.mu, floats, every_s=EVERY_S)
-    return Run(setup, rig, stream, water, followed, floats, steady, lasts)
+    return Run(setup, rig, stream, water, followed, floats, settled, lasts)
 
 
-def steady_of(
-    rig: WaterRig, floats: Float | None, stream: Stream, water: Water
-) -> tuple[float, Shape] | None:
-    """Speed and shape of a steady drift clear of the bed; None where there is none."""
+def settled_of(
+    rig: WaterRig, floats: Float | None, stream: Stream, water: Water, start: Array
+) -> Settled | None:
+    """What a drift settles to, by the sweep, or by following it where that finds nothing clear of
+    the bed; None in still water, where nothing drifts."""
     if floats is None or stream.surface_m_s < STILL_M_S:
         return None
     try:
-        return drifting(floats, rig.tree, stream, water.rho, water.mu, NEAR_BED_M)
+        speed, shape = drifting(floats, rig.tree, stream, water.rho, water.mu, NEAR_BED_M)
     except CannotCompute:
-        return None
+        return _followed(rig, floats, stream, water, start)
+    return Settled(speed, shape.places, shape.top_n, 0.0, clear=True)
+
+
+def _followed(rig: WaterRig, floats: Float, stream: Stream, water: Water, start: Array) -> Settled:
+    lasts = min(SETTLES_S[1], max(SETTLES_S[0], SETTLES_M / stream.surface_m_s))
+    legs = (Leg(lasts, free=True),)
+    end = history(
+        rig.tree,
+        start,
+        stream,
+        legs,
+        water.rho,
+        water.mu,
+        floats,
+        every_s=lasts / 20.0,
+        step_s=COARSE_STEP_S,
+    )
+    places = end.places[-1] - end.places[-1, 0] * np.array([1.0, 0.0])
+    top = end.top_n[-3:].mean(axis=0)
+    return Settled(
+        speed_m_s=float(end.speed[-3:].mean()),
+        places=places,
+        top_n=(float(top[0]), float(top[1])),
+        floor_n=float(end.floor_n[-3:].sum(axis=1).mean()),
+        clear=False,
+    )
 
 
 def _on_the_surface(rig: WaterRig, stream: Stream, way: float) -> Array:
-    """Straight on the surface, up the stream (-1) or down it (+1) of the top."""
+    """On the surface, up the stream (-) or down it (+) of the top; straight at 1, else slack."""
     reach = rig.tree.reach
     return np.stack([way * reach, np.full_like(reach, stream.depth_m)], axis=1)
 

@@ -76,9 +76,11 @@ def sweep(
         px, pz = pull[i, 0], pull[i, 1]
         middle = 0.5 * (height[above] + height[i])
         r = profile_m_s(middle, depth, surface, z0) - speed
-        ex, ez = lean[i, 0], lean[i, 1]
-        fx, fz = 0.0, 0.0
-        for _ in range(12):
+        angle = np.arctan2(lean[i, 1], lean[i, 0])
+        ex, ez, fx, fz = 1.0, 0.0, 0.0, 0.0
+        last, off_last, seen = angle, 0.0, False
+        for _ in range(40):
+            ex, ez = np.cos(angle), np.sin(angle)
             along = r * ex
             nx, nz = r - along * ex, -along * ez
             across = (nx * nx + nz * nz) ** 0.5
@@ -90,19 +92,17 @@ def sweep(
             rub = rub if along > 0.0 else -rub
             fx, fz = fx + rub * ex, fz + rub * ez
             gx, gz = px + 0.5 * fx * length[i], pz + 0.5 * fz * length[i]
-            size = (gx * gx + gz * gz) ** 0.5
-            if size < 1e-15:
+            if gx * gx + gz * gz < 1e-30:
                 break
-            wx, wz = gx / size, gz / size
-            turn = abs(wx - ex) + abs(wz - ez)
-            ex, ez = 0.5 * (ex + wx), 0.5 * (ez + wz)
-            norm = (ex * ex + ez * ez) ** 0.5
-            if norm < 1e-9:
-                ex, ez = wx, wz
-            else:
-                ex, ez = ex / norm, ez / norm
-            if turn < 1e-7:
+            # how far the force points from the segment, which the segment turns after
+            off = np.arctan2(ex * gz - ez * gx, ex * gx + ez * gz)
+            if abs(off) < 1e-7:
                 break
+            step = 0.5 * off
+            if seen and (off > 0.0) != (off_last > 0.0) and abs(off - off_last) < 3.0:
+                step = -off * (angle - last) / (off - off_last)
+            last, off_last, seen = angle, off, True
+            angle += step
         lean[i, 0], lean[i, 1] = ex, ez
         pull[above, 0] += px + fx * length[i]
         pull[above, 1] += pz + fz * length[i]

@@ -19,8 +19,9 @@ import type { Axis } from './useAxis'
 const props = defineProps<{ axis: Axis; ghost: Evaluation | null }>()
 const emit = defineEmits<{ fields: [] }>()
 
-const HEIGHT = 166
-const AXIS_Y = 78
+const PLAIN_HEIGHT = 166
+const PLAIN_AXIS_Y = 78
+const FOR_BRANCHES = 20
 const THICKEST_PX = 34
 
 const bench = useBench()
@@ -31,6 +32,10 @@ const slide = useThingDrag(() => props.axis)
 const onKey = useStripKeys(() => emit('fields'))
 
 const reading = computed(() => bench.evaluation)
+/** Droppers stand above the lengths: they need some more height. */
+const more = computed(() => (reading.value?.branches.length ? FOR_BRANCHES : 0))
+const height = computed(() => PLAIN_HEIGHT + more.value)
+const axisY = computed(() => PLAIN_AXIS_Y + more.value)
 const scale = computed(
   () => THICKEST_PX / thickest(reading.value?.outline ?? [], reading.value?.line_spans ?? []),
 )
@@ -79,7 +84,7 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
       v-if="reading && bench.design"
       ref="svg"
       :width="axis.width"
-      :height="HEIGHT"
+      :height="height"
       role="listbox"
       aria-orientation="horizontal"
       aria-label="The leader, from the line’s tip to the fly"
@@ -93,23 +98,29 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
         <path
           v-for="(span, i) in reading.line_spans"
           :key="`line-${i}`"
-          :d="sidePath(span, axis, AXIS_Y, scale)"
+          :d="sidePath(span, axis, axisY, scale)"
           class="tint--line"
         />
-        <text :x="axis.x(0) - 10" :y="AXIS_Y + 36" text-anchor="end" class="end-word">line</text>
+        <text :x="axis.x(0) - 10" :y="axisY + 36" text-anchor="end" class="end-word">line</text>
         <path
           v-for="(part, i) in ghost?.outline ?? []"
           :key="`ghost-${i}`"
-          :d="sidePath(part, axis, AXIS_Y, scale)"
+          :d="sidePath(part, axis, axisY, scale)"
           class="ghost"
         />
       </g>
       <g v-if="greased" class="greased" aria-hidden="true">
-        <line :x1="axis.x(0)" :x2="axis.x(greased.at_m)" :y1="AXIS_Y - 21" :y2="AXIS_Y - 21" />
+        <line :x1="axis.x(0)" :x2="axis.x(greased.at_m)" :y1="axisY - 21" :y2="axisY - 21" />
       </g>
       <g v-if="water !== null" class="water" aria-hidden="true">
-        <line :x1="axis.x(water)" :x2="axis.x(water)" :y1="8" :y2="HEIGHT - 26" />
-        <text :x="axis.x(water) + 5" :y="16">under water from here</text>
+        <line :x1="axis.x(water)" :x2="axis.x(water)" :y1="8" :y2="height - 26" />
+        <text
+          :x="axis.x(water) + (water * 2 > reading.length.si ? -6 : 6)"
+          :y="14"
+          :text-anchor="water * 2 > reading.length.si ? 'end' : 'start'"
+        >
+          under water from here on
+        </text>
       </g>
       <StripPiece
         v-for="piece in reading.pieces"
@@ -117,19 +128,19 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
         :piece="piece"
         :parts="reading.outline.filter((part) => part.piece === piece.index)"
         :axis="axis"
-        :y="AXIS_Y"
+        :y="axisY"
         :scale="scale"
         :selected="selection.is('piece', piece.index)"
         @grab="selection.select('piece', piece.index)"
       />
-      <FlyMark :x="axis.x(reading.length.si) + 10" :y="AXIS_Y" />
+      <FlyMark :x="axis.x(reading.length.si) + 10" :y="axisY" />
       <StripJoint
         v-for="joint in reading.joints"
         :key="`joint-${joint.index}`"
         :reading="joint"
         :joint="bench.design.leader.joints[joint.index]!"
         :x="axis.x(joint.at_m)"
-        :y="AXIS_Y"
+        :y="axisY"
         :selected="selection.is('joint', joint.index)"
         :dragging="drag.dragging.value === joint.index"
         @grab="drag.begin($event, joint.index, joint.at_m)"
@@ -139,7 +150,7 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
         :key="`branch-${branch.joint}`"
         :reading="branch"
         :axis="axis"
-        :y="AXIS_Y"
+        :y="axisY"
         :selected="selection.is('branch', branch.joint)"
         @grab="selection.select('branch', branch.joint)"
       />
@@ -148,11 +159,11 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
         :key="`thing-${thing.index}`"
         :reading="thing"
         :x="axis.x(thing.at_m)"
-        :y="AXIS_Y"
+        :y="axisY"
         :selected="selection.is('thing', thing.index)"
         @grab="slide.begin($event, thing.index, thing.above.si)"
       />
-      <StripRuler :ticks="reading.ruler" :axis="axis" :y="HEIGHT - 24" />
+      <StripRuler :ticks="reading.ruler" :axis="axis" :y="height - 24" />
     </svg>
     <p class="strip__scale quiet">
       length to scale · thickness <span class="figure">×{{ factor }}</span>

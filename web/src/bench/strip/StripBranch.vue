@@ -13,13 +13,13 @@ const props = defineProps<{
   selected: boolean
 }>()
 const emit = defineEmits<{ grab: [] }>()
-const RISE_PX = 44
+const RISE_PX = 70
 const from = computed(() => props.axis.x(props.reading.at_m))
 const dropper = computed(() => props.reading.form === 'dropper')
 /** The tag's length to scale along the axis, as all lengths of the strip. */
 const to = computed(() => from.value + Math.max(14, props.reading.length.si * props.axis.perM))
 const end = computed(() =>
-  dropper.value ? ([to.value, props.y - RISE_PX] as const) : ([from.value, props.y - 22] as const),
+  dropper.value ? ([to.value, props.y - RISE_PX] as const) : ([from.value, props.y - 26] as const),
 )
 const stroke = computed(() => tintOf(props.reading.material).replace('tint--', 'stroke--'))
 </script>

@@ -8,15 +8,15 @@ import { useWater } from './useWater'
 const water = useWater()
 const LABELS: Record<string, string> = {
   wanted: 'Depth wanted',
-  lead: 'Led at, of the surface',
+  lead: 'Led, of the pace',
   tip: 'Rod tip up',
-  out: 'Out beyond the tip',
+  out: 'Beyond the tip',
   count: 'Count down',
   pull: 'Pull',
   pull_speed: 'Pull speed',
   pause: 'Pause',
   line: 'Line out',
-  differs: 'Currents differ by',
+  differs: 'Currents differ',
 }
 const fields = computed(() =>
   Object.entries(water.reading?.said ?? {}).map(([key, text]) => ({
@@ -28,7 +28,7 @@ const fields = computed(() =>
 </script>
 
 <template>
-  <div class="how">
+  <div class="how" :class="{ 'how--many': fields.length > 1 }">
     <TypedField
       v-for="field in fields"
       :key="field.key"
@@ -45,6 +45,10 @@ const fields = computed(() =>
   display: flex;
   flex-wrap: wrap;
   gap: 6px 10px;
+}
+
+.how--many {
+  flex-basis: 100%;
 }
 
 .how > * {

@@ -74,6 +74,18 @@ const floats = computed(() => ['indicator', 'under a dry'].includes(props.readin
 const led = computed(() => ['tight line', 'strip', 'swing'].includes(props.reading.setup))
 const settable = computed(() => props.reading.setup === 'indicator' && props.indicator !== null)
 const drag = useRigDrag(() => perM.value)
+const asides = computed(() =>
+  props.reading.asides.map((aside) => ({
+    title: aside.title,
+    path: wayOf(
+      aside.way.map((place) => [place]),
+      0,
+      aside.way.length - 1,
+      px.value,
+    ),
+    end: px.value(...(aside.way.at(-1) ?? [0, 0])),
+  })),
+)
 const hung = computed(() => props.reading.things.filter((one) => one.kind === 'shot'))
 </script>
 
@@ -111,6 +123,11 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
         <text :x="mark.x - 6" :y="mark.y - 5" class="time figure">{{ mark.text }}</text>
       </g>
     </g>
+    <g v-for="aside in asides" :key="aside.title" class="aside">
+      <path :d="aside.path" />
+      <circle :cx="aside.end[0]" :cy="aside.end[1]" r="3" />
+      <text :x="aside.end[0] + 7" :y="aside.end[1] - 5">{{ aside.title }}</text>
+    </g>
     <path v-if="led" :d="`M${top[0]} ${top[1]}l-40 -70`" class="rod" />
     <path
       v-for="(thread, i) in threads"
@@ -137,7 +154,12 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
         :class="{ grab: fly.joint !== null }"
         @pointerdown="fly.joint !== null && drag.grab($event, 'branch', fly.joint!)"
       />
-      <text :x="at(fly.node)[0] + 9" :y="at(fly.node)[1] + (i % 2 ? -8 : 5)" class="name">
+      <text
+        :text-anchor="at(fly.node)[0] > width - 230 ? 'end' : 'start'"
+        :x="at(fly.node)[0] + (at(fly.node)[0] > width - 230 ? -9 : 9)"
+        :y="at(fly.node)[1] + (i % 2 ? -8 : 5)"
+        class="name"
+      >
         {{ fly.title }}
       </text>
     </g>
@@ -238,6 +260,18 @@ text {
   stroke: var(--ghost);
   stroke-width: 1.5;
   stroke-dasharray: 5 4;
+}
+
+.aside path {
+  fill: none;
+  stroke: var(--doubt);
+  stroke-width: 1.4;
+  stroke-dasharray: 4 3;
+}
+
+.aside circle,
+.aside text {
+  fill: var(--doubt);
 }
 
 .rod {

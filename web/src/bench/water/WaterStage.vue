@@ -55,7 +55,6 @@ onUnmounted(() => (water.seen = false))
     <template v-else>
       <div class="row controls">
         <strong class="words">{{ reading.words }}</strong>
-        <HowFished />
         <button class="do" type="button" :disabled="player.last.value === 0" @click="player.toggle">
           {{ player.playing.value ? 'Pause' : 'Play' }}
         </button>
@@ -70,6 +69,7 @@ onUnmounted(() => (water.seen = false))
           @input="player.show(Number(($event.target as HTMLInputElement).value))"
         />
         <span class="figure quiet time">{{ time }}</span>
+        <HowFished />
       </div>
       <div
         class="picture"
@@ -121,7 +121,6 @@ onUnmounted(() => (water.seen = false))
 
 .controls {
   flex-wrap: wrap;
-  align-items: flex-end;
   row-gap: 4px;
 }
 

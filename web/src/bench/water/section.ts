@@ -50,6 +50,9 @@ export function wayOf(frames: Frames, node: number, to: number, px: ToPixels): s
     .join('')
 }
 
+/** Marks nearer to one another are left out. */
+const CLOSE_PX = 24
+
 export interface TimeMark {
   x: number
   y: number
@@ -70,6 +73,8 @@ export function timeMarks(
     const place = frame?.[node]
     if (!place) continue
     const [x, y] = px(...place)
+    const last = marks.at(-1)
+    if (last && Math.hypot(x - last.x, y - last.y) < CLOSE_PX) continue
     marks.push({ x, y, text: `${at} s` })
   }
   return marks

@@ -1,0 +1,266 @@
+"""Rigs in the water: the sweep against the stepper, contact, and what the trade says of them."""
+
+from math import cos, exp, radians, sin
+
+import numpy as np
+import pytest
+
+from nine_knots.core.cast.stroke import Stroke
+from nine_knots.core.leader import Attachment, Leader
+from nine_knots.core.leader.editing import apply_edit
+from nine_knots.core.leader.rig_edits import HangOn, SetDropper, SetThing
+from nine_knots.core.remedies.search import Try
+from nine_knots.core.remedies.tuning import setting_for_m
+from nine_knots.core.remedies.water import every_bead, every_shot, fished
+from nine_knots.core.situation import Water
+from nine_knots.core.tackle import Bead, Fly, FlyLine
+from nine_knots.core.water.bodies import Body
+from nine_knots.core.water.floats import ball
+from nine_knots.core.water.measures import drift_measure
+from nine_knots.core.water.outcome import outcome_of
+from nine_knots.core.water.run import run_of
+from nine_knots.core.water.setups import WaterAsk
+from nine_knots.core.water.steady import drifting, held
+from nine_knots.core.water.stepper import Leg, history
+from nine_knots.core.water.stream import Stream
+from nine_knots.core.water.thin_line import sinking_density_kg_m3
+from nine_knots.core.water.tree import Stretch, line_of
+from tests.makers import INCHES, METRIC, design, level, tied, workbench
+
+RHO, MU = 999.70, 1.3059e-3
+B1 = Body(1.5e-3, 5.0e-3, 2.1)
+S1 = Body(3.5e-3, 4.2e-3, 1.1)
+F0 = Body(0.3e-3, 4.5e-3, 2.1)
+BALL = ball(19e-3, 0.8e-3, RHO)
+RUN = Water(kind="run", depth_m=1.0, pace_m_s=0.8)
+
+
+def nymph(bead_mm: float | None, hook: int = 14) -> Fly:
+    bead = Bead(diameter_mm=bead_mm) if bead_mm else None
+    return Fly(title=f"Nymph {bead_mm}", kind="nymph", hook=hook, bead=bead)
+
+
+def on_the_surface(tree, stream):
+    reach = tree.reach
+    return np.stack([-reach, np.full_like(reach, stream.depth_m)], axis=1)
+
+
+def under_a_float(above_m: float, *things: Attachment, thou: float = 6) -> Leader:
+    pieces = (level(17, 4, "butt"), level(11, 2), level(thou, 5, "tippet", "fluorocarbon"))
+    leader = tied(*pieces)
+    hung = (Attachment(kind="indicator", above_end_m=above_m, diameter_m=0.019), *things)
+    return Leader.model_validate({**dict(leader), "attachments": hung})
+
+
+def shot(grams: float, above_m: float) -> Attachment:
+    return Attachment(kind="shot", above_end_m=above_m, mass_kg=1e-3 * grams)
+
+
+def drifted(leader, fly, water=RUN, **ask):
+    made = design(leader, fly=fly, water=water, wish="drift deep")
+    return outcome_of(run_of(made, WaterAsk(**ask)))
+
+
+@pytest.mark.parametrize(
+    ("stretches", "stream"),
+    [
+        (
+            (Stretch(1.05, 0.178e-3, 1140, S1), Stretch(0.30, 0.152e-3, 1140, F0)),
+            Stream(1.2, 1.0, 0.25 / 30),
+        ),
+        ((Stretch(0.8, 0.2e-3, 1780, B1),), Stream(1.4, 0.5, 0.003)),
+    ],
+)
+def test_the_sweep_and_the_stepper_agree(stretches, stream):
+    tree = line_of(stretches, RHO)
+    speed, shape = drifting(BALL, tree, stream, RHO, MU)
+    legs = (Leg(25.0, free=True),)
+    followed = history(tree, on_the_surface(tree, stream), stream, legs, RHO, MU, BALL)
+    assert followed.speed[-1] == pytest.approx(speed, rel=4e-3)
+    heights = followed.places[-1, :, 1]
+    assert heights == pytest.approx(shape.places[:, 1], abs=6e-3)
+
+
+def test_drifting_in_contact_with_the_bed():
+    stream = Stream(0.8, 0.5, 0.0026667)
+    tree = line_of((Stretch(1.1, 0.178e-3, 1140, S1),), RHO, 0.05)
+    legs = (Leg(30.0, free=True),)
+    followed = history(tree, on_the_surface(tree, stream), stream, legs, RHO, MU, BALL)
+    assert followed.speed[-1] / stream.surface_m_s == pytest.approx(0.695, abs=0.02)
+    assert followed.floor_n[-1].sum() / S1.weight_n == pytest.approx(0.59, abs=0.04)
+
+
+def test_finer_steps_and_segments_change_the_sinking_little():
+    stretches, stream = (Stretch(1.5, 0.2e-3, 1140, B1),), Stream(1.5, 0.8, 0.003)
+
+    def depth_after(seconds, step_s, segment_m):
+        tree = line_of(stretches, RHO, segment_m)
+        start = on_the_surface(tree, stream)
+        legs = (Leg(seconds, free=True),)
+        followed = history(tree, start, stream, legs, RHO, MU, BALL, step_s=step_s)
+        return followed.places[-1, -1, 1]
+
+    coarse, fine = depth_after(2.0, 0.01, 0.1), depth_after(2.0, 0.002, 0.03)
+    assert coarse == pytest.approx(fine, abs=0.05)  # as finely as a depth is shown
+
+
+def test_a_sink_tip_held_in_the_current():
+    """sin²ψ/cos ψ = (w_s/U)², where drag goes as the square of speed; here it nearly does."""
+    speed, sinks = 0.6, 0.12
+    density = sinking_density_kg_m3(1.1e-3, sinks)
+    tip = line_of((Stretch(3.0, 1.1e-3, density),), RHO, 0.1)
+    shape = held(tip, Stream(10.0, 1e-9, 0.003), speed, RHO, MU)
+    down, along = 10.0 - shape.places[-1, 1], abs(shape.places[-1, 0])
+    ratio = (sinks / speed) ** 2
+    angles = np.radians(np.linspace(1.0, 60.0, 600))
+    psi = float(angles[np.argmin(abs(np.sin(angles) ** 2 / np.cos(angles) - ratio))])
+    assert down / 3.0 == pytest.approx(sin(psi), rel=0.03)
+    assert along / 3.0 == pytest.approx(cos(psi), rel=0.01)
+    assert psi < radians(15.0)
+
+
+@pytest.mark.parametrize("leader_m", [0.6, 1.2, 2.4])
+def test_a_neutral_fly_lags_behind_a_sinking_line(leader_m):
+    """lag = .84 L (1 - exp(-D/.63 L)), a fit to another model, rms 5 cm; here within 12 cm."""
+    still = Stream(6.0, 1e-9, 0.003)
+    density = sinking_density_kg_m3(1.1e-3, 0.159)
+    neutral = Body(1e-6, 6e-3, 2.1)
+    line = Stretch(12.0, 1.1e-3, density, stretch_n=400.0)
+    tree = line_of((line, Stretch(leader_m, 0.28e-3, 1140, neutral)), RHO, 0.2)
+    legs = (Leg(12.0, 0.0),)
+    followed = history(tree, on_the_surface(tree, still), still, legs, RHO, MU, step_s=0.02)
+    tip, fly = (still.depth_m - followed.places[:, node, 1] for node in tree.ends)
+    for depth in (0.5, 1.0, 1.5):
+        frame = int(np.argmax(tip >= depth))
+        expected = 0.84 * leader_m * (1.0 - exp(-depth / (0.63 * leader_m)))
+        assert tip[frame] - fly[frame] == pytest.approx(expected, abs=0.12)
+
+
+def test_nearer_weight_sinks_the_fly_better():
+    """Common practice, no source."""
+    light = nymph(None)
+    near = drifted(under_a_float(1.2, shot(0.4, 0.15)), light)
+    far = drifted(under_a_float(1.2, shot(0.4, 0.60)), light)
+    assert near.lowest.height_m < far.lowest.height_m - 0.03
+
+
+def test_a_heavier_point_is_sooner_in_the_zone():
+    """Common practice, no source."""
+    heavy, light = (drifted(under_a_float(1.2), nymph(bead)) for bead in (3.8, 2.8))
+    assert heavy.lowest.zone_after_s < light.lowest.zone_after_s
+
+
+def test_fluorocarbon_is_marginal_under_weight():
+    """Common practice, no source: its own sinking hardly counts beside a bead."""
+    nylon = tied(level(17, 4, "butt"), level(11, 2), level(6, 5, "tippet", "nylon-soft"))
+    floated = Leader.model_validate({**dict(nylon), "attachments": under_a_float(1.0).attachments})
+    fluoro, soft = (drifted(one, nymph(3.3)) for one in (under_a_float(1.0), floated))
+    assert abs(fluoro.lowest.height_m - soft.lowest.height_m) < 0.05
+
+
+def test_thick_against_thin_tippet_is_small_in_a_free_drift():
+    """Where trade and model differ: about a centimetre of depth per metre for two X."""
+    thin, thick = (drifted(under_a_float(1.0, thou=t), nymph(3.3)) for t in (5, 7))
+    assert 0.0 < thick.lowest.height_m - thin.lowest.height_m < 0.06
+
+
+def least(tries):
+    serves = fished(METRIC)
+    names = [name for name, one in tries if serves(one)]
+    return names[0] if names else None
+
+
+def test_beads_go_by_depth_and_pace():
+    """Common practice, no source: deeper and faster water asks for a bigger bead."""
+
+    def bead(depth, pace):
+        water = Water(kind="run", depth_m=depth, pace_m_s=pace)
+        made = design(under_a_float(1.05 * depth), fly=nymph(3.0), water=water, wish="drift deep")
+        return least(every_bead(Try("", made, Stroke(), WaterAsk())))
+
+    slow, fast = bead(0.8, 0.4), bead(1.1, 0.8)
+    sizes = [name for name, _ in every_bead(Try("", design(), Stroke(), WaterAsk()))]
+    assert sizes.index(slow) < sizes.index(fast)
+
+
+def test_one_small_shot_in_a_slow_pool_and_more_in_a_fast_run():
+    """Common practice, no source."""
+
+    def grams(kind, depth, pace):
+        water = Water(kind=kind, depth_m=depth, pace_m_s=pace)
+        leader = under_a_float(1.15 * depth)
+        made = design(leader, fly=nymph(None, hook=12), water=water, wish="drift deep")
+        for _, one in every_shot(Try("", made, Stroke(), WaterAsk()), workbench()):
+            if outcome_of(run_of(one.design)).lowest.zone_after_s is not None:
+                return 1e3 * one.design.leader.attachments[-1].mass_kg
+        return float("inf")
+
+    pool, run = grams("pool", 1.2, 0.3), grams("run", 1.2, 1.0)
+    assert pool <= 0.2
+    assert run >= 2.0 * pool
+
+
+def test_sixty_centimetres_under_a_dry_suit_middling_water():
+    """Common practice, no source: deeper and faster wants another rig."""
+    pieces = (level(17, 5, "butt"), level(10, 3), level(7, 1.5), level(6, 1.97, "tippet"))
+    dry = Fly(title="Big dry", kind="dry", hook=10, bulk="bushy")
+    leader = apply_edit(tied(*pieces), SetDropper(joint=3, fly=dry), workbench())
+    middling = drifted(leader, nymph(2.5, 16), Water(kind="run", depth_m=0.6, pace_m_s=0.5))
+    deep = drifted(leader, nymph(2.5, 16), Water(kind="run", depth_m=1.3, pace_m_s=1.0))
+    assert middling.run.setup == "under a dry"
+    assert drift_measure(middling, INCHES).standing == "right"
+    assert drift_measure(deep, INCHES).standing == "too little"
+
+
+def test_the_rule_of_one_and_a_half_times_the_depth():
+    """Where trade and model differ: it holds in fast water, not in slow water or under weight."""
+
+    def share(bead, depth, pace):
+        water = Water(kind="run", depth_m=depth, pace_m_s=pace)
+        made = design(under_a_float(1.0), fly=nymph(bead), water=water, wish="drift deep")
+        return setting_for_m(made) / depth
+
+    assert 0.85 <= share(3.8, 1.0, 0.4) <= 1.0
+    assert 1.15 <= share(2.3, 1.0, 1.0) <= 1.6
+    assert share(None, 1.0, 0.8) > 1.8  # too little weight
+
+
+def stripped(sinking, fly, feet=7.0, **ask):
+    leader = tied(level(17, 0.6 * feet, "butt"), level(11, 0.4 * feet, "tippet"))
+    line = FlyLine(title="Line", weight=7, sinking=sinking)
+    lake = Water(kind="lake", depth_m=4.0, pace_m_s=0.0)
+    made = design(leader, fly=fly, water=lake, line=line, wish="strip")
+    return outcome_of(run_of(made, WaterAsk(**ask)))
+
+
+def test_a_weighted_streamer_jigs_on_a_floating_line_and_an_unweighted_one_tracks_on_a_sinking():
+    """Common practice, no source."""
+    weighted = Fly(title="Leech", kind="streamer", hook=8, bulk="slim", bead=Bead(diameter_mm=4.6))
+    plain = Fly(title="Bait fish", kind="streamer", hook=6, bulk="slim")
+    jig = drift_measure(stripped("floating", weighted, pause_s=1.5), INCHES)
+    track = drift_measure(stripped("sink-3", plain), INCHES)
+    assert (jig.figure, track.figure) == ("jigs", "tracks level")
+
+
+def test_a_fast_sinking_line_wants_a_short_leader():
+    """Common practice, no source: on a long one the fly lags above the line."""
+    plain = Fly(title="Bait fish", kind="streamer", hook=6, bulk="slim")
+    short, long = (stripped("sink-6", plain, feet, count_s=8.0) for feet in (3.0, 9.0))
+
+    def lag(outcome):
+        run = outcome.run
+        frame = int(run.begins_s / run.history.every_s)
+        tip, fly = (run.history.places[frame, n, 1] for n in (run.rig.tip, run.rig.lowest.node))
+        return fly - tip
+
+    assert lag(short) < lag(long) - 0.1
+
+
+def test_a_longer_setting_and_a_heavier_shot_go_deeper():
+    """Common practice, no source."""
+    leader = apply_edit(under_a_float(0.9), HangOn(kind="shot", above="12 in"), workbench())
+    light, heavy = (
+        apply_edit(leader, SetThing(thing=1, size=size), workbench()) for size in ("no. 8", "no. 4")
+    )
+    fly = nymph(None)
+    assert drifted(heavy, fly).lowest.height_m < drifted(light, fly).lowest.height_m
