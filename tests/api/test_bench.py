@@ -101,7 +101,7 @@ def test_a_leader_from_nothing_is_one_butt(client):
 def test_the_catalogue_names_every_choice_in_the_anglers_units(client):
     inches = client.get("/api/catalogue").json()
     metric = client.get("/api/catalogue", params={"units": "metric"}).json()
-    assert len(inches["schools"]) == 7
+    assert len(inches["schools"]) == 21
     assert {"line", "loop", "between", "eye"} == set(inches["knots"])
     assert inches["depths"][1]["note"].endswith(" in")
     assert metric["depths"][1]["note"].endswith(" cm")

@@ -41,7 +41,7 @@ def test_off_the_shelf_and_back(client, saved):
 
 def test_the_shelf_shows_each_leader_to_draw(client):
     cards = client.get("/api/leaders", params={"units": "metric"}).json()
-    assert len(cards) == 6
+    assert len(cards) == 14
     for card in cards:
         assert card["outline"][0]["from_m"] == 0
         assert card["length"].endswith("m")
