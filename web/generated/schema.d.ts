@@ -1389,6 +1389,12 @@ export interface components {
              * @enum {string}
              */
             paper: "a6" | "a4" | "sheet" | "labels";
+            /**
+             * Depth Table
+             * @description on the cards, of rigs that sink
+             * @default false
+             */
+            depth_table: boolean;
         };
         /**
          * CastReading

@@ -6,16 +6,20 @@ from typing import Annotated
 from fastapi import APIRouter, Query, Response
 from pydantic import BaseModel, Field
 from pymysql.cursors import DictCursor
+from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.bench import titles_of
+from nine_knots.api.casts import CurrentCasting, unnamed
 from nine_knots.api.context import CurrentSession, Session
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import RESPONSES
+from nine_knots.api.tasks import DepthTableTask
 from nine_knots.api.typed import Typed, field
 from nine_knots.core.design import Design
 from nine_knots.core.errors import Unreadable
 from nine_knots.core.evaluation import evaluate
+from nine_knots.core.remedies.depth_table import DepthTable
 from nine_knots.core.tying import (
     Batch,
     Hand,
@@ -28,6 +32,7 @@ from nine_knots.core.tying import (
 )
 from nine_knots.core.units import Units, parse_length
 from nine_knots.core.values import MOST_PIECES, System
+from nine_knots.core.water.setups import USUAL_ASK, setup_of
 from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tying import (
@@ -100,6 +105,7 @@ class CardsRequest(BatchRequest):
     """Designs to print; on sheets and labels each as often as it is wanted."""
 
     paper: Paper = "a6"
+    depth_table: bool = Field(default=False, description="on the cards, of rigs that sink")
 
 
 @router.get("", summary="Who ties")
@@ -177,22 +183,37 @@ def post_batch(session: CurrentSession, asked: BatchRequest) -> Batch:
 
 
 @router.post("/cards", response_class=Response, summary="Tying cards or labels as PDF")
-def post_cards(session: CurrentSession, asked: CardsRequest) -> Response:
+async def post_cards(
+    session: CurrentSession, asked: CardsRequest, casting: CurrentCasting
+) -> Response:
     """The PDF, named after its first design."""
-    cards = _cards(session, asked)
+    stock = await run_in_threadpool(session.run, list_stock)
+    tables: dict[int, DepthTable] = {}
+    if asked.depth_table:
+        for number, one in enumerate(asked.wanted):
+            if setup_of(one.design) != "surface":
+                task = DepthTableTask(
+                    design=unnamed(one.design), ask=USUAL_ASK, stock=stock, units=asked.units
+                )
+                answer = await casting.ask(f"card-{number}", task)
+                assert isinstance(answer, DepthTable)
+                tables[number] = answer
+    cards = await run_in_threadpool(_cards, session, asked, tables)
     kind = "labels" if asked.paper == "labels" else "tying card"
-    return file_answer(
-        write_pdf(cards, asked.paper), f"{asked.wanted[0].design.title}, {kind}", "pdf"
-    )
+    written = await run_in_threadpool(write_pdf, cards, asked.paper)
+    return file_answer(written, f"{asked.wanted[0].design.title}, {kind}", "pdf")
 
 
-def _cards(session: Session, asked: CardsRequest) -> tuple[Card, ...]:
+def _cards(
+    session: Session, asked: CardsRequest, tables: dict[int, DepthTable]
+) -> tuple[Card, ...]:
     titles, tier = titles_of(session.run(list_stock)), session.run(read_tier)
     units = Units(asked.units)
     cards: list[Card] = []
-    for one in asked.wanted:
+    for number, one in enumerate(asked.wanted):
         copies = one.count if asked.paper in ("sheet", "labels") else 1
-        cards += [Card(one.design, evaluate(one.design, titles, units, tier))] * copies
+        read = evaluate(one.design, titles, units, tier)
+        cards += [Card(one.design, read, tables.get(number))] * copies
     return tuple(cards)
 
 

@@ -8,7 +8,6 @@ from typing import Literal
 
 from reportlab.lib.colors import HexColor
 from reportlab.lib.pagesizes import A4, A6
-from reportlab.lib.styles import ParagraphStyle
 from reportlab.lib.units import mm
 from reportlab.pdfbase.pdfmetrics import registerFont, registerFontFamily
 from reportlab.pdfbase.ttfonts import TTFont
@@ -28,12 +27,12 @@ from nine_knots.core.design import Design
 from nine_knots.core.evaluation import Evaluation
 from nine_knots.core.knots import KNOTS
 from nine_knots.core.phrases import sentence_text
+from nine_knots.core.remedies.depth_table import DepthTable
+from nine_knots.formats.pdf_style import BOLD, HAIR, INK, QUIET, TEXT, style
 from nine_knots.formats.strip_svg import TINTS
 
 Paper = Literal["a6", "a4", "sheet", "labels"]
-TEXT, BOLD = "Atkinson", "Atkinson-Bold"
 FONTS = Path(__file__).parent / "fonts"
-INK, QUIET, HAIR = HexColor("#1c2a2c"), HexColor("#48585a"), HexColor("#b9c4c0")
 EACH = "Each knot: wet, draw up smoothly without jerks, seat fully, tug, trim close."
 MOST_SHRUNK = 9  # pieces: a little too long is made to fit, a longer card runs on
 LABELS = (3, 8)  # across and down an A4 sheet
@@ -42,10 +41,11 @@ SCALE = {"a6": 1.0, "sheet": 1.0, "a4": 1.45, "labels": 1.0}
 
 @dataclass(frozen=True)
 class Card:
-    """One leader to print: the design and what there is to read of it."""
+    """One leader to print: the design, what there is to read of it, its depth table if asked."""
 
     design: Design
     evaluation: Evaluation
+    table: DepthTable | None = None
 
 
 def _fonts() -> None:
@@ -110,26 +110,13 @@ def _cut_marks(paper: Paper):  # type: ignore[no-untyped-def]
     return draw
 
 
-def _style(
-    size: float, bold: bool = False, quiet: bool = False, after: float = 0
-) -> ParagraphStyle:
-    return ParagraphStyle(
-        "text",
-        fontName=BOLD if bold else TEXT,
-        fontSize=size,
-        leading=1.22 * size,
-        textColor=QUIET if quiet else INK,
-        spaceAfter=after,
-    )
-
-
 def _card(card: Card, width: float, scale: float) -> list[Flowable]:
     evaluation, design = card.evaluation, card.design
     work = evaluation.work
-    small, plain = _style(6.6 * scale, quiet=True), _style(7.2 * scale)
+    small, plain = style(6.6 * scale, quiet=True), style(7.2 * scale)
     day = sentence_text(evaluation.sentence)
     story: list[Flowable] = [
-        Paragraph(escape(design.title), _style(11 * scale, bold=True, after=1)),
+        Paragraph(escape(design.title), style(11 * scale, bold=True, after=1)),
         Paragraph(
             escape(f"{evaluation.length.text} in {len(evaluation.pieces)} pieces. {day}"), small
         ),
@@ -143,6 +130,8 @@ def _card(card: Card, width: float, scale: float) -> list[Flowable]:
         Paragraph(f"{number}. {escape(step.title)}", plain)
         for number, step in enumerate(steps, start=1)
     ]
+    if card.table is not None:
+        story += [Spacer(1, 3 * scale), *_depths(card.table, width, scale)]
     story.append(Spacer(1, 2 * scale))
     story.append(Paragraph(escape(EACH), small))
     knots = dict.fromkeys(KNOTS[joint.knot] for joint in design.leader.joints)
@@ -159,8 +148,8 @@ def _card(card: Card, width: float, scale: float) -> list[Flowable]:
 
 def _cuts(card: Card, width: float, scale: float) -> Table:
     work = card.evaluation.work
-    head, cell = _style(6.2 * scale, quiet=True), _style(7.4 * scale)
-    strong = _style(8.6 * scale, bold=True)
+    head, cell = style(6.2 * scale, quiet=True), style(7.4 * scale)
+    strong = style(8.6 * scale, bold=True)
     rows = [[Paragraph(text, head) for text in ("#", "Cut", "Of", "Spool", "As tied")]]
     for row in work.rows:
         more = [f"by arm: {row.spans}"] if row.spans else []
@@ -194,18 +183,53 @@ def _cuts(card: Card, width: float, scale: float) -> Table:
     )
 
 
+def _depths(table: DepthTable, width: float, scale: float) -> list[Flowable]:
+    """Depth by pace and depth of water, with what to change."""
+    head, cell = style(6.2 * scale, quiet=True), style(6.6 * scale)
+    heads = ("Pace", *(f"in {depth}" for depth in table.depths))
+    rows = [[Paragraph(escape(text), head) for text in heads]]
+    for row in table.rows:
+        first = Paragraph(f"{escape(row.pace)}, {escape(row.speed)}", cell)
+        rows.append(
+            [
+                first,
+                *(
+                    Paragraph(f"<b>{escape(one.figure)}</b><br/>{escape(one.change)}", cell)
+                    for one in row.cells
+                ),
+            ]
+        )
+    each = 0.8 * width / len(table.depths)
+    return [
+        Paragraph("Depth by pace, and what to change there", head),
+        Table(
+            rows,
+            colWidths=[0.2 * width, *([each] * len(table.depths))],
+            repeatRows=1,
+            style=[
+                ("LINEBELOW", (0, 0), (-1, -1), 0.4, HAIR),
+                ("VALIGN", (0, 0), (-1, -1), "TOP"),
+                ("LEFTPADDING", (0, 0), (-1, -1), 0),
+                ("RIGHTPADDING", (0, 0), (-1, -1), 3),
+                ("TOPPADDING", (0, 0), (-1, -1), 1.0 * scale),
+                ("BOTTOMPADDING", (0, 0), (-1, -1), 1.2 * scale),
+            ],
+        ),
+    ]
+
+
 def _label(card: Card, width: float) -> list[Flowable]:
     evaluation, design = card.evaluation, card.design
     tippet = evaluation.pieces[-1]
     hold = next(measure for measure in evaluation.verdict if measure.key == "hold")
     day = design.situation
     return [
-        Paragraph(escape(design.title), _style(10, bold=True, after=1)),
-        Paragraph(escape(f"{evaluation.length.text}, tippet {tippet.diameter}"), _style(8.5)),
-        Paragraph(escape(f"{day.line.title}; {day.fly.title}"), _style(7, quiet=True)),
-        Paragraph(escape(hold.figure), _style(7, quiet=True)),
+        Paragraph(escape(design.title), style(10, bold=True, after=1)),
+        Paragraph(escape(f"{evaluation.length.text}, tippet {tippet.diameter}"), style(8.5)),
+        Paragraph(escape(f"{day.line.title}; {day.fly.title}"), style(7, quiet=True)),
+        Paragraph(escape(hold.figure), style(7, quiet=True)),
         _Strip(evaluation, width, 10 * mm),
-        Paragraph("tied on ________ &nbsp; fished ________", _style(7, quiet=True)),
+        Paragraph("tied on ________ &nbsp; fished ________", style(7, quiet=True)),
     ]
 
 
@@ -250,6 +274,23 @@ class _Strip(Flowable):  # type: ignore[misc]
             canvas.drawCentredString(
                 joint.at_m * per_m, middle - 0.28 * self.height, str(joint.index)
             )
+        self._hung(per_m, middle)
+        canvas.setFont(TEXT, size)
         factor = f"length to scale, thickness ×{per_thick / per_m:.0f}"
         canvas.setFillColor(QUIET)
         canvas.drawRightString(self.width, 0.02 * self.height, factor)
+
+    def _hung(self, per_m: float, middle: float) -> None:
+        """Droppers, flies in line, shot and indicator, where they go."""
+        canvas = self.canv
+        canvas.setStrokeColor(INK)
+        for branch in self.evaluation.branches:
+            x = branch.at_m * per_m
+            tag = branch.length.si * per_m
+            canvas.line(x, middle, x + tag, middle + 0.22 * self.height)
+            canvas.circle(x + tag, middle + 0.22 * self.height, 1.3, stroke=0, fill=1)
+        for thing in self.evaluation.things:
+            big = 3.2 if thing.kind == "indicator" else 2.0
+            canvas.setFillColor(QUIET if thing.kind == "shot" else HexColor("#e4572e"))
+            canvas.circle(thing.at_m * per_m, middle, big, stroke=1, fill=1)
+        canvas.setFillColor(INK)

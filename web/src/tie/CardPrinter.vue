@@ -6,20 +6,25 @@ import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
 
 type Paper = 'a6' | 'a4' | 'sheet' | 'labels'
+type Choice = Paper | 'a6-depths' | 'a4-depths'
 
 /** Tying cards and wallet labels as PDF, of one leader or of a batch. */
 const props = defineProps<{ wanted: { design: Design; count: number }[] }>()
 const settings = useSettings()
-const PAPERS: { paper: Paper; words: string }[] = [
+const PAPERS: { paper: Choice; words: string }[] = [
   { paper: 'a6', words: 'A card each, A6' },
   { paper: 'a4', words: 'A sheet each, A4' },
+  { paper: 'a6-depths', words: 'A card each with its depth table, A6' },
+  { paper: 'a4-depths', words: 'A sheet each with its depth table, A4' },
   { paper: 'sheet', words: 'Four cards on an A4 sheet' },
   { paper: 'labels', words: 'Labels for leader wallets, 24 on an A4 sheet' },
 ]
 
-async function write(paper: Paper) {
+async function write(choice: Choice) {
   try {
-    const body = { wanted: props.wanted, paper, units: settings.units }
+    const [paper, more] = choice.split('-') as [Paper, string?]
+    const depth_table = more === 'depths'
+    const body = { wanted: props.wanted, paper, depth_table, units: settings.units }
     await keepAnswer(api.POST('/api/tying/cards', { body, parseAs: 'blob' }))
   } catch (error) {
     notify(inWords(error), 'trouble')

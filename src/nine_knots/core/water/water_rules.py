@@ -9,7 +9,7 @@ from nine_knots.core.design import Design
 from nine_knots.core.hold.facts import Fact
 from nine_knots.core.units import Units
 
-ASK = "Ask the local authority: this goes by your own notes."
+ASK = "By your own notes, and they change: ask the local authority."
 
 
 def rule_facts(design: Design, units: Units) -> tuple[Fact, ...]:
@@ -20,29 +20,29 @@ def rule_facts(design: Design, units: Units) -> tuple[Fact, ...]:
     if rules.most_flies is not None:
         count = len(flies)
         few = count <= rules.most_flies
-        said = f"{count} on the rig, {rules.most_flies} allowed. {ASK}"
+        said = f"{count} on the rig, {rules.most_flies} allowed."
         found.append(Fact("Flies", said, "right" if few else "too much"))
     if rules.barbless:
         barbed = [fly.title for fly in flies if not fly.barbless]
         said = "All are marked barbless." if not barbed else f"Pinch the barb of {_all(barbed)}."
-        found.append(Fact("Barbless", f"{said} {ASK}", "too much" if barbed else "right"))
+        found.append(Fact("Barbless", said, "too much" if barbed else "right"))
     if rules.lead_banned:
         lead = [one for one in leader.attachments if one.kind == "shot" and one.metal == "lead"]
         said = "No lead on the line." if not lead else f"{len(lead)} shot of lead: take tin."
-        found.append(Fact("Lead", f"{said} {ASK}", "too much" if lead else "right"))
+        found.append(Fact("Lead", said, "too much" if lead else "right"))
     if rules.wire_required:
         wired = leader.pieces[-1].strand.substance.family == "wire"
         said = "It ends in wire." if wired else "It ends in mono: add a wire piece."
-        found.append(Fact("Wire", f"{said} {ASK}", "right" if wired else "too little"))
+        found.append(Fact("Wire", said, "right" if wired else "too little"))
     if rules.least_apart_m is not None and len(flies) > 1:
         apart = _least_apart_m(design)
         far = apart >= rules.least_apart_m - 1e-6
         said = (
             f"The nearest two are {units.length(apart).text} apart, "
-            f"{units.length(rules.least_apart_m).text} required. {ASK}"
+            f"{units.length(rules.least_apart_m).text} required."
         )
         found.append(Fact("Flies apart", said, "right" if far else "too little"))
-    return tuple(found)
+    return (*found, Fact("Rules", ASK)) if found else ()
 
 
 def _least_apart_m(design: Design) -> float:

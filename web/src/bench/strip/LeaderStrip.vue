@@ -213,7 +213,7 @@ svg {
 
 .strip__scale {
   position: absolute;
-  right: 14px;
-  top: 4px;
+  left: 0;
+  top: 0;
 }
 </style>

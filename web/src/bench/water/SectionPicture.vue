@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { WaterReading } from '@/api/client'
+import FlyMark from '../strip/FlyMark.vue'
 import { tintOf } from '../strip/shapes'
 import FlowArrows from './FlowArrows.vue'
 import { boxOf, pathOf, timeMarks, wayOf, type ToPixels } from './section'
@@ -16,7 +17,7 @@ const props = defineProps<{
 }>()
 
 const [LEFT, RIGHT, TOP, BED] = [104, 74, 22, 22]
-const HIGHEST = 300
+const HIGHEST = 276
 const box = computed(() => boxOf(props.ghost ? [props.reading, props.ghost] : [props.reading]))
 const perM = computed(() =>
   Math.min(
@@ -169,8 +170,11 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
       :class="{ grab: settable }"
       @pointerdown="settable && drag.grab($event, 'thing', indicator!)"
     >
-      <circle r="9" class="float" />
-      <path d="M-9 0a9 9 0 0 0 18 0z" class="float-under" />
+      <template v-if="reading.setup === 'indicator'">
+        <circle r="9" class="float" />
+        <path d="M-9 0a9 9 0 0 0 18 0z" class="float-under" />
+      </template>
+      <FlyMark v-else :x="-9" :y="-5" />
     </g>
     <circle v-else-if="!led" :cx="top[0]" :cy="surface" r="4" class="tip" />
   </svg>
