@@ -128,7 +128,8 @@ def title(page: Page) -> Locator:
 
 def cord(page: Page, name: str) -> Locator:
     """One measure of the verdict."""
-    return page.get_by_label("The verdict").locator(".cord").filter(has_text=name)
+    heading = page.get_by_role("heading", name=re.compile(rf"^{name}"))
+    return page.get_by_label("The verdict").locator(".cord").filter(has=heading)
 
 
 def tab_to(page: Page, name: str) -> None:

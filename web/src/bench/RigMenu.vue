@@ -22,10 +22,10 @@ const choices: Record<string, () => void> = {
         <el-dropdown-item command="indicator">An indicator (O)</el-dropdown-item>
         <el-dropdown-item command="mark">A sighter mark</el-dropdown-item>
         <el-dropdown-item command="grease">Where the grease ends</el-dropdown-item>
-        <el-dropdown-item divided command="dropper" :disabled="acts.joint.value === null">
+        <el-dropdown-item divided command="dropper" :disabled="!acts.hangs.value">
           A fly on a dropper here (D)
         </el-dropdown-item>
-        <el-dropdown-item command="line" :disabled="acts.joint.value === null">
+        <el-dropdown-item command="line" :disabled="!acts.hangs.value">
           A fly in line here (L)
         </el-dropdown-item>
       </el-dropdown-menu>

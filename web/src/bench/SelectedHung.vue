@@ -97,7 +97,7 @@ function pickFrom(event: Event) {
     </template>
     <label v-if="thing.kind === 'shot'" class="pick-field">
       Metal
-      <select class="pick" :value="thing.metal" @change="setMetal">
+      <select class="pick" :value="thing.metal" aria-label="Metal" @change="setMetal">
         <option value="lead">lead</option>
         <option value="tin">tin</option>
       </select>
@@ -112,7 +112,7 @@ function pickFrom(event: Event) {
     </h2>
     <label class="pick-field">
       Fly
-      <select class="pick" :value="branch.fly" @change="pickFly">
+      <select class="pick" :value="branch.fly" aria-label="Fly" @change="pickFly">
         <option v-if="!kit?.flies.some((fly) => fly.title === branch!.fly)" disabled>
           {{ branch.fly }}
         </option>
@@ -129,14 +129,14 @@ function pickFrom(event: Event) {
       />
       <label class="pick-field">
         Tag
-        <select class="pick" :value="branch.tag" @change="pickTag">
+        <select class="pick" :value="branch.tag" aria-label="Tag" @change="pickTag">
           <option value="upper">upper, of the piece above</option>
           <option value="lower">lower, of the piece below</option>
         </select>
       </label>
       <label class="pick-field">
         Spool
-        <select class="pick" :value="branch.spool_id" @change="pickSpool">
+        <select class="pick" :value="branch.spool_id" aria-label="Spool" @change="pickSpool">
           <option v-if="!branch.spool_id" value="" disabled>{{ branch.diameter }}</option>
           <option v-for="row in spools" :key="row.spool_id" :value="row.spool_id">
             {{ row.title }}
@@ -153,7 +153,12 @@ function pickFrom(event: Event) {
     </template>
     <label v-else class="pick-field">
       The next is tied from its
-      <select class="pick" :value="branch.tied_from" @change="pickFrom">
+      <select
+        class="pick"
+        :value="branch.tied_from"
+        aria-label="The next is tied from its"
+        @change="pickFrom"
+      >
         <option value="bend">bend</option>
         <option value="eye">eye</option>
       </select>

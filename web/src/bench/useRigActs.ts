@@ -47,25 +47,27 @@ export function useRigActs() {
   }
 
   /** The joint that is meant: the selected one, or the lower end of the selected piece. */
-  const joint = computed(() => {
+  const meant = computed(() => {
     const { kind, index } = chosen.value
-    const last = bench.evaluation?.pieces.length ?? 0
-    const meant = kind === 'piece' ? index + 1 : index
-    return kind !== 'thing' && meant > 0 && meant < last ? meant : null
+    if (kind === 'thing') return 0
+    return kind === 'piece' ? index + 1 : index
   })
+  /** Whether a fly can hang there: between two pieces. */
+  const hangs = computed(
+    () => meant.value > 0 && meant.value < (bench.evaluation?.pieces.length ?? 0),
+  )
 
   function addDropper() {
-    if (joint.value === null) return
-    bench.edit({ act: 'set-dropper', joint: joint.value })
-    selection.select('branch', joint.value)
+    bench.edit({ act: 'set-dropper', joint: meant.value })
+    if (hangs.value) selection.select('branch', meant.value)
   }
 
   function addInLine() {
     const fly = bench.design?.situation.fly
-    if (joint.value === null || !fly) return
-    bench.edit({ act: 'set-fly-in-line', joint: joint.value, fly, tied_from: 'bend' })
-    selection.select('branch', joint.value)
+    if (!fly) return
+    bench.edit({ act: 'set-fly-in-line', joint: meant.value, fly, tied_from: 'bend' })
+    if (hangs.value) selection.select('branch', meant.value)
   }
 
-  return { thing, branch, joint, hang, slide, stepSize, takeOff, addDropper, addInLine }
+  return { thing, branch, hangs, hang, slide, stepSize, takeOff, addDropper, addInLine }
 }

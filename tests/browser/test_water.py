@@ -1,0 +1,186 @@
+"""Rigs on the strip and the Water stage: built from nothing, dragged, led by keyboard, refused."""
+
+import re
+from io import BytesIO
+
+from playwright.sync_api import Page, expect
+from pypdf import PdfReader
+
+from tests.browser.conftest import cord, joint, open_from_shelf, piece, pieces, tab_to
+
+
+def say(page: Page, part: str, *choices: str) -> None:
+    """Choose in one part of the sentence."""
+    page.locator(f"#say-{part}").click()
+    panel = page.get_by_role("dialog")
+    for choice in choices:
+        panel.get_by_text(choice, exact=True).click()
+    page.keyboard.press("Escape")
+
+
+def deep(page: Page, fly: str) -> None:
+    say(page, "wish", "drift deep")
+    say(page, "fly", fly)
+
+
+def water(page: Page):
+    page.get_by_text("Water: the drift").click()
+    return page.get_by_role("region", name="The rig in the water")
+
+
+def from_nothing(page: Page, count: int) -> None:
+    page.get_by_role("link", name="Shelf").click()
+    page.get_by_role("button", name="Build from nothing").click()
+    for number in range(2, count + 1):
+        page.get_by_role("button", name="Add below").click()
+        expect(pieces(page)).to_have_count(number)
+
+
+def typed(page: Page, label: str, text: str) -> None:
+    field = page.get_by_role("textbox", name=label, exact=True)
+    field.fill(text)
+    field.press("Enter")
+
+
+def test_a_nymph_under_a_dry_by_keyboard(page):
+    from_nothing(page, 3)
+    deep(page, "Slim olive 16, 2.5 mm bead")
+    tab_to(page, "Piece 3,")
+    page.keyboard.press("ArrowRight")
+    page.keyboard.press("d")
+    expect(page.get_by_role("alert")).to_contain_text("between two pieces")
+    page.keyboard.press("ArrowLeft")
+    page.keyboard.press("ArrowLeft")
+    expect(joint(page, 2)).to_be_focused()
+    page.keyboard.press("d")
+    dropper = page.get_by_role("option", name=re.compile("on a dropper"))
+    expect(dropper).to_be_visible()
+    page.get_by_label("Fly", exact=True).select_option(label="Foam pine beetle 8")
+    expect(dropper).to_have_accessible_name(re.compile("Foam pine beetle"))
+    before = dropper.get_attribute("aria-label")
+    dropper.focus()
+    page.keyboard.press("Shift+ArrowRight")
+    expect(dropper).not_to_have_accessible_name(before)
+    stage = water(page)
+    expect(stage).to_contain_text("Under the dry fly, which floats it")
+    expect(stage).to_contain_text("of what takes it under")
+    expect(cord(page, "Depth")).to_contain_text("fishes at")
+    dropper.focus()
+    page.keyboard.press("Delete")
+    expect(dropper).to_have_count(0)
+    expect(stage).to_contain_text("On the leader")
+    page.keyboard.press("Control+z")
+    expect(dropper).to_be_visible()
+
+
+def test_an_indicator_pair_with_the_mouse(page):
+    from_nothing(page, 3)
+    deep(page, "Copper bug 14, 3 mm bead")
+    piece(page, 2).click()
+    page.get_by_role("button", name="Hang on").click()
+    page.get_by_role("menuitem", name="An indicator").click()
+    float_on_strip = page.get_by_role("option", name=re.compile("^Indicator"))
+    expect(float_on_strip).to_be_visible()
+    joint(page, 2).click()
+    page.get_by_role("button", name="Hang on").click()
+    page.get_by_role("menuitem", name="A fly in line here").click()
+    expect(
+        page.get_by_role("option", name=re.compile("in line, tied from its bend"))
+    ).to_be_visible()
+    page.get_by_label("The next is tied from its").select_option("eye")
+    expect(page.get_by_role("option", name=re.compile("tied from its eye"))).to_be_visible()
+    float_on_strip.click()
+    typed(page, "Above the point fly", "30 in")
+    expect(float_on_strip).to_have_accessible_name(re.compile("30 in above"))
+    stage = water(page)
+    expect(stage).to_contain_text("Under the indicator")
+    ball = stage.locator(".float")
+    box = ball.bounding_box()
+    page.mouse.move(box["x"] + 9, box["y"] + 9)
+    page.mouse.down()
+    for step in range(1, 7):
+        page.mouse.move(box["x"] + 9, box["y"] + 9 - 6 * step)
+    page.mouse.up()
+    expect(float_on_strip).not_to_have_accessible_name(re.compile(" 30 in above"))
+    box = float_on_strip.bounding_box()
+    page.mouse.move(box["x"] + box["width"] / 2, box["y"] + box["height"] / 2)
+    page.mouse.down()
+    page.mouse.move(box["x"] - 60, box["y"] + 20, steps=6)
+    page.mouse.up()
+    expect(page.get_by_role("button", name="Undo")).to_be_enabled()
+    typed(page, "Above the point fly", "four fathoms")
+    expect(page.get_by_role("alert")).to_contain_text("not a length")
+
+
+def test_a_tight_line_is_led_slower_and_played_by_keyboard(page):
+    page.get_by_role("link", name="Shelf").click()
+    page.get_by_text("Tight line with sighter", exact=True).first.click()
+    page.get_by_role("button", name="Put this").click()
+    expect(page.get_by_role("option", name=re.compile("^Sighter mark"))).to_be_visible()
+    deep(page, "Copper bug 14, 3 mm bead")
+    stage = water(page)
+    expect(stage).to_contain_text("On a tight line, led by the rod's tip")
+    expect(stage).to_contain_text("Led slower")
+    expect(stage.locator(".aside")).to_have_count(2)
+    before = cord(page, "Drift").text_content()
+    typed(page, "Led, of the pace", "as fast as I can")
+    expect(page.get_by_role("alert")).to_contain_text("is no share")
+    typed(page, "Led, of the pace", "40 %")
+    expect(cord(page, "Drift")).not_to_have_text(before)
+    tab_to(page, "Led, of the pace")
+    moment = stage.get_by_label("Moment of the drift")
+    picture = stage.locator(".picture")
+    picture.focus()
+    page.keyboard.press("Home")
+    expect(moment).to_have_value("0")
+    page.keyboard.press("ArrowRight")
+    expect(moment).to_have_value("1")
+
+
+def test_a_sunk_streamer_goes_by_its_count_and_a_remedy_is_applied_and_undone(page):
+    open_from_shelf(page, "Down the drop-off, perch lake")
+    stage = water(page)
+    depth = cord(page, "Depth").locator(".cord__figure strong")
+    expect(depth).to_contain_text("11 ft")
+    typed(page, "Count down", "5 s")
+    expect(depth).not_to_contain_text("11 ft")
+    typed(page, "Depth wanted", "9 ft")
+    expect(cord(page, "Depth")).to_contain_text("You asked for 9 ft")
+    expect(cord(page, "Depth")).to_contain_text("too little")
+    remedies = page.get_by_label("Remedies, drift and depth").get_by_role("button")
+    remedy = remedies.filter(has_text="count").first
+    expect(remedy).to_be_visible(timeout=30_000)
+    remedy.click()
+    expect(cord(page, "Depth")).to_contain_text("right")
+    expect(stage.get_by_text("Leader length")).to_be_visible()
+
+
+def test_the_depth_table_is_worked_out_and_printed_on_the_card(page):
+    open_from_shelf(page, "Beetle and olive")
+    stage = water(page)
+    stage.get_by_text("Depth table").click()
+    table = stage.get_by_role("table", name="Depth by pace, and what to change")
+    expect(table).to_be_visible(timeout=60_000)
+    expect(table.get_by_role("row")).to_have_count(6)
+    page.get_by_role("link", name="Tie", exact=True).click()
+    page.get_by_role("button", name="Cards as PDF").first.click()
+    with page.expect_download(timeout=60_000) as kept:
+        page.get_by_role("menuitem", name="A sheet each with its depth table").click()
+    text = " ".join(
+        part.extract_text() for part in PdfReader(BytesIO(kept.value.path().read_bytes())).pages
+    )
+    assert "Depth by pace" in text
+    assert "walking pace" in text
+
+
+def test_a_dry_flys_slack_and_the_rules_of_the_water(page):
+    stage = water(page)
+    expect(stage).to_contain_text("On the surface")
+    expect(cord(page, "Drift")).to_contain_text("of slack of this cast", timeout=30_000)
+    page.locator("#say-water").click()
+    panel = page.get_by_role("dialog", name="The water")
+    panel.get_by_text("Rules of this water").click()
+    panel.get_by_label("Barbless hooks only").check()
+    page.keyboard.press("Escape")
+    expect(stage).to_contain_text("Pinch the barb of Skarn sedge 14")
+    expect(stage).to_contain_text("ask the local authority")

@@ -1,0 +1,150 @@
+"""What hangs on a leader: put on, slid, sized, taken off; droppers and flies in line."""
+
+import pytest
+from pydantic import ValidationError
+
+from nine_knots.core.errors import EditRefused, Unreadable
+from nine_knots.core.hold import hold_of, hold_of_dropper, what_is_lost
+from nine_knots.core.leader import Attachment, Dropper, Joint
+from nine_knots.core.leader.editing import apply_edit
+from nine_knots.core.leader.edits import Delete, SetLength, UseStock
+from nine_knots.core.leader.rig_edits import (
+    ChangeFly,
+    HangOn,
+    MoveThing,
+    NudgeDropper,
+    NudgeThing,
+    RemoveDropper,
+    RemoveFlyInLine,
+    SetDropper,
+    SetFlyInLine,
+    SetThing,
+    StepThing,
+    TakeOff,
+)
+from nine_knots.core.tackle import Fly
+from nine_knots.core.tying import cut_length_m, work_order
+from tests.makers import DRY, INCHES, PLAIN, level, strand, tied, workbench
+
+NYMPH = Fly(title="Test nymph 14", kind="nymph", hook=14)
+
+
+def edited(*edits, leader=PLAIN):
+    for edit in edits:
+        leader = apply_edit(leader, edit, workbench())
+    return leader
+
+
+def test_a_shot_goes_above_the_fly_and_the_next_above_it():
+    first, second = edited(HangOn(kind="shot"), HangOn(kind="shot")).attachments
+    assert first.above_end_m == pytest.approx(0.38, abs=0.01)
+    assert second.above_end_m > first.above_end_m
+
+
+def test_a_thing_is_slid_stepped_typed_and_taken_off():
+    hung = HangOn(kind="shot", above="12 in")
+    slid = edited(hung, NudgeThing(thing=0, steps=2), StepThing(thing=0, by=1)).attachments[0]
+    assert slid.above_end_m == pytest.approx(0.3048 + 2 * INCHES.length_step_m)
+    assert slid.mass_kg == pytest.approx(0.6e-3)
+    typed = edited(hung, SetThing(thing=0, size="No 4", above="9 in", metal="tin")).attachments[0]
+    assert (typed.mass_kg, typed.metal) == (pytest.approx(0.18e-3), "tin")
+    assert edited(hung, SetThing(thing=0, size="0.33 g")).attachments[0].mass_kg == pytest.approx(
+        0.33e-3
+    )
+    assert edited(hung, TakeOff(thing=0)).attachments == ()
+
+
+def test_sliding_stops_at_the_ends_and_a_shorter_leader_keeps_what_hangs_on_it():
+    top = edited(HangOn(kind="indicator"), MoveThing(thing=0, above_m=99.0))
+    assert top.attachments[0].above_end_m < top.length_m
+    short = edited(*(SetLength(piece=p, length="6 in") for p in range(4)), leader=top)
+    assert short.attachments[0].above_end_m < short.length_m
+
+
+@pytest.mark.parametrize(
+    ("edit", "refusal", "said"),
+    [
+        (SetThing(thing=0, size="huge"), Unreadable, "BB"),
+        (SetThing(thing=3, size="BB"), EditRefused, "there"),
+        (HangOn(kind="shot", above="30 ft"), EditRefused, "smaller"),
+        (SetDropper(joint=0), EditRefused, "Split"),
+        (RemoveDropper(joint=2), EditRefused, "Tie one"),
+        (ChangeFly(joint=2), EditRefused, "Tie one"),
+        (RemoveFlyInLine(joint=2), EditRefused, "Choose"),
+    ],
+)
+def test_what_cannot_be_is_refused_with_the_mend(edit, refusal, said):
+    hung = edited(HangOn(kind="shot"))
+    with pytest.raises(refusal) as refused:
+        apply_edit(hung, edit, workbench())
+    assert said in refused.value.mend
+
+
+def test_there_is_one_indicator_and_a_biggest_size():
+    with pytest.raises(EditRefused, match="one indicator"):
+        edited(HangOn(kind="indicator"), HangOn(kind="indicator"))
+    with pytest.raises(EditRefused, match="no bigger"):
+        edited(HangOn(kind="indicator"), *[StepThing(thing=0, by=1)] * 9)
+
+
+def test_a_dropper_is_tied_on_a_knot_that_leaves_a_tag_and_shortens_with_its_flies():
+    stepped = tied(level(18, 4, "butt"), level(12, 2), level(7, 2, "tippet"))
+    leader = edited(SetDropper(joint=2, fly=NYMPH), leader=stepped)
+    assert leader.joints[2].knot in ("blood", "triple-surgeons")
+    dropper = leader.joints[2].dropper
+    assert dropper.strand == leader.pieces[2].strand
+    assert dropper.length_m == pytest.approx(0.3, abs=0.01)
+    changed = edited(ChangeFly(joint=2), leader=leader).joints[2].dropper
+    assert changed.changes_left == dropper.changes_left - 1
+    with pytest.raises(EditRefused, match="too short"):
+        edited(*[ChangeFly(joint=2)] * 12, leader=leader)
+    longer = edited(NudgeDropper(joint=2, steps=4), leader=leader).joints[2].dropper
+    assert longer.length_m == pytest.approx(dropper.length_m + 8 * INCHES.length_step_m, abs=0.004)
+    upper = edited(SetDropper(joint=2, tag="upper"), leader=leader).joints[2].dropper
+    assert upper.strand == leader.pieces[1].strand
+
+
+def test_droppers_and_flies_in_line_outlive_other_changes():
+    leader = edited(SetDropper(joint=3, fly=NYMPH), SetFlyInLine(joint=2, fly=NYMPH))
+    other = edited(UseStock(piece=2, spool_id="fluorocarbon-90"), leader=leader)
+    assert other.joints[3].dropper == leader.joints[3].dropper
+    assert other.joints[2].fly == NYMPH
+    assert edited(RemoveFlyInLine(joint=2), leader=leader).joints[2].kind == "knot"
+    assert edited(Delete(piece=0), leader=leader).joints[1].fly == NYMPH
+
+
+def test_joints_refuse_what_does_not_go_together():
+    tag = {"strand": strand(7), "length_m": 0.3, "fly": NYMPH}
+    with pytest.raises(ValidationError, match="ties no fly"):
+        Dropper(**tag, knot="blood")
+    with pytest.raises(ValidationError, match="go with the kind fly"):
+        Joint(kind="fly", knot="uni", upper_knot="uni", fly=NYMPH)
+    with pytest.raises(ValidationError, match="needs its mass"):
+        Attachment(kind="shot", above_end_m=0.3)
+
+
+def test_the_hold_goes_along_the_tree():
+    leader = edited(SetDropper(joint=3, fly=NYMPH))
+    branch = hold_of_dropper(leader, 3)
+    assert sum(e.chance for e in branch.elements) == pytest.approx(1.0, abs=1e-3)
+    assert {e.index for e in branch.elements} == {0, 1, 2, 3}
+    assert branch.mean_n < leader.joints[3].dropper.strand.breaking_n
+    lowest = max(hold_of(leader).elements, key=lambda e: e.index)
+    highest = min(hold_of(leader).elements, key=lambda e: e.index)
+    assert what_is_lost(lowest, leader, INCHES) == "the point fly"
+    assert what_is_lost(highest, leader, INCHES).startswith("both flies")
+    with pytest.raises(LookupError):
+        hold_of_dropper(leader, 2)
+
+
+def test_a_tag_is_cut_with_its_piece_and_the_work_tells_what_hangs():
+    plain = edited(SetDropper(joint=3, fly=NYMPH), RemoveDropper(joint=3))
+    leader = edited(SetDropper(joint=3, fly=NYMPH), HangOn(kind="shot"), HangOn(kind="indicator"))
+    more = cut_length_m(leader, 3) - cut_length_m(plain, 3)
+    assert more > leader.joints[3].dropper.length_m
+    order = work_order(leader, DRY, {}, INCHES)
+    titles = " / ".join(step.title for step in order.steps)
+    assert "Pinch on shot BB" in titles
+    assert "Put on the indicator" in titles
+    join = next(step for step in order.steps if step.title.startswith("Piece 3 to piece 4"))
+    assert "Leave the lower tag long" in join.detail
