@@ -116,19 +116,22 @@ def first_load(url: str) -> None:
 
 def over_http(url: str) -> None:
     """What is measured against a running program."""
-    from bench import casts
+    from bench import casts, waters
 
     round_trip(url)
     casts.service(url)
+    waters.water_over_http(url)
+    waters.verdict_over_http(url)
     first_load(url)
 
 
 def main() -> None:
     """All tables, against the program given or one of our own."""
-    from bench import casts
+    from bench import casts, waters
 
     evaluation()
     hold_and_paper()
+    waters.waters()
     casts.casts()
     casts.by_mesh()
     casts.against_the_engine()

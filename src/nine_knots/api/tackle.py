@@ -63,6 +63,7 @@ class LineForm(BaseModel):
     sinking: Sinking = "floating"
     front_taper: Literal["short", "standard", "long"] = "standard"
     tip: Literal["loop", "bare"] = "loop"
+    sink_tip: Typed = Field(default="", description="so much of it sinks; empty: all of it")
     droop_length: Typed = Field(default="", description="free length of the clamped tip")
     droop: Typed = Field(default="", description="how far its end falls")
     units: System = "imperial"
@@ -141,7 +142,17 @@ def post_rod(session: CurrentSession, form: RodForm) -> Rod:
 @router.post("/lines", summary="Add a fly line")
 def post_line(session: CurrentSession, form: LineForm) -> FlyLine:
     """Read the typed figures, work out a droop test, keep the line."""
+    sink_tip_m = None
+    with field("sink_tip"):
+        if form.sink_tip.strip():
+            sink_tip_m = parse_length(form.sink_tip, form.units)
+            if form.sinking == "floating" or not 0.5 <= sink_tip_m <= 9.0:
+                raise OutOfRange(
+                    "That is no sink-tip.",
+                    mend="Give 0.5 to 9 m (2 to 30 ft), and how fast it sinks.",
+                )
     line = FlyLine(
+        sink_tip_m=sink_tip_m,
         title=form.title.strip() or f"{form.weight}-weight {form.sinking} line",
         weight=form.weight,
         half_sizes_heavy=form.half_sizes_heavy,

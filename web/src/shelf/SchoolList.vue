@@ -41,6 +41,12 @@ const chosen = ref('sixty-twenty-twenty')
   gap: 28px;
 }
 
+.schools > :last-child {
+  position: sticky;
+  top: 12px;
+  align-self: start;
+}
+
 .names {
   margin: 0;
   padding: 0;
@@ -81,6 +87,10 @@ const chosen = ref('sixty-twenty-twenty')
 @media (max-width: 820px) {
   .schools {
     grid-template-columns: 1fr;
+  }
+
+  .schools > :last-child {
+    position: static;
   }
 }
 </style>

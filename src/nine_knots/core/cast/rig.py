@@ -129,7 +129,8 @@ def _line_part(line: LineProfile, line_out_m: float, step_m: float) -> Array:
     from_tip = line_out_m - (np.arange(count) + 0.5) * step_m
     thick = np.array([line.diameter_at_m(float(s)) for s in from_tip])
     bend = np.array([line.bend_at_nm2(float(s)) for s in from_tip])
-    mass = line.density_kg_m3 * pi / 4.0 * thick**2 * step_m
+    density = np.array([line.density_at(float(s)) for s in from_tip])
+    mass = density * pi / 4.0 * thick**2 * step_m
     return np.stack(
         [np.full(count, step_m), mass, np.full(count, step_m / LINE_STRETCH_N), bend, thick]
     )

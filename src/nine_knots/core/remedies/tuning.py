@@ -15,8 +15,9 @@ from nine_knots.core.remedies.water import every_bead, every_shot, fished
 from nine_knots.core.strand import Stock
 from nine_knots.core.units import Units
 from nine_knots.core.water.hung import indicator_float
+from nine_knots.core.water.outcome import outcome_of
 from nine_knots.core.water.rig import rig_below
-from nine_knots.core.water.run import zone_top_m
+from nine_knots.core.water.run import run_of, zone_top_m
 from nine_knots.core.water.setups import (
     USUAL_ASK,
     WaterAsk,
@@ -28,7 +29,7 @@ from nine_knots.core.water.steady import drifting
 from nine_knots.core.water.tree import SEGMENT_M
 
 IN_ZONE = 0.5  # of the zone's height: where a fly at the bed is wanted
-NEAR_SETTING_M = 0.01
+NEAR_SETTING_M, NEAR_MARK_M = 0.01, 0.02
 SHORTEST_SHARE, LONGEST_SHARE = 0.3, 2.6  # of the depth, between which a setting is sought
 
 
@@ -58,6 +59,8 @@ def tuned(
     found = []
     if setup == "indicator":
         found.append(Tuned("setting", "Indicator", _setting_words(design, units, ask)))
+    if setup == "tight line":
+        found.append(Tuned("setting", "Sighter", _mark_words(design, units, ask)))
     now = Try("", design, Stroke(), ask)
     bench = Workbench(stock=stock, fly=design.situation.fly, units=units)
     serves = fished(units)
@@ -93,6 +96,51 @@ def _setting_words(design: Design, units: Units, ask: WaterAsk) -> str:
     )
 
 
+def _mark_words(design: Design, units: Units, ask: WaterAsk) -> str:
+    try:
+        out, mark = mark_for_m(design, ask)
+    except CannotCompute as refused:
+        return f"{refused.what} {refused.mend}"
+    return (
+        f"its lower end {units.length(units.snap_length(mark)).text} above the point fly, with "
+        f"{units.length(units.snap_length(out)).text} out beyond the rod's tip: there it meets the "
+        "water when the fly fishes at the wanted depth."
+    )
+
+
+def mark_for_m(design: Design, ask: WaterAsk = USUAL_ASK) -> tuple[float, float]:
+    """Line out beyond the rod's tip for the wanted depth on a tight line, by bisection, and how
+    far above the point fly the surface then is, both in m. CannotCompute where none serves."""
+    stream = stream_of(design.situation.water)
+    wanted = _wanted_height_m(stream.depth_m, ask)
+
+    def fished_with(out: float) -> tuple[float, float]:
+        run = run_of(design, ask.model_copy(update={"out_m": out}))
+        low = outcome_of(run).lowest
+        heights = run.history.places[:, run.rig.lowest.node, 1]
+        places, reach = run.history.places[int(heights.argmin())], run.rig.tree.reach
+        under = reach[run.rig.lowest.node] - float(reach[places[:, 1] > stream.depth_m].max())
+        return low.height_m - wanted, under
+
+    shortest = ask.tip_m + 0.2
+    longest = min(design.leader.length_m, ask.tip_m + LONGEST_SHARE * stream.depth_m)
+    if shortest >= longest or fished_with(longest)[0] > 0.0:
+        raise CannotCompute(
+            "No length out brings it so deep.",
+            where="leader",
+            mend="Heavier flies, finer tippet, or lead slower.",
+        )
+    out = float(brentq(lambda m: fished_with(m)[0], shortest, longest, xtol=NEAR_MARK_M))
+    return out, fished_with(out)[1]
+
+
+def _wanted_height_m(depth_m: float, ask: WaterAsk) -> float:
+    """Height above the bed at which the point fly is wanted, in m."""
+    if ask.wanted_m is not None:
+        return max(0.0, depth_m - ask.wanted_m)
+    return IN_ZONE * zone_top_m(depth_m)
+
+
 def _beside_the_rule(share: float) -> str:
     if share < 1.15:
         return ", less than the rule of 1.5: well weighted or slow water"
@@ -114,9 +162,7 @@ def setting_for_m(design: Design, ask: WaterAsk = USUAL_ASK) -> float:
         )
     day, water = design.situation, water_of(design.situation.water)
     stream = stream_of(day.water)
-    wanted = IN_ZONE * zone_top_m(stream.depth_m)
-    if ask.wanted_m is not None:
-        wanted = max(0.0, stream.depth_m - ask.wanted_m)
+    wanted = _wanted_height_m(stream.depth_m, ask)
     floats = indicator_float(indicator, water.rho)
 
     def surplus(setting: float) -> float:

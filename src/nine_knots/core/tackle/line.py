@@ -57,6 +57,9 @@ class FlyLine(Frozen):
     sinking: Sinking = "floating"
     front_taper: Literal["short", "standard", "long"] = "standard"
     tip: Literal["loop", "bare"] = "loop"
+    sink_tip_m: float | None = Field(
+        default=None, ge=0.5, le=9.0, description="so much of a floating line's tip sinks"
+    )
     tip_bend_nm2: float | None = Field(
         default=None, gt=1e-8, lt=1e-3, description="the angler's own, from a droop test"
     )
@@ -72,6 +75,12 @@ class LineProfile(Frozen):
     mass_kg: float
     tip_mass_kg_m: float
     tip_bend_nm2: float
+    sink_tip_m: float = 0.0
+    sink_tip_density_kg_m3: float = 0.0
+
+    def density_at(self, s_m: float) -> float:
+        """Density in kg/m³ at ``s_m`` from the line's tip: a sink-tip's, or the line's."""
+        return self.sink_tip_density_kg_m3 if s_m < self.sink_tip_m else self.density_kg_m3
 
     def diameter_at_m(self, s_m: float) -> float:
         """Diameter in metres at ``s_m`` from the line's tip."""
@@ -121,6 +130,8 @@ def line_profile(line: FlyLine) -> LineProfile:
         tip_m = 0.9 * (4.0 * mass_kg / (FLOATING_DENSITY * pi * HEAD_M)) ** 0.5
     density = FLOATING_DENSITY
     belly_m = _belly_m(mass_kg, density, tip_m, taper_m)
+    if line.sink_tip_m is not None and line.sinking != "floating":
+        return _with_sink_tip(line)
     if line.sinking != "floating":
         ratio = tip_m / belly_m
         density, belly_m = _sinking_belly(mass_kg, SINK_CLASS_M_S[line.sinking], ratio, taper_m)
@@ -135,6 +146,26 @@ def line_profile(line: FlyLine) -> LineProfile:
         mass_kg=mass_kg,
         tip_mass_kg_m=density * pi * tip_m**2 / 4.0,
         tip_bend_nm2=tip_bend,
+    )
+
+
+def _with_sink_tip(line: FlyLine) -> LineProfile:
+    """The floating line of this weight whose tip sinks at its class's speed, as fast as the
+    densest coating lets a tip of that thickness; it is that much heavier."""
+    tip_m = line.sink_tip_m
+    assert tip_m is not None
+    floating = line_profile(line.model_copy(update={"sinking": "floating", "sink_tip_m": None}))
+    middle_m = floating.diameter_at_m(0.5 * tip_m)
+    asked = sinking_density_kg_m3(middle_m, SINK_CLASS_M_S[line.sinking])
+    density = min(DENSEST_COATING, asked)
+    volume = pi / 4.0 * middle_m**2 * tip_m
+    return floating.model_copy(
+        update={
+            "mass_kg": floating.mass_kg + (density - floating.density_kg_m3) * volume,
+            "tip_mass_kg_m": floating.tip_mass_kg_m * density / floating.density_kg_m3,
+            "sink_tip_m": tip_m,
+            "sink_tip_density_kg_m3": density,
+        }
     )
 
 

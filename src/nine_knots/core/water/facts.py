@@ -7,12 +7,15 @@ from nine_knots.core.hold.facts import Fact
 from nine_knots.core.materials import MATERIALS
 from nine_knots.core.section import bend_stiffness_nm2
 from nine_knots.core.units import Units
-from nine_knots.core.units.factors import THOU_M
+from nine_knots.core.units.factors import INCH_M, THOU_M
 from nine_knots.core.water.outcome import GOOD_ANGLE, JIGS_M, WIDE_ANGLE, Outcome
 from nine_knots.core.water.setups import WaterAsk, water_of
 from nine_knots.core.water.surface import MICRO_M_S, Drag, bending_length_m
 from nine_knots.core.water.thin_line import normal_drag_n_m
 
+SHOT_BY_NYMPH_M = (12.0 * INCH_M, 18.0 * INCH_M)  # [P]
+SHOT_BY_STREAMER_M = (4.0 * INCH_M, 6.0 * INCH_M)  # [P]
+KEPT_BY_A_KNOT_M = 0.06
 RULE_OF_THUMB = 1.5  # of the depth, from indicator to lowest fly [P]
 
 
@@ -29,6 +32,7 @@ def rig_facts(design: Design, outcome: Outcome, ask: WaterAsk, units: Units) -> 
     if outcome.run.setup in ("strip", "swing"):
         found.append(_line_and_fly(outcome, units))
     found.append(_order_of_weight(design, outcome))
+    found.append(_shot_place(design, units))
     return tuple(fact for fact in found if fact is not None)
 
 
@@ -112,6 +116,29 @@ def _order_of_weight(design: Design, outcome: Outcome) -> Fact | None:
         "has the heaviest at the point; the in-line school has it first."
     )
     return Fact("Weights", text, "too much" if outcome.run.setup == "tight line" else "right")
+
+
+def _shot_place(design: Design, units: Units) -> Fact | None:
+    """The lowest shot's place: near the fly it sinks it better, further off it swims freely."""
+    leader, fly = design.leader, design.situation.fly
+    shots = [thing.above_end_m for thing in leader.attachments if thing.kind == "shot"]
+    if not shots:
+        return None
+    above = min(shots)
+    swims = fly.kind in ("streamer", "predator")
+    low, high = SHOT_BY_STREAMER_M if swims else SHOT_BY_NYMPH_M
+    usual = f"{units.length(low).text} to {units.length(high).text}"
+    what = "a streamer" if swims else "a nymph"
+    knots = [leader.length_m - at for at in leader.joints_at_m[1:-1]]
+    kept = any(0.0 < above - knot < KEPT_BY_A_KNOT_M for knot in knots)
+    slides = "" if kept else " No knot below keeps it from sliding down."
+    if above < low - 0.02:
+        text = f"nearer than the {usual} usual for {what}: it sinks best so, and swims least."
+    elif above > high + 0.02:
+        text = f"further off than the {usual} usual for {what}: it swims free, and sinks later."
+    else:
+        text = f"{usual} above {what} is usual; nearer sinks it better, further lets it swim."
+    return Fact("Shot", f"{text}{slides}")
 
 
 def dry_facts(design: Design, drag: Drag, units: Units) -> tuple[Fact, ...]:

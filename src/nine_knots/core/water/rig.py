@@ -143,10 +143,9 @@ def _lay_line(builder: TreeBuilder, line: LineProfile, line_m: float) -> tuple[i
     count = max(4, round(line_m / LINE_SEGMENT_M))
     step_m, node = line_m / count, 0
     for i in range(count):
-        thick = line.diameter_at_m(line_m - (i + 0.5) * step_m)
-        node = builder.lay(
-            Stretch(step_m, thick, line.density_kg_m3, stretch_n=LINE_STRETCH_N), node, count=1
-        )
+        from_tip = line_m - (i + 0.5) * step_m
+        thick, density = line.diameter_at_m(from_tip), line.density_at(from_tip)
+        node = builder.lay(Stretch(step_m, thick, density, stretch_n=LINE_STRETCH_N), node, count=1)
     return node, [Part(LINE, tuple(range(node + 1)))]
 
 

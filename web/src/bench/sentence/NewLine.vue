@@ -25,6 +25,7 @@ const form = reactive({
   sinking: 'floating' as LineForm['sinking'],
   front_taper: 'standard' as LineForm['front_taper'],
   tip: 'loop' as LineForm['tip'],
+  sink_tip: '',
   droop_length: '',
   droop: '',
 })
@@ -42,6 +43,12 @@ async function add() {
     <CountField v-model="form.weight" label="Line weight" :min="1" :max="14" />
     <ChipChoice v-model="form.heavy" legend="How true" :chips="HEAVY" />
     <ChipChoice v-model="form.sinking" legend="Sinks" :chips="plainChips(catalogue?.sinkings)" />
+    <PlainField
+      v-if="form.sinking !== 'floating'"
+      v-model="form.sink_tip"
+      label="Only its tip sinks, so much of it"
+      hint="all of it"
+    />
     <ChipChoice
       v-model="form.front_taper"
       legend="Front taper"

@@ -1,0 +1,123 @@
+"""Times rigs in the water by how they are fished, and the service under several benches."""
+
+import statistics
+import threading
+import time
+
+import httpx
+
+from bench.measure import laps, row
+from nine_knots.core.design import Design
+from nine_knots.core.remedies.depth_table import depth_table
+from nine_knots.core.remedies.tuning import tuned
+from nine_knots.core.units import Units
+from nine_knots.core.water.measures import depth_measure, drift_measure
+from nine_knots.core.water.outcome import outcome_of
+from nine_knots.core.water.reading import water_reading
+from nine_knots.core.water.rig import rig_below
+from nine_knots.core.water.run import run_of, top_of
+from nine_knots.core.water.setups import USUAL_ASK, setup_of, stream_of, water_of
+from nine_knots.core.water.steady import drifting
+from nine_knots.demo.rigs import demo_rigs
+from nine_knots.demo.shelf import demo_stock
+
+RUNS = 60
+UNITS = Units("metric")
+
+
+def _steady(design: Design) -> None:
+    setup, day = setup_of(design), design.situation
+    top_m, joint, floats = top_of(design, setup, USUAL_ASK)
+    water = water_of(day.water)
+    rig = rig_below(design.leader, day.fly, water, top_m, skip_joint=joint)
+    assert floats is not None
+    drifting(floats, rig.tree, stream_of(day.water), water.rho, water.mu)
+
+
+def waters() -> None:
+    """Each demo rig: steady drift, followed and judged, the whole reading; one table and tuning."""
+    print(f"\n{'a rig in the water, ms':<34}{'median':>9}{'p95':>9}")
+    stock = demo_stock()
+    rigs = demo_rigs(stock)
+    for design in rigs:
+        setup = setup_of(design)
+        if setup in ("indicator", "under a dry"):
+            row(f"{setup}: steady drift", laps(lambda d=design: _steady(d), RUNS))
+        row(f"{setup}: followed, both cords", laps(lambda d=design: _judged(d), RUNS), design.title)
+        read = laps(lambda d=design: water_reading(d, USUAL_ASK, UNITS), RUNS)
+        row(f"{setup}: the stage", read)
+    row("depth table of the first", laps(lambda: depth_table(rigs[1], stock, UNITS), 3))
+    row("settings and weights of it", laps(lambda: tuned(rigs[1], stock, UNITS), 5))
+
+
+def _judged(design: Design) -> None:
+    outcome = outcome_of(run_of(design))
+    drift_measure(outcome, UNITS)
+    depth_measure(outcome, USUAL_ASK, UNITS)
+
+
+def verdict_over_http(url: str) -> None:
+    """The whole verdict after a change: bench, full cast, water and hold, asked for at once."""
+    print(f"\n{'whole verdict over HTTP, ms':<34}{'p50':>9}{'p95':>9}")
+    with httpx.Client(base_url=url) as client:
+        cards = client.get("/api/leaders").json()
+        ids = {card["title"]: card["leader_id"] for card in cards}
+        for title in ("Beetle and olive", "Down the drop-off, perch lake"):
+            saved = client.get(f"/api/leaders/{ids[title]}").json()
+            row(title, sorted(_whole(url, saved["design"], turn) for turn in range(40)))
+
+
+def _whole(url: str, design: dict, turn: int) -> float:
+    """Milliseconds until all four have answered, each on its own connection as browsers ask."""
+    edit = {"act": "nudge-joint", "joint": 1, "steps": 1 + turn}
+    with httpx.Client(base_url=url) as client:
+        changed = client.post("/api/bench", json={"design": design, "edit": edit}).json()["design"]
+    named = {"bench": "verdict", "design": changed}
+    asks = [
+        ("/api/bench", {"design": changed}),
+        (
+            "/api/casts",
+            {"bench": "verdict", "design": changed, "resolution": "full", "first_deg": 6},
+        ),
+        ("/api/water", {**named, "movie": True}),
+        ("/api/hold", {"design": changed, "soaked": True, "record": False, "units": "metric"}),
+    ]
+    clients = [httpx.Client(base_url=url) for _ in asks]
+    for client in clients:
+        client.get("/api/leaders")
+
+    def post(number: int) -> None:
+        path, body = asks[number]
+        clients[number].post(path, json=body).raise_for_status()
+
+    threads = [threading.Thread(target=post, args=(number,)) for number in range(len(asks))]
+    begun = time.perf_counter()
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    took = 1e3 * (time.perf_counter() - begun)
+    for client in clients:
+        client.close()
+    return took
+
+
+def water_over_http(url: str) -> None:
+    """POST /api/water with and without the movie, from one client, and its size."""
+    print(f"\n{'water over HTTP, ms':<34}{'p50':>9}{'p95':>9}")
+    with httpx.Client(base_url=url) as client:
+        cards = client.get("/api/leaders").json()
+        card = next(one for one in cards if one["title"].startswith("Two under"))
+        design = client.get(f"/api/leaders/{card['leader_id']}").json()["design"]
+        for movie in (True, False):
+            found, size = [], 0
+            for turn in range(40):
+                edit = {"act": "nudge-thing", "thing": 0, "steps": turn}
+                made = client.post("/api/bench", json={"design": design, "edit": edit}).json()
+                body = {"bench": "b", "design": made["design"], "movie": movie}
+                begun = time.perf_counter()
+                answer = client.post("/api/water", json=body)
+                found.append(1e3 * (time.perf_counter() - begun))
+                size = len(answer.content)
+            name = "with its movie" if movie else "the cords alone"
+            row(name, sorted(found), f"{size / 1e3:.0f} kB, median {statistics.median(found):.0f}")
