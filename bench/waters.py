@@ -62,7 +62,7 @@ def verdict_over_http(url: str) -> None:
     with httpx.Client(base_url=url) as client:
         cards = client.get("/api/leaders").json()
         ids = {card["title"]: card["leader_id"] for card in cards}
-        for title in ("Beetle and olive", "Down the drop-off, perch lake"):
+        for title in ("Sedge and olive", "Down the drop-off, perch lake"):
             saved = client.get(f"/api/leaders/{ids[title]}").json()
             row(title, sorted(_whole(url, saved["design"], turn) for turn in range(40)))
 

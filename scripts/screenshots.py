@@ -62,7 +62,9 @@ def air_remedy(page: Page) -> None:
     page.get_by_role("button", name="Pin as ghost").click()
     page.get_by_label("Length of piece 6").fill("18 ft")
     page.get_by_label("Length of piece 6").press("Enter")
-    expect(page.get_by_label("Remedies").get_by_role("button").first).to_be_visible(timeout=30_000)
+    expect(page.get_by_label("Remedies, turnover").get_by_role("button").first).to_be_visible(
+        timeout=30_000
+    )
     page.get_by_label("Moment of the cast").fill("26")
 
 
@@ -72,6 +74,28 @@ def hold(page: Page) -> None:
     joint(page, 1).click()
     page.get_by_text("Hold: the pull").click()
     page.get_by_label("Pull", exact=True).fill("52")
+
+
+def water(page: Page) -> None:
+    """Two nymphs under an indicator, and the depth table below them."""
+    open_from_shelf(page, "Two under the float, bridge run")
+    page.get_by_text("Water: the drift").click()
+    page.get_by_text("Fold rows away").click()
+    expect(page.locator("svg.section")).to_be_visible(timeout=30_000)
+    settled(page)
+
+
+def water_strip(page: Page) -> None:
+    """A streamer that is counted down too little for the depth wanted, and what mends it."""
+    open_from_shelf(page, "Down the drop-off, perch lake")
+    page.get_by_text("Water: the drift").click()
+    for label, text in (("Count down", "12 s"), ("Depth wanted", "9 ft")):
+        field = page.get_by_role("textbox", name=label, exact=True)
+        field.fill(text)
+        field.press("Enter")
+    remedies = page.get_by_label("Remedies, drift and depth").get_by_role("button")
+    expect(remedies.first).to_be_visible(timeout=30_000)
+    settled(page)
 
 
 def knots(page: Page) -> None:
@@ -119,6 +143,8 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "tie": ("light", at("/tie")),
     "tie-now": ("dark", tie_now),
     "hold": ("light", hold),
+    "water": ("light", water),
+    "water-strip": ("dark", water_strip),
     "knots": ("light", knots),
     "pulls": ("dark", pulls),
 }

@@ -1,5 +1,7 @@
 """axe-core finds nothing serious on any view, by lamp or by night, desk or phone."""
 
+import re
+
 import pytest
 from playwright.sync_api import Page, expect
 
@@ -50,6 +52,11 @@ def show(page: Page, view: str) -> None:
     if view == "air":
         page.get_by_text("Air: the cast").click()
         expect(page.locator("svg.cast")).to_be_visible(timeout=60_000)
+    if view == "water":
+        page.get_by_role("option", name=re.compile("^Piece 3,")).click()
+        page.keyboard.press("o")
+        page.get_by_text("Water: the drift").click()
+        expect(page.get_by_role("region", name="The rig in the water")).to_contain_text("On the")
     if view == "hold":
         page.get_by_text("Hold: the pull").click()
         expect(page.locator("svg.pull")).to_be_visible()
@@ -73,6 +80,7 @@ VIEWS = [
     "bench with a ghost and a joint selected",
     "sentence",
     "air",
+    "water",
     "hold",
     "tie now",
     "knots",
@@ -101,7 +109,7 @@ def test_nothing_serious(page, theme):
 def test_nothing_serious_on_a_phone(page):
     page.set_viewport_size({"width": 390, "height": 844})
     found = {}
-    for view in ("bench", "hold", "tie", "tie now", "spools", "knots", "shelf"):
+    for view in ("bench", "water", "hold", "tie", "tie now", "spools", "knots", "shelf"):
         show(page, view)
         found[view] = serious(page)
         wide = page.evaluate("document.documentElement.scrollWidth - innerWidth")

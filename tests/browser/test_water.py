@@ -156,7 +156,7 @@ def test_a_sunk_streamer_goes_by_its_count_and_a_remedy_is_applied_and_undone(pa
 
 
 def test_the_depth_table_is_worked_out_and_printed_on_the_card(page):
-    open_from_shelf(page, "Beetle and olive")
+    open_from_shelf(page, "Sedge and olive")
     stage = water(page)
     stage.get_by_text("Depth table").click()
     table = stage.get_by_role("table", name="Depth by pace, and what to change")

@@ -108,14 +108,14 @@ def test_very_wary_fish_get_finer_and_snags_stouter_tippet():
 
 
 def test_unlike_neighbours_are_joined_by_what_holds_them():
-    """A blood knot within .003 in, and never thicker after thinner."""
+    """A blood knot within .003 in, and never thicker after thinner but for a bite piece."""
     for key in SCHOOLS:
         leader = propose(key, day(), SchoolParameters(), SHELF, INCHES).leader
         for joint, (above, below) in zip(
             leader.joints[1:-1], zip(leader.pieces, leader.pieces[1:], strict=False), strict=True
         ):
             step = above.lower_diameter_m - below.upper_diameter_m
-            assert step > -0.6 * THOU_M
+            assert step > -0.6 * THOU_M or below.role == "bite"
             if joint.knot == "blood":
                 assert step <= 3.01 * THOU_M
 

@@ -31,7 +31,7 @@ _BASS = Quarry(kind="sea-bass", mass_kg=2.0, temper="easy")
 
 _PLANS: tuple[tuple[str, str, Situation, str], ...] = (
     (
-        "Beetle and olive",
+        "Sedge and olive",
         "nymph-under-dry",
         _day(
             "river",
@@ -40,7 +40,7 @@ _PLANS: tuple[tuple[str, str, Situation, str], ...] = (
             Water(kind="run", depth_m=0.6, pace_m_s=0.6, bed="gravel", rules=_VALLEY),
             _GRAYLING,
         ),
-        "The beetle floats it; when it dips, lift.",
+        "The sedge floats it; when it dips, lift.",
     ),
     (
         "Two under the float, bridge run",
@@ -87,8 +87,8 @@ _PLANS: tuple[tuple[str, str, Situation, str], ...] = (
             "drift deep",
             Water(
                 kind="run",
-                depth_m=1.4,
-                pace_m_s=1.1,
+                depth_m=1.2,
+                pace_m_s=0.9,
                 bed="cobble",
                 clarity="tinged",
                 temperature_c=5.0,
@@ -115,7 +115,7 @@ _PLANS: tuple[tuple[str, str, Situation, str], ...] = (
         "fifty-thirty-twenty",
         _day(
             "tide",
-            "sand-dancer",
+            "perch-minnow",
             "swing",
             Water(kind="estuary", depth_m=1.8, pace_m_s=0.6, bed="sand", clarity="tinged"),
             _BASS,

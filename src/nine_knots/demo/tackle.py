@@ -48,18 +48,18 @@ FLIES = {
     "perch-minnow": Fly(title="Perch minnow 8", kind="streamer", hook=8, bulk="slim"),
     "sand-dancer": Fly(title="Sand dancer 2", kind="streamer", hook=2, bulk="slim"),
     "pool-leech": Fly(
-        title="Pool leech 8, 4.6 mm bead",
+        title="Pool leech 10, 3.8 mm bead",
+        kind="streamer",
+        hook=10,
+        bulk="slim",
+        bead=Bead(diameter_mm=3.8),
+    ),
+    "bar-shrimp": Fly(
+        title="Bar shrimp 8, 3.8 mm bead",
         kind="streamer",
         hook=8,
         bulk="slim",
-        bead=Bead(diameter_mm=4.6),
-    ),
-    "bar-shrimp": Fly(
-        title="Bar shrimp 4, 4.6 mm bead",
-        kind="streamer",
-        hook=4,
-        bulk="slim",
-        bead=Bead(diameter_mm=4.6),
+        bead=Bead(diameter_mm=3.8),
     ),
     "reed-pike": Fly(title="Reed bunny 2/0", kind="predator", hook=-1),
 }

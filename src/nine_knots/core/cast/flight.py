@@ -20,7 +20,7 @@ LEAST_STEP_S = 1e-7
 WORST_LENGTH = 1e-3  # of a link; a step that misses it is taken again at half the size
 AT_REST_M_S = 0.3
 REFRESH = 4  # steps after which drag coefficients are worked out anew
-HALF_OPEN, OPEN = 0.5, 0.8  # straightness that arms the measure, and at which arrival is read
+OPEN = 0.8  # straightness at which arrival is read
 
 # What a flight answers beside its frames.
 TIME, STEPS, ARRIVAL, STRAIGHTEST, STRAIGHTEST_AT, HEIGHT, ENDED, DRIFT = range(8)
@@ -88,7 +88,7 @@ def fly(
     for j in range(leader, links):
         length += rest[j]
     now, last, step = 0.0, FIRST_STEP_S, FIRST_STEP_S
-    shown, armed = 0, False
+    shown = 0
     ended = TIME_UP
     while now < until:
         while shown < frames.shape[0] and now >= shown * frame_gap - 1e-12:
@@ -152,9 +152,7 @@ def fly(
         dx = place[nodes - 1, 0] - place[leader, 0]
         dy = place[nodes - 1, 1] - place[leader, 1]
         straight = (dx * dx + dy * dy) ** 0.5 / length
-        if straight < HALF_OPEN:
-            armed = True
-        if armed and dx > 0.0:
+        if dx > 0.0:  # the fly has come round and is ahead
             if out[ARRIVAL] == 0.0 and straight >= OPEN:
                 out[ARRIVAL] = (speed[nodes - 1, 0] ** 2 + speed[nodes - 1, 1] ** 2) ** 0.5
             if straight > out[STRAIGHTEST] and wet[nodes - 1] == 0.0:

@@ -5,6 +5,7 @@ dropper, the leader's length, the count before the strip, how fast a tight line 
 """
 
 from collections.abc import Iterator
+from itertools import islice
 from typing import Any
 
 from nine_knots.core.cast.own_cast import UNKNOWN, OwnCast
@@ -203,7 +204,7 @@ def _shots(now: Try, bench: Workbench, heavier: bool) -> Iterator[Try]:
 
 def _shot_and_setting(now: Try, bench: Workbench, serves: Serves) -> Served | None:
     """A heavier shot and the indicator set for it, where neither serves alone."""
-    for heavier in _shots(now, bench, heavier=True):
+    for heavier in islice(_shots(now, bench, heavier=True), 0, None, 2):
         change = _setting(heavier, bench, deeper=True)
         for times in TOGETHER:
             one = change(times)

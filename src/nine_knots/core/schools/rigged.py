@@ -6,8 +6,11 @@ from nine_knots.core.leader.joining import ring_between
 from nine_knots.core.leader.rigging import remade_joint
 from nine_knots.core.schools.school import Brief, Plan, PlannedFly
 from nine_knots.core.tackle import Bead, Fly
+from nine_knots.core.water.hung import fly_body, fly_float
 
 KEPT_BELOW_TOP_M = 0.1
+CARRIES_TIMES = 2.5  # the nymph's weight, which a dry above it should carry [G]
+FRESH_10_C = (999.7, 1.306e-3)  # density and viscosity of river water
 
 
 def rigged(leader: Leader, plan: Plan) -> Leader:
@@ -68,8 +71,13 @@ def upper_nymph(brief: Brief) -> Fly:
 
 
 def floating_dry(brief: Brief) -> Fly:
-    """The bulkiest dry fly of the box, which carries the most; or a usual one."""
+    """The dry fly of the box that is thrown most easily of those that carry the point fly with
+    something to spare; where none does, the one that carries most; or a usual one."""
     point = brief.situation.fly
+    weight_n = fly_body(point, FRESH_10_C[0], FRESH_10_C[1]).weight_n
     dry = [fly for fly in brief.flies if fly.kind in ("dry", "foam") and fly.title != point.title]
     usual = Fly(title="Bushy dry 12", kind="dry", hook=12, bulk="bushy")
-    return max(dry, key=lambda fly: fly.air_drag_area_m2, default=usual)
+    carry = [fly for fly in dry if fly_float(fly).carries_n >= CARRIES_TIMES * weight_n]
+    if carry:
+        return min(carry, key=lambda fly: fly.air_drag_area_m2)
+    return max(dry, key=lambda fly: fly_float(fly).carries_n, default=usual)

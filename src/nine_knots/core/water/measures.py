@@ -10,7 +10,7 @@ from nine_knots.core.water.setups import WaterAsk
 from nine_knots.core.water.surface import Drag
 from nine_knots.core.water.tree import Array
 
-SHORT_S, LONG_S = 1.0, 3.5  # free of drag: less is drag at once, this is a good drift [G]
+SHORT_S, LONG_S = 0.7, 3.0  # free of drag: less is drag at once, this is a good drift [G]
 SWIMS_M_S = (0.15, 1.1)  # of water past a swung fly [G]
 DROPS_S = 5.0  # in which a dropped fly should be down [G]
 NEAR_SHARE, NEAR_LEAST_M = 0.12, 0.06  # of a wanted depth, within which it is met

@@ -20,7 +20,8 @@ from nine_knots.core.water.thin_line import along_drag_n_m, normal_drag_n_m
 from nine_knots.core.water.tree import Array, Index, Tree
 
 MOST_SWEEPS = 150
-SETTLED_M = 1e-5
+SETTLED_M, ROUGHLY_M = 1e-5, 1e-4  # for a shape that is shown, and while a speed is sought
+NEAR_SPEED_M_S = 1e-4
 NEAR_BED_M = 0.05  # within which contact is another model's work
 SLOWEST, FASTEST = 0.2, 1.02  # of the surface, between which a float is sought to drift
 
@@ -176,13 +177,13 @@ class _Sweeper:
         self._height = np.maximum(top - tree.reach, 0.0)
         self._height[0] = top
 
-    def shape(self, speed_m_s: float, near_bed_m: float) -> Shape:
+    def shape(self, speed_m_s: float, near_bed_m: float, near_m: float = SETTLED_M) -> Shape:
         tree, stream = self._tree, self._stream
         settled = settle(
             tree.parent, tree.length, tree.thick, tree.weight, tree.body,
             self._height, self._lean, self._pull,
             stream.depth_m, stream.surface_m_s, stream.z0_m, speed_m_s, self._rho, self._mu,
-            MOST_SWEEPS, SETTLED_M,
+            MOST_SWEEPS, near_m,
         )  # fmt: skip
         if not settled:
             raise CannotCompute(
@@ -219,13 +220,13 @@ def drifting(
     sweeper = _Sweeper(tree, stream, rho, mu, None)
 
     def surplus(speed: float) -> float:
-        shape = sweeper.shape(speed, -1e9)
+        shape = sweeper.shape(speed, -1e9, ROUGHLY_M)
         push = floats.drag_n(stream.surface_m_s - speed, -shape.top_n[1], rho, mu)
         return push + shape.top_n[0]
 
     slowest, fastest = SLOWEST * stream.surface_m_s, FASTEST * stream.surface_m_s
     try:
-        speed = float(brentq(surplus, fastest, slowest, xtol=1e-5))
+        speed = float(brentq(surplus, fastest, slowest, xtol=NEAR_SPEED_M_S))
     except ValueError as none:
         raise CannotCompute(
             "No drift balances this rig.",

@@ -16,7 +16,7 @@ from nine_knots.core.water.bodies import Body
 Array = NDArray[np.float64]
 Index = NDArray[np.int64]
 
-SEGMENT_M = 0.10
+SEGMENT_M = 0.12
 FEWEST = 2  # segments between two places that matter
 ADDED_SPHERE = 0.5  # of the water's mass that a body moves with it [S: any text, a sphere]
 

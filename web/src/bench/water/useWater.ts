@@ -116,7 +116,8 @@ export const useWater = defineStore('water', () => {
       units: settings.units,
     }
     await answered(api.POST('/api/water', { body }))
-    fished.value = made
+    // others may have been said meanwhile: only this one is put in
+    fished.value = { ...fished.value, [part]: text }
   }
 
   return {
