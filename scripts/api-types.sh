@@ -1,5 +1,6 @@
 #!/usr/bin/env bash
-# Writes the interface's types from the OpenAPI document; with --check only says whether they stand.
+# Writes the interface's types from the OpenAPI document, and the published schema of leader files;
+# with --check only says whether the types stand.
 set -euo pipefail
 PROJECT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 . "$PROJECT/scripts/prepare.sh"
@@ -14,4 +15,6 @@ if [ "${1:-}" = --check ]; then
     fail "web/generated/schema.d.ts does not follow the API any more. Run scripts/api-types.sh."
 else
   cp "$made/schema.d.ts" "$PROJECT/web/generated/schema.d.ts"
+  "$PYTHON" -c 'import json; from nine_knots.formats.leader_json import schema
+print(json.dumps(schema(), indent=1, ensure_ascii=False))' >"$PROJECT/docs/leader-1.schema.json"
 fi

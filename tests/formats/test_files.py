@@ -14,6 +14,7 @@ from nine_knots.core.errors import FileRefused
 from nine_knots.core.evaluation import evaluate
 from nine_knots.core.leader import Attachment, Joint, Leader
 from nine_knots.demo.designs import demo_designs
+from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.formats.leader_csv import read_csv, write_csv
 from nine_knots.formats.leader_json import read_json, schema, write_json
@@ -21,7 +22,8 @@ from nine_knots.formats.strip_svg import write_svg
 from tests.makers import INCHES, PLAIN, design, knotless, level, tied
 from tests.running import PROJECT
 
-DEMO = demo_designs(demo_stock())
+RIGS = demo_rigs(demo_stock())
+DEMO = (*demo_designs(demo_stock()), *RIGS)
 RINGED = Leader(
     pieces=(knotless(cut_tip_m=0.123456789, strength_n=28.1), level(6, 2.3, "tippet")),
     joints=(
@@ -36,6 +38,10 @@ RINGED = Leader(
 @pytest.mark.parametrize("made", [*DEMO, design(RINGED)], ids=lambda d: d.title)
 def test_a_round_trip_is_lossless(made):
     assert read_json(write_json(made)) == made
+    if made.leader.flies_above or made.leader.attachments:
+        with pytest.raises(FileRefused, match="no place for droppers"):
+            write_csv(made.leader)
+        return
     assert read_csv(write_csv(made.leader)) == made.leader
 
 
@@ -175,3 +181,15 @@ def test_the_strip_is_a_scale_drawing():
     per_m = [width(s) / (p.to_m - p.from_m) for s, p in zip(shapes, reading.outline, strict=True)]
     assert max(per_m) == pytest.approx(min(per_m), rel=0.01)
     assert len(root.findall(f"{space}circle")) == len(reading.joints)
+
+
+def test_the_strip_as_svg_shows_what_hangs_on_it():
+    rig = next(one for one in RIGS if one.leader.indicator)
+    text = write_svg(rig, evaluate(rig, {}, INCHES))
+    titles = {
+        element.text
+        for element in ElementTree.fromstring(text).iter()
+        if element.tag.endswith("title")
+    }
+    assert any(title.startswith("Indicator") for title in titles)
+    assert any("in line" in title or "dropper" in title for title in titles)

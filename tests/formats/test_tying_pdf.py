@@ -6,7 +6,10 @@ import pytest
 from pypdf import PdfReader
 
 from nine_knots.core.evaluation import evaluate
+from nine_knots.core.remedies.depth_table import depth_table
 from nine_knots.core.tying import Tier
+from nine_knots.demo.rigs import demo_rigs
+from nine_knots.demo.shelf import demo_stock
 from nine_knots.formats.tying_pdf import Card, write_pdf
 from tests.makers import INCHES, METRIC, design, level, tied
 
@@ -59,3 +62,12 @@ def test_several_go_on_a_sheet_and_many_on_more():
 def test_a_name_with_marks_and_letters_of_the_north_is_kept():
     text = read([card("Bæk & Łosoś <½>")], "a6").pages[0].extract_text()
     assert "Bæk & Łosoś <½>" in text
+
+
+def test_a_rigs_card_tells_what_hangs_and_carries_its_depth_table():
+    rig = demo_rigs(demo_stock())[0]
+    one = Card(rig, evaluate(rig, {}, METRIC), depth_table(rig, demo_stock(), METRIC))
+    for paper in ("a6", "a4"):
+        text = " ".join(page.extract_text() for page in read([one], paper).pages)
+        for wanted in ("Depth by pace", "brisk walking pace", "as it is", "tag long"):
+            assert wanted in text.replace("\n", " ")

@@ -2219,6 +2219,11 @@ export interface components {
              */
             tip: "loop" | "bare";
             /**
+             * Sink Tip M
+             * @description so much of a floating line's tip sinks
+             */
+            sink_tip_m?: number | null;
+            /**
              * Tip Bend Nm2
              * @description the angler's own, from a droop test
              */
@@ -2958,6 +2963,12 @@ export interface components {
              * @enum {string}
              */
             tip: "loop" | "bare";
+            /**
+             * Sink Tip
+             * @description so much of it sinks; empty: all of it
+             * @default
+             */
+            sink_tip: string;
             /**
              * Droop Length
              * @description free length of the clamped tip

@@ -18,6 +18,8 @@ TINTS = {
     "wire-single": "#3f4347",
     "braided-loop": "#9a8f7a",
 }
+THING_TINTS = {"shot": "#5b6468", "indicator": "#e4572e", "mark": "#c2410c", "grease": "#1b5e5a"}
+THING_PX = {"shot": 4, "indicator": 7, "mark": 3, "grease": 3}
 
 
 def write_svg(design: Design, evaluation: Evaluation) -> str:
@@ -61,6 +63,18 @@ def write_svg(design: Design, evaluation: Evaluation) -> str:
         f'<circle cx="{x(joint.at_m):.1f}" cy="{AXIS_Y:g}" r="4" fill="#fff" stroke="#1c2a2c">'
         f"<title>{escape(joint.title)}</title></circle>"
         for joint in evaluation.joints
+    ]
+    parts += [
+        f'<path d="M{x(one.at_m):.1f} {AXIS_Y:g}L{x(one.at_m) + one.length.si * per_m:.1f} '
+        f'{AXIS_Y - 22:g}" stroke="#1c2a2c" fill="none"/>'
+        f'<circle cx="{x(one.at_m) + one.length.si * per_m:.1f}" cy="{AXIS_Y - 22:g}" r="3">'
+        f"<title>{escape(one.title)}</title></circle>"
+        for one in evaluation.branches
+    ]
+    parts += [
+        f'<circle cx="{x(thing.at_m):.1f}" cy="{AXIS_Y:g}" r="{THING_PX[thing.kind]}" '
+        f'fill="{THING_TINTS[thing.kind]}"><title>{escape(thing.title)}</title></circle>'
+        for thing in evaluation.things
     ]
     parts += [
         f'<path d="M{x(tick.at_m):.1f} 140v6" stroke="#48585a"/>'

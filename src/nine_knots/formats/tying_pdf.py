@@ -146,6 +146,18 @@ def _card(card: Card, width: float, scale: float) -> list[Flowable]:
     return story
 
 
+def _ruled(scale: float) -> list[tuple[object, ...]]:
+    """A table with a hairline under every row."""
+    return [
+        ("LINEBELOW", (0, 0), (-1, -1), 0.4, HAIR),
+        ("VALIGN", (0, 0), (-1, -1), "TOP"),
+        ("LEFTPADDING", (0, 0), (-1, -1), 0),
+        ("RIGHTPADDING", (0, 0), (-1, -1), 3),
+        ("TOPPADDING", (0, 0), (-1, -1), 1.1 * scale),
+        ("BOTTOMPADDING", (0, 0), (-1, -1), 1.4 * scale),
+    ]
+
+
 def _cuts(card: Card, width: float, scale: float) -> Table:
     work = card.evaluation.work
     head, cell = style(6.2 * scale, quiet=True), style(7.4 * scale)
@@ -172,14 +184,7 @@ def _cuts(card: Card, width: float, scale: float) -> Table:
         rows,
         colWidths=[share * width for share in shares],
         repeatRows=1,
-        style=[
-            ("LINEBELOW", (0, 0), (-1, -1), 0.4, HAIR),
-            ("VALIGN", (0, 0), (-1, -1), "TOP"),
-            ("LEFTPADDING", (0, 0), (-1, -1), 0),
-            ("RIGHTPADDING", (0, 0), (-1, -1), 3),
-            ("TOPPADDING", (0, 0), (-1, -1), 1.2 * scale),
-            ("BOTTOMPADDING", (0, 0), (-1, -1), 1.6 * scale),
-        ],
+        style=_ruled(scale),
     )
 
 
@@ -206,14 +211,7 @@ def _depths(table: DepthTable, width: float, scale: float) -> list[Flowable]:
             rows,
             colWidths=[0.2 * width, *([each] * len(table.depths))],
             repeatRows=1,
-            style=[
-                ("LINEBELOW", (0, 0), (-1, -1), 0.4, HAIR),
-                ("VALIGN", (0, 0), (-1, -1), "TOP"),
-                ("LEFTPADDING", (0, 0), (-1, -1), 0),
-                ("RIGHTPADDING", (0, 0), (-1, -1), 3),
-                ("TOPPADDING", (0, 0), (-1, -1), 1.0 * scale),
-                ("BOTTOMPADDING", (0, 0), (-1, -1), 1.2 * scale),
-            ],
+            style=_ruled(scale),
         ),
     ]
 

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useKit, useStock } from '@/api/queries'
 import TypedField from '@/widgets/TypedField.vue'
+import StepButtons from './StepButtons.vue'
 import { useBench } from './useBench'
 import { useRigActs } from './useRigActs'
 
@@ -14,10 +15,6 @@ const thing = computed(() => acts.thing.value)
 const branch = computed(() => acts.branch.value)
 const spools = computed(() => stock.value?.filter((row) => row.form === 'spool') ?? [])
 const NAMES = { shot: 'Shot', indicator: 'Indicator', mark: 'Sighter mark', grease: 'Grease' }
-const sizes = [
-  [-1, '−', 'Smaller'],
-  [1, '+', 'Bigger'],
-] as const
 
 const setThing = (part: 'above' | 'size') => (text: string) =>
   bench.tryEdit({ act: 'set-thing', thing: thing.value!.index, [part]: text })
@@ -82,17 +79,7 @@ function pickFrom(event: Event) {
         :take="setThing('size')"
       />
       <div class="row steps">
-        <button
-          v-for="[by, sign, words] in sizes"
-          :key="by"
-          class="do step"
-          type="button"
-          :aria-label="words"
-          :title="words"
-          @click="acts.stepSize(by)"
-        >
-          {{ sign }}
-        </button>
+        <StepButtons smaller="Smaller" bigger="Bigger" @step="acts.stepSize" />
       </div>
     </template>
     <label v-if="thing.kind === 'shot'" class="pick-field">
@@ -198,12 +185,6 @@ h2 .quiet {
 
 .steps {
   gap: 4px;
-}
-
-.step {
-  width: 32px;
-  padding: 0;
-  font-size: 17px;
 }
 
 .note {

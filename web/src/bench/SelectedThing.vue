@@ -8,6 +8,7 @@ import StockSelect from './pieces/StockSelect.vue'
 import { useBench } from './useBench'
 import { usePieceActs } from './usePieceActs'
 import RigMenu from './RigMenu.vue'
+import StepButtons from './StepButtons.vue'
 import SelectedHung from './SelectedHung.vue'
 import { useSelection } from './useSelection'
 
@@ -31,10 +32,6 @@ const place = computed(() => {
   return index > last.value ? 'The fly’s knot' : `Joint ${index}`
 })
 
-const steps = [
-  [-1, '−', 'Thinner spool'],
-  [1, '+', 'Thicker spool'],
-] as const
 const setLength = (length: string) =>
   bench.tryEdit({ act: 'set-length', piece: selection.selected.index, length })
 const cut = (end: 'butt' | 'tip') => (length: string) =>
@@ -62,17 +59,7 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
         <span class="bar__label" aria-hidden="true">Spool</span>
         <div class="bar__steps">
           <StockSelect :stock="stock ?? []" :piece="piece" label="Spool" />
-          <button
-            v-for="[by, sign, words] in steps"
-            :key="by"
-            class="do bar__step"
-            type="button"
-            :aria-label="words"
-            :title="words"
-            @click="acts.stepStock(by)"
-          >
-            {{ sign }}
-          </button>
+          <StepButtons smaller="Thinner spool" bigger="Thicker spool" @step="acts.stepStock" />
         </div>
       </div>
       <template v-if="piece.form === 'tapered'">
@@ -171,12 +158,6 @@ h2 .quiet {
 .bar__spool .pick,
 .bar__steps > :first-child {
   width: 150px;
-}
-
-.bar__step {
-  width: 32px;
-  padding: 0;
-  font-size: 17px;
 }
 
 .bar__knot {

@@ -86,6 +86,7 @@ def _join_step(leader: Leader, joint: int, fly: Fly, units: Units) -> Step:
     wet = "Wet it, draw up smoothly, seat it fully, tug, trim."
     if tied.dropper is not None:
         wet = f"{_tag_words(tied, units)} {wet}"
+        title += f"; {tied.dropper.tag} tag long for the {tied.dropper.fly.title}"
     return Step(kind="join", title=f"{where}: {title}", detail=f"{wet} {note}")
 
 

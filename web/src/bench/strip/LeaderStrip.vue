@@ -11,9 +11,8 @@ import StripRuler from './StripRuler.vue'
 import StripThing from './StripThing.vue'
 import SighterBands from './SighterBands.vue'
 import { sidePath, thickest } from './shapes'
-import { useJointDrag } from './useJointDrag'
 import { useStripKeys } from './useStripKeys'
-import { useThingDrag } from './useThingDrag'
+import { useStripDrag } from './useStripDrag'
 import type { Axis } from './useAxis'
 
 const props = defineProps<{ axis: Axis; ghost: Evaluation | null }>()
@@ -27,8 +26,7 @@ const THICKEST_PX = 34
 const bench = useBench()
 const selection = useSelection()
 const svg = ref<SVGSVGElement>()
-const drag = useJointDrag(() => props.axis)
-const slide = useThingDrag(() => props.axis)
+const drag = useStripDrag(() => props.axis)
 const onKey = useStripKeys(() => emit('fields'))
 
 const reading = computed(() => bench.evaluation)
@@ -42,25 +40,8 @@ const scale = computed(
 const factor = computed(() => Math.round(scale.value / props.axis.perM))
 
 function key(event: KeyboardEvent) {
-  if (event.key === 'Escape') {
-    drag.cancel()
-    slide.cancel()
-  } else onKey(event)
-}
-
-function move(event: PointerEvent) {
-  drag.move(event)
-  slide.move(event)
-}
-
-function end() {
-  drag.end()
-  slide.end()
-}
-
-function cancel() {
-  drag.cancel()
-  slide.cancel()
+  if (event.key === 'Escape') drag.cancel()
+  else onKey(event)
 }
 
 const water = computed(() => reading.value?.water_line_m ?? null)
@@ -89,9 +70,9 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
       aria-orientation="horizontal"
       aria-label="The leader, from the line’s tip to the fly"
       @keydown="key"
-      @pointermove="move"
-      @pointerup="end"
-      @pointercancel="cancel"
+      @pointermove="drag.move"
+      @pointerup="drag.end"
+      @pointercancel="drag.cancel"
     >
       <SighterBands />
       <g aria-hidden="true">
@@ -142,8 +123,8 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
         :x="axis.x(joint.at_m)"
         :y="axisY"
         :selected="selection.is('joint', joint.index)"
-        :dragging="drag.dragging.value === joint.index"
-        @grab="drag.begin($event, joint.index, joint.at_m)"
+        :dragging="drag.dragged.value === joint.index"
+        @grab="drag.joint($event, joint.index, joint.at_m)"
       />
       <StripBranch
         v-for="branch in reading.branches"
@@ -161,7 +142,7 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
         :x="axis.x(thing.at_m)"
         :y="axisY"
         :selected="selection.is('thing', thing.index)"
-        @grab="slide.begin($event, thing.index, thing.above.si)"
+        @grab="drag.thing($event, thing.index, thing.above.si)"
       />
       <StripRuler :ticks="reading.ruler" :axis="axis" :y="height - 24" />
     </svg>

@@ -144,7 +144,7 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
       :cy="at(one.node)[1]"
       r="5.5"
       class="shot grab"
-      @pointerdown="drag.grab($event, 'thing', one.thing)"
+      @pointerdown="drag.thing($event, one.thing)"
     />
     <g v-for="(fly, i) in reading.flies" :key="`f${fly.node}`">
       <circle
@@ -153,7 +153,7 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
         r="5"
         class="fly"
         :class="{ grab: fly.joint !== null }"
-        @pointerdown="fly.joint !== null && drag.grab($event, 'branch', fly.joint!)"
+        @pointerdown="fly.joint !== null && drag.dropper($event, fly.joint!)"
       />
       <text
         :text-anchor="at(fly.node)[0] > width - 230 ? 'end' : 'start'"
@@ -168,7 +168,7 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
       v-if="floats"
       :transform="`translate(${top[0]} ${surface})`"
       :class="{ grab: settable }"
-      @pointerdown="settable && drag.grab($event, 'thing', indicator!)"
+      @pointerdown="settable && drag.thing($event, indicator!)"
     >
       <template v-if="reading.setup === 'indicator'">
         <circle r="9" class="float" />

@@ -1,50 +1,36 @@
 import { useBench } from '../useBench'
+import { usePreviewDrag } from '../usePreviewDrag'
 import { useSelection } from '../useSelection'
 
-type Grabbed =
-  { kind: 'thing'; index: number; start: number } | { kind: 'branch'; index: number; start: number }
+const SHORTEST_M = 0.05
+const LONGEST_M = 1.5
 
 /** Dragging on the section: a shot or the indicator up and down the line, a dropper longer. */
 export function useRigDrag(perM: () => number) {
   const bench = useBench()
   const selection = useSelection()
-  let held: Grabbed | null = null
-  let startPx = 0
-  let scale = 1
-  let moved = false
+  const { grab, move, end } = usePreviewDrag()
 
-  function grab(event: PointerEvent, kind: Grabbed['kind'], index: number) {
-    const thing = bench.evaluation?.things[index]
-    const branch = bench.evaluation?.branches.find((one) => one.joint === index)
-    const start = kind === 'thing' ? thing?.above.si : branch?.length.si
-    if (event.button !== 0 || start === undefined) return
-    ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-    selection.select(kind, index)
-    held = { kind, index, start }
-    startPx = event.clientY
-    scale = perM()
-    moved = false
+  function thing(event: PointerEvent, index: number) {
+    const above = bench.evaluation?.things[index]?.above.si
+    if (event.button !== 0 || above === undefined) return
+    selection.select('thing', index)
+    const scale = perM()
+    grab(event, ({ y }) => ({ act: 'move-thing', thing: index, above_m: above - y / scale }))
   }
 
-  function move(event: PointerEvent) {
-    if (!held) return
-    const down = (event.clientY - startPx) / scale
-    moved ||= Math.abs(event.clientY - startPx) > 2
-    if (!moved) return
-    if (held.kind === 'thing')
-      bench.preview({ act: 'move-thing', thing: held.index, above_m: held.start - down })
-    else
-      bench.preview({
-        act: 'set-dropper',
-        joint: held.index,
-        length: Math.min(1.5, Math.max(0.05, held.start + down)),
-      })
+  function dropper(event: PointerEvent, joint: number) {
+    const branch = bench.evaluation?.branches.find((one) => one.joint === joint)
+    if (event.button !== 0 || branch?.form !== 'dropper') return
+    selection.select('branch', joint)
+    const scale = perM()
+    const long = branch.length.si
+    grab(event, ({ y }) => ({
+      act: 'set-dropper',
+      joint,
+      length: Math.min(LONGEST_M, Math.max(SHORTEST_M, long + y / scale)),
+    }))
   }
 
-  function end() {
-    if (held && moved) bench.settle()
-    held = null
-  }
-
-  return { grab, move, end }
+  return { thing, dropper, move, end }
 }

@@ -1,0 +1,184 @@
+"""What is said of a rig in the water: facts by the way it is fished, what-ifs, sink-tips, strip."""
+
+import pytest
+
+from nine_knots.core.errors import CannotCompute
+from nine_knots.core.evaluation import evaluate
+from nine_knots.core.leader import Leader
+from nine_knots.core.leader.editing import apply_edit
+from nine_knots.core.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
+from nine_knots.core.remedies.tuning import mark_for_m
+from nine_knots.core.situation import Water
+from nine_knots.core.tackle import Bead, Fly, FlyLine, line_profile
+from nine_knots.core.water.outcome import outcome_of
+from nine_knots.core.water.reading import water_reading
+from nine_knots.core.water.run import run_of, zone_top_m
+from nine_knots.core.water.setups import USUAL_ASK, WaterAsk
+from tests.makers import DRY, INCHES, METRIC, PLAIN, design, level, tied, workbench
+
+NYMPH = Fly(title="Nymph 14", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0))
+LIGHT = Fly(title="Nymph 18", kind="nymph", hook=18)
+STREAMER = Fly(title="Streamer 8", kind="streamer", hook=8, bulk="slim")
+RUN = Water(kind="run", depth_m=0.9, pace_m_s=0.7)
+LAKE = Water(kind="lake", depth_m=4.0, pace_m_s=0.0)
+SINKS = FlyLine(title="Sinks", weight=7, sinking="sink-5")
+
+
+def rigged(*edits, leader=PLAIN):
+    for edit in edits:
+        leader = apply_edit(leader, edit, workbench())
+    return leader
+
+
+def told(made, units=METRIC, ask=USUAL_ASK) -> dict[str, str]:
+    reading = water_reading(made, ask, units)
+    return {fact.title: fact.text for fact in reading.facts}
+
+
+def led(**parts) -> Leader:
+    pieces = (level(13, 6, "butt"), level(10, 1.5, "sighter"), level(7, 3.5, "tippet"))
+    return tied(*pieces).model_copy(update={"school": "tight-line", **parts})
+
+
+def deep(leader, fly=NYMPH, water=RUN):
+    return design(leader, fly=fly, water=water, wish="drift deep")
+
+
+def test_the_rule_of_thumb_stands_beside_the_setting():
+    facts = told(deep(rigged(HangOn(kind="indicator", above="95 cm"))))
+    assert "1.1 times the depth" in facts["Set at"]
+    assert "135 cm" in facts["Set at"]
+    assert "of what takes it under" in facts["The float"]
+    assert "from upright" in facts["Line"]
+
+
+@pytest.mark.parametrize(
+    ("above", "said"),
+    [("8 in", "nearer than"), ("15 in", "is usual"), ("30 in", "further off than")],
+)
+def test_a_shots_place_is_told_against_what_is_usual(above, said):
+    leader = rigged(HangOn(kind="shot", above=above))
+    assert said in told(deep(leader))["Shot"]
+    assert "slid" in told(deep(leader))["Shot"]
+
+
+def test_a_shot_above_a_knot_does_not_slide():
+    knot_m = PLAIN.pieces[-1].length_m
+    leader = rigged(HangOn(kind="shot", above=knot_m + 0.02))
+    assert "slid" not in told(deep(leader))["Shot"]
+
+
+def test_both_schools_of_weight_are_told():
+    heavy_first = rigged(SetFlyInLine(joint=3, fly=NYMPH))
+    assert "Heaviest first" in told(deep(heavy_first, fly=LIGHT))["Weights"]
+    heavy_point = rigged(SetFlyInLine(joint=3, fly=LIGHT))
+    said = told(deep(heavy_point))["Weights"]
+    assert "Heaviest at the point" in said
+    assert "in-line school" in said
+    pieces = (level(13, 6, "butt"), level(7, 2, "tippet"), level(7, 1.5, "tippet"))
+    swinging = rigged(SetDropper(joint=2, fly=NYMPH), leader=tied(*pieces))
+    swinging = swinging.model_copy(update={"school": "tight-line"})
+    reading = water_reading(deep(swinging, fly=LIGHT), USUAL_ASK, METRIC)
+    weights = next(fact for fact in reading.facts if fact.title == "Weights")
+    assert weights.standing == "too much"
+
+
+def test_a_tight_line_is_told_led_slower_and_stopped():
+    made = deep(led())
+    reading = water_reading(made, USUAL_ASK, METRIC)
+    assert [aside.title for aside in reading.asides] == ["led slower", "stopped"]
+    facts = {fact.title: fact.text for fact in reading.facts}
+    assert "68% of the pace" in facts["Led slower"]
+    assert "in two" in facts["Stopped"]
+    fast, slow = (outcome_of(run_of(made, WaterAsk(lead=lead))) for lead in (1.1, 0.6))
+    assert slow.lowest.zone_for_s > fast.lowest.zone_for_s
+    assert water_reading(made, USUAL_ASK, METRIC, movie=False).asides == ()
+
+
+def test_the_sighters_mark_is_where_the_water_is_when_it_fishes():
+    made = deep(led())
+    out, mark = mark_for_m(made)
+    assert 0.0 < mark < out
+    found = outcome_of(run_of(made, WaterAsk(out_m=out)))
+    assert found.lowest.height_m == pytest.approx(0.5 * zone_top_m(RUN.depth_m), abs=0.04)
+    with pytest.raises(CannotCompute, match="No length out"):
+        mark_for_m(deep(led(), fly=LIGHT, water=Water(kind="run", depth_m=1.5, pace_m_s=1.5)))
+
+
+def test_a_sunk_line_tells_other_leaders_and_where_its_tip_swims():
+    made = design(
+        tied(level(12, 2), level(10, 2)), fly=STREAMER, water=LAKE, line=SINKS, wish="strip"
+    )
+    facts = told(made, INCHES, WaterAsk(count_s=12.0))
+    assert facts["Leader length"].count("fly at") == 4
+    assert "24 in:" in facts["Leader length"]
+    assert "8 ft:" in facts["Leader length"]
+    assert "swims at" in facts["The line’s tip"]
+
+
+def test_a_sink_tip_sinks_its_tip_alone():
+    whole, tip = (line_profile(SINKS.model_copy(update={"sink_tip_m": m})) for m in (None, 3.0))
+    floating = line_profile(FlyLine(title="Floats", weight=7))
+    assert tip.density_at(1.0) > 1500.0
+    assert tip.density_at(5.0) == floating.density_kg_m3
+    assert whole.density_at(5.0) == whole.density_kg_m3 > 1000.0
+    assert tip.mass_kg > floating.mass_kg
+
+    def sunk(line):
+        """Depth of the line's tip and of its middle after the count."""
+        made = design(tied(level(12, 3)), fly=STREAMER, water=LAKE, line=line, wish="strip")
+        run = run_of(made, WaterAsk(count_s=12.0))
+        places = run.history.places[int(run.begins_s / run.history.every_s)]
+        return LAKE.depth_m - places[[run.rig.tip, run.rig.tip // 2], 1]
+
+    floats, tipped, sinks = (
+        sunk(FlyLine(title="Floats", weight=7)),
+        sunk(SINKS.model_copy(update={"sink_tip_m": 3.0})),
+        sunk(SINKS),
+    )
+    assert floats[0] < tipped[0] - 0.5
+    assert tipped[1] < sinks[1] - 0.5
+
+
+def test_a_drowned_dry_and_a_fluorocarbon_tippet_are_told():
+    drowned = rigged(
+        SetDropper(joint=3, fly=NYMPH.model_copy(update={"bead": Bead(diameter_mm=4.6)}))
+    )
+    reading = water_reading(design(drowned, wish="drift on top"), USUAL_ASK, METRIC)
+    assert reading.depth_cord.figure == "is drawn under"
+    sunk = tied(*PLAIN.pieces[:-1], level(7, 2, "tippet", "fluorocarbon"))
+    reading = water_reading(design(sunk, wish="hang in the film"), USUAL_ASK, INCHES)
+    assert reading.depth_cord.figure == "in the film"
+    assert "Tippet" in {fact.title for fact in reading.facts}
+
+
+def test_the_strip_reads_all_that_hangs():
+    leader = rigged(
+        HangOn(kind="shot", above="12 in"),
+        SetThing(thing=0, size="0.33 g", metal="tin"),
+        HangOn(kind="indicator", above="5 ft"),
+        HangOn(kind="grease", above="3 ft"),
+        HangOn(kind="mark", above="4 ft"),
+        SetDropper(joint=3, fly=DRY),
+        SetFlyInLine(joint=2, fly=LIGHT),
+    )
+    reading = evaluate(deep(leader), {}, INCHES)
+    shot, float_, grease, mark = reading.things
+    assert shot.title == "Shot 0.33 g, tin, 12 in above the point fly"
+    assert shot.at_m == pytest.approx(leader.length_m - 0.3048)
+    assert (float_.size, grease.kind, mark.kind) == ("16 mm", "grease", "mark")
+    in_line, dropper = reading.branches
+    assert (in_line.form, in_line.tied_from) == ("in line", "bend")
+    assert dropper.floats
+    assert "fly changes left" in dropper.title
+    assert reading.water_line_m == pytest.approx(leader.length_m - 1.524)
+    bare = evaluate(deep(rigged(SetDropper(joint=3, fly=DRY))), {}, INCHES)
+    assert bare.water_line_m == pytest.approx(leader.joints_at_m[3])
+    assert evaluate(design(), {}, INCHES).water_line_m is None
+
+
+def test_grease_keeps_the_upper_leader_from_sinking():
+    greased = rigged(HangOn(kind="grease", above="4 ft"))
+    plain = run_of(deep(PLAIN)).rig.tree
+    floated = run_of(deep(greased)).rig.tree
+    assert float((floated.weight == 0.0).sum()) > float((plain.weight == 0.0).sum()) + 5
