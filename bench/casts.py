@@ -10,7 +10,7 @@ import numpy as np
 import psutil
 from scipy.stats import spearmanr
 
-from bench.measure import row
+from bench.laps import row
 from nine_knots.core.cast.rig import FAST, FULL, Mesh, Rig, rig_of
 from nine_knots.core.cast.screen import screened
 from nine_knots.core.cast.stroke import Stroke

@@ -4,13 +4,14 @@ import statistics
 import sys
 import tempfile
 import time
-from collections.abc import Callable
 from pathlib import Path
 
 import httpx
 import numpy as np
 from playwright.sync_api import sync_playwright
 
+from bench import casts, waters
+from bench.laps import laps, row
 from nine_knots.core.evaluation import evaluate
 from nine_knots.core.hold.pull import hold_reading
 from nine_knots.core.leader.editing import apply_edit
@@ -19,26 +20,6 @@ from nine_knots.core.units import Units
 from nine_knots.formats.tying_pdf import Card, write_pdf
 from tests.makers import PLAIN, design, level, tied, workbench
 from tests.running import Running
-
-RUNS = 300
-
-
-def laps(work: Callable[[], object], runs: int = RUNS) -> list[float]:
-    """Milliseconds of each run, warm."""
-    for _ in range(5):
-        work()
-    found = []
-    for _ in range(runs):
-        begun = time.perf_counter()
-        work()
-        found.append(1e3 * (time.perf_counter() - begun))
-    return sorted(found)
-
-
-def row(name: str, found: list[float], more: str = "") -> None:
-    """One line of a table."""
-    p95 = found[int(0.95 * (len(found) - 1))]
-    print(f"{name:<34}{statistics.median(found):>9.2f}{p95:>9.2f}   {more}")
 
 
 def yardstick() -> list[float]:
@@ -116,8 +97,6 @@ def first_load(url: str) -> None:
 
 def over_http(url: str) -> None:
     """What is measured against a running program."""
-    from bench import casts, waters
-
     round_trip(url)
     casts.service(url)
     waters.water_over_http(url)
@@ -127,8 +106,6 @@ def over_http(url: str) -> None:
 
 def main() -> None:
     """All tables, against the program given or one of our own."""
-    from bench import casts, waters
-
     evaluation()
     hold_and_paper()
     waters.waters()

@@ -6,7 +6,7 @@ import time
 
 import httpx
 
-from bench.measure import laps, row
+from bench.laps import laps, row
 from nine_knots.core.design import Design
 from nine_knots.core.remedies.depth_table import depth_table
 from nine_knots.core.remedies.tuning import tuned

@@ -53,7 +53,7 @@ def show(page: Page, view: str) -> None:
         page.get_by_text("Air: the cast").click()
         expect(page.locator("svg.cast")).to_be_visible(timeout=60_000)
     if view == "water":
-        page.get_by_role("option", name=re.compile("^Piece 3,")).click()
+        page.get_by_role("option", name=re.compile("^Piece 1,")).click()
         page.keyboard.press("o")
         page.get_by_text("Water: the drift").click()
         expect(page.get_by_role("region", name="The rig in the water")).to_contain_text("On the")

@@ -137,22 +137,54 @@ def test_a_tight_line_is_led_slower_and_played_by_keyboard(page):
     expect(moment).to_have_value("1")
 
 
-def test_a_sunk_streamer_goes_by_its_count_and_a_remedy_is_applied_and_undone(page):
-    open_from_shelf(page, "Down the drop-off, perch lake")
+def test_a_sunk_streamer_from_nothing_goes_by_its_count(page):
+    from_nothing(page, 2)
+    say(page, "wish", "strip")
+    say(page, "fly", "Pool leech 10, 3.8 mm bead")
+    say(page, "pace", "still")
+    say(page, "outfit", "7-weight line, sinks 3 in/s")
+    page.locator("#say-water").click()
+    typed(page, "… or a depth", "12 ft")
+    page.keyboard.press("Escape")
     stage = water(page)
+    expect(stage).to_contain_text("Cast out, counted down and stripped back")
+    typed(page, "Count down", "4 s")
     depth = cord(page, "Depth").locator(".cord__figure strong")
-    expect(depth).to_contain_text("11 ft")
+    expect(depth).to_have_text(re.compile(r"fishes at (\d+ in|[34] ft)"))
+    typed(page, "Count down", "25 s")
+    expect(depth).not_to_have_text(re.compile(r"fishes at (\d+ in|[34] ft)"))
+    expect(stage.get_by_text("Leader length")).to_be_visible()
+
+
+def test_a_remedy_of_the_water_is_applied_and_undone(page):
+    open_from_shelf(page, "Two under the float, bridge run")
+    stage = water(page)
+    page.get_by_role("option", name=re.compile("^Indicator")).click()
+    typed(page, "Above the point fly", "28 in")
+    expect(cord(page, "Depth")).to_contain_text("too little")
+    remedies = page.get_by_label("Remedies, drift and depth").get_by_role("button")
+    setting = remedies.filter(has_text="indicator set at").first
+    expect(setting).to_be_visible(timeout=30_000)
+    setting.click()
+    expect(cord(page, "Depth")).not_to_contain_text("too little")
+    stage.locator(".picture").focus()
+    page.keyboard.press("Control+z")
+    expect(cord(page, "Depth")).to_contain_text("too little")
+
+
+def test_a_depth_wanted_is_mended_by_the_count(page):
+    open_from_shelf(page, "Down the drop-off, perch lake")
+    water(page)
     typed(page, "Count down", "5 s")
-    expect(depth).not_to_contain_text("11 ft")
     typed(page, "Depth wanted", "9 ft")
     expect(cord(page, "Depth")).to_contain_text("You asked for 9 ft")
     expect(cord(page, "Depth")).to_contain_text("too little")
     remedies = page.get_by_label("Remedies, drift and depth").get_by_role("button")
-    remedy = remedies.filter(has_text="count").first
-    expect(remedy).to_be_visible(timeout=30_000)
-    remedy.click()
+    count = remedies.filter(has_text="count").first
+    expect(count).to_be_visible(timeout=30_000)
+    count.click()
     expect(cord(page, "Depth")).to_contain_text("right")
-    expect(stage.get_by_text("Leader length")).to_be_visible()
+    expect(page.get_by_role("textbox", name="Count down", exact=True)).not_to_have_value("5 s")
 
 
 def test_the_depth_table_is_worked_out_and_printed_on_the_card(page):

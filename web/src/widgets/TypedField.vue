@@ -17,17 +17,20 @@ const props = defineProps<{
 const text = ref(props.modelValue)
 const refused = ref('')
 const asking = ref(false)
+/** While something is being typed, an answer that comes late does not put its figure over it. */
+const typing = ref(false)
 const box = ref<HTMLInputElement>()
 const id = useId()
 
 watch(
   () => props.modelValue,
   (value) => {
-    if (!refused.value) text.value = value
+    if (!refused.value && !typing.value) text.value = value
   },
 )
 
 async function hand() {
+  typing.value = false
   const typed = text.value.trim()
   if (typed === props.modelValue) {
     refused.value = ''
@@ -37,7 +40,7 @@ async function hand() {
   asking.value = true
   try {
     await props.take(typed)
-    text.value = props.modelValue
+    if (!typing.value) text.value = props.modelValue
   } catch (error) {
     refused.value = inWords(error)
   } finally {
@@ -45,10 +48,17 @@ async function hand() {
   }
 }
 
+/** Left as it was found: what changed meanwhile shows now. */
+function left() {
+  typing.value = false
+  if (!asking.value && !refused.value) text.value = props.modelValue
+}
+
 /** Escape brings the last figure back; where it stands already, the key is for someone else. */
 function back(event: KeyboardEvent) {
   if (asking.value || (!refused.value && text.value === props.modelValue)) return
   event.stopPropagation()
+  typing.value = false
   refused.value = ''
   text.value = props.modelValue
 }
@@ -70,7 +80,9 @@ defineExpose({ focus: () => box.value?.select() })
       :aria-invalid="refused ? 'true' : undefined"
       :aria-describedby="refused ? `${id}-no` : undefined"
       :placeholder="hint"
+      @input="typing = true"
       @change="hand"
+      @blur="left"
       @keydown.enter.prevent="hand"
       @keydown.esc="back"
     />

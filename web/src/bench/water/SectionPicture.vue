@@ -3,8 +3,9 @@ import { computed } from 'vue'
 import type { WaterReading } from '@/api/client'
 import FlyMark from '../strip/FlyMark.vue'
 import { tintOf } from '../strip/shapes'
-import FlowArrows from './FlowArrows.vue'
-import { boxOf, pathOf, timeMarks, wayOf, type ToPixels } from './section'
+import FlyWays from './FlyWays.vue'
+import SectionBack from './SectionBack.vue'
+import { boxOf, pathOf, type ToPixels } from './section'
 import { useRigDrag } from './useRigDrag'
 
 /** A section along the stream, to scale: bed, zone, flow, the rig at a moment, its flies' ways. */
@@ -33,7 +34,6 @@ const px = computed<ToPixels>(() => {
   return (x, z) => [middle + x * perM.value, floor.value - z * perM.value]
 })
 const surface = computed(() => px.value(0, props.reading.depth.si)[1])
-const zoneTop = computed(() => px.value(0, props.reading.zone_m)[1])
 
 const movie = computed(() => props.reading.movie)
 const now = computed(() => {
@@ -61,32 +61,12 @@ const steady = computed(() => {
   const shape = props.reading.steady
   return shape ? props.reading.threads.map((t) => pathOf(shape, t.nodes, px.value)) : []
 })
-const ways = computed(() => {
-  const reel = movie.value
-  if (!reel) return []
-  return props.reading.flies.map((fly) => ({
-    way: wayOf(reel.frames, fly.node, reel.frames.length - 1, px.value),
-    marks: fly.joint === null || fly.joint === undefined ? timeMarks(reel, fly.node, px.value) : [],
-  }))
-})
 const at = (node: number) => px.value(...(now.value[node] ?? [0, 0]))
 const top = computed(() => at(0))
 const floats = computed(() => ['indicator', 'under a dry'].includes(props.reading.setup))
 const led = computed(() => ['tight line', 'strip', 'swing'].includes(props.reading.setup))
 const settable = computed(() => props.reading.setup === 'indicator' && props.indicator !== null)
 const drag = useRigDrag(() => perM.value)
-const asides = computed(() =>
-  props.reading.asides.map((aside) => ({
-    title: aside.title,
-    path: wayOf(
-      aside.way.map((place) => [place]),
-      0,
-      aside.way.length - 1,
-      px.value,
-    ),
-    end: px.value(...(aside.way.at(-1) ?? [0, 0])),
-  })),
-)
 const hung = computed(() => props.reading.things.filter((one) => one.kind === 'shot'))
 </script>
 
@@ -99,36 +79,16 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
     @pointerup="drag.end"
     @pointercancel="drag.end"
   >
-    <rect x="0" :y="surface" :width="width" :height="floor - surface" class="water" />
-    <rect x="0" :y="zoneTop" :width="width" :height="floor - zoneTop" class="zone" />
-    <rect x="0" :y="floor" :width="width" :height="BED" class="bed" />
-    <line x1="0" :x2="width" :y1="surface" :y2="surface" class="surface" />
-    <text x="8" :y="zoneTop - 4" class="note">zone at the bed</text>
-    <FlowArrows :flow="reading.flow" :x="10" :px="px" />
-    <g class="depths">
-      <g
-        v-for="tick in reading.depth_ticks"
-        :key="tick.at_m"
-        :transform="`translate(${width - RIGHT + 14} ${px(0, reading.depth.si - tick.at_m)[1]})`"
-      >
-        <path d="M0 0h7" />
-        <text x="11" y="4" class="figure">{{ tick.text }}</text>
-      </g>
-    </g>
+    <SectionBack
+      :reading="reading"
+      :px="px"
+      :floor="floor"
+      :width="width"
+      :ruler-at="width - RIGHT"
+    />
     <path v-for="(path, i) in steady" :key="`s${i}`" :d="path" class="steady" />
     <path v-for="(path, i) in ghostNow" :key="`g${i}`" :d="path" class="ghost" />
-    <g v-for="(one, i) in ways" :key="`w${i}`">
-      <path :d="one.way" class="way" />
-      <g v-for="mark in one.marks" :key="mark.text">
-        <circle :cx="mark.x" :cy="mark.y" r="2.2" class="way-mark" />
-        <text :x="mark.x - 6" :y="mark.y - 5" class="time figure">{{ mark.text }}</text>
-      </g>
-    </g>
-    <g v-for="aside in asides" :key="aside.title" class="aside">
-      <path :d="aside.path" />
-      <circle :cx="aside.end[0]" :cy="aside.end[1]" r="3" />
-      <text :x="aside.end[0] + 7" :y="aside.end[1] - 5">{{ aside.title }}</text>
-    </g>
+    <FlyWays :reading="reading" :px="px" />
     <path v-if="led" :d="`M${top[0]} ${top[1]}l-40 -70`" class="rod" />
     <path
       v-for="(thread, i) in threads"
@@ -186,26 +146,6 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
   touch-action: pan-y;
 }
 
-.water {
-  fill: var(--little);
-  fill-opacity: 0.09;
-}
-
-.zone {
-  fill: var(--right);
-  fill-opacity: 0.13;
-}
-
-.bed {
-  fill: var(--nylon-soft);
-  fill-opacity: 0.35;
-}
-
-.surface {
-  stroke: var(--little);
-  stroke-width: 1.5;
-}
-
 text {
   fill: var(--ink-2);
   font-size: 12px;
@@ -216,14 +156,6 @@ text {
   paint-order: stroke;
   stroke: var(--ground);
   stroke-width: 3px;
-}
-
-.time {
-  font-size: 11px;
-}
-
-.depths path {
-  stroke: var(--hair-strong);
 }
 
 .thread {
@@ -241,17 +173,6 @@ text {
   stroke-width: 3;
 }
 
-.way {
-  fill: none;
-  stroke: var(--ink-2);
-  stroke-width: 1.2;
-  stroke-dasharray: 1 4;
-}
-
-.way-mark {
-  fill: var(--ink-2);
-}
-
 .steady {
   fill: none;
   stroke: var(--right);
@@ -264,18 +185,6 @@ text {
   stroke: var(--ghost);
   stroke-width: 1.5;
   stroke-dasharray: 5 4;
-}
-
-.aside path {
-  fill: none;
-  stroke: var(--doubt);
-  stroke-width: 1.4;
-  stroke-dasharray: 4 3;
-}
-
-.aside circle,
-.aside text {
-  fill: var(--doubt);
 }
 
 .rod {

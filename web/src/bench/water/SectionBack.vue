@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { WaterReading } from '@/api/client'
+import FlowArrows from './FlowArrows.vue'
+import type { ToPixels } from './section'
+
+/** Behind the rig: the water with its zone and its flow, the bed, a ruler of depth. */
+const props = defineProps<{
+  reading: WaterReading
+  px: ToPixels
+  floor: number
+  width: number
+  rulerAt: number
+}>()
+const FLOOR_PX = 22
+const surface = computed(() => props.px(0, props.reading.depth.si)[1])
+const zoneTop = computed(() => props.px(0, props.reading.zone_m)[1])
+</script>
+
+<template>
+  <g>
+    <rect x="0" :y="surface" :width="width" :height="floor - surface" class="water" />
+    <rect x="0" :y="zoneTop" :width="width" :height="floor - zoneTop" class="zone" />
+    <rect x="0" :y="floor" :width="width" :height="FLOOR_PX" class="bed" />
+    <line x1="0" :x2="width" :y1="surface" :y2="surface" class="surface" />
+    <text x="8" :y="zoneTop - 4" class="note">zone at the bed</text>
+    <FlowArrows :flow="reading.flow" :x="10" :px="px" />
+    <g class="depths">
+      <g
+        v-for="tick in reading.depth_ticks"
+        :key="tick.at_m"
+        :transform="`translate(${rulerAt + 14} ${px(0, reading.depth.si - tick.at_m)[1]})`"
+      >
+        <path d="M0 0h7" />
+        <text x="11" y="4" class="figure">{{ tick.text }}</text>
+      </g>
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.water {
+  fill: var(--little);
+  fill-opacity: 0.09;
+}
+
+.zone {
+  fill: var(--right);
+  fill-opacity: 0.13;
+}
+
+.bed {
+  fill: var(--nylon-soft);
+  fill-opacity: 0.35;
+}
+
+.surface {
+  stroke: var(--little);
+  stroke-width: 1.5;
+}
+
+text {
+  fill: var(--ink-2);
+  font-size: 12px;
+}
+
+.depths path {
+  stroke: var(--hair-strong);
+}
+</style>
