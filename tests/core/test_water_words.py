@@ -89,7 +89,7 @@ def test_a_tight_line_is_told_led_slower_and_stopped():
     assert [aside.title for aside in reading.asides] == ["led slower", "stopped"]
     facts = {fact.title: fact.text for fact in reading.facts}
     assert "68% of the pace" in facts["Led slower"]
-    assert "in two" in facts["Stopped"]
+    assert "in two seconds" in facts["Stopped"]
     fast, slow = (outcome_of(run_of(made, WaterAsk(lead=lead))) for lead in (1.1, 0.6))
     assert slow.lowest.zone_for_s > fast.lowest.zone_for_s
     assert water_reading(made, USUAL_ASK, METRIC, movie=False).asides == ()

@@ -16,7 +16,7 @@ const part: OutlinePart = {
 
 describe('the axis', () => {
   it('fits the leader between its margins and reads back', () => {
-    const axis = useAxis(1000, 2.5).value
+    const axis = useAxis(1000, { from_m: 0, to_m: 2.5 }).value
     expect(axis.x(0)).toBe(LEFT_PX)
     expect(axis.x(2.5)).toBeCloseTo(1000 - RIGHT_PX)
     expect(axis.m(axis.x(1.7))).toBeCloseTo(1.7)
@@ -25,12 +25,12 @@ describe('the axis', () => {
 
 describe('shapes', () => {
   it('are to scale along and around the axis', () => {
-    const axis = useAxis(LEFT_PX + RIGHT_PX + 200, 2).value
+    const axis = useAxis(LEFT_PX + RIGHT_PX + 200, { from_m: 0, to_m: 2 }).value
     expect(sidePath(part, axis, 50, 20_000)).toBe('M96 45L296 48L296 52L96 55Z')
   })
 
   it('never grow too thin to be seen', () => {
-    const axis = useAxis(LEFT_PX + RIGHT_PX + 200, 2).value
+    const axis = useAxis(LEFT_PX + RIGHT_PX + 200, { from_m: 0, to_m: 2 }).value
     expect(sidePath(part, axis, 50, 1)).toContain('49.3')
   })
 

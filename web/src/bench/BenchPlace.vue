@@ -15,6 +15,7 @@ import SelectedThing from './SelectedThing.vue'
 import SituationSentence from './sentence/SituationSentence.vue'
 import LeaderStrip from './strip/LeaderStrip.vue'
 import { useAxis } from './strip/useAxis'
+import { useZoom } from './strip/useZoom'
 import { useBench } from './useBench'
 import { useGhost } from './useGhost'
 import { useSaving } from './useSaving'
@@ -35,7 +36,11 @@ const { width } = useElementSize(work)
 const longest = computed(() =>
   Math.max(bench.evaluation?.length.si ?? 1, ghost.value?.length.si ?? 0),
 )
-const axis = useAxis(() => Math.max(320, width.value), longest)
+const zoom = useZoom()
+const wide = computed(() => Math.max(320, width.value))
+const axis = useAxis(wide, () => zoom.viewOf(longest.value))
+/** The pull is shown on the whole leader, however close the strip is looked at. */
+const whole = useAxis(wide, () => ({ from_m: 0, to_m: longest.value }))
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const letter = event.key.toLowerCase()
@@ -76,7 +81,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <LanesStage v-if="stage === 'lanes'" :axis="axis" :ghost="ghost" />
           <AirStage v-else-if="stage === 'air'" :width="axis.width" />
           <WaterStage v-else-if="stage === 'water'" :width="axis.width" />
-          <HoldStage v-else :axis="axis" />
+          <HoldStage v-else :axis="whole" />
         </div>
         <PiecesGrid v-if="piecesShown" />
       </div>

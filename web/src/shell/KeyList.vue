@@ -20,6 +20,7 @@ const groups = [
       ['↑ ↓', 'thicker or thinner spool; a bigger or smaller shot or indicator'],
       ['Shift ← →', 'slide the joint, the piece’s lower end, the shot; lengthen a dropper'],
       ['Page Up, Page Down', 'the same, ten steps at once'],
+      ['Z', 'look closer at what is selected, or at the whole leader'],
       ['Enter', 'to the fields of what is selected'],
     ],
   },

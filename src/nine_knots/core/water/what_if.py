@@ -15,7 +15,8 @@ from nine_knots.core.water.setups import WaterAsk
 from nine_knots.core.water.stepper import Leg, history
 
 SLOWER = 0.85  # of the lead
-STOPPED_S = 2.0
+STOPPED_S = 4.0
+HARDLY_M = 0.03
 TIMES_LONG = (0.5, 1.5, 2.0)  # leaders beside the one that is there
 
 
@@ -60,15 +61,16 @@ def _led_otherwise(design: Design, outcome: Outcome, ask: WaterAsk, units: Units
     stopped = _stopped(outcome.run)
     heights = stopped.history.places[:, stopped.rig.lowest.node, 1]
     every = stopped.history.every_s
-    lifts = [
-        units.depth(max(0.0, float(heights[min(len(heights) - 1, int(t / every))] - heights[0])))
-        for t in (1.0, STOPPED_S)
+    risen = [
+        max(0.0, float(heights[min(len(heights) - 1, int(t / every))] - heights[0]))
+        for t in (0.5 * STOPPED_S, STOPPED_S)
     ]
+    lifts = [units.depth(up).text if up > HARDLY_M else "hardly" for up in risen]
     facts.append(
         Fact(
             "Stopped",
-            f"where it fishes, the rod lifts the fly {lifts[0].text} in one second and "
-            f"{lifts[1].text} in two.",
+            f"where it fishes, the rod lifts the fly {lifts[0]} in two seconds and {lifts[1]} in "
+            "four.",
         )
     )
     asides = (Aside("led slower", _way(slow.run)), Aside("stopped", _way(stopped)))

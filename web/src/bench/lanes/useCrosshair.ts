@@ -1,8 +1,8 @@
 import { computed, ref } from 'vue'
 import { isTrouble } from '../flags'
 import { useBench } from '../useBench'
-import { useSelection } from '../useSelection'
 import type { Axis } from '../strip/useAxis'
+import { useZoom } from '../strip/useZoom'
 
 const JOINT_REACH_PX = 10
 
@@ -12,7 +12,7 @@ const JOINT_REACH_PX = 10
  */
 export function useCrosshair(axis: () => Axis) {
   const bench = useBench()
-  const selection = useSelection()
+  const zoom = useZoom()
   const pointer = ref<number | null>(null)
 
   const at_m = computed(() => {
@@ -20,10 +20,7 @@ export function useCrosshair(axis: () => Axis) {
     if (!reading) return 0
     const px = pointer.value
     if (px !== null) return Math.min(reading.length.si, Math.max(0, axis().m(px)))
-    const { kind, index } = selection.selected
-    if (kind === 'joint') return reading.joints[index]?.at_m ?? 0
-    const piece = reading.pieces[index]
-    return piece ? (piece.start_m + piece.end_m) / 2 : 0
+    return zoom.at_m
   })
 
   const joint = computed(() => {

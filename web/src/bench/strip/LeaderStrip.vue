@@ -14,6 +14,7 @@ import { sidePath, thickest } from './shapes'
 import { useStripKeys } from './useStripKeys'
 import { useStripDrag } from './useStripDrag'
 import type { Axis } from './useAxis'
+import { useZoom } from './useZoom'
 
 const props = defineProps<{ axis: Axis; ghost: Evaluation | null }>()
 const emit = defineEmits<{ fields: [] }>()
@@ -24,6 +25,7 @@ const FOR_BRANCHES = 20
 const THICKEST_PX = 34
 
 const bench = useBench()
+const zoom = useZoom()
 const selection = useSelection()
 const svg = ref<SVGSVGElement>()
 const drag = useStripDrag(() => props.axis)
@@ -148,6 +150,9 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
     </svg>
     <p class="strip__scale quiet">
       length to scale · thickness <span class="figure">×{{ factor }}</span>
+      <button type="button" class="closer" :aria-pressed="zoom.closer" @click="zoom.toggle">
+        {{ zoom.closer ? 'Whole leader' : 'Closer' }}
+      </button>
     </p>
   </div>
 </template>
@@ -155,6 +160,22 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
 <style scoped>
 .strip {
   position: relative;
+}
+
+.closer {
+  margin-left: 8px;
+  padding: 0 2px;
+  border: 0;
+  border-bottom: 1px solid var(--act);
+  background: none;
+  color: var(--act);
+  cursor: pointer;
+}
+
+@media (max-width: 820px) {
+  .closer {
+    min-height: 48px;
+  }
 }
 
 svg {

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { OutlinePart, PieceReading } from '@/api/client'
 import { sidePath, tintOf } from './shapes'
-import type { Axis } from './useAxis'
+import { LEFT_PX, RIGHT_PX, type Axis } from './useAxis'
 
 const props = defineProps<{
   piece: PieceReading
@@ -18,7 +18,13 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 const LEAST_FOR_WORDS_PX = 38
 const from = computed(() => props.axis.x(props.piece.start_m))
 const to = computed(() => props.axis.x(props.piece.end_m))
-const wide = computed(() => to.value - from.value)
+/** Where its words stand: in the middle of what is in view. */
+const seen = computed(() => [
+  Math.max(from.value, LEFT_PX - 20),
+  Math.min(to.value, props.axis.width - RIGHT_PX + 20),
+])
+const wide = computed(() => seen.value[1]! - seen.value[0]!)
+const middle = computed(() => (seen.value[0]! + seen.value[1]!) / 2)
 /** Short neighbours put their words on two heights so that they do not run into each other. */
 const lift = computed(() => (wide.value < 110 && props.piece.index % 2 ? 15 : 0))
 const NARROW_PX = 600
@@ -41,7 +47,7 @@ const label = computed(() => {
     :tabindex="selected ? 0 : -1"
     @pointerdown="emit('grab', $event)"
   >
-    <rect :x="from" :y="y - 26" :width="Math.max(1, wide)" height="52" class="grip" />
+    <rect :x="from" :y="y - 26" :width="Math.max(1, to - from)" height="52" class="grip" />
     <path
       v-for="(part, i) in parts"
       :key="i"
@@ -51,10 +57,8 @@ const label = computed(() => {
     />
     <line v-if="selected" :x1="from + 9" :x2="to - 9" :y1="y + 25" :y2="y + 25" class="mark" />
     <template v-if="worded">
-      <text :x="(from + to) / 2" :y="y - 30 - lift" class="length figure">{{
-        piece.length.text
-      }}</text>
-      <text :x="(from + to) / 2" :y="y + 42 + lift" class="size figure">
+      <text :x="middle" :y="y - 30 - lift" class="length figure">{{ piece.length.text }}</text>
+      <text :x="middle" :y="y + 42 + lift" class="size figure">
         {{ piece.diameter.split(' · ')[0] }}
       </text>
     </template>

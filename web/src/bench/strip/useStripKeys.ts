@@ -2,6 +2,7 @@ import { useBench } from '../useBench'
 import { usePieceActs } from '../usePieceActs'
 import { useRigActs } from '../useRigActs'
 import { useSelection } from '../useSelection'
+import { useZoom } from './useZoom'
 
 /** Keys on the strip; every act of the mouse has one. */
 export function useStripKeys(intoFields: () => void) {
@@ -9,6 +10,7 @@ export function useStripKeys(intoFields: () => void) {
   const selection = useSelection()
   const acts = usePieceActs()
   const rig = useRigActs()
+  const zoom = useZoom()
 
   function slide(steps: number) {
     const { kind, index } = selection.selected
@@ -46,6 +48,7 @@ export function useStripKeys(intoFields: () => void) {
     s: acts.split,
     m: acts.merge,
     i: acts.insert,
+    z: zoom.toggle,
     w: () => rig.hang('shot'),
     o: () => rig.hang('indicator'),
     d: rig.addDropper,

@@ -19,6 +19,8 @@ const props = defineProps<{
 
 const [LEFT, RIGHT, TOP, BED] = [104, 74, 22, 22]
 const HIGHEST = 276
+/** Narrower, names would lie over one another: they stand below. */
+const NARROW_PX = 480
 const box = computed(() => boxOf(props.ghost ? [props.reading, props.ghost] : [props.reading]))
 const perM = computed(() =>
   Math.min(
@@ -116,6 +118,7 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
         @pointerdown="fly.joint !== null && drag.dropper($event, fly.joint!)"
       />
       <text
+        v-if="width > NARROW_PX"
         :text-anchor="at(fly.node)[0] > width - 230 ? 'end' : 'start'"
         :x="at(fly.node)[0] + (at(fly.node)[0] > width - 230 ? -9 : 9)"
         :y="at(fly.node)[1] + (i % 2 ? -8 : 5)"
