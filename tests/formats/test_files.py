@@ -193,3 +193,16 @@ def test_the_strip_as_svg_shows_what_hangs_on_it():
     }
     assert any(title.startswith("Indicator") for title in titles)
     assert any("in line" in title or "dropper" in title for title in titles)
+
+
+def test_a_file_from_before_rigs_is_read_with_nothing_hung_on_it():
+    file = json.loads(write_json(design()))
+    old = file["design"]
+    for key in ("temperature_c", "rules"):
+        del old["situation"]["water"][key]
+    for key in ("sink_m_s", "barbless", "tube"):
+        del old["situation"]["fly"][key]
+    del old["situation"]["line"]["sink_tip_m"]
+    for joint in old["leader"]["joints"]:
+        del joint["fly"], joint["tied_from"]
+    assert read_json(json.dumps(file)) == design()

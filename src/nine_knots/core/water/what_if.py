@@ -65,12 +65,11 @@ def _led_otherwise(design: Design, outcome: Outcome, ask: WaterAsk, units: Units
         max(0.0, float(heights[min(len(heights) - 1, int(t / every))] - heights[0]))
         for t in (0.5 * STOPPED_S, STOPPED_S)
     ]
-    lifts = [units.depth(up).text if up > HARDLY_M else "hardly" for up in risen]
+    lifts = [units.depth(up).text if up > HARDLY_M else "hardly at all" for up in risen]
     facts.append(
         Fact(
             "Stopped",
-            f"where it fishes, the rod lifts the fly {lifts[0]} in two seconds and {lifts[1]} in "
-            "four.",
+            f"where it fishes, the fly rises {lifts[0]} in two seconds and {lifts[1]} in four.",
         )
     )
     asides = (Aside("led slower", _way(slow.run)), Aside("stopped", _way(stopped)))
