@@ -42,6 +42,16 @@ def typed(page: Page, label: str, text: str) -> None:
     field.press("Enter")
 
 
+def pull(page: Page, what, down_px: float) -> None:
+    """Drag something in the section downwards."""
+    box = what.bounding_box()
+    x, y = box["x"] + box["width"] / 2, box["y"] + box["height"] / 2
+    page.mouse.move(x, y)
+    page.mouse.down()
+    page.mouse.move(x, y + down_px, steps=6)
+    page.mouse.up()
+
+
 def test_a_nymph_under_a_dry_by_keyboard(page):
     from_nothing(page, 3)
     deep(page, "Slim olive 16, 2.5 mm bead")
@@ -94,13 +104,7 @@ def test_an_indicator_pair_with_the_mouse(page):
     expect(float_on_strip).to_have_accessible_name(re.compile("30 in above"))
     stage = water(page)
     expect(stage).to_contain_text("Under the indicator")
-    ball = stage.locator(".float")
-    box = ball.bounding_box()
-    page.mouse.move(box["x"] + 9, box["y"] + 9)
-    page.mouse.down()
-    for step in range(1, 7):
-        page.mouse.move(box["x"] + 9, box["y"] + 9 - 6 * step)
-    page.mouse.up()
+    pull(page, stage.locator(".float"), -36)
     expect(float_on_strip).not_to_have_accessible_name(re.compile(" 30 in above"))
     box = float_on_strip.bounding_box()
     page.mouse.move(box["x"] + box["width"] / 2, box["y"] + box["height"] / 2)
@@ -110,6 +114,25 @@ def test_an_indicator_pair_with_the_mouse(page):
     expect(page.get_by_role("button", name="Undo")).to_be_enabled()
     typed(page, "Above the point fly", "four fathoms")
     expect(page.get_by_role("alert")).to_contain_text("not a length")
+
+
+def test_a_dropper_and_a_shot_are_dragged_in_the_section(page):
+    open_from_shelf(page, "Tag rig for the gorge pool")
+    stage = water(page)
+    dropper = page.get_by_role("option", name=re.compile("on a dropper"))
+    tag = page.get_by_role("textbox", name="Length", exact=True)
+    pull(page, stage.locator(".fly.grab"), 24)
+    expect(dropper).to_have_attribute("aria-selected", "true")
+    expect(tag).not_to_have_value("8 in")
+    page.keyboard.press("Control+z")
+    expect(tag).to_have_value("8 in")
+    piece(page, 5).click()
+    page.get_by_role("button", name="Hang on").click()
+    page.get_by_role("menuitem", name="A split shot").click()
+    above = page.get_by_role("textbox", name="Above the point fly", exact=True)
+    expect(above).to_have_value("15 in")
+    pull(page, stage.locator(".shot"), 14)
+    expect(above).not_to_have_value("15 in")
 
 
 def test_a_tight_line_is_led_slower_and_played_by_keyboard(page):

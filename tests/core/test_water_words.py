@@ -52,6 +52,14 @@ def test_the_rule_of_thumb_stands_beside_the_setting():
     assert "from upright" in facts["Line"]
 
 
+def test_a_finer_tippet_is_told_with_what_it_really_does():
+    facts = told(deep(rigged(HangOn(kind="indicator", above="80 cm"))))
+    assert "two X finer would fish" in facts["Finer tippet"]
+    finest = tied(level(13, 6, "butt"), level(4, 2, "tippet"))
+    bare = told(deep(rigged(HangOn(kind="indicator", above="80 cm"), leader=finest)))
+    assert "Finer tippet" not in bare
+
+
 @pytest.mark.parametrize(
     ("above", "said"),
     [("8 in", "nearer than"), ("15 in", "is usual"), ("30 in", "further off than")],

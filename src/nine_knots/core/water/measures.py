@@ -207,7 +207,7 @@ def _by_zone(outcome: Outcome, figure: str, whole: str, units: Units) -> Said:
 def free_drift_measure(drag: Drag, landed: bool, units: Units) -> Measure:
     """The drift cord of a dry fly: seconds before it drags."""
     free = drag.free_s
-    slack = units.length(round(drag.slack_m, 2)).text
+    slack = units.depth(drag.slack_m).text
     if free is None:
         said: Said = ("right", 0.3, "no drag", "Nothing moves: it lies where it fell.")
         return _measure("drift", "Drift", "How long is it free of drag?", said)

@@ -1,4 +1,5 @@
-"""What happens if: a tight line led slower or stopped, a sinking line with another leader."""
+"""What happens if: a tight line led slower or stopped, another leader on a sinking line, a finer
+tippet under a float."""
 
 from dataclasses import dataclass
 
@@ -9,6 +10,7 @@ from nine_knots.core.hold.facts import Fact
 from nine_knots.core.leader import Leader, LevelPiece
 from nine_knots.core.leader.resizing import remade
 from nine_knots.core.units import Units
+from nine_knots.core.units.factors import THOU_M
 from nine_knots.core.water.outcome import Outcome, outcome_of
 from nine_knots.core.water.run import Run, run_of
 from nine_knots.core.water.setups import WaterAsk
@@ -16,7 +18,8 @@ from nine_knots.core.water.stepper import Leg, history
 
 SLOWER = 0.85  # of the lead
 STOPPED_S = 4.0
-HARDLY_M = 0.03
+HARDLY_M, NOTABLE_M = 0.03, 0.01
+FINER_M, FINEST_M = 2.0 * THOU_M, 3.0 * THOU_M  # two X, and 8X
 TIMES_LONG = (0.5, 1.5, 2.0)  # leaders beside the one that is there
 
 
@@ -37,6 +40,8 @@ def what_if(design: Design, outcome: Outcome, ask: WaterAsk, units: Units) -> To
         return _led_otherwise(design, outcome, ask, units)
     if outcome.run.setup in ("strip", "swing"):
         return (), _other_leaders(design, outcome, ask, units)
+    if outcome.run.settled is not None:
+        return (), _finer_tippet(design, outcome, ask, units)
     return (), ()
 
 
@@ -91,6 +96,33 @@ def _stopped(run: Run) -> Run:
     )
     return Run(
         run.setup, run.rig, run.stream, run.water, followed, run.floats, run.settled, STOPPED_S
+    )
+
+
+def _finer_tippet(
+    design: Design, outcome: Outcome, ask: WaterAsk, units: Units
+) -> tuple[Fact, ...]:
+    """How much deeper a tippet of two X less fishes: the trade thinks it more than it is."""
+    leader = design.leader
+    tippet = leader.pieces[-1]
+    if not isinstance(tippet, LevelPiece):
+        return ()
+    finer_m = tippet.strand.diameter_m - FINER_M
+    if finer_m < FINEST_M:
+        return ()
+    finer = tippet.strand.model_copy(update={"diameter_m": finer_m, "strength_n": None})
+    pieces = (*leader.pieces[:-1], remade(tippet, strand=finer))
+    other = design.model_copy(update={"leader": leader.model_copy(update={"pieces": pieces})})
+    deeper = outcome.lowest.height_m - outcome_of(run_of(other, ask)).lowest.height_m
+    more = "no deeper to speak of"
+    if deeper > NOTABLE_M:
+        more = f"{units.length(deeper).text} deeper"
+    return (
+        Fact(
+            "Finer tippet",
+            f"Thin is said to sink better: two X finer would fish {more} here. It drifts better by "
+            "being softer.",
+        ),
     )
 
 
