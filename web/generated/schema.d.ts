@@ -1888,6 +1888,8 @@ export interface components {
             things: components["schemas"]["ThingReading"][];
             /** Branches */
             branches: components["schemas"]["BranchReading"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
             /** Water Line M */
             water_line_m: number | null;
             /** Verdict */
@@ -2430,6 +2432,21 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * Hung
+         * @description Something on a leader for a small drawing: from where to where, in m from the line's tip.
+         */
+        Hung: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "shot" | "indicator" | "mark" | "grease" | "dropper" | "in line";
+            /** At M */
+            at_m: number;
+            /** To M */
+            to_m: number;
+        };
+        /**
          * ImportRequest
          * @description A file's text; a CSV holds a leader only and keeps the rest of ``onto``.
          */
@@ -2885,6 +2902,8 @@ export interface components {
             tippet: string;
             /** Outline */
             outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
             /** Revision */
             revision: number;
             /** Updated At */
@@ -3508,6 +3527,8 @@ export interface components {
             length: components["schemas"]["Quantity"];
             /** Outline */
             outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
             /** Reasons */
             reasons: string[];
             /** Shortfalls */

@@ -15,6 +15,7 @@ from nine_knots.core.leader.edits import Edit
 from nine_knots.core.leader.workbench import Workbench
 from nine_knots.core.outline import OutlinePart, outline
 from nine_knots.core.phrases import Say, hear
+from nine_knots.core.rig_readings import Hung, hung_on
 from nine_knots.core.schools import SchoolParameters, Shortfall, bare_leader, propose
 from nine_knots.core.situation import Quarry, Situation, Water, Wind
 from nine_knots.core.strand import Stock
@@ -68,6 +69,7 @@ class ProposalAnswer(BaseModel):
     leader: Leader
     length: Quantity
     outline: tuple[OutlinePart, ...]
+    hung: tuple[Hung, ...]
     reasons: tuple[str, ...]
     shortfalls: tuple[Shortfall, ...]
 
@@ -113,6 +115,7 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
         leader=proposal.leader,
         length=units.length(proposal.leader.length_m),
         outline=outline(proposal.leader),
+        hung=hung_on(proposal.leader),
         reasons=proposal.reasons,
         shortfalls=proposal.shortfalls,
     )

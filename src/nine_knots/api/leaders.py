@@ -11,6 +11,7 @@ from nine_knots.api.problems import RESPONSES, Problem
 from nine_knots.core.design import Design
 from nine_knots.core.errors import Unreadable
 from nine_knots.core.outline import OutlinePart, outline
+from nine_knots.core.rig_readings import Hung, hung_on
 from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.units import Units
 from nine_knots.core.values import System
@@ -38,6 +39,7 @@ class LeaderCard(BaseModel):
     length: str
     tippet: str
     outline: tuple[OutlinePart, ...]
+    hung: tuple[Hung, ...]
     revision: int
     updated_at: str
 
@@ -74,6 +76,7 @@ def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
         length=units.length(leader.length_m).text,
         tippet=units.tippet(leader.tippet_diameter_m).text,
         outline=outline(leader),
+        hung=hung_on(leader),
         revision=saved.revision,
         updated_at=saved.updated_at.isoformat(),
     )

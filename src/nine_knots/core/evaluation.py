@@ -16,8 +16,10 @@ from nine_knots.core.outline import OutlinePart, outline
 from nine_knots.core.phrases import Phrase, Said, SayPart, phrases, said_of
 from nine_knots.core.rig_readings import (
     BranchReading,
+    Hung,
     ThingReading,
     branches_of,
+    hung_on,
     things_of,
     water_line_m,
 )
@@ -115,6 +117,7 @@ class Evaluation:
     first_to_go: FirstToGo
     things: tuple[ThingReading, ...]
     branches: tuple[BranchReading, ...]
+    hung: tuple[Hung, ...]
     water_line_m: float | None
     verdict: tuple[Measure, ...]
     ruler: tuple[Tick, ...]
@@ -148,6 +151,7 @@ def evaluate(
         first_to_go=_first_to_go(hold),
         things=things_of(leader, units),
         branches=branches_of(leader, units),
+        hung=hung_on(leader),
         water_line_m=water_line_m(design),
         verdict=(
             match_measure(matches, leader, units),

@@ -44,6 +44,28 @@ class BranchReading:
     floats: bool
 
 
+@dataclass(frozen=True, slots=True)
+class Hung:
+    """Something on a leader for a small drawing: from where to where, in m from the line's tip."""
+
+    kind: Literal["shot", "indicator", "mark", "grease", "dropper", "in line"]
+    at_m: float
+    to_m: float
+
+
+def hung_on(leader: Leader) -> tuple[Hung, ...]:
+    """All that hangs on a leader; a dropper reaches as far as its tag is long."""
+    found = []
+    for number, _ in leader.flies_above:
+        at_m, dropper = leader.joints_at_m[number], leader.joints[number].dropper
+        if dropper is None:
+            found.append(Hung("in line", at_m, at_m))
+        else:
+            found.append(Hung("dropper", at_m, at_m + dropper.length_m))
+    places = [(thing.kind, leader.length_m - thing.above_end_m) for thing in leader.attachments]
+    return (*found, *(Hung(kind, at_m, at_m) for kind, at_m in places))
+
+
 def things_of(leader: Leader, units: Units) -> tuple[ThingReading, ...]:
     """Everything along the line, as it is numbered."""
     return tuple(

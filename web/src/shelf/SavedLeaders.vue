@@ -79,7 +79,7 @@ const day = (iso: string) =>
           </p>
           <p class="card__notes">{{ card.notes }}</p>
         </div>
-        <MiniStrip :outline="card.outline" :longest-m="longest" />
+        <MiniStrip :outline="card.outline" :hung="card.hung" :longest-m="longest" />
         <div class="card__acts">
           <button
             class="do"

@@ -72,7 +72,7 @@ watch(settled, propose, { immediate: true })
     </div>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <template v-else-if="proposal">
-      <MiniStrip :outline="proposal.outline" :longest-m="longest" />
+      <MiniStrip :outline="proposal.outline" :hung="proposal.hung" :longest-m="longest" />
       <ul class="reasons">
         <li v-for="reason in proposal.reasons" :key="reason">{{ reason }}</li>
         <li v-for="short in proposal.shortfalls" :key="short.piece" class="short">

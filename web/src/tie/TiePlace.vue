@@ -33,7 +33,11 @@ const work = computed(() => bench.evaluation?.work)
       </div>
     </header>
     <p class="tie__day">{{ sentenceText(bench.evaluation.sentence) }}</p>
-    <MiniStrip :outline="bench.evaluation.outline" :longest-m="bench.evaluation.length.si" />
+    <MiniStrip
+      :outline="bench.evaluation.outline"
+      :hung="bench.evaluation.hung"
+      :longest-m="bench.evaluation.length.si"
+    />
     <div class="tie__body">
       <section aria-labelledby="cut-title">
         <h2 id="cut-title">Cut</h2>

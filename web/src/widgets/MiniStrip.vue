@@ -1,17 +1,27 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { OutlinePart } from '@/api/client'
+import type { OutlinePart, Schemas } from '@/api/client'
 import { sidePath, thickest, tintOf } from '@/bench/strip/shapes'
 
 /** A leader as a small drawing to the scale of `longestM`, for lists. */
-const props = defineProps<{ outline: OutlinePart[]; longestM: number }>()
+const props = defineProps<{
+  outline: OutlinePart[]
+  hung: Schemas['Hung'][]
+  longestM: number
+}>()
 const WIDTH = 560
-const HEIGHT = 26
+const HEIGHT = 30
 const axis = computed(() => {
   const perM = (WIDTH - 12) / props.longestM
   return { x: (at_m: number) => 6 + at_m * perM, m: () => 0, perM, width: WIDTH }
 })
 const scale = computed(() => 15 / thickest(props.outline))
+const flies = computed(() =>
+  props.hung.filter((one) => one.kind === 'dropper' || one.kind === 'in line'),
+)
+const things = computed(() =>
+  props.hung.filter((one) => one.kind === 'shot' || one.kind === 'indicator'),
+)
 const joints = computed(() =>
   props.outline.flatMap((part, i) =>
     i === 0 || part.piece !== props.outline[i - 1]?.piece ? [part.from_m] : [],
@@ -24,11 +34,25 @@ const joints = computed(() =>
     <path
       v-for="(part, i) in outline"
       :key="i"
-      :d="sidePath(part, axis, 13, scale)"
+      :d="sidePath(part, axis, 17, scale)"
       :class="tintOf(part.material)"
       class="mini__part"
     />
-    <circle v-for="at in joints" :key="at" :cx="axis.x(at)" cy="13" r="3.4" class="mini__joint" />
+    <path
+      v-for="(one, i) in flies"
+      :key="`f${i}`"
+      :d="`M${axis.x(one.at_m)} 17L${axis.x(one.to_m) + 5} 5m-4 0h6m-3 -3v6`"
+      class="mini__fly"
+    />
+    <circle
+      v-for="(one, i) in things"
+      :key="`t${i}`"
+      :cx="axis.x(one.at_m)"
+      cy="17"
+      :r="one.kind === 'indicator' ? 5.5 : 3.6"
+      :class="`mini__thing mini__thing--${one.kind}`"
+    />
+    <circle v-for="at in joints" :key="at" :cx="axis.x(at)" cy="17" r="3.4" class="mini__joint" />
   </svg>
 </template>
 
@@ -43,6 +67,22 @@ const joints = computed(() =>
   stroke: var(--piece-edge);
   stroke-opacity: 0.5;
   stroke-width: 0.8;
+}
+
+.mini__fly {
+  fill: none;
+  stroke: var(--ink-2);
+  stroke-width: 1.6;
+}
+
+.mini__thing {
+  fill: var(--wire);
+  stroke: var(--raised);
+}
+
+.mini__thing--indicator {
+  fill: #e4572e;
+  stroke: var(--ink-2);
 }
 
 .mini__joint {

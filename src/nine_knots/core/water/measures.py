@@ -81,10 +81,10 @@ def _floated(outcome: Outcome, units: Units) -> Said:
 def _words_of(what: str, share: float) -> str:
     low, high = NATURAL
     if share > high:
-        return f"The {what} goes almost with the surface: little weight holds it."
+        return f"The {what} goes almost with the surface: little holds it."
     if share < low:
-        return f"The {what} goes much slower than the surface beside it: near dragging."
-    return f"The {what} goes a little slower than the surface, as a natural drift does."
+        return f"The {what} goes much slower than the surface: near dragging."
+    return "A little slower than the surface, as is natural."
 
 
 def _zone_words(outcome: Outcome, units: Units) -> str:

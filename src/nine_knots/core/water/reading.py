@@ -18,7 +18,14 @@ from nine_knots.core.water.measures import (
     floating_measure,
     free_drift_measure,
 )
-from nine_knots.core.water.outcome import ON_BED_M, FlyOutcome, Outcome, outcome_of
+from nine_knots.core.water.outcome import (
+    DRIFTS_FREELY,
+    HOLDS,
+    ON_BED_M,
+    FlyOutcome,
+    Outcome,
+    outcome_of,
+)
 from nine_knots.core.water.rig import LINE, WaterRig
 from nine_knots.core.water.run import Run, out_m, run_of, usual_count_s, zone_top_m
 from nine_knots.core.water.setups import WORDS, Setup, WaterAsk, setup_of, stream_of, water_of
@@ -245,9 +252,11 @@ def _carried(fly: FlyOutcome) -> str:
         return "does not sink by itself"
     if fly.hold_ratio is None:
         return ""
-    if fly.hold_ratio < 1.5:
+    if fly.hold_ratio < DRIFTS_FREELY:
         return "so light that the stream carries it about"
-    return "the stream lifts it at times" if fly.hold_ratio <= 4.0 else "the stream hardly lifts it"
+    return (
+        "the stream lifts it at times" if fly.hold_ratio <= HOLDS else "the stream hardly lifts it"
+    )
 
 
 def _on_top(design: Design, ask: WaterAsk, units: Units) -> WaterReading:

@@ -27,7 +27,6 @@ FRICTION = 0.5  # of the submerged weight that lies on the bed [G]
 STEP_S = 0.01
 SOFT_N = 3.0  # the stretch of line is softened to this EA, or to what the rig's weight asks
 SOFT_OVER_WEIGHT = 400.0
-FREE, LED = 0, 1
 
 
 @dataclass(frozen=True)
@@ -50,11 +49,6 @@ class History:
     top_n: Array
     floor_n: Array
     speed: Array
-
-    @property
-    def times_s(self) -> Array:
-        """Seconds of every frame."""
-        return self.every_s * np.arange(len(self.places), dtype=np.float64)
 
 
 @kernel
