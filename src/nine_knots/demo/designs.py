@@ -1,5 +1,7 @@
 """Six leaders of the demo, each worked out by its school from the demo's shelf."""
 
+from functools import cache
+
 from nine_knots.core.design import Design
 from nine_knots.core.schools import SchoolParameters, propose
 from nine_knots.core.situation import Quarry, Situation, Water, Wind, Wish
@@ -107,6 +109,7 @@ _PLANS: tuple[tuple[str, str, Situation, SchoolParameters, str], ...] = (
 )
 
 
+@cache
 def demo_designs(stock: tuple[Stock, ...]) -> tuple[Design, ...]:
     """The six saved leaders, computed from the shelf."""
     units = Units("imperial")

@@ -1,5 +1,7 @@
 """Eight rigs of the demo, six in the Skarn valley and two at sea, each by its school."""
 
+from functools import cache
+
 from nine_knots.core.design import Design
 from nine_knots.core.leader.editing import apply_edit
 from nine_knots.core.leader.rig_edits import SetThing
@@ -137,6 +139,7 @@ _PLANS: tuple[tuple[str, str, Situation, str], ...] = (
 )
 
 
+@cache
 def demo_rigs(stock: tuple[Stock, ...]) -> tuple[Design, ...]:
     """The eight rigs, computed from the shelf; indicators are set for their water."""
     units, flies = Units("imperial"), tuple(FLIES.values())
