@@ -2008,7 +2008,7 @@ export interface components {
         };
         /**
          * Fact
-         * @description One line of what the hold means.
+         * @description One line of what a reading means, and how it stands.
          */
         Fact: {
             /** Title */

@@ -73,9 +73,7 @@ async def _thrown(session: Session, asked: CastRequest, casting: Casting) -> Cas
         units=asked.units,
         first_deg=asked.first_deg,
     )
-    answer = await casting.ask(asked.bench, task)
-    assert isinstance(answer, CastReading)
-    return answer
+    return await casting.ask(asked.bench, task, CastReading)
 
 
 @router.post(
@@ -126,9 +124,7 @@ async def post_remedies(
         tier=await run_in_threadpool(session.run, read_tier),
         units=asked.units,
     )
-    answer = await casting.ask(f"{asked.bench}-remedies", task)
-    assert isinstance(answer, tuple)
-    return answer
+    return await casting.ask(f"{asked.bench}-remedies", task, tuple)
 
 
 @router.post("/effort", summary="Ask how hard a leader must be thrown", responses=SUPERSEDED)
@@ -142,6 +138,4 @@ async def post_effort(
         stroke=asked.stroke.read(asked.units, own).stroke,
         units=asked.units,
     )
-    answer = await casting.ask(f"{asked.bench}-effort", task)
-    assert isinstance(answer, Effort)
-    return answer
+    return await casting.ask(f"{asked.bench}-effort", task, Effort)

@@ -87,8 +87,7 @@ async def post_landing(
         gust=form.stroke.read_gust(form.units),
     )
     task = LandingTask(seen=seen.model_copy(update={"design": unnamed(form.design)}))
-    landing = await casting.ask(f"{form.bench}-landing", task)
-    assert isinstance(landing, Landing)
+    landing = await casting.ask(f"{form.bench}-landing", task, Landing)
 
     def keep(cursor: DictCursor, me: str) -> OwnCastAnswer:
         add_landing(cursor, me, seen, landing)

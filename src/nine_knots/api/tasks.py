@@ -81,22 +81,21 @@ class WaterRemedyTask(Frozen):
     tier: Tier = USUAL_TIER
 
 
-class TuningTask(Frozen):
+class _SearchTask(Frozen):
+    """What a search through settings and weights goes by."""
+
+    design: Design
+    ask: WaterAsk
+    stock: tuple[Stock, ...]
+    units: System
+
+
+class TuningTask(_SearchTask):
     """What a worker is asked for the settings and weights that work."""
 
-    design: Design
-    ask: WaterAsk
-    stock: tuple[Stock, ...]
-    units: System
 
-
-class DepthTableTask(Frozen):
+class DepthTableTask(_SearchTask):
     """What a worker is asked for a rig's depth table."""
-
-    design: Design
-    ask: WaterAsk
-    stock: tuple[Stock, ...]
-    units: System
 
 
 Task = (

@@ -195,9 +195,7 @@ async def post_cards(
                 task = DepthTableTask(
                     design=unnamed(one.design), ask=USUAL_ASK, stock=stock, units=asked.units
                 )
-                answer = await casting.ask(f"card-{number}", task)
-                assert isinstance(answer, DepthTable)
-                tables[number] = answer
+                tables[number] = await casting.ask(f"card-{number}", task, DepthTable)
     cards = await run_in_threadpool(_cards, session, asked, tables)
     kind = "labels" if asked.paper == "labels" else "tying card"
     written = await run_in_threadpool(write_pdf, cards, asked.paper)

@@ -107,9 +107,7 @@ async def post_water(asked: SeenRequest, casting: CurrentCasting) -> WaterReadin
         units=asked.units,
         movie=asked.movie,
     )
-    answer = await casting.ask(f"{asked.bench}-water", task)
-    assert isinstance(answer, WaterReading)
-    return answer
+    return await casting.ask(f"{asked.bench}-water", task, WaterReading)
 
 
 @router.post("/remedies", summary="Ask what would bring drift and depth in", responses=SUPERSEDED)
@@ -128,9 +126,7 @@ async def post_water_remedies(
         gust=asked.stroke.read_gust(asked.units),
         tier=await run_in_threadpool(session.run, read_tier),
     )
-    answer = await casting.ask(f"{asked.bench}-water-remedies", task)
-    assert isinstance(answer, tuple)
-    return answer
+    return await casting.ask(f"{asked.bench}-water-remedies", task, tuple)
 
 
 @router.post("/tuning", summary="Ask for the settings and weights that work", responses=SUPERSEDED)
@@ -144,9 +140,7 @@ async def post_tuning(
         stock=await run_in_threadpool(session.run, list_stock),
         units=asked.units,
     )
-    answer = await casting.ask(f"{asked.bench}-tuning", task)
-    assert isinstance(answer, Tuning)
-    return answer
+    return await casting.ask(f"{asked.bench}-tuning", task, Tuning)
 
 
 @router.post("/depth-table", summary="Ask for a rig's depth table", responses=SUPERSEDED)
@@ -160,6 +154,4 @@ async def post_depth_table(
         stock=await run_in_threadpool(session.run, list_stock),
         units=asked.units,
     )
-    answer = await casting.ask(f"{asked.bench}-depth-table", task)
-    assert isinstance(answer, DepthTable)
-    return answer
+    return await casting.ask(f"{asked.bench}-depth-table", task, DepthTable)

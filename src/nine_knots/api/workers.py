@@ -10,10 +10,12 @@ import signal
 from collections import OrderedDict
 from concurrent.futures import Future, ProcessPoolExecutor
 from concurrent.futures.process import BrokenProcessPool
+from typing import TypeVar
 
 from nine_knots.api.tasks import Answer, CastTask, Task, WaterTask, work
 from nine_knots.core.errors import CannotCompute, Superseded
 
+A = TypeVar("A")
 WORKERS = 2
 MOST_KEPT = 400
 
@@ -42,8 +44,8 @@ class Casting:
             self._pool.submit(work, cast.model_copy(update={"resolution": resolution}))
             self._pool.submit(work, water)
 
-    async def ask(self, bench: str, task: Task) -> Answer:
-        """The answer; Superseded where the same bench asked for another meanwhile."""
+    async def ask(self, bench: str, task: Task, kind: type[A]) -> A:
+        """The answer, of this kind; Superseded where the same bench asked for another meanwhile."""
         key = f"{type(task).__name__} {task.model_dump_json()}"
         answer = self._kept.get(key)
         if answer is None:
@@ -55,6 +57,7 @@ class Casting:
             self._kept.move_to_end(key)
         if isinstance(answer, CannotCompute):
             raise answer
+        assert isinstance(answer, kind)
         return answer
 
     async def _worked_out(self, bench: str, task: Task) -> Answer | CannotCompute:

@@ -1,4 +1,4 @@
-"""Cords: how a measure shows where it stands in its wanted band."""
+"""Cords and facts: how a measure or a line of a reading shows where it stands."""
 
 from dataclasses import dataclass
 from math import exp
@@ -30,6 +30,15 @@ class Measure:
     figure: str
     why: str
     band: Band = Band()
+
+
+@dataclass(frozen=True, slots=True)
+class Fact:
+    """One line of what a reading means, and how it stands."""
+
+    title: str
+    text: str
+    standing: Standing = "right"
 
 
 def squash(deviation: float) -> float:

@@ -1,7 +1,7 @@
 """What every value in the core is built on: frozen, closed, finite."""
 
 from dataclasses import dataclass
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal, Self
 
 from pydantic import BaseModel, ConfigDict, Field
 
@@ -10,6 +10,11 @@ class Frozen(BaseModel):
     """An immutable value: no unknown fields, no infinities, no not-a-number."""
 
     model_config = ConfigDict(frozen=True, extra="forbid", allow_inf_nan=False)
+
+    def remade(self, **changes: Any) -> Self:
+        """The value with some fields changed, validated anew."""
+        fields = {name: getattr(self, name) for name in type(self).model_fields}
+        return type(self).model_validate({**fields, **changes})
 
 
 @dataclass(frozen=True, slots=True)

@@ -5,7 +5,7 @@ A stretch is the linear part only. A line's core and a rod's safe pull are guess
 
 from dataclasses import dataclass
 
-from nine_knots.core.cords import Standing
+from nine_knots.core.cords import Fact, Standing
 from nine_knots.core.design import Design
 from nine_knots.core.hold.elements import Hold, hold_of_dropper
 from nine_knots.core.hold.need import need_of
@@ -26,15 +26,6 @@ WATER: dict[Snags, str] = {
 }
 LINE_OUT_M = 9.0  # at the strike
 WEAK_ABOVE = 0.1  # chance of a break above the ring from which the order is wrong [G]
-
-
-@dataclass(frozen=True, slots=True)
-class Fact:
-    """One line of what the hold means."""
-
-    title: str
-    text: str
-    standing: Standing = "right"
 
 
 @dataclass(frozen=True, slots=True)

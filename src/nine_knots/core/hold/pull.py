@@ -7,9 +7,10 @@ from typing import Literal
 import numpy as np
 from numpy.typing import NDArray
 
+from nine_knots.core.cords import Fact
 from nine_knots.core.design import Design
 from nine_knots.core.hold.elements import Element, Hold, hold_of
-from nine_knots.core.hold.facts import Fact, facts
+from nine_knots.core.hold.facts import facts
 from nine_knots.core.hold.loss import break_at_m, place_of_break, what_is_left, what_is_lost
 from nine_knots.core.hold.record_rule import RuleLine, record_lines
 from nine_knots.core.hold.stretch import compliance_m_n

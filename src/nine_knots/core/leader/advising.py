@@ -186,8 +186,7 @@ def _with_dropper(choice: Choice, dropper: Dropper) -> Choice:
     joint, reason = choice.joint, choice.reason
     if joint.kind == "knot" and not KNOTS[joint.knot].dropper:
         joint, reason = Joint(knot="triple-surgeons"), "its lower tag carries the dropper."
-    fields = {name: getattr(joint, name) for name in Joint.model_fields}
-    return _chosen(Joint.model_validate({**fields, "dropper": dropper}), reason)
+    return _chosen(joint.remade(dropper=dropper), reason)
 
 
 def _faults_at_the_line(tied: Joint, butt: Piece, line: FlyLine, best: Choice) -> tuple[Fault, ...]:
@@ -254,8 +253,7 @@ def _faults_between(tied: Joint, above: Piece, below: Piece) -> tuple[Fault, ...
             faults.append(Fault(what, mend, best))
     if tied.dropper is not None and tied.kind == "knot" and not knot.dropper:
         what = f"A {knot.title} leaves no tag for a dropper."
-        fields = {name: getattr(tied, name) for name in Joint.model_fields}
-        instead = Joint.model_validate({**fields, "knot": "triple-surgeons"})
+        instead = tied.remade(knot="triple-surgeons")
         faults.append(Fault(what, "Tie a triple surgeon's, and use its lower tag.", instead))
     heavier = lower_m > REVERSED * upper_m and below.role != "bite"
     if heavier and "wire" not in families:

@@ -32,12 +32,11 @@ from nine_knots.core.leader.resizing import (
     move_joint,
     nudge_joint,
     rebuilt,
-    remade,
     resized,
     set_length,
     with_piece,
 )
-from nine_knots.core.leader.rigging import RIG_ACTS, remade_joint
+from nine_knots.core.leader.rigging import RIG_ACTS
 from nine_knots.core.leader.workbench import Workbench
 from nine_knots.core.strand import Packet, Spool
 
@@ -110,7 +109,7 @@ def _restocked(leader: Leader, index: int, item: Spool | Packet, bench: Workbenc
 
 def _tied(old: Joint, new: Joint) -> Joint:
     """The new joint, keeping the dropper of the old; a fly in line stays."""
-    return old if old.kind == "fly" else remade_joint(new, dropper=old.dropper)
+    return old if old.kind == "fly" else new.remade(dropper=old.dropper)
 
 
 def _step_stock(leader: Leader, edit: StepStock, bench: Workbench) -> Leader:
@@ -133,11 +132,11 @@ def _step_stock(leader: Leader, edit: StepStock, bench: Workbench) -> Leader:
 
 
 def _set_role(leader: Leader, edit: SetRole, bench: Workbench) -> Leader:  # noqa: ARG001
-    return with_piece(leader, edit.piece, remade(leader.pieces[edit.piece], role=edit.role))
+    return with_piece(leader, edit.piece, leader.pieces[edit.piece].remade(role=edit.role))
 
 
 def _set_wear(leader: Leader, edit: SetWear, bench: Workbench) -> Leader:  # noqa: ARG001
-    return with_piece(leader, edit.piece, remade(leader.pieces[edit.piece], wear=edit.wear))
+    return with_piece(leader, edit.piece, leader.pieces[edit.piece].remade(wear=edit.wear))
 
 
 def _split(leader: Leader, edit: Split, bench: Workbench) -> Leader:

@@ -12,7 +12,6 @@ from nine_knots.core.leader.joints import Joint
 from nine_knots.core.leader.leader import Leader
 from nine_knots.core.leader.pieces import LevelPiece, TaperedPiece
 from nine_knots.core.leader.workbench import Workbench
-from nine_knots.core.units import parse_length
 from nine_knots.core.values import LONGEST_LEADER_M, MOST_PIECES
 
 SHORTEST_PIECE_M = 0.025
@@ -47,12 +46,6 @@ def with_piece(leader: Leader, index: int, piece: LevelPiece | TaperedPiece) -> 
     return rebuilt(leader, pieces, list(leader.joints))
 
 
-def remade(piece: LevelPiece | TaperedPiece, **changes: Any) -> LevelPiece | TaperedPiece:
-    """The piece with some fields changed, validated anew."""
-    fields = {name: getattr(piece, name) for name in type(piece).model_fields}
-    return type(piece).model_validate({**fields, **changes})
-
-
 def longest_m(piece: LevelPiece | TaperedPiece, end: str) -> float:
     """The most metres a piece can have by moving one of its ends: a taper has just what is cut."""
     if isinstance(piece, LevelPiece):
@@ -65,11 +58,11 @@ def resized(
 ) -> LevelPiece | TaperedPiece:
     """The piece at another length, what is gained or lost being at one end."""
     if isinstance(piece, LevelPiece):
-        return remade(piece, length_m=length_m)
+        return piece.remade(length_m=length_m)
     grown = length_m - piece.length_m
     if end == "tip":
-        return remade(piece, cut_tip_m=max(0.0, piece.cut_tip_m - grown))
-    return remade(piece, cut_butt_m=max(0.0, piece.cut_butt_m - grown))
+        return piece.remade(cut_tip_m=max(0.0, piece.cut_tip_m - grown))
+    return piece.remade(cut_butt_m=max(0.0, piece.cut_butt_m - grown))
 
 
 def move_joint(leader: Leader, edit: MoveJoint, bench: Workbench) -> Leader:
@@ -104,14 +97,10 @@ def nudge_joint(leader: Leader, edit: NudgeJoint, bench: Workbench) -> Leader:
     return move_joint(leader, MoveJoint(joint=edit.joint, to_m=to_m), bench)
 
 
-def _typed(length: float | str, bench: Workbench) -> float:
-    return parse_length(length, bench.units.system) if isinstance(length, str) else length
-
-
 def set_length(leader: Leader, edit: SetLength, bench: Workbench) -> Leader:
     """Give a piece the length typed."""
     piece = leader.pieces[edit.piece]
-    length = _typed(edit.length, bench)
+    length = bench.length_m(edit.length)
     most = longest_m(piece, "tip")
     if length > most + 1e-9:
         raise EditRefused(
@@ -125,7 +114,7 @@ def set_length(leader: Leader, edit: SetLength, bench: Workbench) -> Leader:
 def cut_back(leader: Leader, edit: CutBack, bench: Workbench) -> Leader:
     """Cut a knotless taper back from one end."""
     piece = leader.pieces[edit.piece]
-    length = _typed(edit.length, bench)
+    length = bench.length_m(edit.length)
     left = piece.length_m - length
     if isinstance(piece, LevelPiece) or left < SHORTEST_PIECE_M:
         raise EditRefused(

@@ -41,33 +41,13 @@ SIGHTER_SHARE, FLOAT_SHARE, GREASE_ABOVE_M = 0.45, 0.6, 0.9  # of the leader; of
 
 def with_things(leader: Leader, things: list[Attachment]) -> Leader:
     """The leader with other things along it."""
-    return _changed(leader, attachments=tuple(things))
-
-
-def _changed(leader: Leader, **parts: Any) -> Leader:
-    fields = {name: getattr(leader, name) for name in Leader.model_fields}
-    return Leader.model_validate({**fields, **parts})
+    return leader.remade(attachments=tuple(things))
 
 
 def _with_joint(leader: Leader, number: int, joint: Joint) -> Leader:
     joints = list(leader.joints)
     joints[number] = joint
-    return _changed(leader, joints=tuple(joints))
-
-
-def remade_joint(joint: Joint, **changes: Any) -> Joint:
-    """The joint with some fields changed, validated anew."""
-    fields = {name: getattr(joint, name) for name in Joint.model_fields}
-    return Joint.model_validate({**fields, **changes})
-
-
-def _remade(thing: Attachment, **changes: Any) -> Attachment:
-    fields = {name: getattr(thing, name) for name in Attachment.model_fields}
-    return Attachment.model_validate({**fields, **changes})
-
-
-def _typed(length: float | str, bench: Workbench) -> float:
-    return parse_length(length, bench.units.system) if isinstance(length, str) else length
+    return leader.remade(joints=tuple(joints))
 
 
 def _usual_place_m(leader: Leader, kind: AttachmentKind, bench: Workbench) -> float:
@@ -86,7 +66,7 @@ def _usual_place_m(leader: Leader, kind: AttachmentKind, bench: Workbench) -> fl
 def _hang_on(leader: Leader, edit: HangOn, bench: Workbench) -> Leader:
     above = _usual_place_m(leader, edit.kind, bench)
     if edit.above is not None:
-        above = _typed(edit.above, bench)
+        above = bench.length_m(edit.above)
     thing = Attachment(
         kind=edit.kind,
         above_end_m=above,
@@ -98,7 +78,7 @@ def _hang_on(leader: Leader, edit: HangOn, bench: Workbench) -> Leader:
 
 def _with_thing(leader: Leader, number: int, **changes: Any) -> Leader:
     things = list(leader.attachments)
-    things[number] = _remade(things[number], **changes)
+    things[number] = things[number].remade(**changes)
     return with_things(leader, things)
 
 
@@ -130,7 +110,7 @@ def _set_thing(leader: Leader, edit: SetThing, bench: Workbench) -> Leader:
     thing = leader.attachments[edit.thing]
     changes: dict[str, Any] = {}
     if edit.above is not None:
-        changes["above_end_m"] = _typed(edit.above, bench)
+        changes["above_end_m"] = bench.length_m(edit.above)
     if edit.size is not None and thing.kind == "shot":
         changes["mass_kg"] = shot_kg(edit.size)
     elif edit.size is not None and thing.kind == "indicator":
@@ -206,7 +186,7 @@ def _set_dropper(leader: Leader, edit: SetDropper, bench: Workbench) -> Leader:
         strand = own.strand if isinstance(own, LevelPiece) else bench.nearest(2e-4).strand
     length = old.length_m if old else bench.units.snap_length(USUAL_TAG_M)
     if edit.length is not None:
-        length = _typed(edit.length, bench)
+        length = bench.length_m(edit.length)
     as_piece = LevelPiece(role="tippet", strand=strand, length_m=length)
     dropper = Dropper(
         strand=strand, length_m=length, knot=eye_knot(as_piece, fly).knot, fly=fly, tag=tag
@@ -215,7 +195,7 @@ def _set_dropper(leader: Leader, edit: SetDropper, bench: Workbench) -> Leader:
         joint = joint_between(above, below)
         if joint.kind == "knot" and not _leaves_a_tag(joint):
             joint = Joint(knot="triple-surgeons")
-    return _with_joint(leader, edit.joint, remade_joint(joint, dropper=dropper))
+    return _with_joint(leader, edit.joint, joint.remade(dropper=dropper))
 
 
 def _leaves_a_tag(joint: Joint) -> bool:
@@ -245,13 +225,13 @@ def _change_fly(leader: Leader, edit: ChangeFly, bench: Workbench) -> Leader:  #
             where="edit.joint",
             mend="Retie the joint with a longer tag, or set the dropper's length.",
         )
-    new = Dropper.model_validate({**dict(old), "length_m": left})
-    return _with_joint(leader, edit.joint, remade_joint(leader.joints[edit.joint], dropper=new))
+    new = old.remade(length_m=left)
+    return _with_joint(leader, edit.joint, leader.joints[edit.joint].remade(dropper=new))
 
 
 def _remove_dropper(leader: Leader, edit: RemoveDropper, bench: Workbench) -> Leader:  # noqa: ARG001
     _dropper(leader, edit.joint)
-    return _with_joint(leader, edit.joint, remade_joint(leader.joints[edit.joint], dropper=None))
+    return _with_joint(leader, edit.joint, leader.joints[edit.joint].remade(dropper=None))
 
 
 def _set_fly_in_line(leader: Leader, edit: SetFlyInLine, bench: Workbench) -> Leader:  # noqa: ARG001

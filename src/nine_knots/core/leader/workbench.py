@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from nine_knots.core.errors import EditRefused
 from nine_knots.core.strand import Packet, Spool, Stock, Strand, TaperedStrand
 from nine_knots.core.tackle import Fly
-from nine_knots.core.units import Units
+from nine_knots.core.units import Units, parse_length
 
 
 @dataclass(frozen=True)
@@ -15,6 +15,10 @@ class Workbench:
     stock: tuple[Stock, ...]
     fly: Fly
     units: Units
+
+    def length_m(self, typed: float | str) -> float:
+        """A length in metres, given so or as text in the angler's units; Unreadable otherwise."""
+        return parse_length(typed, self.units.system) if isinstance(typed, str) else typed
 
     def find(self, spool_id: str) -> Spool | Packet:
         """The stock of this name, or EditRefused."""

@@ -7,6 +7,7 @@ from collections.abc import Callable, Iterator
 
 from nine_knots.core.cast.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
+from nine_knots.core.cast.throw import Flight
 from nine_knots.core.cast.thrower import Thrower
 from nine_knots.core.cast.turnover import STEADY, Gust, air_of, mass_ratio, turnover_measure
 from nine_knots.core.cords import Measure
@@ -46,17 +47,18 @@ class Caster:
 
     def slack_m(self, one: Try) -> float:
         """Slack in metres in which it lands."""
-        day = one.design.situation
-        air = air_of(day.wind, self._gust)
-        flight = self._thrower.throw(one.design.leader, day.line, day.fly, one.stroke, air)
-        return max(0.0, flight.slack_m)
+        return max(0.0, self._flight(one).slack_m)
 
     def measure(self, one: Try) -> Measure:
         """The turnover cord; CannotCompute where the cast model refuses."""
+        design = one.design
+        flight = self._flight(one)
+        return turnover_measure(flight, design.leader, design.situation, self._units, self._own)
+
+    def _flight(self, one: Try) -> Flight:
         day = one.design.situation
         air = air_of(day.wind, self._gust)
-        flight = self._thrower.throw(one.design.leader, day.line, day.fly, one.stroke, air)
-        return turnover_measure(flight, one.design.leader, day, self._units, self._own)
+        return self._thrower.throw(one.design.leader, day.line, day.fly, one.stroke, air)
 
 
 def remedies_for(

@@ -1,7 +1,7 @@
 """Parts of plans that several schools share: pieces by strength, a taper to a diameter."""
 
 from nine_knots.core.materials import MATERIALS, MaterialKey
-from nine_knots.core.schools.school import MIDDLE, STIFF, Brief, PlannedPiece, stepped
+from nine_knots.core.schools.school import MIDDLE, STIFF, Brief, Plan, PlannedPiece, stepped
 from nine_knots.core.section import area_m2
 from nine_knots.core.tippet import diameter_for_strength_m
 
@@ -16,6 +16,24 @@ def times_as_strong_m(
 ) -> float:
     """Diameter in metres of a piece so many times as strong as one of this diameter."""
     return diameter_for_strength_m(times * strength_n(diameter_m, material), material)
+
+
+def taper_and_tippet(
+    brief: Brief,
+    shares: tuple[float, ...],
+    tippet_share: float,
+    end_over_tippet: float,
+    prefer: tuple[MaterialKey, ...],
+) -> Plan:
+    """A taper by shares of what is above the tippet, and a tippet of its share of the whole."""
+    above_m, end_m = (1.0 - tippet_share) * brief.length_m, brief.tippet_m * end_over_tippet
+    tippet = PlannedPiece(
+        role="tippet",
+        length_m=tippet_share * brief.length_m,
+        diameter_m=brief.tippet_m,
+        prefer=prefer,
+    )
+    return Plan(pieces=(*tapered(brief, above_m, end_m, shares), tippet))
 
 
 def tapered(

@@ -1,13 +1,12 @@
 """Long fine: mostly butt and taper, nylon throughout, for spooky fish and small dries."""
 
-from nine_knots.core.schools.by_strength import tapered
+from nine_knots.core.schools.by_strength import taper_and_tippet
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import (
     SOFT,
     Brief,
     Disagreement,
     Plan,
-    PlannedPiece,
     School,
     Span,
 )
@@ -23,14 +22,7 @@ def _span(_situation: Situation) -> Span:
 
 
 def _plan(brief: Brief) -> Plan:
-    above = tapered(brief, (1.0 - TIPPET_SHARE) * brief.length_m, brief.tippet_m * 1.16, SHARES)
-    tippet = PlannedPiece(
-        role="tippet",
-        length_m=TIPPET_SHARE * brief.length_m,
-        diameter_m=brief.tippet_m,
-        prefer=SOFT,
-    )
-    return Plan(pieces=(*above, tippet))
+    return taper_and_tippet(brief, SHARES, TIPPET_SHARE, 1.16, SOFT)
 
 
 LONG_FINE = School(

@@ -3,7 +3,6 @@
 from nine_knots.core.knots import KNOTS
 from nine_knots.core.leader import Dropper, Joint, Leader, LevelPiece, eye_knot
 from nine_knots.core.leader.joining import ring_between
-from nine_knots.core.leader.rigging import remade_joint
 from nine_knots.core.schools.school import Brief, Plan, PlannedFly
 from nine_knots.core.tackle import Bead, Fly
 from nine_knots.core.water.hung import fly_body, fly_float
@@ -20,7 +19,7 @@ def rigged(leader: Leader, plan: Plan) -> Leader:
         joints[number] = ring_between(leader.pieces[number - 1], leader.pieces[number])
     for number in plan.swivels:
         ring = ring_between(leader.pieces[number - 1], leader.pieces[number])
-        joints[number] = remade_joint(ring, kind="swivel")
+        joints[number] = ring.remade(kind="swivel")
     for planned in plan.flies:
         joints[planned.joint] = _with_fly(leader, joints[planned.joint], planned)
     most_m = leader.length_m - KEPT_BELOW_TOP_M
@@ -49,7 +48,7 @@ def _with_fly(leader: Leader, joint: Joint, planned: PlannedFly) -> Joint:
     )
     if joint.kind == "knot" and not KNOTS[joint.knot].dropper:
         joint = Joint(knot="triple-surgeons")
-    return remade_joint(joint, dropper=dropper)
+    return joint.remade(dropper=dropper)
 
 
 def upper_nymph(brief: Brief) -> Fly:

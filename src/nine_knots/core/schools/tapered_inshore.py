@@ -1,13 +1,12 @@
 """Tapered inshore: half stout butt, then three quick steps, for shy fish on the flats."""
 
-from nine_knots.core.schools.by_strength import tapered
+from nine_knots.core.schools.by_strength import taper_and_tippet
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import (
     SUNK,
     Brief,
     Disagreement,
     Plan,
-    PlannedPiece,
     School,
     Span,
 )
@@ -23,14 +22,7 @@ def _span(situation: Situation) -> Span:
 
 
 def _plan(brief: Brief) -> Plan:
-    above = tapered(brief, (1.0 - TIPPET_SHARE) * brief.length_m, brief.tippet_m * 1.2, SHARES)
-    tippet = PlannedPiece(
-        role="tippet",
-        length_m=TIPPET_SHARE * brief.length_m,
-        diameter_m=brief.tippet_m,
-        prefer=SUNK,
-    )
-    return Plan(pieces=(*above, tippet))
+    return taper_and_tippet(brief, SHARES, TIPPET_SHARE, 1.2, SUNK)
 
 
 TAPERED_INSHORE = School(

@@ -2,7 +2,6 @@
 
 from nine_knots.core.errors import OutOfRange
 from nine_knots.core.leader import Leader, LevelPiece
-from nine_knots.core.leader.resizing import remade
 from nine_knots.core.units import Units
 
 MOST_OFF = 0.5  # of the wanted length: further off, and it was another piece that was measured
@@ -26,8 +25,8 @@ def as_tied(leader: Leader, came_out_m: tuple[float | None, ...], units: Units) 
                 mend="Measure it again between its knots, or change the design.",
             )
         if isinstance(piece, LevelPiece):
-            pieces[number] = remade(piece, length_m=length_m)
+            pieces[number] = piece.remade(length_m=length_m)
         else:
             lost_m = max(0.0, piece.cut_tip_m + piece.length_m - length_m)
-            pieces[number] = remade(piece, cut_tip_m=lost_m)
-    return Leader.model_validate({**dict(leader), "pieces": tuple(pieces)})
+            pieces[number] = piece.remade(cut_tip_m=lost_m)
+    return leader.remade(pieces=tuple(pieces))

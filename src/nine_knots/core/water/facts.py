@@ -1,9 +1,8 @@
 """Lines of what the water does to a rig, the rule of thumb beside the computed figure."""
 
-from nine_knots.core.cords import Standing
+from nine_knots.core.cords import Fact, Standing
 from nine_knots.core.design import Design
 from nine_knots.core.errors import CannotCompute
-from nine_knots.core.hold.facts import Fact
 from nine_knots.core.materials import MATERIALS
 from nine_knots.core.section import bend_stiffness_nm2
 from nine_knots.core.units import Units

@@ -4,9 +4,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from nine_knots.core.cords import Measure
+from nine_knots.core.cords import Fact, Measure
 from nine_knots.core.design import Design
-from nine_knots.core.hold.facts import Fact
 from nine_knots.core.ruler import Tick, ruler
 from nine_knots.core.units import Units
 from nine_knots.core.values import Quantity

@@ -5,8 +5,8 @@ They are the angler's notes: the local authority has the say, and every line say
 
 from itertools import pairwise
 
+from nine_knots.core.cords import Fact
 from nine_knots.core.design import Design
-from nine_knots.core.hold.facts import Fact
 from nine_knots.core.units import Units
 
 ASK = "By your own notes, and they change: ask the local authority."

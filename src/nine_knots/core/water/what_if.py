@@ -5,10 +5,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from nine_knots.core.cords import Fact
 from nine_knots.core.design import Design
-from nine_knots.core.hold.facts import Fact
 from nine_knots.core.leader import Leader, LevelPiece
-from nine_knots.core.leader.resizing import remade
 from nine_knots.core.units import Units
 from nine_knots.core.units.factors import THOU_M
 from nine_knots.core.water.outcome import Outcome, outcome_of
@@ -111,7 +110,7 @@ def _finer_tippet(
     if finer_m < FINEST_M:
         return ()
     finer = tippet.strand.model_copy(update={"diameter_m": finer_m, "strength_n": None})
-    pieces = (*leader.pieces[:-1], remade(tippet, strand=finer))
+    pieces = (*leader.pieces[:-1], tippet.remade(strand=finer))
     other = design.model_copy(update={"leader": leader.model_copy(update={"pieces": pieces})})
     deeper = outcome.lowest.height_m - outcome_of(run_of(other, ask)).lowest.height_m
     more = "no deeper to speak of"
@@ -130,7 +129,7 @@ def _scaled(leader: Leader, times: float) -> Leader | None:
     """The leader so many times as long; None where a knotless taper is in it."""
     if not all(isinstance(piece, LevelPiece) for piece in leader.pieces):
         return None
-    pieces = tuple(remade(piece, length_m=times * piece.length_m) for piece in leader.pieces)
+    pieces = tuple(piece.remade(length_m=times * piece.length_m) for piece in leader.pieces)
     return Leader(pieces=pieces, joints=leader.joints, school=leader.school)
 
 

@@ -20,22 +20,6 @@ const player = usePlayer(
   () => reel.value?.count ?? 0,
   () => reel.value?.gap_s ?? 1,
 )
-
-/** On the picture: space plays, arrows step, Home and End go to launch and landing. */
-function key(event: KeyboardEvent) {
-  const acts: Record<string, () => void> = {
-    ' ': player.toggle,
-    ArrowLeft: () => player.show(player.frame.value - 1),
-    ArrowRight: () => player.show(player.frame.value + 1),
-    Home: () => player.show(0),
-    End: () => player.show(player.last.value),
-    q: player.slower,
-  }
-  const act = acts[event.key]
-  if (!act) return
-  event.preventDefault()
-  act()
-}
 </script>
 
 <template>
@@ -54,7 +38,7 @@ function key(event: KeyboardEvent) {
       tabindex="0"
       role="img"
       :aria-label="`${cast.reading.figure}, ${cast.reading.landing}. Space plays, arrows step.`"
-      @keydown="key"
+      @keydown="player.key"
     >
       <CastPicture
         :reel="reel"

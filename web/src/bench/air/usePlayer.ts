@@ -34,11 +34,27 @@ export function usePlayer(count: () => number, gap_s: () => number) {
     slow.value = !slow.value
   }
 
+  /** Space plays, arrows step, Home and End go to the first and the last, Q slows. */
+  function key(event: KeyboardEvent) {
+    const acts: Record<string, () => void> = {
+      ' ': toggle,
+      ArrowLeft: () => show(frame.value - 1),
+      ArrowRight: () => show(frame.value + 1),
+      Home: () => show(0),
+      End: () => show(last.value),
+      q: slower,
+    }
+    const act = acts[event.key]
+    if (!act) return
+    event.preventDefault()
+    act()
+  }
+
   // a new cast shows its landing; whoever wants the movie plays it
   watch(count, () => {
     if (!playing.value) at.value = last.value
   })
   at.value = last.value
 
-  return { frame, playing, slow, still, last, toggle, slower, show }
+  return { frame, playing, slow, still, last, toggle, slower, show, key }
 }

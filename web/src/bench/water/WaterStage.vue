@@ -30,20 +30,6 @@ const time = computed(() => {
 })
 const facts = computed(() => [...(reading.value?.facts ?? []), ...(reading.value?.rules ?? [])])
 
-function key(event: KeyboardEvent) {
-  const acts: Record<string, () => void> = {
-    ' ': player.toggle,
-    ArrowLeft: () => player.show(player.frame.value - 1),
-    ArrowRight: () => player.show(player.frame.value + 1),
-    Home: () => player.show(0),
-    End: () => player.show(player.last.value),
-  }
-  const act = acts[event.key]
-  if (!act) return
-  event.preventDefault()
-  act()
-}
-
 onMounted(() => (water.seen = true))
 onUnmounted(() => (water.seen = false))
 </script>
@@ -76,7 +62,7 @@ onUnmounted(() => (water.seen = false))
         tabindex="0"
         role="img"
         :aria-label="`${reading.drift.figure}, ${reading.depth_cord.figure}. Space plays, arrows step.`"
-        @keydown="key"
+        @keydown="player.key"
       >
         <SectionPicture
           v-if="reading.movie"
