@@ -36,6 +36,7 @@ from nine_knots.core.water.what_if import Aside, what_if
 PROFILE_POINTS = 12
 USUAL_SLACK_M = 0.25  # of a soft cast, where none was simulated [G]
 MOST_FRAMES = 150
+DRIFTING = ("indicator", "under a dry", "on the leader", "tight line")
 
 
 @dataclass(frozen=True, slots=True)
@@ -242,7 +243,7 @@ def _fly(fly: FlyOutcome, outcome: Outcome, units: Units) -> FlyReading:
         if fly.height_m < ON_BED_M
         else f"{units.depth(fly.height_m).text} above the bed",
         zone=zone,
-        carried=_carried(fly),
+        carried=_carried(fly) if outcome.run.setup in DRIFTING else "",
     )
 
 

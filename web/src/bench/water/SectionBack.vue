@@ -23,7 +23,7 @@ const zoneTop = computed(() => props.px(0, props.reading.zone_m)[1])
     <rect x="0" :y="zoneTop" :width="width" :height="floor - zoneTop" class="zone" />
     <rect x="0" :y="floor" :width="width" :height="FLOOR_PX" class="bed" />
     <line x1="0" :x2="width" :y1="surface" :y2="surface" class="surface" />
-    <text x="8" :y="zoneTop - 4" class="note">zone at the bed</text>
+    <text x="84" :y="zoneTop - 4" class="note">zone at the bed</text>
     <FlowArrows :flow="reading.flow" :x="10" :px="px" />
     <g class="depths">
       <g

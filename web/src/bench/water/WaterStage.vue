@@ -89,7 +89,11 @@ onUnmounted(() => (water.seen = false))
       </ul>
       <FactList :facts="facts" />
       <DepthTable v-if="reading.setup !== 'surface'" />
-      <p class="quiet limits">
+      <p v-if="reading.lane" class="quiet limits">
+        Seen from above, not to scale. How much currents differ is the least certain: watch two
+        leaves, and type what you see.
+      </p>
+      <p v-else class="quiet limits">
         Seen from beside the drift, in one plane along the stream. Depth is known to a hand’s
         breadth, time to half a second; the fly’s drag in water is the least certain: a jar test of
         your own fly mends it. Dashed green: the steady drift, where there is one clear of the bed.
