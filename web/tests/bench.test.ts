@@ -102,4 +102,23 @@ describe('the bench', () => {
     await bench.change({ kind: 'undo' })
     expect([bench.saved?.leader_id, bench.changedSinceSaved]).toEqual(['one', false])
   })
+
+  it('begins with what was opened by hand, not with what is opened at the start', async () => {
+    const bench = useBench()
+    const saved = (title: string) => ({ leader_id: title, revision: 1, design: design(title) })
+    const shelf: ((answer: Response) => void)[] = []
+    vi.stubGlobal('fetch', async (request: Request) => {
+      if (request.url.endsWith('/api/leaders'))
+        return new Promise<Response>((resolve) => shelf.push(resolve))
+      if (request.method === 'GET') return json(saved(request.url.split('/').at(-1)!))
+      const body = (await request.clone().json()) as BenchRequest
+      return json({ design: body.design, evaluation: {} as Evaluation })
+    })
+    const beginning = bench.begin()
+    await vi.waitFor(() => expect(shelf).toHaveLength(1))
+    await bench.openLeader('by-hand')
+    shelf[0]!(json([saved('newest')]))
+    await beginning
+    expect(bench.design?.title).toBe('by-hand')
+  })
 })

@@ -37,6 +37,8 @@ export const useBench = defineStore('bench', () => {
   let draftId = ''
   let history: History<Entry> | null = null
   let dragFrom: Design | null = null
+  /** How many have been opened: what is asked for by hand goes before what is opened at the start. */
+  let opened = 0
 
   const turns = new Turns<Change>(run, keep)
 
@@ -148,7 +150,7 @@ export const useBench = defineStore('bench', () => {
   async function restore(): Promise<boolean> {
     draftId = await draftOfThisTab()
     const draft = await readDraft(draftId)
-    if (draft) {
+    if (draft && !opened) {
       history = new History(draft.entries, draft.head.at)
       savedBy.value = draft.head.saved
       thread.value = history.present.thread
@@ -163,13 +165,15 @@ export const useBench = defineStore('bench', () => {
   }
 
   async function openLeader(leaderId: string) {
+    const mine = ++opened
     const found = await answered(
       api.GET('/api/leaders/{leader_id}', { params: { path: { leader_id: leaderId } } }),
     )
-    await openDesign(found.design, found)
+    if (mine === opened) await openDesign(found.design, found)
   }
 
   async function openDesign(made: Design, from: SavedAs | null = null) {
+    opened += 1
     const link = from && {
       leader_id: from.leader_id,
       revision: from.revision,
@@ -183,7 +187,7 @@ export const useBench = defineStore('bench', () => {
     if (ready.value) return
     if (!(await restore())) {
       const shelf = await answered(api.GET('/api/leaders'))
-      if (shelf[0]) await openLeader(shelf[0].leader_id)
+      if (shelf[0] && !opened) await openLeader(shelf[0].leader_id)
     }
     ready.value = true
   }
