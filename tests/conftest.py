@@ -14,6 +14,7 @@ settings.register_profile("steady", deadline=None, derandomize=True)
 settings.load_profile("steady")
 
 TABLES = (
+    "intended_save",
     "pull_test",
     "attempt",
     "tied_piece",

@@ -11,11 +11,18 @@ from nine_knots.demo.load import load_demo
 PORT = 8123
 
 
-@pytest.fixture
-def client(database) -> Iterator[TestClient]:
-    load_demo(database)
-    with TestClient(create_app(database, PORT), base_url=f"http://127.0.0.1:{PORT}") as made:
+@pytest.fixture(scope="session")
+def served(migrated) -> Iterator[TestClient]:
+    """One application, and so one crew of workers, for all tests."""
+    with TestClient(create_app(migrated, PORT), base_url=f"http://127.0.0.1:{PORT}") as made:
         yield made
+
+
+@pytest.fixture
+def client(served, database) -> TestClient:
+    """The application with nothing but the demo in its database."""
+    load_demo(database)
+    return served
 
 
 @pytest.fixture

@@ -24,9 +24,8 @@ def test_readings_are_kept_set_aside_and_change_the_hold(client, saved, spool_id
     assert len(answer["beliefs"][0]["posterior"]) == len(answer["beliefs"][0]["prior"])
     after = client.post("/api/bench", json={"design": saved["design"]}).json()["evaluation"]
     assert after["low"]["si"] < before["low"]["si"]
-    for test in answer["tests"]:
-        path = f"/api/pulls/{test['test_id']}"
-        answer = client.put(path, json={"set_aside": True}).json()
+    ids = [test["test_id"] for test in answer["tests"]]
+    answer = client.post("/api/pulls/aside", json={"test_ids": ids, "set_aside": True}).json()
     assert all(test["set_aside"] for test in answer["tests"]), "they stay on the list"
     again = client.post("/api/bench", json={"design": saved["design"]}).json()["evaluation"]
     assert again["low"] == before["low"]
@@ -37,7 +36,9 @@ def test_bad_readings_are_refused(client, spool_id):
     assert client.post("/api/pulls", json=form).json()["where"] == "broke"
     gone = client.post("/api/pulls", json={**form, "spool_id": "none", "broke": "3 lb"})
     assert gone.status_code == 404
-    assert client.put("/api/pulls/none", json={"set_aside": True}).status_code == 404
+    none = {"test_ids": ["0" * 32]}
+    assert client.post("/api/pulls/aside", json={**none, "set_aside": True}).status_code == 404
+    assert client.post("/api/pulls/deletion", json=none).status_code == 404
     far = {"knot": "blood", "spool_id": spool_id, "address": "socket://example.org:80"}
     assert client.post("/api/pulls/scale", json=far).status_code == 422
 
@@ -46,10 +47,24 @@ def test_csv_goes_out_and_comes_back_whole_or_not_at_all(client, spool_id):
     client.post("/api/pulls", json={"knot": "uni", "spool_id": spool_id, "broke": "2 lb"})
     text = client.get("/api/pulls/csv").text
     doubled = client.post("/api/pulls/csv", json={"text": text}).json()
-    assert [test["source"] for test in doubled["tests"]] == ["typed", "file"]
+    assert [test["source"] for test in doubled["tests"]] == ["file", "typed"]
     bad = client.post("/api/pulls/csv", json={"text": text + "granny,nylon,a,1,1,no\n"})
     assert bad.json()["where"] == "line 3"
     assert len(client.get("/api/pulls").json()["tests"]) == 2
+
+
+def test_tests_come_by_the_page_and_are_forgotten_together(client, spool_id):
+    form = {"knot": "uni", "spool_id": spool_id}
+    for pounds in (2, 3, 4):
+        client.post("/api/pulls", json={**form, "broke": f"{pounds} lb"})
+    first = client.get("/api/pulls", params={"limit": 2}).json()
+    rest = client.get("/api/pulls", params={"limit": 2, "skip": 2}).json()
+    assert [len(page["tests"]) for page in (first, rest)] == [2, 1]
+    assert first["total"] == rest["total"] == 3
+    assert "after 3 pulls" in rest["beliefs"][0]["words"], "what they say goes by all of them"
+    ids = [test["test_id"] for test in first["tests"]]
+    left = client.post("/api/pulls/deletion", json={"test_ids": ids}).json()
+    assert [test["broke"] for test in left["tests"]] == ["2.0 lb"]
 
 
 def test_a_pull_is_read_from_the_simulated_scale(client, spool_id):

@@ -1,10 +1,12 @@
 """Own pull tests: odd ones questioned, none dropped, the design's hold by the posterior."""
 
+from math import log
+
 import pytest
 
 from nine_knots.core.evaluation import evaluate
 from nine_knots.core.hold import hold_of
-from nine_knots.core.knots.own import PullTest, belief, density, is_odd, own_knots
+from nine_knots.core.knots.own import PullTest, belief, density, is_odd, own_knots, summed
 from nine_knots.core.tying import Tier
 from tests.makers import INCHES, PLAIN, design
 
@@ -15,20 +17,26 @@ def pulls(*shares, knot="blood"):
     )
 
 
+def told(tests, knot="blood"):
+    return summed(knot, "nylon", tests)
+
+
 def test_a_test_far_from_the_others_is_questioned_and_still_counts_until_set_aside():
     tests = pulls(0.85, 0.86, 0.84, 0.4)
-    assert [is_odd(i, tests) for i in range(4)] == [False, False, False, True]
-    with_it = belief("blood", "nylon", tests)
+    shares = sorted(log(one.kept) for one in tests)
+    assert [is_odd(one, shares) for one in tests] == [False, False, False, True]
+    aside = tests[3].model_copy(update={"set_aside": True})
+    assert is_odd(aside, shares[1:]), "one set aside is not among those it is held against"
+    assert not is_odd(tests[0], [log(tests[0].kept)]), "alone, against the prior"
+    with_it = belief(told(tests))
     assert with_it.tests == 4
-    without = belief(
-        "blood", "nylon", (*tests[:3], tests[3].model_copy(update={"set_aside": True}))
-    )
+    without = belief(told((*tests[:3], aside)))
     assert without.tests == 3
     assert without.posterior > with_it.posterior
 
 
 def test_the_design_goes_by_the_posterior_and_says_so():
-    own = own_knots(pulls(0.6, 0.62, 0.58, 0.6, 0.61, 0.6, 0.59, 0.6))
+    own = own_knots((told(pulls(0.6, 0.62, 0.58, 0.6, 0.61, 0.6, 0.59, 0.6)),))
     assert [(one.knot, one.family, one.tests) for one in own] == [("blood", "nylon", 8)]
     assert hold_of(PLAIN, own=own).mean_n < hold_of(PLAIN).mean_n
     hold = evaluate(design(), {}, INCHES, Tier(knots=own)).verdict[1]
@@ -39,17 +47,15 @@ def test_the_design_goes_by_the_posterior_and_says_so():
 
 
 def test_a_knot_never_keeps_more_than_the_line_has():
-    own = own_knots(pulls(*(1.3,) * 30))
+    own = own_knots((told(pulls(*(1.3,) * 30)),))
     sides = [e for e in hold_of(PLAIN, own=own).elements if e.what == "joint" and e.index == 1]
     assert all(side.kept <= 1.0 for side in sides)
 
 
 def test_all_set_aside_is_as_none():
     aside = tuple(one.model_copy(update={"set_aside": True}) for one in pulls(0.5, 0.5))
-    assert own_knots(aside) == ()
-    assert belief("blood", "nylon", aside).posterior == pytest.approx(
-        belief("blood", "nylon", ()).prior
-    )
+    assert own_knots((told(aside),)) == ()
+    assert belief(told(aside)).posterior == pytest.approx(belief(told(())).prior)
 
 
 def test_a_drawn_density_holds_all_its_weight():

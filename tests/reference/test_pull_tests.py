@@ -7,7 +7,7 @@ import pytest
 from scipy.integrate import trapezoid
 from scipy.stats import norm
 
-from nine_knots.core.knots.own import PRIOR_TESTS, PullTest, belief, spread_of, usual_share
+from nine_knots.core.knots.own import PRIOR_TESTS, PullTest, belief, spread_of, summed, usual_share
 
 SHARES = (0.78, 0.84, 0.9, 0.71)
 
@@ -20,7 +20,7 @@ def pulls(shares):
 
 def test_the_update_is_the_posterior_by_brute_force():
     """Prior times likelihood on a grid, with scipy.stats.norm, normalised numerically."""
-    found = belief("blood", "nylon", pulls(SHARES))
+    found = belief(summed("blood", "nylon", pulls(SHARES)))
     sigma = spread_of("blood")
     grid = np.linspace(log(0.4), log(1.3), 40_001)
     weight = norm.pdf(grid, log(usual_share("blood", "nylon")), sigma / sqrt(PRIOR_TESTS))
@@ -35,7 +35,7 @@ def test_the_update_is_the_posterior_by_brute_force():
 
 def test_a_prior_worth_five_tests_weighs_as_five():
     """Textbook: normal mean, known variance; n0 = 5 pseudo-observations (Gelman et al., BDA)."""
-    low = belief("blood", "nylon", pulls((0.7,) * 5))
+    low = belief(summed("blood", "nylon", pulls((0.7,) * 5)))
     prior = usual_share("blood", "nylon")
     assert log(low.posterior) == pytest.approx(0.5 * (log(prior) + log(0.7)))
     assert low.posterior_spread == pytest.approx(low.prior_spread / sqrt(2.0))

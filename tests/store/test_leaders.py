@@ -40,7 +40,7 @@ def test_a_save_on_an_older_revision_is_refused_and_both_are_kept(database, me):
         database.transact(lambda c: leaders.save_revision(c, me, made.leader_id, 1, MINE))
     assert refused.value.newest == 2
     own = database.transact(lambda c: leaders.create_leader(c, me, MINE))
-    shelf = database.transact(lambda c: leaders.list_leaders(c, me))
+    shelf = database.transact(lambda c: leaders.list_leaders(c, me, 50))
     assert {one.leader_id for one in shelf} == {made.leader_id, own.leader_id}
 
 
@@ -63,7 +63,7 @@ def test_of_many_saves_at_once_one_wins(database, me):
 def test_another_anglers_leader_is_not_there(database, me):
     other = database.transact(lambda c: create_angler(c, Settings(name="Another")))
     made = database.transact(lambda c: leaders.create_leader(c, other, MINE))
-    assert database.transact(lambda c: leaders.list_leaders(c, me)) == ()
+    assert database.transact(lambda c: leaders.list_leaders(c, me, 50)) == ()
     for act in (
         lambda c: leaders.read_revision(c, me, made.leader_id),
         lambda c: leaders.save_revision(c, me, made.leader_id, 1, MINE),

@@ -8,7 +8,7 @@ from nine_knots.core.cast.landings import Seen
 from nine_knots.core.cast.own_cast import UNKNOWN, Landing, estimate
 from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.errors import NotFound
-from nine_knots.core.knots.own import PullTest
+from nine_knots.core.knots.own import PullTest, summed
 from nine_knots.core.practice import Attempt
 from nine_knots.store import landings, practice, pulls, tying
 from nine_knots.store.anglers import Settings, create_angler
@@ -58,7 +58,7 @@ def test_hand_height_and_own_knots_make_the_tier(database, me):
     database.transact(lambda c: tying.write_height_m(c, me, 1.81))
     database.transact(lambda c: tying.add_tied(c, me, {0: 0.6, 2: 0.7}))
     test = PullTest(knot="blood", family="nylon", strand_n=40.0, broke_n=30.0)
-    database.transact(lambda c: pulls.add_test(c, me, test, "Mist soft", "typed"))
+    database.transact(lambda c: pulls.add_tests(c, me, [(test, "Mist soft")], "typed"))
     tier = database.transact(lambda c: tying.read_tier(c, me))
     assert tier.height_m == 1.81
     assert 0.6 < tier.handiness < 1.0
@@ -76,12 +76,44 @@ def test_attempts_keep_their_moment_in_utc(database, me):
 
 def test_a_pull_test_is_set_aside_and_counted_again(database, me, other):
     test = PullTest(knot="uni", family="fluorocarbon", strand_n=40.0, broke_n=12.0)
-    database.transact(lambda c: pulls.add_test(c, me, test, "Frost", "scale"))
+    database.transact(lambda c: pulls.add_tests(c, me, [(test, "Frost")], "scale"))
     (kept,) = database.transact(lambda c: pulls.list_tests(c, me))
     assert (kept.test, kept.line, kept.source) == (test, "Frost", "scale")
     for aside in (True, False):
-        database.transact(lambda c, a=aside: pulls.set_aside(c, me, kept.test_id, a))
+        database.transact(lambda c, a=aside: pulls.set_aside(c, me, [kept.test_id], a))
         (now,) = database.transact(lambda c: pulls.list_tests(c, me))
         assert now.test.set_aside is aside
+        (told,) = database.transact(lambda c: pulls.summed_tests(c, me))
+        assert told == summed("uni", "fluorocarbon", (now.test,))
     with pytest.raises(NotFound):
-        database.transact(lambda c: pulls.set_aside(c, other, kept.test_id, True))
+        database.transact(lambda c: pulls.set_aside(c, other, [kept.test_id], True))
+
+
+def test_the_database_sums_up_what_the_core_would(database, me):
+    shares = (0.5, 0.82, 0.91, 0.7)
+    tests = [
+        PullTest(knot=knot, family="nylon", strand_n=40.0, broke_n=40.0 * share, set_aside=aside)
+        for knot in ("uni", "blood")
+        for share, aside in zip(shares, (False, True, False, False), strict=True)
+    ]
+    database.transact(lambda c: pulls.add_tests(c, me, [(t, "Mist") for t in tests], "file"))
+    told = database.transact(lambda c: pulls.summed_tests(c, me))
+    for one, mine in zip(told, (tests[4:], tests[:4]), strict=True):
+        expected = summed(mine[0].knot, "nylon", tuple(mine))
+        assert one.tests == expected.tests == 3
+        assert one.ln_kept == pytest.approx(expected.ln_kept)
+        assert (one.least, one.most) == pytest.approx((expected.least, expected.most))
+    listed = database.transact(lambda c: pulls.list_tests(c, me, 3, 2))
+    every = database.transact(lambda c: pulls.list_tests(c, me))
+    assert listed == every[2:5]
+
+
+def test_tests_are_forgotten_together_or_not_at_all(database, me):
+    test = PullTest(knot="uni", family="nylon", strand_n=40.0, broke_n=12.0)
+    database.transact(lambda c: pulls.add_tests(c, me, [(test, "Mist")] * 3, "typed"))
+    ids = [kept.test_id for kept in database.transact(lambda c: pulls.list_tests(c, me))]
+    with pytest.raises(NotFound):
+        database.transact(lambda c: pulls.delete_tests(c, me, [ids[0], "0" * 32]))
+    database.transact(lambda c: pulls.delete_tests(c, me, ids[:2]))
+    assert [k.test_id for k in database.transact(lambda c: pulls.list_tests(c, me))] == ids[2:]
+    assert database.transact(lambda c: pulls.count_tests(c, me)) == 1

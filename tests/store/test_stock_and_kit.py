@@ -7,7 +7,7 @@ from nine_knots.core.evaluation import evaluate
 from nine_knots.core.tackle import Fly
 from nine_knots.core.units import Units
 from nine_knots.demo.load import load_demo
-from nine_knots.store.anglers import Settings, create_angler, only_angler
+from nine_knots.store.anglers import Settings, angler_in_front, create_angler
 from nine_knots.store.leaders import list_leaders
 from nine_knots.store.stock import delete_stock, list_stock, put_stock
 from nine_knots.store.tackle import add_tackle, read_kit
@@ -50,12 +50,12 @@ def test_the_kit_keeps_its_order_and_renews_in_place(database, me):
 def test_the_demo_is_loaded_once_and_sound(database):
     assert load_demo(database)
     assert not load_demo(database)
-    me = database.transact(only_angler)
+    me = database.transact(angler_in_front)
     kit = database.transact(lambda c: read_kit(c, me))
     assert (len(kit.rods), len(kit.lines), len(kit.flies)) == (3, 4, 15)
     stock = database.transact(lambda c: list_stock(c, me))
     assert {i.strand.substance.family for i in stock} == {"nylon", "fluorocarbon", "wire"}
-    shelf = database.transact(lambda c: list_leaders(c, me))
+    shelf = database.transact(lambda c: list_leaders(c, me, 50))
     assert len({one.design.leader.school for one in shelf}) >= 13
     assert len(shelf) == 14
     assert all(one.design.notes for one in shelf)

@@ -6,7 +6,7 @@ import pytest
 
 from nine_knots.core.errors import DatabaseTrouble
 from nine_knots.store import Address, Database
-from nine_knots.store.anglers import Settings, create_angler, only_angler, read_settings
+from nine_knots.store.anglers import Settings, angler_in_front, create_angler, read_settings
 
 
 def make(database, name):
@@ -20,7 +20,7 @@ def test_a_failed_transaction_leaves_nothing(database):
 
     with pytest.raises(ValueError, match="in the middle"):
         database.transact(half)
-    assert database.transact(only_angler) is None
+    assert database.transact(angler_in_front) is None
 
 
 def test_two_that_deadlock_both_get_done(database):

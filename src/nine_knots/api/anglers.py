@@ -12,10 +12,10 @@ router = APIRouter(prefix="/api/angler", tags=["angler"], responses=RESPONSES)
 @router.get("", summary="The angler's name, units and theme")
 def get_angler(session: CurrentSession) -> Settings:
     """Read the settings."""
-    return session.run(read_settings)
+    return session.read(read_settings)
 
 
 @router.put("", summary="Remember the angler's name, units and theme")
 def put_angler(session: CurrentSession, settings: Settings) -> Settings:
     """Write the settings."""
-    return session.run(lambda cursor, me: write_settings(cursor, me, settings))
+    return session.write(lambda cursor, me: write_settings(cursor, me, settings))

@@ -5,7 +5,7 @@ from contextlib import asynccontextmanager
 from pathlib import Path
 
 from fastapi import FastAPI
-from fastapi.responses import FileResponse
+from fastapi.responses import HTMLResponse, Response
 from fastapi.routing import APIRoute
 from fastapi.staticfiles import StaticFiles
 from starlette.exceptions import HTTPException
@@ -15,6 +15,7 @@ from nine_knots.api import (
     bench,
     casts,
     catalogue,
+    everything,
     files,
     hold,
     knots,
@@ -28,10 +29,11 @@ from nine_knots.api import (
     tying,
     water,
 )
+from nine_knots.api.describe import describe_problems
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.guard import Guard
-from nine_knots.api.tasks import CastTask, WaterTask
-from nine_knots.api.workers import Casting
+from nine_knots.api.work.crew import Crew
+from nine_knots.api.work.tasks import CastTask, Task, WaterTask
 from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.design import Design
 from nine_knots.core.water.setups import USUAL_ASK
@@ -44,24 +46,31 @@ def _operation_id(route: APIRoute) -> str:
     return route.name
 
 
+def _first_tasks() -> tuple[Task, ...]:
+    """What every worker begins with: one of each kind of simulation, so that all is compiled."""
+    design = Design.model_validate(DESIGN)
+    sunk = design.situation.model_copy(update={"wish": "drift deep"})
+    water = WaterTask(
+        design=design.model_copy(update={"situation": sunk}),
+        ask=USUAL_ASK,
+        units="imperial",
+        movie=False,
+    )
+    casts = [
+        CastTask(design=design, stroke=Stroke(), resolution=resolution, units="imperial")
+        for resolution in ("fast", "full")
+    ]
+    return (*casts, water)
+
+
 @asynccontextmanager
 async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
-    """Workers live as long as the service; they warm up while it already answers."""
-    casting: Casting = app.state.casting
+    """Workers live as long as the service; they load and compile while it already answers."""
+    crew: Crew = app.state.crew
     if app.state.warm:
-        design = Design.model_validate(DESIGN)
-        sunk = design.situation.model_copy(update={"wish": "drift deep"})
-        casting.warm_up(
-            CastTask(design=design, stroke=Stroke(), resolution="fast", units="imperial"),
-            WaterTask(
-                design=design.model_copy(update={"situation": sunk}),
-                ask=USUAL_ASK,
-                units="imperial",
-                movie=False,
-            ),
-        )
+        crew.start()
     yield
-    casting.close()
+    crew.close()
     if app.state.pull_scale is not None:
         app.state.pull_scale.unplug()
 
@@ -86,8 +95,7 @@ def create_app(
         lifespan=_lifespan,
     )
     app.state.database = database
-    app.state.angler_id = None
-    app.state.casting = Casting()
+    app.state.crew = Crew(_first_tasks())
     app.state.warm = warm
     app.state.pull_scale = None
     problems.install(app)
@@ -107,8 +115,10 @@ def create_app(
         pulls,
         leaders,
         files,
+        everything,
     ):
         app.include_router(module.router)
+    describe_problems(app)
     app.add_middleware(Guard, port=port)
     if built is not None:
         _serve_interface(app, built)
@@ -118,13 +128,17 @@ def create_app(
 def _serve_interface(app: FastAPI, built: Path) -> None:
     app.mount("/assets", _Assets(directory=built / "assets"), name="assets")
 
+    page = (built / "index.html").read_bytes()
+    mark = (built / "mark.svg").read_bytes()
+
     @app.get("/{place:path}", include_in_schema=False)
-    def interface(place: str) -> FileResponse:
+    async def interface(place: str) -> Response:
+        # from memory: the page comes whatever the database, the disk and the threads are about
         if place == "mark.svg":
-            return FileResponse(built / place)
+            return Response(mark, media_type="image/svg+xml")
         if place.split("/")[0] not in PLACES:
             raise HTTPException(404, "There is no such page.")
-        return FileResponse(built / "index.html", headers={"cache-control": "no-cache"})
+        return HTMLResponse(page, headers={"cache-control": "no-cache"})
 
 
 class _Assets(StaticFiles):

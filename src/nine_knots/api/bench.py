@@ -6,7 +6,8 @@ from pydantic import BaseModel, Field
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN, SITUATION
 from nine_knots.api.problems import RESPONSES
-from nine_knots.api.typed import Typed, field
+from nine_knots.api.typed import Form, Typed, field
+from nine_knots.api.work.tasks import titles_of
 from nine_knots.core.design import Design
 from nine_knots.core.evaluation import Evaluation, evaluate
 from nine_knots.core.leader import Leader
@@ -18,7 +19,6 @@ from nine_knots.core.phrases import Say, hear
 from nine_knots.core.rig_readings import Hung, hung_on
 from nine_knots.core.schools import SchoolParameters, Shortfall, bare_leader, propose
 from nine_knots.core.situation import Quarry, Situation, Water, Wind
-from nine_knots.core.strand import Stock
 from nine_knots.core.tackle import Fly, FlyLine, Rod
 from nine_knots.core.units import Units, parse_diameter, parse_length
 from nine_knots.core.values import Quantity, System
@@ -29,7 +29,7 @@ from nine_knots.store.tying import read_tier
 router = APIRouter(prefix="/api", tags=["bench"], responses=RESPONSES)
 
 
-class BenchRequest(BaseModel):
+class BenchRequest(Form):
     """A design to read, after at most one change to the leader and one to the sentence."""
 
     design: Design = Field(examples=[DESIGN])
@@ -45,7 +45,7 @@ class BenchAnswer(BaseModel):
     evaluation: Evaluation
 
 
-class ProposalRequest(BaseModel):
+class ProposalRequest(Form):
     """A school asked for a leader; length and tippet as typed, empty for the school's own."""
 
     school: str = Field(max_length=40, examples=["sixty-twenty-twenty"])
@@ -56,7 +56,7 @@ class ProposalRequest(BaseModel):
     units: System = "imperial"
 
 
-class BareRequest(BaseModel):
+class BareRequest(Form):
     """The day for which a leader is to be built from nothing."""
 
     situation: Situation = Field(examples=[SITUATION])
@@ -74,15 +74,10 @@ class ProposalAnswer(BaseModel):
     shortfalls: tuple[Shortfall, ...]
 
 
-def titles_of(stock: tuple[Stock, ...]) -> dict[str, str]:
-    """Names of spools by their id."""
-    return {item.spool_id: item.title for item in stock}
-
-
 @router.post("/bench", summary="Change a design and read it")
 def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
     """Apply the change, evaluate the result; nothing is stored."""
-    stock = session.run(list_stock)
+    stock, tier = session.read(lambda cursor, me: (list_stock(cursor, me), read_tier(cursor, me)))
     units = Units(asked.units)
     design = asked.design
     if asked.say is not None:
@@ -93,7 +88,6 @@ def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
         design = design.model_copy(
             update={"leader": apply_edit(design.leader, asked.edit, workbench)}
         )
-    tier = session.run(read_tier)
     evaluation = evaluate(design, titles_of(stock), units, tier)
     return BenchAnswer(design=design, evaluation=evaluation)
 
@@ -107,10 +101,9 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
     with field("tippet"):
         tippet_m = parse_diameter(asked.tippet, system) if asked.tippet.strip() else None
     parameters = SchoolParameters(length_m=length_m, tippet_m=tippet_m, power=asked.power)
-    stock = session.run(list_stock)
-    flies = session.run(read_kit).flies
+    stock, kit = session.read(lambda cursor, me: (list_stock(cursor, me), read_kit(cursor, me)))
     units = Units(system)
-    proposal = propose(asked.school, asked.situation, parameters, stock, units, flies)
+    proposal = propose(asked.school, asked.situation, parameters, stock, units, kit.flies)
     return ProposalAnswer(
         leader=proposal.leader,
         length=units.length(proposal.leader.length_m),
@@ -124,13 +117,13 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
 @router.post("/proposals/bare", summary="One piece of butt to build on by hand")
 def post_bare(session: CurrentSession, asked: BareRequest) -> Leader:
     """A butt matched to the line from the spools owned; nothing is stored."""
-    return bare_leader(asked.situation, session.run(list_stock), Units(asked.units))
+    return bare_leader(asked.situation, session.read(list_stock), Units(asked.units))
 
 
 @router.get("/day", summary="A day to begin with")
 def get_day(session: CurrentSession) -> Situation:
     """The usual day with the first rod, line and fly of the kit, or with common ones."""
-    kit = session.run(read_kit)
+    kit = session.read(read_kit)
     return Situation(
         water=Water(),
         wind=Wind(),

@@ -1,36 +1,34 @@
 """/api/casts: a design thrown, and how it opens and lands."""
 
-from typing import Annotated, Any, Literal
+from typing import Literal
 
-from fastapi import APIRouter, Depends, Request, Response
-from pydantic import BaseModel, Field
+from fastapi import APIRouter, Response
+from pydantic import Field
+from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession, Session
 from nine_knots.api.examples import DESIGN
-from nine_knots.api.files import file_answer
-from nine_knots.api.problems import RESPONSES, Problem
+from nine_knots.api.files import file_of
+from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.strokes import StrokeForm
-from nine_knots.api.tasks import CastTask, EffortTask, RemedyTask
-from nine_knots.api.workers import Casting
+from nine_knots.api.typed import Form
+from nine_knots.api.work.answering import EVENTS, CurrentAnswering
+from nine_knots.api.work.tasks import CastFileTask, CastTask, EffortTask, RemedyTask
 from nine_knots.core.cast.effort import Effort
 from nine_knots.core.cast.reading import CastReading, Resolution
 from nine_knots.core.design import Design
 from nine_knots.core.remedies import Remedy
 from nine_knots.core.values import Key, System
-from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
 from nine_knots.store.landings import read_own_cast
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit
 from nine_knots.store.tying import read_tier
 
-router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES)
-SUPERSEDED: dict[int | str, dict[str, Any]] = {
-    409: {"model": Problem, "description": "A newer one of the same bench took its place"}
-}
+router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES | WORKED_OUT)
 
 
-class CastRequest(BaseModel):
+class CastRequest(Form):
     """A design to throw; ``bench`` names who asks, so that only the newest is worked out."""
 
     bench: Key = Field(examples=["bench-1"])
@@ -41,20 +39,12 @@ class CastRequest(BaseModel):
     units: System = "imperial"
 
 
-def _casting(request: Request) -> Casting:
-    casting: Casting = request.app.state.casting
-    return casting
-
-
-CurrentCasting = Annotated[Casting, Depends(_casting)]
-
-
-@router.post("", summary="Cast a design", responses=SUPERSEDED)
+@router.post("", summary="Cast a design", response_model=CastReading)
 async def post_cast(
-    session: CurrentSession, asked: CastRequest, casting: CurrentCasting
-) -> CastReading:
+    session: CurrentSession, asked: CastRequest, answering: CurrentAnswering
+) -> Response:
     """Simulate the cast in a worker; nothing is stored."""
-    return await _thrown(session, asked, casting)
+    return await answering.respond(asked.bench, await _task(session, asked))
 
 
 def unnamed(design: Design) -> Design:
@@ -62,9 +52,9 @@ def unnamed(design: Design) -> Design:
     return design.model_copy(update={"title": "cast", "notes": ""})
 
 
-async def _thrown(session: Session, asked: CastRequest, casting: Casting) -> CastReading:
-    own = await run_in_threadpool(session.run, read_own_cast)
-    task = CastTask(
+async def _task(session: Session, asked: CastRequest) -> CastTask:
+    own = await run_in_threadpool(session.read, read_own_cast)
+    return CastTask(
         design=unnamed(asked.design),
         stroke=asked.stroke.read(asked.units, own).stroke,
         own=own,
@@ -73,31 +63,27 @@ async def _thrown(session: Session, asked: CastRequest, casting: Casting) -> Cas
         units=asked.units,
         first_deg=asked.first_deg,
     )
-    return await casting.ask(asked.bench, task, CastReading)
 
 
 @router.post(
     "/files/{kind}",
     response_class=Response,
-    responses=SUPERSEDED,
     summary="Write a cast as a table of nodes or as a picture",
 )
 async def post_cast_file(
     session: CurrentSession,
     kind: Literal["csv", "svg"],
     asked: CastRequest,
-    casting: CurrentCasting,
+    answering: CurrentAnswering,
 ) -> Response:
     """The cast as CSV or SVG, named after the design."""
-    reading = await _thrown(session, asked, casting)
     title = f"{asked.design.title}, cast"
-    if kind == "csv":
-        return file_answer(write_cast_csv(reading), title, kind)
-    materials = tuple(piece.strand.material for piece in asked.design.leader.pieces)
-    return file_answer(write_cast_svg(title, materials, reading), title, kind)
+    cast = await _task(session, asked)
+    task = CastFileTask.model_validate({**dict(cast), "title": title, "kind": kind})
+    return await answering.respond(f"{asked.bench}-file", task, file_of(title, kind))
 
 
-class ThrownRequest(BaseModel):
+class ThrownRequest(Form):
     """A design with a stroke, of which more is asked than one cast."""
 
     bench: Key = Field(examples=["bench-1"])
@@ -106,36 +92,48 @@ class ThrownRequest(BaseModel):
     units: System = "imperial"
 
 
-@router.post("/remedies", summary="Ask what would bring the turnover in", responses=SUPERSEDED)
+@router.post(
+    "/remedies",
+    summary="Ask what would bring the turnover in",
+    response_model=tuple[Remedy, ...],
+    responses={200: {"content": EVENTS}},
+)
 async def post_remedies(
-    session: CurrentSession, asked: ThrownRequest, casting: CurrentCasting
-) -> tuple[Remedy, ...]:
+    session: CurrentSession, asked: ThrownRequest, answering: CurrentAnswering
+) -> Response:
     """Each remedy is found by casting the changed leader; nothing is stored."""
-    stock = await run_in_threadpool(session.run, list_stock)
-    kit = await run_in_threadpool(session.run, read_kit)
-    own = await run_in_threadpool(session.run, read_own_cast)
-    task = RemedyTask(
-        design=asked.design,
-        stroke=asked.stroke.read(asked.units, own).stroke,
-        own=own,
-        gust=asked.stroke.read_gust(asked.units),
-        stock=stock,
-        flies=kit.flies,
-        tier=await run_in_threadpool(session.run, read_tier),
-        units=asked.units,
-    )
-    return await casting.ask(f"{asked.bench}-remedies", task, tuple)
+
+    def made(cursor: DictCursor, me: str) -> RemedyTask:
+        own = read_own_cast(cursor, me)
+        return RemedyTask(
+            design=asked.design,
+            stroke=asked.stroke.read(asked.units, own).stroke,
+            own=own,
+            gust=asked.stroke.read_gust(asked.units),
+            stock=list_stock(cursor, me),
+            flies=read_kit(cursor, me).flies,
+            tier=read_tier(cursor, me),
+            units=asked.units,
+        )
+
+    task = await run_in_threadpool(session.read, made)
+    return await answering.respond(f"{asked.bench}-remedies", task)
 
 
-@router.post("/effort", summary="Ask how hard a leader must be thrown", responses=SUPERSEDED)
+@router.post(
+    "/effort",
+    summary="Ask how hard a leader must be thrown",
+    response_model=Effort,
+    responses={200: {"content": EVENTS}},
+)
 async def post_effort(
-    session: CurrentSession, asked: ThrownRequest, casting: CurrentCasting
-) -> Effort:
+    session: CurrentSession, asked: ThrownRequest, answering: CurrentAnswering
+) -> Response:
     """The launch speed that just opens it, against a plain leader; nothing is stored."""
-    own = await run_in_threadpool(session.run, read_own_cast)
+    own = await run_in_threadpool(session.read, read_own_cast)
     task = EffortTask(
         design=unnamed(asked.design),
         stroke=asked.stroke.read(asked.units, own).stroke,
         units=asked.units,
     )
-    return await casting.ask(f"{asked.bench}-effort", task, Effort)
+    return await answering.respond(f"{asked.bench}-effort", task)

@@ -1,37 +1,105 @@
-"""What every router needs: the database and the angler whose rows are asked for."""
+"""What every router needs: the database as the angler sees it who sits at the bench."""
 
+import hashlib
 from collections.abc import Callable
+from dataclasses import dataclass
 from typing import Annotated, TypeVar
 
-from fastapi import Depends, Request
+from fastapi import Depends, Header, Request
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.errors import NotFound
 from nine_knots.store import Database
-from nine_knots.store.anglers import only_angler
+from nine_knots.store.anglers import angler_in_front, lock_angler
+from nine_knots.store.intents import made_before, note_made
 
 Answer = TypeVar("Answer")
+Work = Callable[[DictCursor, str], Answer]
+
+
+@dataclass(frozen=True)
+class Intent:
+    """A save that is intended once, however often it is sent: its key, and what is asked."""
+
+    key: str
+    asked: str
 
 
 class Session:
     """The database as one angler sees it."""
 
-    def __init__(self, database: Database, angler_id: str) -> None:
+    def __init__(self, database: Database, intent: Intent | None = None) -> None:
         self._database = database
-        self.angler_id = angler_id
+        self._intent = intent
 
-    def run(self, work: Callable[[DictCursor, str], Answer]) -> Answer:
-        """One transaction for this angler."""
-        return self._database.transact(lambda cursor: work(cursor, self.angler_id))
+    def read(self, work: Work[Answer]) -> Answer:
+        """One transaction for this angler that changes nothing."""
+        return self._database.transact(lambda cursor: work(cursor, _angler(cursor)))
+
+    def write(self, work: Work[Answer]) -> Answer:
+        """One transaction that changes something of this angler's, after any other's that does."""
+
+        def locked(cursor: DictCursor) -> Answer:
+            angler_id = _angler(cursor)
+            lock_angler(cursor, angler_id)
+            return work(cursor, angler_id)
+
+        return self._database.transact(locked)
+
+    def save(self, make: Work[str], answer: Callable[[DictCursor, str, str], Answer]) -> Answer:
+        """Make something new, once for every intent, and answer with what was made.
+
+        ``make`` answers its name (80 characters at most), which ``answer`` takes up. Where the
+        same intent was carried out before, but its answer got lost, only ``answer`` is called.
+        """
+
+        def once(cursor: DictCursor, angler_id: str) -> Answer:
+            if self._intent is None:
+                return answer(cursor, angler_id, make(cursor, angler_id))
+            key, asked = self._intent.key, self._intent.asked
+            made = made_before(cursor, angler_id, key, asked)
+            if made is None:
+                made = make(cursor, angler_id)
+                note_made(cursor, angler_id, key, asked, made)
+            return answer(cursor, angler_id, made)
+
+        return self.write(once)
+
+
+def _angler(cursor: DictCursor) -> str:
+    found = angler_in_front(cursor)
+    if found is None:
+        raise NotFound("No angler is known yet.", mend="Start with ./start, which makes one.")
+    return found
+
+
+async def _intent(
+    request: Request,
+    idempotency_key: Annotated[
+        str | None,
+        Header(
+            max_length=100,
+            description="a name of this intended save: sent again with it, it is not done twice",
+        ),
+    ] = None,
+) -> Intent | None:
+    if not idempotency_key:
+        return None
+    asked = hashlib.sha256(f"{request.method} {request.url.path} ".encode())
+    asked.update(await request.body())
+    return Intent(hashlib.sha256(idempotency_key.encode()).hexdigest(), asked.hexdigest())
 
 
 def _session(request: Request) -> Session:
-    state = request.app.state
-    if state.angler_id is None:
-        state.angler_id = state.database.transact(only_angler)
-    if state.angler_id is None:
-        raise NotFound("No angler is known yet.", mend="Start with ./start, which makes one.")
-    return Session(state.database, state.angler_id)
+    return Session(request.app.state.database)
+
+
+def _saving_session(
+    request: Request, intent: Annotated[Intent | None, Depends(_intent)]
+) -> Session:
+    return Session(request.app.state.database, intent)
 
 
 CurrentSession = Annotated[Session, Depends(_session)]
+SavingSession = Annotated[Session, Depends(_saving_session)]
+"""For calls that make something new: they take an Idempotency-Key."""

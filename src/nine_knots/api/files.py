@@ -4,12 +4,14 @@ import re
 from typing import Any, Literal
 
 from fastapi import APIRouter, Response
-from pydantic import BaseModel, Field
+from pydantic import Field
 
-from nine_knots.api.bench import titles_of
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES
+from nine_knots.api.typed import Form
+from nine_knots.api.work.answering import File
+from nine_knots.api.work.tasks import titles_of
 from nine_knots.core.design import Design
 from nine_knots.core.evaluation import evaluate
 from nine_knots.core.units import Units
@@ -28,14 +30,14 @@ MEDIA = {
 }
 
 
-class ExportRequest(BaseModel):
+class ExportRequest(Form):
     """A design to write as a file."""
 
     design: Design = Field(examples=[DESIGN])
     units: System = "imperial"
 
 
-class ImportRequest(BaseModel):
+class ImportRequest(Form):
     """A file's text; a CSV holds a leader only and keeps the rest of ``onto``."""
 
     kind: Literal["json", "csv"]
@@ -43,15 +45,16 @@ class ImportRequest(BaseModel):
     onto: Design = Field(examples=[DESIGN])
 
 
-def file_answer(content: str | bytes, title: str, kind: str) -> Response:
-    """A text, or bytes, as a file to keep, named after the title."""
+def file_of(title: str, kind: str) -> File:
+    """A file named after a title."""
     name = re.sub(r"[^a-z0-9]+", "-", title.lower()).strip("-") or "leader"
-    plain = isinstance(content, str)
-    return Response(
-        content.encode() if isinstance(content, str) else content,
-        media_type=f"{MEDIA[kind]}; charset=utf-8" if plain else MEDIA[kind],
-        headers={"content-disposition": f'attachment; filename="{name}.{kind}"'},
-    )
+    charset = "" if kind == "pdf" else "; charset=utf-8"
+    return File(f"{name}.{kind}", f"{MEDIA[kind]}{charset}")
+
+
+def file_answer(text: str, title: str, kind: str) -> Response:
+    """A text as a file to keep."""
+    return file_of(title, kind).response(text.encode())
 
 
 @router.post(
@@ -66,7 +69,7 @@ def post_export(
     elif kind == "csv":
         text = write_csv(asked.design.leader)
     else:
-        titles = titles_of(session.run(list_stock))
+        titles = titles_of(session.read(list_stock))
         text = write_svg(asked.design, evaluate(asked.design, titles, Units(asked.units)))
     return file_answer(text, asked.design.title, kind)
 

@@ -1,12 +1,14 @@
 """Keeping other web pages out of a local server: host, origin, size, and security headers."""
 
+import logging
+
 from starlette.datastructures import Headers, MutableHeaders
-from starlette.exceptions import HTTPException
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
-from nine_knots.api.problems import problem
+from nine_knots.api.bodies import MOST_BYTES, Unfit, check_kind, check_shape, most_bytes
+from nine_knots.api.problems import problem, unexpected
 
-MOST_BODY_BYTES = 400_000
+_log = logging.getLogger("nine_knots")
 LOCAL_NAMES = ("127.0.0.1", "localhost", "[::1]")
 SAFE_METHODS = ("GET", "HEAD", "OPTIONS")
 HEADERS = {
@@ -23,13 +25,6 @@ HEADERS = {
 }
 
 
-class _TooLarge(HTTPException):
-    """An HTTPException, because FastAPI lets no other through while it reads a body."""
-
-    def __init__(self) -> None:
-        super().__init__(413, f"At most {MOST_BODY_BYTES // 1000} kB are taken.")
-
-
 class Guard:
     """ASGI middleware; refuses what does not come from this machine's own page."""
 
@@ -43,9 +38,12 @@ class Guard:
         if scope["type"] != "http":
             await self.app(scope, receive, send)
             return
+        begun = False
 
         async def send_guarded(message: Message) -> None:
+            nonlocal begun
             if message["type"] == "http.response.start":
+                begun = True
                 headers = MutableHeaders(scope=message)
                 for name, value in HEADERS.items():
                     headers.setdefault(name, value)
@@ -53,35 +51,62 @@ class Guard:
                     headers.setdefault("cache-control", "no-store")
             await send(message)
 
-        refused = self._refusal(Headers(scope=scope), scope["method"])
-        if refused is not None:
-            status, code, detail = refused
-            await problem(status, code, detail)(scope, receive, send_guarded)
-            return
-        read = 0
+        try:
+            headers = Headers(scope=scope)
+            self._check_sender(headers, scope["method"])
+            if scope["path"].startswith("/api/"):
+                receive = await _with_fit_body(scope, headers, receive)
+            await self.app(scope, receive, send_guarded)
+        except Unfit as unfit:
+            refused = problem(unfit.status, unfit.code, unfit.detail, mend=unfit.mend)
+            await refused(scope, receive, send_guarded)
+        except Exception:
+            _log.exception("unexpected, %s %s", scope["method"], scope["path"])
+            if begun:
+                raise
+            await unexpected()(scope, receive, send_guarded)
 
-        async def receive_limited() -> Message:
-            nonlocal read
-            message = await receive()
-            read += len(message.get("body", b""))
-            if read > MOST_BODY_BYTES:
-                raise _TooLarge
-            return message
-
-        await self.app(scope, receive_limited, send_guarded)
-
-    def _refusal(self, headers: Headers, method: str) -> tuple[int, str, str] | None:
+    def _check_sender(self, headers: Headers, method: str) -> None:
         if headers.get("host", "") not in self.hosts:
-            return 421, "wrong-host", "This server answers on its own local address only."
+            raise Unfit(421, "wrong-host", "This server answers on its own local address only.", "")
         origin = headers.get("origin")
-        if origin is not None and origin not in self.origins:
-            return 403, "wrong-origin", "Another web page may not use this server."
-        if method not in SAFE_METHODS and headers.get("sec-fetch-site", "same-origin") not in (
-            "same-origin",
-            "none",
-        ):
-            return 403, "wrong-origin", "Another web page may not use this server."
-        length = headers.get("content-length", "0")
-        if not length.isdigit() or int(length) > MOST_BODY_BYTES:
-            return 413, "too-large", f"At most {MOST_BODY_BYTES // 1000} kB are taken."
-        return None
+        strange = origin is not None and origin not in self.origins
+        site = headers.get("sec-fetch-site", "same-origin")
+        if strange or (method not in SAFE_METHODS and site not in ("same-origin", "none")):
+            raise Unfit(403, "wrong-origin", "Another web page may not use this server.", "")
+
+
+async def _with_fit_body(scope: Scope, headers: Headers, receive: Receive) -> Receive:
+    """Read the body and look at it; what is passed on receives it as one piece."""
+    most = most_bytes(scope["path"])
+    length = headers.get("content-length", "0")
+    if not (length.isascii() and length.isdigit()) or int(length[:12]) > most:
+        raise _too_large(most)
+    body = b""
+    while True:
+        message = await receive()
+        if message["type"] != "http.request":
+            break
+        body += message.get("body", b"")
+        if len(body) > most:
+            raise _too_large(most)
+        if not message.get("more_body", False):
+            break
+    if body:
+        check_kind(headers.get("content-type", ""))
+        if most == MOST_BYTES:
+            check_shape(body)
+    given = False
+
+    async def receive_whole() -> Message:
+        nonlocal given
+        if given:
+            return await receive()
+        given = True
+        return {"type": "http.request", "body": body, "more_body": False}
+
+    return receive_whole
+
+
+def _too_large(most: int) -> Unfit:
+    return Unfit(413, "too-large", f"At most {most // 1000} kB are taken.", "Send less at once.")

@@ -1,11 +1,12 @@
 """/api/hold: a design pulled until it breaks."""
 
 from fastapi import APIRouter
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES
+from nine_knots.api.typed import Form
 from nine_knots.core.design import Design
 from nine_knots.core.hold.pull import HoldReading, hold_reading
 from nine_knots.core.units import Units
@@ -15,7 +16,7 @@ from nine_knots.store.tying import read_tier
 router = APIRouter(prefix="/api/hold", tags=["hold"], responses=RESPONSES)
 
 
-class HoldRequest(BaseModel):
+class HoldRequest(Form):
     """A design to pull: soaked as it is fished or dry, with the record rule or without."""
 
     design: Design = Field(examples=[DESIGN])
@@ -27,5 +28,5 @@ class HoldRequest(BaseModel):
 @router.post("", summary="Pull a design until it breaks")
 def post_hold(session: CurrentSession, asked: HoldRequest) -> HoldReading:
     """Every element's spread, what breaks by when, and what it means; nothing is stored."""
-    own = session.run(read_tier).knots
+    own = session.read(read_tier).knots
     return hold_reading(asked.design, asked.soaked, asked.record, Units(asked.units), own)

@@ -1,13 +1,17 @@
 """/api/leaders: saved leaders and their revisions, guarded by ETag and If-Match."""
 
-from typing import Annotated, Any
+import re
+from datetime import datetime
+from typing import Annotated
 
-from fastapi import APIRouter, Body, Header, Response
+from fastapi import APIRouter, Body, Header, Path, Query, Response
 from pydantic import BaseModel
+from pymysql.cursors import DictCursor
 
-from nine_knots.api.context import CurrentSession
+from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.examples import DESIGN
-from nine_knots.api.problems import RESPONSES, Problem
+from nine_knots.api.paging import USUAL, PageSize, tell_page
+from nine_knots.api.problems import MISSING, RESPONSES, STALE
 from nine_knots.core.design import Design
 from nine_knots.core.errors import Unreadable
 from nine_knots.core.outline import OutlinePart, outline
@@ -18,14 +22,6 @@ from nine_knots.core.values import System
 from nine_knots.store import leaders as store
 
 router = APIRouter(prefix="/api/leaders", tags=["leaders"], responses=RESPONSES)
-STALE: dict[int | str, dict[str, Any]] = {
-    412: {"model": Problem, "description": "Not the newest revision; both are kept"}
-}
-MISSING: dict[int | str, dict[str, Any]] = {
-    404: {"model": Problem, "description": "No such leader"}
-}
-
-
 DesignBody = Annotated[Design, Body(examples=[DESIGN])]
 
 
@@ -49,20 +45,58 @@ def etag(revision: store.Revision) -> str:
     return f'"{revision.revision}"'
 
 
+REVISION = re.compile(r'^(?:W/)?"?([0-9]{1,9})"?$')
+AFTER = re.compile(r"^(\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{6}\+00:00)~([0-9a-f]{32})$")
+
+
 def _base(if_match: str) -> int:
-    text = if_match.strip().removeprefix("W/").strip('"')
-    if not text.isdigit():
+    found = REVISION.match(if_match.strip())
+    if found is None:
         raise Unreadable(
             "If-Match does not name a revision.", where="If-Match", mend='Send it as "3".'
         )
-    return int(text)
+    return int(found[1])
+
+
+def _place(after: str) -> store.Place | None:
+    if not after:
+        return None
+    found = AFTER.match(after)
+    try:
+        return (datetime.fromisoformat(found[1]), found[2]) if found else _no_place()
+    except ValueError:
+        return _no_place()
+
+
+def _no_place() -> store.Place:
+    raise Unreadable(
+        "“after” names no place on the shelf.", where="after", mend="Take it from the Link header."
+    )
 
 
 @router.get("", summary="The shelf of saved leaders, last saved first")
-def get_leaders(session: CurrentSession, units: System = "imperial") -> list[LeaderCard]:
-    """Every leader in a line."""
-    shown = Units(units)
-    return [_card(saved, shown) for saved in session.run(store.list_leaders)]
+def get_leaders(
+    session: CurrentSession,
+    response: Response,
+    units: System = "imperial",
+    limit: PageSize = USUAL,
+    after: Annotated[str, Query(max_length=80, description="a place, from the Link header")] = "",
+) -> list[LeaderCard]:
+    """A page of leaders, each in a line; Link names the next, X-Total-Count tells how many."""
+    place = _place(after)
+    saved, total = session.read(
+        lambda cursor, me: (
+            store.list_leaders(cursor, me, limit + 1, place),
+            store.count_leaders(cursor, me),
+        )
+    )
+    following = None
+    if len(saved) > limit:
+        last = saved[limit - 1]
+        at = last.updated_at.isoformat(timespec="microseconds")
+        following = {"units": units, "limit": limit, "after": f"{at}~{last.leader_id}"}
+    tell_page(response, "/api/leaders", total, following)
+    return [_card(one, Units(units)) for one in saved[:limit]]
 
 
 def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
@@ -83,18 +117,29 @@ def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
 
 
 @router.post("", status_code=201, summary="Save a new leader")
-def post_leader(session: CurrentSession, design: DesignBody, response: Response) -> store.Revision:
+def post_leader(session: SavingSession, design: DesignBody, response: Response) -> store.Revision:
     """Save as revision 1 of a new leader."""
-    made = session.run(lambda cursor, me: store.create_leader(cursor, me, design))
+    made = session.save(
+        lambda cursor, me: _name(store.create_leader(cursor, me, design)), _read_named
+    )
     response.headers["ETag"] = etag(made)
     response.headers["Location"] = f"/api/leaders/{made.leader_id}"
     return made
 
 
+def _name(revision: store.Revision) -> str:
+    return f"{revision.leader_id}/{revision.revision}"
+
+
+def _read_named(cursor: DictCursor, me: str, name: str) -> store.Revision:
+    leader_id, number = name.split("/")
+    return store.read_revision(cursor, me, leader_id, int(number))
+
+
 @router.get("/{leader_id}", responses=MISSING, summary="A leader's newest revision")
 def get_leader(session: CurrentSession, leader_id: str, response: Response) -> store.Revision:
     """The newest revision, with its ETag."""
-    found = session.run(lambda cursor, me: store.read_revision(cursor, me, leader_id))
+    found = session.read(lambda cursor, me: store.read_revision(cursor, me, leader_id))
     response.headers["ETag"] = etag(found)
     return found
 
@@ -102,9 +147,11 @@ def get_leader(session: CurrentSession, leader_id: str, response: Response) -> s
 @router.get(
     "/{leader_id}/revisions/{number}", responses=MISSING, summary="One revision of a leader"
 )
-def get_revision(session: CurrentSession, leader_id: str, number: int) -> store.Revision:
+def get_revision(
+    session: CurrentSession, leader_id: str, number: Annotated[int, Path(ge=1, le=10**9)]
+) -> store.Revision:
     """A revision by its number."""
-    return session.run(lambda cursor, me: store.read_revision(cursor, me, leader_id, number))
+    return session.read(lambda cursor, me: store.read_revision(cursor, me, leader_id, number))
 
 
 @router.post(
@@ -114,7 +161,7 @@ def get_revision(session: CurrentSession, leader_id: str, number: int) -> store.
     summary="Save on top of the revision named by If-Match",
 )
 def post_revision(
-    session: CurrentSession,
+    session: SavingSession,
     leader_id: str,
     design: DesignBody,
     response: Response,
@@ -122,7 +169,10 @@ def post_revision(
 ) -> store.Revision:
     """A new revision, refused where If-Match is no longer the newest."""
     base = _base(if_match)
-    made = session.run(lambda cursor, me: store.save_revision(cursor, me, leader_id, base, design))
+    made = session.save(
+        lambda cursor, me: _name(store.save_revision(cursor, me, leader_id, base, design)),
+        _read_named,
+    )
     response.headers["ETag"] = etag(made)
     return made
 
@@ -130,12 +180,12 @@ def post_revision(
 @router.delete("/{leader_id}", status_code=204, responses=MISSING, summary="Take off the shelf")
 def delete_leader(session: CurrentSession, leader_id: str) -> Response:
     """Remove a leader from the shelf; it can be put back."""
-    session.run(lambda cursor, me: store.set_removed(cursor, me, leader_id, removed=True))
+    session.write(lambda cursor, me: store.set_removed(cursor, me, leader_id, removed=True))
     return Response(status_code=204)
 
 
 @router.post("/{leader_id}/restore", status_code=204, responses=MISSING, summary="Put back")
 def restore_leader(session: CurrentSession, leader_id: str) -> Response:
     """Put a removed leader back on the shelf."""
-    session.run(lambda cursor, me: store.set_removed(cursor, me, leader_id, removed=False))
+    session.write(lambda cursor, me: store.set_removed(cursor, me, leader_id, removed=False))
     return Response(status_code=204)

@@ -5,17 +5,19 @@ from typing import Annotated
 
 from fastapi import APIRouter, Query
 from fastapi.concurrency import run_in_threadpool
-from pydantic import BaseModel, Field
+from pydantic import Field
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.casts import CurrentCasting, unnamed
-from nine_knots.api.context import CurrentSession
+from nine_knots.api.casts import unnamed
+from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.examples import DESIGN
-from nine_knots.api.problems import RESPONSES
+from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
 from nine_knots.api.strokes import StrokeForm
-from nine_knots.api.tasks import LandingTask
+from nine_knots.api.typed import Form
+from nine_knots.api.work.answering import CurrentAnswering
+from nine_knots.api.work.tasks import LandingTask, adapter_of
 from nine_knots.core.cast.landings import Seen
-from nine_knots.core.cast.own_cast import Landed, Landing, estimate
+from nine_knots.core.cast.own_cast import Landed, estimate
 from nine_knots.core.cast.own_reading import OwnReading, expected, own_reading
 from nine_knots.core.cast.stroke import SPEEDS
 from nine_knots.core.design import Design
@@ -34,7 +36,7 @@ router = APIRouter(prefix="/api/own-cast", tags=["own cast"], responses=RESPONSE
 AskedUnits = Annotated[System, Query()]
 
 
-class LandingForm(BaseModel):
+class LandingForm(Form):
     """How the leader on the bench landed."""
 
     bench: Key = Field(examples=["bench-1"])
@@ -69,12 +71,12 @@ class OwnCastAnswer:
 @router.get("", summary="What is known of the angler's cast")
 def get_own_cast(session: CurrentSession, units: AskedUnits = "imperial") -> OwnCastAnswer:
     """The estimate and the landings behind it."""
-    return session.run(lambda cursor, me: _answer(cursor, me, Units(units)))
+    return session.read(lambda cursor, me: _answer(cursor, me, Units(units)))
 
 
-@router.post("/landings", summary="Tell how a leader landed")
+@router.post("/landings", summary="Tell how a leader landed", responses=WORKED_OUT)
 async def post_landing(
-    session: CurrentSession, form: LandingForm, casting: CurrentCasting
+    session: SavingSession, form: LandingForm, answering: CurrentAnswering
 ) -> OwnCastAnswer:
     """Keep the landing and estimate the own cast anew from all of them."""
     said = form.stroke.read(form.units)
@@ -87,16 +89,20 @@ async def post_landing(
         gust=form.stroke.read_gust(form.units),
     )
     task = LandingTask(seen=seen.model_copy(update={"design": unnamed(form.design)}))
-    landing = await casting.ask(f"{form.bench}-landing", task, Landing)
+    told = await answering.worked_out(f"{form.bench}-landing", task)
+    landing = adapter_of(LandingTask).validate_json(told)
 
-    def keep(cursor: DictCursor, me: str) -> OwnCastAnswer:
-        add_landing(cursor, me, seen, landing)
-        return _estimated_anew(cursor, me, Units(form.units))
+    def keep(cursor: DictCursor, me: str) -> str:
+        landing_id = add_landing(cursor, me, seen, landing)
+        _estimate_anew(cursor, me)
+        return landing_id
 
-    return await run_in_threadpool(session.run, keep)
+    return await run_in_threadpool(
+        session.save, keep, lambda cursor, me, _: _answer(cursor, me, Units(form.units))
+    )
 
 
-@router.delete("/landings/{landing_id}", summary="Forget a landing")
+@router.delete("/landings/{landing_id}", summary="Forget a landing", responses=MISSING)
 def delete_one_landing(
     session: CurrentSession, landing_id: str, units: AskedUnits = "imperial"
 ) -> OwnCastAnswer:
@@ -104,15 +110,15 @@ def delete_one_landing(
 
     def forget(cursor: DictCursor, me: str) -> OwnCastAnswer:
         delete_landing(cursor, me, landing_id)
-        return _estimated_anew(cursor, me, Units(units))
+        _estimate_anew(cursor, me)
+        return _answer(cursor, me, Units(units))
 
-    return session.run(forget)
+    return session.write(forget)
 
 
-def _estimated_anew(cursor: DictCursor, me: str, units: Units) -> OwnCastAnswer:
+def _estimate_anew(cursor: DictCursor, me: str) -> None:
     kept = list_landings(cursor, me)
     write_estimate(cursor, me, estimate(tuple(one.landing for one in kept)))
-    return _answer(cursor, me, units)
 
 
 def _answer(cursor: DictCursor, me: str, units: Units) -> OwnCastAnswer:

@@ -4,11 +4,12 @@ from dataclasses import dataclass
 from datetime import UTC, datetime
 
 from fastapi import APIRouter
-from pydantic import BaseModel, Field
+from pydantic import Field
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.context import CurrentSession
+from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.problems import RESPONSES
+from nine_knots.api.typed import Form
 from nine_knots.core.knots import KNOTS, KnotKey
 from nine_knots.core.practice import LONGEST_S, Attempt, Progress, Rated, in_order, progress_of
 from nine_knots.store.practice import add_attempt, list_attempts
@@ -17,7 +18,7 @@ router = APIRouter(prefix="/api/practice", tags=["practice"], responses=RESPONSE
 SHOWN = 30  # newest attempts drawn
 
 
-class AttemptForm(BaseModel):
+class AttemptForm(Form):
     """A knot just tied."""
 
     knot: KnotKey
@@ -49,19 +50,19 @@ class PracticeRow:
 @router.get("", summary="What to tie next")
 def get_practice(session: CurrentSession) -> tuple[PracticeRow, ...]:
     """All knots, what is due first."""
-    return session.run(_rows)
+    return session.read(_rows)
 
 
 @router.post("", summary="Tell of a knot just tied")
-def post_attempt(session: CurrentSession, form: AttemptForm) -> tuple[PracticeRow, ...]:
+def post_attempt(session: SavingSession, form: AttemptForm) -> tuple[PracticeRow, ...]:
     """Keep the attempt and say what to tie next."""
     made = Attempt(knot=form.knot, seconds=form.seconds, rated=form.rated, at=datetime.now(UTC))
 
-    def keep(cursor: DictCursor, me: str) -> tuple[PracticeRow, ...]:
+    def keep(cursor: DictCursor, me: str) -> str:
         add_attempt(cursor, me, made)
-        return _rows(cursor, me)
+        return made.knot
 
-    return session.run(keep)
+    return session.save(keep, lambda cursor, me, _: _rows(cursor, me))
 
 
 def _rows(cursor: DictCursor, me: str) -> tuple[PracticeRow, ...]:

@@ -1,6 +1,5 @@
 """Errors as RFC 9457 problem details with stable codes, field paths and the mend."""
 
-import logging
 from collections.abc import Sequence
 from http import HTTPStatus
 from typing import Any
@@ -10,8 +9,9 @@ from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
 from pydantic import BaseModel, ValidationError
 from starlette.exceptions import HTTPException
+from starlette.routing import Match, Route
 
-from nine_knots.core.errors import NineKnotsError, StaleRevision
+from nine_knots.core.errors import DatabaseTrouble, NineKnotsError, StaleRevision, TooBusy
 
 MEDIA_TYPE = "application/problem+json"
 STATUS_BY_CODE = {
@@ -24,16 +24,13 @@ STATUS_BY_CODE = {
     "stale-revision": 412,
     "superseded": 409,
     "database-trouble": 503,
+    "disk-full": 507,
+    "too-busy": 429,
+    "too-long": 422,
+    "unexpected": 500,
 }
-MOST_FIELDS = 20
-_log = logging.getLogger("nine_knots")
-
-
-class FieldProblem(BaseModel):
-    """One field that was refused."""
-
-    where: str
-    what: str
+MOST_WHERE = 300
+RETRY_S = 2  # until the database may answer again
 
 
 class Problem(BaseModel):
@@ -47,18 +44,47 @@ class Problem(BaseModel):
     where: str = ""
     mend: str = ""
     newest: int | None = None
-    fields: list[FieldProblem] = []
+    retry_s: int | None = None
+
+
+def _documented(description: str) -> dict[str, Any]:
+    return {
+        "description": description,
+        "content": {MEDIA_TYPE: {"schema": {"$ref": "#/components/schemas/Problem"}}},
+    }
 
 
 RESPONSES: dict[int | str, dict[str, Any]] = {
-    422: {"model": Problem, "content": {MEDIA_TYPE: {}}, "description": "Refused, with the mend"},
-    503: {"model": Problem, "content": {MEDIA_TYPE: {}}, "description": "No database"},
+    status: _documented(words)
+    for status, words in {
+        400: "Not to be read as a request",
+        403: "Asked by another page",
+        413: "Larger than is taken",
+        415: "Not JSON",
+        421: "Not this server's own address",
+        422: "Refused, with the mend",
+        500: "A fault of the service",
+        503: "No database just now",
+        507: "The disk is full",
+    }.items()
+}
+MISSING: dict[int | str, dict[str, Any]] = {404: _documented("There is no such thing")}
+STALE: dict[int | str, dict[str, Any]] = {
+    412: _documented("Not the newest revision; both are kept")
+}
+WORKED_OUT: dict[int | str, dict[str, Any]] = {
+    409: _documented("A newer one of the same bench took its place"),
+    429: _documented("More is asked for than is worked on; Retry-After says when to ask again"),
 }
 
 
 def problem(status: int, code: str, detail: str, **more: Any) -> JSONResponse:
     """A problem answer."""
-    made = Problem(
+    return _response(_made(status, code, detail, **more))
+
+
+def _made(status: int, code: str, detail: str, **more: Any) -> Problem:
+    return Problem(
         type=f"urn:nine-knots:problem:{code}",
         title=HTTPStatus(status).phrase,
         status=status,
@@ -66,50 +92,68 @@ def problem(status: int, code: str, detail: str, **more: Any) -> JSONResponse:
         code=code,
         **more,
     )
+
+
+def _response(made: Problem) -> JSONResponse:
+    headers = {"retry-after": str(made.retry_s)} if made.retry_s else None
     return JSONResponse(
-        made.model_dump(exclude_none=True), status_code=status, media_type=MEDIA_TYPE
+        made.model_dump(exclude_none=True),
+        status_code=made.status,
+        media_type=MEDIA_TYPE,
+        headers=headers,
+    )
+
+
+def of_error(error: NineKnotsError) -> Problem:
+    """The problem that an error of the family is told as."""
+    retry_s = RETRY_S if isinstance(error, DatabaseTrouble) else None
+    return _made(
+        STATUS_BY_CODE.get(error.code, 400),
+        error.code,
+        error.what,
+        where=error.where,
+        mend=error.mend,
+        newest=error.newest if isinstance(error, StaleRevision) else None,
+        retry_s=error.retry_s if isinstance(error, TooBusy) else retry_s,
     )
 
 
 def _refused(_request: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, NineKnotsError)
-    status = STATUS_BY_CODE.get(error.code, 400)
-    newest = error.newest if isinstance(error, StaleRevision) else None
-    return problem(
-        status, error.code, error.what, where=error.where, mend=error.mend, newest=newest
-    )
+    return _response(of_error(error))
 
 
 def _invalid(_request: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, RequestValidationError | ValidationError)
     found: Sequence[Any] = error.errors()
-    fields = [
-        FieldProblem(
-            where=".".join(str(part) for part in one["loc"] if part != "body"),
-            what=str(one["msg"]).removeprefix("Value error, "),
-        )
-        for one in found[:MOST_FIELDS]
-    ]
-    first = fields[0]
-    return problem(
-        422,
-        "invalid",
-        f"{first.where or 'The request'}: {first.what}.",
-        where=first.where,
-        mend="Mend the fields named.",
-        fields=fields,
-    )
+    where = ".".join(str(part) for part in found[0]["loc"] if part != "body")[:MOST_WHERE]
+    what = str(found[0]["msg"]).removeprefix("Value error, ")[:MOST_WHERE]
+    named = where or "The request"
+    return problem(422, "invalid", f"{named}: {what}.", where=where, mend="Mend that field.")
 
 
-def _http(_request: Request, error: Exception) -> JSONResponse:
+def _http(request: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, HTTPException)
     code = "too-large" if error.status_code == 413 else ""
     code = code or HTTPStatus(error.status_code).phrase.lower().replace(" ", "-")
-    return problem(error.status_code, code, str(error.detail))
+    answer = problem(error.status_code, code, str(error.detail))
+    if error.status_code == 405:
+        answer.headers["allow"] = ", ".join(_methods_of(request))
+    return answer
 
 
-def _unexpected(_request: Request, error: Exception) -> JSONResponse:
-    _log.error("unexpected", exc_info=error)
+def _methods_of(request: Request) -> list[str]:
+    """Every method that this path knows, in whichever of its routes."""
+    known: set[str] = set()
+    for route in request.app.routes:
+        match, _ = route.matches({**request.scope, "method": "GET"})
+        if match != Match.NONE and isinstance(route, Route):
+            known |= route.methods or set()
+    return sorted(known)
+
+
+def unexpected() -> JSONResponse:
+    """What is answered where the service itself is at fault."""
     return problem(
         500,
         "unexpected",
@@ -124,4 +168,3 @@ def install(app: FastAPI) -> None:
     app.add_exception_handler(RequestValidationError, _invalid)
     app.add_exception_handler(ValidationError, _invalid)
     app.add_exception_handler(HTTPException, _http)
-    app.add_exception_handler(Exception, _unexpected)

@@ -2,22 +2,23 @@
 
 import random
 from dataclasses import dataclass
+from math import exp
 from typing import Annotated
 
 from fastapi import APIRouter, Query, Request, Response
-from pydantic import BaseModel, Field
+from pydantic import Field
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.context import CurrentSession
+from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.files import file_answer
-from nine_knots.api.problems import RESPONSES
-from nine_knots.api.typed import Typed, field
-from nine_knots.core.errors import NotFound
+from nine_knots.api.paging import MOST, USUAL, PageSize
+from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.knots import KnotKey
 from nine_knots.core.knots.own import (
-    Belief,
     CurvePoint,
     PullTest,
+    Summed,
     belief,
     density,
     is_odd,
@@ -26,20 +27,31 @@ from nine_knots.core.knots.own import (
 )
 from nine_knots.core.strand import Spool
 from nine_knots.core.units import Units, parse_load
-from nine_knots.core.values import Key, System, Title
+from nine_knots.core.values import Key, Several, System
 from nine_knots.formats.pulls_csv import PullRow, read_pulls, write_pulls
 from nine_knots.instruments.pull_scale import read_peak
 from nine_knots.standins.pull_scale import Mischief, PullScale
-from nine_knots.store.pulls import KeptTest, Source, add_test, list_tests, set_aside
-from nine_knots.store.stock import list_stock
+from nine_knots.store.pulls import (
+    KeptTest,
+    Source,
+    add_tests,
+    count_tests,
+    counted_shares,
+    delete_tests,
+    list_tests,
+    set_aside,
+    summed_tests,
+)
+from nine_knots.store.stock import no_spool, read_stock
 
 router = APIRouter(prefix="/api/pulls", tags=["pull tests"], responses=RESPONSES)
 PATIENCE_S = 20.0
 ADDRESS = r"^(|/dev/[\w./-]{1,80}|COM\d{1,3}|socket://127\.0\.0\.1:\d{1,5})$"
 AskedUnits = Annotated[System, Query()]
+TestId = Annotated[str, Field(pattern=r"^[0-9a-f]{32}$")]
 
 
-class PullForm(BaseModel):
+class PullForm(Form):
     """A knot pulled to breaking; ``wet`` or dry says how the line was."""
 
     knot: KnotKey
@@ -49,7 +61,7 @@ class PullForm(BaseModel):
     units: System = "imperial"
 
 
-class ScaleForm(BaseModel):
+class ScaleForm(Form):
     """A pull to be read from a scale; an empty address is the simulated one, which is started."""
 
     knot: KnotKey
@@ -60,14 +72,20 @@ class ScaleForm(BaseModel):
     units: System = "imperial"
 
 
-class AsideForm(BaseModel):
-    """Whether a test is set aside."""
+class ChosenForm(Form):
+    """Tests chosen on the list."""
 
-    set_aside: bool
+    test_ids: Several[TestId] = Field(min_length=1, max_length=MOST)
     units: System = "imperial"
 
 
-class CsvForm(BaseModel):
+class AsideForm(ChosenForm):
+    """Whether the chosen tests are set aside."""
+
+    set_aside: bool
+
+
+class CsvForm(Form):
     """The text of a CSV file of pull tests."""
 
     text: str = Field(max_length=300_000)
@@ -106,36 +124,42 @@ class BeliefLine:
 
 @dataclass(frozen=True, slots=True)
 class PullsAnswer:
-    """All tests, oldest first, and what they come to."""
+    """A page of tests, newest first, of so many in all, and what all of them come to."""
 
     tests: tuple[PullLine, ...]
+    total: int
     beliefs: tuple[BeliefLine, ...]
     read: str
 
 
-@router.get("", summary="All pull tests and what they say")
-def get_pulls(session: CurrentSession, units: AskedUnits = "imperial") -> PullsAnswer:
-    """The tests and the beliefs behind the designs' hold."""
-    return session.run(lambda cursor, me: _answer(cursor, me, Units(units)))
+@router.get("", summary="Pull tests and what they say")
+def get_pulls(
+    session: CurrentSession,
+    units: AskedUnits = "imperial",
+    limit: PageSize = USUAL,
+    skip: Annotated[int, Query(ge=0, le=1_000_000, description="newer ones left out")] = 0,
+    knot: Annotated[KnotKey | None, Query(description="of one knot only")] = None,
+) -> PullsAnswer:
+    """A page of tests, and the beliefs behind the designs' hold, which go by all of them."""
+    return session.read(lambda cursor, me: _answer(cursor, me, Units(units), knot, limit, skip))
 
 
 @router.post("", summary="Note where a knot broke")
-def post_pull(session: CurrentSession, form: PullForm) -> PullsAnswer:
+def post_pull(session: SavingSession, form: PullForm) -> PullsAnswer:
     """Keep a reading as typed."""
     with field("broke"):
         broke_n = parse_load(form.broke, form.units)
 
-    def keep(cursor: DictCursor, me: str) -> PullsAnswer:
-        _keep(cursor, me, form, broke_n, "typed")
-        return _answer(cursor, me, Units(form.units))
-
-    return session.run(keep)
+    return session.save(
+        lambda cursor, me: _keep(cursor, me, form, broke_n, "typed"),
+        lambda cursor, me, _: _answer(cursor, me, Units(form.units)),
+    )
 
 
 @router.post("/scale", summary="Read a pull from the scale")
-def post_scale(request: Request, session: CurrentSession, form: ScaleForm) -> PullsAnswer:
+def post_scale(request: Request, session: SavingSession, form: ScaleForm) -> PullsAnswer:
     """Wait for the scale's peak and keep it; what ails the scale is said, and nothing kept."""
-    spool = session.run(lambda cursor, me: _spool(cursor, me, form.spool_id))
+    spool = session.read(lambda cursor, me: _spool(cursor, me, form.spool_id))
     if form.address:
         peak_n = read_peak(form.address, PATIENCE_S)
     else:
@@ -145,42 +169,52 @@ def post_scale(request: Request, session: CurrentSession, form: ScaleForm) -> Pu
         load_n = share * _strand_n(spool, form.wet)
         peak_n = read_peak(scale.address, PATIENCE_S, say=f"PULL {load_n:.2f}")
 
-    def keep(cursor: DictCursor, me: str) -> PullsAnswer:
-        _keep(cursor, me, form, peak_n, "scale")
-        return _answer(cursor, me, Units(form.units), peak_n)
+    read = Units(form.units).load(peak_n).text
+    return session.save(
+        lambda cursor, me: _keep(cursor, me, form, peak_n, "scale"),
+        lambda cursor, me, _: _answer(cursor, me, Units(form.units), read=read),
+    )
 
-    return session.run(keep)
 
-
-@router.put("/{test_id}", summary="Set a test aside, or count it again")
-def put_aside(session: CurrentSession, test_id: str, form: AsideForm) -> PullsAnswer:
-    """It stays on the list either way."""
+@router.post("/aside", summary="Set tests aside, or count them again", responses=MISSING)
+def post_aside(session: CurrentSession, form: AsideForm) -> PullsAnswer:
+    """They stay on the list either way."""
 
     def change(cursor: DictCursor, me: str) -> PullsAnswer:
-        set_aside(cursor, me, test_id, form.set_aside)
+        set_aside(cursor, me, form.test_ids, form.set_aside)
         return _answer(cursor, me, Units(form.units))
 
-    return session.run(change)
+    return session.write(change)
+
+
+@router.post("/deletion", summary="Forget tests", responses=MISSING)
+def post_deletion(session: CurrentSession, form: ChosenForm) -> PullsAnswer:
+    """For readings that were none: a slip of the key, a wrong file. They are gone for good."""
+
+    def forget(cursor: DictCursor, me: str) -> PullsAnswer:
+        delete_tests(cursor, me, form.test_ids)
+        return _answer(cursor, me, Units(form.units))
+
+    return session.write(forget)
 
 
 @router.get("/csv", response_class=Response, summary="Write all pull tests as CSV")
 def get_csv(session: CurrentSession) -> Response:
     """The file, in newtons."""
-    kept = session.run(list_tests)
+    kept = reversed(session.read(list_tests))
     return file_answer(write_pulls(tuple(PullRow(k.test, k.line) for k in kept)), "pulls", "csv")
 
 
 @router.post("/csv", summary="Take pull tests from a CSV")
-def post_csv(session: CurrentSession, form: CsvForm) -> PullsAnswer:
+def post_csv(session: SavingSession, form: CsvForm) -> PullsAnswer:
     """All of its rows, or none where one is no pull test."""
     rows = read_pulls(form.text)
 
-    def keep(cursor: DictCursor, me: str) -> PullsAnswer:
-        for row in rows:
-            add_test(cursor, me, row.test, row.line, "file")
-        return _answer(cursor, me, Units(form.units))
+    def keep(cursor: DictCursor, me: str) -> str:
+        add_tests(cursor, me, ((row.test, row.line) for row in rows), "file")
+        return f"{len(rows)} tests"
 
-    return session.run(keep)
+    return session.save(keep, lambda cursor, me, _: _answer(cursor, me, Units(form.units)))
 
 
 def _simulated(request: Request, mischief: Mischief) -> PullScale:
@@ -194,10 +228,10 @@ def _simulated(request: Request, mischief: Mischief) -> PullScale:
 
 
 def _spool(cursor: DictCursor, me: str, spool_id: str) -> Spool:
-    for item in list_stock(cursor, me):
-        if item.spool_id == spool_id and isinstance(item, Spool):
-            return item
-    raise NotFound(f"There is no spool “{spool_id}” on the shelf.", where="spool_id")
+    item = read_stock(cursor, me, spool_id)
+    if not isinstance(item, Spool):
+        raise no_spool(spool_id)
+    return item
 
 
 def _strand_n(spool: Spool, wet: bool) -> float:
@@ -207,7 +241,7 @@ def _strand_n(spool: Spool, wet: bool) -> float:
 
 def _keep(
     cursor: DictCursor, me: str, form: PullForm | ScaleForm, broke_n: float, source: Source
-) -> None:
+) -> str:
     spool = _spool(cursor, me, form.spool_id)
     with field("broke"):
         test = PullTest(
@@ -216,25 +250,36 @@ def _keep(
             strand_n=_strand_n(spool, form.wet),
             broke_n=broke_n,
         )
-    title: Title = spool.title
-    add_test(cursor, me, test, title, source)
+    add_tests(cursor, me, ((test, spool.title),), source)
+    return form.knot
 
 
-def _answer(cursor: DictCursor, me: str, units: Units, read_n: float | None = None) -> PullsAnswer:
-    kept = list_tests(cursor, me)
-    groups = sorted({(one.test.knot, one.test.family) for one in kept})
-    lines: dict[str, PullLine] = {}
-    beliefs = []
-    for knot, family in groups:
-        mine = tuple(one for one in kept if (one.test.knot, one.test.family) == (knot, family))
-        tests = tuple(one.test for one in mine)
-        for number, one in enumerate(mine):
-            lines[one.test_id] = _line(one, is_odd(number, tests), units)
-        beliefs.append(_belief_line(belief(knot, family, tests), tests))
+def _answer(
+    cursor: DictCursor,
+    me: str,
+    units: Units,
+    knot: KnotKey | None = None,
+    limit: int = USUAL,
+    skip: int = 0,
+    read: str = "",
+) -> PullsAnswer:
+    shown = list_tests(cursor, me, limit, skip, knot)
+    shares = {
+        (knot, family): counted_shares(cursor, me, knot, family)
+        for knot, family in {(one.test.knot, one.test.family) for one in shown}
+    }
+    lines = (
+        _line(one, is_odd(one.test, shares[one.test.knot, one.test.family]), units) for one in shown
+    )
     return PullsAnswer(
-        tests=tuple(lines[one.test_id] for one in kept),
-        beliefs=tuple(beliefs),
-        read="" if read_n is None else units.load(read_n).text,
+        tests=tuple(lines),
+        total=count_tests(cursor, me, knot),
+        beliefs=tuple(
+            _belief_line(told)
+            for told in summed_tests(cursor, me)
+            if knot is None or told.knot == knot
+        ),
+        read=read,
     )
 
 
@@ -255,10 +300,10 @@ def _line(one: KeptTest, odd: bool, units: Units) -> PullLine:
     )
 
 
-def _belief_line(now: Belief, tests: tuple[PullTest, ...]) -> BeliefLine:
-    shares = [test.kept for test in tests]
-    low = max(0.2, min(0.9 * now.prior, *shares) - 0.08)
-    high = min(1.6, max(1.1 * now.prior, *shares) + 0.08)
+def _belief_line(told: Summed) -> BeliefLine:
+    now = belief(told)
+    low = max(0.2, min(0.9 * now.prior, exp(told.least)) - 0.08)
+    high = min(1.6, max(1.1 * now.prior, exp(told.most)) + 0.08)
     count = "one pull" if now.tests == 1 else f"{now.tests} pulls"
     likely = now.posterior * now.posterior_spread
     return BeliefLine(

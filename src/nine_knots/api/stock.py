@@ -6,14 +6,14 @@ import uuid
 from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
-from nine_knots.api.context import CurrentSession
-from nine_knots.api.problems import RESPONSES
-from nine_knots.api.typed import Typed, field
+from nine_knots.api.context import CurrentSession, SavingSession, Session
+from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.materials import MATERIALS, MaterialKey
 from nine_knots.core.strand import Colour, Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
 from nine_knots.core.units import Units, parse_diameter, parse_length, parse_load
 from nine_knots.core.values import System
-from nine_knots.store.stock import delete_stock, list_stock, put_stock
+from nine_knots.store.stock import delete_stock, list_stock, put_stock, read_stock
 
 router = APIRouter(prefix="/api/stock", tags=["stock"], responses=RESPONSES)
 MOST_LEFT_M = 5000.0
@@ -48,7 +48,7 @@ class StockRow(BaseModel):
     item: Stock
 
 
-class SpoolForm(BaseModel):
+class SpoolForm(Form):
     """A spool as typed; an empty strength is taken from the material's law."""
 
     spool_id: Typed = ""
@@ -61,7 +61,7 @@ class SpoolForm(BaseModel):
     units: System = "imperial"
 
 
-class PacketForm(BaseModel):
+class PacketForm(Form):
     """Knotless tapered leaders of one kind, as typed from the packet."""
 
     spool_id: Typed = ""
@@ -133,11 +133,11 @@ def _load(text: str, system: System) -> float | None:
 @router.get("", summary="All spools and packets owned")
 def get_stock(session: CurrentSession, units: System = "imperial") -> list[StockRow]:
     """The shelf, by material and thickness."""
-    return [_row(item, Units(units)) for item in session.run(list_stock)]
+    return [_row(item, Units(units)) for item in session.read(list_stock)]
 
 
 @router.post("/spools", summary="Add a spool, or write one anew")
-def post_spool(session: CurrentSession, form: SpoolForm) -> StockRow:
+def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
     """Read the typed figures and keep the spool."""
     with field("diameter"):
         diameter_m = parse_diameter(form.diameter, form.units)
@@ -155,12 +155,11 @@ def post_spool(session: CurrentSession, form: SpoolForm) -> StockRow:
         spool_id=spool_id,
     )
     spool = Spool(spool_id=spool_id, title=title, strand=strand, remaining_m=left_m)
-    session.run(lambda cursor, me: put_stock(cursor, me, spool))
-    return _row(spool, shown)
+    return _row(_put(session, spool), shown)
 
 
 @router.post("/packets", summary="Add a packet of knotless leaders, or write one anew")
-def post_packet(session: CurrentSession, form: PacketForm) -> StockRow:
+def post_packet(session: SavingSession, form: PacketForm) -> StockRow:
     """Read the typed figures and keep the packet."""
     lengths: dict[str, float] = {}
     for name in ("butt_length", "taper_length", "tip_length"):
@@ -181,12 +180,20 @@ def post_packet(session: CurrentSession, form: PacketForm) -> StockRow:
         spool_id=spool_id,
     )
     packet = Packet(spool_id=spool_id, title=title, strand=strand, count=form.count)
-    session.run(lambda cursor, me: put_stock(cursor, me, packet))
-    return _row(packet, shown)
+    return _row(_put(session, packet), shown)
 
 
-@router.delete("/{spool_id}", status_code=204, summary="Take a spool off the shelf")
+def _put(session: Session, item: Stock) -> Stock:
+    return session.save(
+        lambda cursor, me: put_stock(cursor, me, item).spool_id,
+        lambda cursor, me, spool_id: read_stock(cursor, me, spool_id),
+    )
+
+
+@router.delete(
+    "/{spool_id}", status_code=204, responses=MISSING, summary="Take a spool off the shelf"
+)
 def remove_stock(session: CurrentSession, spool_id: str) -> Response:
     """Leaders made from it keep their own figures."""
-    session.run(lambda cursor, me: delete_stock(cursor, me, spool_id))
+    session.write(lambda cursor, me: delete_stock(cursor, me, spool_id))
     return Response(status_code=204)

@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from typing import Literal
 
-from pydantic import BaseModel, Field
+from pydantic import Field
 
-from nine_knots.api.typed import Typed, field
+from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.cast.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.cast.stroke import SPEEDS, Stroke
 from nine_knots.core.cast.turnover import Gust
@@ -21,7 +21,7 @@ class SaidStroke:
     by_word: bool
 
 
-class StrokeForm(BaseModel):
+class StrokeForm(Form):
     """A stroke as the angler says it; what is left empty is usual."""
 
     kind: Literal["overhead", "roll", "water-loaded"] = "overhead"

@@ -3,11 +3,11 @@
 from typing import Literal
 
 from fastapi import APIRouter
-from pydantic import BaseModel, Field
+from pydantic import Field
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES
-from nine_knots.api.typed import Typed, field
+from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.elastica import bend_stiffness_from_droop
 from nine_knots.core.errors import OutOfRange
 from nine_knots.core.tackle import Bead, Fly, FlyLine, Rod, line_profile
@@ -27,7 +27,7 @@ from nine_knots.store.tackle import Kit, add_tackle, read_kit
 router = APIRouter(prefix="/api/kit", tags=["kit"], responses=RESPONSES)
 
 
-class FlyForm(BaseModel):
+class FlyForm(Form):
     """A fly as typed; an empty weight is taken from hook, dressing and bead."""
 
     title: Typed = ""
@@ -44,7 +44,7 @@ class FlyForm(BaseModel):
     units: System = "imperial"
 
 
-class RodForm(BaseModel):
+class RodForm(Form):
     """A rod as typed."""
 
     title: Typed = ""
@@ -54,7 +54,7 @@ class RodForm(BaseModel):
     units: System = "imperial"
 
 
-class LineForm(BaseModel):
+class LineForm(Form):
     """A fly line as typed, with the droop test of its tip if one was made."""
 
     title: Typed = ""
@@ -72,7 +72,7 @@ class LineForm(BaseModel):
 @router.get("", summary="Rods, lines and flies owned")
 def get_kit(session: CurrentSession) -> Kit:
     """The kit."""
-    return session.run(read_kit)
+    return session.read(read_kit)
 
 
 @router.post("/flies", summary="Add a fly")
@@ -96,7 +96,7 @@ def post_fly(session: CurrentSession, form: FlyForm) -> Fly:
         barbless=form.barbless,
         tube=form.tube,
     )
-    session.run(lambda cursor, me: add_tackle(cursor, me, fly))
+    session.write(lambda cursor, me: add_tackle(cursor, me, fly))
     return fly
 
 
@@ -135,7 +135,7 @@ def post_rod(session: CurrentSession, form: RodForm) -> Rod:
             weight=form.weight,
             action=form.action,
         )
-    session.run(lambda cursor, me: add_tackle(cursor, me, rod))
+    session.write(lambda cursor, me: add_tackle(cursor, me, rod))
     return rod
 
 
@@ -167,5 +167,5 @@ def post_line(session: CurrentSession, form: LineForm) -> FlyLine:
             drop_m = parse_length(form.droop, form.units)
             bend = bend_stiffness_from_droop(line_profile(line).tip_mass_kg_m, free_m, drop_m)
         line = FlyLine.model_validate({**line.model_dump(), "tip_bend_nm2": bend})
-    session.run(lambda cursor, me: add_tackle(cursor, me, line))
+    session.write(lambda cursor, me: add_tackle(cursor, me, line))
     return line

@@ -1,5 +1,6 @@
 """/api/tying: the companion's screens, what came out, batches, cards and labels as PDF."""
 
+import uuid
 from dataclasses import dataclass
 from typing import Annotated
 
@@ -8,18 +9,15 @@ from pydantic import BaseModel, Field
 from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
-from nine_knots.api.bench import titles_of
-from nine_knots.api.casts import CurrentCasting, unnamed
-from nine_knots.api.context import CurrentSession, Session
+from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.examples import DESIGN
-from nine_knots.api.files import file_answer
-from nine_knots.api.problems import RESPONSES
-from nine_knots.api.tasks import DepthTableTask
-from nine_knots.api.typed import Typed, field
+from nine_knots.api.files import file_of
+from nine_knots.api.problems import RESPONSES, WORKED_OUT
+from nine_knots.api.typed import Form, Typed, field
+from nine_knots.api.work.answering import EVENTS, CurrentAnswering
+from nine_knots.api.work.tasks import CardsTask, titles_of
 from nine_knots.core.design import Design
-from nine_knots.core.errors import Unreadable
-from nine_knots.core.evaluation import evaluate
-from nine_knots.core.remedies.depth_table import DepthTable
+from nine_knots.core.errors import OutOfRange, Unreadable
 from nine_knots.core.tying import (
     Batch,
     Hand,
@@ -31,9 +29,8 @@ from nine_knots.core.tying import (
     shown_handiness,
 )
 from nine_knots.core.units import Units, parse_length
-from nine_knots.core.values import MOST_PIECES, System
-from nine_knots.core.water.setups import USUAL_ASK, setup_of
-from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
+from nine_knots.core.values import MOST_PIECES, Several, System
+from nine_knots.formats.tying_pdf import Paper
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tying import (
     add_tied,
@@ -44,7 +41,7 @@ from nine_knots.store.tying import (
 )
 
 router = APIRouter(prefix="/api/tying", tags=["tying"], responses=RESPONSES)
-MOST_COPIES = 50
+MOST_COPIES, MOST_CARDS = 50, 240
 HEIGHTS_M = (1.0, 2.5)
 NEAR = 0.04  # of a usual hand: as good as usual
 
@@ -57,18 +54,18 @@ class TierAnswer:
     hand: str
 
 
-class ScreensRequest(BaseModel):
+class ScreensRequest(Form):
     """A design to tie."""
 
     design: Design = Field(examples=[DESIGN])
     units: System = "imperial"
 
 
-class TiedRequest(BaseModel):
+class TiedRequest(Form):
     """What each piece came out at, as typed; empty where it was not measured."""
 
     design: Design = Field(examples=[DESIGN])
-    came_out: tuple[Typed, ...] = Field(max_length=MOST_PIECES, examples=[["59 in", ""]])
+    came_out: Several[Typed] = Field(max_length=MOST_PIECES, examples=[["59 in", ""]])
     keep: bool = Field(default=False, description="learn the angler's hand from it")
     units: System = "imperial"
 
@@ -80,24 +77,24 @@ class TiedAnswer(BaseModel):
     hand: str
 
 
-class HeightForm(BaseModel):
+class HeightForm(Form):
     """The angler's height as typed; empty forgets it."""
 
     height: Typed = Field(examples=["5 ft 9 in"])
     units: System = "imperial"
 
 
-class Wanted(BaseModel):
+class Wanted(Form):
     """A design and how many of it."""
 
     design: Design = Field(examples=[DESIGN])
     count: int = Field(default=1, ge=1, le=MOST_COPIES)
 
 
-class BatchRequest(BaseModel):
+class BatchRequest(Form):
     """Designs to tie at one sitting."""
 
-    wanted: tuple[Wanted, ...] = Field(min_length=1, max_length=40)
+    wanted: Several[Wanted] = Field(min_length=1, max_length=40)
     units: System = "imperial"
 
 
@@ -111,7 +108,7 @@ class CardsRequest(BatchRequest):
 @router.get("", summary="Who ties")
 def get_tier(session: CurrentSession, units: Annotated[System, Query()] = "imperial") -> TierAnswer:
     """Height and hand in words."""
-    return session.run(lambda cursor, me: _tier(cursor, me, Units(units)))
+    return session.read(lambda cursor, me: _tier(cursor, me, Units(units)))
 
 
 @router.put("/height", summary="Tell the angler's height, for lengths without a tape")
@@ -130,19 +127,19 @@ def put_height(session: CurrentSession, form: HeightForm) -> TierAnswer:
         write_height_m(cursor, me, height_m)
         return _tier(cursor, me, Units(form.units))
 
-    return session.run(keep)
+    return session.write(keep)
 
 
 @router.post("/screens", summary="The work, one step a screen")
 def post_screens(session: CurrentSession, asked: ScreensRequest) -> tuple[Screen, ...]:
     """Cuts by the angler's own hand; nothing is stored."""
-    titles = titles_of(session.run(list_stock))
+    stock, tier = session.read(lambda cursor, me: (list_stock(cursor, me), read_tier(cursor, me)))
     fly, units = asked.design.situation.fly, Units(asked.units)
-    return screens(asked.design.leader, fly, titles, units, session.run(read_tier))
+    return screens(asked.design.leader, fly, titles_of(stock), units, tier)
 
 
 @router.post("/tied", summary="Tell what the pieces came out at")
-def post_tied(session: CurrentSession, asked: TiedRequest) -> TiedAnswer:
+def post_tied(session: SavingSession, asked: TiedRequest) -> TiedAnswer:
     """The design as tied; with ``keep``, what it shows of the angler's hand is learnt."""
     leader, units = asked.design.leader, Units(asked.units)
     if len(asked.came_out) != len(leader.pieces):
@@ -168,9 +165,9 @@ def post_tied(session: CurrentSession, asked: TiedRequest) -> TiedAnswer:
         }
         if shown and asked.keep:
             add_tied(cursor, me, shown)
-        return _hand_words(read_hand(cursor, me))
+        return "tied"
 
-    hand = session.run(learn)
+    hand = session.save(learn, lambda cursor, me, _: _hand_words(read_hand(cursor, me)))
     return TiedAnswer(design=asked.design.model_copy(update={"leader": tied}), hand=hand)
 
 
@@ -178,41 +175,41 @@ def post_tied(session: CurrentSession, asked: TiedRequest) -> TiedAnswer:
 def post_batch(session: CurrentSession, asked: BatchRequest) -> Batch:
     """The total cut list against what is left; nothing is stored."""
     wanted = tuple((one.design, one.count) for one in asked.wanted)
-    tier = session.run(read_tier)
-    return batch_of(wanted, session.run(list_stock), Units(asked.units), tier)
+    stock, tier = session.read(lambda cursor, me: (list_stock(cursor, me), read_tier(cursor, me)))
+    return batch_of(wanted, stock, Units(asked.units), tier)
 
 
-@router.post("/cards", response_class=Response, summary="Tying cards or labels as PDF")
+@router.post(
+    "/cards",
+    response_class=Response,
+    responses=WORKED_OUT | {200: {"content": EVENTS | {"application/pdf": {}}}},
+    summary="Tying cards or labels as PDF",
+)
 async def post_cards(
-    session: CurrentSession, asked: CardsRequest, casting: CurrentCasting
+    session: CurrentSession, asked: CardsRequest, answering: CurrentAnswering
 ) -> Response:
     """The PDF, named after its first design."""
-    stock = await run_in_threadpool(session.run, list_stock)
-    tables: dict[int, DepthTable] = {}
-    if asked.depth_table:
-        for number, one in enumerate(asked.wanted):
-            if setup_of(one.design) != "surface":
-                task = DepthTableTask(
-                    design=unnamed(one.design), ask=USUAL_ASK, stock=stock, units=asked.units
-                )
-                tables[number] = await casting.ask(f"card-{number}", task, DepthTable)
-    cards = await run_in_threadpool(_cards, session, asked, tables)
+    count = sum(one.count for one in asked.wanted)
+    if count > MOST_CARDS:
+        raise OutOfRange(
+            f"{count} cards are too many at once.",
+            where="wanted",
+            mend=f"Print {MOST_CARDS} at most, then the others.",
+        )
+    stock, tier = await run_in_threadpool(
+        session.read, lambda cursor, me: (list_stock(cursor, me), read_tier(cursor, me))
+    )
+    task = CardsTask(
+        wanted=tuple((one.design, one.count) for one in asked.wanted),
+        paper=asked.paper,
+        depth_table=asked.depth_table,
+        stock=stock,
+        tier=tier,
+        units=asked.units,
+    )
     kind = "labels" if asked.paper == "labels" else "tying card"
-    written = await run_in_threadpool(write_pdf, cards, asked.paper)
-    return file_answer(written, f"{asked.wanted[0].design.title}, {kind}", "pdf")
-
-
-def _cards(
-    session: Session, asked: CardsRequest, tables: dict[int, DepthTable]
-) -> tuple[Card, ...]:
-    titles, tier = titles_of(session.run(list_stock)), session.run(read_tier)
-    units = Units(asked.units)
-    cards: list[Card] = []
-    for number, one in enumerate(asked.wanted):
-        copies = one.count if asked.paper in ("sheet", "labels") else 1
-        read = evaluate(one.design, titles, units, tier)
-        cards += [Card(one.design, read, tables.get(number))] * copies
-    return tuple(cards)
+    file = file_of(f"{asked.wanted[0].design.title}, {kind}", "pdf")
+    return await answering.respond(f"cards {uuid.uuid4().hex}", task, file)
 
 
 def _tier(cursor: DictCursor, me: str, units: Units) -> TierAnswer:

@@ -4,11 +4,17 @@ from collections.abc import Iterator
 from contextlib import contextmanager
 from typing import Annotated
 
-from pydantic import Field, ValidationError
+from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from nine_knots.core.errors import NineKnotsError, OutOfRange
 
 Typed = Annotated[str, Field(max_length=60)]
+
+
+class Form(BaseModel):
+    """What a request holds: types as its schema says them, no text for a number."""
+
+    model_config = ConfigDict(strict=True, allow_inf_nan=False)
 
 
 @contextmanager

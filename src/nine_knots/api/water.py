@@ -2,17 +2,19 @@
 
 from typing import Any
 
-from fastapi import APIRouter
-from pydantic import BaseModel, Field
+from fastapi import APIRouter, Response
+from pydantic import Field
+from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
-from nine_knots.api.casts import SUPERSEDED, CurrentCasting, unnamed
+from nine_knots.api.casts import unnamed
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN
-from nine_knots.api.problems import RESPONSES
+from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.strokes import StrokeForm
-from nine_knots.api.tasks import DepthTableTask, TuningTask, WaterRemedyTask, WaterTask
-from nine_knots.api.typed import Typed, field
+from nine_knots.api.typed import Form, Typed, field
+from nine_knots.api.work.answering import EVENTS, CurrentAnswering
+from nine_knots.api.work.tasks import DepthTableTask, TuningTask, WaterRemedyTask, WaterTask
 from nine_knots.core.design import Design
 from nine_knots.core.remedies import Remedy
 from nine_knots.core.remedies.depth_table import DepthTable
@@ -30,13 +32,13 @@ from nine_knots.store.landings import read_own_cast
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tying import read_tier
 
-router = APIRouter(prefix="/api/water", tags=["water"], responses=RESPONSES)
+router = APIRouter(prefix="/api/water", tags=["water"], responses=RESPONSES | WORKED_OUT)
 
 Said = Typed | float
 """Text as the angler typed it, or a figure in SI units."""
 
 
-class WaterForm(BaseModel):
+class WaterForm(Form):
     """How it is fished, as the angler says it; what is left empty is usual."""
 
     wanted: Said = Field(default="", description="depth wanted", examples=["3 ft"])
@@ -74,7 +76,7 @@ class WaterForm(BaseModel):
         return WaterAsk(**found)
 
 
-class WaterRequest(BaseModel):
+class WaterRequest(Form):
     """A design to fish; ``bench`` names who asks, so that only the newest is worked out."""
 
     bench: Key = Field(examples=["bench-1"])
@@ -98,8 +100,8 @@ class MendRequest(WaterRequest):
     stroke: StrokeForm = Field(default_factory=StrokeForm)
 
 
-@router.post("", summary="Fish a design", responses=SUPERSEDED)
-async def post_water(asked: SeenRequest, casting: CurrentCasting) -> WaterReading:
+@router.post("", summary="Fish a design", response_model=WaterReading)
+async def post_water(asked: SeenRequest, answering: CurrentAnswering) -> Response:
     """Follow the rig in its water in a worker; nothing is stored."""
     task = WaterTask(
         design=unnamed(asked.design),
@@ -107,51 +109,70 @@ async def post_water(asked: SeenRequest, casting: CurrentCasting) -> WaterReadin
         units=asked.units,
         movie=asked.movie,
     )
-    return await casting.ask(f"{asked.bench}-water", task, WaterReading)
+    return await answering.respond(f"{asked.bench}-water", task)
 
 
-@router.post("/remedies", summary="Ask what would bring drift and depth in", responses=SUPERSEDED)
+@router.post(
+    "/remedies",
+    summary="Ask what would bring drift and depth in",
+    response_model=tuple[Remedy, ...],
+    responses={200: {"content": EVENTS}},
+)
 async def post_water_remedies(
-    session: CurrentSession, asked: MendRequest, casting: CurrentCasting
-) -> tuple[Remedy, ...]:
+    session: CurrentSession, asked: MendRequest, answering: CurrentAnswering
+) -> Response:
     """Each remedy is found by fishing and casting the changed rig; nothing is stored."""
-    own = await run_in_threadpool(session.run, read_own_cast)
-    task = WaterRemedyTask(
-        design=asked.design,
-        ask=asked.fished.read(asked.units, asked.slack_m),
-        stroke=asked.stroke.read(asked.units, own).stroke,
-        stock=await run_in_threadpool(session.run, list_stock),
-        units=asked.units,
-        own=own,
-        gust=asked.stroke.read_gust(asked.units),
-        tier=await run_in_threadpool(session.run, read_tier),
-    )
-    return await casting.ask(f"{asked.bench}-water-remedies", task, tuple)
+
+    def made(cursor: DictCursor, me: str) -> WaterRemedyTask:
+        own = read_own_cast(cursor, me)
+        return WaterRemedyTask(
+            design=asked.design,
+            ask=asked.fished.read(asked.units, asked.slack_m),
+            stroke=asked.stroke.read(asked.units, own).stroke,
+            stock=list_stock(cursor, me),
+            units=asked.units,
+            own=own,
+            gust=asked.stroke.read_gust(asked.units),
+            tier=read_tier(cursor, me),
+        )
+
+    task = await run_in_threadpool(session.read, made)
+    return await answering.respond(f"{asked.bench}-water-remedies", task)
 
 
-@router.post("/tuning", summary="Ask for the settings and weights that work", responses=SUPERSEDED)
+@router.post(
+    "/tuning",
+    summary="Ask for the settings and weights that work",
+    response_model=Tuning,
+    responses={200: {"content": EVENTS}},
+)
 async def post_tuning(
-    session: CurrentSession, asked: WaterRequest, casting: CurrentCasting
-) -> Tuning:
+    session: CurrentSession, asked: WaterRequest, answering: CurrentAnswering
+) -> Response:
     """The setting by bisection, the least and most shot and bead; nothing is stored."""
     task = TuningTask(
         design=unnamed(asked.design),
         ask=asked.fished.read(asked.units, asked.slack_m),
-        stock=await run_in_threadpool(session.run, list_stock),
+        stock=await run_in_threadpool(session.read, list_stock),
         units=asked.units,
     )
-    return await casting.ask(f"{asked.bench}-tuning", task, Tuning)
+    return await answering.respond(f"{asked.bench}-tuning", task)
 
 
-@router.post("/depth-table", summary="Ask for a rig's depth table", responses=SUPERSEDED)
+@router.post(
+    "/depth-table",
+    summary="Ask for a rig's depth table",
+    response_model=DepthTable,
+    responses={200: {"content": EVENTS}},
+)
 async def post_depth_table(
-    session: CurrentSession, asked: WaterRequest, casting: CurrentCasting
-) -> DepthTable:
+    session: CurrentSession, asked: WaterRequest, answering: CurrentAnswering
+) -> Response:
     """Depth by pace and depth of water, and what to change in each; nothing is stored."""
     task = DepthTableTask(
         design=unnamed(asked.design),
         ask=asked.fished.read(asked.units, asked.slack_m),
-        stock=await run_in_threadpool(session.run, list_stock),
+        stock=await run_in_threadpool(session.read, list_stock),
         units=asked.units,
     )
-    return await casting.ask(f"{asked.bench}-depth-table", task, DepthTable)
+    return await answering.respond(f"{asked.bench}-depth-table", task)

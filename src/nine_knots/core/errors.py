@@ -73,3 +73,31 @@ class DatabaseTrouble(NineKnotsError):
     """The database cannot be reached, or is of a newer make than this program."""
 
     code = "database-trouble"
+
+
+class DiskFull(NineKnotsError):
+    """Nothing more can be written where the data lie."""
+
+    code = "disk-full"
+
+
+class TooBusy(NineKnotsError):
+    """More is asked for at once than is worked on; ``retry_s`` says when to ask again."""
+
+    code = "too-busy"
+
+    def __init__(self, what: str, *, retry_s: int, mend: str) -> None:
+        super().__init__(what, mend=mend)
+        self.retry_s = retry_s
+
+
+class WorkFailed(NineKnotsError):
+    """Work that ended in a fault of our own."""
+
+    code = "unexpected"
+
+
+class TooLong(NineKnotsError):
+    """Work that was given up because it took longer than an answer is worth."""
+
+    code = "too-long"

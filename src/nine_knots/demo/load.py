@@ -7,7 +7,7 @@ from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
-from nine_knots.store.anglers import Settings, create_angler, only_angler
+from nine_knots.store.anglers import Settings, angler_in_front, create_angler
 from nine_knots.store.database import Database
 from nine_knots.store.leaders import create_leader
 from nine_knots.store.stock import put_stock
@@ -20,7 +20,7 @@ def load_demo(database: Database) -> bool:
 
 
 def _load(cursor: DictCursor) -> bool:
-    if only_angler(cursor) is not None:
+    if angler_in_front(cursor) is not None:
         return False
     angler_id = create_angler(cursor, Settings(name="Runa of the Skarn valley"))
     stock = demo_stock()

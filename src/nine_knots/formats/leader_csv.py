@@ -103,24 +103,27 @@ def read_csv(text: str) -> Leader:
 
 def _joint(row: dict[str, str]) -> Joint:
     fields = {"kind": row["joint_kind"], "knot": row["joint_knot"]}
-    return Joint.model_validate(fields | {"upper_knot": row["joint_upper_knot"] or None})
+    return Joint.model_validate(
+        fields | {"upper_knot": row["joint_upper_knot"] or None}, strict=False
+    )
 
 
 def _piece(row: dict[str, str]) -> LevelPiece | TaperedPiece:
     stuff = {name: row[name] or None for name in STRAND}
     worn = row.get(WEAR) or "new"
     if row["form"] == "tapered":
-        profile = TaperProfile.model_validate({name: row[name] for name in PROFILE})
+        profile = TaperProfile.model_validate({name: row[name] for name in PROFILE}, strict=False)
         return TaperedPiece.model_validate(
             {
                 "role": row["role"],
                 "wear": worn,
-                "strand": TaperedStrand.model_validate({**stuff, "profile": profile}),
+                "strand": TaperedStrand.model_validate({**stuff, "profile": profile}, strict=False),
                 "cut_butt_m": row["cut_butt_m"],
                 "cut_tip_m": row["cut_tip_m"],
-            }
+            },
+            strict=False,
         )
-    strand = Strand.model_validate({**stuff, "diameter_m": row["diameter_m"]})
+    strand = Strand.model_validate({**stuff, "diameter_m": row["diameter_m"]}, strict=False)
     return LevelPiece.model_validate(
         {
             "form": row["form"],
@@ -128,5 +131,6 @@ def _piece(row: dict[str, str]) -> LevelPiece | TaperedPiece:
             "wear": worn,
             "length_m": row["length_m"],
             "strand": strand,
-        }
+        },
+        strict=False,
     )

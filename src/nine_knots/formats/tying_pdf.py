@@ -26,6 +26,7 @@ from reportlab.platypus import (
 from nine_knots.core.design import Design
 from nine_knots.core.evaluation import Evaluation
 from nine_knots.core.knots import KNOTS
+from nine_knots.core.patience import still_wanted
 from nine_knots.core.phrases import sentence_text
 from nine_knots.core.remedies.depth_table import DepthTable
 from nine_knots.formats.pdf_style import BOLD, HAIR, INK, QUIET, TEXT, style
@@ -239,6 +240,7 @@ class _Strip(Flowable):  # type: ignore[misc]
         self.evaluation, self.width, self.height = evaluation, width, height
 
     def draw(self) -> None:
+        still_wanted()
         canvas, reading = self.canv, self.evaluation
         canvas.setDash()
         per_m = self.width / reading.length.si

@@ -8,4 +8,4 @@ from pathlib import Path
 from nine_knots.launch.kernels import keep_kernels_in
 
 PROJECT = Path(__file__).resolve().parents[3]
-keep_kernels_in(PROJECT / ".local")
+KERNELS = keep_kernels_in(PROJECT / ".local")

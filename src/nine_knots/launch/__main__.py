@@ -6,16 +6,20 @@ import logging
 import socket
 import sys
 import time
+from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
 
-import uvicorn
-
-from nine_knots.api.app import create_app
 from nine_knots.core.errors import NineKnotsError
-from nine_knots.demo.load import load_demo
-from nine_knots.launch import PROJECT
+from nine_knots.launch import KERNELS, PROJECT
+from nine_knots.launch.backup import back_up, before_migrating, daily
 from nine_knots.launch.interface import build_interface
 from nine_knots.launch.mariadb import PrivateServer
+from nine_knots.launch.orders import Orders
+from nine_knots.launch.owner import owner_of
+from nine_knots.launch.restore import restore
+from nine_knots.launch.supervise import Ending, Service, Supervisor, heed_signals
+from nine_knots.launch.window import say
 from nine_knots.store import Database
 from nine_knots.store.migrate import migrate
 
@@ -33,6 +37,14 @@ def _arguments() -> argparse.Namespace:
     parser.add_argument("--port", type=int, default=DEFAULT_PORT, help="port on 127.0.0.1")
     parser.add_argument("--fresh", action="store_true", help="begin again with the demo")
     parser.add_argument("--local", type=Path, default=PROJECT / ".local", help="folder for data")
+    parser.add_argument("--backup", type=Path, metavar="FILE", help="write all data into a file")
+    parser.add_argument("--restore", type=Path, metavar="FILE", help="bring a backup's data back")
+    parser.add_argument(
+        "--until",
+        metavar="WHEN",
+        help="with --restore: go on from the backup by the changes logged since, up to a time "
+        "such as “2026-11-26 18:30” (UTC), or “last” for all of them",
+    )
     return parser.parse_args()
 
 
@@ -50,19 +62,17 @@ def _check_port(port: int) -> None:
             ) from error
 
 
-def _set_aside(folder: Path) -> None:
-    """Keep the old data beside the new: --fresh is not a way to lose a season by accident."""
+def set_aside(folder: Path) -> None:
+    """Keep the old data beside the new: nothing loses a season by accident."""
     if folder.exists():
         kept = folder.with_name(f"{folder.name}-until-{time.strftime('%Y%m%d-%H%M%S')}")
         folder.rename(kept)
-        print(f"The old data are kept in {kept}.")
+        say(f"The old data are kept in {kept}.")
 
 
-def run(arguments: argparse.Namespace) -> None:
-    """Start everything, serve until interrupted, stop everything."""
-    local: Path = arguments.local
-    local.mkdir(parents=True, exist_ok=True)
-    _check_port(arguments.port)
+@contextmanager
+def _only_one(local: Path) -> Iterator[None]:
+    """Hold the folder; CannotStart where another that still runs holds it."""
     with (local / "running.lock").open("w") as lock:
         try:
             fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
@@ -71,47 +81,61 @@ def run(arguments: argparse.Namespace) -> None:
                 "Nine Knots is already running from this folder.",
                 mend="Use that one, or stop it with Ctrl-C in its window.",
             ) from error
+        yield
+
+
+def run(arguments: argparse.Namespace) -> None:
+    """Start everything and watch over it until told to end; end everything."""
+    local: Path = arguments.local
+    local.mkdir(parents=True, exist_ok=True)
+    _check_port(arguments.port)
+    with _only_one(local):
         if arguments.fresh:
-            _set_aside(local / "database")
+            set_aside(local / "database")
         built = build_interface(PROJECT / "web", local)
+        owner_of(local).hand_over(KERNELS)
         server = PrivateServer(local / "database")
-        address = server.start()
         try:
-            _serve(Database(address), arguments.port, built)
+            address = server.start()
+            if server.stale:
+                say("A database that an earlier run had left behind was ended first.")
+            database = Database(address)
+            before_migrating(server, database, local)
+            migrate(database)
+            database.close()
+            service = Service(Orders(address, arguments.port, str(built)), local)
+            try:
+                service.start()
+                Supervisor(server, service, lambda: daily(server, local)).run()
+            finally:
+                service.stop()
         finally:
             server.stop()
 
 
-class _Announcing(uvicorn.Server):
-    """Says where to look once it listens, and so once Ctrl-C is heard by it."""
-
-    async def startup(self, sockets: list[socket.socket] | None = None) -> None:
-        await super().startup(sockets)
-        address = f"http://127.0.0.1:{self.config.port}"
-        print(f"Nine Knots is ready: {address}  (Ctrl-C stops it)", flush=True)
-
-
-def _serve(database: Database, port: int, built: Path) -> None:
-    migrate(database)
-    if load_demo(database):
-        print("The demo of the Skarn valley is loaded.")
-    app = create_app(database, port, built, warm=True)
-    config = uvicorn.Config(
-        app, host="127.0.0.1", port=port, log_level="warning", server_header=False
-    )
-    _Announcing(config).run()
-    database.close()
+def _task(arguments: argparse.Namespace) -> None:
+    local: Path = arguments.local
+    if arguments.backup:
+        local.mkdir(parents=True, exist_ok=True)
+        say(back_up(PrivateServer(local / "database"), arguments.backup, lambda: _only_one(local)))
+    elif arguments.restore:
+        local.mkdir(parents=True, exist_ok=True)
+        with _only_one(local):
+            say(restore(arguments.restore, local, arguments.until, set_aside))
+    else:
+        run(arguments)
 
 
 def main() -> int:
     """Run; whatever is in the way is a sentence with the mend, not a traceback."""
     logging.basicConfig(level=logging.WARNING)
+    heed_signals()
     try:
-        run(_arguments())
+        _task(_arguments())
     except NineKnotsError as error:
         print(f"{error.what} {error.mend}".strip(), file=sys.stderr)
         return 1
-    except KeyboardInterrupt:
+    except Ending:
         pass
     return 0
 

@@ -1,4 +1,4 @@
-"""Anglers and their settings; there is one for now, and every row already belongs to one."""
+"""Anglers and their settings; one sits at the bench, and every row belongs to one."""
 
 import uuid
 from typing import Literal
@@ -23,18 +23,38 @@ def create_angler(cursor: DictCursor, settings: Settings) -> str:
     """A new angler; answers the id."""
     angler_id = uuid.uuid4().hex
     cursor.execute(
-        "INSERT INTO angler (angler_id, name, units, theme, created_at) "
-        "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6))",
+        "INSERT INTO angler (angler_id, name, units, theme, created_at, in_front_since) "
+        "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
         (angler_id, settings.name, settings.units, settings.theme),
     )
     return angler_id
 
 
-def only_angler(cursor: DictCursor) -> str | None:
-    """The id of the one angler, or None in an empty database."""
-    cursor.execute("SELECT angler_id FROM angler ORDER BY created_at LIMIT 1")
+def angler_in_front(cursor: DictCursor) -> str | None:
+    """The id of the angler who sits at the bench, or None in an empty database."""
+    cursor.execute("SELECT angler_id FROM angler ORDER BY in_front_since DESC LIMIT 1")
     row = cursor.fetchone()
     return row["angler_id"] if row else None
+
+
+def put_in_front(cursor: DictCursor, angler_id: str) -> None:
+    """Let this angler sit at the bench."""
+    cursor.execute(
+        "UPDATE angler SET in_front_since = UTC_TIMESTAMP(6) WHERE angler_id = %s", (angler_id,)
+    )
+
+
+def angler_before(cursor: DictCursor) -> str | None:
+    """The id of the angler who sat there before, or None where there was none."""
+    cursor.execute("SELECT angler_id FROM angler ORDER BY in_front_since DESC LIMIT 1, 1")
+    row = cursor.fetchone()
+    return row["angler_id"] if row else None
+
+
+def lock_angler(cursor: DictCursor, angler_id: str) -> None:
+    """Hold the angler's row till the end of the transaction: first of all that a write touches,
+    so that two writes of one angler wait for another and never deadlock."""
+    cursor.execute("SELECT 1 FROM angler WHERE angler_id = %s FOR UPDATE", (angler_id,))
 
 
 def read_settings(cursor: DictCursor, angler_id: str) -> Settings:

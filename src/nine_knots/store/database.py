@@ -1,23 +1,31 @@
-"""Connections to MariaDB and transactions that are retried when the server asks for it."""
+"""Connections to MariaDB and transactions that are retried when the server asks for it.
+
+Every wait is bounded: for a connection of the pool, for the server to take it, for an answer, for
+a row that another holds. After the server was found lost it is not asked again for a second, so
+that calls are refused at once rather than each after its own wait.
+"""
 
 import random
 import time
-from collections.abc import Callable
-from contextlib import suppress
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager, suppress
 from dataclasses import dataclass
+from threading import BoundedSemaphore
 from typing import Any, TypeVar
 
 import pymysql
 from dbutils.pooled_db import PooledDB
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.errors import DatabaseTrouble
+from nine_knots.core.errors import DatabaseTrouble, NineKnotsError
+from nine_knots.store.trouble import in_words, lost, wants_retry
 
 Answer = TypeVar("Answer")
 Row = dict[str, Any]
 
-DEADLOCK, LOCK_TIMEOUT = 1213, 1205  # 1213 also means a certification conflict in a cluster
-TRIES = 6
+TRIES = 8
+CONNECT_S, READ_S, LOCK_S, POOL_S = 3, 10, 5, 3.0
+LOST_FOR_S = 1.0  # for which a server that was found lost is not asked again
 
 
 @dataclass(frozen=True)
@@ -36,11 +44,11 @@ class Database:
 
     def __init__(self, address: Address, most: int = 16) -> None:
         self.address = address
+        self._room = BoundedSemaphore(most)
+        self._lost_until = 0.0
         self._pool = PooledDB(
             creator=pymysql,
-            maxconnections=most,
             maxcached=most,
-            blocking=True,
             ping=1,
             host=address.host,
             port=address.port,
@@ -51,49 +59,80 @@ class Database:
             charset="utf8mb4",
             collation="utf8mb4_unicode_ci",
             cursorclass=DictCursor,
-            connect_timeout=5,
-            read_timeout=30,
+            connect_timeout=CONNECT_S,
+            read_timeout=READ_S,
+            write_timeout=READ_S,
             autocommit=False,
-            init_command="SET time_zone = '+00:00'",
+            init_command=f"SET time_zone = '+00:00', innodb_lock_wait_timeout = {LOCK_S}",
         )
 
     def transact(self, work: Callable[[DictCursor], Answer]) -> Answer:
         """Run ``work`` in one transaction; on a deadlock run the whole of it again.
 
         ``work`` may run several times and must have no effect but through the cursor. Raises
-        DatabaseTrouble where the server cannot be reached or goes on conflicting.
+        DatabaseTrouble where the server cannot be reached or goes on conflicting, DiskFull where
+        it can write no more.
         """
         for attempt in range(TRIES):
             try:
                 return self._once(work)
             except pymysql.err.OperationalError as error:
-                if error.args[0] not in (DEADLOCK, LOCK_TIMEOUT):
-                    raise DatabaseTrouble(
-                        "The database does not answer.",
-                        mend="Look at the window in which Nine Knots was started; stop it and "
-                        "start it again. What you typed is kept in this browser.",
-                    ) from error
+                if not wants_retry(error):
+                    raise
                 time.sleep(random.uniform(0.0, 0.01 * 2**attempt))
         raise DatabaseTrouble(
             "The database is too busy to save this just now.", mend="Try again in a moment."
         )
 
     def _once(self, work: Callable[[DictCursor], Answer]) -> Answer:
-        connection = self._pool.connection()
+        with self._connection() as connection:
+            below = None  # the driver's own connection, which tells whether it still stands
+            try:
+                # Within a begun transaction the pool does not quietly reconnect and repeat a
+                # statement by itself, which would lose those before it.
+                connection.begin()
+                with connection.cursor() as cursor:
+                    below = cursor.connection
+                    answer = work(cursor)
+                connection.commit()
+                return answer
+            except BaseException as error:
+                with suppress(Exception):  # a lost server has rolled back already
+                    connection.rollback()
+                if isinstance(error, NineKnotsError) or wants_retry(error):
+                    raise
+                gone = below is not None and not below.open
+                raise self._in_words(error, gone) from error
+
+    @contextmanager
+    def _connection(self) -> Iterator[Any]:
+        if time.monotonic() < self._lost_until:
+            raise lost()
+        if not self._room.acquire(timeout=POOL_S):
+            raise DatabaseTrouble(
+                "The database has more to do than it can.", mend="Try again in a moment."
+            )
         try:
-            # Within a begun transaction the pool does not quietly reconnect and repeat a statement
-            # by itself, which would lose those before it.
-            connection.begin()
-            with connection.cursor() as cursor:
-                answer = work(cursor)
-            connection.commit()
-            return answer
-        except BaseException:
-            with suppress(pymysql.err.Error):  # a lost server has rolled back already
-                connection.rollback()
-            raise
+            try:
+                connection = self._pool.connection()
+            except Exception as error:
+                raise self._in_words(error, gone=True) from error
+            try:
+                yield connection
+            finally:
+                with suppress(Exception):
+                    connection.close()
         finally:
-            connection.close()
+            self._room.release()
+
+    def _in_words(self, error: BaseException, gone: bool) -> BaseException:
+        """What to raise for an error; whatever it is, with the connection gone the server is."""
+        refused = in_words(error)
+        if refused is None and gone and isinstance(error, Exception):
+            refused = lost()
+        if isinstance(refused, DatabaseTrouble):
+            self._lost_until = time.monotonic() + LOST_FOR_S
+        return refused or error
 
     def close(self) -> None:
         """Close every idle connection."""

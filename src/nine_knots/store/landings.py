@@ -23,26 +23,28 @@ class KeptLanding(Frozen):
     seen_at: datetime
 
 
-def add_landing(cursor: DictCursor, angler_id: str, seen: Seen, landing: Landing) -> None:
-    """Keep a landing."""
+def add_landing(cursor: DictCursor, angler_id: str, seen: Seen, landing: Landing) -> str:
+    """Keep a landing; answers its id."""
+    landing_id = uuid.uuid4().hex
     cursor.execute(
         "INSERT INTO landing (angler_id, landing_id, body, at_usual, slope, seen_at) "
         "VALUES (%s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
         (
             angler_id,
-            uuid.uuid4().hex,
+            landing_id,
             seen.model_dump_json(),
             landing.at_usual,
             landing.slope,
         ),
     )
+    return landing_id
 
 
 def list_landings(cursor: DictCursor, angler_id: str) -> tuple[KeptLanding, ...]:
-    """All landings of an angler, the newest first; their rows stay locked to the transaction."""
+    """All landings of an angler, the newest first."""
     cursor.execute(
         "SELECT landing_id, body, at_usual, slope, seen_at FROM landing WHERE angler_id = %s "
-        "ORDER BY seen_at DESC FOR UPDATE",
+        "ORDER BY seen_at DESC",
         (angler_id,),
     )
     kept = []

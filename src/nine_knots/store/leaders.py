@@ -28,6 +28,10 @@ class Revision(Frozen):
     design: Design
 
 
+Place = tuple[datetime, str]
+"""Of a leader in the order of the shelf: when it was saved last, and its id."""
+
+
 def _utc(moment: datetime) -> datetime:
     return moment.replace(tzinfo=UTC)
 
@@ -37,13 +41,18 @@ def _summary(design: Design) -> tuple[str, str | None, float, float]:
     return design.title, leader.school, leader.length_m, leader.tippet_diameter_m
 
 
-def list_leaders(cursor: DictCursor, angler_id: str) -> tuple[SavedLeader, ...]:
-    """The angler's leaders, last saved first."""
+def list_leaders(
+    cursor: DictCursor, angler_id: str, most: int, after: Place | None = None
+) -> tuple[SavedLeader, ...]:
+    """A page of the angler's leaders, last saved first: those after a place in that order."""
+    moment, leader_id = after or (datetime(9999, 1, 1, tzinfo=UTC), "")
     cursor.execute(
         "SELECT l.leader_id, l.newest AS revision, l.updated_at, r.body FROM leader l "
         "JOIN revision r ON r.leader_id = l.leader_id AND r.number = l.newest "
-        "WHERE l.angler_id = %s AND l.removed_at IS NULL ORDER BY l.updated_at DESC, l.leader_id",
-        (angler_id,),
+        "WHERE l.angler_id = %s AND l.removed_at IS NULL "
+        "AND (l.updated_at < %s OR (l.updated_at = %s AND l.leader_id < %s)) "
+        "ORDER BY l.updated_at DESC, l.leader_id DESC LIMIT %s",
+        (angler_id, *[moment.astimezone(UTC).replace(tzinfo=None)] * 2, leader_id, most),
     )
     return tuple(
         SavedLeader(
@@ -54,6 +63,16 @@ def list_leaders(cursor: DictCursor, angler_id: str) -> tuple[SavedLeader, ...]:
         )
         for row in cursor.fetchall()
     )
+
+
+def count_leaders(cursor: DictCursor, angler_id: str) -> int:
+    """How many leaders lie on the shelf."""
+    cursor.execute(
+        "SELECT COUNT(*) AS saved FROM leader WHERE angler_id = %s AND removed_at IS NULL",
+        (angler_id,),
+    )
+    row = cursor.fetchone()
+    return int(row["saved"]) if row else 0
 
 
 def create_leader(cursor: DictCursor, angler_id: str, design: Design) -> Revision:

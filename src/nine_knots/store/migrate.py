@@ -57,6 +57,16 @@ def shipped_migrations() -> list[Migration]:
     return sorted(found, key=lambda m: m.version)
 
 
+def applied_version(cursor: DictCursor) -> int:
+    """The number of the newest migration begun on this database, 0 on an empty one."""
+    cursor.execute("SHOW TABLES LIKE 'schema_migration'")
+    if not cursor.fetchall():
+        return 0
+    cursor.execute("SELECT COALESCE(MAX(version), 0) AS newest FROM schema_migration")
+    found = cursor.fetchone()
+    return int(found["newest"]) if found else 0
+
+
 def migrate(database: Database, migrations: list[Migration] | None = None) -> list[int]:
     """Bring the database to this program's version; answers the versions applied.
 

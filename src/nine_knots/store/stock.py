@@ -18,6 +18,17 @@ def list_stock(cursor: DictCursor, angler_id: str) -> tuple[Stock, ...]:
     return tuple(_STOCK.validate_json(row["body"]) for row in cursor.fetchall())
 
 
+def read_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> Stock:
+    """One spool or packet, or NotFound."""
+    cursor.execute(
+        "SELECT body FROM stock WHERE angler_id = %s AND spool_id = %s", (angler_id, spool_id)
+    )
+    row = cursor.fetchone()
+    if row is None:
+        raise no_spool(spool_id)
+    return _STOCK.validate_json(row["body"])
+
+
 def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
     """Add a spool or packet, or write it anew under its own id."""
     is_spool = isinstance(item, Spool)
@@ -47,4 +58,9 @@ def delete_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> None:
         "DELETE FROM stock WHERE angler_id = %s AND spool_id = %s", (angler_id, spool_id)
     )
     if not gone:
-        raise NotFound(f"There is no spool “{spool_id}” on the shelf.", where="spool_id")
+        raise no_spool(spool_id)
+
+
+def no_spool(spool_id: str) -> NotFound:
+    """What is said of a spool that is not there."""
+    return NotFound(f"There is no spool “{spool_id[:40]}” on the shelf.", where="spool_id")

@@ -6,7 +6,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.core.knots.own import own_knots
 from nine_knots.core.tying import Hand, Tier, hand_of
-from nine_knots.store.pulls import list_tests
+from nine_knots.store.pulls import summed_tests
 
 MOST_PIECES = 60  # the newest count: a hand gets better
 
@@ -44,9 +44,8 @@ def write_height_m(cursor: DictCursor, angler_id: str, height_m: float | None) -
 
 def read_tier(cursor: DictCursor, angler_id: str) -> Tier:
     """Who ties: hand, height and own knots together."""
-    tests = tuple(kept.test for kept in list_tests(cursor, angler_id))
     return Tier(
         handiness=read_hand(cursor, angler_id).mean,
         height_m=read_height_m(cursor, angler_id),
-        knots=own_knots(tests),
+        knots=own_knots(summed_tests(cursor, angler_id)),
     )

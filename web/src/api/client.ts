@@ -32,9 +32,21 @@ export type StrokeForm = Schemas['StrokeForm']
 export type Movie = Schemas['Movie']
 export type ProposalAnswer = Schemas['ProposalAnswer']
 
-async function reach(request: Request): Promise<Response> {
+/** This page, by which the service deals fairly and knows whose newest question replaces which. */
+export const PAGE = crypto.randomUUID()
+const MOST_RETRIES = 3
+
+/** Asks; where the service has too much to do, again when it says so. ServerLost where it is. */
+export async function reach(request: Request): Promise<Response> {
+  request.headers.set('nine-knots-page', PAGE)
   try {
-    return await fetch(request)
+    for (let tries = 0; ; tries += 1) {
+      const response = await fetch(request.clone())
+      if (response.status !== 429 || tries === MOST_RETRIES) return response
+      const seconds = Number(response.headers.get('retry-after')) || 1
+      await new Promise((resolve) => setTimeout(resolve, 1000 * seconds))
+      request.signal.throwIfAborted()
+    }
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error
     throw new ServerLost()
@@ -57,7 +69,7 @@ export async function answered<T>(asked: Promise<Answer<T>>): Promise<T> {
   throw new Refused(toProblem(error, response.status))
 }
 
-function toProblem(error: unknown, status: number): Problem {
+export function toProblem(error: unknown, status: number): Problem {
   if (error && typeof error === 'object' && 'detail' in error) return error as Problem
   return { code: 'unexpected', status, detail: 'The server gave no reason.', where: '', mend: '' }
 }

@@ -1,4 +1,5 @@
 import { answered } from './client'
+import type { FileTold } from './job'
 
 interface FileAnswer {
   data?: unknown
@@ -11,9 +12,19 @@ export async function keepAnswer(asked: Promise<FileAnswer>): Promise<void> {
   const { response } = await asked
   const blob = (await answered(asked)) as Blob
   const named = /filename="([^"]+)"/.exec(response.headers.get('content-disposition') ?? '')
+  keepBlob(blob, named?.[1] ?? 'nine-knots')
+}
+
+/** Keeps a file that a job worked out. */
+export function keepTold({ name, media, base64 }: FileTold): void {
+  const bytes = Uint8Array.from(atob(base64), (one) => one.charCodeAt(0))
+  keepBlob(new Blob([bytes], { type: media }), name)
+}
+
+function keepBlob(blob: Blob, name: string) {
   const link = document.createElement('a')
   link.href = URL.createObjectURL(blob)
-  link.download = named?.[1] ?? 'nine-knots'
+  link.download = name
   link.click()
   URL.revokeObjectURL(link.href)
 }

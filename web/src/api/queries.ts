@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/vue-query'
+import { useInfiniteQuery, useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useSettings } from '@/settings/useSettings'
-import { answered, api } from './client'
+import { answered, api, type System } from './client'
 
 /** Words, fish, materials, knots and schools to choose from. */
 export function useCatalogue() {
@@ -32,13 +32,31 @@ export function useKit() {
   return useQuery({ queryKey: ['kit'], queryFn: () => answered(api.GET('/api/kit')) })
 }
 
-/** Saved leaders, last saved first. */
+/** Saved leaders, last saved first, a page at a time. */
 export function useLeaders() {
   const settings = useSettings()
   const units = computed(() => settings.units)
-  return useQuery({
+  const pages = useInfiniteQuery({
     queryKey: ['leaders', units],
-    queryFn: () => answered(api.GET('/api/leaders', { params: { query: { units: units.value } } })),
+    queryFn: ({ pageParam }) => leadersAfter(units.value, pageParam),
+    initialPageParam: '',
+    getNextPageParam: (page) => page.next || undefined,
     placeholderData: (before) => before,
   })
+  return {
+    ...pages,
+    leaders: computed(() => pages.data.value?.pages.flatMap((page) => page.leaders) ?? []),
+    total: computed(() => pages.data.value?.pages[0]?.total ?? 0),
+  }
+}
+
+async function leadersAfter(units: System, after: string) {
+  const asked = api.GET('/api/leaders', { params: { query: { units, after } } })
+  const { headers } = (await asked).response
+  const following = /<[^>]*[?&]after=([^&>]+)[^>]*>; rel="next"/.exec(headers.get('link') ?? '')
+  return {
+    leaders: await answered(asked),
+    total: Number(headers.get('x-total-count')) || 0,
+    next: following?.[1] ? decodeURIComponent(following[1]) : '',
+  }
 }

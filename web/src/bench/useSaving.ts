@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { answered, api, type Revision } from '@/api/client'
 import { inWords, Refused, type Problem } from '@/api/problems'
+import { useIntent } from '@/api/useIntent'
 import { notify } from '@/shell/notify'
 import { useBench } from './useBench'
 
@@ -19,6 +20,7 @@ export function useSaving() {
   const queries = useQueryClient()
   const conflict = ref<Problem | null>(null)
   const busy = ref(false)
+  const once = useIntent()
 
   async function keep(work: () => Promise<Revision>, words: string) {
     if (busy.value) return
@@ -44,12 +46,13 @@ export function useSaving() {
       const { design, saved } = bench
       if (!design || !saved) throw new Error('There is nothing to save.')
       const path = { leader_id: saved.leader_id }
-      const header = { 'if-match': `"${revision}"` }
-      return answered(
-        api.POST('/api/leaders/{leader_id}/revisions', {
-          params: { path, header },
-          body: design,
-        }),
+      return once([path, revision, design], (key) =>
+        answered(
+          api.POST('/api/leaders/{leader_id}/revisions', {
+            params: { path, header: { 'if-match': `"${revision}"`, ...key } },
+            body: design,
+          }),
+        ),
       )
     }, 'Saved')
 
@@ -57,7 +60,10 @@ export function useSaving() {
     keep(async () => {
       if (title) await bench.change({ kind: 'put', part: { title } })
       if (!bench.design) throw new Error('There is nothing to save.')
-      return answered(api.POST('/api/leaders', { body: bench.design }))
+      const body = bench.design
+      return once(body, (header) =>
+        answered(api.POST('/api/leaders', { params: { header }, body })),
+      )
     }, 'Saved as its own leader:')
 
   const save = () => (bench.saved ? onTop(bench.saved.revision) : asItsOwn())

@@ -9,7 +9,8 @@ import { usePulls, type Mischief } from './usePulls'
 
 /** Pull tests of one knot: noted, read from the scale, drawn against what was believed. */
 const props = defineProps<{ knot: Schemas['KnotCard']['key'] }>()
-const { pulls, busy, trouble, note, readScale, setAside, take, write } = usePulls()
+const { pulls, page, turn, read, busy, trouble, note, readScale, setAside, forget, take, write } =
+  usePulls(() => props.knot)
 const settings = useSettings()
 const { data: stock } = useStock()
 const spools = computed(() => (stock.value ?? []).filter((row) => row.form === 'spool'))
@@ -27,10 +28,8 @@ const MISCHIEF: { value: Mischief | typeof REAL; words: string }[] = [
   { value: 'unplugged', words: '… being unplugged' },
   { value: REAL, words: 'a scale of yours at …' },
 ]
-const mine = computed(() => pulls.value?.tests.filter((test) => test.knot === props.knot) ?? [])
-const beliefs = computed(
-  () => pulls.value?.beliefs.filter((belief) => belief.knot === props.knot) ?? [],
-)
+const mine = computed(() => pulls.value?.tests ?? [])
+const beliefs = computed(() => pulls.value?.beliefs ?? [])
 watch(
   spools,
   (rows) => {
@@ -122,8 +121,8 @@ function chosen(event: Event) {
       </button>
     </form>
     <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
-    <p v-else-if="pulls?.read" role="status">
-      The scale read <strong>{{ pulls.read }}</strong>.
+    <p v-else-if="read" role="status">
+      The scale read <strong>{{ read }}</strong>.
     </p>
     <div v-for="belief in beliefs" :key="belief.family" class="pulls__belief">
       <h3>In {{ belief.family }}</h3>
@@ -133,7 +132,15 @@ function chosen(event: Event) {
       />
       <p>{{ belief.words }}</p>
     </div>
-    <PullTable v-if="mine.length" :tests="mine" :busy="busy" @aside="setAside" />
+    <PullTable
+      v-if="mine.length"
+      :tests="mine"
+      :page="page"
+      :busy="busy"
+      @aside="setAside"
+      @forget="forget"
+      @turn="turn"
+    />
     <p v-else class="quiet">
       Tie five, break them on a scale, note each. Dashed is what the table says, full what your
       pulls make of it; your leaders are then reckoned by your own knots. Stand clear: a broken line

@@ -1,16 +1,50 @@
 <script setup lang="ts">
+import { computed, ref, watch } from 'vue'
 import type { Schemas } from '@/api/client'
 
-/** Pull tests in rows; an odd one is questioned, and set aside or kept by the angler. */
-defineProps<{ tests: Schemas['PullLine'][]; busy: boolean }>()
-const emit = defineEmits<{ aside: [test_id: string, set_aside: boolean] }>()
+/** A page of pull tests; an odd one is questioned, and set aside or kept by the angler. */
+const props = defineProps<{
+  tests: Schemas['PullLine'][]
+  page: { first: number; last: number; total: number }
+  busy: boolean
+}>()
+const emit = defineEmits<{
+  aside: [test_ids: string[], set_aside: boolean]
+  forget: [test_ids: string[]]
+  turn: [pages: number]
+}>()
 const SOURCES = { typed: 'by hand', scale: 'from the scale', file: 'from a file' }
+const chosen = ref<string[]>([])
+const sure = ref(false)
+const all = computed({
+  get: () => props.tests.length > 0 && chosen.value.length === props.tests.length,
+  set: (every) => (chosen.value = every ? props.tests.map((test) => test.test_id) : []),
+})
+const many = computed(() =>
+  chosen.value.length === 1 ? 'one pull' : `${chosen.value.length} pulls`,
+)
+
+watch(
+  () => props.tests,
+  (tests) => {
+    chosen.value = chosen.value.filter((id) => tests.some((test) => test.test_id === id))
+  },
+)
+watch(chosen, () => (sure.value = false))
+
+function forget() {
+  if (sure.value) emit('forget', chosen.value)
+  sure.value = !sure.value
+}
 </script>
 
 <template>
   <table>
     <thead>
       <tr>
+        <th scope="col">
+          <input v-model="all" type="checkbox" aria-label="Choose all on this page" />
+        </th>
         <th scope="col">Day</th>
         <th scope="col">Line</th>
         <th scope="col">Broke at</th>
@@ -21,6 +55,14 @@ const SOURCES = { typed: 'by hand', scale: 'from the scale', file: 'from a file'
     </thead>
     <tbody>
       <tr v-for="test in tests" :key="test.test_id" :class="{ aside: test.set_aside }">
+        <td>
+          <input
+            v-model="chosen"
+            type="checkbox"
+            :value="test.test_id"
+            :aria-label="`Choose the pull of ${test.broke}`"
+          />
+        </td>
         <td class="figure">{{ test.day }}</td>
         <td>{{ test.line }}</td>
         <td class="figure">{{ test.broke }}</td>
@@ -35,7 +77,7 @@ const SOURCES = { typed: 'by hand', scale: 'from the scale', file: 'from a file'
             type="button"
             :disabled="busy"
             :aria-label="`${test.set_aside ? 'Count again' : 'Set aside'} the pull of ${test.broke}`"
-            @click="emit('aside', test.test_id, !test.set_aside)"
+            @click="emit('aside', [test.test_id], !test.set_aside)"
           >
             {{ test.set_aside ? 'Set aside. Count it again' : 'Set aside' }}
           </button>
@@ -43,6 +85,30 @@ const SOURCES = { typed: 'by hand', scale: 'from the scale', file: 'from a file'
       </tr>
     </tbody>
   </table>
+  <div class="row foot">
+    <template v-if="chosen.length">
+      <span>{{ many }} chosen:</span>
+      <button class="do" type="button" :disabled="busy" @click="emit('aside', chosen, true)">
+        Set aside
+      </button>
+      <button class="do" type="button" :disabled="busy" @click="emit('aside', chosen, false)">
+        Count
+      </button>
+      <button class="do" type="button" :disabled="busy" @click="forget">
+        {{ sure ? `Yes, forget ${many} for good` : 'Forget …' }}
+      </button>
+    </template>
+    <span class="grow" />
+    <template v-if="page.total > tests.length">
+      <button class="do" type="button" :disabled="page.first <= 1" @click="emit('turn', -1)">
+        Newer
+      </button>
+      <span class="quiet figure">{{ page.first }} to {{ page.last }} of {{ page.total }}</span>
+      <button class="do" type="button" :disabled="page.last >= page.total" @click="emit('turn', 1)">
+        Older
+      </button>
+    </template>
+  </div>
 </template>
 
 <style scoped>
@@ -64,7 +130,11 @@ td {
   border-bottom: 1px solid var(--hair);
 }
 
-.aside td:not(:last-child) {
+.foot {
+  flex-wrap: wrap;
+}
+
+.aside td:not(:first-child, :last-child) {
   color: var(--ink-2);
   text-decoration: line-through;
 }

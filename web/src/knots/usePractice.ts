@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, onUnmounted, ref } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { inWords } from '@/api/problems'
+import { useIntent } from '@/api/useIntent'
 import { notify } from '@/shell/notify'
 
 export type Rated = Schemas['AttemptForm']['rated']
@@ -13,6 +14,7 @@ export function usePractice() {
     queryKey: ['practice'],
     queryFn: () => answered(api.GET('/api/practice')),
   })
+  const once = useIntent()
   const begun = ref<number | null>(null)
   const seconds = ref(0)
   const running = computed(() => begun.value !== null)
@@ -33,7 +35,10 @@ export function usePractice() {
   async function rate(knot: Schemas['AttemptForm']['knot'], rated: Rated) {
     try {
       const body = { knot, seconds: Math.max(0.6, seconds.value), rated }
-      queries.setQueryData(['practice'], await answered(api.POST('/api/practice', { body })))
+      const rows = await once(body, (header) =>
+        answered(api.POST('/api/practice', { params: { header }, body })),
+      )
+      queries.setQueryData(['practice'], rows)
       seconds.value = 0
     } catch (error) {
       notify(inWords(error), 'trouble')

@@ -1,8 +1,9 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, toValue, watch, type MaybeRefOrGetter } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { keepAnswer } from '@/api/keepAnswer'
 import { inWords } from '@/api/problems'
+import { useIntent } from '@/api/useIntent'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
@@ -10,18 +11,28 @@ import { notify } from '@/shell/notify'
 type Answer = Schemas['PullsAnswer']
 export type Mischief = Schemas['ScaleForm']['mischief']
 
-/** The angler's pull tests: noted by hand, read from a scale, set aside, as files. */
-export function usePulls() {
+const AT_A_TIME = 60
+
+/** The angler's pull tests of a knot: noted, read from a scale, set aside, forgotten, as files. */
+export function usePulls(knot: MaybeRefOrGetter<Schemas['PullForm']['knot']>) {
   const settings = useSettings()
   const bench = useBench()
   const queries = useQueryClient()
   const units = computed(() => settings.units)
-  const key = computed(() => ['pulls', units.value])
+  const skip = ref(0)
+  const query = computed(() => ({
+    units: units.value,
+    knot: toValue(knot),
+    limit: AT_A_TIME,
+    skip: skip.value,
+  }))
+  const once = useIntent()
+  const read = ref('')
   const busy = ref(false)
   const trouble = ref('')
   const { data: pulls } = useQuery({
-    queryKey: key,
-    queryFn: () => answered(api.GET('/api/pulls', { params: { query: { units: units.value } } })),
+    queryKey: ['pulls', query],
+    queryFn: () => answered(api.GET('/api/pulls', { params: { query: query.value } })),
     placeholderData: keepPreviousData,
   })
 
@@ -31,7 +42,8 @@ export function usePulls() {
     trouble.value = ''
     try {
       const answer = await work()
-      queries.setQueryData(key.value, answer)
+      read.value = answer.read
+      await queries.invalidateQueries({ queryKey: ['pulls'] })
       await queries.invalidateQueries({ queryKey: ['hold'] })
       if (bench.design) await bench.change({ kind: 'read' })
       return answer
@@ -43,25 +55,32 @@ export function usePulls() {
     }
   }
 
-  const note = (body: Omit<Schemas['PullForm'], 'units'>) =>
-    learn(() => answered(api.POST('/api/pulls', { body: { ...body, units: settings.units } })))
-  const readScale = (body: Omit<Schemas['ScaleForm'], 'units'>) =>
-    learn(() =>
-      answered(api.POST('/api/pulls/scale', { body: { ...body, units: settings.units } })),
+  const note = (form: Omit<Schemas['PullForm'], 'units'>) => {
+    const body = { ...form, units: settings.units }
+    return learn(() =>
+      once(body, (header) => answered(api.POST('/api/pulls', { params: { header }, body }))),
     )
-  const setAside = (test_id: string, set_aside: boolean) =>
-    learn(() =>
-      answered(
-        api.PUT('/api/pulls/{test_id}', {
-          params: { path: { test_id } },
-          body: { set_aside, units: settings.units },
-        }),
-      ),
+  }
+  const readScale = (form: Omit<Schemas['ScaleForm'], 'units'>) => {
+    const body = { ...form, units: settings.units }
+    return learn(() =>
+      once(body, (header) => answered(api.POST('/api/pulls/scale', { params: { header }, body }))),
     )
+  }
+  const setAside = (test_ids: string[], set_aside: boolean) => {
+    const body = { test_ids, set_aside, units: settings.units }
+    return learn(() => answered(api.POST('/api/pulls/aside', { body })))
+  }
+  const forget = async (test_ids: string[]) => {
+    const body = { test_ids, units: settings.units }
+    const answer = await learn(() => answered(api.POST('/api/pulls/deletion', { body })))
+    if (answer) notify(test_ids.length === 1 ? 'That pull is gone.' : 'Those pulls are gone.')
+  }
   async function take(file: File) {
-    const text = await file.text()
-    const body = { text, units: settings.units }
-    const answer = await learn(() => answered(api.POST('/api/pulls/csv', { body })))
+    const body = { text: await file.text(), units: settings.units }
+    const answer = await learn(() =>
+      once(body, (header) => answered(api.POST('/api/pulls/csv', { params: { header }, body }))),
+    )
     if (answer) notify(`The pull tests in ${file.name} are taken.`)
   }
   async function write() {
@@ -72,5 +91,21 @@ export function usePulls() {
     }
   }
 
-  return { pulls, busy, trouble, note, readScale, setAside, take, write }
+  const page = computed(() => ({
+    first: skip.value + 1,
+    last: skip.value + (pulls.value?.tests.length ?? 0),
+    total: pulls.value?.total ?? 0,
+  }))
+  const turn = (pages: number) => {
+    skip.value = Math.max(0, skip.value + pages * AT_A_TIME)
+  }
+  watch(
+    () => toValue(knot),
+    () => {
+      skip.value = 0
+      read.value = ''
+    },
+  )
+
+  return { pulls, page, turn, read, busy, trouble, note, readScale, setAside, forget, take, write }
 }

@@ -12,10 +12,10 @@ import MiniStrip from '@/widgets/MiniStrip.vue'
 const bench = useBench()
 const router = useRouter()
 const queries = useQueryClient()
-const { data: leaders, isSuccess } = useLeaders()
+const { leaders, total, isSuccess, hasNextPage, isFetchingNextPage, fetchNextPage } = useLeaders()
 const removed = ref<LeaderCard | null>(null)
 const longest = computed(() =>
-  Math.max(0.5, ...(leaders.value ?? []).map((one) => one.outline.at(-1)?.to_m ?? 0)),
+  Math.max(0.5, ...leaders.value.map((one) => one.outline.at(-1)?.to_m ?? 0)),
 )
 
 async function attempt(work: () => Promise<unknown>) {
@@ -100,7 +100,13 @@ const day = (iso: string) =>
         </div>
       </li>
     </ul>
-    <p v-if="isSuccess && !leaders?.length" class="quiet">
+    <p v-if="hasNextPage" class="row more">
+      <button class="do" type="button" :disabled="isFetchingNextPage" @click="fetchNextPage()">
+        {{ isFetchingNextPage ? 'Fetching …' : 'Show more' }}
+      </button>
+      <span class="quiet figure">{{ leaders.length }} of {{ total }}</span>
+    </p>
+    <p v-if="isSuccess && !leaders.length" class="quiet">
       Nothing saved yet. Choose a school below, put its leader on the bench, and save it there.
     </p>
   </section>
@@ -120,6 +126,10 @@ const day = (iso: string) =>
   gap: 18px;
   padding: 10px 0;
   border-bottom: 1px solid var(--hair);
+}
+
+.more {
+  margin-top: 12px;
 }
 
 .card__open {

@@ -1,12 +1,15 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import { inWords } from '@/api/problems'
 import type { Settings } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
+import MyThings from './MyThings.vue'
 import { notify } from './notify'
 import { useKeyListOpen } from './useKeyListOpen'
 
 const settings = useSettings()
 const keysOpen = useKeyListOpen()
+const thingsOpen = ref(false)
 const places = [
   { name: 'bench', words: 'Bench' },
   { name: 'tie', words: 'Tie' },
@@ -55,7 +58,9 @@ function turnTheme() {
     <button class="rail__small" type="button" @click="turnTheme">
       {{ settings.theme === 'dark' ? 'Lamp' : 'Night' }}
     </button>
+    <button class="rail__small" type="button" @click="thingsOpen = true">My things</button>
     <button class="rail__small" type="button" @click="keysOpen = true">Keys ?</button>
+    <MyThings v-model="thingsOpen" />
   </nav>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { reactive, watch } from 'vue'
 import { answered, api, type Schemas, type StockRow } from '@/api/client'
+import { useIntent } from '@/api/useIntent'
 import { useSettings } from '@/settings/useSettings'
 import CountField from '@/widgets/CountField.vue'
 import MaterialField from '@/widgets/MaterialField.vue'
@@ -37,10 +38,13 @@ watch(open, (shown) => {
   }
 })
 
+const once = useIntent()
 const save = () =>
   attempt(() => {
     const body = { ...form, spool_id: props.row?.spool_id ?? '', units: settings.units }
-    return answered(api.POST('/api/stock/packets', { body }))
+    return once(body, (header) =>
+      answered(api.POST('/api/stock/packets', { params: { header }, body })),
+    )
   })
 </script>
 

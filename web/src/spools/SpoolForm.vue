@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { reactive, watch } from 'vue'
 import { answered, api, type Schemas, type StockRow } from '@/api/client'
+import { useIntent } from '@/api/useIntent'
 import { useSettings } from '@/settings/useSettings'
 import MaterialField from '@/widgets/MaterialField.vue'
 import PlainField from '@/widgets/PlainField.vue'
@@ -33,6 +34,7 @@ watch(open, (shown) => {
   form.sighter = row?.sighter ?? false
 })
 
+const once = useIntent()
 const save = () =>
   attempt(() => {
     const { sighter, ...rest } = form
@@ -42,7 +44,9 @@ const save = () =>
       spool_id: props.row?.spool_id ?? '',
       units: settings.units,
     }
-    return answered(api.POST('/api/stock/spools', { body }))
+    return once(body, (header) =>
+      answered(api.POST('/api/stock/spools', { params: { header }, body })),
+    )
   })
 </script>
 

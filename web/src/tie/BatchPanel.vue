@@ -10,14 +10,14 @@ import CardPrinter from './CardPrinter.vue'
 /** Several at one sitting: how many of this one and of those on the shelf, and what that takes. */
 const bench = useBench()
 const settings = useSettings()
-const { data: leaders } = useLeaders()
+const { leaders } = useLeaders()
 const MOST = 20
 const own = ref(3)
 const others = reactive<Record<string, number>>({})
 const designs = reactive<Record<string, Design>>({})
 
 const shelf = computed(() =>
-  (leaders.value ?? []).filter((one) => one.leader_id !== bench.saved?.leader_id),
+  leaders.value.filter((one) => one.leader_id !== bench.saved?.leader_id),
 )
 const wanted = computed(() => {
   const mine = bench.design && own.value > 0 ? [{ design: bench.design, count: own.value }] : []

@@ -4,6 +4,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
 import { answered, api, type Design, type Measure } from '@/api/client'
 import { inWords } from '@/api/problems'
+import { useIntent } from '@/api/useIntent'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
@@ -32,12 +33,11 @@ async function workOut() {
   }
 }
 
-const told = (design: Design, keep: boolean) =>
-  answered(
-    api.POST('/api/tying/tied', {
-      body: { design, came_out: props.cameOut, keep, units: settings.units },
-    }),
-  )
+const once = useIntent()
+function told(design: Design, keep: boolean) {
+  const body = { design, came_out: props.cameOut, keep, units: settings.units }
+  return once(body, (header) => answered(api.POST('/api/tying/tied', { params: { header }, body })))
+}
 
 /** The true lengths go on the bench; what was planned stays behind as the ghost. */
 async function keep() {

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { api, type Design } from '@/api/client'
-import { keepAnswer } from '@/api/keepAnswer'
-import { inWords } from '@/api/problems'
+import type { Design } from '@/api/client'
+import { job, type FileTold } from '@/api/job'
+import { keepTold } from '@/api/keepAnswer'
+import { useJob } from '@/api/useJob'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
+import JobProgress from '@/widgets/JobProgress.vue'
 
 type Paper = 'a6' | 'a4' | 'sheet' | 'labels'
 type Choice = Paper | 'a6-depths' | 'a4-depths'
@@ -20,20 +22,21 @@ const PAPERS: { paper: Choice; words: string }[] = [
   { paper: 'labels', words: 'Labels for leader wallets, 24 on an A4 sheet' },
 ]
 
+const { found, share, refused, run, stop } = useJob<FileTold>()
+
 async function write(choice: Choice) {
-  try {
-    const [paper, more] = choice.split('-') as [Paper, string?]
-    const depth_table = more === 'depths'
-    const body = { wanted: props.wanted, paper, depth_table, units: settings.units }
-    await keepAnswer(api.POST('/api/tying/cards', { body, parseAs: 'blob' }))
-  } catch (error) {
-    notify(inWords(error), 'trouble')
-  }
+  const [paper, more] = choice.split('-') as [Paper, string?]
+  const depth_table = more === 'depths'
+  const body = { wanted: props.wanted, paper, depth_table, units: settings.units }
+  await run((waiting) => job('/api/tying/cards', body, waiting))
+  if (found.value) keepTold(found.value)
+  if (refused.value) notify(refused.value, 'trouble')
 }
 </script>
 
 <template>
-  <el-dropdown trigger="click" :disabled="!wanted.length" @command="write">
+  <JobProgress v-if="share !== null" :share="share" words="Drawing the cards …" @stop="stop" />
+  <el-dropdown v-else trigger="click" :disabled="!wanted.length" @command="write">
     <button class="do" type="button" :disabled="!wanted.length">Cards as PDF ▾</button>
     <template #dropdown>
       <el-dropdown-menu>

@@ -10,6 +10,7 @@ from nine_knots.core.cast import flight
 from nine_knots.core.cast.rig import Rig
 from nine_knots.core.cast.stroke import LOWER_LEG_M, NOT_MODELLED, ROD_TIP_M, Stroke
 from nine_knots.core.errors import CannotCompute
+from nine_knots.core.patience import still_wanted
 from nine_knots.core.units.factors import FOOT_M, GRAVITY_M_S2
 
 Array = NDArray[np.float64]
@@ -18,7 +19,7 @@ FRAME_S = 1.0 / 60.0
 MOST_FRAMES = 200
 LONGEST_S = 3.2
 LONGEST_STEP_S = 2e-3
-MOST_STEPS = 60_000
+MOST_NODE_STEPS = 6_000_000  # about a second; a usual full cast takes 300,000
 OPENS_AT_M = 0.25  # above the water, where an aim is trimmed to let the leader straighten
 AIMS = (-4.0, 24.0)  # degrees
 FIRST_AIM = 4.0
@@ -93,6 +94,7 @@ def throw(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
             where="stroke.line_out_m",
             mend="Let more line out, or throw a smaller loop.",
         )
+    still_wanted()
     place, speed = launched(rig, stroke, aim_deg)
     # links across the loop are chords of it: they begin at the length they are laid out with
     laid = np.hypot(*np.diff(place, axis=0).T)
@@ -120,7 +122,7 @@ def throw(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
         0.0,
         LONGEST_S,
         LONGEST_STEP_S,
-        MOST_STEPS,
+        MOST_NODE_STEPS // rig.mass.size,
         FRAME_S,
         frames,
         passing,

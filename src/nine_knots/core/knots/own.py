@@ -5,6 +5,7 @@ table's figure, worth ``PRIOR_TESTS`` tests, and the tests update it [S: any tex
 priors, normal with known variance].
 """
 
+from bisect import bisect_left, insort
 from dataclasses import dataclass
 from math import exp, log, pi, sqrt
 from statistics import median
@@ -19,6 +20,7 @@ from nine_knots.core.values import Frozen, StrengthN
 PRIOR_TESTS = 5.0
 STRAND_SPREAD = 0.05  # of the line itself, from one piece to the next [M]
 ODD = 3.0  # standard deviations from what the others say at which a test is questioned
+SAME = 1e-9  # by which ln shares of the same test may differ, told and reckoned
 CURVE = 60  # points of a drawn density
 
 
@@ -35,6 +37,18 @@ class PullTest(Frozen):
     def kept(self) -> float:
         """Share of the line's strength that held."""
         return self.broke_n / self.strand_n
+
+
+class Summed(Frozen):
+    """All tests of a knot in a family: how many count, the sum of their ln share kept, and the
+    least and the greatest ln share of all."""
+
+    knot: KnotKey
+    family: Family
+    tests: int = Field(ge=0)
+    ln_kept: float
+    least: float
+    most: float
 
 
 class OwnKnot(Frozen):
@@ -75,45 +89,62 @@ def spread_of(knot: KnotKey) -> float:
     return sqrt(KNOTS[knot].spread ** 2 + STRAND_SPREAD**2)
 
 
-def belief(knot: KnotKey, family: Family, tests: tuple[PullTest, ...]) -> Belief:
-    """The update by all tests of this knot in this family that are not set aside."""
+def summed(knot: KnotKey, family: Family, tests: tuple[PullTest, ...]) -> Summed:
+    """Tests of one knot in one family, summed up."""
+    shares = [log(one.kept) for one in tests]
     counted = [log(one.kept) for one in tests if not one.set_aside]
-    prior, spread = usual_share(knot, family), spread_of(knot)
-    weight = PRIOR_TESTS + len(counted)
-    mean = (PRIOR_TESTS * log(prior) + sum(counted)) / weight
-    return Belief(
+    return Summed(
         knot=knot,
         family=family,
+        tests=len(counted),
+        ln_kept=sum(counted),
+        least=min(shares, default=0.0),
+        most=max(shares, default=0.0),
+    )
+
+
+def belief(told: Summed) -> Belief:
+    """The update by all tests of this knot in this family that are not set aside."""
+    prior, spread = usual_share(told.knot, told.family), spread_of(told.knot)
+    weight = PRIOR_TESTS + told.tests
+    mean = (PRIOR_TESTS * log(prior) + told.ln_kept) / weight
+    return Belief(
+        knot=told.knot,
+        family=told.family,
         prior=prior,
         prior_spread=spread / sqrt(PRIOR_TESTS),
         posterior=exp(mean),
         posterior_spread=spread / sqrt(weight),
-        tests=len(counted),
+        tests=told.tests,
     )
 
 
-def is_odd(number: int, tests: tuple[PullTest, ...]) -> bool:
+def is_odd(one: PullTest, shares: list[float]) -> bool:
     """Whether a test lies far from what the prior and the other tests would have it.
 
-    Their middle is a median in which the prior weighs as its tests do, so that one wild reading
-    does not make the sound ones look odd.
+    ``shares`` are the ln shares kept by all tests of this knot and family that count, from small
+    to great, this one's among them where it counts. Their middle is a median in which the prior
+    weighs as its tests do, so that one wild reading does not make the sound ones look odd.
     """
-    one = tests[number]
-    others = [t for i, t in enumerate(tests) if i != number and not t.set_aside]
-    shares = [log(t.kept) for t in others]
-    middle = median([log(usual_share(one.knot, one.family))] * int(PRIOR_TESTS) + shares)
+    mine = log(one.kept)
+    others = list(shares)
+    at = min(bisect_left(others, mine - SAME), len(others) - 1)
+    if not one.set_aside and at >= 0 and abs(others[at] - mine) < 2.0 * SAME:
+        del others[at]
     expected = spread_of(one.knot) * sqrt(1.0 + 1.0 / (PRIOR_TESTS + len(others)))
-    return abs(log(one.kept) - middle) > ODD * expected
+    usual = log(usual_share(one.knot, one.family))
+    for _ in range(int(PRIOR_TESTS)):
+        insort(others, usual)
+    return abs(mine - median(others)) > ODD * expected
 
 
-def own_knots(tests: tuple[PullTest, ...]) -> tuple[OwnKnot, ...]:
+def own_knots(told: tuple[Summed, ...]) -> tuple[OwnKnot, ...]:
     """Every knot and family that was tested, for a leader's hold to go by."""
-    found = []
-    for knot, family in sorted({(one.knot, one.family) for one in tests if not one.set_aside}):
-        mine = tuple(one for one in tests if (one.knot, one.family) == (knot, family))
-        now = belief(knot, family, mine)
-        found.append(OwnKnot(knot=knot, family=family, factor=now.factor, tests=now.tests))
-    return tuple(found)
+    return tuple(
+        OwnKnot(knot=one.knot, family=one.family, factor=belief(one).factor, tests=one.tests)
+        for one in told
+        if one.tests
+    )
 
 
 @dataclass(frozen=True, slots=True)

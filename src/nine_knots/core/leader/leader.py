@@ -9,7 +9,7 @@ from nine_knots.core.leader.attachments import Attachment
 from nine_knots.core.leader.joints import Dropper, Joint
 from nine_knots.core.leader.pieces import Piece
 from nine_knots.core.tackle import Fly
-from nine_knots.core.values import LONGEST_LEADER_M, MOST_PIECES, Frozen, Key
+from nine_knots.core.values import LONGEST_LEADER_M, MOST_PIECES, Frozen, Key, Several
 
 
 class Leader(Frozen):
@@ -19,9 +19,9 @@ class Leader(Frozen):
     school of taper that it follows, by which it is judged.
     """
 
-    pieces: tuple[Piece, ...] = Field(min_length=1, max_length=MOST_PIECES)
-    joints: tuple[Joint, ...] = Field(min_length=2, max_length=MOST_PIECES + 1)
-    attachments: tuple[Attachment, ...] = Field(default=(), max_length=40)
+    pieces: Several[Piece] = Field(min_length=1, max_length=MOST_PIECES)
+    joints: Several[Joint] = Field(min_length=2, max_length=MOST_PIECES + 1)
+    attachments: Several[Attachment] = Field(default=(), max_length=40)
     school: Key | None = None
 
     @model_validator(mode="after")

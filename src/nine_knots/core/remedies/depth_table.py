@@ -7,6 +7,7 @@ from nine_knots.core.cords import Standing
 from nine_knots.core.design import Design
 from nine_knots.core.errors import CannotCompute
 from nine_knots.core.leader.workbench import Workbench
+from nine_knots.core.patience import tell
 from nine_knots.core.remedies.search import Try
 from nine_knots.core.remedies.water import fished, fishing_changes
 from nine_knots.core.situation import PACE_WORDS
@@ -63,9 +64,12 @@ def depth_table(
         max(0.1, units.snap_length(share * design.situation.water.depth_m)) for share in DEPTHS
     ]
     rows = []
-    for word, speed in paces:
-        cells = tuple(_cell(_moved(design, depth, speed), stock, units, ask) for depth in depths)
-        rows.append(Row(word, units.speed(speed).text, cells))
+    for number, (word, speed) in enumerate(paces):
+        cells = []
+        for place, depth in enumerate(depths):
+            tell(number * len(depths) + place, len(paces) * len(depths))
+            cells.append(_cell(_moved(design, depth, speed), stock, units, ask))
+        rows.append(Row(word, units.speed(speed).text, tuple(cells)))
     return DepthTable(tuple(units.depth(depth).text for depth in depths), tuple(rows))
 
 

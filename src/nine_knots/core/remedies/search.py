@@ -10,11 +10,12 @@ from typing import Literal
 from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.cords import Measure, Standing
 from nine_knots.core.design import Design
-from nine_knots.core.errors import CannotCompute, NineKnotsError
+from nine_knots.core.errors import CannotCompute, NineKnotsError, TooLong
 from nine_knots.core.evaluation import evaluate
 from nine_knots.core.leader.editing import apply_edit
 from nine_knots.core.leader.edits import Edit, SetLength, StepStock
 from nine_knots.core.leader.workbench import Workbench
+from nine_knots.core.patience import tell
 from nine_knots.core.tying import Tier
 from nine_knots.core.units import Units
 from nine_knots.core.water.measures import depth_measure, drift_measure
@@ -97,6 +98,20 @@ def judged_by(measures: Callable[[Try], tuple[Measure, ...]]) -> Serves:
         return "; ".join(measure.figure for measure in found)
 
     return serves
+
+
+def those_in_time(
+    found: Iterator[tuple[What, Served | None]], kinds: int
+) -> Iterator[tuple[What, Served]]:
+    """Of each kind sought in turn, those that serve; where time runs out, those found till then."""
+    for number in range(kinds + 1):
+        tell(min(number, kinds - 1), kinds)
+        try:
+            what, served = next(found)
+        except (StopIteration, TooLong):
+            return
+        if served is not None:
+            yield what, served
 
 
 def first(serves: Serves, tries: Iterator[Try]) -> Served | None:

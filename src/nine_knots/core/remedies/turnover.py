@@ -27,6 +27,7 @@ from nine_knots.core.remedies.search import (
     longer,
     other_measures,
     other_spools,
+    those_in_time,
 )
 from nine_knots.core.strand import Stock
 from nine_knots.core.tackle import Fly
@@ -35,6 +36,7 @@ from nine_knots.core.units import Units
 from nine_knots.core.water.setups import USUAL_ASK
 
 MOST_LENGTH, LENGTH_STEPS = 3.6, 6  # times longer or shorter, in so many steps
+KINDS = 6  # of remedies sought
 MOST_SPEED, SPEED_STEPS = 1.4, 4  # times faster or slower
 
 
@@ -88,14 +90,11 @@ def remedies_for(
     serves = judged_by(lambda one: (caster.measure(one),))
     before = other_measures(design, USUAL_ASK, titles, units, tier)
     remedies = []
-    for what, served in _found(now, stock, flies, units, serves, standing == "too little"):
-        if served is not None:
-            one, gives = served
-            after = other_measures(one.design, USUAL_ASK, titles, units, tier)
-            speed = units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
-            remedies.append(
-                Remedy(what, one.words, gives, one.design, speed, effects(before, after))
-            )
+    found = _found(now, stock, flies, units, serves, standing == "too little")
+    for what, (one, gives) in those_in_time(found, KINDS):
+        after = other_measures(one.design, USUAL_ASK, titles, units, tier)
+        speed = units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
+        remedies.append(Remedy(what, one.words, gives, one.design, speed, effects(before, after)))
     return tuple(remedies)
 
 

@@ -32,6 +32,7 @@ from nine_knots.core.remedies.search import (
     longer,
     other_measures,
     other_spools,
+    those_in_time,
 )
 from nine_knots.core.remedies.turnover import Caster
 from nine_knots.core.strand import Stock
@@ -52,6 +53,7 @@ from nine_knots.core.water.surface import drag_of
 BEADS_MM = (2.0, 2.5, 2.8, 3.0, 3.3, 3.8, 4.6)
 MOST_TIMES, STEPS = 2.6, 5
 TOGETHER = (1.15, 1.3, 1.5, 1.75, 2.1)  # times a setting, tried with every shot
+KINDS = 7  # of remedies sought, at most
 MOST_COUNT, LEADS = 4.0, (0.7, 0.6, 0.5, 0.9, 1.0, 1.1)
 
 
@@ -83,13 +85,12 @@ def water_remedies_for(
     serves = judged_by(fisher.measures)
     before = fisher.all_measures(now, titles, tier)
     remedies = []
-    for what, served in _found(now, stock, units, serves, sink_more):
-        if served is not None:
-            one, gives = served
-            after = fisher.all_measures(one, titles, tier)
-            others = tuple(e for e in effects(before, after) if e.title not in ("Drift", "Depth"))
-            asked = one.ask if one.ask != ask else None
-            remedies.append(Remedy(what, one.words, gives, one.design, None, others, asked))
+    found = _found(now, stock, units, serves, sink_more)
+    for what, (one, gives) in those_in_time(found, KINDS):
+        after = fisher.all_measures(one, titles, tier)
+        others = tuple(e for e in effects(before, after) if e.title not in ("Drift", "Depth"))
+        asked = one.ask if one.ask != ask else None
+        remedies.append(Remedy(what, one.words, gives, one.design, None, others, asked))
     return tuple(remedies)
 
 

@@ -1,5 +1,6 @@
 """Two more of level mono: for jigged streamers, and the all-round one that still throws a dry."""
 
+from nine_knots.core.materials import MaterialKey
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import (
     SUNK,
@@ -16,7 +17,7 @@ from nine_knots.core.units.factors import FOOT_M, POUND_N, THOU_M
 
 STREAMER_N, ALL_ROUND_N = 7.0 * POUND_N, 13.5 * POUND_N  # 6 to 8, and 12 to 15 lb [P]
 TIPPET_M = 4.0 * FOOT_M
-MONO = ("copolymer", "nylon-medium", "nylon-soft", "nylon-stiff")
+MONO: tuple[MaterialKey, ...] = ("copolymer", "nylon-medium", "nylon-soft", "nylon-stiff")
 
 
 def _span(_situation: Situation) -> Span:

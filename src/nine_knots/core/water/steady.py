@@ -13,6 +13,7 @@ from scipy.optimize import brentq
 
 from nine_knots.core.errors import CannotCompute
 from nine_knots.core.kernel import kernel
+from nine_knots.core.patience import still_wanted
 from nine_knots.core.water.bodies import body_drag_n
 from nine_knots.core.water.floats import Float
 from nine_knots.core.water.stream import Stream, profile_m_s
@@ -217,6 +218,7 @@ def drifting(
     Raises CannotCompute where nothing balances, where the float is pulled under, and where the
     rig comes within ``near_bed_m`` of the bed.
     """
+    still_wanted()
     sweeper = _Sweeper(tree, stream, rho, mu, None)
 
     def surplus(speed: float) -> float:

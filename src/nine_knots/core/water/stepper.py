@@ -13,6 +13,7 @@ import numpy as np
 
 from nine_knots.core.errors import CannotCompute
 from nine_knots.core.kernel import kernel
+from nine_knots.core.patience import still_wanted
 from nine_knots.core.units.factors import GRAVITY_M_S2
 from nine_knots.core.water.bodies import sphere_coefficient
 from nine_knots.core.water.floats import Float, share_under
@@ -27,6 +28,8 @@ FRICTION = 0.5  # of the submerged weight that lies on the bed [G]
 STEP_S = 0.01
 SOFT_N = 3.0  # the stretch of line is softened to this EA, or to what the rig's weight asks
 SOFT_OVER_WEIGHT = 400.0
+MOST_NODE_STEPS = 4_000_000  # about a second; a usual strip takes 100,000
+TOO_VIOLENT, TOO_LONG = -1, -2
 
 
 @dataclass(frozen=True)
@@ -198,20 +201,21 @@ def follow(
     leg_ends: Array, leg_x: Array, leg_z: Array, leg_free: Index,
     float_m: float, float_factor: float, float_load_n: float, float_lift_n: float,
     float_kg: float,
-    frames: Array, tops: Array, floors: Array, top_speed: Array,
+    most: int, frames: Array, tops: Array, floors: Array, top_speed: Array,
 ) -> int:  # fmt: skip
     """Steps of ``step_s`` through the legs, a frame every ``every`` steps; the frames written.
 
     ``place`` and ``speed`` (n, 2) are left at the end. The float is at the top while a leg is
-    free: its diameter, drag factor, own weight (N), lift when under (N) and mass. -1 where a step
-    gives no finite number.
+    free: its diameter, drag factor, own weight (N), lift when under (N) and mass. Answers
+    TOO_VIOLENT where a step gives no finite number, TOO_LONG after ``most`` steps, parts of them
+    counted.
     """
     n = rest.size
     diag, rhs = np.zeros((n, 3)), np.zeros((n, 2))
     spring, floor = np.zeros((n, 3)), np.zeros(n)
     kept_place, kept_speed = place.copy(), speed.copy()
     pulled_x, pulled_z = 0.0, 0.0
-    leg, written = 0, 0
+    leg, written, taken = 0, 0, 0
     steps = int(leg_ends[-1] / step_s + 0.5)
     for count in range(steps + 1):
         if count % every == 0 and written < frames.shape[0]:
@@ -227,6 +231,9 @@ def follow(
         parts = 1
         while True:
             h = step_s / parts
+            taken += parts
+            if taken > most:
+                return TOO_LONG
             for _ in range(parts):
                 _load(
                     parent, rest, thick, weight, mass, stretch, body, body_kg, place, speed,
@@ -265,7 +272,7 @@ def follow(
                 dx, dz = place[i, 0] - place[p, 0], place[i, 1] - place[p, 1]
                 worst = max(worst, (dx * dx + dz * dz) ** 0.5 / rest[i])
             if not np.isfinite(worst):
-                return -1
+                return TOO_VIOLENT
             if worst < OVERSTRETCHED or parts >= 64:
                 break
             parts *= 8
@@ -290,6 +297,7 @@ def history(
 
     Raises CannotCompute where the model cannot follow it.
     """
+    still_wanted()
     place = start.copy()
     speed = np.zeros_like(place)
     speed[:, 0] = np.where(place[:, 1] <= stream.depth_m + 1e-9, stream.surface_m_s, 0.0)
@@ -310,8 +318,14 @@ def history(
         ends, np.array([leg.along_m_s for leg in legs]), np.array([leg.up_m_s for leg in legs]),
         np.array([int(leg.free) for leg in legs], dtype=np.int64),
         top.diameter_m, top.factor, top.mass_kg * GRAVITY_M_S2, top.lift_n, top.mass_kg,
-        frames, tops, floors, top_speed,
+        MOST_NODE_STEPS // len(place), frames, tops, floors, top_speed,
     )  # fmt: skip
+    if done == TOO_LONG:
+        raise CannotCompute(
+            "Fished so long, with so much line, this rig cannot be followed.",
+            where="ask",
+            mend="Fewer seconds counted, quicker pulls, shorter pauses, or less line out.",
+        )
     if done < 0:
         raise CannotCompute(
             "This rig moves too violently for the water model to follow.",

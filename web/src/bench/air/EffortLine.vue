@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { answered, api, type Schemas } from '@/api/client'
+import type { Schemas } from '@/api/client'
+import { job } from '@/api/job'
 import { useCast } from './useCast'
 import { useSettled } from './useSettled'
 
 /** How hard this leader must be thrown just to open, against a plain one. */
 const cast = useCast()
-const { found: effort, looking } = useSettled<Schemas['Effort'] | null>(
+const { found: effort, share } = useSettled<Schemas['Effort']>(
   'effort',
-  null,
-  (body) => answered(api.POST('/api/casts/effort', { body })),
+  (body, waiting) => job('/api/casts/effort', body, waiting),
   (reading) => reading.movie !== null,
 )
 </script>
@@ -20,7 +20,7 @@ const { found: effort, looking } = useSettled<Schemas['Effort'] | null>(
       <span :class="{ 'effort--hard': effort.standing !== 'right' }">{{ effort.figure }}.</span>
       <span class="quiet">{{ ` ${effort.why}` }}</span>
     </template>
-    <span v-else class="quiet">{{ looking ? 'throwing it slower and slower …' : '…' }}</span>
+    <span v-else class="quiet">{{ share !== null ? 'throwing it slower and slower …' : '…' }}</span>
   </p>
 </template>
 

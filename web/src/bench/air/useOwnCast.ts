@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { inWords } from '@/api/problems'
+import { useIntent } from '@/api/useIntent'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
 import { useBench } from '../useBench'
@@ -19,6 +20,7 @@ export function useOwnCast() {
   const units = computed(() => settings.units)
   const key = computed(() => ['own-cast', units.value])
   const busy = ref(false)
+  const once = useIntent()
   const { data: own } = useQuery({
     queryKey: key,
     queryFn: () =>
@@ -51,7 +53,10 @@ export function useOwnCast() {
       units: settings.units,
     }
     await learn(
-      () => answered(api.POST('/api/own-cast/landings', { body })),
+      () =>
+        once(body, (header) =>
+          answered(api.POST('/api/own-cast/landings', { params: { header }, body })),
+        ),
       `Noted: “${design.title}” ${landed}.`,
     )
   }

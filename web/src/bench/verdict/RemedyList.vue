@@ -1,12 +1,23 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
+import type { useJob } from '@/api/useJob'
+import JobProgress from '@/widgets/JobProgress.vue'
 import { useBench } from '../useBench'
 import { useApply } from './useRemedies'
 
+type Work = ReturnType<typeof useJob<Schemas['Remedy'][]>>
+
 /** What would bring a measure in: each found by trying the changed rig. */
-defineProps<{ remedies: readonly Schemas['Remedy'][]; looking: boolean; what: string }>()
+const props = defineProps<{ work: Work; what: string }>()
 const bench = useBench()
 const apply = useApply()
+const { found, share, refused, stopped, stop } = props.work
+const said = computed(() => {
+  if (stopped.value) return 'Stopped. Any change begins anew.'
+  return found.value?.length === 0 ? 'No single change was found that mends it.' : refused.value
+})
+const shown = computed(() => share.value !== null || found.value !== null || said.value)
 
 function effects(remedy: Schemas['Remedy']): string {
   return remedy.effects
@@ -20,11 +31,12 @@ function effects(remedy: Schemas['Remedy']): string {
 </script>
 
 <template>
-  <section v-if="looking || remedies.length" class="remedies" :aria-label="`Remedies, ${what}`">
+  <section v-if="shown" class="remedies" :aria-label="`Remedies, ${what}`">
     <h3>What would mend it</h3>
-    <p v-if="looking" class="quiet" role="status">Trying what might …</p>
+    <JobProgress v-if="share !== null" :share="share" words="Trying what might …" @stop="stop" />
+    <p v-else-if="said" class="quiet" role="status">{{ said }}</p>
     <ul v-else>
-      <li v-for="remedy in remedies" :key="remedy.words">
+      <li v-for="remedy in found" :key="remedy.words">
         <button type="button" :disabled="bench.lost" @click="apply(remedy)">
           {{ remedy.words }}: <strong>{{ remedy.gives }}</strong>
         </button>

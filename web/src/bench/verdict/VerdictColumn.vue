@@ -16,8 +16,8 @@ const props = defineProps<{
 }>()
 const bench = useBench()
 const water = useWater()
-const { remedies: forTurnover, looking: lookingInAir } = useTurnoverRemedies()
-const { remedies: forWater, looking: lookingInWater } = useWaterRemedies()
+const forTurnover = useTurnoverRemedies()
+const forWater = useWaterRemedies()
 const measures = computed(() => bench.evaluation?.verdict ?? [])
 const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === key) ?? null
 </script>
@@ -35,11 +35,11 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
       {{ castRefused || 'Turnover: working out the cast …' }}
     </p>
     <p v-if="turnover?.agreement" class="agreement">{{ turnover.agreement }}</p>
-    <RemedyList v-if="turnover" what="turnover" :remedies="forTurnover" :looking="lookingInAir" />
+    <RemedyList v-if="turnover" what="turnover" :work="forTurnover" />
     <template v-if="water.reading">
       <VerdictCord :measure="water.reading.drift" :ghost="water.ghost?.drift ?? null" />
       <VerdictCord :measure="water.reading.depth_cord" :ghost="water.ghost?.depth_cord ?? null" />
-      <RemedyList what="drift and depth" :remedies="forWater" :looking="lookingInWater" />
+      <RemedyList what="drift and depth" :work="forWater" />
     </template>
     <p v-else class="quiet waiting" role="status">
       {{ water.refused || 'Drift: working out the water …' }}

@@ -1,5 +1,7 @@
-import { ref, shallowRef, watch } from 'vue'
-import { answered, api, type Schemas } from '@/api/client'
+import { watch } from 'vue'
+import type { Schemas } from '@/api/client'
+import { job } from '@/api/job'
+import { useJob } from '@/api/useJob'
 import { useSettings } from '@/settings/useSettings'
 import { overhead, useCast } from '../air/useCast'
 import { useSettled } from '../air/useSettled'
@@ -13,13 +15,11 @@ const SETTLED_MS = 500
 
 /** What would bring the turnover in, asked for where it stands outside its band. */
 export function useTurnoverRemedies() {
-  const { found: remedies, looking } = useSettled<Remedy[]>(
+  return useSettled<Remedy[]>(
     'remedies',
-    [],
-    (body) => answered(api.POST('/api/casts/remedies', { body })),
+    (body, waiting) => job('/api/casts/remedies', body, waiting),
     (reading) => reading.turnover.standing !== 'right',
   )
-  return { remedies, looking }
 }
 
 /** What would bring drift and depth in, asked for where one of them stands outside its band. */
@@ -28,13 +28,11 @@ export function useWaterRemedies() {
   const cast = useCast()
   const water = useWater()
   const settings = useSettings()
-  const remedies = shallowRef<Remedy[]>([])
-  const looking = ref(false)
+  const work = useJob<Remedy[]>()
   const who = `mend-${crypto.randomUUID().slice(0, 8)}`
-  let asked = 0
   let later: ReturnType<typeof setTimeout> | undefined
 
-  async function ask(mine: number) {
+  function ask() {
     if (!bench.design) return
     const body = {
       bench: who,
@@ -44,29 +42,20 @@ export function useWaterRemedies() {
       stroke: overhead(cast.stroke),
       units: settings.units,
     }
-    try {
-      const found = await answered(api.POST('/api/water/remedies', { body }))
-      if (mine === asked) remedies.value = found
-    } catch {
-      // none can be told now; the next change asks again
-    } finally {
-      if (mine === asked) looking.value = false
-    }
+    void work.run((waiting) => job('/api/water/remedies', body, waiting))
   }
 
   watch(
     () => water.reading,
     (reading) => {
-      const mine = ++asked
       clearTimeout(later)
-      remedies.value = []
+      work.forget()
       const cords = reading ? [reading.drift, reading.depth_cord] : []
-      looking.value = cords.some((cord) => cord.standing !== 'right')
-      if (looking.value) later = setTimeout(() => void ask(mine), SETTLED_MS)
+      if (cords.some((cord) => cord.standing !== 'right')) later = setTimeout(ask, SETTLED_MS)
     },
     { immediate: true },
   )
-  return { remedies, looking }
+  return work
 }
 
 /** One click: the changed rig or fly goes on the bench, or the stroke or the fishing is changed. */

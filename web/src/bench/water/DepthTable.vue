@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
-import { answered, api, type Schemas } from '@/api/client'
-import { inWords } from '@/api/problems'
+import { computed, ref, watch } from 'vue'
+import type { Schemas } from '@/api/client'
+import { job } from '@/api/job'
+import { useJob } from '@/api/useJob'
 import { useSettings } from '@/settings/useSettings'
+import JobProgress from '@/widgets/JobProgress.vue'
 import FactList from '../FactList.vue'
 import { useBench } from '../useBench'
 import { useWater } from './useWater'
@@ -11,13 +13,26 @@ import { useWater } from './useWater'
 const bench = useBench()
 const water = useWater()
 const settings = useSettings()
-const table = shallowRef<Schemas['DepthTable'] | null>(null)
-const tuning = shallowRef<Schemas['Tuning'] | null>(null)
-const looking = ref(false)
-const refused = ref('')
+const {
+  found: tuning,
+  share: tuningShare,
+  refused: notTuned,
+  run: tune,
+  forget: untune,
+} = useJob<Schemas['Tuning']>()
+const {
+  found: table,
+  share,
+  refused: noTable,
+  stopped,
+  run: fish,
+  stop,
+  forget,
+} = useJob<Schemas['DepthTable']>()
 const open = ref(false)
 const who = `table-${crypto.randomUUID().slice(0, 8)}`
-let asked = 0
+const refused = computed(() => notTuned.value || noTable.value)
+const working = computed(() => share.value ?? tuningShare.value)
 const lines = computed(() =>
   (tuning.value?.lines ?? []).map(({ title, text }) => ({
     title,
@@ -26,13 +41,10 @@ const lines = computed(() =>
   })),
 )
 
-async function work() {
-  const mine = ++asked
-  table.value = null
-  tuning.value = null
-  refused.value = ''
+function work() {
+  untune()
+  forget()
   if (!open.value || !bench.design) return
-  looking.value = true
   const body = {
     bench: who,
     design: bench.design,
@@ -40,22 +52,13 @@ async function work() {
     slack_m: water.slack_m,
     units: settings.units,
   }
-  try {
-    const lines = await answered(api.POST('/api/water/tuning', { body }))
-    if (mine === asked) tuning.value = lines
-    const made = await answered(api.POST('/api/water/depth-table', { body }))
-    if (mine === asked) table.value = made
-  } catch (error) {
-    if (mine === asked) refused.value = inWords(error)
-  } finally {
-    if (mine === asked) looking.value = false
-  }
+  void tune((waiting) => job('/api/water/tuning', body, waiting))
+  void fish((waiting) => job('/api/water/depth-table', body, waiting))
 }
 
-function stop() {
-  asked += 1
-  looking.value = false
-  open.value = false
+function stopBoth() {
+  untune()
+  stop()
 }
 
 watch(() => [open.value, water.reading], work)
@@ -66,9 +69,15 @@ watch(() => [open.value, water.reading], work)
     <summary>Depth table: what to set and hang at other paces and depths</summary>
     <p v-if="refused" class="quiet" role="status">{{ refused }}</p>
     <FactList v-if="lines.length" :facts="lines" />
-    <p v-if="looking" class="quiet" role="status">
-      Fishing it at every pace …
-      <button type="button" class="do" @click="stop">Stop</button>
+    <JobProgress
+      v-if="working !== null"
+      :share="working"
+      words="Fishing it at every pace …"
+      @stop="stopBoth"
+    />
+    <p v-else-if="stopped" class="quiet" role="status">
+      Stopped.
+      <button type="button" class="do" @click="work">Work it out after all</button>
     </p>
     <table v-if="table">
       <caption class="unseen">

@@ -1,0 +1,77 @@
+"""Bodies of requests, looked at before anything else reads them: JSON, of a sane size and shape.
+
+What is refused here is refused in milliseconds, with the one thing that is wrong with it.
+"""
+
+import json
+from dataclasses import dataclass
+from typing import Any
+
+MOST_BYTES = 400_000
+MOST_BYTES_OF = {"/api/everything": 32_000_000}
+"""Larger ones are taken only where all that an angler has comes at once."""
+MOST_ITEMS = 2_100  # of a list: rows of a table
+MOST_PARTS = 20_000  # lists and objects in all
+DEEPEST = 24
+LONGEST_NUMBER = 64  # digits
+
+
+@dataclass(frozen=True)
+class Unfit(Exception):
+    """A body that is refused: status, code, what and the mend."""
+
+    status: int
+    code: str
+    detail: str
+    mend: str
+
+
+def most_bytes(path: str) -> int:
+    """How large a body may be."""
+    return MOST_BYTES_OF.get(path, MOST_BYTES)
+
+
+def check_kind(content_type: str) -> None:
+    """Refuse what does not say that it is JSON."""
+    kind = content_type.split(";")[0].strip().lower()
+    if kind != "application/json":
+        raise Unfit(415, "not-json", "Only JSON is taken.", "Send it as application/json.")
+
+
+def check_shape(body: bytes) -> None:
+    """Refuse what is no JSON, or so large in its parts that validating it would take long."""
+    try:
+        value = json.loads(body, parse_int=_number)
+    except RecursionError as deep:
+        raise _too_deep() from deep
+    except (ValueError, UnicodeDecodeError) as broken:
+        raise Unfit(
+            400, "not-json", "The body is no JSON.", f"Mend it: {str(broken)[:120]}."
+        ) from broken
+    _walk(value)
+
+
+def _walk(value: Any) -> None:
+    waiting: list[tuple[Any, int]] = [(value, 1)]
+    parts = 0
+    while waiting:
+        one, depth = waiting.pop()
+        if not isinstance(one, dict | list):
+            continue
+        inner = one.values() if isinstance(one, dict) else one
+        parts += 1
+        if depth > DEEPEST:
+            raise _too_deep()
+        if len(one) > MOST_ITEMS or parts > MOST_PARTS:
+            raise Unfit(422, "invalid", "The body has more parts than anything here takes.", "")
+        waiting += [(part, depth + 1) for part in inner if isinstance(part, dict | list)]
+
+
+def _number(digits: str) -> int:
+    if len(digits) > LONGEST_NUMBER:
+        raise ValueError(f"a number of {len(digits)} digits")
+    return int(digits)
+
+
+def _too_deep() -> Unfit:
+    return Unfit(422, "invalid", f"The body is nested more than {DEEPEST} deep.", "")

@@ -1,0 +1,99 @@
+"""/api/everything: all that the angler has, as one open file, and back."""
+
+from dataclasses import dataclass
+from typing import Any
+
+from fastapi import APIRouter, Request, Response
+from pydantic import ValidationError
+from pymysql.cursors import DictCursor
+from starlette.concurrency import run_in_threadpool
+
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.files import file_answer
+from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.core.errors import FileRefused, NotFound
+from nine_knots.store.anglers import angler_before, put_in_front, read_settings
+from nine_knots.store.everything import Everything, read_everything, write_everything
+
+router = APIRouter(prefix="/api/everything", tags=["everything"], responses=RESPONSES)
+FILE: dict[str, Any] = {
+    "requestBody": {
+        "required": True,
+        "description": "a file of format nine-knots-everything, version 1",
+        "content": {"application/json": {"schema": {"type": "object"}}},
+    }
+}
+
+
+@dataclass(frozen=True, slots=True)
+class WhoseAnswer:
+    """Whose things are in front now, in words, and whether others lie behind them."""
+
+    name: str
+    words: str
+    others: bool
+
+
+@router.get("", response_class=Response, summary="Write all that the angler has as one file")
+def get_everything(session: CurrentSession) -> Response:
+    """Spools, tackle, leaders with all revisions, landings, practice, pulls: JSON, SI units."""
+    found = session.read(read_everything)
+    return file_answer(found.model_dump_json(indent=1), f"{found.settings.name}, all", "json")
+
+
+@router.get("/whose", summary="Whose things are in front")
+def get_whose(session: CurrentSession) -> WhoseAnswer:
+    """The angler at the bench, and whether another's things are kept behind."""
+    return session.read(lambda cursor, me: _whose(cursor, me, ""))
+
+
+@router.post("", summary="Bring such a file back", openapi_extra=FILE)
+async def post_everything(request: Request, session: CurrentSession) -> WhoseAnswer:
+    """What is in the file comes to the front; what was there is kept behind it, untouched."""
+    found = await run_in_threadpool(_read, await request.body())
+
+    def lay(cursor: DictCursor, me: str) -> WhoseAnswer:
+        before = read_settings(cursor, me).name
+        angler_id = write_everything(cursor, found)
+        leaders, stock = len(found.leaders), len(found.stock)
+        words = (
+            f"{leaders} leaders and {stock} spools and packets of {found.settings.name} are in "
+            f"front. What {before} had is kept behind them."
+        )
+        return _whose(cursor, angler_id, words)
+
+    return await run_in_threadpool(session.write, lay)
+
+
+@router.post("/back", summary="Go back to what was in front before", responses=MISSING)
+def post_back(session: CurrentSession) -> WhoseAnswer:
+    """The two change places; neither is changed."""
+
+    def turn(cursor: DictCursor, _me: str) -> WhoseAnswer:
+        other = angler_before(cursor)
+        if other is None:
+            raise NotFound("Nothing lies behind what is in front.")
+        put_in_front(cursor, other)
+        name = read_settings(cursor, other).name
+        return _whose(cursor, other, f"What {name} has is in front again.")
+
+    return session.write(turn)
+
+
+def _whose(cursor: DictCursor, me: str, words: str) -> WhoseAnswer:
+    others = angler_before(cursor) is not None
+    return WhoseAnswer(read_settings(cursor, me).name, words, others)
+
+
+def _read(body: bytes) -> Everything:
+    try:
+        return Everything.model_validate_json(body)
+    except ValidationError as error:
+        first = error.errors(include_input=False, include_url=False)[0]
+        where = ".".join(str(part) for part in first["loc"])[:200]
+        said = str(first["msg"]).removeprefix("Value error, ")[:200]
+        raise FileRefused(
+            f"This is no whole file of an angler's things: {where or 'its start'}: {said}.",
+            where=where,
+            mend="Choose a file that was written by “Keep everything as a file”. Nothing changed.",
+        ) from error

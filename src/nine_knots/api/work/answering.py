@@ -1,0 +1,116 @@
+"""Answering over HTTP what the crew works out: as JSON, or as a job that tells how far it is.
+
+A call that accepts ``text/event-stream`` is answered by server-sent events: ``progress`` with a
+share from 0 to 1, then ``answer``, ``file`` or ``problem``. Whoever closes the connection gives
+the work up.
+"""
+
+import asyncio
+import json
+from base64 import b64encode
+from collections.abc import AsyncIterator, Coroutine
+from dataclasses import dataclass
+from typing import Annotated, Any, TypeVar
+
+from fastapi import Depends, Request, Response
+from fastapi.sse import EventSourceResponse, format_sse_event
+
+from nine_knots.api.problems import of_error
+from nine_knots.api.work.crew import Crew
+from nine_knots.api.work.tasks import Task
+from nine_knots.api.work.turns import Asker
+from nine_knots.core.errors import NineKnotsError
+
+T = TypeVar("T")
+PAGE_HEADER = "nine-knots-page"
+ALIVE_S = 0.5  # between two signs of life on a stream
+LEFT = 499  # to nobody: the client has closed the connection
+EVENTS: dict[str, Any] = {"text/event-stream": {"schema": {"type": "string"}}}
+
+
+@dataclass(frozen=True)
+class File:
+    """What makes a file of an answer."""
+
+    name: str
+    media: str
+
+    def response(self, content: bytes) -> Response:
+        """The file, to keep under its name."""
+        disposition = f'attachment; filename="{self.name}"'
+        return Response(
+            content, media_type=self.media, headers={"content-disposition": disposition}
+        )
+
+
+class Answering:
+    """The crew as one call sees it."""
+
+    def __init__(self, request: Request) -> None:
+        self._request = request
+        self._crew: Crew = request.app.state.crew
+        self._page = request.headers.get(PAGE_HEADER, "")[:80]
+        self._streams = "text/event-stream" in request.headers.get("accept", "")
+
+    async def worked_out(self, question: str, task: Task) -> bytes:
+        """The answer's bytes; asyncio.CancelledError where the caller left meanwhile."""
+        asker = Asker(self._page, question)
+        return await self._unless_left(self._crew.ask(asker, task))
+
+    async def respond(self, question: str, task: Task, file: File | None = None) -> Response:
+        """The whole response: JSON, a file, or a stream of events."""
+        if self._streams:
+            events = self._events(Asker(self._page, question), task, file)
+            return EventSourceResponse(events, headers={"cache-control": "no-store"})
+        try:
+            content = await self.worked_out(question, task)
+        except asyncio.CancelledError:
+            return Response(status_code=LEFT)
+        return file.response(content) if file else Response(content, media_type="application/json")
+
+    async def _unless_left(self, work: Coroutine[Any, Any, T]) -> T:
+        mine = asyncio.ensure_future(work)
+        left = asyncio.ensure_future(self._left())
+        try:
+            await asyncio.wait({mine, left}, return_when=asyncio.FIRST_COMPLETED)
+            if not mine.done():
+                mine.cancel()
+            return await mine
+        finally:
+            mine.cancel()
+            left.cancel()
+
+    async def _left(self) -> None:
+        while (await self._request.receive())["type"] != "http.disconnect":
+            pass
+
+    async def _events(self, asker: Asker, task: Task, file: File | None) -> AsyncIterator[bytes]:
+        heard: asyncio.Queue[float] = asyncio.Queue()
+        work = asyncio.ensure_future(self._crew.ask(asker, task, heard.put_nowait))
+        share = 0.0
+        try:
+            while not work.done():
+                yield _event("progress", json.dumps({"share": round(share, 3)}))
+                await asyncio.wait({work}, timeout=ALIVE_S)
+                while not heard.empty():
+                    share = heard.get_nowait()
+            try:
+                content = work.result()
+            except NineKnotsError as refused:
+                yield _event("problem", of_error(refused).model_dump_json(exclude_none=True))
+            else:
+                yield _event("answer", content.decode()) if file is None else _file(file, content)
+        finally:
+            work.cancel()
+
+
+def _event(name: str, data: str) -> bytes:
+    return format_sse_event(event=name, data_str=data)
+
+
+def _file(file: File, content: bytes) -> bytes:
+    data = {"name": file.name, "media": file.media, "base64": b64encode(content).decode()}
+    return _event("file", json.dumps(data))
+
+
+CurrentAnswering = Annotated[Answering, Depends(Answering)]

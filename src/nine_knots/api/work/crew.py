@@ -1,0 +1,144 @@
+"""The crew: workers, what waits for them, and the answers kept."""
+
+import asyncio
+from collections.abc import Callable
+
+from nine_knots.api.work.kept import Kept
+from nine_knots.api.work.tasks import Task
+from nine_knots.api.work.turns import Asker, Turn, Turns
+from nine_knots.api.work.worker import Died, Worker
+from nine_knots.core.errors import CannotCompute, NineKnotsError, Superseded
+
+WORKERS = 2
+MOST_HEAVY = WORKERS - 1  # at once: one worker is always free for light tasks
+MOST_TRIES = 2
+
+
+def _ignore(_share: float) -> None:
+    return
+
+
+class Crew:
+    """Works tasks out; used from the event loop only. Workers start with the first use.
+
+    Every worker begins with the tasks ``first``.
+    """
+
+    def __init__(self, first: tuple[Task, ...] = ()) -> None:
+        self._first = first
+        self._idle: list[Worker] = []
+        self._busy: dict[Turn, Worker] = {}
+        self._turns = Turns()
+        self._kept = Kept()
+        self._running: set[asyncio.Task[None]] = set()
+        self._closed = False
+
+    @property
+    def kept_bytes(self) -> int:
+        """Of answers kept."""
+        return self._kept.bytes
+
+    @property
+    def pids(self) -> list[int]:
+        """The workers' processes."""
+        workers = [*self._idle, *self._busy.values()]
+        return [worker.pid for worker in workers if worker.pid is not None]
+
+    def start(self) -> None:
+        """Start the workers that are missing."""
+        while len(self._idle) + len(self._busy) < WORKERS:
+            self._idle.append(Worker(self._first))
+
+    async def ask(self, asker: Asker, task: Task, told: Callable[[float], None] = _ignore) -> bytes:
+        """The answer; ``told`` hears how far it is.
+
+        Raises Superseded where the same asker asked for another meanwhile, TooBusy where too much
+        waits, TooLong, and whatever the task refuses. A caller that is cancelled gives it up.
+        """
+        self._replace(asker)
+        key = Kept.key(task)
+        kept = self._kept.get(key)
+        if kept is not None:
+            return kept
+        turn = Turn(asker, task, asyncio.get_running_loop().create_future(), told)
+        self._turns.add(turn)
+        self._go_on()
+        try:
+            return await turn.answer
+        finally:
+            self._give_up(turn)
+
+    def _replace(self, asker: Asker) -> None:
+        newer = Superseded("A newer one of the same bench took its place.")
+        under_way = [turn for turn in self._busy if turn.asker == asker]
+        for turn in [*self._turns.of(asker), *under_way]:
+            if not turn.answer.done():
+                turn.answer.set_exception(newer)
+            self._give_up(turn)
+
+    def _give_up(self, turn: Turn) -> None:
+        if not self._turns.remove(turn) and turn in self._busy:
+            self._busy[turn].give_up()
+
+    def _go_on(self) -> None:
+        """Give every idle worker what is next."""
+        if self._closed:
+            return
+        self.start()
+        while self._idle:
+            heavy = sum(turn.task.heavy for turn in self._busy)
+            turn = self._turns.next(heavy_too=heavy < MOST_HEAVY)
+            if turn is None:
+                return
+            worker = self._idle.pop()
+            self._busy[turn] = worker
+            run = asyncio.get_running_loop().create_task(self._run(turn, worker))
+            self._running.add(run)
+            run.add_done_callback(self._running.discard)
+
+    async def _run(self, turn: Turn, worker: Worker) -> None:
+        turn.tries += 1
+        try:
+            done = await worker.work(turn.task, turn.told)
+        except Died:
+            del self._busy[turn]
+            worker.end()
+            if turn.answer.done():
+                pass
+            elif turn.tries < MOST_TRIES:
+                self._turns.put_back(turn)
+            else:
+                turn.answer.set_exception(
+                    CannotCompute(
+                        "This could not be worked out: the worker ended twice over it.",
+                        mend="Change the leader or the day a little, and try again.",
+                    )
+                )
+            self._go_on()
+            return
+        del self._busy[turn]
+        if worker.is_worn or self._closed:
+            worker.end()
+        else:
+            self._idle.append(worker)
+        if isinstance(done.answer, bytes) and not done.hurried:
+            self._kept.put(Kept.key(turn.task), done.answer)
+        if not turn.answer.done():
+            if isinstance(done.answer, NineKnotsError):
+                turn.answer.set_exception(done.answer)
+            elif done.answer is None:
+                turn.answer.set_exception(Superseded("It was given up."))
+            else:
+                turn.answer.set_result(done.answer)
+        self._go_on()
+
+    def close(self) -> None:
+        """End the workers at once; whoever waits is told so."""
+        self._closed = True
+        for run in self._running:
+            run.cancel()
+        for worker in [*self._idle, *self._busy.values()]:
+            worker.end()
+        for turn in self._busy:
+            if not turn.answer.done():
+                turn.answer.cancel()

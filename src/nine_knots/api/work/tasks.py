@@ -1,0 +1,252 @@
+"""What the workers are asked: values that go to another process, and know how to work themselves.
+
+An answer comes back as bytes, JSON unless the task says otherwise, so that it is written once,
+beside the service, and kept at its true size.
+"""
+
+from typing import Any, ClassVar
+
+from pydantic import TypeAdapter
+
+from nine_knots.core.cast.effort import Effort, effort_of
+from nine_knots.core.cast.landings import Seen, landing_of
+from nine_knots.core.cast.own_cast import UNKNOWN, Landing, OwnCast
+from nine_knots.core.cast.reading import CastReading, Resolution, cast_of
+from nine_knots.core.cast.stroke import Stroke
+from nine_knots.core.cast.turnover import STEADY, Gust
+from nine_knots.core.design import Design
+from nine_knots.core.evaluation import evaluate
+from nine_knots.core.remedies import Remedy, remedies_for, water_remedies_for
+from nine_knots.core.remedies.depth_table import DepthTable, depth_table
+from nine_knots.core.remedies.tuning import Tuning, tuned
+from nine_knots.core.strand import Stock
+from nine_knots.core.tackle import Fly
+from nine_knots.core.tying import USUAL_TIER, Tier
+from nine_knots.core.units import Units
+from nine_knots.core.values import Frozen, System
+from nine_knots.core.water.reading import WaterReading, water_reading
+from nine_knots.core.water.setups import USUAL_ASK, WaterAsk, setup_of
+from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
+from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
+
+
+class Task(Frozen):
+    """Something to work out; ``heavy`` ones wait for light ones, and end after ``most_s``."""
+
+    heavy: ClassVar[bool] = False
+    most_s: ClassVar[float] = 8.0
+    answers: ClassVar[Any] = None
+
+    def work(self) -> Any:
+        """The answer; CannotCompute where there is none."""
+        raise NotImplementedError
+
+    def written(self) -> bytes:
+        """The answer as bytes."""
+        return adapter_of(type(self)).dump_json(self.work())
+
+
+_adapters: dict[type[Task], TypeAdapter[Any]] = {}
+
+
+def adapter_of(task: type[Task]) -> TypeAdapter[Any]:
+    """Reads and writes the answers of a kind of task."""
+    if task not in _adapters:
+        _adapters[task] = TypeAdapter(task.answers)
+    return _adapters[task]
+
+
+class _Heavy(Task):
+    heavy = True
+    most_s = 20.0
+
+
+class CastTask(Task):
+    """A cast, with everything that it depends on."""
+
+    answers = CastReading
+    design: Design
+    stroke: Stroke
+    resolution: Resolution
+    units: System
+    first_deg: float | None = None
+    own: OwnCast = UNKNOWN
+    gust: Gust = STEADY
+
+    def work(self) -> CastReading:
+        """The cast's reading."""
+        return cast_of(
+            self.design,
+            self.stroke,
+            self.resolution,
+            Units(self.units),
+            self.first_deg,
+            self.own,
+            self.gust,
+        )
+
+
+class CastFileTask(CastTask):
+    """A cast as a file."""
+
+    title: str
+    kind: str
+
+    def written(self) -> bytes:
+        """The file."""
+        reading = self.work()
+        if self.kind == "csv":
+            return write_cast_csv(reading).encode()
+        materials = tuple(piece.strand.material for piece in self.design.leader.pieces)
+        return write_cast_svg(self.title, materials, reading).encode()
+
+
+class WaterTask(Task):
+    """A rig in its water."""
+
+    answers = WaterReading
+    design: Design
+    ask: WaterAsk
+    units: System
+    movie: bool
+
+    def work(self) -> WaterReading:
+        """The rig's reading."""
+        return water_reading(self.design, self.ask, Units(self.units), self.movie)
+
+
+class LandingTask(Task):
+    """What a landing that was seen tells."""
+
+    answers = Landing
+    seen: Seen
+
+    def work(self) -> Landing:
+        """The landing."""
+        return landing_of(self.seen)
+
+
+class EffortTask(_Heavy):
+    """How hard a leader must be thrown."""
+
+    answers = Effort
+    design: Design
+    stroke: Stroke
+    units: System
+
+    def work(self) -> Effort:
+        """The effort."""
+        return effort_of(self.design, self.stroke, Units(self.units))
+
+
+class RemedyTask(_Heavy):
+    """What would bring the turnover in."""
+
+    answers = tuple[Remedy, ...]
+    design: Design
+    stroke: Stroke
+    stock: tuple[Stock, ...]
+    flies: tuple[Fly, ...]
+    units: System
+    own: OwnCast = UNKNOWN
+    gust: Gust = STEADY
+    tier: Tier = USUAL_TIER
+
+    def work(self) -> tuple[Remedy, ...]:
+        """The remedies found."""
+        return remedies_for(
+            self.design,
+            self.stroke,
+            self.stock,
+            self.flies,
+            titles_of(self.stock),
+            Units(self.units),
+            self.own,
+            self.gust,
+            self.tier,
+        )
+
+
+class WaterRemedyTask(_Heavy):
+    """What would bring drift and depth in."""
+
+    answers = tuple[Remedy, ...]
+    design: Design
+    ask: WaterAsk
+    stroke: Stroke
+    stock: tuple[Stock, ...]
+    units: System
+    own: OwnCast = UNKNOWN
+    gust: Gust = STEADY
+    tier: Tier = USUAL_TIER
+
+    def work(self) -> tuple[Remedy, ...]:
+        """The remedies found."""
+        return water_remedies_for(
+            self.design,
+            self.stroke,
+            self.stock,
+            titles_of(self.stock),
+            Units(self.units),
+            self.ask,
+            self.own,
+            self.gust,
+            self.tier,
+        )
+
+
+class _RigTask(_Heavy):
+    """A search through settings and weights."""
+
+    design: Design
+    ask: WaterAsk
+    stock: tuple[Stock, ...]
+    units: System
+
+
+class TuningTask(_RigTask):
+    """The settings and weights that work."""
+
+    answers = Tuning
+
+    def work(self) -> Tuning:
+        """The lines found."""
+        return tuned(self.design, self.stock, Units(self.units), self.ask)
+
+
+class DepthTableTask(_RigTask):
+    """A rig's depth table."""
+
+    answers = DepthTable
+
+    def work(self) -> DepthTable:
+        """The table."""
+        return depth_table(self.design, self.stock, Units(self.units), self.ask)
+
+
+class CardsTask(_Heavy):
+    """Tying cards or labels as PDF: designs with how many of each."""
+
+    wanted: tuple[tuple[Design, int], ...]
+    paper: Paper
+    depth_table: bool
+    stock: tuple[Stock, ...]
+    tier: Tier
+    units: System
+
+    def written(self) -> bytes:
+        """The PDF."""
+        titles, units = titles_of(self.stock), Units(self.units)
+        cards: list[Card] = []
+        for design, count in self.wanted:
+            table = None
+            if self.depth_table and setup_of(design) != "surface":
+                table = depth_table(design, self.stock, units, USUAL_ASK)
+            copies = count if self.paper in ("sheet", "labels") else 1
+            cards += [Card(design, evaluate(design, titles, units, self.tier), table)] * copies
+        return write_pdf(tuple(cards), self.paper)
+
+
+def titles_of(stock: tuple[Stock, ...]) -> dict[str, str]:
+    """Names of spools by their id."""
+    return {item.spool_id: item.title for item in stock}

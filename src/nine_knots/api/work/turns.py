@@ -1,0 +1,93 @@
+"""Whose turn it is: what waits for a worker, and which of it goes next.
+
+Light tasks go before heavy ones, and heavy ones leave a worker free for them. Among equals the
+page that was served longest ago comes first, and of one page the eldest. A newer task of the same
+asker takes the older one's place.
+"""
+
+import asyncio
+from collections.abc import Callable
+from dataclasses import dataclass, field
+
+from nine_knots.api.work.tasks import Task
+from nine_knots.core.errors import TooBusy
+
+MOST_WAITING = 64
+MOST_OF_A_PAGE = 24
+HEAVY_S, LIGHT_S = 3.0, 0.1  # what one takes, to say when to ask again
+
+
+@dataclass(frozen=True)
+class Asker:
+    """Who asks: a page, and which of its questions this is (its newest replaces its older)."""
+
+    page: str
+    question: str
+
+
+@dataclass(eq=False)
+class Turn:
+    """A task that waits or is worked on; ``answer`` is kept by whoever asked."""
+
+    asker: Asker
+    task: Task
+    answer: asyncio.Future[bytes]
+    told: Callable[[float], None]
+    tries: int = 0
+    order: int = field(default=0)
+
+
+class Turns:
+    """All that waits."""
+
+    def __init__(self) -> None:
+        self._waiting: list[Turn] = []
+        self._served: dict[str, int] = {}
+        self._count = 0
+
+    def __len__(self) -> int:
+        return len(self._waiting)
+
+    def add(self, turn: Turn) -> None:
+        """Let it wait; TooBusy where too much waits already."""
+        mine = sum(other.asker.page == turn.asker.page for other in self._waiting)
+        if len(self._waiting) >= MOST_WAITING or mine >= MOST_OF_A_PAGE:
+            seconds = sum(HEAVY_S if one.task.heavy else LIGHT_S for one in self._waiting)
+            raise TooBusy(
+                "More is asked for than can be worked out just now.",
+                retry_s=max(1, round(seconds)),
+                mend="Try again in a moment.",
+            )
+        self._count += 1
+        turn.order = self._count
+        self._waiting.append(turn)
+
+    def put_back(self, turn: Turn) -> None:
+        """Let one wait again that was begun and could not be ended."""
+        self._waiting.append(turn)
+
+    def remove(self, turn: Turn) -> bool:
+        """Take it out; False where it does not wait."""
+        if turn in self._waiting:
+            self._waiting.remove(turn)
+            return True
+        return False
+
+    def of(self, asker: Asker) -> list[Turn]:
+        """What waits of one asker."""
+        return [turn for turn in self._waiting if turn.asker == asker]
+
+    def next(self, heavy_too: bool) -> Turn | None:
+        """The one whose turn it is, taken out; None where nothing may go."""
+        fit = [turn for turn in self._waiting if heavy_too or not turn.task.heavy]
+        if not fit:
+            return None
+        chosen = min(fit, key=lambda t: (t.task.heavy, self._served.get(t.asker.page, 0), t.order))
+        self._waiting.remove(chosen)
+        self._count += 1
+        self._served[chosen.asker.page] = self._count
+        if len(self._served) > 4 * MOST_WAITING:
+            oldest = sorted(self._served, key=self._served.__getitem__)
+            for page in oldest[:MOST_WAITING]:
+                del self._served[page]
+        return chosen

@@ -1,0 +1,193 @@
+"""One worker: a process that works out one task after another, and its end in the service.
+
+It is told on a pipe what to do and answers on it how far it is and what came of it. A number in
+shared memory says which task is still wanted; simulations look at it before they begin.
+"""
+
+import asyncio
+import ctypes
+import logging
+import multiprocessing
+import os
+import signal
+import time
+from collections.abc import Callable
+from contextlib import suppress
+from dataclasses import dataclass
+from multiprocessing.connection import Connection
+
+import psutil
+
+from nine_knots.api.work.tasks import Task
+from nine_knots.core.errors import NineKnotsError, TooLong, WorkFailed
+from nine_knots.core.patience import waited_for_by
+
+TELLS_EVERY_S = 0.2
+BOOT_S = 240.0  # to compile everything on a first start
+GRACE_S = 4.0  # after a task's time is up, until the process is ended by force
+MOST_BYTES = 700_000_000  # of memory, beyond which a worker is replaced when it has answered
+_CHANGE_IT = "Change the leader or the day a little and try again; the log tells more."
+_PARENT_DIED = 1  # PR_SET_PDEATHSIG of prctl(2)
+
+
+UP = "up"
+
+
+class Unwanted(Exception):
+    """Nobody waits for the task any more."""
+
+
+class Died(Exception):
+    """The worker's process ended before it answered."""
+
+
+@dataclass(frozen=True)
+class Done:
+    """A task's end: bytes or a refusal, whether its time ran out, the process's memory."""
+
+    answer: bytes | NineKnotsError | None
+    hurried: bool
+    memory: int
+
+
+class _Patience:
+    """Waits for a task while it is the one wanted and its time is not up."""
+
+    def __init__(self, number: int, wanted: "ctypes.c_long", most_s: float, ends: Connection):
+        self.hurried = False
+        self._number, self._wanted, self._ends = number, wanted, ends
+        self._until = time.monotonic() + most_s
+        self._next = 0.0
+
+    def check(self) -> None:
+        """Raise Unwanted or TooLong."""
+        if self._wanted.value != self._number:
+            raise Unwanted
+        if time.monotonic() > self._until:
+            self.hurried = True
+            raise TooLong(
+                "This takes longer than it is worth waiting for.",
+                mend="Ask for less at once: a shorter line, fewer pieces, shorter pauses.",
+            )
+
+    def told(self, share: float) -> None:
+        """Pass it on, a few times a second at most."""
+        now = time.monotonic()
+        if now >= self._next:
+            self._next = now + TELLS_EVERY_S
+            self._ends.send(share)
+
+
+def serve(ends: Connection, wanted: "ctypes.c_long", first: tuple[Task, ...]) -> None:
+    """The process: until the pipe closes or its parent dies.
+
+    It begins with ``first``, so that everything is loaded and compiled before time is taken.
+    """
+    signal.signal(signal.SIGINT, signal.SIG_IGN)
+    signal.signal(signal.SIGTERM, signal.SIG_DFL)
+    with suppress(OSError, AttributeError):
+        ctypes.CDLL(None).prctl(_PARENT_DIED, signal.SIGKILL)
+    if os.getppid() == 1:  # it died before this could be said
+        return
+    memory = psutil.Process().memory_info
+    with suppress(EOFError, OSError):
+        for task in first:
+            _answer(task)
+        ends.send(UP)
+        while True:
+            number, task = ends.recv()
+            patience = _Patience(number, wanted, task.most_s, ends)
+            with waited_for_by(patience):
+                answer = _answer(task)
+            ends.send(Done(answer, patience.hurried, memory().rss))
+
+
+def _answer(task: Task) -> bytes | NineKnotsError | None:
+    try:
+        return task.written()
+    except Unwanted:
+        return None
+    except NineKnotsError as refused:
+        return refused
+    except Exception:
+        logging.getLogger("nine_knots").exception("in a worker: %s", type(task).__name__)
+        return WorkFailed("Something went wrong while this was worked out.", mend=_CHANGE_IT)
+
+
+class Worker:
+    """The service's end of one worker; used from the event loop only."""
+
+    def __init__(self, first: tuple[Task, ...] = ()) -> None:
+        context = multiprocessing.get_context("spawn")
+        self._wanted = context.RawValue(ctypes.c_long, 0)
+        self._number = 0
+        self._ends, theirs = context.Pipe()
+        self._process = context.Process(
+            target=serve, args=(theirs, self._wanted, first), daemon=True
+        )
+        self._process.start()
+        theirs.close()
+        self._is_up = False
+        self.memory = 0
+
+    @property
+    def pid(self) -> int | None:
+        """Its process."""
+        return self._process.pid
+
+    async def work(self, task: Task, told: Callable[[float], None]) -> Done:
+        """What came of a task; Died where the process did not live to tell."""
+        self._number += 1
+        self._wanted.value = self._number
+        loop = asyncio.get_running_loop()
+        up: asyncio.Future[None] = loop.create_future()
+        done: asyncio.Future[Done] = loop.create_future()
+        if self._is_up:
+            up.set_result(None)
+
+        def heard() -> None:
+            try:
+                found = self._ends.recv()
+            except (EOFError, OSError):
+                for awaited in (up, done):
+                    if not awaited.done():
+                        awaited.set_exception(Died())
+                loop.remove_reader(self._ends.fileno())
+                return
+            if found == UP:
+                self._is_up = True
+                up.set_result(None)
+            elif isinstance(found, float):
+                told(found)
+            elif not done.done():
+                done.set_result(found)
+
+        loop.add_reader(self._ends.fileno(), heard)
+        try:
+            try:
+                self._ends.send((self._number, task))
+            except OSError as gone:
+                raise Died from gone
+            await asyncio.wait_for(up, BOOT_S)
+            found = await asyncio.wait_for(done, task.most_s + GRACE_S)
+        except TimeoutError as stuck:
+            raise Died from stuck
+        finally:
+            loop.remove_reader(self._ends.fileno())
+        self.memory = found.memory
+        return found
+
+    def give_up(self) -> None:
+        """The task under way is not wanted any more; it ends before its next simulation."""
+        self._wanted.value = 0
+
+    @property
+    def is_worn(self) -> bool:
+        """Whether it has grown so large that another should take its place."""
+        return self.memory > MOST_BYTES
+
+    def end(self) -> None:
+        """End the process, whatever it does."""
+        self._process.kill()
+        self._process.join()
+        self._ends.close()

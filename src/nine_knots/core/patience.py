@@ -1,0 +1,47 @@
+"""How long an answer is waited for: simulations ask first whether they are still wanted.
+
+The core reads no clock and knows no process. Whoever asks it for something long may put a
+``Patience`` in place; without one, everything is waited for.
+"""
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from contextvars import ContextVar
+from typing import Protocol
+
+
+class Patience(Protocol):
+    """Somebody who waits."""
+
+    def check(self) -> None:
+        """Raise whatever ends the work where it is no longer waited for."""
+
+    def told(self, share: float) -> None:
+        """Take note that about this share (0 to 1) of the work is done."""
+
+
+_waiting: ContextVar[Patience | None] = ContextVar("waiting", default=None)
+
+
+@contextmanager
+def waited_for_by(somebody: Patience) -> Iterator[None]:
+    """Work done inside is waited for by somebody."""
+    token = _waiting.set(somebody)
+    try:
+        yield
+    finally:
+        _waiting.reset(token)
+
+
+def still_wanted() -> None:
+    """To be asked before each simulation; raises what the waiting one raises."""
+    somebody = _waiting.get()
+    if somebody is not None:
+        somebody.check()
+
+
+def tell(done: int, of: int) -> None:
+    """Say how many of so many parts of the work are done."""
+    somebody = _waiting.get()
+    if somebody is not None:
+        somebody.told(done / of if of else 1.0)

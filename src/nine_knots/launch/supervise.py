@@ -1,0 +1,170 @@
+"""Keeps the database and the service running until told to end, and ends them.
+
+A child that ended or no longer answers is started again, after a pause that doubles each time it
+fails soon after; the window is told once. Any signal to end, and a second one, ends everything
+within five seconds; a child whose parent is killed is ended by the kernel.
+"""
+
+import signal
+import subprocess
+import time
+from collections.abc import Callable
+from dataclasses import replace
+from pathlib import Path
+from types import FrameType
+
+from nine_knots.core.errors import NineKnotsError
+from nine_knots.launch.mariadb import PrivateServer
+from nine_knots.launch.orders import Orders
+from nine_knots.launch.owner import owner_of
+from nine_knots.launch.window import say
+
+LOOK_S = 0.25  # from one look at the children to the next
+ASK_S = 2.0  # from one question to the database to the next
+MISSED = 2  # questions without an answer, after which it counts as hung
+SERVICE_ENDS_S = 1.8
+SHORTEST_PAUSE_S, LONGEST_PAUSE_S = 0.25, 30.0
+STEADY_S = 30.0  # after which a child that fails has not failed soon
+ENDING = (signal.SIGINT, signal.SIGTERM, signal.SIGHUP)
+
+
+class Ending(BaseException):
+    """A signal to end; not an error, so nothing but the outermost caller catches it."""
+
+
+def heed_signals() -> None:
+    """From here on the first signal to end raises Ending, and later ones are ignored."""
+
+    def end(number: int, _frame: FrameType | None) -> None:
+        for one in ENDING:
+            signal.signal(one, signal.SIG_IGN)
+        raise Ending(number)
+
+    for one in ENDING:
+        signal.signal(one, end)
+
+
+class Service:
+    """The application's process."""
+
+    def __init__(self, orders: Orders, folder: Path) -> None:
+        self._orders = orders
+        self._folder = folder
+        self._process: subprocess.Popen[bytes] | None = None
+
+    def start(self) -> None:
+        """Start it; it says itself when it is ready."""
+        command = owner_of(self._folder).python("-m", "nine_knots.launch.service")
+        self._process = subprocess.Popen(command, stdin=subprocess.PIPE, start_new_session=True)
+        assert self._process.stdin is not None
+        with self._process.stdin as told:
+            told.write(self._orders.line())
+        self._orders = replace(self._orders, again=True)
+
+    @property
+    def ended(self) -> bool:
+        """Whether it has ended."""
+        return self._process is None or self._process.poll() is not None
+
+    def stop(self) -> None:
+        """Ask it to end, and make it end."""
+        process, self._process = self._process, None
+        if process is None or process.poll() is not None:
+            return
+        process.terminate()
+        try:
+            process.wait(SERVICE_ENDS_S)
+        except subprocess.TimeoutExpired:
+            process.kill()
+            process.wait()
+
+
+class _Pause:
+    """How long to wait before a child is started again, and whether that was said already."""
+
+    def __init__(self) -> None:
+        self.waiting = False
+        self.said = False
+        self._seconds = SHORTEST_PAUSE_S
+        self._started = self._until = time.monotonic()
+
+    def begin(self) -> None:
+        """The child has just been started."""
+        self.waiting, self._started = False, time.monotonic()
+
+    def fail(self, words: str) -> None:
+        """The child failed; the window is told once for failures that follow soon on another."""
+        now = time.monotonic()
+        if now - self._started > STEADY_S:
+            self._seconds, self.said = SHORTEST_PAUSE_S, False
+        else:
+            self._seconds = min(LONGEST_PAUSE_S, 2.0 * self._seconds)
+        self.waiting, self._until = True, now + self._seconds
+        if not self.said:
+            say(words)
+        self.said = True
+
+    @property
+    def over(self) -> bool:
+        """Whether it is to be started again now."""
+        return self.waiting and time.monotonic() >= self._until
+
+
+class Supervisor:
+    """Watches both children; ``chore`` is called at every look and does its own when it is due."""
+
+    def __init__(self, server: PrivateServer, service: Service, chore: Callable[[], None]) -> None:
+        self._server, self._service, self._chore = server, service, chore
+        self._of_server, self._of_service = _Pause(), _Pause()
+        self._missed, self._asked, self._refused = 0, 0.0, ""
+
+    def run(self) -> None:
+        """Watch until Ending is raised."""
+        self._of_server.begin()
+        self._of_service.begin()
+        while True:
+            self._look_at_server()
+            self._look_at_service()
+            if not self._of_server.waiting:
+                self._chore()
+            time.sleep(LOOK_S)
+
+    def _look_at_server(self) -> None:
+        pause = self._of_server
+        if not pause.waiting and self._lost():
+            pause.fail("The database ended or hangs; it is started again. What was saved is safe.")
+        if not pause.over:
+            return
+        try:
+            self._server.stop(patience_s=0.0)
+            self._server.start()
+        except NineKnotsError as error:
+            pause.said = pause.said and self._refused == error.what
+            self._refused = error.what
+            pause.fail(f"{error.what} {error.mend}")
+            return
+        pause.begin()
+        say("The database answers again.")
+
+    def _lost(self) -> bool:
+        """Whether it has ended, or left some questions on end unanswered."""
+        if self._server.pid is None:
+            return True
+        if time.monotonic() - self._asked < ASK_S:
+            return False
+        self._missed = 0 if self._server.answers() else self._missed + 1
+        self._asked = time.monotonic()
+        if self._missed < MISSED:
+            return False
+        self._missed = 0
+        return True
+
+    def _look_at_service(self) -> None:
+        pause = self._of_service
+        if not pause.waiting and self._service.ended:
+            pause.fail(
+                "The application ended by itself; it is started again. Drafts are in the browser."
+            )
+        if pause.over and not self._of_server.waiting:
+            self._service.start()
+            pause.begin()

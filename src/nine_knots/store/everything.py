@@ -1,0 +1,268 @@
+"""All that an angler has, as one value, and back: read out whole, or laid beside what was there."""
+
+import uuid
+from datetime import UTC, datetime
+from typing import Literal
+
+from pydantic import Field
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.cast.landings import Seen
+from nine_knots.core.cast.own_cast import Estimate
+from nine_knots.core.design import Design
+from nine_knots.core.knots.own import PullTest
+from nine_knots.core.practice import Attempt
+from nine_knots.core.strand import Stock
+from nine_knots.core.tackle import Fly, FlyLine, Rod
+from nine_knots.core.values import Frozen, Several
+from nine_knots.store.anglers import Settings, create_angler, read_settings
+from nine_knots.store.landings import read_estimate, write_estimate
+from nine_knots.store.practice import add_attempt, list_attempts
+from nine_knots.store.pulls import Source
+from nine_knots.store.stock import list_stock, put_stock
+from nine_knots.store.tackle import add_tackle, read_kit
+from nine_knots.store.tying import read_height_m, write_height_m
+
+
+class RevisionKept(Frozen):
+    """One saved state of a leader."""
+
+    number: int = Field(ge=1)
+    saved_at: datetime
+    design: Design
+
+
+class LeaderKept(Frozen):
+    """A leader with all its revisions, the newest last; ``removed`` where it is off the shelf."""
+
+    revisions: Several[RevisionKept] = Field(min_length=1)
+    removed: bool = False
+
+
+class LandingKept(Frozen):
+    """A landing as it was seen, with what the cast model made of it."""
+
+    seen: Seen
+    at_usual: float
+    slope: float
+    seen_at: datetime
+
+
+class PullKept(Frozen):
+    """A pull test."""
+
+    test: PullTest
+    line: str = Field(max_length=80)
+    source: Source
+    tested_at: datetime
+
+
+class TiedKept(Frozen):
+    """What a piece of one tied leader showed of the hand."""
+
+    tied: str = Field(max_length=32)
+    piece: int
+    handiness: float
+    tied_at: datetime
+
+
+class Everything(Frozen):
+    """The file: what it is, its version, and all that is an angler's; SI units, times in UTC."""
+
+    format: Literal["nine-knots-everything"] = "nine-knots-everything"
+    version: Literal[1] = 1
+    written_at: datetime
+    settings: Settings
+    height_m: float | None = None
+    stock: Several[Stock] = ()
+    rods: Several[Rod] = ()
+    lines: Several[FlyLine] = ()
+    flies: Several[Fly] = ()
+    leaders: Several[LeaderKept] = ()
+    landings: Several[LandingKept] = ()
+    own_cast: Estimate | None = None
+    attempts: Several[Attempt] = ()
+    pulls: Several[PullKept] = ()
+    tied: Several[TiedKept] = ()
+
+
+def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
+    """All that this angler has."""
+    kit = read_kit(cursor, angler_id)
+    return Everything(
+        written_at=datetime.now(UTC),
+        settings=read_settings(cursor, angler_id),
+        height_m=read_height_m(cursor, angler_id),
+        stock=list_stock(cursor, angler_id),
+        rods=kit.rods,
+        lines=kit.lines,
+        flies=kit.flies,
+        leaders=_leaders(cursor, angler_id),
+        landings=_landings(cursor, angler_id),
+        own_cast=read_estimate(cursor, angler_id),
+        attempts=list_attempts(cursor, angler_id),
+        pulls=_pulls(cursor, angler_id),
+        tied=_tied(cursor, angler_id),
+    )
+
+
+def write_everything(cursor: DictCursor, found: Everything) -> str:
+    """Make another angler of it, who then sits at the bench; answers the id."""
+    angler_id = create_angler(cursor, found.settings)
+    write_height_m(cursor, angler_id, found.height_m)
+    for item in found.stock:
+        put_stock(cursor, angler_id, item)
+    owned: list[Rod | FlyLine | Fly] = [*found.rods, *found.lines, *found.flies]
+    for tackle in owned:
+        add_tackle(cursor, angler_id, tackle)
+    for leader in found.leaders:
+        _write_leader(cursor, angler_id, leader)
+    for attempt in found.attempts:
+        add_attempt(cursor, angler_id, attempt)
+    if found.own_cast is not None:
+        write_estimate(cursor, angler_id, found.own_cast)
+    _write_rows(cursor, angler_id, found)
+    return angler_id
+
+
+def _leaders(cursor: DictCursor, angler_id: str) -> tuple[LeaderKept, ...]:
+    cursor.execute(
+        "SELECT l.leader_id, l.removed_at, r.number, r.saved_at, r.body FROM leader l "
+        "JOIN revision r ON r.leader_id = l.leader_id WHERE l.angler_id = %s "
+        "ORDER BY l.updated_at, l.leader_id, r.number",
+        (angler_id,),
+    )
+    kept: dict[str, LeaderKept] = {}
+    for row in cursor.fetchall():
+        revision = RevisionKept(
+            number=row["number"],
+            saved_at=_utc(row["saved_at"]),
+            design=Design.model_validate_json(row["body"]),
+        )
+        before = kept.get(row["leader_id"])
+        kept[row["leader_id"]] = LeaderKept(
+            revisions=(*(before.revisions if before else ()), revision),
+            removed=row["removed_at"] is not None,
+        )
+    return tuple(kept.values())
+
+
+def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
+    leader_id = uuid.uuid4().hex
+    newest = kept.revisions[-1]
+    leader = newest.design.leader
+    saved_at = _stored(newest.saved_at)
+    cursor.execute(
+        "INSERT INTO leader (leader_id, angler_id, title, school, length_m, tippet_m, newest, "
+        "created_at, updated_at, removed_at) VALUES (%s, %s, %s, %s, %s, %s, %s, %s, %s, %s)",
+        (
+            leader_id,
+            angler_id,
+            newest.design.title,
+            leader.school,
+            leader.length_m,
+            leader.tippet_diameter_m,
+            newest.number,
+            _stored(kept.revisions[0].saved_at),
+            saved_at,
+            saved_at if kept.removed else None,
+        ),
+    )
+    cursor.executemany(
+        "INSERT INTO revision (leader_id, number, body, saved_at) VALUES (%s, %s, %s, %s)",
+        [
+            (leader_id, one.number, one.design.model_dump_json(), _stored(one.saved_at))
+            for one in kept.revisions
+        ],
+    )
+
+
+def _landings(cursor: DictCursor, angler_id: str) -> tuple[LandingKept, ...]:
+    cursor.execute(
+        "SELECT body, at_usual, slope, seen_at FROM landing WHERE angler_id = %s ORDER BY seen_at",
+        (angler_id,),
+    )
+    return tuple(
+        LandingKept(
+            seen=Seen.model_validate_json(row["body"]),
+            at_usual=row["at_usual"],
+            slope=row["slope"],
+            seen_at=_utc(row["seen_at"]),
+        )
+        for row in cursor.fetchall()
+    )
+
+
+def _pulls(cursor: DictCursor, angler_id: str) -> tuple[PullKept, ...]:
+    cursor.execute(
+        "SELECT body, line, source, tested_at FROM pull_test WHERE angler_id = %s "
+        "ORDER BY tested_at, test_id",
+        (angler_id,),
+    )
+    return tuple(
+        PullKept(
+            test=PullTest.model_validate_json(row["body"]),
+            line=row["line"],
+            source=row["source"],
+            tested_at=_utc(row["tested_at"]),
+        )
+        for row in cursor.fetchall()
+    )
+
+
+def _tied(cursor: DictCursor, angler_id: str) -> tuple[TiedKept, ...]:
+    cursor.execute(
+        "SELECT tied_id AS tied, piece, handiness, tied_at FROM tied_piece WHERE angler_id = %s "
+        "ORDER BY tied_at, tied_id, piece",
+        (angler_id,),
+    )
+    return tuple(TiedKept(**{**row, "tied_at": _utc(row["tied_at"])}) for row in cursor.fetchall())
+
+
+def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
+    cursor.executemany(
+        "INSERT INTO landing (angler_id, landing_id, body, at_usual, slope, seen_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s)",
+        [
+            (
+                angler_id,
+                uuid.uuid4().hex,
+                one.seen.model_dump_json(),
+                one.at_usual,
+                one.slope,
+                _stored(one.seen_at),
+            )
+            for one in found.landings
+        ],
+    )
+    cursor.executemany(
+        "INSERT INTO pull_test (angler_id, test_id, body, line, source, tested_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s)",
+        [
+            (
+                angler_id,
+                uuid.uuid4().hex,
+                one.test.model_dump_json(),
+                one.line,
+                one.source,
+                _stored(one.tested_at),
+            )
+            for one in found.pulls
+        ],
+    )
+    cursor.executemany(
+        "INSERT INTO tied_piece (angler_id, tied_id, piece, handiness, tied_at) "
+        "VALUES (%s, %s, %s, %s, %s)",
+        [
+            (angler_id, one.tied, one.piece, one.handiness, _stored(one.tied_at))
+            for one in found.tied
+        ],
+    )
+
+
+def _utc(moment: datetime) -> datetime:
+    return moment.replace(tzinfo=UTC)
+
+
+def _stored(moment: datetime) -> datetime:
+    return moment.astimezone(UTC).replace(tzinfo=None)

@@ -1,0 +1,81 @@
+import { EventSourceParserStream } from 'eventsource-parser/stream'
+import type { paths } from '@generated/schema'
+import { PAGE, reach, toProblem } from './client'
+import { Refused, ServerLost } from './problems'
+
+/** Calls that may take long: they tell how far they are, and end when they are not waited for. */
+type JobPath =
+  | '/api/casts/remedies'
+  | '/api/casts/effort'
+  | '/api/water/remedies'
+  | '/api/water/tuning'
+  | '/api/water/depth-table'
+  | '/api/tying/cards'
+type Call<P extends JobPath> = paths[P]['post']
+type Asked<P extends JobPath> = NonNullable<Call<P>['requestBody']>['content']['application/json']
+type Told<P extends JobPath> = Call<P>['responses'][200]['content'] extends {
+  'application/json': infer A
+}
+  ? A
+  : FileTold
+
+export interface FileTold {
+  name: string
+  media: string
+  base64: string
+}
+
+export interface Waiting {
+  signal: AbortSignal
+  /** Hears how much of the work is done, from 0 to 1. */
+  progress?: (share: number) => void
+}
+
+/** The answer of a job; throws Refused, ServerLost, or an AbortError where the signal ended it. */
+export async function job<P extends JobPath>(
+  path: P,
+  body: Asked<P>,
+  { signal, progress }: Waiting,
+): Promise<Told<P>> {
+  const headers = {
+    accept: 'text/event-stream',
+    'content-type': 'application/json',
+    'nine-knots-page': PAGE,
+  }
+  const asked = { method: 'POST', headers, body: JSON.stringify(body), signal }
+  const response = await reach(new Request(new URL(path, location.origin), asked))
+  if (response.status === 503) throw new ServerLost()
+  if (!response.ok || !response.body) {
+    const said: unknown = await response.json().catch(() => null)
+    throw new Refused(toProblem(said, response.status))
+  }
+  const events = response.body
+    .pipeThrough(new TextDecoderStream())
+    .pipeThrough(new EventSourceParserStream())
+  try {
+    for await (const { event, data } of readAll(events)) {
+      const told: unknown = JSON.parse(data)
+      if (event === 'progress') progress?.((told as { share: number }).share)
+      if (event === 'problem') throw new Refused(toProblem(told, 422))
+      if (event === 'answer' || event === 'file') return told as Told<P>
+    }
+  } catch (error) {
+    if (signal.aborted) throw new DOMException('Not waited for.', 'AbortError')
+    if (error instanceof TypeError) throw new ServerLost()
+    throw error
+  }
+  throw new ServerLost()
+}
+
+async function* readAll<T>(stream: ReadableStream<T>): AsyncGenerator<T> {
+  const reader = stream.getReader()
+  try {
+    for (;;) {
+      const { done, value } = await reader.read()
+      if (done) return
+      yield value
+    }
+  } finally {
+    void reader.cancel().catch(() => undefined)
+  }
+}

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { answered, api, type Schemas } from '@/api/client'
+import { keepAnswer } from '@/api/keepAnswer'
+import { inWords } from '@/api/problems'
+import { useSettings } from '@/settings/useSettings'
+
+/** All that is the angler's as one open file, and back: nothing is written over. */
+const open = defineModel<boolean>({ required: true })
+const settings = useSettings()
+const queries = useQueryClient()
+const picker = ref<HTMLInputElement>()
+const busy = ref(false)
+const said = ref('')
+const trouble = ref('')
+const { data: whose } = useQuery({
+  queryKey: ['whose'],
+  queryFn: () => answered(api.GET('/api/everything/whose')),
+  enabled: open,
+})
+
+async function attempt(work: () => Promise<Schemas['WhoseAnswer'] | void>) {
+  busy.value = true
+  said.value = trouble.value = ''
+  try {
+    const answer = await work()
+    if (!answer) return
+    await settings.load()
+    await queries.invalidateQueries()
+    said.value = answer.words
+  } catch (error) {
+    trouble.value = inWords(error)
+  } finally {
+    busy.value = false
+  }
+}
+
+const keep = () => attempt(() => keepAnswer(api.GET('/api/everything', { parseAs: 'blob' })))
+const goBack = () => attempt(() => answered(api.POST('/api/everything/back')))
+const bringBack = (file: File) =>
+  attempt(() =>
+    answered(
+      api.POST('/api/everything', {
+        body: {},
+        bodySerializer: () => file,
+        headers: { 'content-type': 'application/json' },
+      }),
+    ),
+  )
+
+function chosen(event: Event) {
+  const field = event.target as HTMLInputElement
+  const file = field.files?.[0]
+  if (file) void bringBack(file)
+  field.value = ''
+}
+</script>
+
+<template>
+  <el-dialog v-model="open" title="My things" width="min(560px, 94vw)" append-to-body>
+    <p>
+      In front is what <strong>{{ whose?.name ?? '…' }}</strong> has: spools, tackle, leaders with
+      all their revisions, landings, practice and pull tests.
+    </p>
+    <div class="acts">
+      <button class="do do--main" type="button" :disabled="busy" @click="keep">
+        Keep everything as a file
+      </button>
+      <p class="quiet">One open file (JSON), to put away or to take to another bench.</p>
+      <button class="do" type="button" :disabled="busy" @click="picker?.click()">
+        Bring a file back …
+      </button>
+      <p class="quiet">It comes to the front. What is there now is kept behind it, untouched.</p>
+      <template v-if="whose?.others">
+        <button class="do" type="button" :disabled="busy" @click="goBack">
+          Go back to what was there before
+        </button>
+        <p class="quiet">The two change places, as often as you like.</p>
+      </template>
+    </div>
+    <input
+      ref="picker"
+      type="file"
+      accept=".json,application/json"
+      class="unseen"
+      aria-label="File of everything to bring back"
+      @change="chosen"
+    />
+    <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
+    <p v-else-if="said" role="status">{{ said }}</p>
+    <p v-else-if="busy" class="quiet" role="status">One moment …</p>
+    <p class="quiet">
+      Besides, a backup is made each day and kept for two weeks. ./start --restore brings one back.
+    </p>
+  </el-dialog>
+</template>
+
+<style scoped>
+.acts {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  align-items: center;
+  gap: 10px 14px;
+  margin: 14px 0;
+}
+
+@media (max-width: 820px) {
+  .acts {
+    grid-template-columns: 1fr;
+    gap: 6px;
+  }
+}
+</style>
