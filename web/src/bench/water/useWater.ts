@@ -109,7 +109,7 @@ export const useWater = defineStore('water', () => {
     if (!bench.design) return
     const made = { ...fished.value, [part]: text }
     const body = {
-      bench: `${mine.bench}-say`,
+      bench: `${mine.bench}-say-${part}`,
       design: bench.design,
       fished: made,
       movie: false,
