@@ -83,15 +83,15 @@ def _cell(design: Design, stock: tuple[Stock, ...], units: Units, ask: WaterAsk)
     depth = units.depth(design.situation.water.depth_m).text
     try:
         outcome = outcome_of(run_of(design, ask))
+        drift, deep = drift_measure(outcome, units), depth_measure(outcome, ask, units)
     except CannotCompute as refused:
         return Cell(depth, "–", "too much", refused.mend)
-    drift, deep = drift_measure(outcome, units), depth_measure(outcome, ask, units)
     wrong = next((m for m in (deep, drift) if m.standing != "right"), None)
     if wrong is None:
         return Cell(depth, deep.figure, "right", "as it is")
     now = Try("", design, Stroke(), ask)
     bench = Workbench(stock=stock, fly=design.situation.fly, units=units)
     more = wrong.standing == "too little"
-    served = next(filter(None, fishing_changes(now, bench, units, fished(units), more)), None)
+    served = next(filter(None, fishing_changes(now, bench, units, fished(units, more), more)), None)
     nothing = "heavier: another rig" if more else "lighter: another rig"
     return Cell(depth, deep.figure, wrong.standing, served or nothing)

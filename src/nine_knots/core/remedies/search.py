@@ -1,9 +1,9 @@
 """Searching for the smallest change that serves: each is tried by the model, none is canned.
 
-Lengths and speeds are stepped until one serves and then halved back to the least that does.
+What can be ordered by size is sought by halves, since what one overdoes a greater one does too.
 """
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from typing import Literal
 
@@ -40,7 +40,7 @@ What = Literal[
     "lead",
 ]
 
-HALVINGS = 2  # back from the first step that serves
+STEPS = 31  # in which a length or a speed is changed: five halvings
 MOST_STEPS = 3  # through the spools owned
 
 
@@ -80,22 +80,44 @@ class Try:
 
 Change = Callable[[float], Try | None]
 """A change by so many times, as something to try; None where it cannot be made."""
-Serves = Callable[[Try], str | None]
-"""How it then does, where it is well in its band; None where it is not."""
+
+
+@dataclass(frozen=True, slots=True)
+class Judged:
+    """How a change does: in words where it is well in its band; else whether it went past it."""
+
+    gives: str | None = None
+    past: bool = False
+
+    @property
+    def is_not_enough(self) -> bool:
+        """Whether more of it is wanted."""
+        return self.gives is None and not self.past
+
+
+TOO_FAR = Judged(past=True)
+Serves = Callable[[Try], Judged]
 Served = tuple[Try, str]
 
 
-def judged_by(measures: Callable[[Try], tuple[Measure, ...]]) -> Serves:
-    """Serves where every measure is right and none on the edge; what is refused does not."""
+def judged_by(measures: Callable[[Try], Iterable[Measure]], more: bool) -> Serves:
+    """Serves where every measure is right and none on the edge; what is refused does not.
 
-    def serves(one: Try) -> str | None:
+    The first that is not ends it: what costs most to work out comes last. With ``more`` changes
+    go from too little up, and what is too much has gone past; else the other way about.
+    """
+    beyond = "too much" if more else "too little"
+
+    def serves(one: Try) -> Judged:
+        figures: list[str] = []
         try:
-            found = measures(one)
+            for measure in measures(one):
+                if measure.standing != "right" or measure.marginal:
+                    return Judged(past=measure.standing == beyond)
+                figures.append(measure.figure)
         except CannotCompute:
-            return None
-        if any(measure.standing != "right" or measure.marginal for measure in found):
-            return None
-        return "; ".join(measure.figure for measure in found)
+            return Judged(past=more)  # what cannot be worked out is too heavy or too long
+        return Judged("; ".join(dict.fromkeys(figures)))
 
     return serves
 
@@ -114,30 +136,44 @@ def those_in_time(
             yield what, served
 
 
-def first(serves: Serves, tries: Iterator[Try]) -> Served | None:
-    """The first that serves, of tries from small to great."""
-    return next(((one, gives) for one in tries if (gives := serves(one))), None)
+def smallest(serves: Serves, tries: Iterable[Try]) -> Served | None:
+    """The smallest that serves, of tries in order from small to great, by halves.
+
+    Where one goes past the band, every greater one does, and where the greatest is not enough
+    none is; so few of many need be tried.
+    """
+    in_order = tuple(tries)
+    return _by_halves(serves, in_order.__getitem__, len(in_order))
 
 
-def least(serves: Serves, change: Change, most: float, steps: int) -> Served | None:
-    """The smallest change that serves, from 1 to ``most`` times."""
+def least(serves: Serves, change: Change, most: float, steps: int = STEPS) -> Served | None:
+    """The smallest change that serves, from 1 to ``most`` times in so many steps, by halves."""
+    return _by_halves(serves, lambda step: change(most ** ((step + 1) / steps)), steps)
 
-    def at(times: float) -> Served | None:
-        one = change(times)
-        gives = serves(one) if one else None
-        return (one, gives) if one and gives else None
 
-    served, low, high = None, 0.0, 0.0
-    for step in range(1, steps + 1):
-        low, high = high, step / steps
-        served = at(most**high)
-        if served:
-            break
-    for _ in range(HALVINGS if served else 0):
-        middle = 0.5 * (low + high)
-        nearer = at(most**middle)
-        served, low, high = (nearer, low, middle) if nearer else (served, middle, high)
+def _by_halves(serves: Serves, at: Callable[[int], Try | None], count: int) -> Served | None:
+    served, low, high = None, 0, count - 1
+    place = high  # the greatest first: where it is not enough, nothing is
+    while low <= high:
+        one = at(place)
+        judged = serves(one) if one is not None else TOO_FAR
+        if one is not None and judged.gives is not None:
+            served, high = (one, judged.gives), place - 1
+        elif judged.past:
+            high = place - 1
+        else:
+            low = place + 1
+        place = (low + high) // 2
     return served
+
+
+def first(serves: Serves, tries: Iterable[Try]) -> Served | None:
+    """The first that serves, of tries that have no order of size."""
+    for one in tries:
+        judged = serves(one)
+        if judged.gives is not None:
+            return one, judged.gives
+    return None
 
 
 def edited(design: Design, edit: Edit, bench: Workbench) -> Design | None:
@@ -186,9 +222,9 @@ def other_measures(
         return found
     try:
         outcome = outcome_of(run_of(design, ask))
+        return (*found, drift_measure(outcome, units), depth_measure(outcome, ask, units))
     except CannotCompute:
         return found
-    return (*found, drift_measure(outcome, units), depth_measure(outcome, ask, units))
 
 
 def effects(before: tuple[Measure, ...], after: tuple[Measure, ...]) -> tuple[Effect, ...]:

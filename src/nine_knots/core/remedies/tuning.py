@@ -63,7 +63,7 @@ def tuned(
         found.append(Tuned("setting", "Sighter", _mark_words(design, units, ask)))
     now = Try("", design, Stroke(), ask)
     bench = Workbench(stock=stock, fly=design.situation.fly, units=units)
-    serves = fished(units)
+    serves = fished(units, more=True)
     if setup in ("indicator", "under a dry", "on the leader", "tight line"):
         shots = every_shot(now, bench)
         found.append(Tuned("shot", "Shot", _span(shots, serves, "shot")))
@@ -75,7 +75,13 @@ def tuned(
 
 def _span(tries: Iterator[tuple[str, Try]], serves: Serves, what: str) -> str:
     """The least and the most of sizes, small to great, that serve."""
-    names = [name for name, one in tries if serves(one)]
+    names = []
+    for name, one in tries:
+        judged = serves(one)
+        if judged.gives is not None:
+            names.append(name)
+        elif judged.past:
+            break
     if not names:
         return f"no {what} by itself brings it in."
     if len(names) == 1:

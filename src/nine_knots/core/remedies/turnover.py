@@ -18,6 +18,7 @@ from nine_knots.core.remedies.search import (
     Change,
     Remedy,
     Served,
+    Serves,
     Try,
     What,
     effects,
@@ -27,6 +28,7 @@ from nine_knots.core.remedies.search import (
     longer,
     other_measures,
     other_spools,
+    smallest,
     those_in_time,
 )
 from nine_knots.core.strand import Stock
@@ -35,9 +37,9 @@ from nine_knots.core.tying import USUAL_TIER, Tier
 from nine_knots.core.units import Units
 from nine_knots.core.water.setups import USUAL_ASK
 
-MOST_LENGTH, LENGTH_STEPS = 3.6, 6  # times longer or shorter, in so many steps
+MOST_LENGTH = 3.6  # times longer or shorter
 KINDS = 6  # of remedies sought
-MOST_SPEED, SPEED_STEPS = 1.4, 4  # times faster or slower
+MOST_SPEED = 1.4  # times faster or slower
 
 
 class Caster:
@@ -87,10 +89,16 @@ def remedies_for(
     standing = caster.measure(now).standing
     if standing == "right":
         return ()
-    serves = judged_by(lambda one: (caster.measure(one),))
+    more = standing == "too little"
+
+    def measures(one: Try) -> Iterator[Measure]:
+        yield caster.measure(one)
+        yield Caster(units, own, gust).measure(one)  # from no aim known: it must open that way too
+
+    serves = judged_by(measures, more)
     before = other_measures(design, USUAL_ASK, titles, units, tier)
     remedies = []
-    found = _found(now, stock, flies, units, serves, standing == "too little")
+    found = _found(now, stock, flies, units, serves, more)
     for what, (one, gives) in those_in_time(found, KINDS):
         after = other_measures(one.design, USUAL_ASK, titles, units, tier)
         speed = units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
@@ -103,22 +111,22 @@ def _found(
     stock: tuple[Stock, ...],
     flies: tuple[Fly, ...],
     units: Units,
-    serves: Callable[[Try], str | None],
+    serves: Serves,
     more: bool,
 ) -> Iterator[tuple[What, Served | None]]:
     """One of each kind: to open more, or to open less."""
     bench = Workbench(stock=stock, fly=now.design.situation.fly, units=units)
     last = len(now.design.leader.pieces) - 1
     by_length = longer(now, bench, last, shorter=more, name=_name(now, last))
-    yield "tippet length", least(serves, by_length, MOST_LENGTH, LENGTH_STEPS)
-    yield "tippet spool", first(serves, other_spools(now, bench, last, more, _role(last)))
-    yield "butt", first(serves, other_spools(now, bench, 0, more, _role(0)))
+    yield "tippet length", least(serves, by_length, MOST_LENGTH)
+    yield "tippet spool", smallest(serves, other_spools(now, bench, last, more, _role(last)))
+    yield "butt", smallest(serves, other_spools(now, bench, 0, more, _role(0)))
     middle = _longest_inner(now.design)
     if middle is not None:
         by_middle = longer(now, bench, middle, shorter=not more, name=_name(now, middle))
-        yield "middle", least(serves, by_middle, MOST_LENGTH, LENGTH_STEPS)
+        yield "middle", least(serves, by_middle, MOST_LENGTH)
     yield "fly", first(serves, _flies(now, flies, more))
-    yield "stroke", least(serves, _stroke(now, units, more), MOST_SPEED, SPEED_STEPS)
+    yield "stroke", least(serves, _stroke(now, units, more), MOST_SPEED)
 
 
 def _name(now: Try, piece: int) -> str:

@@ -19,6 +19,7 @@ from nine_knots.core.leader.rig_edits import HangOn, RemoveDropper, SetThing, Ta
 from nine_knots.core.leader.workbench import Workbench
 from nine_knots.core.remedies.search import (
     Change,
+    Judged,
     Remedy,
     Served,
     Serves,
@@ -32,6 +33,7 @@ from nine_knots.core.remedies.search import (
     longer,
     other_measures,
     other_spools,
+    smallest,
     those_in_time,
 )
 from nine_knots.core.remedies.turnover import Caster
@@ -51,8 +53,8 @@ from nine_knots.core.water.setups import USUAL_ASK, WaterAsk, setup_of
 from nine_knots.core.water.surface import drag_of
 
 BEADS_MM = (2.0, 2.5, 2.8, 3.0, 3.3, 3.8, 4.6)
-MOST_TIMES, STEPS = 2.6, 5
-TOGETHER = (1.15, 1.3, 1.5, 1.75, 2.1)  # times a setting, tried with every shot
+MOST_TIMES = 2.6
+TOGETHER, TOGETHER_STEPS = 2.1, 7  # times a setting, tried with every second shot
 KINDS = 7  # of remedies sought, at most
 MOST_COUNT, LEADS = 4.0, (0.7, 0.6, 0.5, 0.9, 1.0, 1.1)
 
@@ -75,14 +77,14 @@ def water_remedies_for(
     fisher = _Fisher(units, Caster(units, own, gust))
     now = Try("", design, stroke, ask)
     try:
-        measures = fisher.measures(now)
+        measures = tuple(fisher.measures(now))
     except CannotCompute:
         return ()
-    wrong = [m for m in measures if m.standing != "right"]
+    wrong = [m for m in reversed(measures) if m.standing != "right"]
     if not wrong:
         return ()
     sink_more = wrong[0].standing == "too little"
-    serves = judged_by(fisher.measures)
+    serves = judged_by(fisher.measures, sink_more)
     before = fisher.all_measures(now, titles, tier)
     remedies = []
     found = _found(now, stock, units, serves, sink_more)
@@ -100,14 +102,15 @@ class _Fisher:
     def __init__(self, units: Units, caster: Caster) -> None:
         self._units, self._caster = units, caster
 
-    def measures(self, one: Try) -> tuple[Measure, ...]:
+    def measures(self, one: Try) -> Iterator[Measure]:
         design, units = one.design, self._units
         if setup_of(design) == "surface":
             water = design.situation.water
+            yield floating_measure(design, 0.0, units)
             drag = drag_of(water, self._caster.slack_m(one), one.ask.differs_m_s)
-            return (free_drift_measure(drag, True, units), floating_measure(design, 0.0, units))
-        outcome = outcome_of(run_of(design, one.ask))
-        return (drift_measure(outcome, units), depth_measure(outcome, one.ask, units))
+            yield free_drift_measure(drag, True, units)
+            return
+        yield from in_the_water(one, units)
 
     def all_measures(self, one: Try, titles: dict[str, str], tier: Tier) -> tuple[Measure, ...]:
         found = other_measures(one.design, one.ask, titles, self._units, tier)
@@ -129,28 +132,28 @@ def _found(
     if setup == "surface":
         # slack is what keeps a dry fly free: a longer or finer tippet leaves more of it
         by_length = longer(now, bench, last, shorter=not more, name="tippet")
-        yield "tippet length", least(serves, by_length, MOST_TIMES, STEPS)
-        yield "tippet spool", first(serves, other_spools(now, bench, last, not more, "tippet"))
+        yield "tippet length", least(serves, by_length, MOST_TIMES)
+        yield "tippet spool", smallest(serves, other_spools(now, bench, last, not more, "tippet"))
         return
     if setup == "indicator":
-        by_setting = least(serves, _setting(now, bench, more), MOST_TIMES, STEPS)
+        by_setting = least(serves, _setting(now, bench, more), MOST_TIMES)
         yield "setting", by_setting
         if more and by_setting is None:
             yield "shot and setting", _shot_and_setting(now, bench, serves)
     if setup in ("strip", "swing"):
         by_leader = longer(now, bench, 0, shorter=more, name="butt")
-        yield "leader length", least(serves, by_leader, MOST_TIMES, STEPS)
+        yield "leader length", least(serves, by_leader, MOST_TIMES)
     else:
-        yield "shot", first(serves, _shots(now, bench, more))
-    yield "bead", first(serves, _beads(now, more))
+        yield "shot", smallest(serves, _shots(now, bench, more))
+    yield "bead", smallest(serves, _beads(now, more))
     shorter = more if setup in ("strip", "swing") else not more
     by_length = longer(now, bench, last, shorter=shorter, name="tippet")
-    yield "tippet length", least(serves, by_length, MOST_TIMES, STEPS)
-    yield "tippet spool", first(serves, other_spools(now, bench, last, not more, "tippet"))
+    yield "tippet length", least(serves, by_length, MOST_TIMES)
+    yield "tippet spool", smallest(serves, other_spools(now, bench, last, not more, "tippet"))
     if not more:
         yield "dropper", first(serves, _without_dropper(now, bench))
     if setup == "strip":
-        yield "count", least(serves, _count(now, units, more), MOST_COUNT, STEPS)
+        yield "count", least(serves, _count(now, units, more), MOST_COUNT)
     if setup == "tight line":
         yield "lead", first(serves, _leads(now, more))
 
@@ -204,26 +207,39 @@ def _shots(now: Try, bench: Workbench, heavier: bool) -> Iterator[Try]:
 
 
 def _shot_and_setting(now: Try, bench: Workbench, serves: Serves) -> Served | None:
-    """A heavier shot and the indicator set for it, where neither serves alone."""
-    for heavier in islice(_shots(now, bench, heavier=True), 0, None, 2):
-        change = _setting(heavier, bench, deeper=True)
-        for times in TOGETHER:
-            one = change(times)
-            gives = serves(one) if one else None
-            if one and gives:
-                words = f"{heavier.words}, {one.words}"
-                return Try(words, one.design, one.stroke, one.ask), gives
-    return None
+    """A heavier shot and the indicator set for it, where neither serves alone.
+
+    The lightest shot that is enough at the farthest setting, and the nearest setting for it.
+    """
+
+    def is_enough(one: Try) -> Judged:
+        judged = serves(one)
+        return judged if judged.is_not_enough else Judged(gives="")
+
+    shots = islice(_shots(now, bench, heavier=True), 0, None, 2)
+    farthest = {_setting(shot, bench, deeper=True)(TOGETHER): shot for shot in shots}
+    lightest = smallest(is_enough, [one for one in farthest if one is not None])
+    if lightest is None:
+        return None
+    heavier = farthest[lightest[0]]
+    served = least(serves, _setting(heavier, bench, deeper=True), TOGETHER, TOGETHER_STEPS)
+    if served is None:
+        return None
+    one, gives = served
+    return Try(f"{heavier.words}, {one.words}", one.design, one.stroke, one.ask), gives
 
 
-def fished(units: Units) -> Serves:
+def fished(units: Units, more: bool) -> Serves:
     """Serves where drift and depth are right when it is fished, without a cast."""
 
-    def measures(one: Try) -> tuple[Measure, ...]:
-        outcome = outcome_of(run_of(one.design, one.ask))
-        return (drift_measure(outcome, units), depth_measure(outcome, one.ask, units))
+    return judged_by(lambda one: in_the_water(one, units), more)
 
-    return judged_by(measures)
+
+def in_the_water(one: Try, units: Units) -> Iterator[Measure]:
+    """Depth, which a settled drift tells at once, and then the drift."""
+    outcome = outcome_of(run_of(one.design, one.ask))
+    yield depth_measure(outcome, one.ask, units)
+    yield drift_measure(outcome, units)
 
 
 def every_shot(now: Try, bench: Workbench) -> Iterator[tuple[str, Try]]:
@@ -262,23 +278,23 @@ def fishing_changes(
     setup = setup_of(now.design)
     found: list[Served | None] = []
     if setup == "indicator":
-        found.append(least(serves, _setting(now, bench, more), MOST_TIMES, STEPS))
+        found.append(least(serves, _setting(now, bench, more), MOST_TIMES))
         yield _words(found)
     if setup == "strip":
-        found.append(least(serves, _count(now, units, more), MOST_COUNT, STEPS))
+        found.append(least(serves, _count(now, units, more), MOST_COUNT))
         yield _words(found)
     if setup not in ("strip", "swing"):
-        found.append(first(serves, _shots(now, bench, more)))
+        found.append(smallest(serves, _shots(now, bench, more)))
         yield _words(found)
     if setup == "indicator" and more:
         found.append(_shot_and_setting(now, bench, serves))
         yield _words(found)
-    found.append(first(serves, _beads(now, more)))
+    found.append(smallest(serves, _beads(now, more)))
     yield _words(found)
     if setup in ("under a dry", "on the leader"):
         last = len(now.design.leader.pieces) - 1
         by_length = longer(now, bench, last, shorter=not more, name="tippet")
-        found.append(least(serves, by_length, MOST_TIMES, STEPS))
+        found.append(least(serves, by_length, MOST_TIMES))
         yield _words(found)
 
 

@@ -7,6 +7,7 @@ the stream's shear velocity holds its place, slower than one and a half times dr
 """
 
 from dataclasses import dataclass
+from functools import cached_property
 from math import atan2, degrees
 
 import numpy as np
@@ -24,24 +25,84 @@ SETTLED_SHARE = 0.25  # of a drift, at its end, over which it is taken as settle
 JIGS_M = 0.05  # a fly that rises and falls by more jigs [G]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class FlyOutcome:
-    """One fly: its height above the bed where it fishes, and its time in the zone.
+    """One fly of a run: its height above the bed where it fishes, and its time in the zone.
 
-    ``highest_m`` and ``lowest_m`` bound it while it fishes; ``zone_after_s`` is None where it
-    never comes down to the zone.
+    Each figure is worked out when it is asked for: a drift that has settled tells the height
+    without being followed.
     """
 
-    title: str
-    node: int
-    joint: int | None
-    height_m: float
-    lowest_m: float
-    highest_m: float
-    zone_after_s: float | None
-    zone_for_s: float
-    sinks_m_s: float | None
-    hold_ratio: float | None
+    run: Run
+    number: int
+    zone_m: float
+
+    @property
+    def title(self) -> str:
+        """The fly's."""
+        return self.run.rig.flies[self.number].title
+
+    @property
+    def node(self) -> int:
+        """Where it hangs in the rig's tree."""
+        return self.run.rig.flies[self.number].node
+
+    @property
+    def joint(self) -> int | None:
+        """The leader's joint that it hangs at; None for the point fly."""
+        return self.run.rig.flies[self.number].joint
+
+    @cached_property
+    def height_m(self) -> float:
+        """Above the bed, where it fishes."""
+        run = self.run
+        if run.settled is not None:
+            height = float(run.settled.places[self.node, 1])
+        elif run.setup == "tight line":
+            # a led line swings up at the end: it fishes where it comes lowest
+            height = float(np.sort(self._heights)[: max(1, len(self._heights) // 5)].mean())
+        else:
+            height = float(self._heights[_late(run)].mean())
+        return max(0.0, height)
+
+    @property
+    def lowest_m(self) -> float:
+        """The least height it comes to."""
+        return max(0.0, float(self._heights.min()))
+
+    @property
+    def highest_m(self) -> float:
+        """The greatest height while it fishes."""
+        return float(self._heights[_late(self.run)].max())
+
+    @cached_property
+    def zone_after_s(self) -> float | None:
+        """Until it is down in the zone; None where it never comes down to it."""
+        inside = self._heights <= self.zone_m
+        return float(np.argmax(inside)) * self.run.history.every_s if inside.any() else None
+
+    @property
+    def zone_for_s(self) -> float:
+        """How long it is in the zone."""
+        return float((self._heights <= self.zone_m).sum()) * self.run.history.every_s
+
+    @cached_property
+    def sinks_m_s(self) -> float | None:
+        """How fast it falls by itself; None where it does not."""
+        water = self.run.water
+        body = fly_body(self.run.rig.flies[self.number].fly, water.rho, water.mu)
+        return body.sink_m_s(water.rho, water.mu) if body.weight_n > 1e-7 else None
+
+    @property
+    def hold_ratio(self) -> float | None:
+        """Its fall over the stream's shear velocity."""
+        shear, sinks = self.run.stream.shear_m_s, self.sinks_m_s
+        return sinks / shear if sinks is not None and shear > 1e-6 else None
+
+    @property
+    def _heights(self) -> Array:
+        heights: Array = self.run.history.places[:, self.node, 1]
+        return heights
 
 
 @dataclass(frozen=True)
@@ -78,22 +139,22 @@ class Outcome:
 
 def outcome_of(run: Run) -> Outcome:
     """Read a run."""
-    history, stream = run.history, run.stream
-    zone_m = zone_top_m(stream.depth_m)
+    zone_m = zone_top_m(run.stream.depth_m)
     weight_n = run.rig.tree.body_weight_n
-    late = _late(run)
-    floor = float(history.floor_n[late].sum(axis=1).mean())
-    share, top = None, history.top_n[late].mean(axis=0)
     if run.settled is not None:
-        top = np.array(run.settled.top_n)
-        share = run.settled.speed_m_s / stream.surface_m_s
-        floor = run.settled.floor_n
+        share: float | None = run.settled.speed_m_s / run.stream.surface_m_s
+        floor, top = run.settled.floor_n, np.array(run.settled.top_n)
+    else:
+        late = _late(run)
+        share = None
+        floor = float(run.history.floor_n[late].sum(axis=1).mean())
+        top = run.history.top_n[late].mean(axis=0)
     pulled = float(-top[1])
     return Outcome(
         run=run,
         zone_m=zone_m,
-        drift_s=drift_s(stream),
-        flies=tuple(_fly(run, number, zone_m, late) for number in range(len(run.rig.flies))),
+        drift_s=drift_s(run.stream),
+        flies=tuple(FlyOutcome(run, number, zone_m) for number in range(len(run.rig.flies))),
         share=share,
         contact=min(1.0, floor / weight_n) if weight_n > 0.0 else 0.0,
         angle_deg=degrees(atan2(abs(float(top[0])), max(1e-12, pulled))),
@@ -111,33 +172,3 @@ def _late(run: Run) -> slice:
     if run.setup == "swing":
         return slice(max(0, count - 10), count)
     return slice(int((1.0 - SETTLED_SHARE) * count), count)
-
-
-def _fly(run: Run, number: int, zone_m: float, late: slice) -> FlyOutcome:
-    hung = run.rig.flies[number]
-    every = run.history.every_s
-    heights: Array = run.history.places[:, hung.node, 1]
-    fishing = heights[late]
-    height = float(fishing.mean())
-    if run.setup == "tight line":
-        # a led line swings up at the end: it fishes where it comes lowest
-        height = float(np.sort(heights)[: max(1, len(heights) // 5)].mean())
-    if run.settled is not None:
-        height = float(run.settled.places[hung.node, 1])
-    inside = heights <= zone_m
-    first = int(np.argmax(inside)) if inside.any() else None
-    body = fly_body(hung.fly, run.water.rho, run.water.mu)
-    sinks = body.sink_m_s(run.water.rho, run.water.mu) if body.weight_n > 1e-7 else None
-    shear = run.stream.shear_m_s
-    return FlyOutcome(
-        title=hung.title,
-        node=hung.node,
-        joint=hung.joint,
-        height_m=max(0.0, height),
-        lowest_m=max(0.0, float(heights.min())),
-        highest_m=float(fishing.max()),
-        zone_after_s=None if first is None else first * every,
-        zone_for_s=float(inside.sum()) * every,
-        sinks_m_s=sinks,
-        hold_ratio=sinks / shear if sinks is not None and shear > 1e-6 else None,
-    )

@@ -1,6 +1,8 @@
 """A design fished: its rig laid on the water by its set-up, followed, and its steady shape."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
+from functools import cached_property
 
 import numpy as np
 
@@ -63,10 +65,15 @@ class Run:
     rig: WaterRig
     stream: Stream
     water: Water
-    history: History
+    follow: Callable[[], History]
     floats: Float | None
     settled: Settled | None
     begins_s: float
+
+    @cached_property
+    def history(self) -> History:
+        """The rig followed; only when it is asked for, since a search often need not know."""
+        return self.follow()
 
 
 def zone_top_m(depth_m: float) -> float:
@@ -133,8 +140,11 @@ def run_of(design: Design, ask: WaterAsk = USUAL_ASK) -> Run:
         start = _on_the_surface(rig, stream, -LANDS)
         legs = (Leg(lasts, free=True),)
         settled = settled_of(rig, floats, stream, water, start)
-    followed = history(rig.tree, start, stream, legs, water.rho, water.mu, floats, every_s=EVERY_S)
-    return Run(setup, rig, stream, water, followed, floats, settled, lasts)
+
+    def follow() -> History:
+        return history(rig.tree, start, stream, legs, water.rho, water.mu, floats, every_s=EVERY_S)
+
+    return Run(setup, rig, stream, water, follow, floats, settled, lasts)
 
 
 def settled_of(
@@ -208,17 +218,20 @@ def _on_the_line(design: Design, setup: Setup, ask: WaterAsk) -> Run:
         pause = (Leg(ask.pause_s, 0.0),) if ask.pause_s > 0.0 else ()
         first = (Leg(sinks, held),) if sinks > 0.0 else ()
         legs = (*first, *((pull, *pause) * PULLS))
-    followed = history(
-        rig.tree,
-        start,
-        stream,
-        legs,
-        water.rho,
-        water.mu,
-        every_s=EVERY_S,
-        step_s=COARSE_STEP_S,
-    )
-    return Run(setup, rig, stream, water, followed, None, None, sinks)
+
+    def follow() -> History:
+        return history(
+            rig.tree,
+            start,
+            stream,
+            legs,
+            water.rho,
+            water.mu,
+            every_s=EVERY_S,
+            step_s=COARSE_STEP_S,
+        )
+
+    return Run(setup, rig, stream, water, follow, None, None, sinks)
 
 
 def _line_and_rig(design: Design, water: Water, ask: WaterAsk) -> WaterRig:

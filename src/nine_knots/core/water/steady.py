@@ -5,11 +5,12 @@ its own, which is the balance of moments of a straight piece under a load spread
 Heights enter through the stream's profile and are relaxed between sweeps.
 """
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from math import hypot
 
 import numpy as np
-from scipy.optimize import brentq
+from scipy.optimize import brentq, newton
 
 from nine_knots.core.errors import CannotCompute
 from nine_knots.core.kernel import kernel
@@ -21,9 +22,12 @@ from nine_knots.core.water.thin_line import along_drag_n_m, normal_drag_n_m
 from nine_knots.core.water.tree import Array, Index, Tree
 
 MOST_SWEEPS = 150
-SETTLED_M, ROUGHLY_M = 1e-5, 1e-4  # for a shape that is shown, and while a speed is sought
-NEAR_SPEED_M_S = 1e-4
+SETTLED_M, ROUGHLY_M = 1e-5, 3e-4  # for a shape that is shown, and while a speed is sought
+NEAR_SPEED_M_S = 3e-4
+LEAST_SHARE, MOST_SHARE = 0.05, 1.5  # of what a sweep asks that heights follow
 NEAR_BED_M = 0.05  # within which contact is another model's work
+LIKELY = (0.9, 0.8)  # of the fastest, where a drift is first looked for
+MOST_SECANTS = 12
 SLOWEST, FASTEST = 0.2, 1.02  # of the surface, between which a float is sought to drift
 
 
@@ -129,21 +133,36 @@ def settle(
     most: int,
     near_m: float,
 ) -> int:
-    """Sweeps until no height changes by more than ``near_m``; how many, 0 where it never does."""
+    """Sweeps until no height changes by more than ``near_m``; how many, 0 where it never does.
+
+    How far the heights follow each sweep is found from the two sweeps before [S: Irons & Tuck
+    1969, Aitken's process for vectors].
+    """
+    n = length.size
+    off, off_last, found = np.zeros(n), np.zeros(n), np.zeros(n)
+    share = 1.0
     for done in range(1, most + 1):
         sweep(
             parent, length, thick, weight, body, height, lean, pull,
             depth, surface, z0, speed, rho, mu,
         )  # fmt: skip
-        change, found = 0.0, height[0]
-        for i in range(1, length.size):
-            # a parent's new height is known before its children's
-            found = height[parent[i]] + length[i] * lean[i, 1]
-            off = found - height[i]
-            change = max(change, abs(off))
-            height[i] += 0.5 * off if done > 2 else off
+        change, along, turned = 0.0, 0.0, 0.0
+        found[0] = height[0]
+        for i in range(1, n):
+            found[i] = found[parent[i]] + length[i] * lean[i, 1]
+            off[i] = found[i] - height[i]
+            change = max(change, abs(off[i]))
+            turn = off[i] - off_last[i]
+            along += off_last[i] * turn
+            turned += turn * turn
         if change < near_m:
+            height[:] = found
             return done
+        if done > 2 and turned > 0.0:
+            share = min(MOST_SHARE, max(LEAST_SHARE, -share * along / turned))
+        for i in range(1, n):
+            height[i] += share * off[i]
+            off_last[i] = off[i]
     return 0
 
 
@@ -205,6 +224,18 @@ class _Sweeper:
         return Shape(np.stack([along, self._height], axis=1), top)
 
 
+def _balance(surplus: Callable[[float], float], slowest: float, fastest: float) -> float:
+    """The one speed without surplus: by secants, or by brackets where those lead out of them."""
+    likely = [share * fastest for share in LIKELY]
+    try:
+        found = newton(surplus, likely[0], x1=likely[1], tol=NEAR_SPEED_M_S, maxiter=MOST_SECANTS)
+        if slowest <= found <= fastest:
+            return float(found)
+    except (CannotCompute, RuntimeError):
+        pass
+    return float(brentq(surplus, fastest, slowest, xtol=NEAR_SPEED_M_S))
+
+
 def drifting(
     floats: Float,
     tree: Tree,
@@ -228,7 +259,7 @@ def drifting(
 
     slowest, fastest = SLOWEST * stream.surface_m_s, FASTEST * stream.surface_m_s
     try:
-        speed = float(brentq(surplus, fastest, slowest, xtol=NEAR_SPEED_M_S))
+        speed = _balance(surplus, slowest, fastest)
     except ValueError as none:
         raise CannotCompute(
             "No drift balances this rig.",

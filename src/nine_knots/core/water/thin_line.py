@@ -23,7 +23,7 @@ def drag_coefficient(reynolds: float) -> float:
     1.45
     """
     re = max(reynolds, 1e-4)
-    return float(1.18 + 6.8 * re**-0.89 + 1.96 * re**-0.5 - 0.0004 * re / (1.0 + 3.64e-7 * re * re))
+    return float(1.18 + 6.8 * re**-0.89 + 1.96 / re**0.5 - 0.0004 * re / (1.0 + 3.64e-7 * re * re))
 
 
 @kernel

@@ -1,7 +1,7 @@
 """What happens if: a tight line led slower or stopped, another leader on a sinking line, a finer
 tippet under a float."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -93,9 +93,7 @@ def _stopped(run: Run) -> Run:
         run.water.mu,
         every_s=run.history.every_s,
     )
-    return Run(
-        run.setup, run.rig, run.stream, run.water, followed, run.floats, run.settled, STOPPED_S
-    )
+    return replace(run, follow=lambda: followed, begins_s=STOPPED_S)
 
 
 def _finer_tippet(
