@@ -5,7 +5,7 @@ from pydantic import BaseModel, Field
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN, SITUATION
-from nine_knots.api.problems import RESPONSES
+from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.api.work.tasks import titles_of
 from nine_knots.core.design import Design
@@ -92,7 +92,7 @@ def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
     return BenchAnswer(design=design, evaluation=evaluation)
 
 
-@router.post("/proposals", summary="Ask a school for a leader from the shelf")
+@router.post("/proposals", summary="Ask a school for a leader from the shelf", responses=MISSING)
 def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAnswer:
     """Build a leader by the school's rule from the spools owned; nothing is stored."""
     system = asked.units

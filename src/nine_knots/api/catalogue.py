@@ -5,6 +5,7 @@ from typing import get_args
 
 from fastapi import APIRouter
 
+from nine_knots.api.problems import RESPONSES
 from nine_knots.core import situation
 from nine_knots.core.cast.stroke import SPEEDS
 from nine_knots.core.knots import KNOTS
@@ -17,7 +18,7 @@ from nine_knots.core.tackle.line import Sinking
 from nine_knots.core.units import Units
 from nine_knots.core.values import Frozen, System
 
-router = APIRouter(prefix="/api/catalogue", tags=["catalogue"])
+router = APIRouter(prefix="/api/catalogue", tags=["catalogue"], responses=RESPONSES)
 
 
 LINES_OUT_M = (5.0, 7.0, 9.0, 12.0, 15.0)

@@ -165,7 +165,7 @@ def post_revision(
     leader_id: str,
     design: DesignBody,
     response: Response,
-    if_match: Annotated[str, Header()],
+    if_match: Annotated[str, Header(pattern=REVISION.pattern, examples=['"1"'])],
 ) -> store.Revision:
     """A new revision, refused where If-Match is no longer the newest."""
     base = _base(if_match)

@@ -1,11 +1,10 @@
 """/api/pulls: knots pulled to breaking, typed or read from a scale, and what they teach."""
 
-import random
 from dataclasses import dataclass
 from math import exp
 from typing import Annotated
 
-from fastapi import APIRouter, Query, Request, Response
+from fastapi import APIRouter, Query, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
@@ -22,15 +21,11 @@ from nine_knots.core.knots.own import (
     belief,
     density,
     is_odd,
-    spread_of,
-    usual_share,
 )
 from nine_knots.core.strand import Spool
 from nine_knots.core.units import Units, parse_load
 from nine_knots.core.values import Key, Several, System
 from nine_knots.formats.pulls_csv import PullRow, read_pulls, write_pulls
-from nine_knots.instruments.pull_scale import read_peak
-from nine_knots.standins.pull_scale import Mischief, PullScale
 from nine_knots.store.pulls import (
     KeptTest,
     Source,
@@ -45,31 +40,23 @@ from nine_knots.store.pulls import (
 from nine_knots.store.stock import no_spool, read_stock
 
 router = APIRouter(prefix="/api/pulls", tags=["pull tests"], responses=RESPONSES)
-PATIENCE_S = 20.0
-ADDRESS = r"^(|/dev/[\w./-]{1,80}|COM\d{1,3}|socket://127\.0\.0\.1:\d{1,5})$"
 AskedUnits = Annotated[System, Query()]
 TestId = Annotated[str, Field(pattern=r"^[0-9a-f]{32}$")]
 
 
-class PullForm(Form):
-    """A knot pulled to breaking; ``wet`` or dry says how the line was."""
+class Pulled(Form):
+    """A knot that is pulled; ``wet`` or dry says how the line was."""
 
     knot: KnotKey
     spool_id: Key
     wet: bool = True
+    units: System = "imperial"
+
+
+class PullForm(Pulled):
+    """A knot pulled to breaking, and where it broke."""
+
     broke: Typed = Field(examples=["4.2 lb"])
-    units: System = "imperial"
-
-
-class ScaleForm(Form):
-    """A pull to be read from a scale; an empty address is the simulated one, which is started."""
-
-    knot: KnotKey
-    spool_id: Key
-    wet: bool = True
-    address: str = Field(default="", pattern=ADDRESS, examples=["/dev/ttyUSB0"])
-    mischief: Mischief = "none"
-    units: System = "imperial"
 
 
 class ChosenForm(Form):
@@ -141,38 +128,20 @@ def get_pulls(
     knot: Annotated[KnotKey | None, Query(description="of one knot only")] = None,
 ) -> PullsAnswer:
     """A page of tests, and the beliefs behind the designs' hold, which go by all of them."""
-    return session.read(lambda cursor, me: _answer(cursor, me, Units(units), knot, limit, skip))
+    return session.read(
+        lambda cursor, me: pulls_answer(cursor, me, Units(units), knot, limit, skip)
+    )
 
 
-@router.post("", summary="Note where a knot broke")
+@router.post("", summary="Note where a knot broke", responses=MISSING)
 def post_pull(session: SavingSession, form: PullForm) -> PullsAnswer:
     """Keep a reading as typed."""
     with field("broke"):
         broke_n = parse_load(form.broke, form.units)
 
     return session.save(
-        lambda cursor, me: _keep(cursor, me, form, broke_n, "typed"),
-        lambda cursor, me, _: _answer(cursor, me, Units(form.units)),
-    )
-
-
-@router.post("/scale", summary="Read a pull from the scale")
-def post_scale(request: Request, session: SavingSession, form: ScaleForm) -> PullsAnswer:
-    """Wait for the scale's peak and keep it; what ails the scale is said, and nothing kept."""
-    spool = session.read(lambda cursor, me: _spool(cursor, me, form.spool_id))
-    if form.address:
-        peak_n = read_peak(form.address, PATIENCE_S)
-    else:
-        scale = _simulated(request, form.mischief)
-        usual = usual_share(form.knot, spool.strand.substance.family)
-        share = min(1.0, random.lognormvariate(0.0, spread_of(form.knot)) * usual)
-        load_n = share * _strand_n(spool, form.wet)
-        peak_n = read_peak(scale.address, PATIENCE_S, say=f"PULL {load_n:.2f}")
-
-    read = Units(form.units).load(peak_n).text
-    return session.save(
-        lambda cursor, me: _keep(cursor, me, form, peak_n, "scale"),
-        lambda cursor, me, _: _answer(cursor, me, Units(form.units), read=read),
+        lambda cursor, me: keep_pull(cursor, me, form, broke_n, "typed"),
+        lambda cursor, me, _: pulls_answer(cursor, me, Units(form.units)),
     )
 
 
@@ -182,7 +151,7 @@ def post_aside(session: CurrentSession, form: AsideForm) -> PullsAnswer:
 
     def change(cursor: DictCursor, me: str) -> PullsAnswer:
         set_aside(cursor, me, form.test_ids, form.set_aside)
-        return _answer(cursor, me, Units(form.units))
+        return pulls_answer(cursor, me, Units(form.units))
 
     return session.write(change)
 
@@ -193,7 +162,7 @@ def post_deletion(session: CurrentSession, form: ChosenForm) -> PullsAnswer:
 
     def forget(cursor: DictCursor, me: str) -> PullsAnswer:
         delete_tests(cursor, me, form.test_ids)
-        return _answer(cursor, me, Units(form.units))
+        return pulls_answer(cursor, me, Units(form.units))
 
     return session.write(forget)
 
@@ -214,47 +183,38 @@ def post_csv(session: SavingSession, form: CsvForm) -> PullsAnswer:
         add_tests(cursor, me, ((row.test, row.line) for row in rows), "file")
         return f"{len(rows)} tests"
 
-    return session.save(keep, lambda cursor, me, _: _answer(cursor, me, Units(form.units)))
+    return session.save(keep, lambda cursor, me, _: pulls_answer(cursor, me, Units(form.units)))
 
 
-def _simulated(request: Request, mischief: Mischief) -> PullScale:
-    """The simulated scale, plugged in once and used again."""
-    state = request.app.state
-    if state.pull_scale is None:
-        state.pull_scale = PullScale()
-    scale: PullScale = state.pull_scale
-    scale.mischief = mischief
-    return scale
-
-
-def _spool(cursor: DictCursor, me: str, spool_id: str) -> Spool:
+def spool_of(cursor: DictCursor, me: str, spool_id: str) -> Spool:
+    """The spool that a knot is tied in, or NotFound."""
     item = read_stock(cursor, me, spool_id)
     if not isinstance(item, Spool):
         raise no_spool(spool_id)
     return item
 
 
-def _strand_n(spool: Spool, wet: bool) -> float:
+def strand_n(spool: Spool, wet: bool) -> float:
+    """What the line itself holds, in N."""
     strand = spool.strand
     return strand.breaking_n if wet else strand.breaking_n / strand.substance.wet_keeps
 
 
-def _keep(
-    cursor: DictCursor, me: str, form: PullForm | ScaleForm, broke_n: float, source: Source
-) -> str:
-    spool = _spool(cursor, me, form.spool_id)
+def keep_pull(cursor: DictCursor, me: str, form: Pulled, broke_n: float, source: Source) -> str:
+    """Keep a pull; answers its knot."""
+    spool = spool_of(cursor, me, form.spool_id)
     with field("broke"):
         test = PullTest(
             knot=form.knot,
             family=spool.strand.substance.family,
-            strand_n=_strand_n(spool, form.wet),
+            strand_n=strand_n(spool, form.wet),
             broke_n=broke_n,
         )
     add_tests(cursor, me, ((test, spool.title),), source)
     return form.knot
 
 
-def _answer(
+def pulls_answer(
     cursor: DictCursor,
     me: str,
     units: Units,
@@ -263,6 +223,7 @@ def _answer(
     skip: int = 0,
     read: str = "",
 ) -> PullsAnswer:
+    """A page of tests, and what all of them come to."""
     shown = list_tests(cursor, me, limit, skip, knot)
     shares = {
         (knot, family): counted_shares(cursor, me, knot, family)

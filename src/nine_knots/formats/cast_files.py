@@ -2,13 +2,13 @@
 
 import csv
 import io
-from xml.sax.saxutils import escape, quoteattr
 
 import numpy as np
 
 from nine_knots.core.cast.reading import CastReading, Movie
 from nine_knots.core.errors import FileRefused
 from nine_knots.formats.strip_svg import TINTS
+from nine_knots.formats.text import xml, xml_attribute
 
 COLUMNS = ("time_s", "node", "part", "x_m", "y_m")
 WIDTH, MARGIN, WATER_PX, HEAD_PX = 1000.0, 20.0, 40.0, 40.0
@@ -65,9 +65,9 @@ def write_cast_svg(title: str, materials: tuple[str, ...], reading: CastReading)
         [
             f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH:g} '
             f'{floor + WATER_PX:.0f}" font-family="sans-serif" font-size="14" role="img" '
-            f"aria-label={quoteattr(title)}>",
-            f"<title>{escape(title)}</title>",
-            f'<text x="{MARGIN:g}" y="22">{escape(head)}</text>',
+            f"aria-label={xml_attribute(title)}>",
+            f"<title>{xml(title)}</title>",
+            f'<text x="{MARGIN:g}" y="22">{xml(head)}</text>',
             f'<path d="M0 {floor:.1f}H{WIDTH:g}" stroke="{WATER_TINT}" stroke-width="1.5"/>',
             *(stroke(nodes, PAST_TINT, 1) for nodes in places[:-1:EVERY]),
             stroke(landing[: movie.leader + 1], LINE_TINT, 3),

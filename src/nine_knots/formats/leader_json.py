@@ -60,6 +60,10 @@ def read_json(text: str) -> Design:
         ) from error
     except RecursionError as error:
         raise FileRefused("The file is nested too deeply to be a leader.") from error
+    except ValueError as error:
+        raise FileRefused(
+            "The file holds a number that no leader has.", mend="Mend it, or export it again."
+        ) from error
     if not isinstance(found, dict) or found.get("format") != FORMAT:
         raise FileRefused(
             f"This is no {FORMAT} file.",

@@ -8,6 +8,7 @@ from pydantic import ValidationError
 
 from nine_knots.core.errors import Unreadable
 from nine_knots.core.knots.own import PullTest
+from nine_knots.formats.text import cell, from_cell
 
 COLUMNS = ("knot", "family", "line", "strand_n", "broke_n", "set_aside")
 MOST_ROWS = 2000
@@ -32,7 +33,7 @@ def write_pulls(rows: tuple[PullRow, ...]) -> str:
             [
                 test.knot,
                 test.family,
-                row.line,
+                cell(row.line),
                 f"{test.strand_n:.3f}",
                 f"{test.broke_n:.3f}",
                 "yes" if test.set_aside else "no",
@@ -43,8 +44,14 @@ def write_pulls(rows: tuple[PullRow, ...]) -> str:
 
 def read_pulls(text: str) -> tuple[PullRow, ...]:
     """The tests in a CSV; Unreadable names the row and what is wrong with it."""
-    reader = csv.DictReader(io.StringIO(text.lstrip("\ufeff")))
-    missing = [name for name in COLUMNS if name not in (reader.fieldnames or ())]
+    try:
+        found = list(csv.DictReader(io.StringIO(text.lstrip("\ufeff")), restval="", strict=True))
+        header = next(csv.reader(io.StringIO(text.lstrip("\ufeff"))), [])
+    except csv.Error as broken:
+        raise Unreadable(
+            f"This is no CSV: {broken}.", mend="Look for a quote that is never closed."
+        ) from broken
+    missing = [name for name in COLUMNS if name not in header]
     if missing:
         raise Unreadable(
             f"The file has no column {', '.join(missing)}.",
@@ -52,7 +59,7 @@ def read_pulls(text: str) -> tuple[PullRow, ...]:
             mend=f"Its header must be {','.join(COLUMNS)}.",
         )
     rows = []
-    for number, row in enumerate(reader, start=2):
+    for number, row in enumerate(found, start=2):
         try:
             rows.append(_row(row))
         except (ValueError, KeyError) as error:
@@ -68,7 +75,7 @@ def read_pulls(text: str) -> tuple[PullRow, ...]:
 
 
 def _row(row: dict[str, str]) -> PullRow:
-    aside = (row["set_aside"] or "no").strip().lower()
+    aside = row["set_aside"].strip().lower() or "no"
     if aside not in ("yes", "no"):
         raise ValueError(f"set_aside is “{aside}”, not yes or no")
     test = PullTest.model_validate(
@@ -80,4 +87,4 @@ def _row(row: dict[str, str]) -> PullRow:
             "set_aside": aside == "yes",
         }
     )
-    return PullRow(test=test, line=(row["line"] or "unnamed").strip()[:80] or "unnamed")
+    return PullRow(test=test, line=from_cell(row["line"].strip())[:80] or "unnamed")

@@ -1,10 +1,9 @@
 """The leader as a scale drawing in SVG: length to scale, thickness exaggerated by a told factor."""
 
-from xml.sax.saxutils import escape, quoteattr
-
 from nine_knots.core.design import Design
 from nine_knots.core.evaluation import Evaluation
 from nine_knots.core.outline import OutlinePart
+from nine_knots.formats.text import xml, xml_attribute
 
 WIDTH, HEIGHT, MARGIN = 1000.0, 170.0, 30.0
 AXIS_Y, THICKEST_PX = 78.0, 26.0
@@ -44,10 +43,10 @@ def write_svg(design: Design, evaluation: Evaluation) -> str:
     parts = [
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH:g} {HEIGHT:g}" '
         f'font-family="sans-serif" font-size="11" role="img" '
-        f"aria-label={quoteattr(design.title)}>",
-        f"<title>{escape(design.title)}</title>",
-        f'<text x="{MARGIN:g}" y="20" font-size="14">{escape(design.title)} · '
-        f"{escape(evaluation.length.text)} · thickness ×{per_thick / per_m:.0f}</text>",
+        f"aria-label={xml_attribute(design.title)}>",
+        f"<title>{xml(design.title)}</title>",
+        f'<text x="{MARGIN:g}" y="20" font-size="14">{xml(design.title)} · '
+        f"{xml(evaluation.length.text)} · thickness ×{per_thick / per_m:.0f}</text>",
     ]
     parts += [shape(part) for part in evaluation.outline]
     for piece in evaluation.pieces:
@@ -55,30 +54,30 @@ def write_svg(design: Design, evaluation: Evaluation) -> str:
         lift = 14 if piece.index % 2 else 0
         parts.append(
             f'<text x="{middle:.1f}" y="{52 - lift}" text-anchor="middle">'
-            f"{escape(piece.length.text)}</text>"
+            f"{xml(piece.length.text)}</text>"
             f'<text x="{middle:.1f}" y="{112 + lift}" text-anchor="middle">'
-            f"{escape(piece.diameter)}</text>"
+            f"{xml(piece.diameter)}</text>"
         )
     parts += [
         f'<circle cx="{x(joint.at_m):.1f}" cy="{AXIS_Y:g}" r="4" fill="#fff" stroke="#1c2a2c">'
-        f"<title>{escape(joint.title)}</title></circle>"
+        f"<title>{xml(joint.title)}</title></circle>"
         for joint in evaluation.joints
     ]
     parts += [
         f'<path d="M{x(one.at_m):.1f} {AXIS_Y:g}L{x(one.at_m) + one.length.si * per_m:.1f} '
         f'{AXIS_Y - 22:g}" stroke="#1c2a2c" fill="none"/>'
         f'<circle cx="{x(one.at_m) + one.length.si * per_m:.1f}" cy="{AXIS_Y - 22:g}" r="3">'
-        f"<title>{escape(one.title)}</title></circle>"
+        f"<title>{xml(one.title)}</title></circle>"
         for one in evaluation.branches
     ]
     parts += [
         f'<circle cx="{x(thing.at_m):.1f}" cy="{AXIS_Y:g}" r="{THING_PX[thing.kind]}" '
-        f'fill="{THING_TINTS[thing.kind]}"><title>{escape(thing.title)}</title></circle>'
+        f'fill="{THING_TINTS[thing.kind]}"><title>{xml(thing.title)}</title></circle>'
         for thing in evaluation.things
     ]
     parts += [
         f'<path d="M{x(tick.at_m):.1f} 140v6" stroke="#48585a"/>'
-        f'<text x="{x(tick.at_m):.1f}" y="158" text-anchor="middle">{escape(tick.text)}</text>'
+        f'<text x="{x(tick.at_m):.1f}" y="158" text-anchor="middle">{xml(tick.text)}</text>'
         for tick in evaluation.ruler
     ]
     return "\n".join([*parts, "</svg>", ""])

@@ -1,7 +1,6 @@
 """Tying cards and wallet labels as PDF, with the scale drawing, in the angler's units."""
 
 from dataclasses import dataclass
-from html import escape
 from io import BytesIO
 from pathlib import Path
 from typing import Literal
@@ -31,6 +30,7 @@ from nine_knots.core.phrases import sentence_text
 from nine_knots.core.remedies.depth_table import DepthTable
 from nine_knots.formats.pdf_style import BOLD, HAIR, INK, QUIET, TEXT, style
 from nine_knots.formats.strip_svg import TINTS
+from nine_knots.formats.text import xml
 
 Paper = Literal["a6", "a4", "sheet", "labels"]
 FONTS = Path(__file__).parent / "fonts"
@@ -117,9 +117,9 @@ def _card(card: Card, width: float, scale: float) -> list[Flowable]:
     small, plain = style(6.6 * scale, quiet=True), style(7.2 * scale)
     day = sentence_text(evaluation.sentence)
     story: list[Flowable] = [
-        Paragraph(escape(design.title), style(11 * scale, bold=True, after=1)),
+        Paragraph(xml(design.title), style(11 * scale, bold=True, after=1)),
         Paragraph(
-            escape(f"{evaluation.length.text} in {len(evaluation.pieces)} pieces. {day}"), small
+            xml(f"{evaluation.length.text} in {len(evaluation.pieces)} pieces. {day}"), small
         ),
         Spacer(1, 3 * scale),
         _Strip(evaluation, width, 15 * mm * scale),
@@ -128,22 +128,22 @@ def _card(card: Card, width: float, scale: float) -> list[Flowable]:
     ]
     steps = [step for step in work.steps if step.kind != "cut"]
     story += [
-        Paragraph(f"{number}. {escape(step.title)}", plain)
+        Paragraph(f"{number}. {xml(step.title)}", plain)
         for number, step in enumerate(steps, start=1)
     ]
     if card.table is not None:
         story += [Spacer(1, 3 * scale), *_depths(card.table, width, scale)]
     story.append(Spacer(1, 2 * scale))
-    story.append(Paragraph(escape(EACH), small))
+    story.append(Paragraph(xml(EACH), small))
     knots = dict.fromkeys(KNOTS[joint.knot] for joint in design.leader.joints)
     story += [
-        Paragraph(f"<b>{escape(knot.title.capitalize())}.</b> {escape(knot.tags)}", small)
+        Paragraph(f"<b>{xml(knot.title.capitalize())}.</b> {xml(knot.tags)}", small)
         for knot in knots
     ]
     story.append(Spacer(1, 3 * scale))
-    story += [Paragraph(f"! {escape(caution)}", small) for caution in work.cautions]
+    story += [Paragraph(f"! {xml(caution)}", small) for caution in work.cautions]
     if design.notes:
-        story.append(Paragraph(escape(design.notes), small))
+        story.append(Paragraph(xml(design.notes), small))
     return story
 
 
@@ -167,17 +167,17 @@ def _cuts(card: Card, width: float, scale: float) -> Table:
     for row in work.rows:
         more = [f"by arm: {row.spans}"] if row.spans else []
         more += [row.note] if row.note else []
-        of = escape(row.stock) + "".join(
-            f'<br/><font size="{6 * scale}" color="{QUIET.hexval()}">{escape(line)}</font>'
+        of = xml(row.stock) + "".join(
+            f'<br/><font size="{6 * scale}" color="{QUIET.hexval()}">{xml(line)}</font>'
             for line in more
         )
         rows.append(
             [
                 Paragraph(str(row.piece + 1), cell),
-                Paragraph(escape(row.cut.text), strong),
-                Paragraph(escape(row.diameter), cell),
+                Paragraph(xml(row.cut.text), strong),
+                Paragraph(xml(row.diameter), cell),
                 Paragraph(of, cell),
-                Paragraph(escape(row.wanted.text), cell),
+                Paragraph(xml(row.wanted.text), cell),
             ]
         )
     shares = (0.05, 0.17, 0.19, 0.41, 0.18)
@@ -193,14 +193,14 @@ def _depths(table: DepthTable, width: float, scale: float) -> list[Flowable]:
     """Depth by pace and depth of water, with what to change."""
     head, cell = style(6.2 * scale, quiet=True), style(6.6 * scale)
     heads = ("Pace", *(f"in {depth}" for depth in table.depths))
-    rows = [[Paragraph(escape(text), head) for text in heads]]
+    rows = [[Paragraph(xml(text), head) for text in heads]]
     for row in table.rows:
-        first = Paragraph(f"{escape(row.pace)}, {escape(row.speed)}", cell)
+        first = Paragraph(f"{xml(row.pace)}, {xml(row.speed)}", cell)
         rows.append(
             [
                 first,
                 *(
-                    Paragraph(f"<b>{escape(one.figure)}</b><br/>{escape(one.change)}", cell)
+                    Paragraph(f"<b>{xml(one.figure)}</b><br/>{xml(one.change)}", cell)
                     for one in row.cells
                 ),
             ]
@@ -223,10 +223,10 @@ def _label(card: Card, width: float) -> list[Flowable]:
     hold = next(measure for measure in evaluation.verdict if measure.key == "hold")
     day = design.situation
     return [
-        Paragraph(escape(design.title), style(10, bold=True, after=1)),
-        Paragraph(escape(f"{evaluation.length.text}, tippet {tippet.diameter}"), style(8.5)),
-        Paragraph(escape(f"{day.line.title}; {day.fly.title}"), style(7, quiet=True)),
-        Paragraph(escape(hold.figure), style(7, quiet=True)),
+        Paragraph(xml(design.title), style(10, bold=True, after=1)),
+        Paragraph(xml(f"{evaluation.length.text}, tippet {tippet.diameter}"), style(8.5)),
+        Paragraph(xml(f"{day.line.title}; {day.fly.title}"), style(7, quiet=True)),
+        Paragraph(xml(hold.figure), style(7, quiet=True)),
         _Strip(evaluation, width, 10 * mm),
         Paragraph("tied on ________ &nbsp; fished ________", style(7, quiet=True)),
     ]

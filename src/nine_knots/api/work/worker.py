@@ -17,9 +17,10 @@ from dataclasses import dataclass
 from multiprocessing.connection import Connection
 
 import psutil
+from pydantic import ValidationError
 
 from nine_knots.api.work.tasks import Task
-from nine_knots.core.errors import NineKnotsError, TooLong, WorkFailed
+from nine_knots.core.errors import NineKnotsError, OutOfRange, TooLong, WorkFailed
 from nine_knots.core.patience import waited_for_by
 
 TELLS_EVERY_S = 0.2
@@ -109,6 +110,9 @@ def _answer(task: Task) -> bytes | NineKnotsError | None:
         return None
     except NineKnotsError as refused:
         return refused
+    except ValidationError as error:  # a value that the asked-for figures lead to
+        said = str(error.errors(include_input=False)[0]["msg"]).removeprefix("Value error, ")
+        return OutOfRange(f"That leads to what cannot be: {said}.", mend="Change it a little.")
     except Exception:
         logging.getLogger("nine_knots").exception("in a worker: %s", type(task).__name__)
         return WorkFailed("Something went wrong while this was worked out.", mend=_CHANGE_IT)
@@ -139,7 +143,7 @@ class Worker:
         """What came of a task; Died where the process did not live to tell."""
         self._number += 1
         self._wanted.value = self._number
-        loop = asyncio.get_running_loop()
+        loop, heard_on = asyncio.get_running_loop(), self._ends.fileno()
         up: asyncio.Future[None] = loop.create_future()
         done: asyncio.Future[Done] = loop.create_future()
         if self._is_up:
@@ -152,7 +156,7 @@ class Worker:
                 for awaited in (up, done):
                     if not awaited.done():
                         awaited.set_exception(Died())
-                loop.remove_reader(self._ends.fileno())
+                loop.remove_reader(heard_on)
                 return
             if found == UP:
                 self._is_up = True
@@ -162,7 +166,7 @@ class Worker:
             elif not done.done():
                 done.set_result(found)
 
-        loop.add_reader(self._ends.fileno(), heard)
+        loop.add_reader(heard_on, heard)
         try:
             try:
                 self._ends.send((self._number, task))
@@ -173,7 +177,7 @@ class Worker:
         except TimeoutError as stuck:
             raise Died from stuck
         finally:
-            loop.remove_reader(self._ends.fileno())
+            loop.remove_reader(heard_on)
         self.memory = found.memory
         return found
 

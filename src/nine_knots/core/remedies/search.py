@@ -7,6 +7,8 @@ from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from typing import Literal
 
+from pydantic import ValidationError
+
 from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.cords import Measure, Standing
 from nine_knots.core.design import Design
@@ -180,7 +182,7 @@ def edited(design: Design, edit: Edit, bench: Workbench) -> Design | None:
     """The design after an edit; None where it is refused."""
     try:
         leader = apply_edit(design.leader, edit, bench)
-    except NineKnotsError:
+    except (NineKnotsError, ValidationError):
         return None
     return design.model_copy(update={"leader": leader})
 

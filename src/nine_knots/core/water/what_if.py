@@ -19,6 +19,7 @@ SLOWER = 0.85  # of the lead
 STOPPED_S = 4.0
 HARDLY_M, NOTABLE_M = 0.03, 0.01
 FINER_M, FINEST_M = 2.0 * THOU_M, 3.0 * THOU_M  # two X, and 8X
+MOST_LEADER_M = 8.0  # a longer one is no leader for a sinking line
 TIMES_LONG = (0.5, 1.5, 2.0)  # leaders beside the one that is there
 
 
@@ -124,8 +125,9 @@ def _finer_tippet(
 
 
 def _scaled(leader: Leader, times: float) -> Leader | None:
-    """The leader so many times as long; None where a knotless taper is in it."""
-    if not all(isinstance(piece, LevelPiece) for piece in leader.pieces):
+    """The leader so many times as long; None where a knotless taper is in it, or it is too long."""
+    level = all(isinstance(piece, LevelPiece) for piece in leader.pieces)
+    if not level or times * leader.length_m > MOST_LEADER_M:
         return None
     pieces = tuple(piece.remade(length_m=times * piece.length_m) for piece in leader.pieces)
     return Leader(pieces=pieces, joints=leader.joints, school=leader.school)
@@ -138,7 +140,7 @@ def _other_leaders(
     lines = [(design.leader.length_m, outcome)]
     for times in TIMES_LONG:
         leader = _scaled(design.leader, times)
-        if leader is not None and leader.length_m < 8.0:
+        if leader is not None:
             other = design.model_copy(update={"leader": leader})
             lines.append((leader.length_m, outcome_of(run_of(other, ask))))
     if len(lines) < 2:

@@ -1,0 +1,55 @@
+"""Tasks to try the crew with: they take as long as they are told, and work nothing out."""
+
+import os
+import signal
+import time
+
+from nine_knots.api.work.tasks import Task
+from nine_knots.core.errors import CannotCompute
+from nine_knots.core.patience import still_wanted, tell
+
+
+class Nap(Task):
+    """Asks every hundredth of a second whether it is still wanted; answers its name."""
+
+    answers = str
+    name: str
+    seconds: float = 0.0
+    size: int = 0
+
+    def work(self) -> str:
+        until = time.monotonic() + self.seconds
+        while time.monotonic() < until:
+            still_wanted()
+            tell(1, 2)
+            time.sleep(0.01)
+        return self.name + "x" * self.size
+
+
+class LongNap(Nap):
+    """A heavy one, whose time is soon up."""
+
+    heavy = True
+    most_s = 1.0
+
+
+class Refusing(Nap):
+    """Refuses."""
+
+    def work(self) -> str:
+        raise CannotCompute("Not this one.", where="here", mend="Take another.")
+
+
+class Broken(Nap):
+    """Has a fault."""
+
+    def work(self) -> str:
+        raise RuntimeError("a fault of our own")
+
+
+class Deadly(Nap):
+    """Takes its process with it."""
+
+    def work(self) -> str:
+        os.kill(os.getpid(), signal.SIGKILL)
+        return ""

@@ -1,0 +1,155 @@
+"""The crew: in turn, newest only, bounded, given up when nobody waits, alive whatever happens."""
+
+import asyncio
+import json
+
+import psutil
+import pytest
+
+from nine_knots.api.work.crew import WORKERS, Crew
+from nine_knots.api.work.kept import Kept
+from nine_knots.api.work.turns import MOST_OF_A_PAGE, Asker
+from nine_knots.core.errors import CannotCompute, Superseded, TooBusy, TooLong, WorkFailed
+from tests.api.naps import Broken, Deadly, LongNap, Nap, Refusing
+
+ME = Asker("page", "question")
+
+
+@pytest.fixture(scope="module")
+def with_crew():
+    """Runs a play with one crew, whose workers serve every test."""
+    crew = Crew()
+    with asyncio.Runner() as runner:
+        yield lambda play: runner.run(play(crew))
+        runner.run(asyncio.to_thread(crew.close))
+
+
+def asked(crew, task, page="page", question=None):
+    asker = Asker(page, question or task.name)
+    return asyncio.ensure_future(crew.ask(asker, task))
+
+
+async def names(*questions):
+    """Answers in the order in which they came."""
+    came = []
+    for done in asyncio.as_completed(questions):
+        came.append(json.loads(await done))
+    return came
+
+
+def test_answers_are_kept_and_refusals_come_as_they_are(with_crew):
+    async def play(crew):
+        assert json.loads(await crew.ask(ME, Nap(name="a"))) == "a"
+        before = crew.kept_bytes
+        assert json.loads(await crew.ask(ME, Nap(name="a"))) == "a"
+        assert crew.kept_bytes == before > 0
+        with pytest.raises(CannotCompute, match="Not this one") as refused:
+            await crew.ask(ME, Refusing(name="b"))
+        assert (refused.value.where, refused.value.mend) == ("here", "Take another.")
+        with pytest.raises(WorkFailed):
+            await crew.ask(ME, Broken(name="c"))
+
+    with_crew(play)
+
+
+def test_the_newest_of_an_asker_replaces_the_older_even_one_that_runs(with_crew):
+    async def play(crew):
+        older = [asked(crew, Nap(name=f"old {n}", seconds=60), question="q") for n in range(3)]
+        await asyncio.sleep(0.05)
+        newest = asked(crew, Nap(name="newest"), question="q")
+        other = asked(crew, Nap(name="other"), page="another page", question="q")
+        assert sorted(await names(newest, other)) == ["newest", "other"]
+        for one in older:
+            with pytest.raises(Superseded):
+                await one
+
+    with_crew(play)
+
+
+def test_light_ones_go_before_heavy_ones_and_one_worker_stays_free(with_crew):
+    async def play(crew):
+        heavy = [asked(crew, LongNap(name=f"heavy {n}", seconds=0.4)) for n in range(3)]
+        await asyncio.sleep(0.1)
+        light = [asked(crew, Nap(name=f"light {n}")) for n in range(4)]
+        came = await names(*heavy, *light)
+        assert came[:4] == [f"light {n}" for n in range(4)]
+
+    with_crew(play)
+
+
+def test_pages_are_served_in_turn(with_crew):
+    async def play(crew):
+        holds = [asked(crew, Nap(name=f"hold {n}", seconds=0.3), f"p{n}") for n in range(WORKERS)]
+        await asyncio.sleep(0.1)
+        many = [asked(crew, Nap(name=f"many {n}", seconds=0.05), "greedy") for n in range(8)]
+        one = asked(crew, Nap(name="one"), "modest")
+        came = await names(*many, one, *holds)
+        assert came.index("one") < came.index("many 3")
+
+    with_crew(play)
+
+
+def test_too_much_is_refused_with_a_time_to_come_back(with_crew):
+    async def play(crew):
+        waiting = [
+            asked(crew, Nap(name=f"n{n}", seconds=30)) for n in range(MOST_OF_A_PAGE + WORKERS)
+        ]
+        await asyncio.sleep(0.05)
+        with pytest.raises(TooBusy) as refused:
+            await crew.ask(ME, Nap(name="one more"))
+        assert refused.value.retry_s >= 1
+        for one in waiting:
+            one.cancel()
+        await asyncio.wait(waiting)
+        assert json.loads(await crew.ask(ME, Nap(name="after"))) == "after"
+
+    with_crew(play)
+
+
+def test_who_leaves_gives_the_work_up_and_what_takes_too_long_ends(with_crew):
+    async def play(crew):
+        left = [asked(crew, Nap(name=f"left {n}", seconds=60)) for n in range(WORKERS)]
+        await asyncio.sleep(0.3)
+        for one in left:
+            one.cancel()
+        await asyncio.wait(left)
+        assert json.loads(await crew.ask(ME, Nap(name="free"))) == "free"
+        with pytest.raises(TooLong):
+            await crew.ask(ME, LongNap(name="slow", seconds=60))
+
+    with_crew(play)
+
+
+def test_progress_is_heard(with_crew):
+    async def play(crew):
+        heard = []
+        await crew.ask(ME, Nap(name="a", seconds=0.5), heard.append)
+        assert set(heard) == {0.5}
+
+    with_crew(play)
+
+
+def test_a_worker_that_dies_is_replaced_and_its_task_tried_once_more(with_crew):
+    async def play(crew):
+        slow = asked(crew, Nap(name="slow", seconds=0.5))
+        await asyncio.sleep(0.2)
+        for pid in crew.pids:
+            psutil.Process(pid).kill()
+        assert json.loads(await slow) == "slow"
+        with pytest.raises(CannotCompute, match="ended twice"):
+            await crew.ask(ME, Deadly(name="deadly"))
+        assert json.loads(await crew.ask(ME, Nap(name="after"))) == "after"
+        assert len(crew.pids) == WORKERS
+
+    with_crew(play)
+
+
+def test_kept_answers_never_take_more_than_their_bytes():
+    kept = Kept(most_bytes=10_000)
+    for number in range(200):
+        kept.put(Kept.key(Nap(name=f"{number}")), b"x" * (number % 4 * 700))
+        assert kept.bytes <= 10_000
+    assert kept.get(Kept.key(Nap(name="199"))) is not None
+    assert kept.get(Kept.key(Nap(name="0"))) is None
+    kept.put(Kept.key(Nap(name="huge")), b"x" * 9_000)
+    assert kept.get(Kept.key(Nap(name="huge"))) is None
