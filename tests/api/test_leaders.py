@@ -27,7 +27,7 @@ def test_a_save_without_or_with_a_strange_tag_is_refused(client, saved):
     path = f"/api/leaders/{saved['leader_id']}/revisions"
     assert client.post(path, json=saved["design"]).status_code == 422
     strange = client.post(path, json=saved["design"], headers={"if-match": "*"})
-    assert (strange.status_code, strange.json()["where"]) == (422, "If-Match")
+    assert (strange.status_code, strange.json()["where"]) == (422, "header.if-match")
 
 
 def test_off_the_shelf_and_back(client, saved):

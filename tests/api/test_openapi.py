@@ -1,16 +1,12 @@
 """The OpenAPI document is whole, and the service keeps to it whatever it is sent."""
 
-import schemathesis
-from hypothesis import HealthCheck, given, settings
-from hypothesis import strategies as st
-from schemathesis import GenerationMode
-from schemathesis.checks import not_a_server_error
+import subprocess
+import sys
+from pathlib import Path
 
 from nine_knots.api.app import create_app
-from nine_knots.demo.load import load_demo
 from tests.api.conftest import PORT
-
-HOST = {"host": f"127.0.0.1:{PORT}"}
+from tests.running import Running
 
 
 def test_every_operation_is_described_with_its_problems():
@@ -25,24 +21,21 @@ def test_every_operation_is_described_with_its_problems():
     assert bench["design"]["examples"]
 
 
-@settings(max_examples=6, suppress_health_check=list(HealthCheck))
-@given(data=st.data())
-def send_something(operation, data):
-    """Six requests to one operation, made up from its description, valid and not."""
-    modes = st.sampled_from([GenerationMode.POSITIVE, GenerationMode.NEGATIVE])
-    case = data.draw(operation.as_strategy(generation_mode=data.draw(modes)))
-    answer = case.call(headers=HOST)
-    case.validate_response(answer, checks=[not_a_server_error])
-    if answer.status_code >= 400:
-        assert answer.headers["content-type"][0] == "application/problem+json"
-        assert answer.json()["code"]
+def test_the_service_keeps_to_its_description(tmp_path):
+    """Requests made up from the document, valid and not, singly and in chains, with every check."""
+    running = Running(tmp_path / "local").ready()
+    try:
+        done = fuzzed(running.url, "3", "examples,fuzzing,stateful")
+    finally:
+        running.stop()
+    assert done.returncode == 0, done.stdout[-6000:]
+    assert " passed" in done.stdout
 
 
-def test_nothing_sent_to_it_breaks_it(database):
-    load_demo(database)
-    app = create_app(database, PORT)
-    schema = schemathesis.openapi.from_asgi("/api/openapi.json", app, headers=HOST)
-    operations = [result.ok() for result in schema.get_all_operations()]
-    assert len(operations) > 15
-    for operation in operations:
-        send_something(operation)
+def fuzzed(url: str, examples: str, phases: str) -> subprocess.CompletedProcess:
+    tool = Path(sys.executable).with_name("st")
+    config = Path(__file__).with_name("schemathesis.toml")
+    run = ["run", f"{url}/api/openapi.json", "--checks", "all", "--continue-on-failure"]
+    size = ["--max-examples", examples, "--phases", phases, "--seed", "8", "--workers", "2"]
+    command = [str(tool), "--config-file", str(config), *run, *size]
+    return subprocess.run(command, capture_output=True, text=True, check=False)

@@ -1,6 +1,6 @@
 """The real program in a folder that its own user may enter, and somebody who saves all the while.
 
-``NINE_KNOTS_ROUNDS`` says how often each fault is tried; scripts/campaign tries each a hundred times.
+``NINE_KNOTS_ROUNDS`` says how often each fault is tried; scripts/campaign tries a hundred times.
 """
 
 import os
@@ -94,7 +94,7 @@ def answers(running: Running) -> bool:
 
 
 class Saver(threading.Thread):
-    """Saves one leader after another, each tried again under the same key until it is acknowledged."""
+    """Saves one leader after another, each under one key until it is acknowledged."""
 
     def __init__(self, url: str) -> None:
         super().__init__(daemon=True)

@@ -1,4 +1,4 @@
-"""A database that dies or hangs under load: refused with a time to come back, restarted, all kept."""
+"""A database that dies or hangs under load, or has no room: refused, restarted, all kept."""
 
 import shutil
 import subprocess

@@ -34,7 +34,7 @@ def test_every_way_of_ending_ends_everything_and_the_next_start_works(start, fol
     saver.start()
     for number in range(max(ROUNDS, len(WAYS))):
         way = list(WAYS)[number % len(WAYS)]
-        until(lambda: answers(running), "answers")
+        until(lambda now=running: answers(now), "answers")
         before = len(saver.acknowledged)
         until(lambda have=before: len(saver.acknowledged) > have, "a save")
         end(running, way)

@@ -19,6 +19,7 @@ from nine_knots.demo.shelf import demo_stock
 from nine_knots.formats.leader_csv import read_csv, write_csv
 from nine_knots.formats.leader_json import read_json, schema, write_json
 from nine_knots.formats.strip_svg import write_svg
+from nine_knots.formats.tying_pdf import Card, write_pdf
 from tests.makers import INCHES, PLAIN, design, knotless, level, tied
 from tests.running import PROJECT
 
@@ -181,6 +182,16 @@ def test_the_strip_is_a_scale_drawing():
     per_m = [width(s) / (p.to_m - p.from_m) for s, p in zip(shapes, reading.outline, strict=True)]
     assert max(per_m) == pytest.approx(min(per_m), rel=0.01)
     assert len(root.findall(f"{space}circle")) == len(reading.joints)
+
+
+def test_control_characters_leave_the_picture_and_the_card_whole():
+    plain = design()
+    title = "Bell \x07 and <tag> & \ufffe“quote”"
+    made = plain.model_copy(update={"title": title, "notes": "\x00\x1b[31m"})
+    reading = evaluate(made, {}, INCHES)
+    root = ElementTree.fromstring(write_svg(made, reading))
+    assert root.findtext("{http://www.w3.org/2000/svg}title") == "Bell  and <tag> & “quote”"
+    assert write_pdf((Card(made, reading),), "a6").startswith(b"%PDF")
 
 
 def test_the_strip_as_svg_shows_what_hangs_on_it():

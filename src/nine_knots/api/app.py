@@ -8,7 +8,6 @@ from fastapi import FastAPI
 from fastapi.responses import HTMLResponse, Response
 from fastapi.routing import APIRoute
 from fastapi.staticfiles import StaticFiles
-from starlette.exceptions import HTTPException
 
 from nine_knots.api import (
     anglers,
@@ -40,7 +39,7 @@ from nine_knots.core.design import Design
 from nine_knots.core.water.setups import USUAL_ASK
 from nine_knots.store import Database
 
-PLACES = ("", "tie", "spools", "knots", "shelf")
+PAGES = ("", "tie", "tie/now", "spools", "knots", "knots/{knot}", "shelf")
 
 
 def _operation_id(route: APIRoute) -> str:
@@ -133,14 +132,16 @@ def _serve_interface(app: FastAPI, built: Path) -> None:
     page = (built / "index.html").read_bytes()
     mark = (built / "mark.svg").read_bytes()
 
-    @app.get("/{place:path}", include_in_schema=False)
-    async def interface(place: str) -> Response:
-        # from memory: the page comes whatever the database, the disk and the threads are about
-        if place == "mark.svg":
-            return Response(mark, media_type="image/svg+xml")
-        if place.split("/")[0] not in PLACES:
-            raise HTTPException(404, "There is no such page.")
+    # from memory: the page comes whatever the database, the disk and the threads are about
+    async def interface() -> Response:
         return HTMLResponse(page, headers={"cache-control": "no-cache"})
+
+    @app.get("/mark.svg", include_in_schema=False)
+    async def sign() -> Response:
+        return Response(mark, media_type="image/svg+xml")
+
+    for page_path in PAGES:
+        app.add_api_route(f"/{page_path}", interface, include_in_schema=False)
 
 
 class _Assets(StaticFiles):

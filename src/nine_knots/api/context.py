@@ -44,6 +44,7 @@ class Session:
             lock_angler(cursor, angler_id)
             return work(cursor, angler_id)
 
+        self._database.check_room()
         return self._database.transact(locked)
 
     def save(self, make: Work[str], answer: Callable[[DictCursor, str, str], Answer]) -> Answer:

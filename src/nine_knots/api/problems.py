@@ -1,5 +1,6 @@
 """Errors as RFC 9457 problem details with stable codes, field paths and the mend."""
 
+import re
 from collections.abc import Sequence
 from http import HTTPStatus
 from typing import Any
@@ -9,7 +10,6 @@ from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
 from pydantic import BaseModel, ValidationError
 from starlette.exceptions import HTTPException
-from starlette.routing import Match, Route
 
 from nine_knots.core.errors import DatabaseTrouble, NineKnotsError, StaleRevision, TooBusy
 
@@ -143,13 +143,11 @@ def _http(request: Request, error: Exception) -> JSONResponse:
 
 
 def _methods_of(request: Request) -> list[str]:
-    """Every method that this path knows, in whichever of its routes."""
-    known: set[str] = set()
-    for route in request.app.routes:
-        match, _ = route.matches({**request.scope, "method": "GET"})
-        if match != Match.NONE and isinstance(route, Route):
-            known |= route.methods or set()
-    return sorted(known)
+    """Every method that the description knows of this path; GET for the pages."""
+    for template, operations in request.app.openapi()["paths"].items():
+        if re.fullmatch(re.sub(r"\{[^}]+\}", "[^/]+", template), request.url.path):
+            return sorted(method.upper() for method in operations)
+    return ["GET"]
 
 
 def unexpected() -> JSONResponse:

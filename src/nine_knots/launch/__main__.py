@@ -103,7 +103,8 @@ def run(arguments: argparse.Namespace) -> None:
             before_migrating(server, database, local)
             migrate(database)
             database.close()
-            service = Service(Orders(address, arguments.port, str(built)), local)
+            orders = Orders(address, arguments.port, str(built), str(server.folder))
+            service = Service(orders, local)
             try:
                 service.start()
                 Supervisor(server, service, lambda: daily(server, local)).run()

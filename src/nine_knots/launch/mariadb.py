@@ -72,6 +72,7 @@ class PrivateServer:
     def start(self) -> Address:
         """Initialise on first use, start, wait until it answers; DatabaseTrouble otherwise."""
         self.folder.mkdir(parents=True, exist_ok=True)
+        self._refuse_for_room("")
         owner = owner_of(self.folder)
         self.stale += end_servers_on(self.data)
         if not self.data.is_dir():

@@ -11,11 +11,12 @@ from nine_knots.store import Address
 
 @dataclass(frozen=True)
 class Orders:
-    """Where the database is, the port to listen on, the folder of the built interface."""
+    """Where the database is, the port to listen on, the folders of the interface and the data."""
 
     address: Address
     port: int
     built: str
+    data: str
     again: bool = False
 
     def line(self) -> bytes:

@@ -39,7 +39,7 @@ def main() -> int:
     logging.basicConfig(level=logging.WARNING)
     os.umask(0o077)
     orders = Orders.read(sys.stdin.buffer.readline())
-    database = Database(orders.address)
+    database = Database(orders.address, folder=Path(orders.data))
     try:
         if load_demo(database):
             say("The demo of the Skarn valley is loaded.")

@@ -6,10 +6,12 @@ that calls are refused at once rather than each after its own wait.
 """
 
 import random
+import shutil
 import time
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager, suppress
 from dataclasses import dataclass
+from pathlib import Path
 from threading import BoundedSemaphore
 from typing import Any, TypeVar
 
@@ -18,13 +20,15 @@ from dbutils.pooled_db import PooledDB
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.errors import DatabaseTrouble, NineKnotsError
-from nine_knots.store.trouble import in_words, lost, wants_retry
+from nine_knots.store.trouble import full, in_words, lost, wants_retry
 
 Answer = TypeVar("Answer")
 Row = dict[str, Any]
 
 TRIES = 8
-CONNECT_S, READ_S, LOCK_S, POOL_S = 3, 10, 5, 3.0
+CONNECT_S, READ_S, LOCK_S = 3, 12, 10
+POOL_S, LOOK_S = 12.0, 0.2  # for a connection; whether the server was found lost meanwhile
+LEAST_ROOM_BYTES = 16_000_000  # the server's files grow by eight million at a time
 LOST_FOR_S = 1.0  # for which a server that was found lost is not asked again
 
 
@@ -40,10 +44,15 @@ class Address:
 
 
 class Database:
-    """A pool of connections; every use of it is one transaction."""
+    """A pool of connections; every use of it is one transaction.
 
-    def __init__(self, address: Address, most: int = 16) -> None:
+    ``folder`` is where the server keeps its data, if it is on this machine: nothing is written
+    while there is hardly room, since the server would wait for room and everybody for it.
+    """
+
+    def __init__(self, address: Address, most: int = 16, folder: Path | None = None) -> None:
         self.address = address
+        self._folder = folder
         self._room = BoundedSemaphore(most)
         self._lost_until = 0.0
         self._pool = PooledDB(
@@ -65,6 +74,11 @@ class Database:
             autocommit=False,
             init_command=f"SET time_zone = '+00:00', innodb_lock_wait_timeout = {LOCK_S}",
         )
+
+    def check_room(self) -> None:
+        """DiskFull where there is hardly room left for what is to be written."""
+        if self._folder is not None and shutil.disk_usage(self._folder).free < LEAST_ROOM_BYTES:
+            raise full()
 
     def transact(self, work: Callable[[DictCursor], Answer]) -> Answer:
         """Run ``work`` in one transaction; on a deadlock run the whole of it again.
@@ -106,12 +120,7 @@ class Database:
 
     @contextmanager
     def _connection(self) -> Iterator[Any]:
-        if time.monotonic() < self._lost_until:
-            raise lost()
-        if not self._room.acquire(timeout=POOL_S):
-            raise DatabaseTrouble(
-                "The database has more to do than it can.", mend="Try again in a moment."
-            )
+        self._wait_for_room()
         try:
             try:
                 connection = self._pool.connection()
@@ -124,6 +133,18 @@ class Database:
                     connection.close()
         finally:
             self._room.release()
+
+    def _wait_for_room(self) -> None:
+        until = time.monotonic() + POOL_S
+        while True:
+            if time.monotonic() < self._lost_until:
+                raise lost()
+            if self._room.acquire(timeout=LOOK_S):
+                return
+            if time.monotonic() > until:
+                raise DatabaseTrouble(
+                    "The database has more to do than it can.", mend="Try again in a moment."
+                )
 
     def _in_words(self, error: BaseException, gone: bool) -> BaseException:
         """What to raise for an error; whatever it is, with the connection gone the server is."""

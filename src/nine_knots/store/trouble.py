@@ -33,10 +33,7 @@ def in_words(error: BaseException) -> NineKnotsError | None:
     if isinstance(error, pymysql.err.MySQLError) and (
         _code(error) in FULL or tells_full_disk(str(error))
     ):
-        return DiskFull(
-            "The disk is full: this could not be saved.",
-            mend="Make room on it and save again. Your draft is kept in this browser.",
-        )
+        return full()
     own_fault = (
         pymysql.err.ProgrammingError,
         pymysql.err.IntegrityError,
@@ -48,6 +45,14 @@ def in_words(error: BaseException) -> NineKnotsError | None:
     if isinstance(error, pymysql.err.MySQLError | OSError):
         return lost()
     return None
+
+
+def full() -> DiskFull:
+    """What is said while nothing more can be written."""
+    return DiskFull(
+        "The disk is full: this could not be saved.",
+        mend="Make room on it and save again. Your draft is kept in this browser.",
+    )
 
 
 def lost() -> DatabaseTrouble:
