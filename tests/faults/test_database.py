@@ -9,6 +9,7 @@ import httpx
 import psutil
 import pytest
 
+from nine_knots.launch.supervise import STEADY_S
 from tests.faults.conftest import ROUNDS, Saver, answers, family, until
 
 
@@ -46,6 +47,7 @@ def test_a_killed_database_is_refused_with_a_time_and_comes_back(start):
         until(lambda: answers(running), "the database")
         before = len(saver.acknowledged)
         until(lambda have=before: len(saver.acknowledged) > have, "a save")
+        time.sleep(STEADY_S)  # one that fails over and over is started at growing distances
         for database in family(running)["database"]:
             database.kill()
             database.wait(10)

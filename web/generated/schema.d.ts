@@ -5820,6 +5820,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -5918,6 +5927,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6028,6 +6046,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -6124,6 +6151,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6239,6 +6275,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -6340,6 +6385,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6457,6 +6511,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -6551,6 +6614,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6663,6 +6735,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -6761,6 +6842,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6873,6 +6963,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -6971,6 +7070,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7092,6 +7200,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -7190,6 +7307,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7298,6 +7424,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -7396,6 +7531,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7519,6 +7663,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7650,6 +7803,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description A newer one of the same bench took its place */
             409: {
                 headers: {
@@ -7767,6 +7929,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7895,6 +8066,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -7996,6 +8176,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8135,6 +8324,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -8233,6 +8431,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8364,6 +8571,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description A newer one of the same bench took its place */
             409: {
                 headers: {
@@ -8481,6 +8697,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8612,6 +8837,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description A newer one of the same bench took its place */
             409: {
                 headers: {
@@ -8735,6 +8969,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -8831,6 +9074,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -8943,6 +9195,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -9041,6 +9302,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9156,6 +9426,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -9254,6 +9533,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9360,6 +9648,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9488,6 +9785,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -9591,6 +9897,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -9685,6 +10000,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9800,6 +10124,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -9902,6 +10235,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10026,6 +10368,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -10133,6 +10484,15 @@ export interface operations {
             };
             /** @description There is no such thing */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10254,6 +10614,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -10346,6 +10715,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10454,6 +10832,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10571,6 +10958,15 @@ export interface operations {
             };
             /** @description There is no such thing */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10703,6 +11099,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -10804,6 +11209,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10923,6 +11337,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -11026,6 +11449,15 @@ export interface operations {
             };
             /** @description There is no such thing */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11139,6 +11571,15 @@ export interface operations {
             };
             /** @description There is no such thing */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11266,6 +11707,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Not the newest revision; both are kept */
             412: {
                 headers: {
@@ -11385,6 +11835,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -11483,6 +11942,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11595,6 +12063,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -11698,6 +12175,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -11790,6 +12276,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11903,6 +12398,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Larger than is taken */
             413: {
                 headers: {
@@ -11997,6 +12501,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12107,6 +12620,15 @@ export interface operations {
             };
             /** @description There is no such thing */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -59,6 +59,7 @@ RESPONSES: dict[int | str, dict[str, Any]] = {
     for status, words in {
         400: "Not to be read as a request",
         403: "Asked by another page",
+        405: "Another verb than those that Allow names",
         413: "Larger than is taken",
         415: "Not JSON",
         421: "Not this server's own address",

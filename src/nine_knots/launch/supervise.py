@@ -23,8 +23,8 @@ LOOK_S = 0.25  # from one look at the children to the next
 ASK_S = 2.0  # from one question to the database to the next
 MISSED = 2  # questions without an answer, after which it counts as hung
 SERVICE_ENDS_S = 1.8
-SHORTEST_PAUSE_S, LONGEST_PAUSE_S = 0.25, 30.0
-STEADY_S = 30.0  # after which a child that fails has not failed soon
+SHORTEST_PAUSE_S, LONGEST_PAUSE_S = 0.25, 15.0
+STEADY_S = 2.0  # after which a child that fails has not failed soon
 ENDING = (signal.SIGINT, signal.SIGTERM, signal.SIGHUP)
 
 

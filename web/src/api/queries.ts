@@ -32,6 +32,8 @@ export function useKit() {
   return useQuery({ queryKey: ['kit'], queryFn: () => answered(api.GET('/api/kit')) })
 }
 
+const AT_A_TIME = 24
+
 /** Saved leaders, last saved first, a page at a time. */
 export function useLeaders() {
   const settings = useSettings()
@@ -51,7 +53,7 @@ export function useLeaders() {
 }
 
 async function leadersAfter(units: System, after: string) {
-  const asked = api.GET('/api/leaders', { params: { query: { units, after } } })
+  const asked = api.GET('/api/leaders', { params: { query: { units, after, limit: AT_A_TIME } } })
   const { headers } = (await asked).response
   const following = /<[^>]*[?&]after=([^&>]+)[^>]*>; rel="next"/.exec(headers.get('link') ?? '')
   return {

@@ -131,7 +131,17 @@ td {
 }
 
 .foot {
+  position: sticky;
+  bottom: 0;
   flex-wrap: wrap;
+  padding: 6px 0;
+  background: var(--ground);
+}
+
+input[type='checkbox'] {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--act);
 }
 
 .aside td:not(:first-child, :last-child) {

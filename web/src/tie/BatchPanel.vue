@@ -10,7 +10,7 @@ import CardPrinter from './CardPrinter.vue'
 /** Several at one sitting: how many of this one and of those on the shelf, and what that takes. */
 const bench = useBench()
 const settings = useSettings()
-const { leaders } = useLeaders()
+const { leaders, hasNextPage, isFetchingNextPage, fetchNextPage } = useLeaders()
 const MOST = 20
 const own = ref(3)
 const others = reactive<Record<string, number>>({})
@@ -83,6 +83,11 @@ function counted(event: Event): number {
             @change="want(one.leader_id, $event)"
           />
           <span>{{ one.title }}</span>
+        </li>
+        <li v-if="hasNextPage">
+          <button class="do" type="button" :disabled="isFetchingNextPage" @click="fetchNextPage()">
+            Show more of the shelf
+          </button>
         </li>
       </ul>
       <div v-if="batch && wanted.length">
