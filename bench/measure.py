@@ -12,6 +12,7 @@ from playwright.sync_api import sync_playwright
 
 from bench import casts, waters
 from bench.laps import laps, row
+from bench.strain import strain
 from nine_knots.core.evaluation import evaluate
 from nine_knots.core.hold.pull import hold_reading
 from nine_knots.core.leader.editing import apply_edit
@@ -120,6 +121,7 @@ def main() -> None:
         running = Running(Path(folder)).ready()
         try:
             over_http(running.url)
+            strain(running.url)
         finally:
             running.stop()
 

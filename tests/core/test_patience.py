@@ -1,0 +1,72 @@
+"""Long work ends where nobody waits, tells how far it is, and no simulation is endless."""
+
+import pytest
+
+from nine_knots.core.cast.stroke import Stroke
+from nine_knots.core.errors import CannotCompute, TooLong
+from nine_knots.core.patience import tell, waited_for_by
+from nine_knots.core.remedies import remedies_for
+from nine_knots.core.remedies.depth_table import depth_table
+from nine_knots.core.water.run import run_of
+from nine_knots.core.water.setups import WaterAsk
+from nine_knots.core.water.stepper import Leg, history
+from tests.core.test_remedies import LONG
+from tests.makers import DRY, INCHES, METRIC, SHELF, design
+
+
+class Somebody:
+    """Waits for so many simulations, and hears how far it is."""
+
+    def __init__(self, simulations: int) -> None:
+        self.left = simulations
+        self.heard: list[float] = []
+
+    def check(self) -> None:
+        self.left -= 1
+        if self.left < 0:
+            raise TooLong("Enough.")
+
+    def told(self, share: float) -> None:
+        self.heard.append(share)
+
+
+def test_a_table_that_is_not_waited_for_ends_before_its_next_simulation():
+    sunk = design(wish="strip")
+    patient, hasty = Somebody(10_000), Somebody(3)
+    with waited_for_by(patient):
+        depth_table(sunk, SHELF, METRIC)
+    assert patient.heard == sorted(patient.heard)
+    assert patient.heard[0] == 0.0
+    assert 0.8 < patient.heard[-1] < 1.0
+    with waited_for_by(hasty), pytest.raises(TooLong):
+        depth_table(sunk, SHELF, METRIC)
+    assert hasty.left == -1
+    tell(1, 2)  # nobody waits: nothing is told
+
+
+def test_remedies_found_till_time_runs_out_are_offered():
+    every = remedies_for(LONG, Stroke(), SHELF, (DRY,), {}, INCHES)
+    counting = Somebody(10_000)
+    with waited_for_by(counting):
+        remedies_for(LONG, Stroke(), SHELF, (DRY,), {}, INCHES)
+    taken = 10_000 - counting.left
+    with waited_for_by(Somebody(taken // 2)):
+        some = remedies_for(LONG, Stroke(), SHELF, (DRY,), {}, INCHES)
+    assert some == every[: len(some)]
+    assert len(some) <= len(every)
+
+
+def test_a_drift_without_end_is_refused_by_name():
+    run = run_of(design(wish="strip"), WaterAsk(line_m=30.0))
+    legs = (Leg(0.5, 0.0), Leg(5000.0, -0.05))
+    with pytest.raises(CannotCompute, match="Fished so long") as refused:
+        history(
+            run.rig.tree,
+            run.history.places[0],
+            run.stream,
+            legs,
+            run.water.rho,
+            run.water.mu,
+            step_s=0.02,
+        )
+    assert "shorter pauses" in refused.value.mend
