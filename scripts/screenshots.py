@@ -62,7 +62,7 @@ def air_remedy(page: Page) -> None:
     page.get_by_role("button", name="Pin as ghost").click()
     page.get_by_label("Length of piece 6").fill("18 ft")
     page.get_by_label("Length of piece 6").press("Enter")
-    expect(page.get_by_label("Remedies, turnover").get_by_role("button").first).to_be_visible(
+    expect(page.get_by_label("Remedies, turnover").locator("li").first).to_be_visible(
         timeout=30_000
     )
     page.get_by_label("Moment of the cast").fill("26")
@@ -93,7 +93,7 @@ def water_strip(page: Page) -> None:
         field = page.get_by_role("textbox", name=label, exact=True)
         field.fill(text)
         field.press("Enter")
-    remedies = page.get_by_label("Remedies, drift and depth").get_by_role("button")
+    remedies = page.get_by_label("Remedies, drift and depth").locator("li")
     expect(remedies.first).to_be_visible(timeout=30_000)
     settled(page)
 
@@ -126,6 +126,12 @@ def pulls(page: Page) -> None:
     ours.evaluate("e => e.scrollIntoView()")
 
 
+def my_things(page: Page) -> None:
+    """Everything as one file, and back."""
+    page.goto("/spools")
+    page.get_by_role("button", name="My things").click()
+
+
 def at(path: str) -> Callable[[Page], None]:
     """A place as it opens."""
     return lambda page: page.goto(path) and None
@@ -147,6 +153,7 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "water-strip": ("dark", water_strip),
     "knots": ("light", knots),
     "pulls": ("dark", pulls),
+    "my-things": ("light", my_things),
 }
 
 

@@ -53,6 +53,7 @@ class PrivateServer:
         )
         self.stale = 0
         self._process: subprocess.Popen[bytes] | None = None
+        self._starting = False
 
     @classmethod
     def running(cls, folder: Path) -> "PrivateServer":
@@ -101,6 +102,7 @@ class PrivateServer:
             *(["--user=root"] if owner.name == "root" else []),
         ]
         told = self.log.stat().st_size if self.log.exists() else 0
+        self._starting = True
         with self.log.open("ab") as log:
             self._process = subprocess.Popen(
                 owner.command(command),
@@ -115,6 +117,9 @@ class PrivateServer:
     def stop(self, patience_s: float = STOP_SECONDS) -> None:
         """Ask the server to end, and make it end if it does not; nothing acknowledged is lost."""
         process, self._process = self._process, None
+        if process is None and self._starting:
+            end_servers_on(self.data)  # one that a signal cut off before it was known
+        self._starting = False
         if process is None or process.poll() is not None:
             return
         process.send_signal(signal.SIGTERM)

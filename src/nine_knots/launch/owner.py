@@ -23,11 +23,12 @@ class Owner:
     changes: bool
 
     def command(self, program: list[str], *, reads_all: bool = False) -> list[str]:
-        """The command that runs a program as this user; it is told to end when its parent dies.
+        """The command that runs a program as this user; it is ended when its parent dies.
 
-        The parent is the *thread* that starts it: start it from one that stays.
+        By force: a database that only begins does not heed a gentler word, and loses nothing. The
+        parent is the *thread* that starts it: start it from one that stays.
         """
-        return ["setpriv", "--pdeathsig=TERM", *self._identity(reads_all), "--", *program]
+        return ["setpriv", "--pdeathsig=KILL", *self._identity(reads_all), "--", *program]
 
     def _identity(self, reads_all: bool) -> list[str]:
         if not self.changes:
