@@ -1,5 +1,7 @@
 """Pull tests over HTTP, by hand and through the simulated scale with all that can ail it."""
 
+from concurrent.futures import ThreadPoolExecutor
+
 import pytest
 
 from nine_knots.instruments.pull_scale import ScaleTrouble, read_line, read_peak
@@ -114,3 +116,14 @@ def test_a_scale_that_is_not_there_or_never_breaks_is_said():
 def test_lines_of_the_scale(line, read):
     found = read_line(line)
     assert found == (read if read is None else (read[0], pytest.approx(read[1], abs=0.01)))
+
+
+def test_a_silent_scale_keeps_one_reader_and_tells_the_others_to_come_back(client, spool_id):
+    form = {"knot": "blood", "spool_id": spool_id, "mischief": "silent"}
+    with ThreadPoolExecutor(12) as pool:
+        answers = list(pool.map(lambda _: client.post("/api/pulls/scale", json=form), range(12)))
+    codes = [answer.json()["code"] for answer in answers]
+    assert set(codes) == {"cannot-compute", "too-busy"}
+    assert codes.count("too-busy") >= 8
+    busy = next(answer for answer in answers if answer.status_code == 429)
+    assert int(busy.headers["retry-after"]) >= 1

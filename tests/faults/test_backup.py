@@ -8,6 +8,9 @@ import zipfile
 
 import httpx
 
+from nine_knots.launch.mariadb import PrivateServer
+from nine_knots.store import Database
+from nine_knots.store.migrate import applied_version
 from tests.faults.conftest import Saver, answers, saved_titles, until
 from tests.running import PROJECT
 
@@ -106,3 +109,26 @@ def test_a_daily_backup_is_made_and_a_new_one_not_the_same_day(start, folder):
     until(lambda: len(list((folder / "backups").glob("daily-*.zip"))) == 1, "the daily backup")
     time.sleep(1.0)
     assert len(list((folder / "backups").glob("*"))) == 1
+
+
+def test_a_backup_is_made_before_the_tables_are_changed(start, folder):
+    start().ready().stop()
+    server = PrivateServer(folder / "database")
+    database = Database(server.start())
+    newest = database.transact(applied_version)
+    forget = "DELETE FROM schema_migration WHERE version = %s"
+    database.transact(lambda c: c.execute(forget, (newest,)))
+    database.close()
+    server.stop()
+    again = start().ready()
+    assert "Before the tables are changed" in again.said
+    (kept,) = (folder / "backups").glob("before-tables-*.zip")
+    again.stop()
+    assert launch(folder, "--restore", str(kept)).returncode == 0
+    assert answers(start().ready())
+
+
+def test_a_time_without_a_backup_is_refused(folder):
+    refused = launch(folder, "--until", "last")
+    assert refused.returncode == 1
+    assert "--restore FILE" in refused.stderr

@@ -116,6 +116,10 @@ def run(arguments: argparse.Namespace) -> None:
 
 def _task(arguments: argparse.Namespace) -> None:
     local: Path = arguments.local
+    if arguments.until and not arguments.restore:
+        raise CannotStart(
+            "--until says how far to restore.", mend="Name the backup: --restore FILE."
+        )
     if arguments.backup:
         local.mkdir(parents=True, exist_ok=True)
         say(back_up(PrivateServer(local / "database"), arguments.backup, lambda: _only_one(local)))

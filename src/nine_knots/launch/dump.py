@@ -43,29 +43,33 @@ class Manifest(Frozen):
 
 def write_dump(server: PrivateServer, tables: int, to: Path) -> Manifest:
     """Write a backup of a running server, consistent as of one moment; whole or not at all."""
-    to.parent.mkdir(parents=True, exist_ok=True)
-    with TemporaryDirectory(dir=to.parent, prefix=".backup-") as folder:
-        dumped, packed = Path(folder) / DATA, Path(folder) / "packed.zip"
-        try:
-            _dump(server, dumped)
-            with dumped.open("rb") as data:
-                place = LOG_PLACE.search(data.read(HEAD_BYTES))
-            if place is None:
-                raise DatabaseTrouble("The backup does not tell its place in the binary log.")
-            manifest = Manifest(
-                made_at=time.strftime("%Y-%m-%dT%H:%M:%SZ", time.gmtime()),
-                tables=tables,
-                sha256=_digest(dumped),
-                log_file=place[1].decode(),
-                log_at=int(place[2]),
-            )
-            with zipfile.ZipFile(packed, "w", zipfile.ZIP_DEFLATED) as archive:
-                archive.writestr(MANIFEST, manifest.model_dump_json(indent=1))
-                archive.write(dumped, DATA)
-            packed.chmod(0o600)
-            packed.replace(to)
-        except OSError as error:
-            raise _not_written(to, str(error)) from error
+    try:
+        to.parent.mkdir(parents=True, exist_ok=True)
+        with TemporaryDirectory(dir=to.parent, prefix=".backup-") as folder:
+            return _packed(server, tables, Path(folder), to)
+    except OSError as error:
+        raise _not_written(to, str(error)) from error
+
+
+def _packed(server: PrivateServer, tables: int, folder: Path, to: Path) -> Manifest:
+    dumped, packed = folder / DATA, folder / "packed.zip"
+    _dump(server, dumped)
+    with dumped.open("rb") as data:
+        place = LOG_PLACE.search(data.read(HEAD_BYTES))
+    if place is None:
+        raise DatabaseTrouble("The backup does not tell its place in the binary log.")
+    manifest = Manifest(
+        made_at=time.strftime("%Y-%m-%dT%H:%M:%SZ", time.gmtime()),
+        tables=tables,
+        sha256=_digest(dumped),
+        log_file=place[1].decode(),
+        log_at=int(place[2]),
+    )
+    with zipfile.ZipFile(packed, "w", zipfile.ZIP_DEFLATED) as archive:
+        archive.writestr(MANIFEST, manifest.model_dump_json(indent=1))
+        archive.write(dumped, DATA)
+    packed.chmod(0o600)
+    packed.replace(to)
     return manifest
 
 

@@ -138,10 +138,13 @@ class Supervisor:
         try:
             self._server.stop(patience_s=0.0)
             self._server.start()
-        except NineKnotsError as error:
-            pause.said = pause.said and self._refused == error.what
-            self._refused = error.what
-            pause.fail(f"{error.what} {error.mend}")
+        except (NineKnotsError, OSError) as error:
+            words = (
+                f"{error.what} {error.mend}" if isinstance(error, NineKnotsError) else f"{error}"
+            )
+            pause.said = pause.said and self._refused == words
+            self._refused = words
+            pause.fail(words)
             return
         pause.begin()
         say("The database answers again.")

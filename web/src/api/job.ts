@@ -31,8 +31,21 @@ export interface Waiting {
   progress?: (share: number) => void
 }
 
-/** The answer of a job; throws Refused, ServerLost, or an AbortError where the signal ended it. */
+/**
+ * The answer of a job; throws Refused, ServerLost, or an AbortError where the signal ended it.
+ * One at a time in this browser, whatever tab asks: each holds a connection of the few there are.
+ */
 export async function job<P extends JobPath>(
+  path: P,
+  body: Asked<P>,
+  waiting: Waiting,
+): Promise<Told<P>> {
+  const work = () => askFor(path, body, waiting)
+  if (!navigator.locks) return work()
+  return navigator.locks.request('nine-knots.job', { signal: waiting.signal }, work)
+}
+
+async function askFor<P extends JobPath>(
   path: P,
   body: Asked<P>,
   { signal, progress }: Waiting,

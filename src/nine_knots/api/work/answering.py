@@ -24,8 +24,13 @@ from nine_knots.core.errors import NineKnotsError
 T = TypeVar("T")
 PAGE_HEADER = "nine-knots-page"
 ALIVE_S = 0.5  # between two signs of life on a stream
-LEFT = 499  # to nobody: the client has closed the connection
 EVENTS: dict[str, Any] = {"text/event-stream": {"schema": {"type": "string"}}}
+
+
+class CallerLeft(NineKnotsError):
+    """Whoever asked has closed the connection; the answer is told to nobody."""
+
+    code = "caller-left"
 
 
 @dataclass(frozen=True)
@@ -53,7 +58,7 @@ class Answering:
         self._streams = "text/event-stream" in request.headers.get("accept", "")
 
     async def worked_out(self, question: str, task: Task) -> bytes:
-        """The answer's bytes; asyncio.CancelledError where the caller left meanwhile."""
+        """The answer's bytes; CallerLeft where the caller left meanwhile."""
         asker = Asker(self._page, question)
         return await self._unless_left(self._crew.ask(asker, task))
 
@@ -62,10 +67,7 @@ class Answering:
         if self._streams:
             events = self._events(Asker(self._page, question), task, file)
             return EventSourceResponse(events, headers={"cache-control": "no-store"})
-        try:
-            content = await self.worked_out(question, task)
-        except asyncio.CancelledError:
-            return Response(status_code=LEFT)
+        content = await self.worked_out(question, task)
         return file.response(content) if file else Response(content, media_type="application/json")
 
     async def _unless_left(self, work: Coroutine[Any, Any, T]) -> T:
@@ -74,7 +76,7 @@ class Answering:
         try:
             await asyncio.wait({mine, left}, return_when=asyncio.FIRST_COMPLETED)
             if not mine.done():
-                mine.cancel()
+                raise CallerLeft("Nobody waits for this any more.")
             return await mine
         finally:
             mine.cancel()

@@ -227,6 +227,7 @@ class DepthTableTask(_RigTask):
 class CardsTask(_Heavy):
     """Tying cards or labels as PDF: designs with how many of each."""
 
+    most_s = 60.0
     wanted: tuple[tuple[Design, int], ...]
     paper: Paper
     depth_table: bool
@@ -236,15 +237,18 @@ class CardsTask(_Heavy):
 
     def written(self) -> bytes:
         """The PDF."""
-        titles, units = titles_of(self.stock), Units(self.units)
-        cards: list[Card] = []
-        for design, count in self.wanted:
-            table = None
-            if self.depth_table and setup_of(design) != "surface":
-                table = depth_table(design, self.stock, units, USUAL_ASK)
-            copies = count if self.paper in ("sheet", "labels") else 1
-            cards += [Card(design, evaluate(design, titles, units, self.tier), table)] * copies
+        made = {design: self._card(design) for design in dict.fromkeys(d for d, _ in self.wanted)}
+        several = self.paper in ("sheet", "labels")
+        cards = [
+            made[design] for design, count in self.wanted for _ in range(count if several else 1)
+        ]
         return write_pdf(tuple(cards), self.paper)
+
+    def _card(self, design: Design) -> Card:
+        units, table = Units(self.units), None
+        if self.depth_table and setup_of(design) != "surface":
+            table = depth_table(design, self.stock, units, USUAL_ASK)
+        return Card(design, evaluate(design, titles_of(self.stock), units, self.tier), table)
 
 
 def titles_of(stock: tuple[Stock, ...]) -> dict[str, str]:
