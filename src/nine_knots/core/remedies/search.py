@@ -1,10 +1,12 @@
 """Searching for the smallest change that serves: each is tried by the model, none is canned.
 
-What can be ordered by size is sought by halves, since what one overdoes a greater one does too.
+Sizes are sought by halves, since what one overdoes a greater one does too; lengths and speeds are
+stepped until one serves and then halved back to the least that does.
 """
 
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
+from math import inf
 from typing import Literal
 
 from pydantic import ValidationError
@@ -42,7 +44,9 @@ What = Literal[
     "lead",
 ]
 
-STEPS = 31  # in which a length or a speed is changed: five halvings
+STEPS = 5  # in which a length or a speed is changed
+HALVINGS = 2  # back from the first step that serves
+HALVINGS_BETWEEN = 3  # between a step that is not enough and one that goes past
 MOST_STEPS = 3  # through the spools owned
 
 
@@ -86,10 +90,12 @@ Change = Callable[[float], Try | None]
 
 @dataclass(frozen=True, slots=True)
 class Judged:
-    """How a change does: in words where it is well in its band; else whether it went past it."""
+    """How a change does: in words where it is well in its band; else whether it went past it, or
+    where it stands (the more, the nearer) before it."""
 
     gives: str | None = None
     past: bool = False
+    short: float = -inf
 
     @property
     def is_not_enough(self) -> bool:
@@ -115,7 +121,8 @@ def judged_by(measures: Callable[[Try], Iterable[Measure]], more: bool) -> Serve
         try:
             for measure in measures(one):
                 if measure.standing != "right" or measure.marginal:
-                    return Judged(past=measure.standing == beyond)
+                    near = measure.position if more else -measure.position
+                    return Judged(past=measure.standing == beyond, short=near)
                 figures.append(measure.figure)
         except CannotCompute:
             return Judged(past=more)  # what cannot be worked out is too heavy or too long
@@ -141,32 +148,56 @@ def those_in_time(
 def smallest(serves: Serves, tries: Iterable[Try]) -> Served | None:
     """The smallest that serves, of tries in order from small to great, by halves.
 
-    Where one goes past the band, every greater one does, and where the greatest is not enough
-    none is; so few of many need be tried.
+    Where one goes past the band every greater one does, and where the greatest is not enough none
+    is; so few of many need be tried.
     """
     in_order = tuple(tries)
-    return _by_halves(serves, in_order.__getitem__, len(in_order))
-
-
-def least(serves: Serves, change: Change, most: float, steps: int = STEPS) -> Served | None:
-    """The smallest change that serves, from 1 to ``most`` times in so many steps, by halves."""
-    return _by_halves(serves, lambda step: change(most ** ((step + 1) / steps)), steps)
-
-
-def _by_halves(serves: Serves, at: Callable[[int], Try | None], count: int) -> Served | None:
-    served, low, high = None, 0, count - 1
-    place = high  # the greatest first: where it is not enough, nothing is
+    served, low, high = None, 0, len(in_order) - 1
+    place = high  # the greatest first
     while low <= high:
-        one = at(place)
-        judged = serves(one) if one is not None else TOO_FAR
-        if one is not None and judged.gives is not None:
-            served, high = (one, judged.gives), place - 1
+        judged = serves(in_order[place])
+        if judged.gives is not None:
+            served, high = (in_order[place], judged.gives), place - 1
         elif judged.past:
             high = place - 1
         else:
             low = place + 1
         place = (low + high) // 2
     return served
+
+
+def least(serves: Serves, change: Change, most: float, steps: int = STEPS) -> Served | None:
+    """The smallest change that serves, from 1 to ``most`` times.
+
+    In steps till one serves, goes past what would, or does worse than the one before (longer is
+    not always deeper); then by halves between the last two.
+    """
+    served, past, low, high, before = None, False, 0.0, 0.0, -inf
+    for step in range(1, steps + 1):
+        low, high = high, step / steps
+        served, judged = _at(serves, change, most**high)
+        past = judged.past
+        if served or past or judged.short < before:
+            break
+        before = judged.short
+    for _ in range(HALVINGS if served else HALVINGS_BETWEEN if past else 0):
+        middle = 0.5 * (low + high)
+        nearer, judged = _at(serves, change, most**middle)
+        if nearer:
+            served, high = nearer, middle
+        elif served or not judged.past:
+            low = middle
+        else:
+            high = middle
+    return served
+
+
+def _at(serves: Serves, change: Change, times: float) -> tuple[Served | None, Judged]:
+    """A change that serves, and how it was judged."""
+    one = change(times)
+    judged = serves(one) if one is not None else TOO_FAR
+    served = (one, judged.gives) if one is not None and judged.gives is not None else None
+    return served, judged
 
 
 def first(serves: Serves, tries: Iterable[Try]) -> Served | None:

@@ -18,6 +18,7 @@ from nine_knots.core.leader.attachments import SHOT_G
 from nine_knots.core.leader.rig_edits import HangOn, RemoveDropper, SetThing, TakeOff
 from nine_knots.core.leader.workbench import Workbench
 from nine_knots.core.remedies.search import (
+    MOST_STEPS,
     Change,
     Judged,
     Remedy,
@@ -54,7 +55,7 @@ from nine_knots.core.water.surface import drag_of
 
 BEADS_MM = (2.0, 2.5, 2.8, 3.0, 3.3, 3.8, 4.6)
 MOST_TIMES = 2.6
-TOGETHER, TOGETHER_STEPS = 2.1, 7  # times a setting, tried with every second shot
+TOGETHER, TOGETHER_STEPS = 1.6, 3  # times a setting, tried with every second shot
 KINDS = 7  # of remedies sought, at most
 MOST_COUNT, LEADS = 4.0, (0.7, 0.6, 0.5, 0.9, 1.0, 1.1)
 
@@ -209,24 +210,28 @@ def _shots(now: Try, bench: Workbench, heavier: bool) -> Iterator[Try]:
 def _shot_and_setting(now: Try, bench: Workbench, serves: Serves) -> Served | None:
     """A heavier shot and the indicator set for it, where neither serves alone.
 
-    The lightest shot that is enough at the farthest setting, and the nearest setting for it.
+    The lightest shot that is enough with the indicator so much further up, or one of the next,
+    and the nearest setting for it.
     """
 
     def is_enough(one: Try) -> Judged:
         judged = serves(one)
         return judged if judged.is_not_enough else Judged(gives="")
 
-    shots = islice(_shots(now, bench, heavier=True), 0, None, 2)
-    farthest = {_setting(shot, bench, deeper=True)(TOGETHER): shot for shot in shots}
-    lightest = smallest(is_enough, [one for one in farthest if one is not None])
+    shots = tuple(islice(_shots(now, bench, heavier=True), 0, None, 2))
+    further = [_setting(shot, bench, deeper=True)(TOGETHER) for shot in shots]
+    if None in further:
+        return None
+    lightest = smallest(is_enough, [one for one in further if one is not None])
     if lightest is None:
         return None
-    heavier = farthest[lightest[0]]
-    served = least(serves, _setting(heavier, bench, deeper=True), TOGETHER, TOGETHER_STEPS)
-    if served is None:
-        return None
-    one, gives = served
-    return Try(f"{heavier.words}, {one.words}", one.design, one.stroke, one.ask), gives
+    place = further.index(lightest[0])
+    for heavier in shots[place : place + MOST_STEPS]:
+        served = least(serves, _setting(heavier, bench, deeper=True), TOGETHER, TOGETHER_STEPS)
+        if served is not None:
+            one, gives = served
+            return Try(f"{heavier.words}, {one.words}", one.design, one.stroke, one.ask), gives
+    return None
 
 
 def fished(units: Units, more: bool) -> Serves:
