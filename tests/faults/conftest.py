@@ -66,8 +66,12 @@ def left_in(folder: Path) -> list[psutil.Process]:
 def family(running: Running) -> dict[str, list[psutil.Process]]:
     """The processes of a running program by what they are."""
     found: dict[str, list[psutil.Process]] = {"database": [], "service": [], "workers": []}
-    for process in psutil.Process(running.process.pid).children(recursive=True):
-        line = " ".join(process.cmdline())
+    children = psutil.Process(running.process.pid).children(recursive=True)
+    for process in children:
+        try:
+            line = " ".join(process.cmdline())
+        except psutil.Error:  # it has just ended
+            continue
         if "mariadbd" in line:
             found["database"].append(process)
         elif "launch.service" in line:

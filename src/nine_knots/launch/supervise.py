@@ -33,7 +33,10 @@ class Ending(BaseException):
 
 
 def heed_signals() -> None:
-    """From here on the first signal to end raises Ending, and later ones are ignored."""
+    """From here on the first signal to end raises Ending, and later ones are ignored.
+
+    A hang-up that is ignored already (nohup) stays ignored.
+    """
 
     def end(number: int, _frame: FrameType | None) -> None:
         for one in ENDING:
@@ -41,7 +44,8 @@ def heed_signals() -> None:
         raise Ending(number)
 
     for one in ENDING:
-        signal.signal(one, end)
+        if one != signal.SIGHUP or signal.getsignal(one) is not signal.SIG_IGN:
+            signal.signal(one, end)
 
 
 class Service:

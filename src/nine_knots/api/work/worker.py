@@ -79,7 +79,7 @@ class _Patience:
             self._ends.send(share)
 
 
-def serve(ends: Connection, wanted: "ctypes.c_long", first: tuple[Task, ...]) -> None:
+def serve(ends: Connection, wanted: "ctypes.c_long", first: tuple[Task, ...], parent: int) -> None:
     """The process: until the pipe closes or its parent dies.
 
     It begins with ``first``, so that everything is loaded and compiled before time is taken.
@@ -88,7 +88,7 @@ def serve(ends: Connection, wanted: "ctypes.c_long", first: tuple[Task, ...]) ->
     signal.signal(signal.SIGTERM, signal.SIG_DFL)
     with suppress(OSError, AttributeError):
         ctypes.CDLL(None).prctl(_PARENT_DIED, signal.SIGKILL)
-    if os.getppid() == 1:  # it died before this could be said
+    if os.getppid() != parent:  # it died before this could be said
         return
     memory = psutil.Process().memory_info
     with suppress(EOFError, OSError):
@@ -127,7 +127,7 @@ class Worker:
         self._number = 0
         self._ends, theirs = context.Pipe()
         self._process = context.Process(
-            target=serve, args=(theirs, self._wanted, first), daemon=True
+            target=serve, args=(theirs, self._wanted, first, os.getpid()), daemon=True
         )
         self._process.start()
         theirs.close()
