@@ -35,7 +35,13 @@ beforeEach(() => {
         resolve(
           refused
             ? json(
-                { code: 'unreadable', status: 422, detail: refused, where: 'count', mend: '' },
+                {
+                  code: refused === 'superseded' ? refused : 'unreadable',
+                  status: 422,
+                  detail: refused,
+                  where: 'count',
+                  mend: '',
+                },
                 422,
               )
             : json({ words: `${body.design.title} ${body.fished.count ?? ''}` }),
@@ -87,6 +93,19 @@ describe('the water', () => {
     for (const answer of waiting) answer()
     await Promise.all(both)
     expect(water.fished).toMatchObject({ count: '12 s', wanted: '9 ft' })
+  })
+
+  it('says nothing of a figure that was said again before its answer came', async () => {
+    const bench = useBench()
+    bench.design = design('rig')
+    const water = useWater()
+    await settle()
+    const twice = [water.say('count', '12 s'), water.say('count', '12 s')]
+    await settle()
+    waiting[1]!('superseded')
+    waiting[2]!()
+    await Promise.all(twice)
+    expect(water.fished.count).toBe('12 s')
   })
 
   it('keeps the old figure where Python refuses the new one', async () => {

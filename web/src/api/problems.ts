@@ -19,6 +19,11 @@ export class Refused extends Error {
   }
 }
 
+/** Whether a newer question of the same asker took this one's place: nothing to tell an angler. */
+export function isSuperseded(error: unknown): boolean {
+  return error instanceof Refused && error.problem.code === 'superseded'
+}
+
 export class ServerLost extends Error {
   constructor() {
     super('The server does not answer.')

@@ -1,5 +1,5 @@
 import { onScopeDispose, ref, shallowRef } from 'vue'
-import { inWords, ServerLost } from './problems'
+import { inWords, isSuperseded, ServerLost } from './problems'
 import type { Waiting } from './job'
 
 /**
@@ -26,7 +26,8 @@ export function useJob<T>() {
       if (under === mine) found.value = answer
     } catch (error) {
       if (under === mine && !mine.signal.aborted) {
-        refused.value = error instanceof ServerLost ? '' : inWords(error)
+        const untold = error instanceof ServerLost || isSuperseded(error)
+        refused.value = untold ? '' : inWords(error)
       }
     } finally {
       if (under === mine) {

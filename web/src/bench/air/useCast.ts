@@ -2,7 +2,7 @@ import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { answered, api, type CastReading, type Design, type Schemas } from '@/api/client'
-import { inWords, Refused, ServerLost } from '@/api/problems'
+import { inWords, isSuperseded, ServerLost } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import { useBench } from '../useBench'
 
@@ -50,7 +50,7 @@ function useThrow(name: string, stroke: () => StrokeTexts) {
       refused.value = ''
     } catch (error) {
       if (mine !== asked || error instanceof ServerLost) return
-      if (error instanceof Refused && error.problem.code === 'superseded') return
+      if (isSuperseded(error)) return
       reading.value = null
       refused.value = inWords(error)
     }

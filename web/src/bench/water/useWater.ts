@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { answered, api, type Design, type WaterForm, type WaterReading } from '@/api/client'
-import { inWords, Refused, ServerLost } from '@/api/problems'
+import { inWords, isSuperseded, ServerLost } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import { useCast } from '../air/useCast'
 import { useBench } from '../useBench'
@@ -46,7 +46,7 @@ function useFished(name: string) {
       refused.value = ''
     } catch (error) {
       if (mine !== asked || error instanceof ServerLost) return
-      if (error instanceof Refused && error.problem.code === 'superseded') return
+      if (isSuperseded(error)) return
       reading.value = null
       refused.value = inWords(error)
     }
@@ -115,7 +115,12 @@ export const useWater = defineStore('water', () => {
       movie: false,
       units: settings.units,
     }
-    await answered(api.POST('/api/water', { body }))
+    try {
+      await answered(api.POST('/api/water', { body }))
+    } catch (error) {
+      if (isSuperseded(error)) return // said again meanwhile: the newer one is put in
+      throw error
+    }
     // others may have been said meanwhile: only this one is put in
     fished.value = { ...fished.value, [part]: text }
   }
