@@ -9,9 +9,10 @@ from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.leader import Attachment, Leader
 from nine_knots.core.leader.editing import apply_edit
 from nine_knots.core.leader.rig_edits import HangOn, SetDropper, SetThing
+from nine_knots.core.remedies.rig_changes import every_bead, every_shot
 from nine_knots.core.remedies.search import Try
 from nine_knots.core.remedies.tuning import setting_for_m
-from nine_knots.core.remedies.water import every_bead, every_shot, fished
+from nine_knots.core.remedies.water import fished
 from nine_knots.core.situation import Water
 from nine_knots.core.tackle import Bead, Fly, FlyLine
 from nine_knots.core.water.bodies import Body

@@ -10,8 +10,9 @@ from nine_knots.core.cast.stroke import Stroke
 from nine_knots.core.design import Design
 from nine_knots.core.errors import CannotCompute
 from nine_knots.core.leader.workbench import Workbench
+from nine_knots.core.remedies.rig_changes import every_bead, every_shot
 from nine_knots.core.remedies.search import Serves, Try
-from nine_knots.core.remedies.water import every_bead, every_shot, fished
+from nine_knots.core.remedies.water import fished
 from nine_knots.core.strand import Stock
 from nine_knots.core.units import Units
 from nine_knots.core.water.hung import indicator_float
