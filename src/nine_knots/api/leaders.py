@@ -2,7 +2,7 @@
 
 import re
 from datetime import datetime
-from typing import Annotated
+from typing import Annotated, Any
 
 from fastapi import APIRouter, Body, Header, Path, Query, Response
 from pydantic import BaseModel
@@ -22,6 +22,20 @@ from nine_knots.core.values import System
 from nine_knots.store import leaders as store
 
 router = APIRouter(prefix="/api/leaders", tags=["leaders"], responses=RESPONSES)
+_IT = {"leader_id": "$response.body#/leader_id"}
+LINKS: dict[int | str, dict[str, Any]] = {
+    201: {
+        "links": {
+            "read": {"operationId": "get_leader", "parameters": _IT},
+            "revise": {
+                "operationId": "post_revision",
+                "parameters": _IT | {"if-match": "$response.header.ETag"},
+            },
+            "take off": {"operationId": "delete_leader", "parameters": _IT},
+            "put back": {"operationId": "restore_leader", "parameters": _IT},
+        }
+    }
+}
 DesignBody = Annotated[Design, Body(examples=[DESIGN])]
 
 
@@ -116,7 +130,7 @@ def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
     )
 
 
-@router.post("", status_code=201, summary="Save a new leader")
+@router.post("", status_code=201, responses=LINKS, summary="Save a new leader")
 def post_leader(session: SavingSession, design: DesignBody, response: Response) -> store.Revision:
     """Save as revision 1 of a new leader."""
     made = session.save(

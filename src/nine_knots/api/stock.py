@@ -2,6 +2,7 @@
 
 import re
 import uuid
+from typing import Any
 
 from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
@@ -17,6 +18,16 @@ from nine_knots.store.stock import delete_stock, list_stock, put_stock, read_sto
 
 router = APIRouter(prefix="/api/stock", tags=["stock"], responses=RESPONSES)
 MOST_LEFT_M = 5000.0
+LINKS: dict[int | str, dict[str, Any]] = {
+    200: {
+        "links": {
+            "take off": {
+                "operationId": "remove_stock",
+                "parameters": {"spool_id": "$response.body#/spool_id"},
+            }
+        }
+    }
+}
 
 
 class PacketTexts(BaseModel):
@@ -136,7 +147,7 @@ def get_stock(session: CurrentSession, units: System = "imperial") -> list[Stock
     return [_row(item, Units(units)) for item in session.read(list_stock)]
 
 
-@router.post("/spools", summary="Add a spool, or write one anew")
+@router.post("/spools", responses=LINKS, summary="Add a spool, or write one anew")
 def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
     """Read the typed figures and keep the spool."""
     with field("diameter"):
