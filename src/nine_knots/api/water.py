@@ -8,13 +8,19 @@ from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.casts import unnamed
-from nine_knots.api.context import CurrentSession
+from nine_knots.api.context import CurrentSession, Session
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.strokes import StrokeForm
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
-from nine_knots.api.work.tasks import DepthTableTask, TuningTask, WaterRemedyTask, WaterTask
+from nine_knots.api.work.tasks import (
+    DepthTableTask,
+    RigTask,
+    TuningTask,
+    WaterRemedyTask,
+    WaterTask,
+)
 from nine_knots.core.design import Design
 from nine_knots.core.remedies import Remedy
 from nine_knots.core.remedies.depth_table import DepthTable
@@ -140,6 +146,16 @@ async def post_water_remedies(
     return await answering.respond(f"{asked.bench}-water-remedies", task)
 
 
+async def _rig_task(kind: type[RigTask], session: Session, asked: WaterRequest) -> RigTask:
+    """A search through the settings and weights that the angler owns."""
+    return kind(
+        design=unnamed(asked.design),
+        ask=asked.fished.read(asked.units, asked.slack_m),
+        stock=await run_in_threadpool(session.read, list_stock),
+        units=asked.units,
+    )
+
+
 @router.post(
     "/tuning",
     summary="Ask for the settings and weights that work",
@@ -150,12 +166,7 @@ async def post_tuning(
     session: CurrentSession, asked: WaterRequest, answering: CurrentAnswering
 ) -> Response:
     """The setting by bisection, the least and most shot and bead; nothing is stored."""
-    task = TuningTask(
-        design=unnamed(asked.design),
-        ask=asked.fished.read(asked.units, asked.slack_m),
-        stock=await run_in_threadpool(session.read, list_stock),
-        units=asked.units,
-    )
+    task = await _rig_task(TuningTask, session, asked)
     return await answering.respond(f"{asked.bench}-tuning", task)
 
 
@@ -169,10 +180,5 @@ async def post_depth_table(
     session: CurrentSession, asked: WaterRequest, answering: CurrentAnswering
 ) -> Response:
     """Depth by pace and depth of water, and what to change in each; nothing is stored."""
-    task = DepthTableTask(
-        design=unnamed(asked.design),
-        ask=asked.fished.read(asked.units, asked.slack_m),
-        stock=await run_in_threadpool(session.read, list_stock),
-        units=asked.units,
-    )
+    task = await _rig_task(DepthTableTask, session, asked)
     return await answering.respond(f"{asked.bench}-depth-table", task)

@@ -16,9 +16,9 @@ from nine_knots.core.strand import Stock
 from nine_knots.core.tackle import Fly, FlyLine, Rod
 from nine_knots.core.values import Frozen, Several
 from nine_knots.store.anglers import Settings, create_angler, read_settings
-from nine_knots.store.landings import read_estimate, write_estimate
+from nine_knots.store.landings import list_landings, read_estimate, write_estimate
 from nine_knots.store.practice import add_attempt, list_attempts
-from nine_knots.store.pulls import Source
+from nine_knots.store.pulls import Source, list_tests
 from nine_knots.store.stock import list_stock, put_stock
 from nine_knots.store.tackle import add_tackle, read_kit
 from nine_knots.store.tying import read_height_m, write_height_m
@@ -178,35 +178,21 @@ def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
 
 
 def _landings(cursor: DictCursor, angler_id: str) -> tuple[LandingKept, ...]:
-    cursor.execute(
-        "SELECT body, at_usual, slope, seen_at FROM landing WHERE angler_id = %s ORDER BY seen_at",
-        (angler_id,),
-    )
     return tuple(
         LandingKept(
-            seen=Seen.model_validate_json(row["body"]),
-            at_usual=row["at_usual"],
-            slope=row["slope"],
-            seen_at=_utc(row["seen_at"]),
+            seen=kept.seen,
+            at_usual=kept.landing.at_usual,
+            slope=kept.landing.slope,
+            seen_at=_utc(kept.seen_at),
         )
-        for row in cursor.fetchall()
+        for kept in reversed(list_landings(cursor, angler_id))
     )
 
 
 def _pulls(cursor: DictCursor, angler_id: str) -> tuple[PullKept, ...]:
-    cursor.execute(
-        "SELECT body, line, source, tested_at FROM pull_test WHERE angler_id = %s "
-        "ORDER BY tested_at, test_id",
-        (angler_id,),
-    )
     return tuple(
-        PullKept(
-            test=PullTest.model_validate_json(row["body"]),
-            line=row["line"],
-            source=row["source"],
-            tested_at=_utc(row["tested_at"]),
-        )
-        for row in cursor.fetchall()
+        PullKept(test=kept.test, line=kept.line, source=kept.source, tested_at=_utc(kept.tested_at))
+        for kept in reversed(list_tests(cursor, angler_id))
     )
 
 

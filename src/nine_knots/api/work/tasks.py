@@ -4,6 +4,7 @@ An answer comes back as bytes, JSON unless the task says otherwise, so that it i
 beside the service, and kept at its true size.
 """
 
+from abc import ABC, abstractmethod
 from typing import Any, ClassVar
 
 from pydantic import TypeAdapter
@@ -30,16 +31,16 @@ from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
 from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
 
 
-class Task(Frozen):
+class Task(Frozen, ABC):
     """Something to work out; ``heavy`` ones wait for light ones, and end after ``most_s``."""
 
     heavy: ClassVar[bool] = False
     most_s: ClassVar[float] = 8.0
     answers: ClassVar[Any] = None
 
+    @abstractmethod
     def work(self) -> Any:
         """The answer; CannotCompute where there is none."""
-        raise NotImplementedError
 
     def written(self) -> bytes:
         """The answer as bytes."""
@@ -195,7 +196,7 @@ class WaterRemedyTask(_Heavy):
         )
 
 
-class _RigTask(_Heavy):
+class RigTask(_Heavy):
     """A search through settings and weights."""
 
     design: Design
@@ -204,7 +205,7 @@ class _RigTask(_Heavy):
     units: System
 
 
-class TuningTask(_RigTask):
+class TuningTask(RigTask):
     """The settings and weights that work."""
 
     answers = Tuning
@@ -214,7 +215,7 @@ class TuningTask(_RigTask):
         return tuned(self.design, self.stock, Units(self.units), self.ask)
 
 
-class DepthTableTask(_RigTask):
+class DepthTableTask(RigTask):
     """A rig's depth table."""
 
     answers = DepthTable
@@ -235,7 +236,7 @@ class CardsTask(_Heavy):
     tier: Tier
     units: System
 
-    def written(self) -> bytes:
+    def work(self) -> bytes:
         """The PDF."""
         made = {design: self._card(design) for design in dict.fromkeys(d for d, _ in self.wanted)}
         several = self.paper in ("sheet", "labels")
@@ -243,6 +244,10 @@ class CardsTask(_Heavy):
             made[design] for design, count in self.wanted for _ in range(count if several else 1)
         ]
         return write_pdf(tuple(cards), self.paper)
+
+    def written(self) -> bytes:
+        """The PDF as it is."""
+        return self.work()
 
     def _card(self, design: Design) -> Card:
         units, table = Units(self.units), None
