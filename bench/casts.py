@@ -11,12 +11,12 @@ import psutil
 from scipy.stats import spearmanr
 
 from bench.laps import row
-from nine_knots.core.cast.rig import FAST, FULL, Mesh, Rig, rig_of
-from nine_knots.core.cast.screen import screened
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.cast.throw import Air, throw, trimmed
-from nine_knots.core.errors import CannotCompute
-from nine_knots.core.tackle import Fly, FlyLine, line_profile
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.models.cast.casting import Air, throw, trimmed
+from nine_knots.core.models.cast.rig import FAST, FULL, Mesh, Rig, rig_of
+from nine_knots.core.models.cast.screen import screened
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
 from tests.makers import level, tied
 from tests.reference.test_chain import in_step_with_the_engine
 

@@ -13,11 +13,11 @@ from playwright.sync_api import sync_playwright
 from bench import casts, waters
 from bench.laps import laps, row
 from bench.strain import strain
-from nine_knots.core.evaluation import evaluate
-from nine_knots.core.hold.pull import hold_reading
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.edits import Split
-from nine_knots.core.units import Units
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.evaluation import evaluate
+from nine_knots.core.tell.pull import hold_reading
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.edits import Split
 from nine_knots.formats.tying_pdf import Card, write_pdf
 from tests.makers import PLAIN, design, level, tied, workbench
 from tests.running import Running

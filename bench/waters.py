@@ -7,17 +7,17 @@ import time
 import httpx
 
 from bench.laps import laps, row
-from nine_knots.core.design import Design
-from nine_knots.core.remedies.depth_table import depth_table
-from nine_knots.core.remedies.tuning import tuned
-from nine_knots.core.units import Units
-from nine_knots.core.water.measures import depth_measure, drift_measure
-from nine_knots.core.water.outcome import outcome_of
-from nine_knots.core.water.reading import water_reading
-from nine_knots.core.water.rig import rig_below
-from nine_knots.core.water.run import run_of, top_of
-from nine_knots.core.water.setups import USUAL_ASK, setup_of, stream_of, water_of
-from nine_knots.core.water.steady import drifting
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.remedies.depth_table import depth_table
+from nine_knots.core.judge.remedies.tuning import tuned
+from nine_knots.core.judge.water import depth_measure, drift_measure
+from nine_knots.core.models.water.fished import outcome_of
+from nine_knots.core.models.water.fishing import run_of, top_of
+from nine_knots.core.models.water.rig_in_water import rig_below
+from nine_knots.core.models.water.setups import USUAL_ASK, setup_of, stream_of, water_of
+from nine_knots.core.physics.steady import drifting
+from nine_knots.core.tell.water import water_reading
+from nine_knots.core.trade.design import Design
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 

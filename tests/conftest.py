@@ -5,6 +5,8 @@ from collections.abc import Iterator
 import pytest
 from hypothesis import settings
 
+from nine_knots.launch import PROJECT
+from nine_knots.launch.kernels import keep_kernels_in
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Address, Database
 from nine_knots.store.migrate import migrate
@@ -26,6 +28,10 @@ TABLES = (
     "stock",
     "angler",
 )
+
+
+def pytest_configure() -> None:
+    keep_kernels_in(PROJECT / ".local")  # before any kernel is imported
 
 
 @pytest.fixture(scope="session")

@@ -1,14 +1,14 @@
 """Small values to test with: a shelf, a day, a leader; all invented."""
 
-from nine_knots.core.design import Design
-from nine_knots.core.leader import Joint, Leader, LevelPiece, TaperedPiece
-from nine_knots.core.leader.workbench import Workbench
-from nine_knots.core.materials import MaterialKey
-from nine_knots.core.situation import Quarry, Situation, Water, Wind
-from nine_knots.core.strand import Packet, Spool, Strand, TaperedStrand, TaperProfile
-from nine_knots.core.tackle import Fly, FlyLine, Rod
-from nine_knots.core.units import Units
-from nine_knots.core.units.factors import FOOT_M, THOU_M
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.units.factors import FOOT_M, THOU_M
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader import Joint, Leader, LevelPiece, TaperedPiece
+from nine_knots.core.trade.leader.workbench import Workbench
+from nine_knots.core.trade.materials import MaterialKey
+from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
+from nine_knots.core.trade.strand import Packet, Spool, Strand, TaperedStrand, TaperProfile
+from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 
 INCHES = Units("imperial")
 METRIC = Units("metric")

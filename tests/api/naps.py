@@ -5,8 +5,8 @@ import signal
 import time
 
 from nine_knots.api.work.tasks import Task
-from nine_knots.core.errors import CannotCompute
-from nine_knots.core.patience import still_wanted, tell
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.patience import still_wanted, tell
 
 
 class Nap(Task):

@@ -4,7 +4,7 @@ from concurrent.futures import ThreadPoolExecutor
 
 import pytest
 
-from nine_knots.core.knots.own import PullTest
+from nine_knots.core.trade.knots.own import PullTest
 from nine_knots.store.pulls import add_tests
 
 SPOOL = {"material": "nylon-soft", "diameter": "5X", "left": "30 m"}

@@ -9,7 +9,7 @@ import pytest
 from nine_knots.api.work.crew import WORKERS, Crew
 from nine_knots.api.work.kept import Kept
 from nine_knots.api.work.turns import MOST_OF_A_PAGE, Asker
-from nine_knots.core.errors import CannotCompute, Superseded, TooBusy, TooLong, WorkFailed
+from nine_knots.core.base.errors import CannotCompute, Superseded, TooBusy, TooLong, WorkFailed
 from tests.api.naps import Broken, Deadly, LongNap, Nap, Refusing
 
 ME = Asker("page", "question")

@@ -2,11 +2,11 @@
 
 import pytest
 
-from nine_knots.core.errors import NineKnotsError
-from nine_knots.core.knots import KNOTS, STOUT_M
-from nine_knots.core.leader import Joint, Leader
-from nine_knots.core.leader.advising import advise
-from nine_knots.core.tackle import Fly, FlyLine
+from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.trade.knots import KNOTS, STOUT_M
+from nine_knots.core.trade.leader import Joint, Leader
+from nine_knots.core.trade.leader.advising import advise
+from nine_knots.core.trade.tackle import Fly, FlyLine
 from tests.makers import DRY, FIVE, PLAIN, level, tied
 
 BARE = FlyLine(title="bare", weight=5, tip="bare")

@@ -7,21 +7,17 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nine_knots.core.cast.agreement import agreement_of
-from nine_knots.core.cast.rig import FAST, FULL, rig_of
-from nine_knots.core.cast.stroke import ROD_TIP_M, Stroke
-from nine_knots.core.cast.throw import Air, launched, throw, trimmed
-from nine_knots.core.cast.turnover import (
-    air_of,
-    mass_ratio,
-    mono_measure,
-    opening_of,
-    turnover_measure,
-)
-from nine_knots.core.errors import CannotCompute
-from nine_knots.core.leader import Leader
-from nine_knots.core.situation import Wind
-from nine_knots.core.tackle import Fly, FlyLine, line_profile
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.judge.agreement import agreement_of
+from nine_knots.core.judge.turnover import mono_measure, opening_of, turnover_measure
+from nine_knots.core.models.cast.casting import Air, launched, throw, trimmed
+from nine_knots.core.models.cast.mono import mass_ratio
+from nine_knots.core.models.cast.rig import FAST, FULL, rig_of
+from nine_knots.core.models.cast.stroke import ROD_TIP_M, Stroke
+from nine_knots.core.models.cast.wind import air_of
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.situation import Wind
+from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
 from tests.makers import DRY, FIVE, INCHES, METRIC, PLAIN, day, knotless, level, tied
 
 LINE = line_profile(FIVE)

@@ -6,10 +6,11 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nine_knots.core.errors import EditRefused, NineKnotsError, Unreadable
-from nine_knots.core.leader import Joint, Leader
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.edits import (
+from nine_knots.core.base.errors import EditRefused, NineKnotsError, Unreadable
+from nine_knots.core.base.units.factors import FOOT_M, INCH_M, THOU_M
+from nine_knots.core.trade.leader import Joint, Leader
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.edits import (
     CutBack,
     Delete,
     Insert,
@@ -23,8 +24,7 @@ from nine_knots.core.leader.edits import (
     StepStock,
     UseStock,
 )
-from nine_knots.core.leader.resizing import SHORTEST_PIECE_M
-from nine_knots.core.units.factors import FOOT_M, INCH_M, THOU_M
+from nine_knots.core.trade.leader.resizing import SHORTEST_PIECE_M
 from tests.makers import METRIC, PLAIN, SHELF, knotless, level, spool, tied, workbench
 
 BENCH = workbench()

@@ -2,13 +2,13 @@
 
 import pytest
 
-from nine_knots.core.cast.effort import AIMS, PLAIN_LEADER, effort_of, speed_needed
-from nine_knots.core.cast.rig import FAST, rig_of
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.cast.throw import Air, throw
-from nine_knots.core.errors import CannotCompute
-from nine_knots.core.situation import Wind
-from nine_knots.core.tackle import Fly, line_profile
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.judge.effort import AIMS, PLAIN_LEADER, effort_of, speed_needed
+from nine_knots.core.models.cast.casting import Air, throw
+from nine_knots.core.models.cast.rig import FAST, rig_of
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.trade.situation import Wind
+from nine_knots.core.trade.tackle import Fly, line_profile
 from tests.core.test_cast import SOUND
 from tests.makers import DRY, FIVE, METRIC, design, level, tied
 

@@ -6,13 +6,13 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from nine_knots.core.cords import squash
-from nine_knots.core.errors import OutOfRange, Unreadable
-from nine_knots.core.evaluation import evaluate
-from nine_knots.core.leader import Joint, Leader
-from nine_knots.core.phrases import Say, hear, phrases
-from nine_knots.core.situation import Quarry, Situation, Water, Wind
-from nine_knots.core.units import Units
+from nine_knots.core.base.errors import OutOfRange, Unreadable
+from nine_knots.core.base.measure import squash
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.evaluation import evaluate
+from nine_knots.core.tell.sentence import Say, hear, phrases
+from nine_knots.core.trade.leader import Joint, Leader
+from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
 from tests.makers import INCHES, METRIC, PLAIN, day, design, knotless, level, tied
 
 

@@ -3,14 +3,15 @@
 import numpy as np
 import pytest
 
-from nine_knots.core.errors import CannotCompute
-from nine_knots.core.hold import hold_of, need_of
-from nine_knots.core.hold.weakest_link import first_break
-from nine_knots.core.knots import KNOTS, line_used_m, strength_kept, turns
-from nine_knots.core.leader import Joint, Leader
-from nine_knots.core.materials import MATERIALS
-from nine_knots.core.situation import Quarry, Water
-from nine_knots.core.units.factors import THOU_M
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.models.hold.elements import hold_of
+from nine_knots.core.physics.weakest_link import first_break
+from nine_knots.core.trade.knots import KNOTS, line_used_m, strength_kept, turns
+from nine_knots.core.trade.leader import Joint, Leader
+from nine_knots.core.trade.materials import MATERIALS
+from nine_knots.core.trade.need import need_of
+from nine_knots.core.trade.situation import Quarry, Water
 from tests.makers import PLAIN, day
 
 NYLON, FLUORO = MATERIALS["nylon-soft"], MATERIALS["fluorocarbon"]
@@ -51,7 +52,7 @@ def test_chances_come_from_a_monte_carlo_just_so():
     means, spreads = np.array([20.0, 21.0, 24.0]), np.array([0.05, 0.10, 0.15])
     found = first_break(means, spreads)
     rng = np.random.default_rng(9)
-    from nine_knots.core.hold.weakest_link import weibull_shape
+    from nine_knots.core.physics.weakest_link import weibull_shape
 
     shapes = np.array([weibull_shape(s) for s in spreads])
     draws = rng.weibull(shapes, size=(200_000, 3))

@@ -5,9 +5,9 @@ import math
 import pytest
 from pydantic import ValidationError
 
-from nine_knots.core.leader import Attachment, Joint, Leader, LevelPiece
-from nine_knots.core.strand import Spool, TaperProfile
-from nine_knots.core.units.factors import THOU_M
+from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.trade.leader import Attachment, Joint, Leader, LevelPiece
+from nine_knots.core.trade.strand import Spool, TaperProfile
 from tests.makers import PLAIN, PROFILE, knotless, level, strand, tied
 
 

@@ -2,8 +2,8 @@
 
 import pytest
 
-from nine_knots.core.match import match_joints
-from nine_knots.core.tackle import FlyLine, line_profile
+from nine_knots.core.judge.match import match_joints
+from nine_knots.core.trade.tackle import FlyLine, line_profile
 from tests.makers import FIVE, level, tied
 
 

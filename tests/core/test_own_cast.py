@@ -6,8 +6,9 @@ import numpy as np
 import pytest
 from scipy import optimize, stats
 
-from nine_knots.core.cast.landings import Seen, landing_of, log_arrival
-from nine_knots.core.cast.own_cast import (
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.judge.landings import Seen, landing_of, log_arrival
+from nine_knots.core.judge.own_cast import (
     FREEDOM,
     LANDED,
     SCATTER,
@@ -16,10 +17,9 @@ from nine_knots.core.cast.own_cast import (
     OwnCast,
     estimate,
 )
-from nine_knots.core.cast.own_reading import expected, own_reading
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.cast.turnover import opening_of, turnover_measure
-from nine_knots.core.errors import CannotCompute
+from nine_knots.core.judge.turnover import opening_of, turnover_measure
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.tell.own_cast import expected, own_reading
 from tests.core.test_cast import SOUND, flown
 from tests.makers import DRY, METRIC, day, design
 

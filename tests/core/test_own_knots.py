@@ -4,10 +4,10 @@ from math import log
 
 import pytest
 
-from nine_knots.core.evaluation import evaluate
-from nine_knots.core.hold import hold_of
-from nine_knots.core.knots.own import PullTest, belief, density, is_odd, own_knots, summed
-from nine_knots.core.tying import Tier
+from nine_knots.core.models.hold.elements import hold_of
+from nine_knots.core.tell.evaluation import evaluate
+from nine_knots.core.trade.knots.own import PullTest, belief, density, is_odd, own_knots, summed
+from nine_knots.core.trade.tyer import Tyer
 from tests.makers import INCHES, PLAIN, design
 
 
@@ -39,9 +39,9 @@ def test_the_design_goes_by_the_posterior_and_says_so():
     own = own_knots((told(pulls(0.6, 0.62, 0.58, 0.6, 0.61, 0.6, 0.59, 0.6)),))
     assert [(one.knot, one.family, one.tests) for one in own] == [("blood", "nylon", 8)]
     assert hold_of(PLAIN, own=own).mean_n < hold_of(PLAIN).mean_n
-    hold = evaluate(design(), {}, INCHES, Tier(knots=own)).verdict[1]
+    hold = evaluate(design(), {}, INCHES, Tyer(knots=own)).verdict[1]
     assert "Its knot is reckoned by 8 pulls of yours." in hold.why
-    joint = evaluate(design(), {}, INCHES, Tier(knots=own)).joints[3]
+    joint = evaluate(design(), {}, INCHES, Tyer(knots=own)).joints[3]
     assert joint.kept.endswith(", by 8 pulls of yours")
     assert "pulls of yours" not in evaluate(design(), {}, INCHES).verdict[1].why
 

@@ -2,14 +2,14 @@
 
 import pytest
 
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.errors import CannotCompute, TooLong
-from nine_knots.core.patience import tell, waited_for_by
-from nine_knots.core.remedies import remedies_for
-from nine_knots.core.remedies.depth_table import depth_table
-from nine_knots.core.water.run import run_of
-from nine_knots.core.water.setups import WaterAsk
-from nine_knots.core.water.stepper import Leg, history
+from nine_knots.core.base.errors import CannotCompute, TooLong
+from nine_knots.core.base.patience import tell, waited_for_by
+from nine_knots.core.judge.remedies.depth_table import depth_table
+from nine_knots.core.judge.remedies.turnover import remedies_for
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.water.fishing import run_of
+from nine_knots.core.models.water.setups import WaterAsk
+from nine_knots.core.physics.stepper import Leg, history
 from tests.core.test_remedies import LONG
 from tests.makers import DRY, INCHES, METRIC, SHELF, design
 
@@ -45,13 +45,13 @@ def test_a_table_that_is_not_waited_for_ends_before_its_next_simulation():
 
 
 def test_remedies_found_till_time_runs_out_are_offered():
-    every = remedies_for(LONG, Stroke(), SHELF, (DRY,), {}, INCHES)
+    every = remedies_for(LONG, Stroke(), SHELF, (DRY,), INCHES)
     counting = Somebody(10_000)
     with waited_for_by(counting):
-        remedies_for(LONG, Stroke(), SHELF, (DRY,), {}, INCHES)
+        remedies_for(LONG, Stroke(), SHELF, (DRY,), INCHES)
     taken = 10_000 - counting.left
     with waited_for_by(Somebody(taken // 2)):
-        some = remedies_for(LONG, Stroke(), SHELF, (DRY,), {}, INCHES)
+        some = remedies_for(LONG, Stroke(), SHELF, (DRY,), INCHES)
     assert some == every[: len(some)]
     assert len(some) <= len(every)
 

@@ -4,16 +4,16 @@ import numpy as np
 import pytest
 from scipy.stats import binom
 
-from nine_knots.core.hold.elements import hold_of
-from nine_knots.core.hold.pull import hold_reading
-from nine_knots.core.hold.record_rule import bite_m, class_m, record_lines
-from nine_knots.core.hold.stretch import at_the_hook_n_m, compliance_m_n, energy_j
-from nine_knots.core.leader import Joint, Leader
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.edits import SetWear, UseStock
-from nine_knots.core.situation import Quarry, Water
-from nine_knots.core.tackle import Rod
-from nine_knots.core.units.factors import INCH_M
+from nine_knots.core.base.units.factors import INCH_M
+from nine_knots.core.judge.record_rule import bite_m, class_m, record_lines
+from nine_knots.core.models.hold.elements import hold_of
+from nine_knots.core.models.hold.stretch import at_the_hook_n_m, compliance_m_n, energy_j
+from nine_knots.core.tell.pull import hold_reading
+from nine_knots.core.trade.leader import Joint, Leader
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.edits import SetWear, UseStock
+from nine_knots.core.trade.situation import Quarry, Water
+from nine_knots.core.trade.tackle import Rod
 from tests.makers import INCHES, METRIC, PLAIN, design, knotless, level, tied, workbench
 
 

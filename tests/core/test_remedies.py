@@ -2,16 +2,17 @@
 
 import pytest
 
-from nine_knots.core.cast.rig import FAST, rig_of
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.cast.throw import trimmed
-from nine_knots.core.cast.turnover import air_of, turnover_measure
-from nine_knots.core.leader import Leader
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.edits import UseStock
-from nine_knots.core.remedies import remedies_for
-from nine_knots.core.tackle import Fly, line_profile
-from nine_knots.core.units import parse_speed
+from nine_knots.core.base.units import parse_speed
+from nine_knots.core.judge.remedies.turnover import remedies_for
+from nine_knots.core.judge.turnover import turnover_measure
+from nine_knots.core.models.cast.casting import trimmed
+from nine_knots.core.models.cast.rig import FAST, rig_of
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.wind import air_of
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.edits import UseStock
+from nine_knots.core.trade.tackle import Fly, line_profile
 from tests.makers import DRY, INCHES, SHELF, design, level, tied, workbench
 
 SMALL = Fly(title="Small dry 18", kind="dry", hook=18)
@@ -42,7 +43,7 @@ def cast_again(made, stroke=STROKE):
 
 
 def offered(made):
-    return remedies_for(made, STROKE, SHELF, (DRY, SMALL), {}, INCHES)
+    return remedies_for(made, STROKE, SHELF, (DRY, SMALL), INCHES)
 
 
 def test_a_leader_that_does_not_open_is_offered_what_opens_it():

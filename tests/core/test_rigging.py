@@ -3,12 +3,15 @@
 import pytest
 from pydantic import ValidationError
 
-from nine_knots.core.errors import EditRefused, Unreadable
-from nine_knots.core.hold import hold_of, hold_of_dropper, what_is_lost
-from nine_knots.core.leader import Attachment, Dropper, Joint
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.edits import Delete, SetLength, UseStock
-from nine_knots.core.leader.rig_edits import (
+from nine_knots.core.base.errors import EditRefused, Unreadable
+from nine_knots.core.judge.loss import what_is_lost
+from nine_knots.core.models.hold.elements import hold_of, hold_of_dropper
+from nine_knots.core.tell.tying.cutting import cut_length_m
+from nine_knots.core.tell.tying.steps import work_order
+from nine_knots.core.trade.leader import Attachment, Dropper, Joint
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.edits import Delete, SetLength, UseStock
+from nine_knots.core.trade.leader.rig_edits import (
     ChangeFly,
     HangOn,
     MoveThing,
@@ -22,8 +25,7 @@ from nine_knots.core.leader.rig_edits import (
     StepThing,
     TakeOff,
 )
-from nine_knots.core.tackle import Fly
-from nine_knots.core.tying import cut_length_m, work_order
+from nine_knots.core.trade.tackle import Fly
 from tests.makers import DRY, INCHES, PLAIN, level, strand, tied, workbench
 
 NYMPH = Fly(title="Test nymph 14", kind="nymph", hook=14)

@@ -6,12 +6,15 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nine_knots.core.errors import CannotCompute, NotFound
-from nine_knots.core.match import match_joints
-from nine_knots.core.schools import SCHOOLS, SchoolParameters, bare_leader, propose
-from nine_knots.core.situation import Quarry, Water, WaterRules
-from nine_knots.core.tackle import Bead, Fly, FlyLine, line_profile
-from nine_knots.core.units.factors import FOOT_M, THOU_M
+from nine_knots.core.base.errors import CannotCompute, NotFound
+from nine_knots.core.base.units.factors import FOOT_M, THOU_M
+from nine_knots.core.judge.match import match_joints
+from nine_knots.core.judge.proposing.bare import bare_leader
+from nine_knots.core.judge.proposing.propose import propose
+from nine_knots.core.trade.schools import SCHOOLS
+from nine_knots.core.trade.schools.school import SchoolParameters
+from nine_knots.core.trade.situation import Quarry, Water, WaterRules
+from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, line_profile
 from tests.makers import INCHES, SHELF, day, packet, spool
 
 STREAMER = Fly(title="Streamer 6", kind="streamer", hook=6, bulk="slim")

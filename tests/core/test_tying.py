@@ -2,8 +2,9 @@
 
 import pytest
 
-from nine_knots.core.leader import Joint, Leader
-from nine_knots.core.tying import cautions_for, cut_length_m, work_order
+from nine_knots.core.tell.tying.cutting import cut_length_m
+from nine_knots.core.tell.tying.steps import cautions_for, work_order
+from nine_knots.core.trade.leader import Joint, Leader
 from tests.makers import DRY, INCHES, PLAIN, knotless, level, tied
 
 

@@ -2,20 +2,16 @@
 
 import pytest
 
-from nine_knots.core.errors import OutOfRange
-from nine_knots.core.leader import Joint, Leader
-from nine_knots.core.tying import (
-    Tier,
-    as_tied,
-    batch_of,
-    cut_length_m,
-    hand_of,
-    in_spans,
-    screens,
-    shown_handiness,
-    work_order,
-)
-from nine_knots.core.units.factors import INCH_M
+from nine_knots.core.base.errors import OutOfRange
+from nine_knots.core.base.units.factors import INCH_M
+from nine_knots.core.tell.tying.as_tied import as_tied
+from nine_knots.core.tell.tying.batch import batch_of
+from nine_knots.core.tell.tying.cutting import cut_length_m
+from nine_knots.core.tell.tying.hand import hand_of, shown_handiness
+from nine_knots.core.tell.tying.spans import in_spans
+from nine_knots.core.tell.tying.steps import screens, work_order
+from nine_knots.core.trade.leader import Joint, Leader
+from nine_knots.core.trade.tyer import Tyer
 from tests.makers import DRY, INCHES, METRIC, PLAIN, SHELF, design, knotless, level, packet, tied
 
 
@@ -50,9 +46,9 @@ def test_lengths_without_a_tape(inches, said):
     assert in_spans(inches * INCH_M, None, INCHES) == ""
 
 
-def test_a_cut_list_follows_the_tier():
+def test_a_cut_list_follows_the_tyer():
     usual = work_order(PLAIN, DRY, {}, INCHES)
-    mine = work_order(PLAIN, DRY, {}, INCHES, Tier(handiness=0.6, height_m=1.8))
+    mine = work_order(PLAIN, DRY, {}, INCHES, Tyer(handiness=0.6, height_m=1.8))
     assert all(m.cut.si < u.cut.si for m, u in zip(mine.rows, usual.rows, strict=True))
     assert usual.rows[0].spans == ""
     assert "breastbone" in mine.rows[0].spans
@@ -100,7 +96,7 @@ def test_a_batch_adds_up_and_says_what_runs_out():
 
 
 def test_the_work_is_one_step_a_screen_and_ends_with_measuring():
-    shown = screens(PLAIN, DRY, {}, INCHES, Tier(height_m=1.8))
+    shown = screens(PLAIN, DRY, {}, INCHES, Tyer(height_m=1.8))
     kinds = [screen.kind for screen in shown]
     assert kinds == (["cut"] * 4 + ["straighten"] + ["tie", "draw", "check"] * 5 + ["measure"] * 4)
     assert [s.joint for s in shown if s.kind == "tie"] == [1, 2, 3, 0, 4]

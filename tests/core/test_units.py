@@ -4,8 +4,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from nine_knots.core.errors import OutOfRange, Unreadable
-from nine_knots.core.units import (
+from nine_knots.core.base.errors import OutOfRange, Unreadable
+from nine_knots.core.base.units import (
     Units,
     parse_bead,
     parse_diameter,
@@ -15,7 +15,7 @@ from nine_knots.core.units import (
     parse_mass,
     parse_speed,
 )
-from nine_knots.core.units.factors import POUND_N
+from nine_knots.core.base.units.factors import POUND_N
 
 SYSTEMS = st.sampled_from(["imperial", "metric"])
 

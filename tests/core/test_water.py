@@ -5,27 +5,26 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.errors import CannotCompute
-from nine_knots.core.leader import Attachment, Leader
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
-from nine_knots.core.phrases import Say, hear
-from nine_knots.core.remedies import water_remedies_for
-from nine_knots.core.remedies.depth_table import depth_table
-from nine_knots.core.remedies.search import Try
-from nine_knots.core.remedies.tuning import setting_for_m, tuned
-from nine_knots.core.remedies.water import fished
-from nine_knots.core.situation import Water, WaterRules
-from nine_knots.core.tackle import Bead, Fly, FlyLine
-from nine_knots.core.units import parse_current, parse_seconds, parse_share, parse_temperature
-from nine_knots.core.water.hung import fly_body, fly_float
-from nine_knots.core.water.outcome import outcome_of
-from nine_knots.core.water.reading import water_reading
-from nine_knots.core.water.rig import Water as Fluid
-from nine_knots.core.water.rig import rig_below
-from nine_knots.core.water.run import run_of
-from nine_knots.core.water.setups import USUAL_ASK, WaterAsk, setup_of
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.units import parse_current, parse_seconds, parse_share, parse_temperature
+from nine_knots.core.judge.remedies.depth_table import depth_table
+from nine_knots.core.judge.remedies.search import Try
+from nine_knots.core.judge.remedies.tuning import setting_for_m, tuned
+from nine_knots.core.judge.remedies.water import fished, water_remedies_for
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.water.fished import outcome_of
+from nine_knots.core.models.water.fishing import run_of
+from nine_knots.core.models.water.rig_in_water import rig_below
+from nine_knots.core.models.water.setups import USUAL_ASK, WaterAsk, setup_of
+from nine_knots.core.physics.fluid import Fluid
+from nine_knots.core.tell.sentence import Say, hear
+from nine_knots.core.tell.water import water_reading
+from nine_knots.core.trade.in_water import fly_body, fly_float
+from nine_knots.core.trade.leader import Attachment, Leader
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
+from nine_knots.core.trade.situation import Water, WaterRules
+from nine_knots.core.trade.tackle import Bead, Fly, FlyLine
 from tests.makers import DRY, INCHES, METRIC, PLAIN, SHELF, day, design, level, tied, workbench
 
 COLD = Fluid(999.7, 1.306e-3)
@@ -206,13 +205,13 @@ def test_the_setting_brings_the_fly_to_the_depth_that_is_wanted():
 def test_each_remedy_really_brings_it_in():
     shallow = rigged(SetThing(thing=0, above="20 in"), leader=FLOATED)
     made = deep(shallow)
-    remedies = water_remedies_for(made, Stroke(), SHELF, {}, INCHES)
+    remedies = water_remedies_for(made, Stroke(), SHELF, INCHES)
     assert "setting" in {remedy.what for remedy in remedies}
     serves = fished(INCHES, more=True)
     for remedy in remedies:
         again = Try("", remedy.design, Stroke(), remedy.ask or USUAL_ASK)
         assert serves(again).gives == remedy.gives
-    assert water_remedies_for(remedies[0].design, Stroke(), SHELF, {}, INCHES) == ()
+    assert water_remedies_for(remedies[0].design, Stroke(), SHELF, INCHES) == ()
 
 
 def test_the_depth_table_has_a_cell_for_every_pace_and_depth():

@@ -2,18 +2,19 @@
 
 import pytest
 
-from nine_knots.core.errors import CannotCompute
-from nine_knots.core.evaluation import evaluate
-from nine_knots.core.leader import Leader
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
-from nine_knots.core.remedies.tuning import mark_for_m
-from nine_knots.core.situation import Water
-from nine_knots.core.tackle import Bead, Fly, FlyLine, line_profile
-from nine_knots.core.water.outcome import outcome_of
-from nine_knots.core.water.reading import water_reading
-from nine_knots.core.water.run import run_of, zone_top_m
-from nine_knots.core.water.setups import USUAL_ASK, WaterAsk
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.judge.remedies.tuning import mark_for_m
+from nine_knots.core.models.water.fished import outcome_of
+from nine_knots.core.models.water.fishing import run_of
+from nine_knots.core.models.water.setups import USUAL_ASK, WaterAsk
+from nine_knots.core.models.water.zone import zone_top_m
+from nine_knots.core.tell.evaluation import evaluate
+from nine_knots.core.tell.water import water_reading
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
+from nine_knots.core.trade.situation import Water
+from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, line_profile
 from tests.makers import DRY, INCHES, METRIC, PLAIN, design, level, tied, workbench
 
 NYMPH = Fly(title="Nymph 14", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0))

@@ -9,10 +9,10 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from jsonschema import Draft202012Validator
 
-from nine_knots.core.design import Design
-from nine_knots.core.errors import FileRefused
-from nine_knots.core.evaluation import evaluate
-from nine_knots.core.leader import Attachment, Joint, Leader
+from nine_knots.core.base.errors import FileRefused
+from nine_knots.core.tell.evaluation import evaluate
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader import Attachment, Joint, Leader
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock

@@ -5,9 +5,9 @@ from io import BytesIO
 import pytest
 from pypdf import PdfReader
 
-from nine_knots.core.evaluation import evaluate
-from nine_knots.core.remedies.depth_table import depth_table
-from nine_knots.core.tying import Tier
+from nine_knots.core.judge.remedies.depth_table import depth_table
+from nine_knots.core.tell.evaluation import evaluate
+from nine_knots.core.trade.tyer import Tyer
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.formats.tying_pdf import Card, write_pdf
@@ -17,7 +17,7 @@ from tests.makers import INCHES, METRIC, design, level, tied
 def card(title="Test leader", leader=None, units=INCHES) -> Card:
     made = design(leader) if leader else design()
     made = made.model_copy(update={"title": title, "notes": "For the glide."})
-    return Card(made, evaluate(made, {}, units, Tier(height_m=1.8)))
+    return Card(made, evaluate(made, {}, units, Tyer(height_m=1.8)))
 
 
 def read(cards, paper) -> PdfReader:

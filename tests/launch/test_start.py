@@ -7,7 +7,7 @@ from pathlib import Path
 import httpx
 import pytest
 
-from nine_knots.core.errors import DatabaseTrouble
+from nine_knots.core.base.errors import DatabaseTrouble
 from nine_knots.launch import mariadb
 from tests.running import PROJECT, Running
 

@@ -9,13 +9,13 @@ import numpy as np
 import pytest
 from scipy.optimize import brentq
 
-from nine_knots.core.cast import flight
-from nine_knots.core.cast.air import AIR_KG_M3, across_coefficient, along_coefficient
-from nine_knots.core.cast.rig import Mesh, rig_of
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.cast.throw import launched
-from nine_knots.core.tackle import line_profile
-from nine_knots.core.units.factors import THOU_M
+from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.models.cast.casting import launched
+from nine_knots.core.models.cast.rig import Mesh, rig_of
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.physics import flight
+from nine_knots.core.physics.air import AIR_KG_M3, across_coefficient, along_coefficient
+from nine_knots.core.trade.tackle import line_profile
 from tests.makers import DRY, FIVE, level, tied
 
 G = 9.81

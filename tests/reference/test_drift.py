@@ -5,27 +5,27 @@ from math import cos, exp, radians, sin
 import numpy as np
 import pytest
 
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.leader import Attachment, Leader
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.rig_edits import HangOn, SetDropper, SetThing
-from nine_knots.core.remedies.rig_changes import every_bead, every_shot
-from nine_knots.core.remedies.search import Try
-from nine_knots.core.remedies.tuning import setting_for_m
-from nine_knots.core.remedies.water import fished
-from nine_knots.core.situation import Water
-from nine_knots.core.tackle import Bead, Fly, FlyLine
-from nine_knots.core.water.bodies import Body
-from nine_knots.core.water.floats import ball
-from nine_knots.core.water.measures import drift_measure
-from nine_knots.core.water.outcome import outcome_of
-from nine_knots.core.water.run import run_of
-from nine_knots.core.water.setups import WaterAsk
-from nine_knots.core.water.steady import drifting, held
-from nine_knots.core.water.stepper import Leg, history
-from nine_knots.core.water.stream import Stream
-from nine_knots.core.water.thin_line import sinking_density_kg_m3
-from nine_knots.core.water.tree import Stretch, line_of
+from nine_knots.core.judge.remedies.rig_changes import every_bead, every_shot
+from nine_knots.core.judge.remedies.search import Try
+from nine_knots.core.judge.remedies.tuning import setting_for_m
+from nine_knots.core.judge.remedies.water import fished
+from nine_knots.core.judge.water import drift_measure
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.water.fished import outcome_of
+from nine_knots.core.models.water.fishing import run_of
+from nine_knots.core.models.water.setups import WaterAsk
+from nine_knots.core.physics.bodies import Body
+from nine_knots.core.physics.floats import ball
+from nine_knots.core.physics.steady import drifting, held
+from nine_knots.core.physics.stepper import Leg, history
+from nine_knots.core.physics.stream import Stream
+from nine_knots.core.physics.thin_line import sinking_density_kg_m3
+from nine_knots.core.physics.tree import Stretch, line_of
+from nine_knots.core.trade.leader import Attachment, Leader
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.rig_edits import HangOn, SetDropper, SetThing
+from nine_knots.core.trade.situation import Water
+from nine_knots.core.trade.tackle import Bead, Fly, FlyLine
 from tests.makers import INCHES, METRIC, design, level, tied, workbench
 
 RHO, MU = 999.70, 1.3059e-3

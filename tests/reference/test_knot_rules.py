@@ -2,11 +2,11 @@
 
 import pytest
 
-from nine_knots.core.hold import hold_of
-from nine_knots.core.hold.record_rule import LEAST_CLASS_M, MOST_BITE_M
-from nine_knots.core.knots import KNOTS, turns
-from nine_knots.core.leader import Joint, Leader, joint_between
-from nine_knots.core.units.factors import THOU_M
+from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.judge.record_rule import LEAST_CLASS_M, MOST_BITE_M
+from nine_knots.core.models.hold.elements import hold_of
+from nine_knots.core.trade.knots import KNOTS, turns
+from nine_knots.core.trade.leader import Joint, Leader, joint_between
 from tests.makers import level, tied
 
 

@@ -7,7 +7,14 @@ import pytest
 from scipy.integrate import trapezoid
 from scipy.stats import norm
 
-from nine_knots.core.knots.own import PRIOR_TESTS, PullTest, belief, spread_of, summed, usual_share
+from nine_knots.core.trade.knots.own import (
+    PRIOR_TESTS,
+    PullTest,
+    belief,
+    spread_of,
+    summed,
+    usual_share,
+)
 
 SHARES = (0.78, 0.84, 0.9, 0.71)
 

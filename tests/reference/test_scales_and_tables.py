@@ -2,12 +2,12 @@
 
 import pytest
 
-from nine_knots.core.materials import MATERIALS
-from nine_knots.core.section import bend_stiffness_nm2
-from nine_knots.core.tackle import Bead, Fly, FlyLine, line_profile
-from nine_knots.core.tackle.line import HEAD_M, standard_mass_kg
-from nine_knots.core.units import diameter_of_x, x_of_diameter
-from nine_knots.core.units.factors import FOOT_M, GRAIN_KG, INCH_M, POUND_N, THOU_M
+from nine_knots.core.base.units import diameter_of_x, x_of_diameter
+from nine_knots.core.base.units.factors import FOOT_M, GRAIN_KG, INCH_M, POUND_N, THOU_M
+from nine_knots.core.physics.section import bend_stiffness_nm2
+from nine_knots.core.trade.materials import MATERIALS
+from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, line_profile
+from nine_knots.core.trade.tackle.line import HEAD_M, standard_mass_kg
 from tests.makers import strand
 
 # The trade's convention, from memory: X is 11 less the diameter in thousandths of an inch.
@@ -68,7 +68,7 @@ def test_heavy_lines_weigh_more_and_keep_their_name():
 
 def test_a_fast_sinking_lines_density():
     """Worked with the drag law of Sucker and Brauer (1975): 1.05 mm at 7.0 in/s is 3.674."""
-    from nine_knots.core.water.thin_line import sinking_density_kg_m3
+    from nine_knots.core.physics.thin_line import sinking_density_kg_m3
 
     assert sinking_density_kg_m3(1.05e-3, 7.0 * INCH_M) / 999.7 == pytest.approx(3.674, rel=0.01)
 

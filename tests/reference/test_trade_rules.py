@@ -2,14 +2,16 @@
 
 import pytest
 
-from nine_knots.core.match import match_joints
-from nine_knots.core.schools import SCHOOLS, SchoolParameters, propose
-from nine_knots.core.schools.by_water import span_by_water
-from nine_knots.core.situation import Quarry, Water
-from nine_knots.core.tackle import Fly, FlyLine, line_profile
-from nine_knots.core.tippet import advise_tippet
-from nine_knots.core.units import x_of_diameter
-from nine_knots.core.units.factors import FOOT_M, POUND_N, THOU_M
+from nine_knots.core.base.units import x_of_diameter
+from nine_knots.core.base.units.factors import FOOT_M, POUND_N, THOU_M
+from nine_knots.core.judge.match import match_joints
+from nine_knots.core.judge.proposing.propose import propose
+from nine_knots.core.trade.schools import SCHOOLS
+from nine_knots.core.trade.schools.by_water import span_by_water
+from nine_knots.core.trade.schools.school import SchoolParameters
+from nine_knots.core.trade.situation import Quarry, Water
+from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
+from nine_knots.core.trade.tippet import advise_tippet
 from tests.makers import INCHES, SHELF, day
 
 STREAMER = Fly(title="s", kind="streamer", hook=6, bulk="slim")

@@ -4,13 +4,14 @@ from functools import cache
 
 import pytest
 
-from nine_knots.core.cast.rig import FULL, rig_of
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.cast.throw import Air, Flight, trimmed
-from nine_knots.core.schools import SchoolParameters, propose
-from nine_knots.core.situation import Situation
-from nine_knots.core.tackle import Fly, FlyLine, line_profile
-from nine_knots.core.units.factors import FOOT_M
+from nine_knots.core.base.units.factors import FOOT_M
+from nine_knots.core.judge.proposing.propose import propose
+from nine_knots.core.models.cast.casting import Air, Flight, trimmed
+from nine_knots.core.models.cast.rig import FULL, rig_of
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.trade.schools.school import SchoolParameters
+from nine_knots.core.trade.situation import Situation
+from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
 from tests.makers import DRY, FIVE, INCHES, SHELF, day, level, tied
 
 EIGHT = FlyLine(title="8-weight", weight=8)

@@ -10,21 +10,23 @@ from CoolProp.CoolProp import PropsSI
 from scipy.integrate import solve_ivp
 from scipy.optimize import brentq
 
-from nine_knots.core.errors import CannotCompute
-from nine_knots.core.section import bend_stiffness_nm2
-from nine_knots.core.water import fresh, sea
-from nine_knots.core.water.bodies import Body, body_drag_n, sphere_coefficient
-from nine_knots.core.water.floats import ball
-from nine_knots.core.water.steady import drifting, held
-from nine_knots.core.water.stream import Stream, stream_over
-from nine_knots.core.water.surface import across_s, along_s, belly_m, bending_length_m
-from nine_knots.core.water.thin_line import (
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.physics import fresh_water as fresh
+from nine_knots.core.physics import sea_water as sea
+from nine_knots.core.physics.bodies import Body, body_drag_n, sphere_coefficient
+from nine_knots.core.physics.floats import ball
+from nine_knots.core.physics.section import bend_stiffness_nm2
+from nine_knots.core.physics.slack import across_s, along_s, belly_m, bending_length_m
+from nine_knots.core.physics.steady import drifting, held
+from nine_knots.core.physics.stream import Stream, stream_over
+from nine_knots.core.physics.thin_line import (
     along_drag_n_m,
     normal_drag_n_m,
     sink_speed_m_s,
     sinking_density_kg_m3,
 )
-from nine_knots.core.water.tree import Stretch, line_of
+from nine_knots.core.physics.tree import Stretch, line_of
+from nine_knots.core.trade.beds import GRAIN_M
 
 RHO, MU, G = 999.70, 1.3059e-3, 9.81
 B1 = Body(1.5e-3, 5.0e-3, 2.1)
@@ -102,7 +104,7 @@ def test_the_streams_profile():
     assert stream.shear_m_s == pytest.approx(0.0691, abs=1e-3)
     mean = np.mean([stream.speed_m_s(z) for z in np.linspace(0, 1, 2001)])
     assert 0.8 <= mean <= 0.88, "common practice among hydrologists: .8 to .88 of the surface"
-    assert stream_over("gravel", 1.0, 1.0).z0_m == pytest.approx(0.08 / 30)
+    assert stream_over(GRAIN_M["gravel"], 1.0, 1.0).z0_m == pytest.approx(0.08 / 30)
 
 
 def test_a_towed_cable_hangs_at_podes_angle():

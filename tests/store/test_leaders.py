@@ -5,7 +5,7 @@ from datetime import UTC, datetime, timedelta
 
 import pytest
 
-from nine_knots.core.errors import NotFound, StaleRevision
+from nine_knots.core.base.errors import NotFound, StaleRevision
 from nine_knots.store import leaders
 from nine_knots.store.anglers import Settings, create_angler, read_settings, write_settings
 from tests.makers import design, level, tied

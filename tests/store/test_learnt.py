@@ -4,12 +4,12 @@ from datetime import UTC, datetime
 
 import pytest
 
-from nine_knots.core.cast.landings import Seen
-from nine_knots.core.cast.own_cast import UNKNOWN, Landing, estimate
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.errors import NotFound
-from nine_knots.core.knots.own import PullTest, summed
-from nine_knots.core.practice import Attempt
+from nine_knots.core.base.errors import NotFound
+from nine_knots.core.judge.landings import Seen
+from nine_knots.core.judge.own_cast import UNKNOWN, Landing, estimate
+from nine_knots.core.judge.practice import Attempt
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.trade.knots.own import PullTest, summed
 from nine_knots.store import landings, practice, pulls, tying
 from nine_knots.store.anglers import Settings, create_angler
 from tests.makers import design
@@ -52,18 +52,18 @@ def test_the_own_cast_is_usual_until_one_is_written(database, me):
     assert database.transact(lambda c: landings.read_own_cast(c, me)) == found.own
 
 
-def test_hand_height_and_own_knots_make_the_tier(database, me):
-    usual = database.transact(lambda c: tying.read_tier(c, me))
+def test_hand_height_and_own_knots_make_the_tyer(database, me):
+    usual = database.transact(lambda c: tying.read_tyer(c, me))
     assert (usual.handiness, usual.height_m, usual.knots) == (1.0, None, ())
     database.transact(lambda c: tying.write_height_m(c, me, 1.81))
     database.transact(lambda c: tying.add_tied(c, me, {0: 0.6, 2: 0.7}))
     test = PullTest(knot="blood", family="nylon", strand_n=40.0, broke_n=30.0)
     database.transact(lambda c: pulls.add_tests(c, me, [(test, "Mist soft")], "typed"))
-    tier = database.transact(lambda c: tying.read_tier(c, me))
-    assert tier.height_m == 1.81
-    assert 0.6 < tier.handiness < 1.0
-    assert tier.knots[0].tests == 1
-    assert tier.knots[0].factor < 1.0
+    tyer = database.transact(lambda c: tying.read_tyer(c, me))
+    assert tyer.height_m == 1.81
+    assert 0.6 < tyer.handiness < 1.0
+    assert tyer.knots[0].tests == 1
+    assert tyer.knots[0].factor < 1.0
 
 
 def test_attempts_keep_their_moment_in_utc(database, me):

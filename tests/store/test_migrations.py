@@ -3,7 +3,7 @@
 import pymysql
 import pytest
 
-from nine_knots.core.errors import DatabaseTrouble
+from nine_knots.core.base.errors import DatabaseTrouble
 from nine_knots.store.migrate import Migration, migrate, shipped_migrations
 
 ONE_SQL = """

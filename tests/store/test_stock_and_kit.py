@@ -2,10 +2,10 @@
 
 import pytest
 
-from nine_knots.core.errors import NotFound
-from nine_knots.core.evaluation import evaluate
-from nine_knots.core.tackle import Fly
-from nine_knots.core.units import Units
+from nine_knots.core.base.errors import NotFound
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.evaluation import evaluate
+from nine_knots.core.trade.tackle import Fly
 from nine_knots.demo.load import load_demo
 from nine_knots.store.anglers import Settings, angler_in_front, create_angler
 from nine_knots.store.leaders import list_leaders

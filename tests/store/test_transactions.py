@@ -4,7 +4,7 @@ import threading
 
 import pytest
 
-from nine_knots.core.errors import DatabaseTrouble
+from nine_knots.core.base.errors import DatabaseTrouble
 from nine_knots.store import Address, Database
 from nine_knots.store.anglers import Settings, angler_in_front, create_angler, read_settings
 

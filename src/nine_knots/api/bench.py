@@ -8,23 +8,26 @@ from nine_knots.api.examples import DESIGN, SITUATION
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.api.work.tasks import titles_of
-from nine_knots.core.design import Design
-from nine_knots.core.evaluation import Evaluation, evaluate
-from nine_knots.core.leader import Leader
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.edits import Edit
-from nine_knots.core.leader.workbench import Workbench
-from nine_knots.core.outline import OutlinePart, outline
-from nine_knots.core.phrases import Say, hear
-from nine_knots.core.rig_readings import Hung, hung_on
-from nine_knots.core.schools import SchoolParameters, Shortfall, bare_leader, propose
-from nine_knots.core.situation import Quarry, Situation, Water, Wind
-from nine_knots.core.tackle import Fly, FlyLine, Rod
-from nine_knots.core.units import Units, parse_diameter, parse_length
-from nine_knots.core.values import Quantity, System
+from nine_knots.core.base.quantity import Quantity, System
+from nine_knots.core.base.units import Units, parse_diameter, parse_length
+from nine_knots.core.judge.proposing.bare import bare_leader
+from nine_knots.core.judge.proposing.fit import Shortfall
+from nine_knots.core.judge.proposing.propose import propose
+from nine_knots.core.tell.evaluation import Evaluation, evaluate
+from nine_knots.core.tell.outline import OutlinePart, outline
+from nine_knots.core.tell.rig import Hung, hung_on
+from nine_knots.core.tell.sentence import Say, hear
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.edits import Edit
+from nine_knots.core.trade.leader.workbench import Workbench
+from nine_knots.core.trade.schools.school import SchoolParameters
+from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
+from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit
-from nine_knots.store.tying import read_tier
+from nine_knots.store.tying import read_tyer
 
 router = APIRouter(prefix="/api", tags=["bench"], responses=RESPONSES)
 
@@ -77,7 +80,7 @@ class ProposalAnswer(BaseModel):
 @router.post("/bench", summary="Change a design and read it")
 def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
     """Apply the change, evaluate the result; nothing is stored."""
-    stock, tier = session.read(lambda cursor, me: (list_stock(cursor, me), read_tier(cursor, me)))
+    stock, tyer = session.read(lambda cursor, me: (list_stock(cursor, me), read_tyer(cursor, me)))
     units = Units(asked.units)
     design = asked.design
     if asked.say is not None:
@@ -88,7 +91,7 @@ def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
         design = design.model_copy(
             update={"leader": apply_edit(design.leader, asked.edit, workbench)}
         )
-    evaluation = evaluate(design, titles_of(stock), units, tier)
+    evaluation = evaluate(design, titles_of(stock), units, tyer)
     return BenchAnswer(design=design, evaluation=evaluation)
 
 

@@ -15,15 +15,16 @@ from nine_knots.api.strokes import StrokeForm
 from nine_knots.api.typed import Form
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
 from nine_knots.api.work.tasks import CastFileTask, CastTask, EffortTask, RemedyTask
-from nine_knots.core.cast.effort import Effort
-from nine_knots.core.cast.reading import CastReading, Resolution
-from nine_knots.core.design import Design
-from nine_knots.core.remedies import Remedy
-from nine_knots.core.values import Key, System
+from nine_knots.core.base.limits import Key
+from nine_knots.core.base.quantity import System
+from nine_knots.core.judge.effort import Effort
+from nine_knots.core.judge.remedies.search import Remedy
+from nine_knots.core.tell.cast import CastReading, Resolution
+from nine_knots.core.trade.design import Design
 from nine_knots.store.landings import read_own_cast
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit
-from nine_knots.store.tying import read_tier
+from nine_knots.store.tying import read_tyer
 
 router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES | WORKED_OUT)
 
@@ -112,7 +113,7 @@ async def post_remedies(
             gust=asked.stroke.read_gust(asked.units),
             stock=list_stock(cursor, me),
             flies=read_kit(cursor, me).flies,
-            tier=read_tier(cursor, me),
+            tyer=read_tyer(cursor, me),
             units=asked.units,
         )
 

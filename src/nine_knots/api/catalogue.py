@@ -6,17 +6,18 @@ from typing import get_args
 from fastapi import APIRouter
 
 from nine_knots.api.problems import RESPONSES
-from nine_knots.core import situation
-from nine_knots.core.cast.stroke import SPEEDS
-from nine_knots.core.knots import KNOTS
-from nine_knots.core.leader import Role, Wear
-from nine_knots.core.materials import MATERIALS
-from nine_knots.core.schools import SCHOOLS
-from nine_knots.core.tackle import FISH
-from nine_knots.core.tackle.fly import Bulk, FlyKind
-from nine_knots.core.tackle.line import Sinking
-from nine_knots.core.units import Units
-from nine_knots.core.values import Frozen, System
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.models.cast.stroke import SPEEDS
+from nine_knots.core.trade import situation
+from nine_knots.core.trade.knots import KNOTS
+from nine_knots.core.trade.leader import Role, Wear
+from nine_knots.core.trade.materials import MATERIALS
+from nine_knots.core.trade.schools import SCHOOLS
+from nine_knots.core.trade.tackle import FISH
+from nine_knots.core.trade.tackle.fly import Bulk, FlyKind
+from nine_knots.core.trade.tackle.line import Sinking
 
 router = APIRouter(prefix="/api/catalogue", tags=["catalogue"], responses=RESPONSES)
 

@@ -8,7 +8,7 @@ from typing import Annotated, TypeVar
 from fastapi import Depends, Header, Request
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.errors import NotFound
+from nine_knots.core.base.errors import NotFound
 from nine_knots.store import Database
 from nine_knots.store.anglers import angler_in_front, lock_angler
 from nine_knots.store.intents import made_before, note_made

@@ -11,7 +11,7 @@ from starlette.concurrency import run_in_threadpool
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import MISSING, RESPONSES
-from nine_knots.core.errors import FileRefused, NotFound
+from nine_knots.core.base.errors import FileRefused, NotFound
 from nine_knots.store.anglers import angler_before, put_in_front, read_settings
 from nine_knots.store.everything import Everything, read_everything, write_everything
 

@@ -2,11 +2,11 @@
 
 from typing import Any
 
-from nine_knots.core.design import Design
-from nine_knots.core.leader import Joint, Leader, LevelPiece
-from nine_knots.core.situation import Quarry, Situation, Water, Wind
-from nine_knots.core.strand import Strand
-from nine_knots.core.tackle import Fly, FlyLine, Rod
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader import Joint, Leader, LevelPiece
+from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
+from nine_knots.core.trade.strand import Strand
+from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 
 _SITUATION = Situation(
     water=Water(kind="glide", depth_m=0.8, pace_m_s=0.4),

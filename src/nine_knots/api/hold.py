@@ -7,11 +7,11 @@ from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES
 from nine_knots.api.typed import Form
-from nine_knots.core.design import Design
-from nine_knots.core.hold.pull import HoldReading, hold_reading
-from nine_knots.core.units import Units
-from nine_knots.core.values import System
-from nine_knots.store.tying import read_tier
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.pull import HoldReading, hold_reading
+from nine_knots.core.trade.design import Design
+from nine_knots.store.tying import read_tyer
 
 router = APIRouter(prefix="/api/hold", tags=["hold"], responses=RESPONSES)
 
@@ -28,5 +28,5 @@ class HoldRequest(Form):
 @router.post("", summary="Pull a design until it breaks")
 def post_hold(session: CurrentSession, asked: HoldRequest) -> HoldReading:
     """Every element's spread, what breaks by when, and what it means; nothing is stored."""
-    own = session.read(read_tier).knots
+    own = session.read(read_tyer).knots
     return hold_reading(asked.design, asked.soaked, asked.record, Units(asked.units), own)

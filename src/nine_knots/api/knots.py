@@ -5,11 +5,11 @@ from typing import Annotated
 from fastapi import APIRouter, Query
 
 from nine_knots.api.problems import RESPONSES
-from nine_knots.core.drawing import Drawing, knot_drawing
-from nine_knots.core.knots import KNOTS, KnotKey
-from nine_knots.core.knots.card import BY_HEART, KnotCard, knot_card
-from nine_knots.core.units import Units
-from nine_knots.core.values import System
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.drawing import Drawing, knot_drawing
+from nine_knots.core.tell.knot_card import BY_HEART, KnotCard, knot_card
+from nine_knots.core.trade.knots import KNOTS, KnotKey
 
 router = APIRouter(prefix="/api/knots", tags=["knots"], responses=RESPONSES)
 

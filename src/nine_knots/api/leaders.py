@@ -12,13 +12,13 @@ from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.paging import USUAL, PageSize, tell_page
 from nine_knots.api.problems import MISSING, RESPONSES, STALE
-from nine_knots.core.design import Design
-from nine_knots.core.errors import Unreadable
-from nine_knots.core.outline import OutlinePart, outline
-from nine_knots.core.rig_readings import Hung, hung_on
-from nine_knots.core.schools import SCHOOLS
-from nine_knots.core.units import Units
-from nine_knots.core.values import System
+from nine_knots.core.base.errors import Unreadable
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.outline import OutlinePart, outline
+from nine_knots.core.tell.rig import Hung, hung_on
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.schools import SCHOOLS
 from nine_knots.store import leaders as store
 
 router = APIRouter(prefix="/api/leaders", tags=["leaders"], responses=RESPONSES)

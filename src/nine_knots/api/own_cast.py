@@ -16,13 +16,14 @@ from nine_knots.api.strokes import StrokeForm
 from nine_knots.api.typed import Form
 from nine_knots.api.work.answering import CurrentAnswering
 from nine_knots.api.work.tasks import LandingTask, adapter_of
-from nine_knots.core.cast.landings import Seen
-from nine_knots.core.cast.own_cast import Landed, estimate
-from nine_knots.core.cast.own_reading import OwnReading, expected, own_reading
-from nine_knots.core.cast.stroke import SPEEDS
-from nine_knots.core.design import Design
-from nine_knots.core.units import Units
-from nine_knots.core.values import Key, System
+from nine_knots.core.base.limits import Key
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.landings import Seen
+from nine_knots.core.judge.own_cast import Landed, estimate
+from nine_knots.core.models.cast.stroke import SPEEDS
+from nine_knots.core.tell.own_cast import OwnReading, expected, own_reading
+from nine_knots.core.trade.design import Design
 from nine_knots.store.landings import (
     KeptLanding,
     add_landing,

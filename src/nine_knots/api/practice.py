@@ -10,8 +10,15 @@ from pymysql.cursors import DictCursor
 from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.problems import RESPONSES
 from nine_knots.api.typed import Form
-from nine_knots.core.knots import KNOTS, KnotKey
-from nine_knots.core.practice import LONGEST_S, Attempt, Progress, Rated, in_order, progress_of
+from nine_knots.core.judge.practice import (
+    LONGEST_S,
+    Attempt,
+    Progress,
+    Rated,
+    in_order,
+    progress_of,
+)
+from nine_knots.core.trade.knots import KNOTS, KnotKey
 from nine_knots.store.practice import add_attempt, list_attempts
 
 router = APIRouter(prefix="/api/practice", tags=["practice"], responses=RESPONSES)

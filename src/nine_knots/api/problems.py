@@ -11,7 +11,7 @@ from fastapi.responses import JSONResponse
 from pydantic import BaseModel, ValidationError
 from starlette.exceptions import HTTPException
 
-from nine_knots.core.errors import DatabaseTrouble, NineKnotsError, StaleRevision, TooBusy
+from nine_knots.core.base.errors import DatabaseTrouble, NineKnotsError, StaleRevision, TooBusy
 
 MEDIA_TYPE = "application/problem+json"
 STATUS_BY_CODE = {

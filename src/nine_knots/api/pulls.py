@@ -13,18 +13,13 @@ from nine_knots.api.files import file_answer
 from nine_knots.api.paging import MOST, USUAL, PageSize
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
-from nine_knots.core.knots import KnotKey
-from nine_knots.core.knots.own import (
-    CurvePoint,
-    PullTest,
-    Summed,
-    belief,
-    density,
-    is_odd,
-)
-from nine_knots.core.strand import Spool
-from nine_knots.core.units import Units, parse_load
-from nine_knots.core.values import Key, Several, System
+from nine_knots.core.base.frozen import Several
+from nine_knots.core.base.limits import Key
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units, parse_load
+from nine_knots.core.trade.knots import KnotKey
+from nine_knots.core.trade.knots.own import CurvePoint, PullTest, Summed, belief, density, is_odd
+from nine_knots.core.trade.strand import Spool
 from nine_knots.formats.pulls_csv import PullRow, read_pulls, write_pulls
 from nine_knots.store.pulls import (
     KeptTest,

@@ -18,9 +18,9 @@ from nine_knots.api.pulls import (
     spool_of,
     strand_n,
 )
-from nine_knots.core.errors import TooBusy
-from nine_knots.core.knots.own import spread_of, usual_share
-from nine_knots.core.units import Units
+from nine_knots.core.base.errors import TooBusy
+from nine_knots.core.base.units import Units
+from nine_knots.core.trade.knots.own import spread_of, usual_share
 from nine_knots.instruments.pull_scale import read_peak
 from nine_knots.standins.pull_scale import Mischief, PullScale
 

@@ -10,10 +10,18 @@ from pydantic import BaseModel, Field
 from nine_knots.api.context import CurrentSession, SavingSession, Session
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
-from nine_knots.core.materials import MATERIALS, MaterialKey
-from nine_knots.core.strand import Colour, Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
-from nine_knots.core.units import Units, parse_diameter, parse_length, parse_load
-from nine_knots.core.values import System
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units, parse_diameter, parse_length, parse_load
+from nine_knots.core.trade.materials import MATERIALS, MaterialKey
+from nine_knots.core.trade.strand import (
+    Colour,
+    Packet,
+    Spool,
+    Stock,
+    Strand,
+    TaperedStrand,
+    TaperProfile,
+)
 from nine_knots.store.stock import delete_stock, list_stock, put_stock, read_stock
 
 router = APIRouter(prefix="/api/stock", tags=["stock"], responses=RESPONSES)

@@ -6,11 +6,11 @@ from typing import Literal
 from pydantic import Field
 
 from nine_knots.api.typed import Form, Typed, field
-from nine_knots.core.cast.own_cast import UNKNOWN, OwnCast
-from nine_knots.core.cast.stroke import SPEEDS, Stroke
-from nine_knots.core.cast.turnover import Gust
-from nine_knots.core.units import parse_length, parse_speed
-from nine_knots.core.values import System
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import parse_length, parse_speed
+from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
+from nine_knots.core.models.cast.stroke import SPEEDS, Stroke
+from nine_knots.core.models.cast.wind import Gust
 
 
 @dataclass(frozen=True, slots=True)

@@ -8,12 +8,9 @@ from pydantic import Field
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES
 from nine_knots.api.typed import Form, Typed, field
-from nine_knots.core.elastica import bend_stiffness_from_droop
-from nine_knots.core.errors import OutOfRange
-from nine_knots.core.tackle import Bead, Fly, FlyLine, Rod, line_profile
-from nine_knots.core.tackle.fly import Bulk, FlyKind
-from nine_knots.core.tackle.line import Sinking
-from nine_knots.core.units import (
+from nine_knots.core.base.errors import OutOfRange
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import (
     Units,
     parse_bead,
     parse_hook,
@@ -21,7 +18,10 @@ from nine_knots.core.units import (
     parse_mass,
     parse_seconds,
 )
-from nine_knots.core.values import System
+from nine_knots.core.physics.elastica import bend_stiffness_from_droop
+from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, Rod, line_profile
+from nine_knots.core.trade.tackle.fly import Bulk, FlyKind
+from nine_knots.core.trade.tackle.line import Sinking
 from nine_knots.store.tackle import Kit, add_tackle, read_kit
 
 router = APIRouter(prefix="/api/kit", tags=["kit"], responses=RESPONSES)

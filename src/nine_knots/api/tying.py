@@ -16,27 +16,24 @@ from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
 from nine_knots.api.work.tasks import CardsTask, titles_of
-from nine_knots.core.design import Design
-from nine_knots.core.errors import OutOfRange, Unreadable
-from nine_knots.core.tying import (
-    Batch,
-    Hand,
-    Screen,
-    as_tied,
-    batch_of,
-    cut_length_m,
-    screens,
-    shown_handiness,
-)
-from nine_knots.core.units import Units, parse_length
-from nine_knots.core.values import MOST_PIECES, Several, System
+from nine_knots.core.base.errors import OutOfRange, Unreadable
+from nine_knots.core.base.frozen import Several
+from nine_knots.core.base.limits import MOST_PIECES
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units, parse_length
+from nine_knots.core.tell.tying.as_tied import as_tied
+from nine_knots.core.tell.tying.batch import Batch, batch_of
+from nine_knots.core.tell.tying.cutting import cut_length_m
+from nine_knots.core.tell.tying.hand import Hand, shown_handiness
+from nine_knots.core.tell.tying.steps import Screen, screens
+from nine_knots.core.trade.design import Design
 from nine_knots.formats.tying_pdf import Paper
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tying import (
     add_tied,
     read_hand,
     read_height_m,
-    read_tier,
+    read_tyer,
     write_height_m,
 )
 
@@ -47,7 +44,7 @@ NEAR = 0.04  # of a usual hand: as good as usual
 
 
 @dataclass(frozen=True, slots=True)
-class TierAnswer:
+class TyerAnswer:
     """Whose cut list it is: how tall, and how much line their knots take."""
 
     height: str
@@ -106,13 +103,13 @@ class CardsRequest(BatchRequest):
 
 
 @router.get("", summary="Who ties")
-def get_tier(session: CurrentSession, units: Annotated[System, Query()] = "imperial") -> TierAnswer:
+def get_tyer(session: CurrentSession, units: Annotated[System, Query()] = "imperial") -> TyerAnswer:
     """Height and hand in words."""
-    return session.read(lambda cursor, me: _tier(cursor, me, Units(units)))
+    return session.read(lambda cursor, me: _tyer(cursor, me, Units(units)))
 
 
 @router.put("/height", summary="Tell the angler's height, for lengths without a tape")
-def put_height(session: CurrentSession, form: HeightForm) -> TierAnswer:
+def put_height(session: CurrentSession, form: HeightForm) -> TyerAnswer:
     """Remember it, or forget it where nothing is typed."""
     height_m = None
     if form.height.strip():
@@ -123,9 +120,9 @@ def put_height(session: CurrentSession, form: HeightForm) -> TierAnswer:
                     f"“{form.height}” is no angler's height.", mend="Write 5 ft 9 in, or 175 cm."
                 )
 
-    def keep(cursor: DictCursor, me: str) -> TierAnswer:
+    def keep(cursor: DictCursor, me: str) -> TyerAnswer:
         write_height_m(cursor, me, height_m)
-        return _tier(cursor, me, Units(form.units))
+        return _tyer(cursor, me, Units(form.units))
 
     return session.write(keep)
 
@@ -133,9 +130,9 @@ def put_height(session: CurrentSession, form: HeightForm) -> TierAnswer:
 @router.post("/screens", summary="The work, one step a screen")
 def post_screens(session: CurrentSession, asked: ScreensRequest) -> tuple[Screen, ...]:
     """Cuts by the angler's own hand; nothing is stored."""
-    stock, tier = session.read(lambda cursor, me: (list_stock(cursor, me), read_tier(cursor, me)))
+    stock, tyer = session.read(lambda cursor, me: (list_stock(cursor, me), read_tyer(cursor, me)))
     fly, units = asked.design.situation.fly, Units(asked.units)
-    return screens(asked.design.leader, fly, titles_of(stock), units, tier)
+    return screens(asked.design.leader, fly, titles_of(stock), units, tyer)
 
 
 @router.post("/tied", summary="Tell what the pieces came out at")
@@ -155,10 +152,10 @@ def post_tied(session: SavingSession, asked: TiedRequest) -> TiedAnswer:
     tied = as_tied(leader, tuple(lengths), units)
 
     def learn(cursor: DictCursor, me: str) -> str:
-        tier = read_tier(cursor, me)
+        tyer = read_tyer(cursor, me)
         shown = {
             number: shown_handiness(
-                leader, number, cut_length_m(leader, number, tier.handiness), length
+                leader, number, cut_length_m(leader, number, tyer.handiness), length
             )
             for number, length in enumerate(lengths)
             if length is not None and leader.pieces[number].form == "level"
@@ -175,8 +172,8 @@ def post_tied(session: SavingSession, asked: TiedRequest) -> TiedAnswer:
 def post_batch(session: CurrentSession, asked: BatchRequest) -> Batch:
     """The total cut list against what is left; nothing is stored."""
     wanted = tuple((one.design, one.count) for one in asked.wanted)
-    stock, tier = session.read(lambda cursor, me: (list_stock(cursor, me), read_tier(cursor, me)))
-    return batch_of(wanted, stock, Units(asked.units), tier)
+    stock, tyer = session.read(lambda cursor, me: (list_stock(cursor, me), read_tyer(cursor, me)))
+    return batch_of(wanted, stock, Units(asked.units), tyer)
 
 
 @router.post(
@@ -196,15 +193,15 @@ async def post_cards(
             where="wanted",
             mend=f"Print {MOST_CARDS} at most, then the others.",
         )
-    stock, tier = await run_in_threadpool(
-        session.read, lambda cursor, me: (list_stock(cursor, me), read_tier(cursor, me))
+    stock, tyer = await run_in_threadpool(
+        session.read, lambda cursor, me: (list_stock(cursor, me), read_tyer(cursor, me))
     )
     task = CardsTask(
         wanted=tuple((one.design, one.count) for one in asked.wanted),
         paper=asked.paper,
         depth_table=asked.depth_table,
         stock=stock,
-        tier=tier,
+        tyer=tyer,
         units=asked.units,
     )
     kind = "labels" if asked.paper == "labels" else "tying card"
@@ -212,10 +209,10 @@ async def post_cards(
     return await answering.respond(f"cards {uuid.uuid4().hex}", task, file)
 
 
-def _tier(cursor: DictCursor, me: str, units: Units) -> TierAnswer:
+def _tyer(cursor: DictCursor, me: str, units: Units) -> TyerAnswer:
     height_m = read_height_m(cursor, me)
     height = units.length(height_m).text if height_m else ""
-    return TierAnswer(height=height, hand=_hand_words(read_hand(cursor, me)))
+    return TyerAnswer(height=height, hand=_hand_words(read_hand(cursor, me)))
 
 
 def _hand_words(hand: Hand) -> str:

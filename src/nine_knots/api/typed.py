@@ -6,7 +6,7 @@ from typing import Annotated
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
-from nine_knots.core.errors import NineKnotsError, OutOfRange
+from nine_knots.core.base.errors import NineKnotsError, OutOfRange
 
 Typed = Annotated[str, Field(max_length=60)]
 

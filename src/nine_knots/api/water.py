@@ -21,22 +21,18 @@ from nine_knots.api.work.tasks import (
     WaterRemedyTask,
     WaterTask,
 )
-from nine_knots.core.design import Design
-from nine_knots.core.remedies import Remedy
-from nine_knots.core.remedies.depth_table import DepthTable
-from nine_knots.core.remedies.tuning import Tuning
-from nine_knots.core.units import (
-    parse_length,
-    parse_seconds,
-    parse_share,
-    parse_speed,
-)
-from nine_knots.core.values import Key, System
-from nine_knots.core.water.reading import WaterReading
-from nine_knots.core.water.setups import WaterAsk
+from nine_knots.core.base.limits import Key
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import parse_length, parse_seconds, parse_share, parse_speed
+from nine_knots.core.judge.remedies.depth_table import DepthTable
+from nine_knots.core.judge.remedies.search import Remedy
+from nine_knots.core.judge.remedies.tuning import Tuning
+from nine_knots.core.models.water.setups import WaterAsk
+from nine_knots.core.tell.water import WaterReading
+from nine_knots.core.trade.design import Design
 from nine_knots.store.landings import read_own_cast
 from nine_knots.store.stock import list_stock
-from nine_knots.store.tying import read_tier
+from nine_knots.store.tying import read_tyer
 
 router = APIRouter(prefix="/api/water", tags=["water"], responses=RESPONSES | WORKED_OUT)
 
@@ -139,7 +135,7 @@ async def post_water_remedies(
             units=asked.units,
             own=own,
             gust=asked.stroke.read_gust(asked.units),
-            tier=read_tier(cursor, me),
+            tyer=read_tyer(cursor, me),
         )
 
     task = await run_in_threadpool(session.read, made)

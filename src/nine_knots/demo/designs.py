@@ -2,11 +2,12 @@
 
 from functools import cache
 
-from nine_knots.core.design import Design
-from nine_knots.core.schools import SchoolParameters, propose
-from nine_knots.core.situation import Quarry, Situation, Water, Wind, Wish
-from nine_knots.core.strand import Stock
-from nine_knots.core.units import Units
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.proposing.propose import propose
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.schools.school import SchoolParameters
+from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind, Wish
+from nine_knots.core.trade.strand import Stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
 
 

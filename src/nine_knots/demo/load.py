@@ -2,7 +2,7 @@
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.tackle import Fly, FlyLine, Rod
+from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock

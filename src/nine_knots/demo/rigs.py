@@ -2,15 +2,16 @@
 
 from functools import cache
 
-from nine_knots.core.design import Design
-from nine_knots.core.leader.editing import apply_edit
-from nine_knots.core.leader.rig_edits import SetThing
-from nine_knots.core.leader.workbench import Workbench
-from nine_knots.core.remedies.tuning import setting_for_m
-from nine_knots.core.schools import SchoolParameters, propose
-from nine_knots.core.situation import Quarry, Situation, Water, WaterRules, Wind, Wish
-from nine_knots.core.strand import Stock
-from nine_knots.core.units import Units
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.proposing.propose import propose
+from nine_knots.core.judge.remedies.tuning import setting_for_m
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.rig_edits import SetThing
+from nine_knots.core.trade.leader.workbench import Workbench
+from nine_knots.core.trade.schools.school import SchoolParameters
+from nine_knots.core.trade.situation import Quarry, Situation, Water, WaterRules, Wind, Wish
+from nine_knots.core.trade.strand import Stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
 
 

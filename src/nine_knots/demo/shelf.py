@@ -1,9 +1,9 @@
 """The shelf in the demo: Runa's spools in thousandths and Eskil's in millimetres, no brands."""
 
-from nine_knots.core.materials import MaterialKey
-from nine_knots.core.strand import Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
-from nine_knots.core.units import Units, parse_diameter, parse_length, parse_load
-from nine_knots.core.values import System
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units, parse_diameter, parse_length, parse_load
+from nine_knots.core.trade.materials import MaterialKey
+from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
 
 # material, colour in words, diameter as written, metres left, label strength if it has one
 _RUNA: tuple[tuple[MaterialKey, str, str, float, str | None], ...] = (

@@ -5,8 +5,8 @@ import io
 
 import numpy as np
 
-from nine_knots.core.cast.reading import CastReading, Movie
-from nine_knots.core.errors import FileRefused
+from nine_knots.core.base.errors import FileRefused
+from nine_knots.core.tell.cast import CastReading, Movie
 from nine_knots.formats.strip_svg import TINTS
 from nine_knots.formats.text import xml, xml_attribute
 

@@ -10,9 +10,9 @@ from typing import Any
 
 from pydantic import ValidationError
 
-from nine_knots.core.errors import FileRefused
-from nine_knots.core.leader import Joint, Leader, LevelPiece, TaperedPiece
-from nine_knots.core.strand import Strand, TaperedStrand, TaperProfile
+from nine_knots.core.base.errors import FileRefused
+from nine_knots.core.trade.leader import Joint, Leader, LevelPiece, TaperedPiece
+from nine_knots.core.trade.strand import Strand, TaperedStrand, TaperProfile
 
 JOINT = ("joint_kind", "joint_knot", "joint_upper_knot")
 STRAND = ("material", "strength_n", "modulus_pa", "colour", "spool_id")

@@ -6,9 +6,9 @@ from typing import Any, Literal
 
 from pydantic import ValidationError
 
-from nine_knots.core.design import Design
-from nine_knots.core.errors import FileRefused
-from nine_knots.core.values import Frozen
+from nine_knots.core.base.errors import FileRefused
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.trade.design import Design
 
 FORMAT = "nine-knots-leader"
 VERSION = 1

@@ -1,8 +1,8 @@
 """The leader as a scale drawing in SVG: length to scale, thickness exaggerated by a told factor."""
 
-from nine_knots.core.design import Design
-from nine_knots.core.evaluation import Evaluation
-from nine_knots.core.outline import OutlinePart
+from nine_knots.core.tell.evaluation import Evaluation
+from nine_knots.core.tell.outline import OutlinePart
+from nine_knots.core.trade.design import Design
 from nine_knots.formats.text import xml, xml_attribute
 
 WIDTH, HEIGHT, MARGIN = 1000.0, 170.0, 30.0

@@ -22,12 +22,12 @@ from reportlab.platypus import (
     Table,
 )
 
-from nine_knots.core.design import Design
-from nine_knots.core.evaluation import Evaluation
-from nine_knots.core.knots import KNOTS
-from nine_knots.core.patience import still_wanted
-from nine_knots.core.phrases import sentence_text
-from nine_knots.core.remedies.depth_table import DepthTable
+from nine_knots.core.base.patience import still_wanted
+from nine_knots.core.judge.remedies.depth_table import DepthTable
+from nine_knots.core.tell.evaluation import Evaluation
+from nine_knots.core.tell.sentence import sentence_text
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.knots import KNOTS
 from nine_knots.formats.pdf_style import BOLD, HAIR, INK, QUIET, TEXT, style
 from nine_knots.formats.strip_svg import TINTS
 from nine_knots.formats.text import xml

@@ -13,8 +13,8 @@ import time
 
 import serial
 
-from nine_knots.core.errors import CannotCompute
-from nine_knots.core.units.factors import KILO_N, POUND_N
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.units.factors import KILO_N, POUND_N
 
 LINE = re.compile(r"^([FP]) ([+-]?\d+(?:\.\d+)?) (N|lb|kg)$")
 NEWTONS = {"N": 1.0, "lb": POUND_N, "kg": KILO_N}

@@ -10,10 +10,11 @@ from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
 
-from nine_knots.core.errors import NineKnotsError
-from nine_knots.launch import KERNELS, PROJECT
+from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.launch import PROJECT
 from nine_knots.launch.backup import back_up, before_migrating, daily
 from nine_knots.launch.interface import build_interface
+from nine_knots.launch.kernels import keep_kernels_in
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.launch.orders import Orders
 from nine_knots.launch.owner import owner_of
@@ -93,7 +94,7 @@ def run(arguments: argparse.Namespace) -> None:
         if arguments.fresh:
             set_aside(local / "database")
         built = build_interface(PROJECT / "web", local)
-        owner_of(local).hand_over(KERNELS)
+        owner_of(local).hand_over(keep_kernels_in(PROJECT / ".local"))
         server = PrivateServer(local / "database")
         try:
             address = server.start()

@@ -8,7 +8,7 @@ from collections.abc import Callable
 from contextlib import AbstractContextManager
 from pathlib import Path
 
-from nine_knots.core.errors import NineKnotsError
+from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch.dump import write_dump
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.launch.window import say

@@ -17,8 +17,8 @@ from typing import Annotated
 
 from pydantic import Field, ValidationError
 
-from nine_knots.core.errors import DatabaseTrouble, DiskFull, FileRefused
-from nine_knots.core.values import Frozen
+from nine_knots.core.base.errors import DatabaseTrouble, DiskFull, FileRefused
+from nine_knots.core.base.frozen import Frozen
 from nine_knots.launch.mariadb import DB_NAME, PrivateServer, program
 from nine_knots.store.trouble import tells_full_disk
 

@@ -4,7 +4,7 @@ import hashlib
 import subprocess
 from pathlib import Path
 
-from nine_knots.core.errors import NineKnotsError
+from nine_knots.core.base.errors import NineKnotsError
 
 SOURCES = ("src", "public", "index.html", "package-lock.json", "vite.config.ts", "tsconfig.json")
 

@@ -16,7 +16,8 @@ def keep_kernels_in(local: Path) -> Path:
     """Let Numba keep its work under ``local``; to be called before a kernel is imported."""
     core = Path(nine_knots.core.__file__).parent
     digest = hashlib.sha256()
-    for path in sorted([core / "kernel.py", *core.glob("cast/*.py"), *core.glob("water/*.py")]):
+    sources = [core / "base/kernel.py", *core.glob("physics/*.py"), *core.glob("models/**/*.py")]
+    for path in sorted(sources):
         digest.update(path.read_bytes())
     folder = local / f"kernels-{digest.hexdigest()[:16]}"
     folder.mkdir(parents=True, exist_ok=True)

@@ -18,7 +18,7 @@ from pathlib import Path
 
 import pymysql
 
-from nine_knots.core.errors import DatabaseTrouble, DiskFull
+from nine_knots.core.base.errors import DatabaseTrouble, DiskFull
 from nine_knots.launch.owner import Owner, owner_of
 from nine_knots.launch.stale import end_servers_on
 from nine_knots.store import Address

@@ -10,7 +10,7 @@ import subprocess
 from collections.abc import Callable
 from pathlib import Path
 
-from nine_knots.core.errors import DatabaseTrouble, FileRefused, Unreadable
+from nine_knots.core.base.errors import DatabaseTrouble, FileRefused, Unreadable
 from nine_knots.launch.dump import Manifest, opened
 from nine_knots.launch.mariadb import DB_NAME, PrivateServer, program
 from nine_knots.launch.stale import end_servers_on

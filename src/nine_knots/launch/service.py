@@ -11,7 +11,7 @@ from pathlib import Path
 import uvicorn
 
 from nine_knots.api.app import create_app
-from nine_knots.core.errors import NineKnotsError
+from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.demo.load import load_demo
 from nine_knots.launch.orders import Orders
 from nine_knots.launch.window import say

@@ -13,7 +13,7 @@ from dataclasses import replace
 from pathlib import Path
 from types import FrameType
 
-from nine_knots.core.errors import NineKnotsError
+from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.launch.orders import Orders
 from nine_knots.launch.owner import owner_of

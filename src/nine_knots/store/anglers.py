@@ -5,8 +5,10 @@ from typing import Literal
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.errors import NotFound
-from nine_knots.core.values import Frozen, System, Title
+from nine_knots.core.base.errors import NotFound
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.base.limits import Title
+from nine_knots.core.base.quantity import System
 
 Theme = Literal["auto", "light", "dark"]
 

@@ -19,7 +19,7 @@ import pymysql
 from dbutils.pooled_db import PooledDB
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.errors import DatabaseTrouble, NineKnotsError
+from nine_knots.core.base.errors import DatabaseTrouble, NineKnotsError
 from nine_knots.store.trouble import full, in_words, lost, wants_retry
 
 Answer = TypeVar("Answer")

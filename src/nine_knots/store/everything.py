@@ -7,14 +7,14 @@ from typing import Literal
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.cast.landings import Seen
-from nine_knots.core.cast.own_cast import Estimate
-from nine_knots.core.design import Design
-from nine_knots.core.knots.own import PullTest
-from nine_knots.core.practice import Attempt
-from nine_knots.core.strand import Stock
-from nine_knots.core.tackle import Fly, FlyLine, Rod
-from nine_knots.core.values import Frozen, Several
+from nine_knots.core.base.frozen import Frozen, Several
+from nine_knots.core.judge.landings import Seen
+from nine_knots.core.judge.own_cast import Estimate
+from nine_knots.core.judge.practice import Attempt
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.knots.own import PullTest
+from nine_knots.core.trade.strand import Stock
+from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.store.anglers import Settings, create_angler, read_settings
 from nine_knots.store.landings import list_landings, read_estimate, write_estimate
 from nine_knots.store.practice import add_attempt, list_attempts

@@ -4,7 +4,7 @@ from datetime import timedelta
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.errors import Unreadable
+from nine_knots.core.base.errors import Unreadable
 
 KEPT = timedelta(days=1)
 SWEPT = 50  # old ones let go at each save

@@ -6,10 +6,10 @@ from datetime import datetime
 from pydantic import TypeAdapter
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.cast.landings import Seen
-from nine_knots.core.cast.own_cast import UNKNOWN, Estimate, Landing, OwnCast
-from nine_knots.core.errors import NotFound
-from nine_knots.core.values import Frozen
+from nine_knots.core.base.errors import NotFound
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.judge.landings import Seen
+from nine_knots.core.judge.own_cast import UNKNOWN, Estimate, Landing, OwnCast
 
 _ESTIMATE: TypeAdapter[Estimate] = TypeAdapter(Estimate)
 

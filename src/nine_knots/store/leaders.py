@@ -5,9 +5,9 @@ from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.design import Design
-from nine_knots.core.errors import NotFound, StaleRevision
-from nine_knots.core.values import Frozen
+from nine_knots.core.base.errors import NotFound, StaleRevision
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.trade.design import Design
 
 
 class SavedLeader(Frozen):

@@ -12,7 +12,7 @@ from importlib.resources import files
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.errors import DatabaseTrouble
+from nine_knots.core.base.errors import DatabaseTrouble
 from nine_knots.store.database import Database
 
 _LOCK = "nine_knots_migration"

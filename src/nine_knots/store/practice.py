@@ -5,7 +5,7 @@ from datetime import UTC
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.practice import Attempt
+from nine_knots.core.judge.practice import Attempt
 
 
 def add_attempt(cursor: DictCursor, angler_id: str, attempt: Attempt) -> None:

@@ -7,11 +7,11 @@ from typing import Literal
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.errors import NotFound
-from nine_knots.core.knots import KnotKey
-from nine_knots.core.knots.own import PullTest, Summed
-from nine_knots.core.materials import Family
-from nine_knots.core.values import Frozen
+from nine_knots.core.base.errors import NotFound
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.trade.knots import KnotKey
+from nine_knots.core.trade.knots.own import PullTest, Summed
+from nine_knots.core.trade.materials import Family
 
 Source = Literal["typed", "scale", "file"]
 ALL = 2**31

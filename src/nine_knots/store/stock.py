@@ -3,8 +3,8 @@
 from pydantic import TypeAdapter
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.errors import NotFound
-from nine_knots.core.strand import Spool, Stock
+from nine_knots.core.base.errors import NotFound
+from nine_knots.core.trade.strand import Spool, Stock
 
 _STOCK: TypeAdapter[Stock] = TypeAdapter(Stock)
 

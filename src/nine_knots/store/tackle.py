@@ -6,8 +6,8 @@ from typing import Literal
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.tackle import Fly, FlyLine, Rod
-from nine_knots.core.values import Frozen
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 
 TackleKind = Literal["rod", "line", "fly"]
 

@@ -4,7 +4,7 @@ import re
 
 import pymysql
 
-from nine_knots.core.errors import DatabaseTrouble, DiskFull, NineKnotsError
+from nine_knots.core.base.errors import DatabaseTrouble, DiskFull, NineKnotsError
 
 DEADLOCK, LOCK_TIMEOUT = 1213, 1205  # 1213 also means a certification conflict in a cluster
 FULL = (1021, 1114, 1026)

@@ -4,8 +4,9 @@ import uuid
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.knots.own import own_knots
-from nine_knots.core.tying import Hand, Tier, hand_of
+from nine_knots.core.tell.tying.hand import Hand, hand_of
+from nine_knots.core.trade.knots.own import own_knots
+from nine_knots.core.trade.tyer import Tyer
 from nine_knots.store.pulls import summed_tests
 
 MOST_PIECES = 60  # the newest count: a hand gets better
@@ -42,9 +43,9 @@ def write_height_m(cursor: DictCursor, angler_id: str, height_m: float | None) -
     cursor.execute("UPDATE angler SET height_m = %s WHERE angler_id = %s", (height_m, angler_id))
 
 
-def read_tier(cursor: DictCursor, angler_id: str) -> Tier:
+def read_tyer(cursor: DictCursor, angler_id: str) -> Tyer:
     """Who ties: hand, height and own knots together."""
-    return Tier(
+    return Tyer(
         handiness=read_hand(cursor, angler_id).mean,
         height_m=read_height_m(cursor, angler_id),
         knots=own_knots(summed_tests(cursor, angler_id)),

@@ -49,7 +49,7 @@ async function keep() {
     notify(inWords(error), 'trouble')
     return
   }
-  await queries.invalidateQueries({ queryKey: ['tier'] })
+  await queries.invalidateQueries({ queryKey: ['tyer'] })
   bench.pinGhost({ ...planned, title: `${planned.title.slice(0, 70)}, planned` })
   bench.put({ leader: tied.value.leader })
   emit('kept')

@@ -7,7 +7,7 @@ import MiniStrip from '@/widgets/MiniStrip.vue'
 import BatchPanel from './BatchPanel.vue'
 import CardPrinter from './CardPrinter.vue'
 import CutList from './CutList.vue'
-import TierLine from './TierLine.vue'
+import TyerLine from './TyerLine.vue'
 import './print.css'
 
 const bench = useBench()
@@ -42,7 +42,7 @@ const work = computed(() => bench.evaluation?.work)
       <section aria-labelledby="cut-title">
         <h2 id="cut-title">Cut</h2>
         <CutList :rows="work.rows" />
-        <TierLine class="screen-only" />
+        <TyerLine class="screen-only" />
         <p v-if="bench.design.notes" class="tie__notes">{{ bench.design.notes }}</p>
         <section class="cautions" aria-label="Take care">
           <p v-for="caution in work.cautions" :key="caution">{{ caution }}</p>

@@ -19,7 +19,7 @@ from nine_knots.api.problems import of_error
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.tasks import Task
 from nine_knots.api.work.turns import Asker
-from nine_knots.core.errors import NineKnotsError
+from nine_knots.core.base.errors import NineKnotsError
 
 T = TypeVar("T")
 PAGE_HEADER = "nine-knots-page"

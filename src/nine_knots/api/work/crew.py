@@ -7,7 +7,7 @@ from nine_knots.api.work.kept import Kept
 from nine_knots.api.work.tasks import Task
 from nine_knots.api.work.turns import Asker, Turn, Turns
 from nine_knots.api.work.worker import Died, Worker
-from nine_knots.core.errors import CannotCompute, NineKnotsError, Superseded
+from nine_knots.core.base.errors import CannotCompute, NineKnotsError, Superseded
 
 WORKERS = 2
 MOST_HEAVY = WORKERS - 1  # at once: one worker is always free for light tasks

@@ -9,24 +9,27 @@ from typing import Any, ClassVar
 
 from pydantic import TypeAdapter
 
-from nine_knots.core.cast.effort import Effort, effort_of
-from nine_knots.core.cast.landings import Seen, landing_of
-from nine_knots.core.cast.own_cast import UNKNOWN, Landing, OwnCast
-from nine_knots.core.cast.reading import CastReading, Resolution, cast_of
-from nine_knots.core.cast.stroke import Stroke
-from nine_knots.core.cast.turnover import STEADY, Gust
-from nine_knots.core.design import Design
-from nine_knots.core.evaluation import evaluate
-from nine_knots.core.remedies import Remedy, remedies_for, water_remedies_for
-from nine_knots.core.remedies.depth_table import DepthTable, depth_table
-from nine_knots.core.remedies.tuning import Tuning, tuned
-from nine_knots.core.strand import Stock
-from nine_knots.core.tackle import Fly
-from nine_knots.core.tying import USUAL_TIER, Tier
-from nine_knots.core.units import Units
-from nine_knots.core.values import Frozen, System
-from nine_knots.core.water.reading import WaterReading, water_reading
-from nine_knots.core.water.setups import USUAL_ASK, WaterAsk, setup_of
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.effort import Effort, effort_of
+from nine_knots.core.judge.landings import Seen, landing_of
+from nine_knots.core.judge.own_cast import UNKNOWN, Landing, OwnCast
+from nine_knots.core.judge.remedies.depth_table import DepthTable, depth_table
+from nine_knots.core.judge.remedies.search import Remedy
+from nine_knots.core.judge.remedies.tuning import Tuning, tuned
+from nine_knots.core.judge.remedies.turnover import remedies_for
+from nine_knots.core.judge.remedies.water import water_remedies_for
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.wind import STEADY, Gust
+from nine_knots.core.models.water.setups import USUAL_ASK, WaterAsk, setup_of
+from nine_knots.core.tell.cast import CastReading, Resolution, cast_of
+from nine_knots.core.tell.evaluation import evaluate
+from nine_knots.core.tell.water import WaterReading, water_reading
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.strand import Stock
+from nine_knots.core.trade.tackle import Fly
+from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
 from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
 from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
 
@@ -151,7 +154,7 @@ class RemedyTask(_Heavy):
     units: System
     own: OwnCast = UNKNOWN
     gust: Gust = STEADY
-    tier: Tier = USUAL_TIER
+    tyer: Tyer = USUAL_TYER
 
     def work(self) -> tuple[Remedy, ...]:
         """The remedies found."""
@@ -160,11 +163,10 @@ class RemedyTask(_Heavy):
             self.stroke,
             self.stock,
             self.flies,
-            titles_of(self.stock),
             Units(self.units),
             self.own,
             self.gust,
-            self.tier,
+            self.tyer,
         )
 
 
@@ -179,7 +181,7 @@ class WaterRemedyTask(_Heavy):
     units: System
     own: OwnCast = UNKNOWN
     gust: Gust = STEADY
-    tier: Tier = USUAL_TIER
+    tyer: Tyer = USUAL_TYER
 
     def work(self) -> tuple[Remedy, ...]:
         """The remedies found."""
@@ -187,12 +189,11 @@ class WaterRemedyTask(_Heavy):
             self.design,
             self.stroke,
             self.stock,
-            titles_of(self.stock),
             Units(self.units),
             self.ask,
             self.own,
             self.gust,
-            self.tier,
+            self.tyer,
         )
 
 
@@ -233,7 +234,7 @@ class CardsTask(_Heavy):
     paper: Paper
     depth_table: bool
     stock: tuple[Stock, ...]
-    tier: Tier
+    tyer: Tyer
     units: System
 
     def work(self) -> bytes:
@@ -253,7 +254,7 @@ class CardsTask(_Heavy):
         units, table = Units(self.units), None
         if self.depth_table and setup_of(design) != "surface":
             table = depth_table(design, self.stock, units, USUAL_ASK)
-        return Card(design, evaluate(design, titles_of(self.stock), units, self.tier), table)
+        return Card(design, evaluate(design, titles_of(self.stock), units, self.tyer), table)
 
 
 def titles_of(stock: tuple[Stock, ...]) -> dict[str, str]:

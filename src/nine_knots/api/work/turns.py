@@ -10,7 +10,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 
 from nine_knots.api.work.tasks import Task
-from nine_knots.core.errors import TooBusy
+from nine_knots.core.base.errors import TooBusy
 
 MOST_WAITING = 64
 MOST_OF_A_PAGE = 24

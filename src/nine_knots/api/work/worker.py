@@ -20,8 +20,8 @@ import psutil
 from pydantic import ValidationError
 
 from nine_knots.api.work.tasks import Task
-from nine_knots.core.errors import NineKnotsError, OutOfRange, TooLong, WorkFailed
-from nine_knots.core.patience import waited_for_by
+from nine_knots.core.base.errors import NineKnotsError, OutOfRange, TooLong, WorkFailed
+from nine_knots.core.base.patience import waited_for_by
 
 TELLS_EVERY_S = 0.2
 BOOT_S = 240.0  # to compile everything on a first start

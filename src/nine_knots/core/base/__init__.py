@@ -1,0 +1,1 @@
+"""What everything stands on: values, errors, units, measures. No mechanics, no trade."""

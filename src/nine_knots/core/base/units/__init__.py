@@ -1,0 +1,34 @@
+"""The one place where feet, thousandths, X, pounds and grains live; SI everywhere else."""
+
+from nine_knots.core.base.units.display import Units
+from nine_knots.core.base.units.parse import (
+    parse_bead,
+    parse_current,
+    parse_diameter,
+    parse_hook,
+    parse_length,
+    parse_load,
+    parse_mass,
+    parse_seconds,
+    parse_share,
+    parse_speed,
+    parse_temperature,
+)
+from nine_knots.core.base.units.x_scale import diameter_of_x, x_of_diameter
+
+__all__ = [
+    "Units",
+    "diameter_of_x",
+    "parse_bead",
+    "parse_current",
+    "parse_diameter",
+    "parse_hook",
+    "parse_length",
+    "parse_load",
+    "parse_mass",
+    "parse_seconds",
+    "parse_share",
+    "parse_speed",
+    "parse_temperature",
+    "x_of_diameter",
+]

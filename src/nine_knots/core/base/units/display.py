@@ -1,0 +1,125 @@
+"""Figures as the angler reads them: the trade's rounding in either system.
+
+Lengths to 1/4 in or 0.5 cm, diameters to .0005 in or 0.01 mm, strengths to 0.1 lb or 0.05 kg.
+Every text reads back through ``parse`` to the same text.
+"""
+
+from dataclasses import dataclass
+
+from nine_knots.core.base.quantity import Quantity, System
+from nine_knots.core.base.units import factors
+from nine_knots.core.base.units.x_scale import x_of_diameter
+
+_QUARTERS = ("", "¼", "½", "¾")
+
+
+def _steps(value: float, step: float) -> int:
+    return int(value / step + 0.5)
+
+
+@dataclass(frozen=True)
+class Units:
+    """One angler's units; every method takes SI and answers a Quantity."""
+
+    system: System
+
+    @property
+    def length_step_m(self) -> float:
+        """The finest length shown, in metres; drags snap to it."""
+        return factors.INCH_M / 4 if self.system == "imperial" else 0.005
+
+    def snap_length(self, length_m: float) -> float:
+        """The nearest length, in metres, that the display can show and that is not nothing."""
+        return max(1, _steps(length_m, self.length_step_m)) * self.length_step_m
+
+    def length(self, length_m: float) -> Quantity:
+        """``4 ft 2¼ in`` from 3 ft up, inches below; metres from 2 m up, centimetres below."""
+        if self.system == "metric":
+            halves = _steps(length_m, 0.005)
+            if halves >= 400:
+                text = f"{halves * 0.005:.3f}".rstrip("0")
+                text = text + "0" * (2 - len(text.split(".")[1])) if "." in text else text
+                return Quantity(si=length_m, text=f"{text} m")
+            return Quantity(si=length_m, text=f"{halves / 2:g} cm")
+        quarters = _steps(length_m, factors.INCH_M / 4)
+        feet, rest = divmod(quarters, 48) if quarters >= 144 else (0, quarters)
+        inches, part = divmod(rest, 4)
+        text = f"{inches or ('' if part else 0)}{_QUARTERS[part]} in"
+        if feet:
+            text = f"{feet} ft {text}" if rest else f"{feet} ft"
+        return Quantity(si=length_m, text=text)
+
+    def depth(self, depth_m: float) -> Quantity:
+        """A depth as finely as the water model knows it: to 5 cm, or to 2 in."""
+        step = 0.05 if self.system == "metric" else 2.0 * factors.INCH_M
+        return Quantity(si=depth_m, text=self.length(_steps(depth_m, step) * step).text)
+
+    @staticmethod
+    def seconds(time_s: float) -> str:
+        """A time as finely as the water model knows it: ``2.5 s``, whole seconds from ten up."""
+        step = 0.5 if time_s < 10.0 else 1.0
+        return f"{_steps(time_s, step) * step:g} s"
+
+    def on_spool(self, length_m: float) -> Quantity:
+        """What is left on a spool: ``46 ft`` or ``14 m``, halves of them below five."""
+        unit_m, name = (1.0, "m") if self.system == "metric" else (factors.FOOT_M, "ft")
+        step = 0.5 if length_m < 5 * unit_m else 1.0
+        return Quantity(si=length_m, text=f"{_steps(length_m / unit_m, step) * step:g} {name}")
+
+    def diameter(self, diameter_m: float) -> Quantity:
+        """``.018 in`` or ``0.46 mm``."""
+        if self.system == "metric":
+            return Quantity(si=diameter_m, text=f"{diameter_m * 1000:.2f} mm")
+        halves = _steps(diameter_m, factors.THOU_M / 2)
+        text = f"{halves / 2000:.4f}".removesuffix("0").lstrip("0")
+        return Quantity(si=diameter_m, text=f"{text} in")
+
+    def tippet(self, diameter_m: float) -> Quantity:
+        """A diameter with its X size where it has one: ``.006 in · 5X``."""
+        plain, x = self.diameter(diameter_m), x_of_diameter(diameter_m)
+        return Quantity(si=diameter_m, text=f"{plain.text} · {x}" if x else plain.text)
+
+    def load(self, load_n: float) -> Quantity:
+        """``12.0 lb`` or ``5.45 kg``."""
+        if self.system == "metric":
+            text = f"{_steps(load_n / factors.KILO_N, 0.05) * 0.05:.2f} kg"
+        else:
+            text = f"{_steps(load_n / factors.POUND_N, 0.1) * 0.1:.1f} lb"
+        return Quantity(si=load_n, text=text)
+
+    def fish_mass(self, mass_kg: float) -> Quantity:
+        """``2 lb 8 oz`` or ``1.15 kg``."""
+        if self.system == "metric":
+            return Quantity(si=mass_kg, text=f"{_steps(mass_kg, 0.05) * 0.05:.2f} kg")
+        pounds, ounces = divmod(_steps(mass_kg, factors.OUNCE_KG), 16)
+        parts = ([f"{pounds} lb"] if pounds else []) + ([f"{ounces} oz"] if ounces else [])
+        return Quantity(si=mass_kg, text=" ".join(parts) or "0 oz")
+
+    def fly_mass(self, mass_kg: float) -> Quantity:
+        """Milligrams below a gram, grams above: flies are weighed so in either system."""
+        milligrams = mass_kg * 1e6
+        text = f"{milligrams:.0f} mg" if milligrams < 1000 else f"{milligrams / 1000:.1f} g"
+        return Quantity(si=mass_kg, text=text)
+
+    def speed(self, speed_m_s: float) -> Quantity:
+        """``2.5 ft/s`` or ``0.8 m/s``."""
+        if self.system == "metric":
+            return Quantity(si=speed_m_s, text=f"{speed_m_s:.1f} m/s")
+        return Quantity(si=speed_m_s, text=f"{speed_m_s / factors.FOOT_M:.1f} ft/s")
+
+    def temperature(self, celsius: float) -> Quantity:
+        """``10 °C`` or ``50 °F``."""
+        if self.system == "metric":
+            return Quantity(si=celsius, text=f"{celsius:.0f} °C")
+        return Quantity(si=celsius, text=f"{1.8 * celsius + 32.0:.0f} °F")
+
+    def about_speed(self, speed_m_s: float) -> str:
+        """A speed that is roughly known, to two figures: ``49 ft/s``, ``130 ft/s``, ``8.5 m/s``."""
+        unit, per = ("m/s", 1.0) if self.system == "metric" else ("ft/s", factors.FOOT_M)
+        value = float(f"{speed_m_s / per:.2g}")
+        return f"{value:.1f} {unit}" if value < 10 else f"{value:.0f} {unit}"
+
+    @staticmethod
+    def hook(number: int) -> str:
+        """The hook size as written: 14, 1, 1/0, 2/0."""
+        return str(number) if number > 0 else f"{1 - number}/0"

@@ -1,1 +1,0 @@
-"""The cast: a line, a leader and a fly thrown, simulated until they lie on the water."""

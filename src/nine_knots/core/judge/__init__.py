@@ -1,0 +1,1 @@
+"""What the models' figures mean for this angler on this day: measures, proposals, remedies."""

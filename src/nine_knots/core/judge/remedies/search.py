@@ -1,0 +1,269 @@
+"""Searching for the smallest change that serves: each is tried by the model, none is canned.
+
+Sizes are sought by halves, since what one overdoes a greater one does too; lengths and speeds are
+stepped until one serves and then halved back to the least that does.
+"""
+
+from collections.abc import Callable, Iterable, Iterator
+from dataclasses import dataclass
+from math import inf
+from typing import Literal
+
+from pydantic import ValidationError
+
+from nine_knots.core.base.errors import CannotCompute, NineKnotsError, TooLong
+from nine_knots.core.base.measure import Measure, Standing
+from nine_knots.core.base.patience import tell
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.verdict import grounds_of, verdict_of
+from nine_knots.core.judge.water import depth_measure, drift_measure
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.water.fished import outcome_of
+from nine_knots.core.models.water.fishing import run_of
+from nine_knots.core.models.water.setups import WaterAsk, setup_of
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.edits import Edit, SetLength, StepStock
+from nine_knots.core.trade.leader.workbench import Workbench
+from nine_knots.core.trade.tyer import Tyer
+
+What = Literal[
+    "tippet length",
+    "tippet spool",
+    "butt",
+    "middle",
+    "fly",
+    "stroke",
+    "setting",
+    "shot and setting",
+    "shot",
+    "bead",
+    "dropper",
+    "leader length",
+    "count",
+    "lead",
+]
+
+STEPS = 5  # in which a length or a speed is changed
+HALVINGS = 2  # back from the first step that serves
+HALVINGS_BETWEEN = 3  # between a step that is not enough and one that goes past
+MOST_STEPS = 3  # through the spools owned
+
+
+@dataclass(frozen=True, slots=True)
+class Effect:
+    """What a remedy does to another measure."""
+
+    title: str
+    before: str
+    after: str
+    standing: Standing
+
+
+@dataclass(frozen=True, slots=True)
+class Remedy:
+    """One change, the design (or the stroke's speed, or the way it is fished) after it, and what
+    it does."""
+
+    what: What
+    words: str
+    gives: str
+    design: Design
+    speed: str | None
+    effects: tuple[Effect, ...]
+    ask: WaterAsk | None = None
+
+
+@dataclass(frozen=True)
+class Try:
+    """A change in words, and what is to be tried: design, stroke, way of fishing."""
+
+    words: str
+    design: Design
+    stroke: Stroke
+    ask: WaterAsk
+
+
+Change = Callable[[float], Try | None]
+"""A change by so many times, as something to try; None where it cannot be made."""
+
+
+@dataclass(frozen=True, slots=True)
+class Judged:
+    """How a change does: in words where it is well in its band; else whether it went past it, or
+    where it stands (the more, the nearer) before it."""
+
+    gives: str | None = None
+    past: bool = False
+    short: float = -inf
+
+    @property
+    def is_not_enough(self) -> bool:
+        """Whether more of it is wanted."""
+        return self.gives is None and not self.past
+
+
+TOO_FAR = Judged(past=True)
+Serves = Callable[[Try], Judged]
+Served = tuple[Try, str]
+
+
+def judged_by(measures: Callable[[Try], Iterable[Measure]], more: bool) -> Serves:
+    """Serves where every measure is right and none on the edge; what is refused does not.
+
+    The first that is not ends it: what costs most to work out comes last. With ``more`` changes
+    go from too little up, and what is too much has gone past; else the other way about.
+    """
+    beyond = "too much" if more else "too little"
+
+    def serves(one: Try) -> Judged:
+        figures: list[str] = []
+        try:
+            for measure in measures(one):
+                if measure.standing != "right" or measure.marginal:
+                    near = measure.position if more else -measure.position
+                    return Judged(past=measure.standing == beyond, short=near)
+                figures.append(measure.figure)
+        except CannotCompute:
+            return Judged(past=more)  # what cannot be worked out is too heavy or too long
+        return Judged("; ".join(dict.fromkeys(figures)))
+
+    return serves
+
+
+def those_in_time(
+    found: Iterator[tuple[What, Served | None]], kinds: int
+) -> Iterator[tuple[What, Served]]:
+    """Of each kind sought in turn, those that serve; where time runs out, those found till then."""
+    for number in range(kinds + 1):
+        tell(min(number, kinds - 1), kinds)
+        try:
+            what, served = next(found)
+        except (StopIteration, TooLong):
+            return
+        if served is not None:
+            yield what, served
+
+
+def smallest(serves: Serves, tries: Iterable[Try]) -> Served | None:
+    """The smallest that serves, of tries in order from small to great, by halves.
+
+    Where one goes past the band every greater one does, and where the greatest is not enough none
+    is; so few of many need be tried.
+    """
+    in_order = tuple(tries)
+    served, low, high = None, 0, len(in_order) - 1
+    place = high  # the greatest first
+    while low <= high:
+        judged = serves(in_order[place])
+        if judged.gives is not None:
+            served, high = (in_order[place], judged.gives), place - 1
+        elif judged.past:
+            high = place - 1
+        else:
+            low = place + 1
+        place = (low + high) // 2
+    return served
+
+
+def least(serves: Serves, change: Change, most: float, steps: int = STEPS) -> Served | None:
+    """The smallest change that serves, from 1 to ``most`` times.
+
+    In steps till one serves, goes past what would, or does worse than the one before (longer is
+    not always deeper); then by halves between the last two.
+    """
+    served, past, low, high, before = None, False, 0.0, 0.0, -inf
+    for step in range(1, steps + 1):
+        low, high = high, step / steps
+        served, judged = _at(serves, change, most**high)
+        past = judged.past
+        if served or past or judged.short < before:
+            break
+        before = judged.short
+    for _ in range(HALVINGS if served else HALVINGS_BETWEEN if past else 0):
+        middle = 0.5 * (low + high)
+        nearer, judged = _at(serves, change, most**middle)
+        if nearer:
+            served, high = nearer, middle
+        elif served or not judged.past:
+            low = middle
+        else:
+            high = middle
+    return served
+
+
+def _at(serves: Serves, change: Change, times: float) -> tuple[Served | None, Judged]:
+    """A change that serves, and how it was judged."""
+    one = change(times)
+    judged = serves(one) if one is not None else TOO_FAR
+    served = (one, judged.gives) if one is not None and judged.gives is not None else None
+    return served, judged
+
+
+def first(serves: Serves, tries: Iterable[Try]) -> Served | None:
+    """The first that serves, of tries that have no order of size."""
+    for one in tries:
+        judged = serves(one)
+        if judged.gives is not None:
+            return one, judged.gives
+    return None
+
+
+def edited(design: Design, edit: Edit, bench: Workbench) -> Design | None:
+    """The design after an edit; None where it is refused."""
+    try:
+        leader = apply_edit(design.leader, edit, bench)
+    except (NineKnotsError, ValidationError):
+        return None
+    return design.model_copy(update={"leader": leader})
+
+
+def longer(now: Try, bench: Workbench, piece: int, shorter: bool, name: str) -> Change:
+    """A piece so many times longer, or shorter."""
+    old_m = now.design.leader.pieces[piece].length_m
+
+    def change(times: float) -> Try | None:
+        new_m = bench.units.snap_length(old_m / times if shorter else old_m * times)
+        changed = edited(now.design, SetLength(piece=piece, length=new_m), bench)
+        if changed is None:
+            return None
+        old, new = bench.units.length(old_m).text, bench.units.length(new_m).text
+        return Try(f"{name} {old} → {new}", changed, now.stroke, now.ask)
+
+    return change
+
+
+def other_spools(now: Try, bench: Workbench, piece: int, thicker: bool, name: str) -> Iterator[Try]:
+    """The next thicker spools of the same kind, or the next thinner."""
+    old = bench.units.diameter(now.design.leader.pieces[piece].upper_diameter_m).text
+    changed: Design | None = now.design
+    for _ in range(MOST_STEPS):
+        step = StepStock(piece=piece, by=1 if thicker else -1)
+        changed = edited(changed, step, bench) if changed is not None else None
+        if changed is None:
+            return
+        new = bench.units.diameter(changed.leader.pieces[piece].upper_diameter_m).text
+        yield Try(f"{name} {old} → {new}", changed, now.stroke, now.ask)
+
+
+def other_measures(design: Design, ask: WaterAsk, units: Units, tyer: Tyer) -> tuple[Measure, ...]:
+    """The measures that need no cast: the evaluation's, and in the water drift and depth."""
+    found = verdict_of(design, grounds_of(design, tyer.knots), units, tyer.knots)
+    if setup_of(design) == "surface":
+        return found
+    try:
+        outcome = outcome_of(run_of(design, ask))
+        return (*found, drift_measure(outcome, units), depth_measure(outcome, ask, units))
+    except CannotCompute:
+        return found
+
+
+def effects(before: tuple[Measure, ...], after: tuple[Measure, ...]) -> tuple[Effect, ...]:
+    """What changed between two sets of measures."""
+    known = {measure.key: measure for measure in before}
+    return tuple(
+        Effect(new.title, known[new.key].figure, new.figure, new.standing)
+        for new in after
+        if new.key in known
+        and (known[new.key].figure, known[new.key].standing) != (new.figure, new.standing)
+    )

@@ -1,0 +1,1 @@
+"""How much a leader holds and which of its parts goes first."""

@@ -1,0 +1,38 @@
+"""How far a leader gives under a pull, and how hard a hook is set through rod, line and leader."""
+
+from itertools import pairwise
+
+from nine_knots.core.physics.section import area_m2
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.tackle import Rod
+
+LINE_STRETCH_N = 400.0  # EA of a fly line [M]
+STEPS = 24  # slices of a tapered stretch
+
+
+def compliance_m_n(leader: Leader) -> float:
+    """Stretch in metres for a newton, the sum of L / EA; the linear part only."""
+    total = 0.0
+    for piece in leader.pieces:
+        for upper, lower in pairwise(piece.breaks_m):
+            step = (lower - upper) / STEPS
+            total += sum(
+                step
+                / (
+                    piece.strand.stiffness_pa
+                    * area_m2(piece.diameter_at_m(upper + (i + 0.5) * step))
+                )
+                for i in range(STEPS)
+            )
+    return total
+
+
+def energy_j(leader: Leader, load_n: float) -> float:
+    """Energy in joules that a leader has taken up at a load, ½F² ΣL/EA."""
+    return 0.5 * load_n**2 * compliance_m_n(leader)
+
+
+def at_the_hook_n_m(leader: Leader, rod: Rod, line_out_m: float) -> float:
+    """Stiffness in N/m between hand and hook: rod's tip, line and leader in series."""
+    line = line_out_m / LINE_STRETCH_N
+    return 1.0 / (1.0 / rod.tip_stiffness_n_m + line + compliance_m_n(leader))

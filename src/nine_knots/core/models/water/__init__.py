@@ -1,0 +1,1 @@
+"""A rig in its water, followed as it is fished."""

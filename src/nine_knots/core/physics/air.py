@@ -1,0 +1,34 @@
+"""Drag of thin line in air, across and along it.
+
+Air at 1.20 kg/m³ and a kinematic viscosity of 1.5e-5 m²/s [M: any handbook, about 18 °C].
+"""
+
+import numpy as np
+
+from nine_knots.core.base.kernel import kernel
+
+AIR_KG_M3 = 1.20
+AIR_M2_S = 1.5e-5
+
+
+@kernel
+def across_coefficient(speed_m_s: float, diameter_m: float) -> float:
+    """Drag coefficient of a cylinder across the flow, C_d = 1 + 10 Re^(-2/3).
+
+    ``speed_m_s`` is the part of the relative velocity normal to the line. Valid for Re of 1 to
+    2e5; held at Re = .1 below, where the force is nothing [S: White 1974, Viscous Fluid Flow].
+    """
+    reynolds = max(0.1, speed_m_s * diameter_m / AIR_M2_S)
+    root = np.cbrt(reynolds)
+    return float(1.0 + 10.0 / (root * root))
+
+
+@kernel
+def along_coefficient(speed_m_s: float, diameter_m: float) -> float:
+    """Friction coefficient of a moving thread along itself, C_f = .37 Re^(-.61), on π d l.
+
+    ``speed_m_s`` is the part of the relative velocity along the line. Held between .004 and 1
+    [S: Matsui 1976, on spinning threads; figures M].
+    """
+    reynolds = max(1e-3, speed_m_s * diameter_m / AIR_M2_S)
+    return float(min(1.0, max(0.004, 0.37 * np.exp(-0.61 * np.log(reynolds)))))

@@ -1,0 +1,57 @@
+"""What floats a rig: an indicator, a dry fly, or the tip of a floating line."""
+
+from dataclasses import dataclass
+from math import pi
+
+import numpy as np
+
+from nine_knots.core.base.kernel import kernel
+from nine_knots.core.base.units.factors import GRAVITY_M_S2
+from nine_knots.core.physics.bodies import body_drag_n
+
+
+@dataclass(frozen=True, slots=True)
+class Float:
+    """A floating ball, or what drags like one: diameter in metres, mass in kg, drag factor.
+
+    ``lift_n`` is what holds it up when it is wholly under, in N.
+    """
+
+    diameter_m: float
+    mass_kg: float
+    lift_n: float
+    factor: float = 1.0
+
+    @property
+    def carries_n(self) -> float:
+        """The pull in N that takes it under."""
+        return self.lift_n - self.mass_kg * GRAVITY_M_S2
+
+    def share_under(self, pulled_n: float) -> float:
+        """Share of its outline under water when pulled down by so much; 1 where it goes under."""
+        return share_under(pulled_n + self.mass_kg * GRAVITY_M_S2, self.lift_n)
+
+    def drag_n(self, slip_m_s: float, pulled_n: float, rho: float, mu: float) -> float:
+        """Drag of its immersed part in water that passes it, in N; with the sign of the slip."""
+        whole = body_drag_n(abs(slip_m_s), self.diameter_m, self.factor, rho, mu)
+        return float(np.sign(slip_m_s) * self.share_under(pulled_n) * whole)
+
+
+def ball(diameter_m: float, mass_kg: float, rho: float) -> Float:
+    """A floating ball, held up by what it displaces."""
+    return Float(diameter_m, mass_kg, rho * GRAVITY_M_S2 * pi * diameter_m**3 / 6.0)
+
+
+@kernel
+def share_under(load_n: float, lift_n: float) -> float:
+    """Share of a ball's outline under water at the depth where it displaces its load."""
+    wanted = 4.0 * min(1.0, max(0.0, load_n / lift_n))
+    low, high = 0.0, 2.0  # depth over radius, of d²(3 - d) = wanted
+    for _ in range(30):
+        middle = 0.5 * (low + high)
+        if middle * middle * (3.0 - middle) < wanted:
+            low = middle
+        else:
+            high = middle
+    angle = np.arccos(min(1.0, max(-1.0, 1.0 - 0.5 * (low + high))))
+    return float((angle - np.sin(angle) * np.cos(angle)) / pi)

@@ -1,0 +1,61 @@
+"""Which of several independent elements breaks first, under a tension that is the same in all.
+
+Each element's breaking load is Weibull with a given mean and spread. The hazard of the chain is
+the sum of the elements'; P(j first) = integral of f_j times the survival of all others
+[S: Weibull 1951, A statistical distribution function of wide applicability].
+"""
+
+from dataclasses import dataclass
+from functools import lru_cache
+from math import gamma
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy.optimize import brentq
+
+from nine_knots.core.base.errors import CannotCompute
+
+
+@lru_cache(maxsize=256)
+def weibull_shape(spread: float) -> float:
+    """Weibull shape k of a coefficient of variation between .005 and 1.5.
+
+    Solves gamma(1 + 2/k) / gamma(1 + 1/k)² = 1 + cv².
+    """
+    if not 0.005 <= spread <= 1.5:
+        raise CannotCompute(f"A spread of {spread:g} is outside .005 to 1.5.", where="spread")
+
+    def surplus(k: float) -> float:
+        return gamma(1.0 + 2.0 / k) / gamma(1.0 + 1.0 / k) ** 2 - 1.0 - spread**2
+
+    return float(brentq(surplus, 0.5, 400.0, xtol=1e-9))
+
+
+@dataclass(frozen=True)
+class FirstBreak:
+    """Breaking load of a chain, in N, and each element's chance to go first."""
+
+    mean_n: float
+    low_n: float
+    chances: NDArray[np.float64]
+
+
+def first_break(means_n: NDArray[np.float64], spreads: NDArray[np.float64]) -> FirstBreak:
+    """Expected load, 5 % low value and chances of n elements given as arrays of shape (n,).
+
+    ``means_n`` in newtons, ``spreads`` as coefficients of variation. Integrated on 600 loads;
+    chances agree with the closed form for equal elements to 1e-4.
+    """
+    if means_n.size == 0 or not np.all(means_n > 0.0):
+        raise CannotCompute("A chain needs elements of positive strength.", where="means_n")
+    shapes = np.array([weibull_shape(float(cv)) for cv in spreads])
+    scales = means_n / np.array([gamma(1.0 + 1.0 / k) for k in shapes])
+    loads = np.linspace(0.0, 1.4 * float(means_n.min()), 601)[1:]
+    cumulated = (loads[None, :] / scales[:, None]) ** shapes[:, None]
+    surviving = np.exp(-cumulated.sum(axis=0))
+    rates = cumulated * shapes[:, None] / loads[None, :]
+    step = loads[1] - loads[0]
+    chances = np.trapezoid(rates * surviving, dx=step, axis=1)
+    low = float(np.interp(0.05, 1.0 - surviving, loads))
+    mean = float(step * (0.5 + surviving[:-1].sum() + 0.5 * surviving[-1]))
+    return FirstBreak(mean_n=mean, low_n=low, chances=chances / chances.sum())

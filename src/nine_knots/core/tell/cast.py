@@ -1,0 +1,194 @@
+"""A design's cast as the bench shows it: the cord, the landing, the movie, the energy lane."""
+
+from base64 import b64decode, b64encode
+from dataclasses import dataclass
+from typing import Literal
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nine_knots.core.base.measure import Measure
+from nine_knots.core.base.quantity import Quantity
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.agreement import agreement_of
+from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
+from nine_knots.core.judge.turnover import mono_measure, opening_of, turnover_measure
+from nine_knots.core.models.cast.casting import AIM_STEPS, FIRST_AIM, FRAME_S, Flight, trimmed
+from nine_knots.core.models.cast.mono import mass_ratio
+from nine_knots.core.models.cast.rig import FAST, FULL, Rig, rig_of
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.tackle import line_profile
+
+Resolution = Literal["fast", "full"]
+
+SHOWN_FRAMES = 2  # every second frame is sent
+SHOWN_LINE = 3  # and every third node of the fly line
+DRAG_CASTS = 2  # from an aim that was good a moment ago
+DRAG_NEAR_M = 0.15  # is near enough while one drags
+FULL_CASTS = 2  # a full cast trims no further: its aim comes from the fast ones
+MESH_AIM_DEG = -1.4  # what a full mesh wants less of aim than a fast one
+
+
+@dataclass(frozen=True, slots=True)
+class Movie:
+    """Positions to draw: ``count`` frames of ``nodes`` points, x and y in millimetres.
+
+    ``points`` is base64 of little-endian 16-bit integers, frame by frame; the water is at 0 and
+    the rod's tip is the first point. ``leader`` is the point at the line's tip, ``joints`` those
+    of the leader's joints. The last frame is the landing.
+    """
+
+    gap_s: float
+    count: int
+    nodes: int
+    leader: int
+    joints: tuple[int, ...]
+    points: str
+
+    def metres(self) -> NDArray[np.float64]:
+        """The positions in metres, of shape (count, nodes, 2)."""
+        whole = np.frombuffer(b64decode(self.points), dtype="<i2")
+        return whole.reshape(self.count, self.nodes, 2) / 1000.0
+
+
+@dataclass(frozen=True, slots=True)
+class EnergyPoint:
+    """The energy of all beyond a place as the loop passes it, over what it was launched with.
+
+    It rises above 1 where the loop, rolling out, hands on what the line before gave up.
+    """
+
+    at_m: float
+    share: float
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class CastReading:
+    """One cast, trimmed to open low over the water; no movie where mono is cast by its fly."""
+
+    resolution: Resolution
+    turnover: Measure
+    agreement: str
+    figure: str
+    landing: str
+    aim_deg: float
+    slack: Quantity
+    opened_at_s: float
+    wind: Quantity
+    wind_along: float
+    gust: Quantity | None
+    gust_along: float
+    speed: Quantity
+    line_out: Quantity
+    movie: Movie | None
+    energy: tuple[EnergyPoint, ...]
+
+
+def cast_of(
+    design: Design,
+    stroke: Stroke,
+    resolution: Resolution,
+    units: Units,
+    first_deg: float | None = None,
+    own: OwnCast = UNKNOWN,
+    gust: Gust = STEADY,
+) -> CastReading:
+    """Cast a design's leader on its line with its fly; CannotCompute where it cannot be.
+
+    ``first_deg`` is an aim that was good for a like leader, if one is known.
+    """
+    situation, leader = design.situation, design.leader
+    air = air_of(situation.wind, gust)
+    ratio = mass_ratio(leader, situation.fly)
+    if ratio is not None:
+        return _mono_reading(mono_measure(ratio), stroke, resolution, units)
+    line = line_profile(situation.line)
+
+    def rigged(mesh_is: Resolution) -> Rig:
+        mesh = FAST if mesh_is == "fast" else FULL
+        return rig_of(leader, line, situation.fly, stroke.line_out_m, mesh)
+
+    rig = rigged("fast")
+    if resolution == "fast" or first_deg is None:
+        if first_deg is None:
+            flight = trimmed(rig, stroke, air, FIRST_AIM, AIM_STEPS)
+        else:
+            flight = trimmed(rig, stroke, air, first_deg, DRAG_CASTS, DRAG_NEAR_M)
+        first_deg = flight.aim_deg + MESH_AIM_DEG
+    if resolution == "full":
+        rig = rigged("full")
+        flight = trimmed(rig, stroke, air, first_deg, FULL_CASTS)
+    measure = turnover_measure(flight, leader, situation, units, own)
+    opening = opening_of(flight, situation.fly, units, own)
+    return CastReading(
+        resolution=resolution,
+        turnover=measure,
+        agreement=agreement_of(flight, rig).words,
+        figure=opening.words,
+        landing=opening.landing,
+        aim_deg=flight.aim_deg,
+        slack=units.length(max(0.0, flight.slack_m)),
+        opened_at_s=flight.opened_at_s,
+        wind=units.speed(abs(air.wind_m_s)),
+        gust=units.speed(abs(gust.speed_m_s)) if gust.speed_m_s else None,
+        gust_along=gust.speed_m_s,
+        wind_along=air.wind_m_s,
+        speed=units.speed(stroke.speed_m_s),
+        line_out=units.on_spool(stroke.line_out_m),
+        movie=_movie(flight, rig),
+        energy=_energy(flight, rig),
+    )
+
+
+def _mono_reading(
+    measure: Measure, stroke: Stroke, resolution: Resolution, units: Units
+) -> CastReading:
+    return CastReading(
+        resolution=resolution,
+        turnover=measure,
+        agreement="",
+        figure=measure.figure,
+        landing="",
+        aim_deg=FIRST_AIM,
+        slack=units.length(0.0),
+        opened_at_s=0.0,
+        wind=units.speed(0.0),
+        gust=None,
+        gust_along=0.0,
+        wind_along=0.0,
+        speed=units.speed(stroke.speed_m_s),
+        line_out=units.on_spool(0.0),
+        movie=None,
+        energy=(),
+    )
+
+
+def _movie(flight: Flight, rig: Rig) -> Movie:
+    line = list(range(0, rig.leader, SHOWN_LINE))
+    kept = [*line, *range(rig.leader, rig.mass.size)]
+    frames = flight.frames[:-1:SHOWN_FRAMES]
+    frames = np.concatenate([frames, flight.frames[-1:]])[:, kept]
+    millimetres = np.clip(np.round(frames * 1000.0), -32768, 32767).astype("<i2")
+    return Movie(
+        gap_s=FRAME_S * SHOWN_FRAMES,
+        count=len(frames),
+        nodes=len(kept),
+        leader=len(line),
+        joints=tuple(len(line) + joint - rig.leader for joint in rig.joints),
+        points=b64encode(millimetres.tobytes()).decode(),
+    )
+
+
+def _energy(flight: Flight, rig: Rig) -> tuple[EnergyPoint, ...]:
+    """At the middle of every link of the leader that the loop passed."""
+    ends = np.concatenate([[0.0], np.cumsum(rig.rest[rig.leader :])])
+    middles = 0.5 * (ends[1:] + ends[:-1])
+    shares = flight.passing_j[rig.leader :] / np.maximum(flight.launch_j[rig.leader :], 1e-12)
+    return tuple(
+        EnergyPoint(at_m=float(at), share=float(share), text=f"{share:.1f} times its launch energy")
+        for at, share in zip(middles, shares, strict=True)
+        if share > 0.0
+    )

@@ -1,0 +1,291 @@
+"""Everything the bench shows of one leader on one day, from one call."""
+
+from dataclasses import dataclass
+from itertools import pairwise
+from typing import Literal
+
+from nine_knots.core.base.measure import Measure
+from nine_knots.core.base.quantity import Quantity
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.loss import pulls_of
+from nine_knots.core.judge.match import JointMatch
+from nine_knots.core.judge.verdict import grounds_of, verdict_of
+from nine_knots.core.models.hold.elements import Hold
+from nine_knots.core.tell.outline import OutlinePart, outline
+from nine_knots.core.tell.rig import (
+    BranchReading,
+    Hung,
+    ThingReading,
+    branches_of,
+    hung_on,
+    things_of,
+    water_line_m,
+)
+from nine_knots.core.tell.ruler import Tick, ruler
+from nine_knots.core.tell.sentence import Phrase, Said, SayPart, phrases, said_of
+from nine_knots.core.tell.tying.steps import WorkOrder, joint_title, work_order
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.knots import KNOTS
+from nine_knots.core.trade.knots.own import OwnKnot
+from nine_knots.core.trade.leader import Leader, LevelPiece, TaperedPiece, Wear
+from nine_knots.core.trade.leader.advising import JointAdvice, advise
+from nine_knots.core.trade.tackle import LineProfile, line_profile
+from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
+
+LINE_SHOWN_M = 0.3
+TAPER_STEPS = 12
+
+
+@dataclass(frozen=True, slots=True)
+class PieceReading:
+    """One piece in figures; ``index`` counts from the line."""
+
+    index: int
+    role: str
+    form: str
+    material: str
+    family: str
+    sighter: bool
+    wear: Wear
+    stock: str
+    start_m: float
+    end_m: float
+    length: Quantity
+    upper: Quantity
+    lower: Quantity
+    diameter: str
+    breaks: Quantity
+    chance: float
+    cut: Quantity
+
+
+@dataclass(frozen=True, slots=True)
+class JointReading:
+    """One joint in figures: how it is tied, what passes, what it holds."""
+
+    index: int
+    at_m: float
+    kind: str
+    knot: str
+    title: str
+    flag: str
+    passed: str
+    bend_step: str
+    holds: Quantity
+    kept: str
+    chance: float
+    advice: JointAdvice
+
+
+@dataclass(frozen=True, slots=True)
+class FirstToGo:
+    """The piece or joint that most likely breaks first, and its chance."""
+
+    what: Literal["piece", "joint"]
+    index: int
+    chance: float
+
+
+@dataclass(frozen=True, slots=True)
+class LaneSpan:
+    """A stretch of leader over which the crosshair reads one set of figures."""
+
+    from_m: float
+    to_m: float
+    upper_diameter_m: float
+    lower_diameter_m: float
+    upper_bend_nm2: float
+    lower_bend_nm2: float
+    holds_n: float
+    thickness: str
+    bend: str
+    hold: str
+
+
+@dataclass(frozen=True, slots=True)
+class Evaluation:
+    """All readings of a leader, in the angler's units, with SI values to draw from."""
+
+    sentence: tuple[Phrase, ...]
+    said: dict[SayPart, Said]
+    length: Quantity
+    pieces: tuple[PieceReading, ...]
+    joints: tuple[JointReading, ...]
+    outline: tuple[OutlinePart, ...]
+    line_spans: tuple[LaneSpan, ...]
+    spans: tuple[LaneSpan, ...]
+    need: Quantity
+    low: Quantity
+    first_to_go: FirstToGo
+    things: tuple[ThingReading, ...]
+    branches: tuple[BranchReading, ...]
+    hung: tuple[Hung, ...]
+    water_line_m: float | None
+    verdict: tuple[Measure, ...]
+    ruler: tuple[Tick, ...]
+    work: WorkOrder
+
+
+def evaluate(
+    design: Design, titles: dict[str, str], units: Units, tyer: Tyer = USUAL_TYER
+) -> Evaluation:
+    """Evaluate a design; ``titles`` names spools by their id, ``tyer`` is whose cut list it is.
+
+    Raises CannotCompute where a model is asked for something outside its range.
+    """
+    leader, situation = design.leader, design.situation
+    line = line_profile(situation.line)
+    grounds = grounds_of(design, tyer.knots)
+    hold = grounds.hold
+    work = work_order(leader, situation.fly, titles, units, tyer)
+    return Evaluation(
+        sentence=phrases(situation, units),
+        said=said_of(situation, units),
+        length=units.length(leader.length_m),
+        pieces=_piece_readings(leader, hold, work, units),
+        joints=_joint_readings(design, hold, grounds.matches, units, tyer.knots),
+        outline=outline(leader),
+        line_spans=_line_spans(line, units),
+        spans=_leader_spans(leader, line, units),
+        need=units.load(grounds.need.most_n),
+        low=units.load(hold.low_n),
+        first_to_go=_first_to_go(hold),
+        things=things_of(leader, units),
+        branches=branches_of(leader, units),
+        hung=hung_on(leader),
+        water_line_m=water_line_m(design),
+        verdict=verdict_of(design, grounds, units, tyer.knots),
+        ruler=ruler(leader.length_m, units),
+        work=work,
+    )
+
+
+def _first_to_go(hold: Hold) -> FirstToGo:
+    places = {(element.what, element.index) for element in hold.elements}
+    what, index = max(sorted(places), key=lambda place: hold.chance_of(*place))
+    return FirstToGo(what=what, index=index, chance=hold.chance_of(what, index))
+
+
+def _piece_readings(
+    leader: Leader, hold: Hold, work: WorkOrder, units: Units
+) -> tuple[PieceReading, ...]:
+    places = leader.joints_at_m
+    return tuple(
+        PieceReading(
+            index=i,
+            role=piece.role,
+            form=piece.form,
+            material=piece.strand.material,
+            family=piece.strand.substance.family,
+            sighter=piece.strand.colour == "sighter",
+            wear=piece.wear,
+            stock=work.rows[i].stock,
+            start_m=places[i],
+            end_m=places[i + 1],
+            length=units.length(piece.length_m),
+            upper=units.diameter(piece.upper_diameter_m),
+            lower=units.diameter(piece.lower_diameter_m),
+            diameter=work.rows[i].diameter,
+            breaks=units.load(min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))),
+            chance=hold.chance_of("piece", i),
+            cut=work.rows[i].cut,
+        )
+        for i, piece in enumerate(leader.pieces)
+    )
+
+
+def _joint_readings(
+    design: Design,
+    hold: Hold,
+    matches: tuple[JointMatch, ...],
+    units: Units,
+    own: tuple[OwnKnot, ...],
+) -> tuple[JointReading, ...]:
+    readings = []
+    leader, situation = design.leader, design.situation
+    for i, (joint, at_m) in enumerate(zip(leader.joints, leader.joints_at_m, strict=True)):
+        sides = [e for e in hold.elements if e.what == "joint" and e.index == i]
+        weaker = min(sides, key=lambda e: e.mean_n)
+        match = matches[i] if i < len(matches) else None
+        readings.append(
+            JointReading(
+                index=i,
+                at_m=at_m,
+                kind=joint.kind,
+                knot=KNOTS[joint.knot].title,
+                title=joint_title(leader, i),
+                flag=match.flag if match else "fly",
+                passed=f"{match.passed:.0%} of the energy passes" if match else "",
+                bend_step=_step_words(match.bend_step) if match else "",
+                holds=units.load(weaker.mean_n),
+                kept=f"keeps {weaker.kept:.0%}{pulls_of(joint, leader, own)}",
+                chance=hold.chance_of("joint", i),
+                advice=advise(leader, i, situation.line, situation.fly),
+            )
+        )
+    return tuple(readings)
+
+
+def _step_words(step: float) -> str:
+    if 0.96 <= step <= 1.04:
+        return "as stiff as above"
+    return f"{1 / step:.1f}× softer" if step < 1 else f"{step:.1f}× stiffer"
+
+
+def _bend_words(bend: float, line: LineProfile) -> str:
+    """Bending stiffness against the line's tip, the only yardstick a builder can feel."""
+    share = bend / line.tip_bend_nm2
+    return f"{share:.1f}× the line's tip" if share >= 1 else f"1/{1 / share:.0f} of the line's tip"
+
+
+def _leader_spans(leader: Leader, line: LineProfile, units: Units) -> tuple[LaneSpan, ...]:
+    spans = []
+    for piece, start_m in zip(leader.pieces, leader.joints_at_m, strict=False):
+        for from_m, to_m in _stretches(piece):
+            upper, lower = piece.diameter_at_m(from_m), piece.diameter_at_m(to_m)
+            bends = piece.strand.bend_nm2(upper), piece.strand.bend_nm2(lower)
+            holds_n = piece.breaking_at_n(to_m)
+            spans.append(
+                LaneSpan(
+                    from_m=start_m + from_m,
+                    to_m=start_m + to_m,
+                    upper_diameter_m=upper,
+                    lower_diameter_m=lower,
+                    upper_bend_nm2=bends[0],
+                    lower_bend_nm2=bends[1],
+                    holds_n=holds_n,
+                    thickness=units.tippet((upper + lower) / 2).text,
+                    bend=_bend_words((bends[0] * bends[1]) ** 0.5, line),
+                    hold=units.load(holds_n).text,
+                )
+            )
+    return tuple(spans)
+
+
+def _stretches(piece: LevelPiece | TaperedPiece) -> list[tuple[float, float]]:
+    """A level piece is one stretch; a taper's sloping part is cut into twelve."""
+    edges: list[float] = [0.0]
+    for low, high in pairwise(piece.breaks_m):
+        sloping = abs(piece.diameter_at_m(low) - piece.diameter_at_m(high)) > 1e-7
+        count = TAPER_STEPS if sloping else 1
+        edges += [low + (high - low) * (i + 1) / count for i in range(count)]
+    return list(pairwise(edges))
+
+
+def _line_spans(line: LineProfile, units: Units) -> tuple[LaneSpan, ...]:
+    """The last of the fly line, at negative places, so that the butt is seen against it."""
+    near, far = line.diameter_at_m(0.0), line.diameter_at_m(LINE_SHOWN_M)
+    return (
+        LaneSpan(
+            from_m=-LINE_SHOWN_M,
+            to_m=0.0,
+            upper_diameter_m=far,
+            lower_diameter_m=near,
+            upper_bend_nm2=line.bend_at_nm2(LINE_SHOWN_M),
+            lower_bend_nm2=line.tip_bend_nm2,
+            holds_n=0.0,
+            thickness=units.diameter(near).text,
+            bend="the line's tip",
+            hold="",
+        ),
+    )

@@ -1,0 +1,162 @@
+"""What a leader's hold means on the day: strike, drag, stretch, rod, line, and the order of break.
+
+A stretch is the linear part only. A line's core and a rod's safe pull are guesses by weight.
+"""
+
+from dataclasses import dataclass
+
+from nine_knots.core.base.measure import Fact, Standing
+from nine_knots.core.base.quantity import Quantity
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.units.factors import FOOT_M, POUND_N
+from nine_knots.core.models.hold.elements import Hold, hold_of_dropper
+from nine_knots.core.models.hold.stretch import at_the_hook_n_m, compliance_m_n, energy_j
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.need import need_of
+from nine_knots.core.trade.situation import Snags
+
+DRAG_SHARES = (0.25, 1.0 / 3.0)  # of the low value [P]
+CORE_N = ((6, 20.0 * POUND_N), (9, 30.0 * POUND_N), (14, 40.0 * POUND_N))  # by line weight [M]
+ROD_N = 5.0  # safe pull on a rod for each line weight [G]
+WATER: dict[Snags, str] = {
+    "open": "open water",
+    "some snags": "water with some snags",
+    "heavy snags": "heavy snags",
+}
+LINE_OUT_M = 9.0  # at the strike
+WEAK_ABOVE = 0.1  # chance of a break above the ring from which the order is wrong [G]
+
+
+@dataclass(frozen=True, slots=True)
+class Facts:
+    """All lines, and what the day may ask at most."""
+
+    need: Quantity
+    lines: tuple[Fact, ...]
+
+
+def facts(design: Design, hold: Hold, units: Units) -> Facts:
+    """The hold of a design's leader against fish, snags, rod and line."""
+    leader, situation = design.leader, design.situation
+    need = need_of(situation)
+    low = units.load(hold.low_n).text
+    enough: Standing = "right" if hold.low_n >= need.most_n else "too little"
+    water = WATER[situation.water.snags]
+    lines = (
+        Fact(
+            "Breaks at",
+            f"{units.load(hold.mean_n).text} as a rule; one in twenty below {low}.",
+        ),
+        Fact(
+            "The day asks",
+            f"{units.load(need.strike_n).text} on a usual strike with this rod, "
+            f"{units.load(need.pull_n).text} to steer such a fish in {water}: "
+            f"{'held' if enough == 'right' else 'not held'}.",
+            enough,
+        ),
+        _drag(hold, units),
+        _stretch(design, hold, units),
+        _order(leader, hold),
+        *_flies(leader, hold, units),
+        _rod(design, hold, units),
+        _line(design, hold, units),
+    )
+    return Facts(need=units.load(need.most_n), lines=lines)
+
+
+def _drag(hold: Hold, units: Units) -> Fact:
+    least, most = (units.load(share * hold.low_n).text for share in DRAG_SHARES)
+    text = f"{least} to {most} off the reel: a quarter to a third of the low value."
+    return Fact("Set the drag to", text)
+
+
+def _stretch(design: Design, hold: Hold, units: Units) -> Fact:
+    leader = design.leader
+    give = units.length(hold.mean_n * compliance_m_n(leader)).text
+    foot = at_the_hook_n_m(leader, design.situation.rod, LINE_OUT_M) * FOOT_M
+    raised = "a foot" if units.system == "imperial" else "30 cm"
+    strike = need_of(design.situation).strike_n
+    at_set = units.length(strike * compliance_m_n(leader)).text
+    return Fact(
+        "Gives",
+        f"{at_set} at the strike, {give} and {energy_j(leader, hold.mean_n):.1f} J before it "
+        f"breaks. Rod, line and leader together, {raised} of strike pulls the hook with "
+        f"{units.load(foot).text}.",
+    )
+
+
+def _order(leader: Leader, hold: Hold) -> Fact:
+    """Nothing above the ring; without one, nothing above the last piece's knot."""
+    rings = [i for i, joint in enumerate(leader.joints) if joint.kind in ("ring", "swivel")]
+    guard = rings[0] if rings else len(leader.pieces) - 1
+    above = sum(e.chance for e in hold.elements if e.index < guard)
+    if guard == 0:
+        return Fact("Order of break", "One piece: it breaks where its knots are.")
+    place = f"the {leader.joints[guard].kind}" if rings else "the tippet"
+    if above <= WEAK_ABOVE:
+        return Fact("Order of break", f"Nothing above {place} should go ({above:.0%} does).")
+    return Fact(
+        "Order of break",
+        f"{above:.0%} break above {place}, and more than need be is lost: finer tippet, or a "
+        "better knot above.",
+        "too much",
+    )
+
+
+def _flies(leader: Leader, hold: Hold, units: Units) -> tuple[Fact, ...]:
+    """Along the tree: what a snag on the point costs, what a fish on each dropper breaks."""
+    above = leader.flies_above
+    if not above:
+        return ()
+    lowest = above[-1][0]
+    saved = sum(e.chance for e in hold.elements if e.index >= lowest)
+    text = f"A snag on the point fly costs it alone in {saved:.0%}: "
+    found = [
+        Fact("Point fly", f"{text}the flies above come back.")
+        if saved >= 1.0 - WEAK_ABOVE
+        else Fact(
+            "Point fly",
+            f"{text}finer tippet below the upper fly saves the others.",
+            "too much",
+        )
+    ]
+    for joint, dropper in leader.branches:
+        branch = hold_of_dropper(leader, joint)
+        own = sum(e.chance for e in branch.elements if e.index >= joint)
+        found.append(
+            Fact(
+                f"Dropper {joint}",
+                f"A fish on the {dropper.fly.title} breaks it at {units.load(branch.mean_n).text}, "
+                f"the dropper itself in {own:.0%}; {dropper.changes_left} fly changes left.",
+                "right" if own >= 1.0 - WEAK_ABOVE else "too much",
+            )
+        )
+    return tuple(found)
+
+
+def _rod(design: Design, hold: Hold, units: Units) -> Fact:
+    rod = design.situation.rod
+    safe_n = ROD_N * rod.weight
+    if hold.mean_n <= safe_n:
+        return Fact("The rod", "breaks this leader before it is strained itself.")
+    return Fact(
+        "The rod",
+        f"takes some {units.load(safe_n).text}, less than the leader: never break off a snag with "
+        "the rod bent, point it and pull by the line.",
+        "too much",
+    )
+
+
+def _line(design: Design, hold: Hold, units: Units) -> Fact:
+    core_n = next(load for weight, load in CORE_N if design.situation.line.weight <= weight)
+    if hold.low_n < 0.8 * core_n:
+        return Fact(
+            "The line", f"has a core of some {units.load(core_n).text}: the leader goes first."
+        )
+    return Fact(
+        "The line",
+        f"has a core of some {units.load(core_n).text} and may part before the leader: you would "
+        "lose the line.",
+        "too much",
+    )

@@ -1,0 +1,116 @@
+"""The own cast as it is shown: each figure before any landing and now, with its spread."""
+
+from dataclasses import dataclass
+from math import exp, log
+
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.own_cast import Estimate, Landing, OwnCast, estimate
+from nine_knots.core.models.cast.stroke import SPEEDS
+
+SPEED_AXIS = (8.0, 28.0)  # m/s, ends of the drawing
+ARRIVAL_AXIS = (0.8, 100.0)
+WIDE = 0.25  # spread of a logarithm from which a figure is hardly known
+
+
+@dataclass(frozen=True, slots=True)
+class Spread:
+    """A figure and one standard deviation to either side, as places from 0 to 1 on its axis."""
+
+    low: float
+    middle: float
+    high: float
+
+
+@dataclass(frozen=True, slots=True)
+class OwnFigure:
+    """One figure of the own cast: what was taken of anybody, and what the landings made of it."""
+
+    title: str
+    text: str
+    usual: Spread
+    now: Spread
+
+
+@dataclass(frozen=True, slots=True)
+class OwnReading:
+    """All that landings say, in words and to draw."""
+
+    words: str
+    figures: tuple[OwnFigure, ...]
+
+
+def own_reading(now: Estimate, count: int, units: Units) -> OwnReading:
+    """The own cast after ``count`` landings."""
+    before = estimate(())
+    rows = (
+        ("A normal stroke launches at", SPEEDS["normal"], _speed, SPEED_AXIS),
+        ("Your leaders pile up below", 1.0, _piles_up, ARRIVAL_AXIS),
+        ("open softly up to", 1.0, _soft, ARRIVAL_AXIS),
+        ("and slam above", 1.0, _slams, ARRIVAL_AXIS),
+    )
+    figures = []
+    for title, scale, part, axis in rows:
+        value, spread = part(now)
+        low, high = scale * value * exp(-spread), scale * value * exp(spread)
+        span = f"{units.about_speed(low)} to {units.about_speed(high)}"
+        text = f"{units.about_speed(scale * value)}, likely {span}"
+        usual, usual_spread = part(before)
+        figures.append(
+            OwnFigure(
+                title=title,
+                text=text,
+                usual=_placed(scale * usual, usual_spread, axis),
+                now=_placed(scale * value, spread, axis),
+            )
+        )
+    return OwnReading(words=_words(now, count), figures=tuple(figures))
+
+
+def expected(landing: Landing, own: OwnCast) -> str:
+    """How the model would have this leader land, thrown by this angler."""
+    speed = log(own.speed_factor) if landing.by_word else 0.0
+    arrival = exp(landing.at_usual + landing.slope * speed)
+    if arrival < own.piles_up_m_s:
+        return "piled up"
+    if arrival < own.soft_m_s:
+        return "soft"
+    return "straight" if arrival < own.slams_m_s else "slammed"
+
+
+def _words(now: Estimate, count: int) -> str:
+    if count == 0:
+        return "Nothing is known of your cast yet: it is taken to be a usual one."
+    landings = "one landing" if count == 1 else f"{count} landings"
+    change = now.own.speed_factor - 1.0
+    if abs(change) < 0.02:
+        pace = "as fast as is usual"
+    else:
+        pace = f"about {abs(change):.0%} {'faster' if change > 0 else 'slower'} than is usual"
+    sure = ", though that is hardly known yet" if now.soft > WIDE else ""
+    return f"From {landings}: you launch {pace}{sure}. Every cast here is judged by it."
+
+
+def _speed(one: Estimate) -> tuple[float, float]:
+    return one.own.speed_factor, one.speed
+
+
+def _piles_up(one: Estimate) -> tuple[float, float]:
+    return one.own.piles_up_m_s, one.piles_up
+
+
+def _soft(one: Estimate) -> tuple[float, float]:
+    return one.own.soft_m_s, one.soft
+
+
+def _slams(one: Estimate) -> tuple[float, float]:
+    return one.own.slams_m_s, one.slams
+
+
+def _placed(value: float, spread: float, axis: tuple[float, float]) -> Spread:
+    low, high = log(axis[0]), log(axis[1])
+
+    def place(logarithm: float) -> float:
+        return min(1.0, max(0.0, (logarithm - low) / (high - low)))
+
+    middle = log(value)
+    return Spread(place(middle - spread), place(middle), place(middle + spread))

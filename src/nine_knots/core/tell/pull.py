@@ -1,0 +1,171 @@
+"""The leader under a growing pull: every element's spread, what has broken by when, some pulls."""
+
+from dataclasses import dataclass
+from math import gamma, log
+from typing import Literal
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nine_knots.core.base.measure import Fact
+from nine_knots.core.base.quantity import Quantity
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.loss import break_at_m, place_of_break, what_is_left, what_is_lost
+from nine_knots.core.judge.record_rule import RuleLine, record_lines
+from nine_knots.core.models.hold.elements import Element, Hold, hold_of
+from nine_knots.core.models.hold.stretch import compliance_m_n
+from nine_knots.core.physics.weakest_link import weibull_shape
+from nine_knots.core.tell.hold_facts import facts
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.knots.own import OwnKnot
+from nine_knots.core.trade.leader import Leader
+
+Array = NDArray[np.float64]
+
+LIKELY = (0.05, 0.95)  # shares between which an element's band lies
+POINTS = 80  # loads at which the pull is read
+SPECIMENS = 24  # like leaders pulled, one after another
+SEED = 9  # the same leader breaks in the same order each time it is looked at
+IN_FIGURES = ((0.005, "none in 200"), (0.995, "all but one in 200"))
+
+
+@dataclass(frozen=True, slots=True)
+class ElementBand:
+    """Where one piece or one side of a joint breaks: nine times in ten between low and high."""
+
+    what: Literal["piece", "joint"]
+    index: int
+    from_m: float
+    to_m: float
+    low_n: float
+    mean_n: float
+    high_n: float
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class PullPoint:
+    """The leader at one pull: the share of like leaders that would have broken, its stretch."""
+
+    load: Quantity
+    broken: float
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class Specimen:
+    """One like leader pulled until it broke."""
+
+    load: Quantity
+    at_m: float
+    words: str
+
+
+@dataclass(frozen=True, slots=True)
+class HoldReading:
+    """The Hold stage in figures, from the same elements as the hold cord and lane."""
+
+    mean: Quantity
+    low: Quantity
+    top_n: float
+    need: Quantity
+    bands: tuple[ElementBand, ...]
+    points: tuple[PullPoint, ...]
+    specimens: tuple[Specimen, ...]
+    facts: tuple[Fact, ...]
+    record: tuple[RuleLine, ...]
+
+
+def hold_reading(
+    design: Design,
+    soaked: bool,
+    record: bool,
+    units: Units,
+    own: tuple[OwnKnot, ...] = (),
+) -> HoldReading:
+    """Pull a design's leader apart; ``record`` also checks it against the record rule."""
+    leader = design.leader
+    hold = hold_of(leader, soaked, own)
+    shapes = np.array([weibull_shape(e.spread) for e in hold.elements])
+    scales = np.array(
+        [e.mean_n / gamma(1.0 + 1.0 / k) for e, k in zip(hold.elements, shapes, strict=True)]
+    )
+    quantiles = [scales * (-log(1.0 - share)) ** (1.0 / shapes) for share in LIKELY]
+    top_n = 2.2 * hold.mean_n
+    loads = np.linspace(0.0, 1.6 * hold.mean_n, POINTS + 1)
+    broken = 1.0 - np.exp(-((loads[:, None] / scales) ** shapes).sum(axis=1))
+    give = compliance_m_n(leader)
+    told = facts(design, hold, units)
+    return HoldReading(
+        mean=units.load(hold.mean_n),
+        low=units.load(hold.low_n),
+        top_n=top_n,
+        need=told.need,
+        bands=tuple(
+            _band(leader, element, float(low), float(high), units)
+            for element, low, high in zip(hold.elements, *quantiles, strict=True)
+        ),
+        points=tuple(
+            _point(give, float(load), float(share), units)
+            for load, share in zip(loads, broken, strict=True)
+        ),
+        specimens=_specimens(leader, hold, scales, shapes, units),
+        facts=told.lines,
+        record=record_lines(leader, units) if record else (),
+    )
+
+
+def _band(
+    leader: Leader, element: Element, low_n: float, high_n: float, units: Units
+) -> ElementBand:
+    places = leader.joints_at_m
+    at = places[element.index]
+    chance = f"{element.chance:.0%}" if element.chance >= 0.005 else "hardly ever"
+    return ElementBand(
+        what=element.what,
+        index=element.index,
+        from_m=at,
+        to_m=places[element.index + 1] if element.what == "piece" else at,
+        low_n=low_n,
+        mean_n=element.mean_n,
+        high_n=high_n,
+        text=f"{place_of_break(element, leader).capitalize()}: {units.load(low_n).text} to "
+        f"{units.load(high_n).text}, goes first {chance}",
+    )
+
+
+def _point(give_m_n: float, load_n: float, share: float, units: Units) -> PullPoint:
+    stretch = units.length(load_n * give_m_n).text
+    if share <= IN_FIGURES[0][0]:
+        gone = IN_FIGURES[0][1]
+    elif share >= IN_FIGURES[1][0]:
+        gone = IN_FIGURES[1][1]
+    else:
+        gone = f"{max(1, round(100 * share))} in 100"
+    return PullPoint(
+        load=units.load(load_n),
+        broken=share,
+        text=f"{units.load(load_n).text}: {gone} would have broken; stretched by {stretch}.",
+    )
+
+
+def _specimens(
+    leader: Leader,
+    hold: Hold,
+    scales: Array,
+    shapes: Array,
+    units: Units,
+) -> tuple[Specimen, ...]:
+    rng = np.random.default_rng(SEED)
+    draws = rng.weibull(shapes, size=(SPECIMENS, shapes.size)) * scales
+    pulled = []
+    for draw in draws:
+        first = hold.elements[int(draw.argmin())]
+        load = units.load(float(draw.min()))
+        words = (
+            f"Broke {place_of_break(first, leader)} at {load.text}: "
+            f"lost is {what_is_lost(first, leader, units)}, "
+            f"{what_is_left(first, leader, units)}."
+        )
+        pulled.append(Specimen(load=load, at_m=break_at_m(first, leader), words=words))
+    return tuple(pulled)

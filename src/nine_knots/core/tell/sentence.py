@@ -1,0 +1,179 @@
+"""The situation as a sentence, and words or figures typed back into it."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from pydantic import Field
+
+from nine_knots.core.base.errors import NineKnotsError, OutOfRange, Unreadable
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.base.units import (
+    Units,
+    parse_current,
+    parse_length,
+    parse_mass,
+    parse_speed,
+    parse_temperature,
+)
+from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS, Quarry, Situation
+from nine_knots.core.trade.tackle import FISH, fish_of
+
+NEAR = 0.12  # a figure within 12 % of a word is called by the word
+
+SayPart = Literal["depth", "pace", "wind", "fish", "fish mass", "temperature", "flies apart"]
+
+
+class Say(Frozen):
+    """Something typed or chosen for one part of the sentence: a word or a figure."""
+
+    part: SayPart
+    text: str = Field(max_length=60)
+
+
+@dataclass(frozen=True, slots=True)
+class Said:
+    """A figure of the day as it can be typed, and the word for it where there is one."""
+
+    word: str | None
+    figure: str
+
+
+@dataclass(frozen=True, slots=True)
+class Phrase:
+    """One part of the sentence: plain words before it, the words that are a control."""
+
+    part: Literal["water", "pace", "wind", "fly", "wish", "fish", "outfit"]
+    before: str
+    text: str
+
+
+def sentence_text(said: tuple[Phrase, ...]) -> str:
+    """The whole sentence of the day as text."""
+    words = "".join(
+        f"{'' if phrase.before.startswith(',') else ' '}{phrase.before} {phrase.text}"
+        for phrase in said
+    )
+    return f"{words.strip()}."
+
+
+def _said(value: float, words: dict[str, float], figure: str) -> Said:
+    for word, meant in words.items():
+        if abs(value - meant) <= NEAR * max(meant, 1e-9) or (meant == 0.0 and value < 0.05):
+            return Said(word=word, figure=figure)
+    return Said(word=None, figure=figure)
+
+
+def said_of(situation: Situation, units: Units) -> dict[SayPart, Said]:
+    """What can be said of the day in a word or a figure, as it stands."""
+    water, wind, quarry = situation.water, situation.wind, situation.quarry
+    return {
+        "depth": _said(water.depth_m, DEPTH_WORDS, units.length(water.depth_m).text),
+        "pace": _said(water.pace_m_s, PACE_WORDS, units.speed(water.pace_m_s).text),
+        "wind": _said(wind.speed_m_s, WIND_WORDS, units.speed(wind.speed_m_s).text),
+        "fish": Said(word=quarry.kind, figure=fish_of(quarry.kind).title),
+        "temperature": Said(word=None, figure=units.temperature(water.temperature_c).text),
+        "flies apart": Said(word=None, figure=_apart(water.rules.least_apart_m, units)),
+        "fish mass": Said(word=None, figure=units.fish_mass(quarry.mass_kg).text),
+    }
+
+
+def _apart(least_m: float | None, units: Units) -> str:
+    return units.length(least_m).text if least_m is not None else ""
+
+
+def phrases(situation: Situation, units: Units) -> tuple[Phrase, ...]:
+    """The sentence in parts, each a control; figures in the angler's units."""
+    water, wind, quarry = situation.water, situation.wind, situation.quarry
+    said = said_of(situation, units)
+    depth = said["depth"].word or f"{said['depth'].figure} deep"
+    tint = "" if water.clarity == "clear" else f"{water.clarity} "
+    snags = "" if water.snags == "open" else f" with {water.snags}"
+    pace = said["pace"].word or said["pace"].figure
+    moving = "still" if pace == "still" else f"at {pace}"
+    blow = said["wind"].word or f"wind of {said['wind'].figure}"
+    bearing = "" if blow == "no wind" else f" {wind.bearing}"
+    fish = said["fish"].figure
+    outfit = f"the {situation.rod.title} and the {situation.line.title}"
+    return (
+        Phrase(part="water", before="On", text=f"{depth} {tint}{water.kind}{snags}"),
+        Phrase(part="pace", before=",", text=moving),
+        Phrase(part="wind", before=", in", text=f"{blow}{bearing}"),
+        Phrase(part="fly", before=", I cast", text=f"the {situation.fly.title}"),
+        Phrase(part="wish", before="to", text=situation.wish),
+        Phrase(
+            part="fish", before="for", text=f"{quarry.temper} {fish} of {said['fish mass'].figure}"
+        ),
+        Phrase(part="outfit", before="with", text=outfit),
+    )
+
+
+def hear(situation: Situation, say: Say, units: Units) -> Situation:
+    """The situation after something was said; Unreadable or OutOfRange name the part."""
+    try:
+        return _heard(situation, say, units)
+    except NineKnotsError as error:
+        error.where = say.part
+        raise
+
+
+def _heard(situation: Situation, say: Say, units: Units) -> Situation:
+    text = say.text.strip()
+    if say.part == "depth":
+        depth = _meant(text, DEPTH_WORDS)
+        depth = parse_length(text, units.system) if depth is None else depth
+        _between(depth, 0.05, 30.0, "A depth", "5 cm to 30 m")
+        return _with(situation, "water", "depth_m", depth)
+    if say.part == "pace":
+        pace = _meant(text, PACE_WORDS)
+        pace = parse_current(text, units.system) if pace is None else pace
+        _between(pace, 0.0, 4.0, "A current", "0 to 4 m/s (13 ft/s)")
+        return _with(situation, "water", "pace_m_s", pace)
+    if say.part == "temperature":
+        celsius = parse_temperature(text, units.system)
+        return _with(situation, "water", "temperature_c", celsius)
+    if say.part == "flies apart":
+        apart = parse_length(text, units.system, most_m=5.0) if text else None
+        rules = situation.water.rules.model_copy(update={"least_apart_m": apart})
+        water = situation.water.model_copy(update={"rules": rules})
+        return situation.model_copy(update={"water": water})
+    if say.part == "wind":
+        wind = _meant(text, WIND_WORDS)
+        wind = parse_speed(text, units.system) if wind is None else wind
+        _between(wind, 0.0, 30.0, "A wind", "0 to 30 m/s (67 mph)")
+        return _with(situation, "wind", "speed_m_s", wind)
+    if say.part == "fish":
+        return situation.model_copy(update={"quarry": _usual(text, situation.quarry)})
+    mass = parse_mass(text, units.system)
+    _between(mass, 0.01, 500.0, "A fish", "10 g to 500 kg (1100 lb)")
+    return _with(situation, "quarry", "mass_kg", mass)
+
+
+def _usual(text: str, quarry: Quarry) -> Quarry:
+    """Another kind of fish, as heavy as it usually is."""
+    for kind, fish in FISH.items():
+        if text.lower() in (kind, fish.title):
+            return Quarry(kind=fish.key, mass_kg=fish.usual_kg, temper=quarry.temper)
+    raise Unreadable(
+        f"“{text}” is none of the fish known here.",
+        mend=f"Use one of {', '.join(f.title for f in FISH.values())}.",
+    )
+
+
+def _meant(text: str, words: dict[str, float]) -> float | None:
+    value = words.get(text.lower())
+    if value is None and not any(c.isdigit() for c in text):
+        raise Unreadable(
+            f"“{text}” is none of the words known here.",
+            mend=f"Use one of {', '.join(words)}, or a figure.",
+        )
+    return value
+
+
+def _between(value: float, low: float, high: float, what: str, span: str) -> None:
+    if not low <= value <= high:
+        raise OutOfRange(f"{what} must be within {span}.", mend=f"Give a value within {span}.")
+
+
+def _with(situation: Situation, part: str, field: str, value: float) -> Situation:
+    inner = getattr(situation, part)
+    return situation.model_copy(update={part: inner.model_copy(update={field: value})})

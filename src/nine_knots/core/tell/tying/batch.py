@@ -1,0 +1,89 @@
+"""Several leaders at one sitting: all that is to be cut, against what is left on the spools."""
+
+from dataclasses import dataclass
+
+from nine_knots.core.base.quantity import Quantity
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.tying.cutting import cut_length_m
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.strand import Packet, Spool, Stock
+from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
+
+
+@dataclass(frozen=True, slots=True)
+class BatchRow:
+    """What one spool or packet gives for the batch; ``short`` where it runs out."""
+
+    stock: str
+    takes: str
+    left: str
+    after: str
+    short: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Batch:
+    """The total cut list, and whether the shelf has it all."""
+
+    rows: tuple[BatchRow, ...]
+    words: str
+
+
+def batch_of(
+    wanted: tuple[tuple[Design, int], ...],
+    stock: tuple[Stock, ...],
+    units: Units,
+    tyer: Tyer = USUAL_TYER,
+) -> Batch:
+    """The stock that ``wanted`` designs, each so many times, take from the shelf."""
+    metres: dict[str, float] = {}
+    packets: dict[str, int] = {}
+    strange: dict[str, float] = {}
+    for design, count in wanted:
+        for number, piece in enumerate(design.leader.pieces):
+            owned = piece.strand.spool_id
+            if piece.form == "tapered":
+                packets[owned or piece.strand.substance.title] = (
+                    packets.get(owned or piece.strand.substance.title, 0) + count
+                )
+                continue
+            into = metres if owned else strange
+            key = owned or f"{piece.strand.substance.title}, no spool of yours"
+            into[key] = into.get(key, 0.0) + count * cut_length_m(
+                design.leader, number, tyer.handiness
+            )
+    owned_by_id = {item.spool_id: item for item in stock}
+    rows = [_spool_row(key, taken, owned_by_id, units) for key, taken in metres.items()]
+    rows += [_packet_row(key, count, owned_by_id) for key, count in packets.items()]
+    rows += [
+        BatchRow(key, units.on_spool(taken).text, "none", "none", True)
+        for key, taken in strange.items()
+    ]
+    lacking = [row.stock for row in rows if row.short]
+    words = f"Runs out: {', '.join(lacking)}." if lacking else "The shelf has it all."
+    return Batch(rows=tuple(rows), words=words)
+
+
+def _spool_row(key: str, taken_m: float, owned: dict[str, Stock], units: Units) -> BatchRow:
+    item = owned.get(key)
+    left_m = item.remaining_m if isinstance(item, Spool) else 0.0
+    left: Quantity = units.on_spool(left_m)
+    return BatchRow(
+        stock=item.title if item else f"{key}, no longer on the shelf",
+        takes=units.on_spool(taken_m).text,
+        left=left.text,
+        after=units.on_spool(max(0.0, left_m - taken_m)).text,
+        short=taken_m > left_m,
+    )
+
+
+def _packet_row(key: str, count: int, owned: dict[str, Stock]) -> BatchRow:
+    item = owned.get(key)
+    left = item.count if isinstance(item, Packet) else 0
+    return BatchRow(
+        stock=item.title if item else f"{key}, no longer on the shelf",
+        takes=f"{count} of them",
+        left=str(left),
+        after=str(max(0, left - count)),
+        short=count > left,
+    )

@@ -1,0 +1,1 @@
+"""What leader builders work with and how they tie: materials, knots, tackle, leaders, schools."""

@@ -1,0 +1,98 @@
+"""A leader: pieces and joints in order, with what hangs along it."""
+
+from itertools import accumulate
+
+from pydantic import Field, model_validator
+
+from nine_knots.core.base.frozen import Frozen, Several
+from nine_knots.core.base.limits import LONGEST_LEADER_M, MOST_PIECES, Key
+from nine_knots.core.trade.knots import KNOTS
+from nine_knots.core.trade.leader.attachments import Attachment
+from nine_knots.core.trade.leader.joints import Dropper, Joint
+from nine_knots.core.trade.leader.pieces import Piece
+from nine_knots.core.trade.tackle import Fly
+
+
+class Leader(Frozen):
+    """Pieces from the line's tip to the fly, one joint more than pieces, things along it.
+
+    Joint 0 ties the leader to the line, the last joint ties on the fly. ``school`` names the
+    school of taper that it follows, by which it is judged.
+    """
+
+    pieces: Several[Piece] = Field(min_length=1, max_length=MOST_PIECES)
+    joints: Several[Joint] = Field(min_length=2, max_length=MOST_PIECES + 1)
+    attachments: Several[Attachment] = Field(default=(), max_length=40)
+    school: Key | None = None
+
+    @model_validator(mode="after")
+    def _hangs_together(self) -> "Leader":
+        if len(self.joints) != len(self.pieces) + 1:
+            raise ValueError(
+                f"{len(self.pieces)} pieces need {len(self.pieces) + 1} joints, "
+                f"not {len(self.joints)}"
+            )
+        if self.length_m > LONGEST_LEADER_M:
+            raise ValueError(f"the leader is {self.length_m:.1f} m long; 40 m is the most")
+        for number, attachment in enumerate(self.attachments):
+            if attachment.above_end_m >= self.length_m:
+                raise ValueError(f"attachment {number} lies beyond the leader's upper end")
+        for once in ("indicator", "grease"):
+            if sum(attachment.kind == once for attachment in self.attachments) > 1:
+                raise ValueError(f"a leader carries one {once}, not several")
+        self._knots_in_place()
+        return self
+
+    def _knots_in_place(self) -> None:
+        last = len(self.joints) - 1
+        for number, joint in enumerate(self.joints):
+            if joint.kind in ("ring", "swivel", "fly") and number in (0, last):
+                raise ValueError(f"joint {number}: a {joint.kind} joins two pieces of the leader")
+            if joint.dropper and number in (0, last):
+                raise ValueError(f"joint {number}: a dropper leaves between two pieces")
+            if joint.kind == "loops":
+                if number == last or (joint.upper_knot is None) != (number == 0):
+                    raise ValueError(f"joint {number}: loops need a loop knot on each own piece")
+            elif joint.kind == "knot":
+                wanted = "line" if number == 0 else "eye" if number == last else "between"
+                if KNOTS[joint.knot].place != wanted:
+                    raise ValueError(
+                        f"joint {number}: a {KNOTS[joint.knot].title} does not go there"
+                    )
+            elif joint.upper_knot is None:
+                raise ValueError(f"joint {number}: a {joint.kind} needs a knot on either side")
+
+    @property
+    def length_m(self) -> float:
+        """Whole length in metres, from the line's tip to the fly."""
+        return sum(piece.length_m for piece in self.pieces)
+
+    @property
+    def joints_at_m(self) -> tuple[float, ...]:
+        """Place of every joint in metres from the line's tip; the last is the length."""
+        return tuple(accumulate((piece.length_m for piece in self.pieces), initial=0.0))
+
+    @property
+    def branches(self) -> tuple[tuple[int, Dropper], ...]:
+        """Droppers with the joints that they leave at, from the line down."""
+        return tuple((i, joint.dropper) for i, joint in enumerate(self.joints) if joint.dropper)
+
+    @property
+    def flies_above(self) -> tuple[tuple[int, Fly], ...]:
+        """Flies above the point with their joints, on droppers or in line, from the line down."""
+        found = []
+        for number, joint in enumerate(self.joints):
+            fly = joint.dropper.fly if joint.dropper else joint.fly
+            if fly is not None:
+                found.append((number, fly))
+        return tuple(found)
+
+    @property
+    def indicator(self) -> Attachment | None:
+        """The indicator, where there is one."""
+        return next((one for one in self.attachments if one.kind == "indicator"), None)
+
+    @property
+    def tippet_diameter_m(self) -> float:
+        """Diameter in metres where the fly is tied on."""
+        return self.pieces[-1].lower_diameter_m

@@ -1,0 +1,45 @@
+"""Schools of taper, one file each: rules with parameters that plan a leader.
+
+A school is known by being here: whatever ``School`` a file of this folder defines is one.
+"""
+
+from importlib import import_module
+from pkgutil import iter_modules
+
+from nine_knots.core.base.errors import NotFound
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.schools.school import School
+
+
+def _found() -> dict[str, School]:
+    schools: dict[str, School] = {}
+    for file in iter_modules(__path__):
+        module = import_module(f"{__name__}.{file.name}")
+        schools |= {one.key: one for one in vars(module).values() if isinstance(one, School)}
+    return dict(sorted(schools.items(), key=lambda row: row[1].place))
+
+
+SCHOOLS = _found()
+"""All schools by their key, in the order in which they are shown."""
+
+
+def school_of(key: str) -> School:
+    """The school of this name, or NotFound."""
+    if key not in SCHOOLS:
+        raise NotFound(
+            f"There is no school “{key}”.",
+            where="school",
+            mend=f"Choose one of {', '.join(SCHOOLS)}.",
+        )
+    return SCHOOLS[key]
+
+
+def built_by(leader: Leader) -> School | None:
+    """The school that a leader was built by; None where it was built by hand and eye."""
+    return SCHOOLS.get(leader.school or "")
+
+
+def line_leads(leader: Leader) -> bool:
+    """Whether a fly line casts this leader; else its fly pulls the mono out."""
+    school = built_by(leader)
+    return school is None or school.line_leads

@@ -1,0 +1,104 @@
+"""The day as the angler says it: water, wind, fish, fly, rod and line."""
+
+from typing import Literal
+
+from pydantic import Field
+
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.trade.tackle import FishKind, Fly, FlyLine, Rod
+
+WaterKind = Literal[
+    "pocket water", "riffle", "run", "glide", "pool", "lake", "estuary", "flats", "surf"
+]
+Bed = Literal["sand", "gravel", "cobble", "boulder"]
+Clarity = Literal["clear", "tinged", "coloured"]
+Snags = Literal["open", "some snags", "heavy snags"]
+Bearing = Literal["upstream", "downstream", "across", "behind", "in the face"]
+Wish = Literal["drift on top", "hang in the film", "drift deep", "swing", "strip", "lead and drop"]
+Temper = Literal["easy", "wary", "very wary"]
+
+# Words and what the models take them for [M], wind after Beaufort [S: WMO Beaufort scale];
+# always replaceable by a number.
+DEPTH_WORDS = {
+    "ankle-deep": 0.15,
+    "knee-deep": 0.5,
+    "thigh-deep": 0.8,
+    "waist-deep": 1.0,
+    "chest-deep": 1.3,
+    "over the head": 2.2,
+}
+PACE_WORDS = {
+    "still": 0.0,
+    "a crawl": 0.15,
+    "slow walking pace": 0.4,
+    "walking pace": 0.8,
+    "brisk walking pace": 1.2,
+    "running pace": 1.8,
+}
+WIND_WORDS = {
+    "no wind": 0.0,
+    "light air": 0.9,
+    "light breeze": 2.5,
+    "gentle breeze": 4.4,
+    "moderate breeze": 6.7,
+    "fresh breeze": 9.3,
+}
+
+
+# Salt in g/kg by kind of water [M]: an estuary half way up.
+SALT_G_KG: dict[WaterKind, float] = {"estuary": 18.0, "flats": 35.0, "surf": 35.0}
+
+
+class WaterRules(Frozen):
+    """What the angler wrote down of the rules of this water; the local authority has the say."""
+
+    most_flies: int | None = Field(default=None, ge=1, le=10)
+    barbless: bool = False
+    lead_banned: bool = False
+    wire_required: bool = False
+    least_apart_m: float | None = Field(default=None, gt=0.0, le=5.0)
+
+
+class Water(Frozen):
+    """The water in front of the angler."""
+
+    kind: WaterKind = "run"
+    depth_m: float = Field(default=0.5, ge=0.05, le=30.0)
+    pace_m_s: float = Field(default=0.8, ge=0.0, le=4.0, description="at the surface")
+    bed: Bed = "gravel"
+    clarity: Clarity = "clear"
+    snags: Snags = "open"
+    temperature_c: float = Field(default=10.0, ge=0.0, le=30.0)
+    rules: WaterRules = WaterRules()
+
+    @property
+    def salinity_g_kg(self) -> float:
+        """Salt in g/kg by the kind of water."""
+        return SALT_G_KG.get(self.kind, 0.0)
+
+
+class Wind(Frozen):
+    """Wind at casting height and where it blows from or to."""
+
+    speed_m_s: float = Field(default=0.0, ge=0.0, le=30.0)
+    bearing: Bearing = "upstream"
+
+
+class Quarry(Frozen):
+    """The fish meant, how heavy, how wary."""
+
+    kind: FishKind = "trout"
+    mass_kg: float = Field(default=0.5, gt=0.0, le=500.0)
+    temper: Temper = "wary"
+
+
+class Situation(Frozen):
+    """Everything about the day that a leader is judged against."""
+
+    water: Water
+    wind: Wind
+    quarry: Quarry
+    fly: Fly
+    rod: Rod
+    line: FlyLine
+    wish: Wish

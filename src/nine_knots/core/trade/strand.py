@@ -1,0 +1,133 @@
+"""A length of one material off a spool, and the stock it comes from."""
+
+from typing import Annotated, Literal
+
+from pydantic import Field, model_validator
+
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.base.limits import DiameterM, Key, LengthM, ModulusPa, StrengthN, Title
+from nine_knots.core.physics import section
+from nine_knots.core.trade.materials import MATERIALS, Material, MaterialKey
+
+Colour = Literal["plain", "sighter"]
+
+
+class TaperProfile(Frozen):
+    """A knotless taper as made: level butt, straight taper, level tip (metres)."""
+
+    butt_length_m: float = Field(ge=0.0, le=40.0)
+    butt_diameter_m: DiameterM
+    taper_length_m: LengthM
+    tip_length_m: float = Field(ge=0.0, le=40.0)
+    tip_diameter_m: DiameterM
+
+    @model_validator(mode="after")
+    def _narrows(self) -> "TaperProfile":
+        if self.tip_diameter_m >= self.butt_diameter_m:
+            raise ValueError("a taper's tip must be thinner than its butt")
+        return self
+
+    @property
+    def length_m(self) -> float:
+        """Whole length as made, in metres."""
+        return self.butt_length_m + self.taper_length_m + self.tip_length_m
+
+    def diameter_at_m(self, s_m: float) -> float:
+        """Diameter in metres at ``s_m`` from the butt end."""
+        along = (s_m - self.butt_length_m) / self.taper_length_m
+        share = min(1.0, max(0.0, along))
+        return self.butt_diameter_m + share * (self.tip_diameter_m - self.butt_diameter_m)
+
+
+class _Stuff(Frozen):
+    """What stock and pieces share: a material, and what the angler measured of it."""
+
+    material: MaterialKey
+    strength_n: StrengthN | None = None
+    modulus_pa: ModulusPa | None = None
+    colour: Colour = "plain"
+
+    @property
+    def substance(self) -> Material:
+        """The material's row in the table."""
+        return MATERIALS[self.material]
+
+    @property
+    def stiffness_pa(self) -> float:
+        """Young's modulus, wet: the angler's own, or the material's."""
+        return self.modulus_pa or self.substance.wet_modulus_pa
+
+    def bend_nm2(self, diameter_m: float) -> float:
+        """Bending stiffness in N·m² at a diameter."""
+        return section.bend_stiffness_nm2(diameter_m, self.stiffness_pa)
+
+    def mass_kg_m(self, diameter_m: float) -> float:
+        """Mass per length in kg/m at a diameter."""
+        return section.mass_per_length_kg_m(diameter_m, self.substance.density_kg_m3)
+
+    def law_strength_n(self, diameter_m: float) -> float:
+        """Breaking load in N of the unknotted strand by the material's law."""
+        return self.substance.strength.stress_pa(diameter_m) * section.area_m2(diameter_m)
+
+
+class Strand(_Stuff):
+    """A level strand: material and diameter, with label or measured strength where known."""
+
+    diameter_m: DiameterM
+    spool_id: Key | None = None
+
+    @property
+    def breaking_n(self) -> float:
+        """Breaking load in N, unknotted: as labelled or measured, or by the material's law."""
+        return self.strength_n or self.law_strength_n(self.diameter_m)
+
+
+class TaperedStrand(_Stuff):
+    """A knotless leader's strand; ``strength_n`` is that of its tip."""
+
+    profile: TaperProfile
+    spool_id: Key | None = None
+
+    def breaking_at_n(self, diameter_m: float) -> float:
+        """Breaking load in N where the taper has this diameter.
+
+        The label speaks of the tip; elsewhere it is carried by the material's law.
+        """
+        tip = self.profile.tip_diameter_m
+        scale = self.strength_n / self.law_strength_n(tip) if self.strength_n else 1.0
+        return scale * self.law_strength_n(diameter_m)
+
+
+class Spool(Frozen):
+    """A spool of level material on the angler's shelf."""
+
+    form: Literal["spool"] = "spool"
+    spool_id: Key
+    title: Title
+    strand: Strand
+    remaining_m: float = Field(ge=0.0, le=5000.0)
+
+    @model_validator(mode="after")
+    def _own_name(self) -> "Spool":
+        if self.strand.spool_id != self.spool_id:
+            raise ValueError("the spool's strand must carry the spool's own spool_id")
+        return self
+
+
+class Packet(Frozen):
+    """Knotless tapered leaders of one kind on the shelf, counted."""
+
+    form: Literal["packet"] = "packet"
+    spool_id: Key
+    title: Title
+    strand: TaperedStrand
+    count: int = Field(ge=0, le=500)
+
+    @model_validator(mode="after")
+    def _own_name(self) -> "Packet":
+        if self.strand.spool_id != self.spool_id:
+            raise ValueError("the packet's strand must carry the packet's own spool_id")
+        return self
+
+
+Stock = Annotated[Spool | Packet, Field(discriminator="form")]

@@ -1,0 +1,19 @@
+"""What the angler casts with and at: line, rod, fly and fish."""
+
+from nine_knots.core.trade.tackle.fish import FISH, Fish, FishKind, fish_of
+from nine_knots.core.trade.tackle.fly import Bead, Fly
+from nine_knots.core.trade.tackle.line import FlyLine, LineProfile, line_profile
+from nine_knots.core.trade.tackle.rod import Rod
+
+__all__ = [
+    "FISH",
+    "Bead",
+    "Fish",
+    "FishKind",
+    "Fly",
+    "FlyLine",
+    "LineProfile",
+    "Rod",
+    "fish_of",
+    "line_profile",
+]

@@ -1,0 +1,199 @@
+"""Fly lines by standard weight, solved to diameter, mass and bend along the first 30 ft."""
+
+from functools import lru_cache
+from math import pi
+from typing import Literal
+
+from pydantic import Field
+from scipy.optimize import brentq
+
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.base.limits import Title
+from nine_knots.core.base.units.factors import FOOT_M, GRAIN_KG, INCH_M
+from nine_knots.core.physics.thin_line import sinking_density_kg_m3
+from nine_knots.core.trade.tackle.sink_classes import SINK_CLASS_M_S
+
+# Grains in the first 30 ft [S: AFFTA (AFTMA) fly line weight standard; figures from memory].
+GRAINS = {
+    1: 60,
+    2: 80,
+    3: 100,
+    4: 120,
+    5: 140,
+    6: 160,
+    7: 185,
+    8: 210,
+    9: 240,
+    10: 280,
+    11: 330,
+    12: 380,
+    13: 450,
+    14: 500,
+}
+HEAD_M = 30.0 * FOOT_M
+FLOATING_DENSITY = 870.0  # kg/m³ [M]
+DENSEST_COATING = 3700.0  # kg/m³: about what a 1.05 mm line sinking 7 in/s has [M]
+LEVEL_TIP_M = 0.15
+FRONT_TAPER_M = {"short": 4.5 * FOOT_M, "standard": 6.5 * FOOT_M, "long": 10.0 * FOOT_M}  # [M]
+TIP_BEND_NM2, TIP_BEND_AT_M = 3e-6, 0.035 * INCH_M  # [G: 2 to 4e-6], as the fourth power of d
+
+Sinking = Literal[
+    "floating",
+    "intermediate",
+    "sink-1",
+    "sink-2",
+    "sink-3",
+    "sink-4",
+    "sink-5",
+    "sink-6",
+    "sink-7",
+]
+
+
+class FlyLine(Frozen):
+    """A fly line as it is sold: weight, how heavy for it, how it sinks, taper and tip."""
+
+    title: Title
+    weight: int = Field(ge=1, le=14)
+    half_sizes_heavy: int = Field(default=0, ge=0, le=2, description="above the standard")
+    sinking: Sinking = "floating"
+    front_taper: Literal["short", "standard", "long"] = "standard"
+    tip: Literal["loop", "bare"] = "loop"
+    sink_tip_m: float | None = Field(
+        default=None, ge=0.5, le=9.0, description="so much of a floating line's tip sinks"
+    )
+    tip_bend_nm2: float | None = Field(
+        default=None, gt=1e-8, lt=1e-3, description="the angler's own, from a droop test"
+    )
+
+
+class LineProfile(Frozen):
+    """The first 30 ft of a line: level tip, straight front taper, level belly (SI units)."""
+
+    tip_diameter_m: float
+    belly_diameter_m: float
+    front_taper_m: float
+    density_kg_m3: float
+    mass_kg: float
+    tip_mass_kg_m: float
+    tip_bend_nm2: float
+    sink_tip_m: float = 0.0
+    sink_tip_density_kg_m3: float = 0.0
+
+    def density_at(self, s_m: float) -> float:
+        """Density in kg/m³ at ``s_m`` from the line's tip: a sink-tip's, or the line's."""
+        return self.sink_tip_density_kg_m3 if s_m < self.sink_tip_m else self.density_kg_m3
+
+    def diameter_at_m(self, s_m: float) -> float:
+        """Diameter in metres at ``s_m`` from the line's tip."""
+        share = min(1.0, max(0.0, (s_m - LEVEL_TIP_M) / self.front_taper_m))
+        return self.tip_diameter_m + share * (self.belly_diameter_m - self.tip_diameter_m)
+
+    def bend_at_nm2(self, s_m: float) -> float:
+        """Bending stiffness in N·m² at ``s_m`` from the tip; as the fourth power of diameter."""
+        return float(self.tip_bend_nm2 * (self.diameter_at_m(s_m) / self.tip_diameter_m) ** 4)
+
+
+def standard_mass_kg(line: FlyLine) -> float:
+    """Mass of the first 30 ft in kg: the standard's grains, between weights by proportion."""
+    low = GRAINS[line.weight]
+    high = GRAINS[line.weight + 1] if line.weight < 14 else 2 * low - GRAINS[13]
+    return float((low + line.half_sizes_heavy / 2 * (high - low)) * GRAIN_KG)
+
+
+def _volume_m3(tip_m: float, belly_m: float, taper_m: float) -> float:
+    """Volume of level tip, frustum and level belly making up 30 ft."""
+    frustum = pi / 12.0 * taper_m * (tip_m**2 + tip_m * belly_m + belly_m**2)
+    belly = pi / 4.0 * belly_m**2 * (HEAD_M - LEVEL_TIP_M - taper_m)
+    return pi / 4.0 * tip_m**2 * LEVEL_TIP_M + frustum + belly
+
+
+def _belly_m(mass_kg: float, density: float, tip_m: float, taper_m: float) -> float:
+    def surplus(belly_m: float) -> float:
+        return density * _volume_m3(tip_m, belly_m, taper_m) - mass_kg
+
+    return float(brentq(surplus, 2e-4, 6e-3, xtol=1e-9))
+
+
+@lru_cache(maxsize=256)
+def line_profile(line: FlyLine) -> LineProfile:
+    """Solve a line's belly so that its first 30 ft weigh what the standard says.
+
+    The tip is .035 in, .0015 in more for each weight above 5 [M]. A sinking line's density is
+    that at which its belly sinks at its class's speed; its tip keeps the floating line's
+    proportion of the belly. Where no coating is dense enough at the standard's mass (fast
+    classes in light weights), the line is made thicker, and so heavier than the standard, as
+    such lines are.
+    """
+    tip_m = (0.035 + 0.0015 * max(0, line.weight - 5)) * INCH_M
+    taper_m, mass_kg = FRONT_TAPER_M[line.front_taper], standard_mass_kg(line)
+    if _volume_m3(tip_m, tip_m, taper_m) * FLOATING_DENSITY > mass_kg:
+        # A 1- or 2-weight would taper backwards from .035 in: its tip is its belly less a tenth.
+        tip_m = 0.9 * (4.0 * mass_kg / (FLOATING_DENSITY * pi * HEAD_M)) ** 0.5
+    density = FLOATING_DENSITY
+    belly_m = _belly_m(mass_kg, density, tip_m, taper_m)
+    if line.sink_tip_m is not None and line.sinking != "floating":
+        return _with_sink_tip(line)
+    if line.sinking != "floating":
+        ratio = tip_m / belly_m
+        density, belly_m = _sinking_belly(mass_kg, SINK_CLASS_M_S[line.sinking], ratio, taper_m)
+        tip_m = ratio * belly_m
+        mass_kg = density * _volume_m3(tip_m, belly_m, taper_m)
+    tip_bend = line.tip_bend_nm2 or TIP_BEND_NM2 * (tip_m / TIP_BEND_AT_M) ** 4
+    return LineProfile(
+        tip_diameter_m=tip_m,
+        belly_diameter_m=belly_m,
+        front_taper_m=taper_m,
+        density_kg_m3=density,
+        mass_kg=mass_kg,
+        tip_mass_kg_m=density * pi * tip_m**2 / 4.0,
+        tip_bend_nm2=tip_bend,
+    )
+
+
+def _with_sink_tip(line: FlyLine) -> LineProfile:
+    """The floating line of this weight whose tip sinks at its class's speed, as fast as the
+    densest coating lets a tip of that thickness; it is that much heavier."""
+    tip_m = line.sink_tip_m
+    assert tip_m is not None
+    floating = line_profile(line.model_copy(update={"sinking": "floating", "sink_tip_m": None}))
+    middle_m = floating.diameter_at_m(0.5 * tip_m)
+    asked = sinking_density_kg_m3(middle_m, SINK_CLASS_M_S[line.sinking])
+    density = min(DENSEST_COATING, asked)
+    volume = pi / 4.0 * middle_m**2 * tip_m
+    return floating.model_copy(
+        update={
+            "mass_kg": floating.mass_kg + (density - floating.density_kg_m3) * volume,
+            "tip_mass_kg_m": floating.tip_mass_kg_m * density / floating.density_kg_m3,
+            "sink_tip_m": tip_m,
+            "sink_tip_density_kg_m3": density,
+        }
+    )
+
+
+def _sinking_belly(
+    mass_kg: float, sink_m_s: float, ratio: float, taper_m: float
+) -> tuple[float, float]:
+    """Density in kg/m³ and belly in metres of a line that sinks so fast, tip ``ratio`` of belly."""
+
+    def belly_of(density: float) -> float:
+        # tip and belly go together: the volume is nearly as the square of the belly
+        return float(
+            brentq(
+                lambda b: density * _volume_m3(ratio * b, b, taper_m) - mass_kg,
+                1e-4,
+                6e-3,
+                xtol=1e-10,
+            )
+        )
+
+    def too_slow(density: float) -> float:
+        return sinking_density_kg_m3(belly_of(density), sink_m_s) - density
+
+    if too_slow(DENSEST_COATING) > 0.0:
+        belly_m = brentq(
+            lambda b: sinking_density_kg_m3(b, sink_m_s) - DENSEST_COATING, 1e-4, 6e-3, xtol=1e-10
+        )
+        return DENSEST_COATING, float(belly_m)
+    density = float(brentq(too_slow, 1001.0, DENSEST_COATING, xtol=1e-6))
+    return density, belly_of(density)

@@ -1,1 +1,0 @@
-"""Water: its density and viscosity, and what it does to thin line."""
