@@ -12,10 +12,11 @@ from scipy.stats import spearmanr
 
 from bench.laps import row
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.models.cast.casting import Air, throw, trimmed
+from nine_knots.core.models.cast.casting import cast_aimed, cast_at
 from nine_knots.core.models.cast.rig import FAST, FULL, Mesh, Rig, rig_of
 from nine_knots.core.models.cast.screen import screened
 from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
 from tests.makers import level, tied
 from tests.reference.test_chain import in_step_with_the_engine
@@ -45,12 +46,12 @@ def casts() -> None:
     print(f"\n{'one cast, ms, 300 random rigs':<34}{'median':>9}{'p95':>9}")
     for name, mesh in (("fast mesh", FAST), ("full mesh", FULL)):
         rigs = random_rigs(mesh, RIGS)
-        throw(rigs[0], STROKE, Air(), 4.0)
+        cast_at(rigs[0], STROKE, Air(), 4.0)
         found, refused = [], 0
         for rig in rigs:
             begun = time.perf_counter()
             try:
-                throw(rig, STROKE, Air(), 4.0)
+                cast_at(rig, STROKE, Air(), 4.0)
             except CannotCompute:
                 refused += 1
             found.append(1e3 * (time.perf_counter() - begun))
@@ -66,7 +67,7 @@ def by_mesh() -> None:
     for mesh in meshes:
         each = []
         for rig in random_rigs(mesh, 24):
-            flight = trimmed(rig, STROKE, Air(), 4.0, 8)
+            flight = cast_aimed(rig, STROKE, Air(), 4.0, 8)
             each.append((flight.arrival_m_s or np.nan, flight.slack_m))
         flown.append(np.array(each))
     for mesh, found in zip(meshes, flown, strict=True):
@@ -91,7 +92,7 @@ def screen() -> None:
     quick = [screened(rig, STROKE) for rig in rigs]
     each = 1e3 * (time.perf_counter() - begun) / len(rigs)
     for rig, guess in zip(rigs, quick, strict=True):
-        flight = trimmed(rig, STROKE, Air())
+        flight = cast_aimed(rig, STROKE, Air())
         if flight.arrival_m_s is not None:
             shown.append(guess.arrival_m_s)
             cast.append(flight.arrival_m_s)

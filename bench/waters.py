@@ -8,13 +8,15 @@ import httpx
 
 from bench.laps import laps, row
 from nine_knots.core.base.units import Units
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.depth_table import depth_table
 from nine_knots.core.judge.remedies.tuning import tuned
-from nine_knots.core.judge.water import depth_measure, drift_measure
-from nine_knots.core.models.water.fished import outcome_of
-from nine_knots.core.models.water.fishing import run_of, top_of
+from nine_knots.core.judge.ways import judgement_of
+from nine_knots.core.models.water.ask import USUAL_ASK
+from nine_knots.core.models.water.floated import Floated
 from nine_knots.core.models.water.rig_in_water import rig_below
-from nine_knots.core.models.water.setups import USUAL_ASK, setup_of, stream_of, water_of
+from nine_knots.core.models.water.surroundings import fluid_of, stream_of
+from nine_knots.core.models.ways import way_of
 from nine_knots.core.physics.steady import drifting
 from nine_knots.core.tell.water import water_reading
 from nine_knots.core.trade.design import Design
@@ -25,35 +27,33 @@ RUNS = 60
 UNITS = Units("metric")
 
 
-def _steady(design: Design) -> None:
-    setup, day = setup_of(design), design.situation
-    top_m, joint, floats = top_of(design, setup, USUAL_ASK)
-    water = water_of(day.water)
-    rig = rig_below(design.leader, day.fly, water, top_m, skip_joint=joint)
-    assert floats is not None
-    drifting(floats, rig.tree, stream_of(day.water), water.rho, water.mu)
+def _steady(design: Design, way: Floated) -> None:
+    day = design.situation
+    fluid = fluid_of(day.water)
+    top = way.floated_top(design, fluid)
+    rig = rig_below(design.leader, day.fly, fluid, top.at_m, skip_joint=top.joint)
+    drifting(top.floats, rig.tree, stream_of(day.water), fluid)
 
 
 def waters() -> None:
     """Each demo rig: steady drift, followed and judged, the whole reading; one table and tuning."""
     print(f"\n{'a rig in the water, ms':<34}{'median':>9}{'p95':>9}")
-    stock = demo_stock()
-    rigs = demo_rigs(stock)
+    angler = Angler(stock=demo_stock(), system="metric")
+    rigs = demo_rigs(angler.stock)
     for design in rigs:
-        setup = setup_of(design)
-        if setup in ("indicator", "under a dry"):
-            row(f"{setup}: steady drift", laps(lambda d=design: _steady(d), RUNS))
-        row(f"{setup}: followed, both cords", laps(lambda d=design: _judged(d), RUNS), design.title)
+        way = way_of(design)
+        if isinstance(way, Floated) and way.water_line_m(design) is not None:
+            row(f"{way.key}: steady drift", laps(lambda d=design, w=way: _steady(d, w), RUNS))
+        judged = laps(lambda d=design: _judged(d), RUNS)
+        row(f"{way.key}: followed, both cords", judged, design.title)
         read = laps(lambda d=design: water_reading(d, USUAL_ASK, UNITS), RUNS)
-        row(f"{setup}: the stage", read)
-    row("depth table of the first", laps(lambda: depth_table(rigs[1], stock, UNITS), 3))
-    row("settings and weights of it", laps(lambda: tuned(rigs[1], stock, UNITS), 5))
+        row(f"{way.key}: the stage", read)
+    row("depth table of the first", laps(lambda: depth_table(rigs[1], angler), 3))
+    row("settings and weights of it", laps(lambda: tuned(rigs[1], angler), 5))
 
 
 def _judged(design: Design) -> None:
-    outcome = outcome_of(run_of(design))
-    drift_measure(outcome, UNITS)
-    depth_measure(outcome, USUAL_ASK, UNITS)
+    tuple(judgement_of(way_of(design)).measures(design, USUAL_ASK, UNITS))
 
 
 def verdict_over_http(url: str) -> None:

@@ -2,6 +2,7 @@
 
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
+from nine_knots.core.physics.tree import SEGMENT_M, Stretch, Tree, TreeBuilder
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Joint, Leader, LevelPiece, TaperedPiece
 from nine_knots.core.trade.leader.workbench import Workbench
@@ -87,3 +88,16 @@ def design(leader: Leader = PLAIN, **parts) -> Design:
 
 def workbench(stock=SHELF, units: Units = INCHES) -> Workbench:
     return Workbench(stock=stock, fly=DRY, units=units)
+
+
+def laid(stretches: tuple[Stretch, ...], rho: float, segment_m: float = SEGMENT_M) -> TreeBuilder:
+    """Stretches laid one below another in water."""
+    builder, node = TreeBuilder(rho, segment_m, fewest=4), 0
+    for stretch in stretches:
+        node = builder.lay(stretch, node)
+    return builder
+
+
+def line_of(stretches: tuple[Stretch, ...], rho: float, segment_m: float = SEGMENT_M) -> Tree:
+    """The same as a tree."""
+    return laid(stretches, rho, segment_m).tree()

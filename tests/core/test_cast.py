@@ -10,11 +10,12 @@ from hypothesis import strategies as st
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.judge.agreement import agreement_of
 from nine_knots.core.judge.turnover import mono_measure, opening_of, turnover_measure
-from nine_knots.core.models.cast.casting import Air, launched, throw, trimmed
+from nine_knots.core.models.cast.casting import cast_aimed, cast_at, launched
 from nine_knots.core.models.cast.mono import mass_ratio
 from nine_knots.core.models.cast.rig import FAST, FULL, rig_of
 from nine_knots.core.models.cast.stroke import ROD_TIP_M, Stroke
 from nine_knots.core.models.cast.wind import air_of
+from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.situation import Wind
 from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
@@ -49,14 +50,14 @@ def test_a_cast_begins_as_a_loop_at_the_rods_tip():
 
 def test_the_same_cast_twice_is_the_same():
     rig = rig_of(PLAIN, LINE, DRY, 8.0, FAST)
-    one, two = (throw(rig, Stroke(line_out_m=8.0), Air(), 4.0) for _ in range(2))
+    one, two = (cast_at(rig, Stroke(line_out_m=8.0), Air(), 4.0) for _ in range(2))
     assert np.array_equal(one.frames, two.frames)
     assert one.arrival_m_s == two.arrival_m_s
 
 
 def test_energy_beyond_a_joint_never_passes_that_of_the_launch_by_far():
     rig = rig_of(PLAIN, LINE, DRY, 9.0, FAST)
-    flown = throw(rig, Stroke(), Air(), 3.0)
+    flown = cast_at(rig, Stroke(), Air(), 3.0)
     assert flown.landed
     assert (flown.passing_j >= 0).all()
     # all that still flies can have no more than the whole launch
@@ -65,8 +66,8 @@ def test_energy_beyond_a_joint_never_passes_that_of_the_launch_by_far():
 
 def test_a_gust_from_behind_helps_from_its_time_on():
     rig = rig_of(PLAIN, LINE, DRY, 9.0, FAST)
-    calm, late = throw(rig, Stroke(), Air(), 3.0), throw(rig, Stroke(), Air(0.0, 5.0, 9.0), 3.0)
-    gust = throw(rig, Stroke(), Air(0.0, 5.0, 0.4), 3.0)
+    calm, late = cast_at(rig, Stroke(), Air(), 3.0), cast_at(rig, Stroke(), Air(0.0, 5.0, 9.0), 3.0)
+    gust = cast_at(rig, Stroke(), Air(0.0, 5.0, 0.4), 3.0)
     assert np.array_equal(calm.frames, late.frames)
     assert gust.straightness != calm.straightness
 
@@ -75,13 +76,13 @@ def test_a_gust_from_behind_helps_from_its_time_on():
 def test_what_is_not_modelled_is_refused_by_name(kind):
     rig = rig_of(PLAIN, LINE, DRY, 9.0, FAST)
     with pytest.raises(CannotCompute, match="not modelled yet"):
-        throw(rig, Stroke(kind=kind), Air(), 3.0)
+        cast_at(rig, Stroke(kind=kind), Air(), 3.0)
 
 
 def test_too_little_line_for_a_loop_is_refused():
     rig = rig_of(tied(level(15, 1)), LINE, DRY, 0.3, FAST)
     with pytest.raises(CannotCompute, match="make no loop"):
-        throw(rig, Stroke(line_out_m=0.3), Air(), 3.0)
+        cast_at(rig, Stroke(line_out_m=0.3), Air(), 3.0)
 
 
 # Five feet of .0032 in nylon, a few newtons in EA, gives a fifth under a 3 g fly thrown hard.
@@ -117,7 +118,7 @@ def test_any_rig_in_any_wind_stays_finite_and_whole(pieces, fly, weight, out, sp
     rig = rig_of(tied(*pieces), line, fly, out, FAST)
     stroke = Stroke(speed_m_s=speed, line_out_m=out)
     try:
-        flown = throw(rig, stroke, Air(wind_m_s=wind), aim)
+        flown = cast_at(rig, stroke, Air(wind_m_s=wind), aim)
     except CannotCompute as refused:
         assert "too violently" in refused.what  # noqa: PT017
         return
@@ -136,7 +137,7 @@ def test_any_rig_in_any_wind_stays_finite_and_whole(pieces, fly, weight, out, sp
 
 def flown(leader: Leader, fly: Fly = DRY, wind=0.0, speed=15.0):
     rig = rig_of(leader, LINE, fly, 9.0, FAST)
-    return trimmed(rig, Stroke(speed_m_s=speed), Air(wind_m_s=wind))
+    return cast_aimed(rig, Stroke(speed_m_s=speed), Air(wind_m_s=wind))
 
 
 SOUND = tied(
@@ -208,7 +209,7 @@ def test_line_leader_and_fly_can_disagree_both_ways():
 
     def said(leader, fly, weight=5):
         rig = rig_of(leader, line_profile(FlyLine(title="l", weight=weight)), fly, 9.0, FAST)
-        return agreement_of(trimmed(rig, Stroke(), Air()), rig)
+        return agreement_of(cast_aimed(rig, Stroke(), Air()), rig)
 
     assert said(SOUND, DRY).kind == "agree"
     assert said(SOUND, DRY).words == ""

@@ -4,9 +4,10 @@ import pytest
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.judge.effort import AIMS, PLAIN_LEADER, effort_of, speed_needed
-from nine_knots.core.models.cast.casting import Air, throw
+from nine_knots.core.models.cast.casting import cast_at
 from nine_knots.core.models.cast.rig import FAST, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.situation import Wind
 from nine_knots.core.trade.tackle import Fly, line_profile
 from tests.core.test_cast import SOUND
@@ -18,7 +19,9 @@ FOAM = Fly(title="f", kind="foam", hook=8)
 
 def opens(speed):
     rig = rig_of(LONG, line_profile(FIVE), DRY, 9.0, FAST)
-    return max(throw(rig, Stroke(speed_m_s=speed), Air(), aim).straightness for aim in AIMS) >= 0.7
+    return (
+        max(cast_at(rig, Stroke(speed_m_s=speed), Air(), aim).straightness for aim in AIMS) >= 0.7
+    )
 
 
 def test_it_opens_at_the_speed_found_and_not_much_below():

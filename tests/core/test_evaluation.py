@@ -7,7 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from nine_knots.core.base.errors import OutOfRange, Unreadable
-from nine_knots.core.base.measure import squash
+from nine_knots.core.base.measure import on_the_cord
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.evaluation import evaluate
 from nine_knots.core.tell.sentence import Say, hear, phrases
@@ -93,8 +93,8 @@ def test_length_is_judged_by_the_leaders_own_school():
 
 @given(st.floats(-50, 50))
 def test_a_knot_never_leaves_its_cord(deviation):
-    assert 0.0 < squash(deviation) < 1.0
-    assert (0.3 <= squash(deviation) <= 0.7) == (abs(deviation) <= 1.0)
+    assert 0.0 < on_the_cord(deviation) < 1.0
+    assert (0.3 <= on_the_cord(deviation) <= 0.7) == (abs(deviation) <= 1.0)
 
 
 def test_the_sentence_uses_words_where_a_figure_is_near_one():

@@ -4,14 +4,17 @@ import pytest
 
 from nine_knots.core.base.errors import CannotCompute, TooLong
 from nine_knots.core.base.patience import tell, waited_for_by
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.depth_table import depth_table
 from nine_knots.core.judge.remedies.turnover import remedies_for
 from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.fishing import run_of
-from nine_knots.core.models.water.setups import WaterAsk
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.ways import fish
 from nine_knots.core.physics.stepper import Leg, history
 from tests.core.test_remedies import LONG
-from tests.makers import DRY, INCHES, METRIC, SHELF, design
+from tests.makers import DRY, SHELF, design
+
+ANGLER = Angler(stock=SHELF, flies=(DRY,))
 
 
 class Somebody:
@@ -34,30 +37,30 @@ def test_a_table_that_is_not_waited_for_ends_before_its_next_simulation():
     sunk = design(wish="strip")
     patient, hasty = Somebody(10_000), Somebody(3)
     with waited_for_by(patient):
-        depth_table(sunk, SHELF, METRIC)
+        depth_table(sunk, Angler(stock=SHELF, system="metric"))
     assert patient.heard == sorted(patient.heard)
     assert patient.heard[0] == 0.0
     assert 0.8 < patient.heard[-1] < 1.0
     with waited_for_by(hasty), pytest.raises(TooLong):
-        depth_table(sunk, SHELF, METRIC)
+        depth_table(sunk, Angler(stock=SHELF, system="metric"))
     assert hasty.left == -1
     tell(1, 2)  # nobody waits: nothing is told
 
 
 def test_remedies_found_till_time_runs_out_are_offered():
-    every = remedies_for(LONG, Stroke(), SHELF, (DRY,), INCHES)
+    every = remedies_for(LONG, Stroke(), ANGLER)
     counting = Somebody(10_000)
     with waited_for_by(counting):
-        remedies_for(LONG, Stroke(), SHELF, (DRY,), INCHES)
+        remedies_for(LONG, Stroke(), ANGLER)
     taken = 10_000 - counting.left
     with waited_for_by(Somebody(taken // 2)):
-        some = remedies_for(LONG, Stroke(), SHELF, (DRY,), INCHES)
+        some = remedies_for(LONG, Stroke(), ANGLER)
     assert some == every[: len(some)]
     assert len(some) <= len(every)
 
 
 def test_a_drift_without_end_is_refused_by_name():
-    run = run_of(design(wish="strip"), WaterAsk(line_m=30.0))
+    run = fish(design(wish="strip"), WaterAsk(line_m=30.0))
     legs = (Leg(0.5, 0.0), Leg(5000.0, -0.05))
     with pytest.raises(CannotCompute, match="Fished so long") as refused:
         history(
@@ -65,8 +68,7 @@ def test_a_drift_without_end_is_refused_by_name():
             run.history.places[0],
             run.stream,
             legs,
-            run.water.rho,
-            run.water.mu,
+            run.fluid,
             step_s=0.02,
         )
     assert "shorter pauses" in refused.value.mend

@@ -3,9 +3,10 @@
 import pytest
 
 from nine_knots.core.base.units import parse_speed
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.turnover import remedies_for
 from nine_knots.core.judge.turnover import turnover_measure
-from nine_knots.core.models.cast.casting import trimmed
+from nine_knots.core.models.cast.casting import cast_aimed
 from nine_knots.core.models.cast.rig import FAST, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import air_of
@@ -38,12 +39,12 @@ LONG, SHORT = design(three_and(9, 2)), design(three_and(1.8, 1), fly=PLUMP)
 def cast_again(made, stroke=STROKE):
     situation = made.situation
     rig = rig_of(made.leader, line_profile(situation.line), situation.fly, stroke.line_out_m, FAST)
-    flight = trimmed(rig, stroke, air_of(situation.wind))
+    flight = cast_aimed(rig, stroke, air_of(situation.wind))
     return turnover_measure(flight, made.leader, situation, INCHES)
 
 
 def offered(made):
-    return remedies_for(made, STROKE, SHELF, (DRY, SMALL), INCHES)
+    return remedies_for(made, STROKE, Angler(stock=SHELF, flies=(DRY, SMALL)))
 
 
 def test_a_leader_that_does_not_open_is_offered_what_opens_it():

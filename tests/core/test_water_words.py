@@ -4,10 +4,10 @@ import pytest
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.judge.remedies.tuning import mark_for_m
-from nine_knots.core.models.water.fished import outcome_of
-from nine_knots.core.models.water.fishing import run_of
-from nine_knots.core.models.water.setups import USUAL_ASK, WaterAsk
+from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
+from nine_knots.core.models.water.fished import fished_of
 from nine_knots.core.models.water.zone import zone_top_m
+from nine_knots.core.models.ways import fish
 from nine_knots.core.tell.evaluation import evaluate
 from nine_knots.core.tell.water import water_reading
 from nine_knots.core.trade.leader import Leader
@@ -99,7 +99,7 @@ def test_a_tight_line_is_told_led_slower_and_stopped():
     facts = {fact.title: fact.text for fact in reading.facts}
     assert "68% of the pace" in facts["Led slower"]
     assert "in two seconds" in facts["Stopped"]
-    fast, slow = (outcome_of(run_of(made, WaterAsk(lead=lead))) for lead in (1.1, 0.6))
+    fast, slow = (fished_of(fish(made, WaterAsk(lead=lead))) for lead in (1.1, 0.6))
     assert slow.lowest.zone_for_s > fast.lowest.zone_for_s
     assert water_reading(made, USUAL_ASK, METRIC, movie=False).asides == ()
 
@@ -108,7 +108,7 @@ def test_the_sighters_mark_is_where_the_water_is_when_it_fishes():
     made = deep(led())
     out, mark = mark_for_m(made)
     assert 0.0 < mark < out
-    found = outcome_of(run_of(made, WaterAsk(out_m=out)))
+    found = fished_of(fish(made, WaterAsk(out_m=out)))
     assert found.lowest.height_m == pytest.approx(0.5 * zone_top_m(RUN.depth_m), abs=0.04)
     with pytest.raises(CannotCompute, match="No length out"):
         mark_for_m(deep(led(), fly=LIGHT, water=Water(kind="run", depth_m=1.5, pace_m_s=1.5)))
@@ -136,7 +136,7 @@ def test_a_sink_tip_sinks_its_tip_alone():
     def sunk(line):
         """Depth of the line's tip and of its middle after the count."""
         made = design(tied(level(12, 3)), fly=STREAMER, water=LAKE, line=line, wish="strip")
-        run = run_of(made, WaterAsk(count_s=12.0))
+        run = fish(made, WaterAsk(count_s=12.0))
         places = run.history.places[int(run.begins_s / run.history.every_s)]
         return LAKE.depth_m - places[[run.rig.tip, run.rig.tip // 2], 1]
 
@@ -191,6 +191,6 @@ def test_the_strip_reads_all_that_hangs():
 
 def test_grease_keeps_the_upper_leader_from_sinking():
     greased = rigged(HangOn(kind="grease", above="4 ft"))
-    plain = run_of(deep(PLAIN)).rig.tree
-    floated = run_of(deep(greased)).rig.tree
+    plain = fish(deep(PLAIN)).rig.tree
+    floated = fish(deep(greased)).rig.tree
     assert float((floated.weight == 0.0).sum()) > float((plain.weight == 0.0).sum()) + 5

@@ -14,7 +14,8 @@ from nine_knots.core.models.cast.casting import launched
 from nine_knots.core.models.cast.rig import Mesh, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.physics import flight
-from nine_knots.core.physics.air import AIR_KG_M3, across_coefficient, along_coefficient
+from nine_knots.core.physics.air import AIR_KG_M3, Air, across_coefficient, along_coefficient
+from nine_knots.core.physics.chain import Chain
 from nine_knots.core.trade.tackle import line_profile
 from tests.makers import DRY, FIVE, level, tied
 
@@ -22,7 +23,7 @@ G = 9.81
 
 
 @dataclass
-class Chain:
+class Laid:
     """A bare chain to set up by hand, and what its flight answered."""
 
     place: np.ndarray
@@ -39,14 +40,12 @@ class Chain:
         self.speed = np.zeros((nodes, 2)) if self.speed is None else self.speed
         zeros, still = np.zeros(nodes), np.zeros(nodes)
         still[list(held)] = 1.0
-        self.passing = np.zeros(nodes - 1)
-        return flight.fly(
-            self.place, self.speed, self.mass, rest, rest / stretch_n,
-            zeros if self.bend is None else self.bend,
-            np.zeros(nodes - 1) if self.thick is None else self.thick,
-            zeros, still, 0, gravity, 0.0, 0.0, 1e9, damping, -1e9, until, 1e-3, 10**7,
-            gap, self.frames, self.passing,
-        )  # fmt: skip
+        bend = zeros if self.bend is None else self.bend
+        thick = np.zeros(nodes - 1) if self.thick is None else self.thick
+        made = Chain(rest, self.mass, rest / stretch_n, bend, thick, zeros, still, 0)
+        limits = flight.Limits(until, 1e-3, 10**7, gap, gravity, damping, -1e9)
+        flown = flight.Flown(self.frames, np.zeros(nodes - 1))
+        return flight.fly(made, self.place, self.speed, Air(), limits, flown)
 
 
 def evenly(place, kg_per_m):
@@ -66,7 +65,7 @@ def test_a_folded_chain_falls_faster_than_free():
     turn = np.clip((s - leg) / radius, 0.0, pi)
     x = radius - radius * np.cos(turn)
     y = -np.minimum(s, leg) - radius * np.sin(turn) + np.maximum(0.0, s - leg - pi * radius)
-    chain = Chain(np.stack([x, y], axis=1), evenly(np.stack([x, y], axis=1), 0.01))
+    chain = Laid(np.stack([x, y], axis=1), evenly(np.stack([x, y], axis=1), 0.01))
     chain.fly(0.42, gap=5e-4)
     fallen = chain.frames[0, -1, 1] - chain.frames[:, -1, 1]
     speed = np.gradient(fallen, chain.gap)
@@ -81,7 +80,7 @@ def test_a_hanging_chain_is_a_catenary():
     assert a * (cosh(0.6 / a) - 1.0) == pytest.approx(0.72556, abs=1e-5)
     share = np.linspace(0.0, 1.0, 41)
     place = np.stack([1.2 * share, -0.8 * (1 - abs(2 * share - 1))], axis=1)  # a V of 2 m
-    chain = Chain(place, evenly(place, 0.01))
+    chain = Laid(place, evenly(place, 0.01))
     chain.fly(6.0, held=(0, -1), damping=5.0, gap=1.0)
     assert -chain.place[:, 1].min() == pytest.approx(0.72556, rel=2e-3)
     depth = a * (np.cosh((chain.place[:, 0] - 0.6) / a) - cosh(0.6 / a))
@@ -95,7 +94,7 @@ def test_a_heavy_cantilever_sags_as_the_elastica_says():
     place = np.stack([x, np.zeros_like(x)], axis=1)
     stiff = np.full(count + 2, bend)
     stiff[1] *= 2.0  # half a cell beyond the clamp
-    chain = Chain(place, evenly(place, 2.5474e-4), bend=stiff)
+    chain = Laid(place, evenly(place, 2.5474e-4), bend=stiff)
     chain.fly(4.0, held=(0, 1), damping=6.0, gap=0.5, stretch_n=1e5)
     assert chain.place[-1] == pytest.approx((0.2313, -0.1777), rel=0.01)
 
@@ -110,7 +109,7 @@ def test_a_loop_without_air_keeps_its_energy_and_speeds_up():
     place = np.stack([x, radius - radius * np.cos(turn)], axis=1)
     speed = np.stack([v0 / 2 * (1 - np.cos(turn)), -v0 / 2 * np.sin(turn)], axis=1)
     speed[s <= leg] = 0.0
-    chain = Chain(place, evenly(place, 1e-3), speed=speed)
+    chain = Laid(place, evenly(place, 1e-3), speed=speed)
     launch = 0.5 * (chain.mass[1:] * (speed[1:] ** 2).sum(axis=1)).sum()
     moving = 2.0 * launch / (1e-3 * v0**2)  # metres that would carry it at v0
     chain.fly(0.8, gravity=0.0, gap=0.01)
@@ -129,7 +128,7 @@ def test_a_level_strand_falls_at_its_terminal_speed(thou, speed):
     """Drag of White (1974) against weight: .006 in nylon .802 m/s, .021 in nylon 2.253 m/s."""
     d = thou * THOU_M
     place = np.stack([np.linspace(0.0, 1.0, 21), np.zeros(21)], axis=1)
-    chain = Chain(place, evenly(place, 1140 * pi / 4 * d * d), thick=np.full(20, d))
+    chain = Laid(place, evenly(place, 1140 * pi / 4 * d * d), thick=np.full(20, d))
     chain.fly(3.0, held=(), gap=0.5, stretch_n=400.0)
     assert -chain.speed[:, 1].mean() == pytest.approx(speed, rel=0.01)
 
@@ -191,18 +190,17 @@ def in_step_with_the_engine() -> tuple[float, float, float]:
     leader = tied(level(17, 3, "butt"), level(12, 2), level(8, 2, "tippet"))
     rig = rig_of(leader, line_profile(FIVE), DRY, 4.0, Mesh(line_m=0.16, leader_m=0.12))
     place, speed = launched(rig, Stroke(line_out_m=4.0), 8.0)
-    chain = Chain(place.copy(), rig.mass, thick=rig.thick, speed=speed.copy())
+    chain = Laid(place.copy(), rig.mass, thick=rig.thick, speed=speed.copy())
     until, gap = 0.5, 0.02
     rest = np.hypot(*np.diff(place, axis=0).T)
-    frames, passing = np.zeros((int(until / gap) + 2, rig.mass.size, 2)), np.zeros(rig.rest.size)
-    still = np.zeros(rig.mass.size)
+    frames = np.zeros((int(until / gap) + 2, rig.mass.size, 2))
+    still, bend = np.zeros(rig.mass.size), np.zeros(rig.mass.size)
     still[0] = 1.0
+    made = Chain(rest, rig.mass, rig.stretch, bend, rig.thick, rig.body, still, rig.leader)
+    limits = flight.Limits(until, 1e-3, 10**6, gap, G, 0.0, -1e9)
     begun = perf_counter()
-    out = flight.fly(
-        chain.place, chain.speed, rig.mass, rest, rig.stretch, np.zeros(rig.mass.size), rig.thick,
-        rig.body, still, rig.leader, G, 0.0, 0.0, 1e9, 0.0, -1e9, until, 1e-3, 10**6, gap, frames,
-        passing,
-    )  # fmt: skip
+    flown = flight.Flown(frames, np.zeros(rig.rest.size))
+    out = flight.fly(made, chain.place, chain.speed, Air(), limits, flown)
     ours = perf_counter() - begun
     opened = min(until, out[flight.STRAIGHTEST_AT])
     assert opened > 0.3

@@ -8,27 +8,28 @@ import pytest
 from nine_knots.core.judge.remedies.rig_changes import every_bead, every_shot
 from nine_knots.core.judge.remedies.search import Try
 from nine_knots.core.judge.remedies.tuning import setting_for_m
-from nine_knots.core.judge.remedies.water import fished
-from nine_knots.core.judge.water import drift_measure
+from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.fished import outcome_of
-from nine_knots.core.models.water.fishing import run_of
-from nine_knots.core.models.water.setups import WaterAsk
+from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
+from nine_knots.core.models.water.fished import fished_of
+from nine_knots.core.models.ways import fish, way_of
 from nine_knots.core.physics.bodies import Body
 from nine_knots.core.physics.floats import ball
+from nine_knots.core.physics.fluid import Fluid
 from nine_knots.core.physics.steady import drifting, held
 from nine_knots.core.physics.stepper import Leg, history
 from nine_knots.core.physics.stream import Stream
 from nine_knots.core.physics.thin_line import sinking_density_kg_m3
-from nine_knots.core.physics.tree import Stretch, line_of
+from nine_knots.core.physics.tree import Stretch
 from nine_knots.core.trade.leader import Attachment, Leader
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.rig_edits import HangOn, SetDropper, SetThing
 from nine_knots.core.trade.situation import Water
 from nine_knots.core.trade.tackle import Bead, Fly, FlyLine
-from tests.makers import INCHES, METRIC, design, level, tied, workbench
+from tests.makers import INCHES, METRIC, design, laid, level, line_of, tied, workbench
 
-RHO, MU = 999.70, 1.3059e-3
+RHO = 999.70
+WATER = Fluid(RHO, 1.3059e-3)
 B1 = Body(1.5e-3, 5.0e-3, 2.1)
 S1 = Body(3.5e-3, 4.2e-3, 1.1)
 F0 = Body(0.3e-3, 4.5e-3, 2.1)
@@ -57,9 +58,13 @@ def shot(grams: float, above_m: float) -> Attachment:
     return Attachment(kind="shot", above_end_m=above_m, mass_kg=1e-3 * grams)
 
 
+def drift_cord(fished):
+    return judgement_of(fished.fishing.way).drift(fished, INCHES)
+
+
 def drifted(leader, fly, water=RUN, **ask):
     made = design(leader, fly=fly, water=water, wish="drift deep")
-    return outcome_of(run_of(made, WaterAsk(**ask)))
+    return fished_of(fish(made, WaterAsk(**ask)))
 
 
 @pytest.mark.parametrize(
@@ -74,9 +79,9 @@ def drifted(leader, fly, water=RUN, **ask):
 )
 def test_the_sweep_and_the_stepper_agree(stretches, stream):
     tree = line_of(stretches, RHO)
-    speed, shape = drifting(BALL, tree, stream, RHO, MU)
+    speed, shape = drifting(BALL, tree, stream, WATER)
     legs = (Leg(25.0, free=True),)
-    followed = history(tree, on_the_surface(tree, stream), stream, legs, RHO, MU, BALL)
+    followed = history(tree, on_the_surface(tree, stream), stream, legs, WATER, BALL)
     assert followed.speed[-1] == pytest.approx(speed, rel=4e-3)
     heights = followed.places[-1, :, 1]
     assert heights == pytest.approx(shape.places[:, 1], abs=6e-3)
@@ -86,7 +91,7 @@ def test_drifting_in_contact_with_the_bed():
     stream = Stream(0.8, 0.5, 0.0026667)
     tree = line_of((Stretch(1.1, 0.178e-3, 1140, S1),), RHO, 0.05)
     legs = (Leg(30.0, free=True),)
-    followed = history(tree, on_the_surface(tree, stream), stream, legs, RHO, MU, BALL)
+    followed = history(tree, on_the_surface(tree, stream), stream, legs, WATER, BALL)
     assert followed.speed[-1] / stream.surface_m_s == pytest.approx(0.695, abs=0.02)
     assert followed.floor_n[-1].sum() / S1.weight_n == pytest.approx(0.59, abs=0.04)
 
@@ -98,7 +103,7 @@ def test_finer_steps_and_segments_change_the_sinking_little():
         tree = line_of(stretches, RHO, segment_m)
         start = on_the_surface(tree, stream)
         legs = (Leg(seconds, free=True),)
-        followed = history(tree, start, stream, legs, RHO, MU, BALL, step_s=step_s)
+        followed = history(tree, start, stream, legs, WATER, BALL, step_s=step_s)
         return followed.places[-1, -1, 1]
 
     coarse, fine = depth_after(2.0, 0.01, 0.1), depth_after(2.0, 0.002, 0.03)
@@ -110,7 +115,7 @@ def test_a_sink_tip_held_in_the_current():
     speed, sinks = 0.6, 0.12
     density = sinking_density_kg_m3(1.1e-3, sinks)
     tip = line_of((Stretch(3.0, 1.1e-3, density),), RHO, 0.1)
-    shape = held(tip, Stream(10.0, 1e-9, 0.003), speed, RHO, MU)
+    shape = held(tip, Stream(10.0, 1e-9, 0.003), speed, WATER)
     down, along = 10.0 - shape.places[-1, 1], abs(shape.places[-1, 0])
     ratio = (sinks / speed) ** 2
     angles = np.radians(np.linspace(1.0, 60.0, 600))
@@ -127,10 +132,11 @@ def test_a_neutral_fly_lags_behind_a_sinking_line(leader_m):
     density = sinking_density_kg_m3(1.1e-3, 0.159)
     neutral = Body(1e-6, 6e-3, 2.1)
     line = Stretch(12.0, 1.1e-3, density, stretch_n=400.0)
-    tree = line_of((line, Stretch(leader_m, 0.28e-3, 1140, neutral)), RHO, 0.2)
+    rig = laid((line, Stretch(leader_m, 0.28e-3, 1140, neutral)), RHO, 0.2)
+    tree = rig.tree()
     legs = (Leg(12.0, 0.0),)
-    followed = history(tree, on_the_surface(tree, still), still, legs, RHO, MU, step_s=0.02)
-    tip, fly = (still.depth_m - followed.places[:, node, 1] for node in tree.ends)
+    followed = history(tree, on_the_surface(tree, still), still, legs, WATER, step_s=0.02)
+    tip, fly = (still.depth_m - followed.places[:, node, 1] for node in rig.ends)
     for depth in (0.5, 1.0, 1.5):
         frame = int(np.argmax(tip >= depth))
         expected = 0.84 * leader_m * (1.0 - exp(-depth / (0.63 * leader_m)))
@@ -166,9 +172,11 @@ def test_thick_against_thin_tippet_is_small_in_a_free_drift():
 
 
 def least(tries):
-    serves = fished(METRIC, more=True)
-    names = [name for name, one in tries if serves(one).gives]
-    return names[0] if names else None
+    def serves(design):
+        measures = judgement_of(way_of(design)).measures(design, USUAL_ASK, METRIC)
+        return all(one.standing == "right" and not one.marginal for one in measures)
+
+    return next((name for name, one in tries if serves(one.design)), None)
 
 
 def test_beads_go_by_depth_and_pace():
@@ -192,7 +200,7 @@ def test_one_small_shot_in_a_slow_pool_and_more_in_a_fast_run():
         leader = under_a_float(1.15 * depth)
         made = design(leader, fly=nymph(None, hook=12), water=water, wish="drift deep")
         for _, one in every_shot(Try("", made, Stroke(), WaterAsk()), workbench()):
-            if outcome_of(run_of(one.design)).lowest.zone_after_s is not None:
+            if fished_of(fish(one.design)).lowest.zone_after_s is not None:
                 return 1e3 * one.design.leader.attachments[-1].mass_kg
         return float("inf")
 
@@ -208,9 +216,9 @@ def test_sixty_centimetres_under_a_dry_suit_middling_water():
     leader = apply_edit(tied(*pieces), SetDropper(joint=3, fly=dry), workbench())
     middling = drifted(leader, nymph(2.5, 16), Water(kind="run", depth_m=0.6, pace_m_s=0.5))
     deep = drifted(leader, nymph(2.5, 16), Water(kind="run", depth_m=1.3, pace_m_s=1.0))
-    assert middling.run.setup == "under a dry"
-    assert drift_measure(middling, INCHES).standing == "right"
-    assert drift_measure(deep, INCHES).standing == "too little"
+    assert middling.fishing.way.key == "under a dry fly"
+    assert drift_cord(middling).standing == "right"
+    assert drift_cord(deep).standing == "too little"
 
 
 def test_the_rule_of_one_and_a_half_times_the_depth():
@@ -231,15 +239,15 @@ def stripped(sinking, fly, feet=7.0, **ask):
     line = FlyLine(title="Line", weight=7, sinking=sinking)
     lake = Water(kind="lake", depth_m=4.0, pace_m_s=0.0)
     made = design(leader, fly=fly, water=lake, line=line, wish="strip")
-    return outcome_of(run_of(made, WaterAsk(**ask)))
+    return fished_of(fish(made, WaterAsk(**ask)))
 
 
 def test_a_weighted_streamer_jigs_on_a_floating_line_and_an_unweighted_one_tracks_on_a_sinking():
     """Common practice, no source."""
     weighted = Fly(title="Leech", kind="streamer", hook=8, bulk="slim", bead=Bead(diameter_mm=4.6))
     plain = Fly(title="Bait fish", kind="streamer", hook=6, bulk="slim")
-    jig = drift_measure(stripped("floating", weighted, pause_s=1.5), INCHES)
-    track = drift_measure(stripped("sink-3", plain), INCHES)
+    jig = drift_cord(stripped("floating", weighted, pause_s=1.5))
+    track = drift_cord(stripped("sink-3", plain))
     assert (jig.figure, track.figure) == ("jigs", "tracks level")
 
 
@@ -249,7 +257,7 @@ def test_a_fast_sinking_line_wants_a_short_leader():
     short, long = (stripped("sink-6", plain, feet, count_s=8.0) for feet in (3.0, 9.0))
 
     def lag(outcome):
-        run = outcome.run
+        run = outcome.fishing
         frame = int(run.begins_s / run.history.every_s)
         tip, fly = (run.history.places[frame, n, 1] for n in (run.rig.tip, run.rig.lowest.node))
         return fly - tip

@@ -6,9 +6,10 @@ import pytest
 
 from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.judge.proposing.propose import propose
-from nine_knots.core.models.cast.casting import Air, Flight, trimmed
+from nine_knots.core.models.cast.casting import Flight, cast_aimed
 from nine_knots.core.models.cast.rig import FULL, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.schools.school import SchoolParameters
 from nine_knots.core.trade.situation import Situation
 from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
@@ -35,7 +36,7 @@ def trout(tippet_ft: float, tip_thou: float = 6.0):
 @cache
 def cast(leader, fly: Fly = DRY, line: FlyLine = FIVE, speed=15.0, wind=0.0) -> Flight:
     rig = rig_of(leader, line_profile(line), fly, 9.0, FULL)
-    return trimmed(rig, Stroke(speed_m_s=speed), Air(wind_m_s=wind))
+    return cast_aimed(rig, Stroke(speed_m_s=speed), Air(wind_m_s=wind))
 
 
 def of_school(key: str, situation: Situation, **parameters):

@@ -15,6 +15,7 @@ from nine_knots.core.physics import fresh_water as fresh
 from nine_knots.core.physics import sea_water as sea
 from nine_knots.core.physics.bodies import Body, body_drag_n, sphere_coefficient
 from nine_knots.core.physics.floats import ball
+from nine_knots.core.physics.fluid import Fluid
 from nine_knots.core.physics.section import bend_stiffness_nm2
 from nine_knots.core.physics.slack import across_s, along_s, belly_m, bending_length_m
 from nine_knots.core.physics.steady import drifting, held
@@ -25,10 +26,12 @@ from nine_knots.core.physics.thin_line import (
     sink_speed_m_s,
     sinking_density_kg_m3,
 )
-from nine_knots.core.physics.tree import Stretch, line_of
+from nine_knots.core.physics.tree import Stretch
 from nine_knots.core.trade.beds import GRAIN_M
+from tests.makers import laid, line_of
 
 RHO, MU, G = 999.70, 1.3059e-3, 9.81
+WATER = Fluid(RHO, MU)
 B1 = Body(1.5e-3, 5.0e-3, 2.1)
 S1 = Body(3.5e-3, 4.2e-3, 1.1)
 F0 = Body(0.3e-3, 4.5e-3, 2.1)
@@ -68,7 +71,7 @@ def test_water_at_the_handbooks_points():
     [(sphere(3.8e-3, 17_500), 1.460), (sphere(4.1e-3, 11_340), 1.201), (B1, 0.417)],
 )
 def test_free_fall_in_water(body, wanted):
-    assert body.sink_m_s(RHO, MU) == pytest.approx(wanted, rel=0.01)
+    assert body.sink_m_s(WATER) == pytest.approx(wanted, rel=0.01)
 
 
 @pytest.mark.parametrize("reynolds", [0.1, 1, 10, 100, 1e3, 1e4, 1e5])
@@ -79,12 +82,12 @@ def test_the_spheres_drag_against_fluids(reynolds):
 
 def test_settling_against_fluids():
     theirs = fluids.v_terminal(D=4.1e-3, rhop=11_340, rho=RHO, mu=MU)
-    assert sphere(4.1e-3, 11_340).sink_m_s(RHO, MU) == pytest.approx(theirs, rel=0.05)
+    assert sphere(4.1e-3, 11_340).sink_m_s(WATER) == pytest.approx(theirs, rel=0.05)
 
 
 def test_what_floats_has_no_speed_of_sinking():
     with pytest.raises(CannotCompute, match="floats"):
-        Body(-1e-3, 5e-3, 1.0).sink_m_s(RHO, MU)
+        Body(-1e-3, 5e-3, 1.0).sink_m_s(WATER)
 
 
 @pytest.mark.parametrize(("density", "wanted"), [(1140, 4.56e-3), (1780, 17.1e-3)])
@@ -111,12 +114,12 @@ def test_a_towed_cable_hangs_at_podes_angle():
     """Pode 1951, critical angle: w cos φ = F_n(U sin φ); a light, long cable of one thickness."""
     d, density, speed = 0.25e-3, 3500.0, 0.2
     cable = line_of((Stretch(3.0, d, density),), RHO, 0.05)
-    shape = held(cable, Stream(10.0, 1e-9, 0.003), speed, RHO, MU)
+    shape = held(cable, Stream(10.0, 1e-9, 0.003), speed, WATER)
     upper = shape.places[1] - shape.places[0]
     found = degrees(np.arctan2(abs(upper[1]), abs(upper[0])))
     weight = (density - RHO) * G * pi * d**2 / 4
     wanted = degrees(
-        brentq(lambda a: weight * cos(a) - normal_drag_n_m(d, speed * sin(a), RHO, MU), 0.01, 1.5)
+        brentq(lambda a: weight * cos(a) - normal_drag_n_m(d, speed * sin(a), WATER), 0.01, 1.5)
     )
     assert wanted == pytest.approx(17.56, abs=0.05)
     assert found == pytest.approx(wanted, abs=0.4)
@@ -126,7 +129,7 @@ def test_a_rig_held_to_a_speed_and_the_same_by_integration():
     """The loaded line in the profile as an initial value problem from its end up, by scipy."""
     stream, speed = Stream(1.5, 1.2, 0.0026667), 0.9
     d, density, long_m = 0.2032e-3, 1780.0, 1.6
-    shape = held(line_of((Stretch(long_m, d, density, B1),), RHO, 0.02), stream, speed, RHO, MU)
+    shape = held(line_of((Stretch(long_m, d, density, B1),), RHO, 0.02), stream, speed, WATER)
     x, z = shape.places[-1]
     assert z == pytest.approx(1.126, abs=3e-3)
     assert x == pytest.approx(1.514, abs=5e-3)
@@ -141,8 +144,8 @@ def test_a_rig_held_to_a_speed_and_the_same_by_integration():
         size = float(np.hypot(*normal))
         pull = np.array([0.0, -weight])
         if size > 0:
-            pull = pull + normal / size * normal_drag_n_m(d, size, RHO, MU)
-        return pull + np.sign(along) * along_drag_n_m(d, abs(along), RHO, MU) * e
+            pull = pull + normal / size * normal_drag_n_m(d, size, WATER)
+        return pull + np.sign(along) * along_drag_n_m(d, abs(along), WATER) * e
 
     def up(_, state):
         px, pz, _x, z_m = state
@@ -151,7 +154,7 @@ def test_a_rig_held_to_a_speed_and_the_same_by_integration():
 
     def miss(z_end):
         r = stream.speed_m_s(z_end) - speed
-        px = np.sign(r) * body_drag_n(abs(r), B1.diameter_m, B1.factor, RHO, MU)
+        px = np.sign(r) * body_drag_n(abs(r), B1.diameter_m, B1.factor, WATER)
         path = solve_ivp(up, (0, long_m), [px, -B1.weight_n, 0.0, z_end], rtol=1e-8, atol=1e-12)
         return path.y[:, -1]
 
@@ -164,10 +167,10 @@ def test_a_rig_held_to_a_speed_and_the_same_by_integration():
 
 def test_a_drift_with_shot_and_fly_under_an_indicator():
     stretches = (Stretch(1.05, 0.178e-3, 1140, S1), Stretch(0.30, 0.152e-3, 1140, F0))
-    tree = line_of(stretches, RHO, 0.05)
-    speed, shape = drifting(INDICATOR, tree, Stream(1.2, 1.0, 0.25 / 30), RHO, MU)
+    line = laid(stretches, RHO, 0.05)
+    speed, shape = drifting(INDICATOR, line.tree(), Stream(1.2, 1.0, 0.25 / 30), WATER)
     assert speed == pytest.approx(0.8506, abs=3e-3)
-    assert [float(shape.places[end][1]) for end in tree.ends] == pytest.approx(
+    assert [float(shape.places[end][1]) for end in line.ends] == pytest.approx(
         [0.216, 0.144], abs=4e-3
     )
 
@@ -178,9 +181,9 @@ def test_heavy_line_in_still_water_is_a_catenary():
     weight = (density - RHO) * G * pi * d**2 / 4
     # a weightless body in a stream so slow that only it feels it gives the pull
     stream = Stream(50.0, 5e-4, 1e-9)
-    drag = body_drag_n(stream.speed_m_s(48.5), 1.0, 1.0, RHO, MU)
+    drag = body_drag_n(stream.speed_m_s(48.5), 1.0, 1.0, WATER)
     body = Body(0.0, 1.0, pull / drag)
-    shape = held(line_of((Stretch(long_m, d, density, body),), RHO, 0.1), stream, 0.0, RHO, MU)
+    shape = held(line_of((Stretch(long_m, d, density, body),), RHO, 0.1), stream, 0.0, WATER)
     assert len(shape.places) == 21
     a = pull / weight
     x, z = shape.places[-1]
@@ -201,7 +204,7 @@ def test_slack_on_the_surface():
 def test_supple_tippet():
     d = 0.1524e-3
     bend = bend_stiffness_nm2(d, 2e9)
-    drag = normal_drag_n_m(d, 0.1, RHO, MU)
+    drag = normal_drag_n_m(d, 0.1, WATER)
     assert bending_length_m(bend, drag) == pytest.approx(0.0605, rel=0.01)
     thick = bending_length_m(bend_stiffness_nm2(7 / 6 * d, 2e9), drag)
     assert thick > bending_length_m(bend, drag)
@@ -215,8 +218,7 @@ def test_a_rig_that_cannot_drift_is_refused_with_the_mend():
             ball(12e-3, 0.3e-3, RHO),
             line_of((Stretch(1.5, 2e-4, 1140, anchor),), RHO),
             deep,
-            RHO,
-            MU,
+            WATER,
         )
     with pytest.raises(CannotCompute, match=r"bed|steady"):
-        held(line_of((Stretch(4.0, 2e-4, 1140, B1),), RHO), Stream(0.5, 0.3, 0.003), 0.25, RHO, MU)
+        held(line_of((Stretch(4.0, 2e-4, 1140, B1),), RHO), Stream(0.5, 0.3, 0.003), 0.25, WATER)

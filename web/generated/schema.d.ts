@@ -539,7 +539,7 @@ export interface paths {
          * Who ties
          * @description Height and hand in words.
          */
-        get: operations["get_tier"];
+        get: operations["get_tyer"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1655,19 +1655,19 @@ export interface components {
             /** Snags */
             snags: ("open" | "some snags" | "heavy snags")[];
             /** Depths */
-            depths: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+            depths: components["schemas"]["Choice"][];
             /** Paces */
-            paces: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+            paces: components["schemas"]["Choice"][];
             /** Winds */
-            winds: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+            winds: components["schemas"]["Choice"][];
             /** Casts */
-            casts: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+            casts: components["schemas"]["Choice"][];
             /** Lines Out */
-            lines_out: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+            lines_out: components["schemas"]["Choice"][];
             /** Loops */
-            loops: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+            loops: components["schemas"]["Choice"][];
             /** Gusts */
-            gusts: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+            gusts: components["schemas"]["Choice"][];
             /** Bearings */
             bearings: ("upstream" | "downstream" | "across" | "behind" | "in the face")[];
             /** Wishes */
@@ -1675,7 +1675,7 @@ export interface components {
             /** Tempers */
             tempers: ("easy" | "wary" | "very wary")[];
             /** Fish */
-            fish: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+            fish: components["schemas"]["Choice"][];
             /** Roles */
             roles: ("butt" | "taper" | "sighter" | "tippet" | "bite")[];
             /** Wears */
@@ -1687,10 +1687,10 @@ export interface components {
             /** Sinkings */
             sinkings: ("floating" | "intermediate" | "sink-1" | "sink-2" | "sink-3" | "sink-4" | "sink-5" | "sink-6" | "sink-7")[];
             /** Materials */
-            materials: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+            materials: components["schemas"]["Choice"][];
             /** Knots */
             knots: {
-                [key: string]: components["schemas"]["nine_knots__api__catalogue__Choice"][];
+                [key: string]: components["schemas"]["Choice"][];
             };
             /** Schools */
             schools: components["schemas"]["SchoolCard"][];
@@ -1724,6 +1724,21 @@ export interface components {
             act: "change-fly";
             /** Joint */
             joint: number;
+        };
+        /**
+         * Choice
+         * @description One thing to choose: its key, what it is called, a word on it.
+         */
+        Choice: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /**
+             * Note
+             * @default
+             */
+            note: string;
         };
         /**
          * ChosenForm
@@ -1824,7 +1839,7 @@ export interface components {
             /** Depths */
             depths: string[];
             /** Rows */
-            rows: components["schemas"]["Row"][];
+            rows: components["schemas"]["PaceRow"][];
         };
         /**
          * Design
@@ -1856,9 +1871,32 @@ export interface components {
                 number
             ];
             /** Work */
-            work: components["schemas"]["Stroke"][];
+            work: components["schemas"]["DrawnPiece"][];
             /** Drawn Up */
-            drawn_up: components["schemas"]["Stroke"][][];
+            drawn_up: components["schemas"]["DrawnPiece"][][];
+        };
+        /**
+         * DrawnPiece
+         * @description A short piece of a strand, in drawing order: it shows from ``since`` steps on.
+         *
+         *     ``over`` says that it crosses over another, so that a gap is left to either side of it.
+         */
+        DrawnPiece: {
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "upper" | "lower" | "line" | "eye";
+            /** Tag */
+            tag: boolean;
+            /** Over */
+            over: boolean;
+            /** Since */
+            since: number;
+            /** Width */
+            width: number;
+            /** Path */
+            path: string;
         };
         /**
          * Dropper
@@ -2132,6 +2170,26 @@ export interface components {
             /** Mend */
             mend: string;
             instead: components["schemas"]["Joint"] | null;
+        };
+        /**
+         * Field
+         * @description One figure of how it is fished, as it can be typed; ``hint`` is shown where it is empty.
+         */
+        Field: {
+            /**
+             * Key
+             * @enum {string}
+             */
+            key: "wanted" | "lead" | "tip" | "out" | "count" | "pull" | "pull_speed" | "pause" | "line" | "differs";
+            /** Label */
+            label: string;
+            /** Text */
+            text: string;
+            /**
+             * Hint
+             * @default
+             */
+            hint: string;
         };
         /**
          * FirstToGo
@@ -2686,8 +2744,8 @@ export interface components {
          * @description The best choice at a joint, the other school's, and the faults of the one that is tied.
          */
         JointAdvice: {
-            best: components["schemas"]["nine_knots__core__leader__advising__Choice"];
-            other: components["schemas"]["nine_knots__core__leader__advising__Choice"];
+            best: components["schemas"]["KnotChoice"];
+            other: components["schemas"]["KnotChoice"];
             /** Faults */
             faults: components["schemas"]["Fault"][];
         };
@@ -2762,6 +2820,17 @@ export interface components {
             lines: components["schemas"]["Line"][];
             /** Caution */
             caution: string;
+        };
+        /**
+         * KnotChoice
+         * @description A way to tie a joint and why.
+         */
+        KnotChoice: {
+            joint: components["schemas"]["Joint"];
+            /** Title */
+            title: string;
+            /** Reason */
+            reason: string;
         };
         /**
          * LandingForm
@@ -3416,6 +3485,18 @@ export interface components {
             figures: components["schemas"]["OwnFigure"][];
         };
         /**
+         * PaceRow
+         * @description A pace, in a word, with its cells.
+         */
+        PaceRow: {
+            /** Pace */
+            pace: string;
+            /** Speed */
+            speed: string;
+            /** Cells */
+            cells: components["schemas"]["Cell"][];
+        };
+        /**
          * Packet
          * @description Knotless tapered leaders of one kind on the shelf, counted.
          */
@@ -3905,18 +3986,6 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
-        };
-        /**
-         * Row
-         * @description A pace, in a word, with its cells.
-         */
-        Row: {
-            /** Pace */
-            pace: string;
-            /** Speed */
-            speed: string;
-            /** Cells */
-            cells: components["schemas"]["Cell"][];
         };
         /**
          * RuleLine
@@ -4642,29 +4711,6 @@ export interface components {
             spool_id?: string | null;
         };
         /**
-         * Stroke
-         * @description A short piece of a strand, in drawing order: it shows from ``since`` steps on.
-         *
-         *     ``over`` says that it crosses over another, so that a gap is left to either side of it.
-         */
-        Stroke: {
-            /**
-             * Part
-             * @enum {string}
-             */
-            part: "upper" | "lower" | "line" | "eye";
-            /** Tag */
-            tag: boolean;
-            /** Over */
-            over: boolean;
-            /** Since */
-            since: number;
-            /** Width */
-            width: number;
-            /** Path */
-            path: string;
-        };
-        /**
          * StrokeForm
          * @description A stroke as the angler says it; what is left empty is usual.
          */
@@ -5126,16 +5172,6 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
-         * TierAnswer
-         * @description Whose cut list it is: how tall, and how much line their knots take.
-         */
-        TierAnswer: {
-            /** Height */
-            height: string;
-            /** Hand */
-            hand: string;
-        };
-        /**
          * Tuned
          * @description One line: the least and the most of something that work, or the one setting.
          */
@@ -5144,7 +5180,7 @@ export interface components {
              * What
              * @enum {string}
              */
-            what: "setting" | "shot" | "bead";
+            what: "setting" | "mark" | "shot" | "bead";
             /** Title */
             title: string;
             /** Text */
@@ -5157,6 +5193,16 @@ export interface components {
         Tuning: {
             /** Lines */
             lines: components["schemas"]["Tuned"][];
+        };
+        /**
+         * TyerAnswer
+         * @description Whose cut list it is: how tall, and how much line their knots take.
+         */
+        TyerAnswer: {
+            /** Height */
+            height: string;
+            /** Hand */
+            hand: string;
         };
         /**
          * UseStock
@@ -5486,19 +5532,24 @@ export interface components {
         /**
          * WaterReading
          * @description All that the Water stage and its two cords show.
+         *
+         *     ``top`` is what holds the rig's upper end; ``followed`` whether the rig goes under, so that
+         *     there is a depth table and something to tune.
          */
         WaterReading: {
-            /**
-             * Setup
-             * @enum {string}
-             */
-            setup: "indicator" | "under a dry" | "on the leader" | "tight line" | "strip" | "swing" | "drop" | "surface";
+            /** Way */
+            way: string;
             /** Words */
             words: string;
-            /** Said */
-            said: {
-                [key: string]: string;
-            };
+            /**
+             * Top
+             * @enum {string}
+             */
+            top: "indicator" | "fly" | "line" | "rod";
+            /** Followed */
+            followed: boolean;
+            /** Fields */
+            fields: components["schemas"]["Field"][];
             depth: components["schemas"]["Quantity"];
             /** Zone M */
             zone_m: number;
@@ -5712,32 +5763,6 @@ export interface components {
             steps: components["schemas"]["Step"][];
             /** Cautions */
             cautions: string[];
-        };
-        /**
-         * Choice
-         * @description One thing to choose: its key, what it is called, a word on it.
-         */
-        nine_knots__api__catalogue__Choice: {
-            /** Key */
-            key: string;
-            /** Title */
-            title: string;
-            /**
-             * Note
-             * @default
-             */
-            note: string;
-        };
-        /**
-         * Choice
-         * @description A way to tie a joint and why.
-         */
-        nine_knots__core__leader__advising__Choice: {
-            joint: components["schemas"]["Joint"];
-            /** Title */
-            title: string;
-            /** Reason */
-            reason: string;
         };
         /**
          * Problem
@@ -9043,7 +9068,7 @@ export interface operations {
             };
         };
     };
-    get_tier: {
+    get_tyer: {
         parameters: {
             query?: {
                 units?: "imperial" | "metric";
@@ -9060,7 +9085,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TierAnswer"];
+                    "application/json": components["schemas"]["TyerAnswer"];
                 };
             };
             /** @description Not to be read as a request */
@@ -9174,7 +9199,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TierAnswer"];
+                    "application/json": components["schemas"]["TyerAnswer"];
                 };
             };
             /** @description Not to be read as a request */

@@ -35,7 +35,7 @@ from nine_knots.api.guard import Guard
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.tasks import CastTask, Task, WaterTask
 from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.setups import USUAL_ASK
+from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
 from nine_knots.store import Database
 

@@ -7,7 +7,6 @@ from nine_knots.api.context import CurrentSession
 from nine_knots.api.examples import DESIGN, SITUATION
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
-from nine_knots.api.work.tasks import titles_of
 from nine_knots.core.base.quantity import Quantity, System
 from nine_knots.core.base.units import Units, parse_diameter, parse_length
 from nine_knots.core.judge.proposing.bare import bare_leader
@@ -24,6 +23,7 @@ from nine_knots.core.trade.leader.edits import Edit
 from nine_knots.core.trade.leader.workbench import Workbench
 from nine_knots.core.trade.schools.school import SchoolParameters
 from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
+from nine_knots.core.trade.strand import titles_of
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit

@@ -22,9 +22,7 @@ from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.tell.cast import CastReading, Resolution
 from nine_knots.core.trade.design import Design
 from nine_knots.store.landings import read_own_cast
-from nine_knots.store.stock import list_stock
-from nine_knots.store.tackle import read_kit
-from nine_knots.store.tying import read_tyer
+from nine_knots.store.owned import read_angler
 
 router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES | WORKED_OUT)
 
@@ -105,16 +103,12 @@ async def post_remedies(
     """Each remedy is found by casting the changed leader; nothing is stored."""
 
     def made(cursor: DictCursor, me: str) -> RemedyTask:
-        own = read_own_cast(cursor, me)
+        angler = read_angler(cursor, me, asked.units)
         return RemedyTask(
             design=asked.design,
-            stroke=asked.stroke.read(asked.units, own).stroke,
-            own=own,
+            stroke=asked.stroke.read(asked.units, angler.cast).stroke,
+            angler=angler,
             gust=asked.stroke.read_gust(asked.units),
-            stock=list_stock(cursor, me),
-            flies=read_kit(cursor, me).flies,
-            tyer=read_tyer(cursor, me),
-            units=asked.units,
         )
 
     task = await run_in_threadpool(session.read, made)

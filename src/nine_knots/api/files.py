@@ -11,11 +11,11 @@ from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES
 from nine_knots.api.typed import Form
 from nine_knots.api.work.answering import File
-from nine_knots.api.work.tasks import titles_of
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.evaluation import evaluate
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.strand import titles_of
 from nine_knots.formats.leader_csv import read_csv, write_csv
 from nine_knots.formats.leader_json import read_json, schema, write_json
 from nine_knots.formats.strip_svg import write_svg

@@ -15,7 +15,7 @@ from nine_knots.api.files import file_of
 from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
-from nine_knots.api.work.tasks import CardsTask, titles_of
+from nine_knots.api.work.tasks import CardsTask
 from nine_knots.core.base.errors import OutOfRange, Unreadable
 from nine_knots.core.base.frozen import Several
 from nine_knots.core.base.limits import MOST_PIECES
@@ -27,7 +27,9 @@ from nine_knots.core.tell.tying.cutting import cut_length_m
 from nine_knots.core.tell.tying.hand import Hand, shown_handiness
 from nine_knots.core.tell.tying.steps import Screen, screens
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.strand import titles_of
 from nine_knots.formats.tying_pdf import Paper
+from nine_knots.store.owned import read_angler
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tying import (
     add_tied,
@@ -193,16 +195,14 @@ async def post_cards(
             where="wanted",
             mend=f"Print {MOST_CARDS} at most, then the others.",
         )
-    stock, tyer = await run_in_threadpool(
-        session.read, lambda cursor, me: (list_stock(cursor, me), read_tyer(cursor, me))
+    angler = await run_in_threadpool(
+        session.read, lambda cursor, me: read_angler(cursor, me, asked.units)
     )
     task = CardsTask(
         wanted=tuple((one.design, one.count) for one in asked.wanted),
         paper=asked.paper,
         depth_table=asked.depth_table,
-        stock=stock,
-        tyer=tyer,
-        units=asked.units,
+        angler=angler,
     )
     kind = "labels" if asked.paper == "labels" else "tying card"
     file = file_of(f"{asked.wanted[0].design.title}, {kind}", "pdf")

@@ -24,35 +24,35 @@ from nine_knots.api.work.tasks import (
 from nine_knots.core.base.limits import Key
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import parse_length, parse_seconds, parse_share, parse_speed
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.depth_table import DepthTable
 from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.judge.remedies.tuning import Tuning
-from nine_knots.core.models.water.setups import WaterAsk
-from nine_knots.core.tell.water import WaterReading
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.tell.water_stage.reading import WaterReading
 from nine_knots.core.trade.design import Design
-from nine_knots.store.landings import read_own_cast
+from nine_knots.store.owned import read_angler
 from nine_knots.store.stock import list_stock
-from nine_knots.store.tying import read_tyer
 
 router = APIRouter(prefix="/api/water", tags=["water"], responses=RESPONSES | WORKED_OUT)
 
-Said = Typed | float
+SaidFigure = Typed | float
 """Text as the angler typed it, or a figure in SI units."""
 
 
 class WaterForm(Form):
     """How it is fished, as the angler says it; what is left empty is usual."""
 
-    wanted: Said = Field(default="", description="depth wanted", examples=["3 ft"])
-    lead: Said = Field(default="", description="of the surface's pace", examples=["80 %"])
-    tip: Said = Field(default="", description="rod tip above the water", examples=["4 ft"])
-    out: Said = Field(default="", description="beyond the rod's tip", examples=["10 ft"])
-    count: Said = Field(default="", description="before the strip", examples=["8 s"])
-    pull: Said = Field(default="", examples=["12 in"])
-    pull_speed: Said = Field(default="", examples=["2 ft/s"])
-    pause: Said = Field(default="", examples=["1 s"])
-    line: Said = Field(default="", description="of line on the water", examples=["40 ft"])
-    differs: Said = Field(default="", description="between currents", examples=["0.5 ft/s"])
+    wanted: SaidFigure = Field(default="", description="depth wanted", examples=["3 ft"])
+    lead: SaidFigure = Field(default="", description="of the surface's pace", examples=["80 %"])
+    tip: SaidFigure = Field(default="", description="rod tip above the water", examples=["4 ft"])
+    out: SaidFigure = Field(default="", description="beyond the rod's tip", examples=["10 ft"])
+    count: SaidFigure = Field(default="", description="before the strip", examples=["8 s"])
+    pull: SaidFigure = Field(default="", examples=["12 in"])
+    pull_speed: SaidFigure = Field(default="", examples=["2 ft/s"])
+    pause: SaidFigure = Field(default="", examples=["1 s"])
+    line: SaidFigure = Field(default="", description="of line on the water", examples=["40 ft"])
+    differs: SaidFigure = Field(default="", description="between currents", examples=["0.5 ft/s"])
 
     def read(self, units: System, slack_m: float | None = None) -> WaterAsk:
         """The same in SI, or a refusal that names the field."""
@@ -126,16 +126,13 @@ async def post_water_remedies(
     """Each remedy is found by fishing and casting the changed rig; nothing is stored."""
 
     def made(cursor: DictCursor, me: str) -> WaterRemedyTask:
-        own = read_own_cast(cursor, me)
+        angler = read_angler(cursor, me, asked.units)
         return WaterRemedyTask(
             design=asked.design,
             ask=asked.fished.read(asked.units, asked.slack_m),
-            stroke=asked.stroke.read(asked.units, own).stroke,
-            stock=list_stock(cursor, me),
-            units=asked.units,
-            own=own,
+            stroke=asked.stroke.read(asked.units, angler.cast).stroke,
+            angler=angler,
             gust=asked.stroke.read_gust(asked.units),
-            tyer=read_tyer(cursor, me),
         )
 
     task = await run_in_threadpool(session.read, made)
@@ -143,12 +140,11 @@ async def post_water_remedies(
 
 
 async def _rig_task(kind: type[RigTask], session: Session, asked: WaterRequest) -> RigTask:
-    """A search through the settings and weights that the angler owns."""
+    """A search through settings and weights, from the spools that the angler owns."""
     return kind(
         design=unnamed(asked.design),
         ask=asked.fished.read(asked.units, asked.slack_m),
-        stock=await run_in_threadpool(session.read, list_stock),
-        units=asked.units,
+        angler=Angler(stock=await run_in_threadpool(session.read, list_stock), system=asked.units),
     )
 
 

@@ -13,6 +13,8 @@ from dataclasses import dataclass
 from pathlib import Path
 
 OS_USER = "nineknots"
+IF_NOT_LEFT = 'test "$PPID" = "$0" && exec "$@"'
+"""Becomes a program, for the shell: unless the parent, whose number is told, has died already."""
 
 
 @dataclass(frozen=True)
@@ -26,9 +28,11 @@ class Owner:
         """The command that runs a program as this user; it is ended when its parent dies.
 
         By force: a database that only begins does not heed a gentler word, and loses nothing. The
-        parent is the *thread* that starts it: start it from one that stays.
+        parent is the *thread* that starts it: start it from one that stays. One whose parent died
+        before the kernel was asked to end it does not begin.
         """
-        return ["setpriv", "--pdeathsig=KILL", *self._identity(reads_all), "--", *program]
+        bound = ["setpriv", "--pdeathsig=KILL", *self._identity(reads_all), "--"]
+        return [*bound, "sh", "-c", IF_NOT_LEFT, str(os.getpid()), *program]
 
     def _identity(self, reads_all: bool) -> list[str]:
         if not self.changes:

@@ -32,6 +32,9 @@ class Ending(BaseException):
     """A signal to end; not an error, so nothing but the outermost caller catches it."""
 
 
+_told_to_end: list[int] = []
+
+
 def heed_signals() -> None:
     """From here on the first signal to end raises Ending, and later ones are ignored.
 
@@ -39,6 +42,7 @@ def heed_signals() -> None:
     """
 
     def end(number: int, _frame: FrameType | None) -> None:
+        _told_to_end.append(number)
         for one in ENDING:
             signal.signal(one, signal.SIG_IGN)
         raise Ending(number)
@@ -46,6 +50,16 @@ def heed_signals() -> None:
     for one in ENDING:
         if one != signal.SIGHUP or signal.getsignal(one) is not signal.SIG_IGN:
             signal.signal(one, end)
+
+
+def end_if_told() -> None:
+    """Raise Ending where a signal to end has come.
+
+    One that comes while Python finalises an object (a closed connection, say) raises in vain: there
+    every exception is swallowed. So whoever goes on for long asks again.
+    """
+    if _told_to_end:
+        raise Ending(_told_to_end[0])
 
 
 class Service:
@@ -127,6 +141,7 @@ class Supervisor:
         self._of_server.begin()
         self._of_service.begin()
         while True:
+            end_if_told()
             self._look_at_server()
             self._look_at_service()
             if not self._of_server.waiting:

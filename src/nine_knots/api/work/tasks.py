@@ -12,6 +12,7 @@ from pydantic import TypeAdapter
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.effort import Effort, effort_of
 from nine_knots.core.judge.landings import Seen, landing_of
 from nine_knots.core.judge.own_cast import UNKNOWN, Landing, OwnCast
@@ -22,14 +23,13 @@ from nine_knots.core.judge.remedies.turnover import remedies_for
 from nine_knots.core.judge.remedies.water import water_remedies_for
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
-from nine_knots.core.models.water.setups import USUAL_ASK, WaterAsk, setup_of
+from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
+from nine_knots.core.models.ways import way_of
 from nine_knots.core.tell.cast import CastReading, Resolution, cast_of
 from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.tell.water import WaterReading, water_reading
+from nine_knots.core.tell.water import water_reading
+from nine_knots.core.tell.water_stage.reading import WaterReading
 from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.strand import Stock
-from nine_knots.core.trade.tackle import Fly
-from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
 from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
 from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
 
@@ -149,52 +149,22 @@ class RemedyTask(_Heavy):
     answers = tuple[Remedy, ...]
     design: Design
     stroke: Stroke
-    stock: tuple[Stock, ...]
-    flies: tuple[Fly, ...]
-    units: System
-    own: OwnCast = UNKNOWN
+    angler: Angler
     gust: Gust = STEADY
-    tyer: Tyer = USUAL_TYER
 
     def work(self) -> tuple[Remedy, ...]:
         """The remedies found."""
-        return remedies_for(
-            self.design,
-            self.stroke,
-            self.stock,
-            self.flies,
-            Units(self.units),
-            self.own,
-            self.gust,
-            self.tyer,
-        )
+        return remedies_for(self.design, self.stroke, self.angler, self.gust)
 
 
-class WaterRemedyTask(_Heavy):
+class WaterRemedyTask(RemedyTask):
     """What would bring drift and depth in."""
 
-    answers = tuple[Remedy, ...]
-    design: Design
     ask: WaterAsk
-    stroke: Stroke
-    stock: tuple[Stock, ...]
-    units: System
-    own: OwnCast = UNKNOWN
-    gust: Gust = STEADY
-    tyer: Tyer = USUAL_TYER
 
     def work(self) -> tuple[Remedy, ...]:
         """The remedies found."""
-        return water_remedies_for(
-            self.design,
-            self.stroke,
-            self.stock,
-            Units(self.units),
-            self.ask,
-            self.own,
-            self.gust,
-            self.tyer,
-        )
+        return water_remedies_for(self.design, self.stroke, self.angler, self.ask, self.gust)
 
 
 class RigTask(_Heavy):
@@ -202,8 +172,7 @@ class RigTask(_Heavy):
 
     design: Design
     ask: WaterAsk
-    stock: tuple[Stock, ...]
-    units: System
+    angler: Angler
 
 
 class TuningTask(RigTask):
@@ -213,7 +182,7 @@ class TuningTask(RigTask):
 
     def work(self) -> Tuning:
         """The lines found."""
-        return tuned(self.design, self.stock, Units(self.units), self.ask)
+        return tuned(self.design, self.angler, self.ask)
 
 
 class DepthTableTask(RigTask):
@@ -223,7 +192,7 @@ class DepthTableTask(RigTask):
 
     def work(self) -> DepthTable:
         """The table."""
-        return depth_table(self.design, self.stock, Units(self.units), self.ask)
+        return depth_table(self.design, self.angler, self.ask)
 
 
 class CardsTask(_Heavy):
@@ -233,9 +202,7 @@ class CardsTask(_Heavy):
     wanted: tuple[tuple[Design, int], ...]
     paper: Paper
     depth_table: bool
-    stock: tuple[Stock, ...]
-    tyer: Tyer
-    units: System
+    angler: Angler
 
     def work(self) -> bytes:
         """The PDF."""
@@ -251,12 +218,8 @@ class CardsTask(_Heavy):
         return self.work()
 
     def _card(self, design: Design) -> Card:
-        units, table = Units(self.units), None
-        if self.depth_table and setup_of(design) != "surface":
-            table = depth_table(design, self.stock, units, USUAL_ASK)
-        return Card(design, evaluate(design, titles_of(self.stock), units, self.tyer), table)
-
-
-def titles_of(stock: tuple[Stock, ...]) -> dict[str, str]:
-    """Names of spools by their id."""
-    return {item.spool_id: item.title for item in stock}
+        angler, table = self.angler, None
+        if self.depth_table and way_of(design).followed:
+            table = depth_table(design, angler, USUAL_ASK)
+        reading = evaluate(design, angler.titles, angler.units, angler.tyer)
+        return Card(design, reading, table)

@@ -41,7 +41,7 @@ class Fact:
     standing: Standing = "right"
 
 
-def squash(deviation: float) -> float:
+def on_the_cord(deviation: float) -> float:
     """Deviation, -1 and +1 at the thresholds of trouble, onto the cord; never off it."""
     edge = BAND_HIGH - 0.5
     inside = max(-1.0, min(1.0, deviation))

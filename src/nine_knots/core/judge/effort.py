@@ -7,11 +7,12 @@ from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.measure import Standing
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.turnover import COLLAPSED
-from nine_knots.core.models.cast.casting import Air, throw
+from nine_knots.core.models.cast.casting import cast_at
 from nine_knots.core.models.cast.mono import mass_ratio
 from nine_knots.core.models.cast.rig import FAST, rig_of
 from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
 from nine_knots.core.models.cast.wind import air_of
+from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Joint, Leader, LevelPiece
 from nine_knots.core.trade.strand import Strand
@@ -104,7 +105,7 @@ def speed_needed(leader: Leader, line: FlyLine, fly: Fly, stroke: Stroke, air: A
     def opens(speed_m_s: float) -> bool:
         changed = stroke.model_copy(update={"speed_m_s": speed_m_s})
         for aim in aims:
-            if throw(rig, changed, air, aim).straightness >= COLLAPSED:
+            if cast_at(rig, changed, air, aim).straightness >= COLLAPSED:
                 aims.sort(key=lambda one: abs(one - aim))  # the next speed wants a like aim
                 return True
         return False

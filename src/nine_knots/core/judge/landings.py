@@ -10,7 +10,7 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.judge.own_cast import PILES_UP, Landed, Landing
 from nine_knots.core.models.cast.casting import Flight
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.quick_caster import Thrower
+from nine_knots.core.models.cast.quick_caster import QuickCaster
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
 from nine_knots.core.trade.design import Design
@@ -50,9 +50,9 @@ def landing_of(seen: Seen) -> Landing:
             where="design.leader",
             mend="Record landings of leaders on a fly line.",
         )
-    thrower, air = Thrower(), air_of(day.wind, seen.gust)
+    caster, air = QuickCaster(), air_of(day.wind, seen.gust)
     found = [
-        thrower.throw(
+        caster.cast(
             design.leader,
             day.line,
             day.fly,

@@ -7,7 +7,7 @@ where kink angles, touchdown order and landing speed are noise. It is known to a
 from dataclasses import dataclass
 from math import log
 
-from nine_knots.core.base.measure import Measure, Standing, squash
+from nine_knots.core.base.measure import Measure, Standing, on_the_cord
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.own_cast import PILES_UP, SLAMS, UNKNOWN, OwnCast
 from nine_knots.core.models.cast.casting import Flight
@@ -105,7 +105,7 @@ def turnover_measure(
         asks="Does it open, and how hard?",
         standing=standing,
         marginal=standing == "right" and abs(deviation) > 1.0 - edge,
-        position=squash(deviation),
+        position=on_the_cord(deviation),
         figure=opening.words,
         why=_why(flight, opening, standing, situation),
     )
@@ -137,7 +137,7 @@ def mono_measure(ratio: float) -> Measure:
         asks="Can the fly pull the mono?",
         standing=standing,
         marginal=standing == "right" and ratio > LEADS,
-        position=squash(max(-2.0, min(0.6, deviation))),
+        position=on_the_cord(max(-2.0, min(0.6, deviation))),
         figure=figure,
         why=f"Eight metres of it weigh {ratio:.1f} times the fly; up to {LEADS:g} casts well, "
         f"beyond {CANNOT_LEAD:g} the fly cannot pull it.",

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from math import log
 
-from nine_knots.core.base.measure import Measure, Standing, squash
+from nine_knots.core.base.measure import Measure, Standing, on_the_cord
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.loss import place_of_break, pulls_of, what_is_lost
 from nine_knots.core.judge.match import (
@@ -120,7 +120,7 @@ def match_measure(matches: tuple[JointMatch, ...], leader: Leader, units: Units)
         asks="Does the loop run on, or fold at a joint?",
         standing=standing,
         marginal=worst.flag in ("soft", "firm"),
-        position=squash(deviation),
+        position=on_the_cord(deviation),
         figure=_FLAG_FIGURE[worst.flag],
         why=_match_why(worst, leader, units) + note,
     )
@@ -170,7 +170,7 @@ def hold_measure(
         asks="Does it hold this fish in this water?",
         standing=standing,
         marginal=standing == "right" and ratio < 1.3,
-        position=squash(deviation),
+        position=on_the_cord(deviation),
         figure=f"breaks at {units.load(hold.mean_n).text}",
         why=why,
     )
@@ -199,7 +199,7 @@ def length_measure(leader: Leader, situation: Situation, units: Units) -> Measur
         asks="Is it as long as the school ties it here?",
         standing=standing,
         marginal=False,
-        position=squash(deviation),
+        position=on_the_cord(deviation),
         figure=units.length(length_m).text,
         why=f"{whose}: {low} to {high} here, as a rule {units.length(span.usual_m).text}.",
     )

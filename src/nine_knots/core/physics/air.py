@@ -3,12 +3,22 @@
 Air at 1.20 kg/m³ and a kinematic viscosity of 1.5e-5 m²/s [M: any handbook, about 18 °C].
 """
 
+from typing import NamedTuple
+
 import numpy as np
 
 from nine_knots.core.base.kernel import kernel
 
 AIR_KG_M3 = 1.20
 AIR_M2_S = 1.5e-5
+
+
+class Air(NamedTuple):
+    """Wind along the cast in m/s, from behind positive, and a gust that begins at a time."""
+
+    wind_m_s: float = 0.0
+    gust_m_s: float = 0.0
+    gust_at_s: float = 1e9
 
 
 @kernel

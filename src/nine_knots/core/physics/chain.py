@@ -10,6 +10,8 @@ waves; one that fails the constraints is taken again at half the size.
 Arrays of n nodes (index 0 at the rod) and n - 1 links; SI units.
 """
 
+from typing import NamedTuple
+
 import numpy as np
 from numpy.typing import NDArray
 
@@ -25,6 +27,25 @@ GROWTH = 1.25  # of the step from one to the next
 NEWTON_MOST = 12
 LENGTH_ERROR = 1e-5  # of a link's length, at which the Newton iteration ends
 WATER_WEIGHT = 1000.0  # times heavier: a node that has touched the water
+
+
+class Chain(NamedTuple):
+    """n nodes from the rod and the n - 1 links between them.
+
+    ``rest`` (n - 1,) lengths in m, ``mass`` (n,) in kg, ``stretch`` (n - 1,) l / EA in m/N,
+    ``bend`` (n,) EI in N·m², ``thick`` (n - 1,) diameters in m (0 for no drag), ``body`` (n,) drag
+    areas C_d A in m² of what hangs at nodes, ``held`` (n,) marks nodes that stand still,
+    ``leader`` is the node where the leader begins.
+    """
+
+    rest: Array
+    mass: Array
+    stretch: Array
+    bend: Array
+    thick: Array
+    body: Array
+    held: Array
+    leader: int
 
 
 @kernel

@@ -1,11 +1,16 @@
 """One flight of a chain, from its launch until it lies on the water or its time is up."""
 
+from typing import NamedTuple
+
 import numpy as np
 from numpy.typing import NDArray
 
 from nine_knots.core.base.kernel import kernel
+from nine_knots.core.base.units.factors import GRAVITY_M_S2
+from nine_knots.core.physics.air import Air
 from nine_knots.core.physics.chain import (
     WATER_WEIGHT,
+    Chain,
     bending_forces,
     kick,
     link_drag,
@@ -37,43 +42,39 @@ def settled(speed: Array, wet: Array, leader: int) -> bool:
     return True
 
 
-@kernel
-def fly(
-    place: Array,
-    speed: Array,
-    mass: Array,
-    rest: Array,
-    stretch: Array,
-    bend: Array,
-    thick: Array,
-    body: Array,
-    held: Array,
-    leader: int,
-    gravity: float,
-    wind: float,
-    gust: float,
-    gust_at: float,
-    damping: float,
-    water: float,
-    until: float,
-    longest_step: float,
-    most_steps: int,
-    frame_gap: float,
-    frames: Array,
-    passing: Array,
-) -> Array:
-    """Integrate the chain; ``place`` and ``speed`` (n, 2) are left as they end.
+class Flown(NamedTuple):
+    """Frames (k, n, 2) every so many seconds, and the kinetic energy (n - 1,) in joules beyond
+    each link as the loop passes it; both are filled by the flight."""
 
-    ``stretch`` is each link's l / EA in m/N, ``held`` (n,) marks nodes that stand still,
-    ``leader`` is the node at the line's tip. ``wind`` blows along x, ``gust`` more from
-    ``gust_at`` on. ``damping`` in 1/s serves checks of rest. ``water`` is the height of the
-    surface (far below for none).
-    ``frames`` (k, n, 2) takes positions every ``frame_gap`` seconds; ``passing`` (n - 1,) takes
-    the kinetic energy beyond each link as the loop passes it, in joules.
+    frames: Array
+    passing: Array
+
+
+class Limits(NamedTuple):
+    """How a flight goes on: until when (s), in steps no longer (s) and no more than so many, with
+    a frame every ``frame_gap`` seconds. ``damping`` in 1/s serves checks of rest, ``water`` is the
+    height of the surface (far below for none)."""
+
+    until: float
+    longest_step: float
+    most_steps: int
+    frame_gap: float
+    gravity: float = GRAVITY_M_S2
+    damping: float = 0.0
+    water: float = 0.0
+
+
+@kernel
+def fly(chain: Chain, place: Array, speed: Array, air: Air, limits: Limits, flown: Flown) -> Array:
+    """Integrate the chain; ``place`` and ``speed`` (n, 2) are left as they end.
 
     Answers the eight measures named at the top of this file. Positions are at whole steps,
     velocities half a step before. Frames that were not reached are nan.
     """
+    mass, rest, stretch, bend = chain.mass, chain.rest, chain.stretch, chain.bend
+    held, leader = chain.held, chain.leader
+    frames, passing = flown.frames, flown.passing
+    gravity, damping, water = limits.gravity, limits.damping, limits.water
     nodes, links = mass.size, rest.size
     out = np.zeros(MEASURES)
     impulse, tried = np.zeros(links), np.zeros(links)
@@ -90,15 +91,15 @@ def fly(
     now, last, step = 0.0, FIRST_STEP_S, FIRST_STEP_S
     shown = 0
     ended = TIME_UP
-    while now < until:
-        while shown < frames.shape[0] and now >= shown * frame_gap - 1e-12:
-            frames[shown] = place - (now - shown * frame_gap) * speed
+    while now < limits.until:
+        while shown < frames.shape[0] and now >= shown * limits.frame_gap - 1e-12:
+            frames[shown] = place - (now - shown * limits.frame_gap) * speed
             shown += 1
-        step = step_limit(place, speed, mass, rest, bend, impulse, last, longest_step, held)
-        if out[STEPS] >= most_steps:
+        step = step_limit(place, speed, mass, rest, bend, impulse, last, limits.longest_step, held)
+        if out[STEPS] >= limits.most_steps:
             ended = TOO_MANY_STEPS
             break
-        blow = wind + (gust if now >= gust_at else 0.0)
+        blow = air.wind_m_s + (air.gust_m_s if now >= air.gust_at_s else 0.0)
         while True:
             between = 0.5 * (last + step)
             for i in range(nodes):
@@ -106,8 +107,10 @@ def fly(
                 force[i, 1] = -mass[i] * gravity - damping * mass[i] * speed[i, 1]
                 kicked[i] = speed[i]
             bending_forces(place, bend, rest, force)
-            link_drag(place, speed, thick, blow, out[STEPS] % REFRESH == 0, coefficients, work)
-            kick(kicked, force, mass, body, blow, between, held, work)
+            link_drag(
+                place, speed, chain.thick, blow, out[STEPS] % REFRESH == 0, coefficients, work
+            )
+            kick(kicked, force, mass, chain.body, blow, between, held, work)
             for i in range(nodes):
                 if wet[i] > 0.0:
                     kicked[i, 0] = kicked[i, 1] = 0.0

@@ -1,17 +1,17 @@
-"""What floats a rig: an indicator, a dry fly, or the tip of a floating line."""
+"""What floats on water and is pulled down from below: a ball, or what drags like one."""
 
-from dataclasses import dataclass
 from math import pi
+from typing import NamedTuple
 
 import numpy as np
 
 from nine_knots.core.base.kernel import kernel
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
-from nine_knots.core.physics.bodies import body_drag_n
+from nine_knots.core.physics.bodies import body_resistance_kg_m
+from nine_knots.core.physics.fluid import Fluid
 
 
-@dataclass(frozen=True, slots=True)
-class Float:
+class Float(NamedTuple):
     """A floating ball, or what drags like one: diameter in metres, mass in kg, drag factor.
 
     ``lift_n`` is what holds it up when it is wholly under, in N.
@@ -31,10 +31,11 @@ class Float:
         """Share of its outline under water when pulled down by so much; 1 where it goes under."""
         return share_under(pulled_n + self.mass_kg * GRAVITY_M_S2, self.lift_n)
 
-    def drag_n(self, slip_m_s: float, pulled_n: float, rho: float, mu: float) -> float:
+    def drag_n(self, slip_m_s: float, pulled_n: float, fluid: Fluid) -> float:
         """Drag of its immersed part in water that passes it, in N; with the sign of the slip."""
-        whole = body_drag_n(abs(slip_m_s), self.diameter_m, self.factor, rho, mu)
-        return float(np.sign(slip_m_s) * self.share_under(pulled_n) * whole)
+        return (
+            float_resistance_kg_m(self, abs(slip_m_s), pulled_n, fluid) * slip_m_s * abs(slip_m_s)
+        )
 
 
 def ball(diameter_m: float, mass_kg: float, rho: float) -> Float:
@@ -55,3 +56,10 @@ def share_under(load_n: float, lift_n: float) -> float:
             high = middle
     angle = np.arccos(min(1.0, max(-1.0, 1.0 - 0.5 * (low + high))))
     return float((angle - np.sin(angle) * np.cos(angle)) / pi)
+
+
+@kernel
+def float_resistance_kg_m(floats: Float, speed_m_s: float, pulled_n: float, fluid: Fluid) -> float:
+    """Drag of its immersed part over the square of the speed, in kg/m."""
+    under = share_under(floats.mass_kg * GRAVITY_M_S2 + pulled_n, floats.lift_n)
+    return under * body_resistance_kg_m(speed_m_s, floats.diameter_m, floats.factor, fluid)

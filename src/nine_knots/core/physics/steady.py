@@ -8,6 +8,7 @@ Heights enter through the stream's profile and are relaxed between sweeps.
 from collections.abc import Callable
 from dataclasses import dataclass
 from math import hypot
+from typing import NamedTuple
 
 import numpy as np
 from scipy.optimize import brentq, newton
@@ -17,9 +18,10 @@ from nine_knots.core.base.kernel import kernel
 from nine_knots.core.base.patience import still_wanted
 from nine_knots.core.physics.bodies import body_drag_n
 from nine_knots.core.physics.floats import Float
-from nine_knots.core.physics.stream import Stream, profile_m_s
+from nine_knots.core.physics.fluid import Fluid
+from nine_knots.core.physics.stream import Stream, speed_at_m_s
 from nine_knots.core.physics.thin_line import along_drag_n_m, normal_drag_n_m
-from nine_knots.core.physics.tree import Array, Index, Tree
+from nine_knots.core.physics.tree import Array, Tree
 
 MOST_SWEEPS = 150
 SETTLED_M, ROUGHLY_M = 1e-5, 3e-4  # for a shape that is shown, and while a speed is sought
@@ -47,41 +49,35 @@ class Shape:
         return hypot(*self.top_n)
 
 
-@kernel
-def sweep(
-    parent: Index,
-    length: Array,
-    thick: Array,
-    weight: Array,
-    body: Array,
-    height: Array,
-    lean: Array,
-    pull: Array,
-    depth: float,
-    surface: float,
-    z0: float,
-    speed: float,
-    rho: float,
-    mu: float,
-) -> None:
-    """One sweep from the leaves up; ``lean`` (n, 2), the segments' directions, is written anew.
+class Guess(NamedTuple):
+    """What a sweep changes, of n nodes: ``height`` (n,) above the bed in m, ``lean`` (n, 2) the
+    directions of the segments, ``pull`` (n, 2) the force in N on every node from below it and of
+    what hangs there."""
 
-    The tree's arrays are as in ``Tree``; ``height`` (n,) of the nodes. ``pull`` (n, 2) is left
-    with the force in N on every node from below it and of what hangs there.
+    height: Array
+    lean: Array
+    pull: Array
+
+
+@kernel
+def sweep(tree: Tree, guess: Guess, stream: Stream, speed: float, fluid: Fluid) -> None:
+    """One sweep from the leaves up, of a rig whose top moves at a speed (m/s); ``guess.lean`` and
+    ``guess.pull`` are written anew.
     """
+    height, lean, pull = guess.height, guess.lean, guess.pull
     pull[:] = 0.0
-    for i in range(length.size - 1, -1, -1):
-        if body[i, 1] > 0.0:
-            r = profile_m_s(height[i], depth, surface, z0) - speed
-            drag = body_drag_n(abs(r), body[i, 1], body[i, 2], rho, mu)
+    for i in range(tree.length.size - 1, -1, -1):
+        if tree.body[i, 1] > 0.0:
+            r = speed_at_m_s(stream, height[i]) - speed
+            drag = body_drag_n(abs(r), tree.body[i, 1], tree.body[i, 2], fluid)
             pull[i, 0] += drag if r > 0.0 else -drag
-            pull[i, 1] -= body[i, 0]
+            pull[i, 1] -= tree.body[i, 0]
         if i == 0:
             return
-        above = parent[i]
+        above, long, thick = tree.parent[i], tree.length[i], tree.thick[i]
         px, pz = pull[i, 0], pull[i, 1]
         middle = 0.5 * (height[above] + height[i])
-        r = profile_m_s(middle, depth, surface, z0) - speed
+        r = speed_at_m_s(stream, middle) - speed
         angle = np.arctan2(lean[i, 1], lean[i, 0])
         ex, ez, fx, fz = 1.0, 0.0, 0.0, 0.0
         last, off_last, seen = angle, 0.0, False
@@ -90,14 +86,14 @@ def sweep(
             along = r * ex
             nx, nz = r - along * ex, -along * ez
             across = (nx * nx + nz * nz) ** 0.5
-            fx, fz = 0.0, -weight[i]
+            fx, fz = 0.0, -tree.weight[i]
             if across > 1e-12:
-                drag = normal_drag_n_m(thick[i], across, rho, mu) / across
+                drag = normal_drag_n_m(thick, across, fluid) / across
                 fx, fz = fx + drag * nx, fz + drag * nz
-            rub = along_drag_n_m(thick[i], abs(along), rho, mu)
+            rub = along_drag_n_m(thick, abs(along), fluid)
             rub = rub if along > 0.0 else -rub
             fx, fz = fx + rub * ex, fz + rub * ez
-            gx, gz = px + 0.5 * fx * length[i], pz + 0.5 * fz * length[i]
+            gx, gz = px + 0.5 * fx * long, pz + 0.5 * fz * long
             if gx * gx + gz * gz < 1e-30:
                 break
             # how far the force points from the segment, which the segment turns after
@@ -110,46 +106,28 @@ def sweep(
             last, off_last, seen = angle, off, True
             angle += step
         lean[i, 0], lean[i, 1] = ex, ez
-        pull[above, 0] += px + fx * length[i]
-        pull[above, 1] += pz + fz * length[i]
+        pull[above, 0] += px + fx * long
+        pull[above, 1] += pz + fz * long
 
 
 @kernel
 def settle(
-    parent: Index,
-    length: Array,
-    thick: Array,
-    weight: Array,
-    body: Array,
-    height: Array,
-    lean: Array,
-    pull: Array,
-    depth: float,
-    surface: float,
-    z0: float,
-    speed: float,
-    rho: float,
-    mu: float,
-    most: int,
-    near_m: float,
+    tree: Tree, guess: Guess, stream: Stream, speed: float, fluid: Fluid, most: int, near_m: float
 ) -> int:
     """Sweeps until no height changes by more than ``near_m``; how many, 0 where it never does.
 
-    How far the heights follow each sweep is found from the two sweeps before [S: Irons & Tuck
-    1969, Aitken's process for vectors].
+    How far the heights follow each sweep is found from the two sweeps before [S: IronsTuck1969,
+    Aitken's process for vectors].
     """
-    n = length.size
+    height, lean, n = guess.height, guess.lean, tree.length.size
     off, off_last, found = np.zeros(n), np.zeros(n), np.zeros(n)
     share = 1.0
     for done in range(1, most + 1):
-        sweep(
-            parent, length, thick, weight, body, height, lean, pull,
-            depth, surface, z0, speed, rho, mu,
-        )  # fmt: skip
+        sweep(tree, guess, stream, speed, fluid)
         change, along, turned = 0.0, 0.0, 0.0
         found[0] = height[0]
         for i in range(1, n):
-            found[i] = found[parent[i]] + length[i] * lean[i, 1]
+            found[i] = found[tree.parent[i]] + tree.length[i] * lean[i, 1]
             off[i] = found[i] - height[i]
             change = max(change, abs(off[i]))
             turn = off[i] - off_last[i]
@@ -170,8 +148,7 @@ def held(
     tree: Tree,
     stream: Stream,
     speed_m_s: float,
-    rho: float,
-    mu: float,
+    fluid: Fluid,
     top_m: float | None = None,
     near_bed_m: float = 0.0,
 ) -> Shape:
@@ -180,38 +157,30 @@ def held(
     ``top_m`` is the top's height above the bed, the surface where None. Raises CannotCompute where
     it does not settle or would come within ``near_bed_m`` of the bed: contact is another model's.
     """
-    return _Sweeper(tree, stream, rho, mu, top_m).shape(speed_m_s, near_bed_m)
+    return _Sweeper(tree, stream, fluid, top_m).shape(speed_m_s, near_bed_m)
 
 
 class _Sweeper:
     """Settles a rig at one speed after another, each from the shape of the one before."""
 
-    def __init__(
-        self, tree: Tree, stream: Stream, rho: float, mu: float, top_m: float | None
-    ) -> None:
-        self._tree, self._stream, self._rho, self._mu = tree, stream, rho, mu
+    def __init__(self, tree: Tree, stream: Stream, fluid: Fluid, top_m: float | None) -> None:
+        self._tree, self._stream, self._fluid = tree, stream, fluid
         count = tree.length.size
-        self._lean = np.tile([0.0, -1.0], (count, 1))
-        self._pull = np.zeros((count, 2))
         top = stream.depth_m if top_m is None else top_m
-        self._height = np.maximum(top - tree.reach, 0.0)
-        self._height[0] = top
+        height = np.maximum(top - tree.reach, 0.0)
+        height[0] = top
+        self._guess = Guess(height, np.tile([0.0, -1.0], (count, 1)), np.zeros((count, 2)))
 
     def shape(self, speed_m_s: float, near_bed_m: float, near_m: float = SETTLED_M) -> Shape:
-        tree, stream = self._tree, self._stream
-        settled = settle(
-            tree.parent, tree.length, tree.thick, tree.weight, tree.body,
-            self._height, self._lean, self._pull,
-            stream.depth_m, stream.surface_m_s, stream.z0_m, speed_m_s, self._rho, self._mu,
-            MOST_SWEEPS, near_m,
-        )  # fmt: skip
+        tree, guess = self._tree, self._guess
+        settled = settle(tree, guess, self._stream, speed_m_s, self._fluid, MOST_SWEEPS, near_m)
         if not settled:
             raise CannotCompute(
                 "The rig finds no steady place in this water.",
                 where="rig",
                 mend="It swings or drags on the bed: follow its history instead.",
             )
-        if self._height.min() < near_bed_m:
+        if guess.height.min() < near_bed_m:
             raise CannotCompute(
                 "The rig lies on the bed.",
                 where="rig",
@@ -219,9 +188,9 @@ class _Sweeper:
             )
         along = np.zeros(tree.length.size)
         for node in range(1, along.size):
-            along[node] = along[tree.parent[node]] + tree.length[node] * self._lean[node, 0]
-        top = (float(self._pull[0, 0]), float(self._pull[0, 1]))
-        return Shape(np.stack([along, self._height], axis=1), top)
+            along[node] = along[tree.parent[node]] + tree.length[node] * guess.lean[node, 0]
+        top = (float(guess.pull[0, 0]), float(guess.pull[0, 1]))
+        return Shape(np.stack([along, guess.height], axis=1), top)
 
 
 def _balance(surplus: Callable[[float], float], slowest: float, fastest: float) -> float:
@@ -240,8 +209,7 @@ def drifting(
     floats: Float,
     tree: Tree,
     stream: Stream,
-    rho: float,
-    mu: float,
+    fluid: Fluid,
     near_bed_m: float = 0.0,
 ) -> tuple[float, Shape]:
     """The speed in m/s at which a float drifts with its rig, and the rig's shape.
@@ -250,11 +218,11 @@ def drifting(
     rig comes within ``near_bed_m`` of the bed.
     """
     still_wanted()
-    sweeper = _Sweeper(tree, stream, rho, mu, None)
+    sweeper = _Sweeper(tree, stream, fluid, None)
 
     def surplus(speed: float) -> float:
         shape = sweeper.shape(speed, -1e9, ROUGHLY_M)
-        push = floats.drag_n(stream.surface_m_s - speed, -shape.top_n[1], rho, mu)
+        push = floats.drag_n(stream.surface_m_s - speed, -shape.top_n[1], fluid)
         return push + shape.top_n[0]
 
     slowest, fastest = SLOWEST * stream.surface_m_s, FASTEST * stream.surface_m_s
@@ -270,7 +238,7 @@ def drifting(
     if -shape.top_n[1] > floats.carries_n:
         raise CannotCompute(
             "The rig pulls what floats it under.",
-            where="indicator",
-            mend="Take a bigger indicator or a bushier dry fly, or less weight.",
+            where="floats",
+            mend="Take a bigger float, or less weight.",
         )
     return speed, shape

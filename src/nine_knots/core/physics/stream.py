@@ -4,8 +4,8 @@ u(z) = U ln(1 + z/z₀) / ln(1 + h/z₀), the rough logarithmic law with the bed
 z₀ = k_s/30 [S: Nikuradse's sand roughness, any text on open channels].
 """
 
-from dataclasses import dataclass
 from math import log
+from typing import NamedTuple
 
 from nine_knots.core.base.kernel import kernel
 
@@ -13,15 +13,7 @@ ROUGHNESS_SHARE = 1.0 / 30.0
 KARMAN = 0.41
 
 
-@kernel
-def profile_m_s(z_m: float, depth_m: float, surface_m_s: float, z0_m: float) -> float:
-    """Speed in m/s at ``z_m`` above the bed; nothing below it, the surface's above it."""
-    at = min(max(z_m, 0.0), depth_m)
-    return surface_m_s * log(1.0 + at / z0_m) / log(1.0 + depth_m / z0_m)
-
-
-@dataclass(frozen=True, slots=True)
-class Stream:
+class Stream(NamedTuple):
     """Depth and roughness length in metres, speed at the surface in m/s."""
 
     depth_m: float
@@ -30,12 +22,20 @@ class Stream:
 
     def speed_m_s(self, z_m: float) -> float:
         """Speed at a height above the bed."""
-        return profile_m_s(z_m, self.depth_m, self.surface_m_s, self.z0_m)
+        return speed_at_m_s(self, z_m)
 
     @property
     def shear_m_s(self) -> float:
         """Shear velocity, by which the stream lifts what lies on its bed."""
         return KARMAN * self.surface_m_s / log(1.0 + self.depth_m / self.z0_m)
+
+
+@kernel
+def speed_at_m_s(stream: Stream, z_m: float) -> float:
+    """Speed in m/s at ``z_m`` above the bed; nothing below it, the surface's above it."""
+    at = min(max(z_m, 0.0), stream.depth_m)
+    grown = log(1.0 + at / stream.z0_m) / log(1.0 + stream.depth_m / stream.z0_m)
+    return stream.surface_m_s * grown
 
 
 def stream_over(grain_m: float, depth_m: float, surface_m_s: float) -> Stream:

@@ -10,9 +10,10 @@ from scipy.optimize import brentq
 
 from nine_knots.core.base.kernel import kernel
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
+from nine_knots.core.physics.fluid import Fluid
 from nine_knots.core.physics.fresh_water import density_kg_m3, viscosity_pa_s
 
-_WATER_C = 10.0
+_FRESH_10_C = Fluid(density_kg_m3(10.0), viscosity_pa_s(10.0))
 
 
 @kernel
@@ -27,30 +28,43 @@ def drag_coefficient(reynolds: float) -> float:
 
 
 @kernel
-def normal_drag_n_m(diameter_m: float, speed_m_s: float, rho: float, mu: float) -> float:
-    """Drag in N per metre of line square to a stream of ``speed_m_s`` (m/s)."""
-    reynolds = rho * speed_m_s * diameter_m / mu
-    return 0.5 * rho * diameter_m * drag_coefficient(reynolds) * speed_m_s**2
+def across_resistance_kg_m2(diameter_m: float, speed_m_s: float, fluid: Fluid) -> float:
+    """Drag of a metre of line square to a stream over the square of its speed, ½ρ d C_d."""
+    reynolds = fluid.rho * speed_m_s * diameter_m / fluid.mu
+    return 0.5 * fluid.rho * diameter_m * drag_coefficient(reynolds)
 
 
 @kernel
-def along_drag_n_m(diameter_m: float, speed_m_s: float, rho: float, mu: float) -> float:
-    """Drag in N per metre of line along itself, (4πμ/7) v + ½ρ·.005·πd v² [G, hardly acts]."""
-    rough = 0.5 * rho * 0.005 * pi * diameter_m * speed_m_s * speed_m_s
-    return 4.0 * pi * mu / 7.0 * speed_m_s + rough
+def along_resistance_pa_s(diameter_m: float, speed_m_s: float, fluid: Fluid) -> float:
+    """Drag of a metre of line along itself over its speed, 4πμ/7 + ½ρ·.005·πd v.
+
+    [G, hardly acts]
+    """
+    return 4.0 * pi * fluid.mu / 7.0 + 0.5 * fluid.rho * 0.005 * pi * diameter_m * speed_m_s
+
+
+@kernel
+def normal_drag_n_m(diameter_m: float, speed_m_s: float, fluid: Fluid) -> float:
+    """Drag in N per metre of line square to a stream of ``speed_m_s`` (m/s)."""
+    return across_resistance_kg_m2(diameter_m, speed_m_s, fluid) * speed_m_s * speed_m_s
+
+
+@kernel
+def along_drag_n_m(diameter_m: float, speed_m_s: float, fluid: Fluid) -> float:
+    """Drag in N per metre of line along itself, at ``speed_m_s`` (m/s)."""
+    return along_resistance_pa_s(diameter_m, speed_m_s, fluid) * speed_m_s
 
 
 def sinking_density_kg_m3(diameter_m: float, sink_m_s: float) -> float:
     """Density in kg/m³ of a level line that sinks at ``sink_m_s`` in still water of 10 °C."""
-    rho, mu = density_kg_m3(_WATER_C), viscosity_pa_s(_WATER_C)
-    drag = normal_drag_n_m(diameter_m, sink_m_s, rho, mu)
-    return rho + drag / (GRAVITY_M_S2 * pi * diameter_m**2 / 4.0)
+    drag = normal_drag_n_m(diameter_m, sink_m_s, _FRESH_10_C)
+    return _FRESH_10_C.rho + drag / (GRAVITY_M_S2 * pi * diameter_m**2 / 4.0)
 
 
 def sink_speed_m_s(diameter_m: float, line_density_kg_m3: float) -> float:
     """Speed in m/s at which level line sinks, lying flat, in still fresh water of 10 °C."""
-    rho, mu = density_kg_m3(_WATER_C), viscosity_pa_s(_WATER_C)
-    weight = (line_density_kg_m3 - rho) * GRAVITY_M_S2 * pi * diameter_m**2 / 4.0
+    excess = line_density_kg_m3 - _FRESH_10_C.rho
+    weight = excess * GRAVITY_M_S2 * pi * diameter_m**2 / 4.0
     return float(
-        brentq(lambda v: normal_drag_n_m(diameter_m, v, rho, mu) - weight, 1e-6, 5.0, xtol=1e-9)
+        brentq(lambda v: normal_drag_n_m(diameter_m, v, _FRESH_10_C) - weight, 1e-6, 5.0, xtol=1e-9)
     )

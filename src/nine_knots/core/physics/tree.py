@@ -6,6 +6,7 @@ through the numbers goes from the leaves to the root.
 
 from dataclasses import dataclass, field
 from math import pi
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -32,14 +33,12 @@ class Stretch:
     stretch_n: float = 40.0
 
 
-@dataclass(frozen=True)
-class Tree:
+class Tree(NamedTuple):
     """n nodes; ``length`` (m), ``thick`` (m), ``weight`` (N/m in water), ``mass`` (kg/m with the
     water moved), ``stretch`` (EA in N) are of the segment above a node, nothing at the top.
 
     ``body`` (n, 3) holds weight in water (N), diameter (m) and drag factor of what hangs at a
-    node, ``body_kg`` (n,) its mass with the water moved. ``ends`` are the nodes at which the
-    stretches end, in the order in which they were laid.
+    node, ``body_kg`` (n,) its mass with the water moved.
     """
 
     parent: Index
@@ -50,7 +49,6 @@ class Tree:
     stretch: Array
     body: Array
     body_kg: Array
-    ends: tuple[int, ...]
 
     @property
     def reach(self) -> Array:
@@ -68,7 +66,10 @@ class Tree:
 
 @dataclass
 class TreeBuilder:
-    """Lays stretches one after another, from the top or from any node laid before."""
+    """Lays stretches one after another, from the top or from any node laid before.
+
+    ``ends`` are the nodes at which the stretches end, in the order in which they were laid.
+    """
 
     rho: float
     segment_m: float = SEGMENT_M
@@ -77,7 +78,7 @@ class TreeBuilder:
     _rows: list[tuple[float, ...]] = field(default_factory=lambda: [(0.0,) * 5])
     _body: list[tuple[float, float, float]] = field(default_factory=lambda: [(0.0, 0.0, 0.0)])
     _body_kg: list[float] = field(default_factory=lambda: [0.0])
-    _ends: list[int] = field(default_factory=list)
+    ends: list[int] = field(default_factory=list)
 
     @property
     def next_node(self) -> int:
@@ -106,7 +107,7 @@ class TreeBuilder:
             self._body_kg.append(0.0)
         if stretch.body is not None:
             self.hang(stretch.body, node)
-        self._ends.append(node)
+        self.ends.append(node)
         return node
 
     def hang(self, body: Body, node: int) -> None:
@@ -130,13 +131,4 @@ class TreeBuilder:
             stretch=stretch,
             body=np.array(self._body),
             body_kg=np.array(self._body_kg),
-            ends=tuple(self._ends),
         )
-
-
-def line_of(stretches: tuple[Stretch, ...], rho: float, segment_m: float = SEGMENT_M) -> Tree:
-    """Stretches laid one below another."""
-    builder, node = TreeBuilder(rho, segment_m, fewest=4), 0
-    for stretch in stretches:
-        node = builder.lay(stretch, node)
-    return builder.tree()

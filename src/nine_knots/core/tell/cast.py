@@ -13,7 +13,7 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.judge.agreement import agreement_of
 from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.judge.turnover import mono_measure, opening_of, turnover_measure
-from nine_knots.core.models.cast.casting import AIM_STEPS, FIRST_AIM, FRAME_S, Flight, trimmed
+from nine_knots.core.models.cast.casting import AIM_STEPS, FIRST_AIM, FRAME_S, Flight, cast_aimed
 from nine_knots.core.models.cast.mono import mass_ratio
 from nine_knots.core.models.cast.rig import FAST, FULL, Rig, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
@@ -114,13 +114,13 @@ def cast_of(
     rig = rigged("fast")
     if resolution == "fast" or first_deg is None:
         if first_deg is None:
-            flight = trimmed(rig, stroke, air, FIRST_AIM, AIM_STEPS)
+            flight = cast_aimed(rig, stroke, air, FIRST_AIM, AIM_STEPS)
         else:
-            flight = trimmed(rig, stroke, air, first_deg, DRAG_CASTS, DRAG_NEAR_M)
+            flight = cast_aimed(rig, stroke, air, first_deg, DRAG_CASTS, DRAG_NEAR_M)
         first_deg = flight.aim_deg + MESH_AIM_DEG
     if resolution == "full":
         rig = rigged("full")
-        flight = trimmed(rig, stroke, air, first_deg, FULL_CASTS)
+        flight = cast_aimed(rig, stroke, air, first_deg, FULL_CASTS)
     measure = turnover_measure(flight, leader, situation, units, own)
     opening = opening_of(flight, situation.fly, units, own)
     return CastReading(

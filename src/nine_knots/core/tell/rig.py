@@ -5,7 +5,7 @@ from typing import Literal
 
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.units import Units
-from nine_knots.core.models.water.setups import setup_of
+from nine_knots.core.models.ways import way_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Attachment, Leader, shot_name
 from nine_knots.core.trade.tackle.fly import floats_up
@@ -141,10 +141,4 @@ def branches_of(leader: Leader, units: Units) -> tuple[BranchReading, ...]:
 def water_line_m(design: Design) -> float | None:
     """Where the water's surface is along the leader, in m from the line's tip; None where the
     whole leader lies on it or under it."""
-    setup, leader = setup_of(design), design.leader
-    if setup == "indicator" and leader.indicator is not None:
-        return leader.length_m - leader.indicator.above_end_m
-    if setup == "under a dry":
-        floating = [joint for joint, fly in leader.flies_above if floats_up(fly)]
-        return leader.joints_at_m[floating[-1]]
-    return None
+    return way_of(design).water_line_m(design)

@@ -5,6 +5,7 @@ from math import pi
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
 from nine_knots.core.physics.bodies import Body, sphere_coefficient
 from nine_knots.core.physics.floats import Float, ball
+from nine_knots.core.physics.fluid import Fluid
 from nine_knots.core.trade.leader import Attachment
 from nine_knots.core.trade.leader.attachments import SHOT_DENSITY
 from nine_knots.core.trade.tackle import Fly
@@ -20,7 +21,7 @@ FOAM_LIFT = 700.0  # kg/m³ that foam lifts, and its volume over the cubed body 
 FOAM_VOLUME = 0.22
 
 
-def fly_body(fly: Fly, rho: float, mu: float) -> Body:
+def fly_body(fly: Fly, fluid: Fluid) -> Body:
     """A fly under water: its metal weighs, its soaked dressing hardly; its area makes the drag.
 
     Area is body length by thickness and that of the bead, as a sphere's of the same area. A jar
@@ -30,12 +31,12 @@ def fly_body(fly: Fly, rho: float, mu: float) -> Body:
     bead_m = 1e-3 * fly.bead.diameter_mm if fly.bead else 0.0
     area = length * length * THICKNESS[fly.bulk] + pi * bead_m**2 / 4.0
     across = (4.0 * area / pi) ** 0.5
-    weight = _metal_n(fly, rho)
+    weight = _metal_n(fly, fluid.rho)
     factor = FLY_FACTOR
     if fly.sink_m_s is not None:
         speed = fly.sink_m_s
-        c_s = sphere_coefficient(rho * speed * across / mu)
-        factor = weight / (0.5 * rho * area * c_s * speed**2)
+        c_s = sphere_coefficient(fluid.rho * speed * across / fluid.mu)
+        factor = weight / (0.5 * fluid.rho * area * c_s * speed**2)
     return Body(weight, across, factor, fly.mass_kg)
 
 

@@ -16,6 +16,7 @@ Snags = Literal["open", "some snags", "heavy snags"]
 Bearing = Literal["upstream", "downstream", "across", "behind", "in the face"]
 Wish = Literal["drift on top", "hang in the film", "drift deep", "swing", "strip", "lead and drop"]
 Temper = Literal["easy", "wary", "very wary"]
+FLOATING_WISHES: tuple[Wish, ...] = ("drift on top", "hang in the film")
 
 # Words and what the models take them for [M], wind after Beaufort [S: WMO Beaufort scale];
 # always replaceable by a number.
@@ -102,3 +103,13 @@ class Situation(Frozen):
     rod: Rod
     line: FlyLine
     wish: Wish
+
+    @property
+    def floats(self) -> bool:
+        """Whether the fly is to float."""
+        return self.wish in FLOATING_WISHES
+
+    @property
+    def in_the_film(self) -> bool:
+        """Whether the fly is to hang in the surface film."""
+        return self.wish == "hang in the film"

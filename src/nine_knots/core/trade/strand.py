@@ -131,3 +131,8 @@ class Packet(Frozen):
 
 
 Stock = Annotated[Spool | Packet, Field(discriminator="form")]
+
+
+def titles_of(stock: tuple[Stock, ...]) -> dict[str, str]:
+    """Names of spools and packets by their id."""
+    return {item.spool_id: item.title for item in stock}

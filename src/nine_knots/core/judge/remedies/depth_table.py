@@ -5,18 +5,16 @@ from dataclasses import dataclass
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.measure import Standing
 from nine_knots.core.base.patience import tell
-from nine_knots.core.base.units import Units
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.remedies.changes import changes, in_the_water, sought_for
 from nine_knots.core.judge.remedies.search import Try
-from nine_knots.core.judge.remedies.water import fished, fishing_changes
-from nine_knots.core.judge.water import depth_measure, drift_measure
+from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.fished import outcome_of
-from nine_knots.core.models.water.fishing import run_of
-from nine_knots.core.models.water.setups import STILL_M_S, USUAL_ASK, WaterAsk, setup_of
+from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
+from nine_knots.core.models.water.surroundings import STILL_M_S
+from nine_knots.core.models.ways import way_of
 from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.leader.workbench import Workbench
 from nine_knots.core.trade.situation import PACE_WORDS
-from nine_knots.core.trade.strand import Stock
 
 DEPTHS = (0.7, 1.0, 1.4)  # of the day's
 
@@ -32,7 +30,7 @@ class Cell:
 
 
 @dataclass(frozen=True, slots=True)
-class Row:
+class PaceRow:
     """A pace, in a word, with its cells."""
 
     pace: str
@@ -45,14 +43,13 @@ class DepthTable:
     """Rows by pace, columns by depth of water."""
 
     depths: tuple[str, ...]
-    rows: tuple[Row, ...]
+    rows: tuple[PaceRow, ...]
 
 
-def depth_table(
-    design: Design, stock: tuple[Stock, ...], units: Units, ask: WaterAsk = USUAL_ASK
-) -> DepthTable:
+def depth_table(design: Design, angler: Angler, ask: WaterAsk = USUAL_ASK) -> DepthTable:
     """Fish the rig at every pace and depth of the table; CannotCompute for a floating fly."""
-    if setup_of(design) == "surface":
+    units = angler.units
+    if not way_of(design).followed:
         raise CannotCompute(
             "A floating fly has no depth.",
             where="wish",
@@ -68,8 +65,8 @@ def depth_table(
         cells = []
         for place, depth in enumerate(depths):
             tell(number * len(depths) + place, len(paces) * len(depths))
-            cells.append(_cell(_moved(design, depth, speed), stock, units, ask))
-        rows.append(Row(word, units.speed(speed).text, tuple(cells)))
+            cells.append(_cell(_moved(design, depth, speed), angler, ask))
+        rows.append(PaceRow(word, units.speed(speed).text, tuple(cells)))
     return DepthTable(tuple(units.depth(depth).text for depth in depths), tuple(rows))
 
 
@@ -79,19 +76,21 @@ def _moved(design: Design, depth_m: float, pace_m_s: float) -> Design:
     return design.model_copy(update={"situation": situation})
 
 
-def _cell(design: Design, stock: tuple[Stock, ...], units: Units, ask: WaterAsk) -> Cell:
+def _cell(design: Design, angler: Angler, ask: WaterAsk) -> Cell:
+    units, judgement = angler.units, judgement_of(way_of(design))
     depth = units.depth(design.situation.water.depth_m).text
     try:
-        outcome = outcome_of(run_of(design, ask))
-        drift, deep = drift_measure(outcome, units), depth_measure(outcome, ask, units)
+        deep, drift = judgement.measures(design, ask, units)
     except CannotCompute as refused:
         return Cell(depth, "–", "too much", refused.mend)
     wrong = next((m for m in (deep, drift) if m.standing != "right"), None)
     if wrong is None:
         return Cell(depth, deep.figure, "right", "as it is")
-    now = Try("", design, Stroke(), ask)
-    bench = Workbench(stock=stock, fly=design.situation.fly, units=units)
     more = wrong.standing == "too little"
-    served = next(filter(None, fishing_changes(now, bench, units, fished(units, more), more)), None)
+    serves = in_the_water(judgement, units, more)
+    now = Try("", design, Stroke(), ask)
+    sought = sought_for(now, judgement, serves, more, angler.stock, units)
+    found = (served for _, served in changes(sought, judgement.at_the_water) if served)
+    served = next(found, None)
     nothing = "heavier: another rig" if more else "lighter: another rig"
-    return Cell(depth, deep.figure, wrong.standing, served or nothing)
+    return Cell(depth, deep.figure, wrong.standing, served[0].words if served else nothing)

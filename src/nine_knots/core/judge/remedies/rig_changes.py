@@ -19,7 +19,7 @@ from nine_knots.core.judge.remedies.search import (
     least,
     smallest,
 )
-from nine_knots.core.models.water.fishing import usual_count_s
+from nine_knots.core.models.water.on_the_line import usual_count_s
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader.attachments import SHOT_G
 from nine_knots.core.trade.leader.rig_edits import HangOn, RemoveDropper, SetThing, TakeOff

@@ -7,42 +7,19 @@ stepped until one serves and then halved back to the least that does.
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from math import inf
-from typing import Literal
 
 from pydantic import ValidationError
 
 from nine_knots.core.base.errors import CannotCompute, NineKnotsError, TooLong
 from nine_knots.core.base.measure import Measure, Standing
 from nine_knots.core.base.patience import tell
-from nine_knots.core.base.units import Units
-from nine_knots.core.judge.verdict import grounds_of, verdict_of
-from nine_knots.core.judge.water import depth_measure, drift_measure
+from nine_knots.core.judge.remedies.what import What
 from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.fished import outcome_of
-from nine_knots.core.models.water.fishing import run_of
-from nine_knots.core.models.water.setups import WaterAsk, setup_of
+from nine_knots.core.models.water.ask import WaterAsk
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.edits import Edit, SetLength, StepStock
 from nine_knots.core.trade.leader.workbench import Workbench
-from nine_knots.core.trade.tyer import Tyer
-
-What = Literal[
-    "tippet length",
-    "tippet spool",
-    "butt",
-    "middle",
-    "fly",
-    "stroke",
-    "setting",
-    "shot and setting",
-    "shot",
-    "bead",
-    "dropper",
-    "leader length",
-    "count",
-    "lead",
-]
 
 STEPS = 5  # in which a length or a speed is changed
 HALVINGS = 2  # back from the first step that serves
@@ -244,18 +221,6 @@ def other_spools(now: Try, bench: Workbench, piece: int, thicker: bool, name: st
             return
         new = bench.units.diameter(changed.leader.pieces[piece].upper_diameter_m).text
         yield Try(f"{name} {old} → {new}", changed, now.stroke, now.ask)
-
-
-def other_measures(design: Design, ask: WaterAsk, units: Units, tyer: Tyer) -> tuple[Measure, ...]:
-    """The measures that need no cast: the evaluation's, and in the water drift and depth."""
-    found = verdict_of(design, grounds_of(design, tyer.knots), units, tyer.knots)
-    if setup_of(design) == "surface":
-        return found
-    try:
-        outcome = outcome_of(run_of(design, ask))
-        return (*found, drift_measure(outcome, units), depth_measure(outcome, ask, units))
-    except CannotCompute:
-        return found
 
 
 def effects(before: tuple[Measure, ...], after: tuple[Measure, ...]) -> tuple[Effect, ...]:

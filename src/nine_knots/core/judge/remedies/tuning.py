@@ -2,27 +2,29 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from typing import Literal
 
 from scipy.optimize import brentq
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units import Units
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.remedies.changes import in_the_water
 from nine_knots.core.judge.remedies.rig_changes import every_bead, every_shot
 from nine_knots.core.judge.remedies.search import Serves, Try
-from nine_knots.core.judge.remedies.water import fished
+from nine_knots.core.judge.remedies.what import Tunes
+from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.fished import outcome_of
-from nine_knots.core.models.water.fishing import run_of
+from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
+from nine_knots.core.models.water.fished import fished_of
 from nine_knots.core.models.water.rig_in_water import rig_below
-from nine_knots.core.models.water.setups import USUAL_ASK, WaterAsk, setup_of, stream_of, water_of
+from nine_knots.core.models.water.surroundings import fluid_of, stream_of
 from nine_knots.core.models.water.zone import zone_top_m
+from nine_knots.core.models.ways import fish, way_of
 from nine_knots.core.physics.steady import drifting
 from nine_knots.core.physics.tree import SEGMENT_M
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.in_water import indicator_float
 from nine_knots.core.trade.leader.workbench import Workbench
-from nine_knots.core.trade.strand import Stock
 
 IN_ZONE = 0.5  # of the zone's height: where a fly at the bed is wanted
 NEAR_SETTING_M, NEAR_MARK_M = 0.01, 0.02
@@ -33,7 +35,7 @@ SHORTEST_SHARE, LONGEST_SHARE = 0.3, 2.6  # of the depth, between which a settin
 class Tuned:
     """One line: the least and the most of something that work, or the one setting."""
 
-    what: Literal["setting", "shot", "bead"]
+    what: Tunes
     title: str
     text: str
 
@@ -45,27 +47,23 @@ class Tuning:
     lines: tuple[Tuned, ...]
 
 
-def tuned(
-    design: Design, stock: tuple[Stock, ...], units: Units, ask: WaterAsk = USUAL_ASK
-) -> Tuning:
+def tuned(design: Design, angler: Angler, ask: WaterAsk = USUAL_ASK) -> Tuning:
     """The settings and weights that bring this rig to the depth; nothing for a floating fly."""
-    setup = setup_of(design)
-    if setup == "surface":
-        return Tuning(())
-    found = []
-    if setup == "indicator":
-        found.append(Tuned("setting", "Indicator", _setting_words(design, units, ask)))
-    if setup == "tight line":
-        found.append(Tuned("setting", "Sighter", _mark_words(design, units, ask)))
+    judgement, units = judgement_of(way_of(design)), angler.units
     now = Try("", design, Stroke(), ask)
-    bench = Workbench(stock=stock, fly=design.situation.fly, units=units)
-    serves = fished(units, more=True)
-    if setup in ("indicator", "under a dry", "on the leader", "tight line"):
-        shots = every_shot(now, bench)
-        found.append(Tuned("shot", "Shot", _span(shots, serves, "shot")))
+    bench = Workbench(stock=angler.stock, fly=design.situation.fly, units=units)
+    serves = in_the_water(judgement, units, more=True)
     fly = design.situation.fly
-    if fly.weighed_kg is None and fly.sink_m_s is None:
-        found.append(Tuned("bead", "Bead", _span(every_bead(now), serves, "bead")))
+    found = []
+    for what in judgement.tuned:
+        if what == "setting":
+            found.append(Tuned(what, "Indicator", _setting_words(design, units, ask)))
+        elif what == "mark":
+            found.append(Tuned(what, "Sighter", _mark_words(design, units, ask)))
+        elif what == "shot":
+            found.append(Tuned(what, "Shot", _span(every_shot(now, bench), serves, what)))
+        elif fly.weighed_kg is None and fly.sink_m_s is None:
+            found.append(Tuned(what, "Bead", _span(every_bead(now), serves, what)))
     return Tuning(tuple(found))
 
 
@@ -117,11 +115,11 @@ def mark_for_m(design: Design, ask: WaterAsk = USUAL_ASK) -> tuple[float, float]
     wanted = _wanted_height_m(stream.depth_m, ask)
 
     def fished_with(out: float) -> tuple[float, float]:
-        run = run_of(design, ask.model_copy(update={"out_m": out}))
-        low = outcome_of(run).lowest
-        heights = run.history.places[:, run.rig.lowest.node, 1]
-        places, reach = run.history.places[int(heights.argmin())], run.rig.tree.reach
-        under = reach[run.rig.lowest.node] - float(reach[places[:, 1] > stream.depth_m].max())
+        fishing = fish(design, ask.model_copy(update={"out_m": out}))
+        low = fished_of(fishing).lowest
+        heights = fishing.history.places[:, fishing.rig.lowest.node, 1]
+        places, reach = fishing.history.places[int(heights.argmin())], fishing.rig.tree.reach
+        under = reach[fishing.rig.lowest.node] - float(reach[places[:, 1] > stream.depth_m].max())
         return low.height_m - wanted, under
 
     shortest = ask.tip_m + 0.2
@@ -162,18 +160,18 @@ def setting_for_m(design: Design, ask: WaterAsk = USUAL_ASK) -> float:
         raise CannotCompute(
             "There is no indicator to set.", where="leader", mend="Hang one on the leader."
         )
-    day, water = design.situation, water_of(design.situation.water)
+    day, fluid = design.situation, fluid_of(design.situation.water)
     stream = stream_of(day.water)
     wanted = _wanted_height_m(stream.depth_m, ask)
-    floats = indicator_float(indicator, water.rho)
+    floats = indicator_float(indicator, fluid.rho)
 
     def surplus(setting: float) -> float:
         top = design.leader.length_m - setting
-        rig = rig_below(design.leader, day.fly, water, top, segment_m=1.5 * SEGMENT_M)
+        rig = rig_below(design.leader, day.fly, fluid, top, segment_m=1.5 * SEGMENT_M)
         try:
-            _, shape = drifting(floats, rig.tree, stream, water.rho, water.mu, 0.0)
+            _, shape = drifting(floats, rig.tree, stream, fluid)
         except CannotCompute as refused:
-            if refused.where == "indicator":
+            if refused.where == "floats":
                 raise
             return -wanted - setting  # on the bed: the further, the longer it is set
         return float(shape.places[rig.lowest.node, 1]) - wanted

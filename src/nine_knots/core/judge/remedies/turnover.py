@@ -7,7 +7,8 @@ from collections.abc import Callable, Iterator
 
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.units import Units
-from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.remedies.bystanders import other_measures
 from nine_knots.core.judge.remedies.search import (
     MOST_STEPS,
     Change,
@@ -15,29 +16,26 @@ from nine_knots.core.judge.remedies.search import (
     Served,
     Serves,
     Try,
-    What,
     effects,
     first,
     judged_by,
     least,
     longer,
-    other_measures,
     other_spools,
     smallest,
     those_in_time,
 )
+from nine_knots.core.judge.remedies.what import What
 from nine_knots.core.judge.turnover import turnover_measure
 from nine_knots.core.models.cast.casting import Flight
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.quick_caster import Thrower
+from nine_knots.core.models.cast.quick_caster import QuickCaster
 from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
-from nine_knots.core.models.water.setups import USUAL_ASK
+from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader.workbench import Workbench
-from nine_knots.core.trade.strand import Stock
 from nine_knots.core.trade.tackle import Fly
-from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
 
 MOST_LENGTH = 3.6  # times longer or shorter
 KINDS = 6  # of remedies sought
@@ -47,9 +45,9 @@ MOST_SPEED = 1.4  # times faster or slower
 class Caster:
     """Casts what is tried, one after another, and says how it turns over."""
 
-    def __init__(self, units: Units, own: OwnCast, gust: Gust) -> None:
-        self._units, self._own, self._gust = units, own, gust
-        self._thrower = Thrower()
+    def __init__(self, angler: Angler, gust: Gust) -> None:
+        self._units, self._own, self._gust = angler.units, angler.cast, gust
+        self._caster = QuickCaster()
 
     def slack_m(self, one: Try) -> float:
         """Slack in metres in which it lands."""
@@ -64,18 +62,11 @@ class Caster:
     def _flight(self, one: Try) -> Flight:
         day = one.design.situation
         air = air_of(day.wind, self._gust)
-        return self._thrower.throw(one.design.leader, day.line, day.fly, one.stroke, air)
+        return self._caster.cast(one.design.leader, day.line, day.fly, one.stroke, air)
 
 
 def remedies_for(
-    design: Design,
-    stroke: Stroke,
-    stock: tuple[Stock, ...],
-    flies: tuple[Fly, ...],
-    units: Units,
-    own: OwnCast = UNKNOWN,
-    gust: Gust = STEADY,
-    tyer: Tyer = USUAL_TYER,
+    design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEADY
 ) -> tuple[Remedy, ...]:
     """For a leader outside its band, one remedy of each kind that works; none for one inside it.
 
@@ -85,7 +76,7 @@ def remedies_for(
     """
     if mass_ratio(design.leader, design.situation.fly) is not None:
         return ()
-    caster = Caster(units, own, gust)
+    caster = Caster(angler, gust)
     now = Try("", design, stroke, USUAL_ASK)
     standing = caster.measure(now).standing
     if standing == "right":
@@ -94,29 +85,25 @@ def remedies_for(
 
     def measures(one: Try) -> Iterator[Measure]:
         yield caster.measure(one)
-        yield Caster(units, own, gust).measure(one)  # from no aim known: it must open that way too
+        yield Caster(angler, gust).measure(one)  # from no aim known: it must open that way too
 
     serves = judged_by(measures, more)
-    before = other_measures(design, USUAL_ASK, units, tyer)
+    before = other_measures(design, USUAL_ASK, angler)
     remedies = []
-    found = _found(now, stock, flies, units, serves, more)
+    found = _found(now, angler, serves, more)
     for what, (one, gives) in those_in_time(found, KINDS):
-        after = other_measures(one.design, USUAL_ASK, units, tyer)
-        speed = units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
+        after = other_measures(one.design, USUAL_ASK, angler)
+        speed = angler.units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
         remedies.append(Remedy(what, one.words, gives, one.design, speed, effects(before, after)))
     return tuple(remedies)
 
 
 def _found(
-    now: Try,
-    stock: tuple[Stock, ...],
-    flies: tuple[Fly, ...],
-    units: Units,
-    serves: Serves,
-    more: bool,
+    now: Try, angler: Angler, serves: Serves, more: bool
 ) -> Iterator[tuple[What, Served | None]]:
     """One of each kind: to open more, or to open less."""
-    bench = Workbench(stock=stock, fly=now.design.situation.fly, units=units)
+    units = angler.units
+    bench = Workbench(stock=angler.stock, fly=now.design.situation.fly, units=units)
     last = len(now.design.leader.pieces) - 1
     by_length = longer(now, bench, last, shorter=more, name=_name(now, last))
     yield "tippet length", least(serves, by_length, MOST_LENGTH)
@@ -126,7 +113,7 @@ def _found(
     if middle is not None:
         by_middle = longer(now, bench, middle, shorter=not more, name=_name(now, middle))
         yield "middle", least(serves, by_middle, MOST_LENGTH)
-    yield "fly", first(serves, _flies(now, flies, more))
+    yield "fly", first(serves, _flies(now, angler.flies, more))
     yield "stroke", least(serves, _stroke(now, units, more), MOST_SPEED)
 
 

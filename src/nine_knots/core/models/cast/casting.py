@@ -8,10 +8,12 @@ from numpy.typing import NDArray
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.patience import still_wanted
-from nine_knots.core.base.units.factors import FOOT_M, GRAVITY_M_S2
+from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.models.cast.rig import Rig
 from nine_knots.core.models.cast.stroke import LOWER_LEG_M, NOT_MODELLED, ROD_TIP_M, Stroke
 from nine_knots.core.physics import flight
+from nine_knots.core.physics.air import Air
+from nine_knots.core.physics.chain import Chain
 
 Array = NDArray[np.float64]
 
@@ -27,15 +29,6 @@ AIM_STEPS = 6
 BOLD_DEG = 3.0
 NEAR_M = 0.06  # of OPENS_AT_M, at which an aim is good enough
 DEGREES_PER_M = 3.2  # of aim for a metre of height, where two casts have not yet told it
-
-
-@dataclass(frozen=True)
-class Air:
-    """Wind along the cast in m/s, from behind positive, and a gust that begins at a time."""
-
-    wind_m_s: float = 0.0
-    gust_m_s: float = 0.0
-    gust_at_s: float = 1e9
 
 
 @dataclass(frozen=True)
@@ -79,7 +72,7 @@ def launched(rig: Rig, stroke: Stroke, aim_deg: float) -> tuple[Array, Array]:
     return place, speed
 
 
-def throw(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
+def cast_at(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
     """One cast at one aim; CannotCompute where the model cannot follow it."""
     if stroke.kind in NOT_MODELLED:
         raise CannotCompute(
@@ -100,33 +93,12 @@ def throw(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
     laid = np.hypot(*np.diff(place, axis=0).T)
     energy = 0.5 * rig.mass * (speed**2).sum(axis=1)
     launch_j = energy[::-1].cumsum()[::-1][1:]
-    frames = np.zeros((MOST_FRAMES, rig.mass.size, 2))
-    passing, held = np.zeros(rig.rest.size), np.zeros(rig.mass.size)
+    held = np.zeros(rig.mass.size)
     held[0] = 1.0
-    out = flight.fly(
-        place,
-        speed,
-        rig.mass,
-        laid,
-        rig.stretch,
-        rig.bend,
-        rig.thick,
-        rig.body,
-        held,
-        rig.leader,
-        GRAVITY_M_S2,
-        air.wind_m_s,
-        air.gust_m_s,
-        air.gust_at_s,
-        0.0,
-        0.0,
-        LONGEST_S,
-        LONGEST_STEP_S,
-        MOST_NODE_STEPS // rig.mass.size,
-        FRAME_S,
-        frames,
-        passing,
-    )
+    chain = Chain(laid, rig.mass, rig.stretch, rig.bend, rig.thick, rig.body, held, rig.leader)
+    flown = flight.Flown(np.zeros((MOST_FRAMES, rig.mass.size, 2)), np.zeros(rig.rest.size))
+    limits = flight.Limits(LONGEST_S, LONGEST_STEP_S, MOST_NODE_STEPS // rig.mass.size, FRAME_S)
+    out = flight.fly(chain, place, speed, air, limits, flown)
     if out[flight.ENDED] in (flight.TOO_MANY_STEPS, flight.LENGTH_LOST):
         raise CannotCompute(
             "This rig moves too violently for the cast model to follow.",
@@ -141,15 +113,15 @@ def throw(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
         opened_at_s=float(out[flight.STRAIGHTEST_AT]),
         height_m=float(out[flight.HEIGHT]),
         slack_m=rig.leader_m - chord,
-        passing_j=passing,
+        passing_j=flown.passing,
         launch_j=launch_j,
-        frames=frames[~np.isnan(frames[:, 0, 0])],
+        frames=flown.frames[~np.isnan(flown.frames[:, 0, 0])],
         steps=int(out[flight.STEPS]),
         landed=out[flight.ENDED] == flight.LANDED,
     )
 
 
-def trimmed(
+def cast_aimed(
     rig: Rig,
     stroke: Stroke,
     air: Air,
@@ -166,7 +138,7 @@ def trimmed(
     """
     best, low, high, aim = None, None, None, first_deg
     for _ in range(most):
-        found = throw(rig, stroke, air, aim)
+        found = cast_at(rig, stroke, air, aim)
         miss = found.height_m - OPENS_AT_M
         if best is None or _fault(found) < _fault(best):
             best = found

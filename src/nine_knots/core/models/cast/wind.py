@@ -3,7 +3,7 @@
 from pydantic import Field
 
 from nine_knots.core.base.frozen import Frozen
-from nine_knots.core.models.cast.casting import Air
+from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.situation import Wind
 
 # The part of a wind that blows along the cast, from behind positive: a caster faces upstream more

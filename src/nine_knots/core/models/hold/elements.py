@@ -62,7 +62,7 @@ def hold_of(leader: Leader, soaked: bool = True, own: tuple[OwnKnot, ...] = ()) 
     ``soaked`` as it is fished; dry, as on the table, nylon holds some more. ``own`` is what knots
     keep in this angler's hands, by pull tests.
     """
-    rows: list[Row] = []
+    rows: list[_Loaded] = []
     for number, piece in enumerate(leader.pieces):
         left, spread = WORN[piece.wear]
         weakest_n = min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))
@@ -75,7 +75,7 @@ def hold_of(leader: Leader, soaked: bool = True, own: tuple[OwnKnot, ...] = ()) 
     return _held(rows)
 
 
-Row = tuple[Literal["piece", "joint"], int, float, float, float]
+_Loaded = tuple[Literal["piece", "joint"], int, float, float, float]
 
 
 def hold_of_dropper(leader: Leader, number: int, own: tuple[OwnKnot, ...] = ()) -> Hold:
@@ -86,7 +86,7 @@ def hold_of_dropper(leader: Leader, number: int, own: tuple[OwnKnot, ...] = ()) 
     dropper = leader.joints[number].dropper
     if dropper is None:
         raise LookupError(f"no dropper at joint {number}")
-    rows: list[Row] = []
+    rows: list[_Loaded] = []
     for above in range(number):
         piece = leader.pieces[above]
         left, spread = WORN[piece.wear]
@@ -104,7 +104,7 @@ def hold_of_dropper(leader: Leader, number: int, own: tuple[OwnKnot, ...] = ()) 
     return _held(rows)
 
 
-def _held(rows: list[Row]) -> Hold:
+def _held(rows: list[_Loaded]) -> Hold:
     broken = first_break(np.array([r[2] for r in rows]), np.array([r[3] for r in rows]))
     elements = tuple(
         Element(what=r[0], index=r[1], mean_n=r[2], spread=r[3], kept=r[4], chance=float(chance))

@@ -12,7 +12,8 @@ from math import atan2, degrees
 
 import numpy as np
 
-from nine_knots.core.models.water.fishing import Run, drift_s
+from nine_knots.core.models.water.laying import drift_s
+from nine_knots.core.models.water.way import Fishing
 from nine_knots.core.models.water.zone import zone_top_m
 from nine_knots.core.physics.tree import Array
 from nine_knots.core.trade.in_water import fly_body
@@ -22,48 +23,44 @@ DRAGGING_SHARE, NATURAL = 0.65, (0.75, 0.90)
 GOOD_ANGLE, WIDE_ANGLE = 25.0, 45.0
 DRIFTS_FREELY, HOLDS = 1.5, 4.0
 ON_BED_M = 0.03
-SETTLED_SHARE = 0.25  # of a drift, at its end, over which it is taken as settled
 JIGS_M = 0.05  # a fly that rises and falls by more jigs [G]
 
 
 @dataclass(frozen=True)
-class FlyOutcome:
-    """One fly of a run: its height above the bed where it fishes, and its time in the zone.
+class FlyFished:
+    """One fly of a rig fished: its height above the bed where it fishes, and its time in the zone.
 
     Each figure is worked out when it is asked for: a drift that has settled tells the height
     without being followed.
     """
 
-    run: Run
+    fishing: Fishing
     number: int
     zone_m: float
 
     @property
     def title(self) -> str:
         """The fly's."""
-        return self.run.rig.flies[self.number].title
+        return self.fishing.rig.flies[self.number].title
 
     @property
     def node(self) -> int:
         """Where it hangs in the rig's tree."""
-        return self.run.rig.flies[self.number].node
+        return self.fishing.rig.flies[self.number].node
 
     @property
     def joint(self) -> int | None:
         """The leader's joint that it hangs at; None for the point fly."""
-        return self.run.rig.flies[self.number].joint
+        return self.fishing.rig.flies[self.number].joint
 
     @cached_property
     def height_m(self) -> float:
         """Above the bed, where it fishes."""
-        run = self.run
-        if run.settled is not None:
-            height = float(run.settled.places[self.node, 1])
-        elif run.setup == "tight line":
-            # a led line swings up at the end: it fishes where it comes lowest
-            height = float(np.sort(self._heights)[: max(1, len(self._heights) // 5)].mean())
+        fishing = self.fishing
+        if fishing.settled is not None:
+            height = float(fishing.settled.places[self.node, 1])
         else:
-            height = float(self._heights[_late(run)].mean())
+            height = fishing.way.fishes_at_m(self._heights, fishing.late)
         return max(0.0, height)
 
     @property
@@ -74,47 +71,50 @@ class FlyOutcome:
     @property
     def highest_m(self) -> float:
         """The greatest height while it fishes."""
-        return float(self._heights[_late(self.run)].max())
+        return float(self._heights[self.fishing.late].max())
 
     @cached_property
     def zone_after_s(self) -> float | None:
         """Until it is down in the zone; None where it never comes down to it."""
         inside = self._heights <= self.zone_m
-        return float(np.argmax(inside)) * self.run.history.every_s if inside.any() else None
+        return float(np.argmax(inside)) * self.fishing.history.every_s if inside.any() else None
 
     @property
     def zone_for_s(self) -> float:
         """How long it is in the zone."""
-        return float((self._heights <= self.zone_m).sum()) * self.run.history.every_s
+        return float((self._heights <= self.zone_m).sum()) * self.fishing.history.every_s
 
     @cached_property
     def sinks_m_s(self) -> float | None:
         """How fast it falls by itself; None where it does not."""
-        water = self.run.water
-        body = fly_body(self.run.rig.flies[self.number].fly, water.rho, water.mu)
-        return body.sink_m_s(water.rho, water.mu) if body.weight_n > 1e-7 else None
+        fluid = self.fishing.fluid
+        body = fly_body(self.fishing.rig.flies[self.number].fly, fluid)
+        return body.sink_m_s(fluid) if body.weight_n > 1e-7 else None
 
     @property
     def hold_ratio(self) -> float | None:
         """Its fall over the stream's shear velocity."""
-        shear, sinks = self.run.stream.shear_m_s, self.sinks_m_s
+        shear, sinks = self.fishing.stream.shear_m_s, self.sinks_m_s
         return sinks / shear if sinks is not None and shear > 1e-6 else None
 
     @property
     def _heights(self) -> Array:
-        heights: Array = self.run.history.places[:, self.node, 1]
+        heights: Array = self.fishing.history.places[:, self.node, 1]
         return heights
 
 
 @dataclass(frozen=True)
-class Outcome:
-    """A run in figures. ``share`` is the drift's speed over the surface's, ``contact`` what the
-    bed carries over what the rig weighs in the water, ``angle_deg`` the line's from upright."""
+class Fished:
+    """A rig fished, in figures.
 
-    run: Run
+    ``share`` is the drift's speed over the surface's, ``contact`` what the bed carries over what
+    the rig weighs in the water, ``angle_deg`` the line's from upright.
+    """
+
+    fishing: Fishing
     zone_m: float
     drift_s: float
-    flies: tuple[FlyOutcome, ...]
+    flies: tuple[FlyFished, ...]
     share: float | None
     contact: float
     angle_deg: float
@@ -122,7 +122,7 @@ class Outcome:
     goes_under: bool
 
     @property
-    def lowest(self) -> FlyOutcome:
+    def lowest(self) -> FlyFished:
         """The point fly."""
         return self.flies[-1]
 
@@ -138,38 +138,27 @@ class Outcome:
         return self.contact > DRAGS or (slow and self.on_bed)
 
 
-def outcome_of(run: Run) -> Outcome:
-    """Read a run."""
-    zone_m = zone_top_m(run.stream.depth_m)
-    weight_n = run.rig.tree.body_weight_n
-    if run.settled is not None:
-        share: float | None = run.settled.speed_m_s / run.stream.surface_m_s
-        floor, top = run.settled.floor_n, np.array(run.settled.top_n)
+def fished_of(fishing: Fishing) -> Fished:
+    """Read a fishing."""
+    zone_m = zone_top_m(fishing.stream.depth_m)
+    weight_n = fishing.rig.tree.body_weight_n
+    if fishing.settled is not None:
+        share: float | None = fishing.settled.speed_m_s / fishing.stream.surface_m_s
+        floor, top = fishing.settled.floor_n, np.array(fishing.settled.top_n)
     else:
-        late = _late(run)
+        late = fishing.late
         share = None
-        floor = float(run.history.floor_n[late].sum(axis=1).mean())
-        top = run.history.top_n[late].mean(axis=0)
+        floor = float(fishing.history.floor_n[late].sum(axis=1).mean())
+        top = fishing.history.top_n[late].mean(axis=0)
     pulled = float(-top[1])
-    return Outcome(
-        run=run,
+    return Fished(
+        fishing=fishing,
         zone_m=zone_m,
-        drift_s=drift_s(run.stream),
-        flies=tuple(FlyOutcome(run, number, zone_m) for number in range(len(run.rig.flies))),
+        drift_s=drift_s(fishing.stream),
+        flies=tuple(FlyFished(fishing, number, zone_m) for number in range(len(fishing.rig.flies))),
         share=share,
         contact=min(1.0, floor / weight_n) if weight_n > 0.0 else 0.0,
         angle_deg=degrees(atan2(abs(float(top[0])), max(1e-12, pulled))),
         pulled_n=pulled,
-        goes_under=run.floats is not None and pulled > run.floats.carries_n,
+        goes_under=fishing.floats is not None and pulled > fishing.floats.carries_n,
     )
-
-
-def _late(run: Run) -> slice:
-    """The frames over which it fishes: the strip, the end of a swing, the end of a drift."""
-    count = len(run.history.places)
-    begins = int(run.begins_s / run.history.every_s)
-    if run.setup == "strip":
-        return slice(min(begins, count - 1), count)
-    if run.setup == "swing":
-        return slice(max(0, count - 10), count)
-    return slice(int((1.0 - SETTLED_SHARE) * count), count)

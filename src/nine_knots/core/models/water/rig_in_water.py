@@ -10,7 +10,6 @@ from nine_knots.core.physics.tree import SEGMENT_M, Stretch, Tree, TreeBuilder
 from nine_knots.core.trade.in_water import fly_body, shot_body
 from nine_knots.core.trade.leader import Leader, LevelPiece, Piece
 from nine_knots.core.trade.tackle import Fly, LineProfile
-from nine_knots.core.trade.tackle.fly import floats_up
 
 LINE_SEGMENT_M = 0.4
 LINE_STRETCH_N = 400.0  # EA of a fly line [M]
@@ -35,7 +34,7 @@ class HungFly:
 
 
 @dataclass(frozen=True, slots=True)
-class Part:
+class PartNodes:
     """Nodes of one piece (``LINE`` the fly line's), from the top down, to draw it by."""
 
     piece: int
@@ -44,14 +43,14 @@ class Part:
 
 
 @dataclass(frozen=True)
-class WaterRig:
+class RigInWater:
     """A tree with its names. ``flies`` from the top down, the point last; ``things`` are nodes of
     attachments by their number; ``tip`` is the node of the line's tip where the line is in it."""
 
     tree: Tree
     flies: tuple[HungFly, ...]
     things: dict[int, int]
-    parts: tuple[Part, ...]
+    parts: tuple[PartNodes, ...]
     length_m: float
     tip: int | None
 
@@ -64,20 +63,20 @@ class WaterRig:
 def rig_below(
     leader: Leader,
     fly: Fly,
-    water: Fluid,
+    fluid: Fluid,
     top_m: float = 0.0,
     line: LineProfile | None = None,
     line_m: float = 0.0,
     skip_joint: int | None = None,
     segment_m: float = SEGMENT_M,
-) -> WaterRig:
+) -> RigInWater:
     """The rig from ``top_m`` below the line's tip on; with ``line_m`` of the line above it.
 
     ``skip_joint`` is a joint whose fly is the float itself and hangs no more.
     """
-    builder = TreeBuilder(water.rho, segment_m)
+    builder = TreeBuilder(fluid.rho, segment_m)
     node, tip = 0, None
-    parts: list[Part] = []
+    parts: list[PartNodes] = []
     flies: list[HungFly] = []
     things: dict[int, int] = {}
     if line is not None and line_m > 0.0:
@@ -92,38 +91,38 @@ def rig_below(
         joint = leader.joints[number]
         if number > 0 and start_m > top_m - 1e-6 and number != skip_joint:
             if joint.fly is not None:
-                builder.hang(fly_body(joint.fly, water.rho, water.mu), node)
+                builder.hang(fly_body(joint.fly, fluid), node)
                 flies.append(HungFly(joint.fly, node, number))
             if joint.dropper is not None:
                 droppers.append((number, node))
         nodes = [node]
         edges = _edges(leader, number, max(start_m, top_m), end_m)
         for low, high, hung in edges:
-            stretch = _stretch(piece, low - start_m, high - start_m, high <= greased_m, water.rho)
+            stretch = _stretch(piece, low - start_m, high - start_m, high <= greased_m, fluid.rho)
             first = builder.next_node
             node = builder.lay(stretch, node)
             nodes += range(first, node + 1)
             for thing in hung:
                 things[thing] = node
                 if leader.attachments[thing].kind == "shot":
-                    builder.hang(shot_body(leader.attachments[thing], water.rho), node)
-        parts.append(Part(number, tuple(nodes)))
+                    builder.hang(shot_body(leader.attachments[thing], fluid.rho), node)
+        parts.append(PartNodes(number, tuple(nodes)))
     end = node
     for number, at in droppers:
         dropper = leader.joints[number].dropper
         assert dropper is not None
         piece = LevelPiece(role="tippet", strand=dropper.strand, length_m=dropper.length_m)
         first = builder.next_node
-        hung_at = builder.lay(_stretch(piece, 0.0, dropper.length_m, False, water.rho), at)
-        builder.hang(fly_body(dropper.fly, water.rho, water.mu), hung_at)
+        hung_at = builder.lay(_stretch(piece, 0.0, dropper.length_m, False, fluid.rho), at)
+        builder.hang(fly_body(dropper.fly, fluid), hung_at)
         flies.append(HungFly(dropper.fly, hung_at, number))
         own = (at, *range(first, hung_at + 1))
-        parts.append(Part(number, own, dropper=True))
-    builder.hang(fly_body(fly, water.rho, water.mu), end)
+        parts.append(PartNodes(number, own, dropper=True))
+    builder.hang(fly_body(fly, fluid), end)
     flies.append(HungFly(fly, end, None))
     flies.sort(key=lambda one: len(leader.pieces) if one.joint is None else one.joint)
     tree = builder.tree()
-    return WaterRig(
+    return RigInWater(
         tree=tree,
         flies=tuple(flies),
         things=things,
@@ -133,14 +132,16 @@ def rig_below(
     )
 
 
-def _lay_line(builder: TreeBuilder, line: LineProfile, line_m: float) -> tuple[int, list[Part]]:
+def _lay_line(
+    builder: TreeBuilder, line: LineProfile, line_m: float
+) -> tuple[int, list[PartNodes]]:
     count = max(4, round(line_m / LINE_SEGMENT_M))
     step_m, node = line_m / count, 0
     for i in range(count):
         from_tip = line_m - (i + 0.5) * step_m
         thick, density = line.diameter_at_m(from_tip), line.density_at(from_tip)
         node = builder.lay(Stretch(step_m, thick, density, stretch_n=LINE_STRETCH_N), node, count=1)
-    return node, [Part(LINE, tuple(range(node + 1)))]
+    return node, [PartNodes(LINE, tuple(range(node + 1)))]
 
 
 def _greased_to_m(leader: Leader) -> float:
@@ -182,9 +183,3 @@ def _stretch(piece: Piece, low_m: float, high_m: float, greased: bool, rho: floa
     strand = piece.strand
     density = rho if greased else strand.mass_kg_m(thick) / (pi * thick**2 / 4.0)
     return Stretch(high_m - low_m, thick, density, stretch_n=strand.stiffness_pa * area_m2(thick))
-
-
-def floating_fly(leader: Leader) -> tuple[int, Fly] | None:
-    """The joint and the fly of the lowest dry fly above the point, which floats the rest."""
-    dry = [(joint, fly) for joint, fly in leader.flies_above if floats_up(fly)]
-    return dry[-1] if dry else None

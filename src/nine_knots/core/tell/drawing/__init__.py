@@ -2,7 +2,7 @@
 
 from functools import cache
 
-from nine_knots.core.tell.drawing.figure import Drawing, Stroke, drawing_of
+from nine_knots.core.tell.drawing.figure import Drawing, DrawnPiece, drawing_of
 from nine_knots.core.tell.drawing.knots import RECIPES
 from nine_knots.core.trade.knots import KnotKey
 
@@ -13,4 +13,4 @@ def knot_drawing(key: KnotKey) -> Drawing:
     return drawing_of(RECIPES[key])
 
 
-__all__ = ["RECIPES", "Drawing", "Stroke", "drawing_of", "knot_drawing"]
+__all__ = ["RECIPES", "Drawing", "DrawnPiece", "drawing_of", "knot_drawing"]

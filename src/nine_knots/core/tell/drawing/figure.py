@@ -9,7 +9,7 @@ import numpy as np
 from nine_knots.core.tell.drawing.crossings import crossings
 from nine_knots.core.tell.drawing.path import Array, Curve, Path, smooth
 
-Part = Literal["upper", "lower", "line", "eye"]
+StrandName = Literal["upper", "lower", "line", "eye"]
 CHUNK = 5  # samples of a piece
 NEAR = 1.6  # samples either side of a crossing that leave a gap to what lies under
 THICK = {"upper": 2.6, "lower": 2.2, "line": 4.2, "eye": 2.6}
@@ -17,10 +17,10 @@ STEPS_TO_TIGHT = 5  # pictures between loose and tight
 
 
 @dataclass(frozen=True)
-class Strand:
+class DrawnStrand:
     """One strand of a figure: which, and its way; a fixed one stands from the beginning."""
 
-    part: Part
+    part: StrandName
     curve: Curve
     fixed: bool = False
 
@@ -29,7 +29,7 @@ class Strand:
 class Figure:
     """A knot at one moment of drawing it up."""
 
-    strands: tuple[Strand, ...]
+    strands: tuple[DrawnStrand, ...]
 
 
 Build = Callable[[float], Figure]
@@ -47,13 +47,13 @@ class Recipe:
 
 
 @dataclass(frozen=True, slots=True)
-class Stroke:
+class DrawnPiece:
     """A short piece of a strand, in drawing order: it shows from ``since`` steps on.
 
     ``over`` says that it crosses over another, so that a gap is left to either side of it.
     """
 
-    part: Part
+    part: StrandName
     tag: bool
     over: bool
     since: float
@@ -67,13 +67,13 @@ class Drawing:
 
     captions: tuple[str, ...]
     box: tuple[float, float, float, float]
-    work: tuple[Stroke, ...]
-    drawn_up: tuple[tuple[Stroke, ...], ...]
+    work: tuple[DrawnPiece, ...]
+    drawn_up: tuple[tuple[DrawnPiece, ...], ...]
 
 
-def strand(part: Part, path: Path, fixed: bool = False) -> Strand:
+def strand(part: StrandName, path: Path, fixed: bool = False) -> DrawnStrand:
     """A strand from its path."""
-    return Strand(part, smooth(path), fixed)
+    return DrawnStrand(part, smooth(path), fixed)
 
 
 def drawing_of(recipe: Recipe) -> Drawing:
@@ -90,7 +90,7 @@ def drawing_of(recipe: Recipe) -> Drawing:
     )
 
 
-def since(one: Strand, steps: int) -> Array:
+def since(one: DrawnStrand, steps: int) -> Array:
     """For each sample of a strand, the step (0 to ``steps``) at which the work reaches it."""
     count = len(one.curve.points)
     if one.fixed or steps == 0:
@@ -102,8 +102,8 @@ def since(one: Strand, steps: int) -> Array:
     return np.asarray(np.interp(np.arange(count), at, [0.0, *range(steps)]))
 
 
-def _strokes(figure: Figure, steps: int) -> tuple[Stroke, ...]:
-    pieces: list[tuple[float, Stroke]] = []
+def _strokes(figure: Figure, steps: int) -> tuple[DrawnPiece, ...]:
+    pieces: list[tuple[float, DrawnPiece]] = []
     lies_over = [set[int]() for _ in figure.strands]
     for crossing in crossings(tuple(one.curve for one in figure.strands)):
         number, place = crossing.over
@@ -115,7 +115,7 @@ def _strokes(figure: Figure, steps: int) -> tuple[Stroke, ...]:
         for start in range(0, len(points) - 1, CHUNK - 1):
             chunk = points[start : start + CHUNK]
             path = "M" + "L".join(f"{x:.1f} {-y:.1f}" for x, y, _ in chunk)
-            stroke = Stroke(
+            stroke = DrawnPiece(
                 part=one.part,
                 tag=one.curve.tag[0] <= start < one.curve.tag[1],
                 over=start // (CHUNK - 1) in lies_over[number],

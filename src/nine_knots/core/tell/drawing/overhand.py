@@ -8,7 +8,7 @@ from math import pi
 
 import numpy as np
 
-from nine_knots.core.tell.drawing.figure import Strand
+from nine_knots.core.tell.drawing.figure import DrawnStrand
 from nine_knots.core.tell.drawing.path import Curve, Path, between, offset, smooth
 
 REACH = 62.0
@@ -42,7 +42,7 @@ def _pass(path: Path, crossings: int, half: float, radius: float, phase: float) 
 
 def doubled_overhand(
     crossings: int, k: float, to_x: float, loop: float, tag_x: float
-) -> tuple[Strand, Strand]:
+) -> tuple[DrawnStrand, DrawnStrand]:
     """An overhand in the doubled line, whose doubled end is a loop of length ``loop``.
 
     The standing part comes from the edge of the drawing, the tag lies beside it from ``tag_x``.
@@ -58,4 +58,4 @@ def doubled_overhand(
     last = len(points) - 1
     whole = Curve(points, (*standing.marks[:2], last), (last, last))
     tag = Curve(tag.points, tag.marks, (0, tag.marks[0]))
-    return Strand("upper", whole), Strand("upper", tag)
+    return DrawnStrand("upper", whole), DrawnStrand("upper", tag)

@@ -20,7 +20,7 @@ Piece = LevelPiece | TaperedPiece
 
 
 @dataclass(frozen=True, slots=True)
-class Choice:
+class KnotChoice:
     """A way to tie a joint and why."""
 
     joint: Joint
@@ -41,8 +41,8 @@ class Fault:
 class JointAdvice:
     """The best choice at a joint, the other school's, and the faults of the one that is tied."""
 
-    best: Choice
-    other: Choice
+    best: KnotChoice
+    other: KnotChoice
     faults: tuple[Fault, ...]
 
 
@@ -78,11 +78,11 @@ def choice_title(joint: Joint) -> str:
     return f"{joint.kind} between two knots"
 
 
-def _chosen(joint: Joint, reason: str) -> Choice:
-    return Choice(joint=joint, title=choice_title(joint), reason=reason)
+def _chosen(joint: Joint, reason: str) -> KnotChoice:
+    return KnotChoice(joint=joint, title=choice_title(joint), reason=reason)
 
 
-def _at_the_line(butt: Piece, line: FlyLine) -> tuple[Choice, Choice]:
+def _at_the_line(butt: Piece, line: FlyLine) -> tuple[KnotChoice, KnotChoice]:
     keep = _chosen(
         Joint(kind="loops", knot="perfection-loop"),
         "changed in a minute, and the welded loop floats the line's tip; two loops are a thicker, "
@@ -97,7 +97,7 @@ def _at_the_line(butt: Piece, line: FlyLine) -> tuple[Choice, Choice]:
     return (nail, keep) if nailed else (keep, nail)
 
 
-def _at_the_fly(tippet: Piece, fly: Fly) -> tuple[Choice, Choice]:
+def _at_the_fly(tippet: Piece, fly: Fly) -> tuple[KnotChoice, KnotChoice]:
     best = eye_knot(tippet, fly)
     if best.knot == "haywire":
         said = "the only knot that single-strand wire keeps."
@@ -115,7 +115,7 @@ def _at_the_fly(tippet: Piece, fly: Fly) -> tuple[Choice, Choice]:
     )
 
 
-def _between(above: Piece, below: Piece) -> tuple[Choice, Choice]:
+def _between(above: Piece, below: Piece) -> tuple[KnotChoice, KnotChoice]:
     best = joint_between(above, below)
     families = {above.strand.substance.family, below.strand.substance.family}
     thick_m = max(above.lower_diameter_m, below.upper_diameter_m)
@@ -163,7 +163,7 @@ def _between(above: Piece, below: Piece) -> tuple[Choice, Choice]:
     )
 
 
-def _in_line(tied: Joint, above: Piece, below: Piece) -> tuple[Choice, Choice]:
+def _in_line(tied: Joint, above: Piece, below: Piece) -> tuple[KnotChoice, KnotChoice]:
     """A fly in line: the next piece from its bend or from its eye, a school each."""
     assert tied.fly is not None
     upper, lower = eye_knot(above, tied.fly).knot, "improved-clinch"
@@ -181,7 +181,7 @@ def _in_line(tied: Joint, above: Piece, below: Piece) -> tuple[Choice, Choice]:
     return (bend, eye) if tied.tied_from == "bend" else (eye, bend)
 
 
-def _with_dropper(choice: Choice, dropper: Dropper) -> Choice:
+def _with_dropper(choice: KnotChoice, dropper: Dropper) -> KnotChoice:
     """The choice with the dropper that is there; a knot without a tag gives way to one with."""
     joint, reason = choice.joint, choice.reason
     if joint.kind == "knot" and not KNOTS[joint.knot].dropper:
@@ -189,7 +189,9 @@ def _with_dropper(choice: Choice, dropper: Dropper) -> Choice:
     return _chosen(joint.remade(dropper=dropper), reason)
 
 
-def _faults_at_the_line(tied: Joint, butt: Piece, line: FlyLine, best: Choice) -> tuple[Fault, ...]:
+def _faults_at_the_line(
+    tied: Joint, butt: Piece, line: FlyLine, best: KnotChoice
+) -> tuple[Fault, ...]:
     if tied.kind == "loops" and line.tip == "bare":
         return (
             Fault(
@@ -209,7 +211,7 @@ def _faults_at_the_line(tied: Joint, butt: Piece, line: FlyLine, best: Choice) -
     return _faults_of_knots(tied, (butt,), best)
 
 
-def _faults_of_knots(tied: Joint, pieces: tuple[Piece, ...], best: Choice) -> tuple[Fault, ...]:
+def _faults_of_knots(tied: Joint, pieces: tuple[Piece, ...], best: KnotChoice) -> tuple[Fault, ...]:
     """Knots in material, thickness or steps that they are not for."""
     used = [(tied.knot, pieces[-1])]
     if tied.kind == "knot":

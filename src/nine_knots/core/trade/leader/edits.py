@@ -7,7 +7,7 @@ from pydantic import Field
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.trade.leader.joints import Joint
 from nine_knots.core.trade.leader.pieces import Role, Wear
-from nine_knots.core.trade.leader.rig_edits import RigEdit, Typed
+from nine_knots.core.trade.leader.rig_edits import RigEdit, SaidLength
 
 
 class MoveJoint(Frozen):
@@ -31,7 +31,7 @@ class SetLength(Frozen):
 
     act: Literal["set-length"] = "set-length"
     piece: int
-    length: Typed
+    length: SaidLength
 
 
 class CutBack(Frozen):
@@ -40,7 +40,7 @@ class CutBack(Frozen):
     act: Literal["cut-back"] = "cut-back"
     piece: int
     end: Literal["butt", "tip"]
-    length: Typed
+    length: SaidLength
 
 
 class UseStock(Frozen):

@@ -31,11 +31,11 @@ class LevelPiece(Frozen):
         """Diameter in metres at the end towards the fly."""
         return self.strand.diameter_m
 
-    def diameter_at_m(self, s_m: float) -> float:  # noqa: ARG002 (level: the same everywhere)
+    def diameter_at_m(self, s_m: float) -> float:
         """Diameter in metres at ``s_m`` from the upper end."""
         return self.strand.diameter_m
 
-    def breaking_at_n(self, s_m: float) -> float:  # noqa: ARG002
+    def breaking_at_n(self, s_m: float) -> float:
         """Breaking load in N of the unknotted strand at ``s_m`` from the upper end."""
         return self.strand.breaking_n
 

@@ -9,7 +9,9 @@ from nine_knots.core.base.limits import LONGEST_LEADER_M
 from nine_knots.core.trade.leader.attachments import AttachmentKind, ShotMetal
 from nine_knots.core.trade.tackle import Fly
 
-Typed = Annotated[float, Field(gt=0, le=LONGEST_LEADER_M)] | Annotated[str, Field(max_length=60)]
+SaidLength = (
+    Annotated[float, Field(gt=0, le=LONGEST_LEADER_M)] | Annotated[str, Field(max_length=60)]
+)
 """A length in metres, or text as the angler typed it."""
 
 
@@ -18,7 +20,7 @@ class HangOn(Frozen):
 
     act: Literal["hang-on"] = "hang-on"
     kind: AttachmentKind
-    above: Typed | None = None
+    above: SaidLength | None = None
 
 
 class MoveThing(Frozen):
@@ -42,7 +44,7 @@ class SetThing(Frozen):
 
     act: Literal["set-thing"] = "set-thing"
     thing: int
-    above: Typed | None = None
+    above: SaidLength | None = None
     size: str | None = Field(default=None, max_length=40)
     metal: ShotMetal | None = None
 
@@ -68,7 +70,7 @@ class SetDropper(Frozen):
     act: Literal["set-dropper"] = "set-dropper"
     joint: int
     fly: Fly | None = None
-    length: Typed | None = None
+    length: SaidLength | None = None
     tag: Literal["upper", "lower"] | None = None
     spool_id: str | None = Field(default=None, max_length=40)
 

@@ -3,23 +3,15 @@
 A school is known by being here: whatever ``School`` a file of this folder defines is one.
 """
 
-from importlib import import_module
-from pkgutil import iter_modules
-
 from nine_knots.core.base.errors import NotFound
+from nine_knots.core.base.rooms import found_in
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.schools.school import School
 
-
-def _found() -> dict[str, School]:
-    schools: dict[str, School] = {}
-    for file in iter_modules(__path__):
-        module = import_module(f"{__name__}.{file.name}")
-        schools |= {one.key: one for one in vars(module).values() if isinstance(one, School)}
-    return dict(sorted(schools.items(), key=lambda row: row[1].place))
-
-
-SCHOOLS = _found()
+SCHOOLS = {
+    school.key: school
+    for school in sorted(found_in(__name__, School), key=lambda school: school.place)
+}
 """All schools by their key, in the order in which they are shown."""
 
 

@@ -1,11 +1,12 @@
 """Flies out of the box that a school hangs above the point fly."""
 
+from nine_knots.core.physics.fluid import Fluid
 from nine_knots.core.trade.in_water import fly_body, fly_float
 from nine_knots.core.trade.schools.school import Brief
 from nine_knots.core.trade.tackle import Bead, Fly
 
 CARRIES_TIMES = 2.5  # the nymph's weight, which a dry above it should carry [G]
-FRESH_10_C = (999.7, 1.306e-3)  # density and viscosity of river water
+FRESH_10_C = Fluid(999.7, 1.306e-3)  # river water
 
 
 def upper_nymph(brief: Brief) -> Fly:
@@ -30,7 +31,7 @@ def floating_dry(brief: Brief) -> Fly:
     """The dry fly of the box that is thrown most easily of those that carry the point fly with
     something to spare; where none does, the one that carries most; or a usual one."""
     point = brief.situation.fly
-    weight_n = fly_body(point, FRESH_10_C[0], FRESH_10_C[1]).weight_n
+    weight_n = fly_body(point, FRESH_10_C).weight_n
     dry = [fly for fly in brief.flies if fly.kind in ("dry", "foam") and fly.title != point.title]
     usual = Fly(title="Bushy dry 12", kind="dry", hook=12, bulk="bushy")
     carry = [fly for fly in dry if fly_float(fly).carries_n >= CARRIES_TIMES * weight_n]

@@ -120,7 +120,7 @@ SUNK: tuple[MaterialKey, ...] = ("fluorocarbon", "copolymer", "nylon-soft", "nyl
 
 def tippet_materials(situation: Situation) -> tuple[MaterialKey, ...]:
     """Soft nylon for what floats, fluorocarbon for what sinks [P]."""
-    return SOFT if situation.wish in ("drift on top", "hang in the film") else SUNK
+    return SOFT if situation.floats else SUNK
 
 
 def matched_butt_m(bend_nm2: float, material: MaterialKey) -> float:

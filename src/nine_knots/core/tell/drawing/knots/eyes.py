@@ -2,7 +2,7 @@
 
 from math import cos, pi, sin
 
-from nine_knots.core.tell.drawing.figure import Build, Figure, Recipe, Strand, strand
+from nine_knots.core.tell.drawing.figure import Build, DrawnStrand, Figure, Recipe, strand
 from nine_knots.core.tell.drawing.overhand import doubled_overhand, overhand
 from nine_knots.core.tell.drawing.path import Path, between, smooth
 
@@ -10,7 +10,7 @@ REACH = 62.0
 EYE_X, EYE_R = 52.0, 5.0
 
 
-def eye(x: float, y: float = 0.0, radius: float = EYE_R) -> Strand:
+def eye(x: float, y: float = 0.0, radius: float = EYE_R) -> DrawnStrand:
     """A ring seen nearly from the front, its left side before the line that passes through."""
     ring = Path(x + radius, y, -1.0)
     ring.to(

@@ -3,7 +3,7 @@
 from dataclasses import replace
 from math import pi
 
-from nine_knots.core.tell.drawing.figure import Build, Figure, Recipe, Strand, strand
+from nine_knots.core.tell.drawing.figure import Build, DrawnStrand, Figure, Recipe, strand
 from nine_knots.core.tell.drawing.overhand import overhand
 from nine_knots.core.tell.drawing.path import Path, between, offset, smooth
 
@@ -48,7 +48,7 @@ def _surgeons(crossings: int) -> Build:
         lower = offset(smooth(overhand(crossings, k, -tag, REACH)), -beside)
         # the new piece comes from the right: its tag is the end at the left
         lower = replace(lower, tag=(0, lower.marks[0]))
-        return Figure((Strand("upper", upper), Strand("lower", lower)))
+        return Figure((DrawnStrand("upper", upper), DrawnStrand("lower", lower)))
 
     return build
 

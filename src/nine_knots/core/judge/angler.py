@@ -1,0 +1,29 @@
+"""What a judgement asks of the angler: what they own, how they cast and tie, how they measure."""
+
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
+from nine_knots.core.trade.strand import Stock, titles_of
+from nine_knots.core.trade.tackle import Fly
+from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
+
+
+class Angler(Frozen):
+    """Spools and packets, flies, own cast, own hands, and the system of units."""
+
+    stock: tuple[Stock, ...] = ()
+    flies: tuple[Fly, ...] = ()
+    cast: OwnCast = UNKNOWN
+    tyer: Tyer = USUAL_TYER
+    system: System = "imperial"
+
+    @property
+    def units(self) -> Units:
+        """How they read and write figures."""
+        return Units(self.system)
+
+    @property
+    def titles(self) -> dict[str, str]:
+        """Names of their spools by id."""
+        return titles_of(self.stock)

@@ -1,0 +1,138 @@
+"""Every kind of change at the water or at the table, sought until the smallest serves."""
+
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass
+
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.remedies.rig_changes import (
+    beads,
+    counts,
+    leads,
+    settings,
+    shot_and_setting,
+    shots,
+    without_dropper,
+)
+from nine_knots.core.judge.remedies.search import (
+    Served,
+    Serves,
+    Try,
+    first,
+    judged_by,
+    least,
+    longer,
+    other_spools,
+    smallest,
+)
+from nine_knots.core.judge.remedies.what import What
+from nine_knots.core.judge.water.judgement import Judgement
+from nine_knots.core.trade.leader.workbench import Workbench
+from nine_knots.core.trade.strand import Stock
+
+MOST_TIMES, MOST_COUNT = 2.6, 4.0
+
+
+@dataclass(frozen=True)
+class Sought:
+    """What a change is sought for: the rig as it is, what serves, and whether it must sink more."""
+
+    now: Try
+    bench: Workbench
+    serves: Serves
+    more: bool
+    shorter_sinks: bool
+
+    @property
+    def last(self) -> int:
+        """The tippet's number."""
+        return len(self.now.design.leader.pieces) - 1
+
+
+def sought_for(
+    now: Try, judgement: Judgement, serves: Serves, more: bool, stock: tuple[Stock, ...],
+    units: Units,
+) -> Sought:  # fmt: skip
+    """A search for changes of a rig that is judged so, from these spools."""
+    bench = Workbench(stock=stock, fly=now.design.situation.fly, units=units)
+    return Sought(now, bench, serves, more, judgement.shorter_sinks)
+
+
+def in_the_water(judgement: Judgement, units: Units, more: bool) -> Serves:
+    """Serves where depth and drift are right when it is fished, without a cast."""
+    return judged_by(lambda one: judgement.measures(one.design, one.ask, units), more)
+
+
+def _setting(sought: Sought) -> Served | None:
+    return least(sought.serves, settings(sought.now, sought.bench, sought.more), MOST_TIMES)
+
+
+def _shot_and_setting(sought: Sought) -> Served | None:
+    return shot_and_setting(sought.now, sought.bench, sought.serves) if sought.more else None
+
+
+def _shot(sought: Sought) -> Served | None:
+    return smallest(sought.serves, shots(sought.now, sought.bench, sought.more))
+
+
+def _bead(sought: Sought) -> Served | None:
+    return smallest(sought.serves, beads(sought.now, sought.more))
+
+
+def _tippet_length(sought: Sought) -> Served | None:
+    shorter = sought.more == sought.shorter_sinks
+    change = longer(sought.now, sought.bench, sought.last, shorter, name="tippet")
+    return least(sought.serves, change, MOST_TIMES)
+
+
+def _tippet_spool(sought: Sought) -> Served | None:
+    """Finer sinks sooner and lands softer, stouter holds it up."""
+    spools = other_spools(sought.now, sought.bench, sought.last, not sought.more, "tippet")
+    return smallest(sought.serves, spools)
+
+
+def _dropper(sought: Sought) -> Served | None:
+    if sought.more:
+        return None
+    return first(sought.serves, without_dropper(sought.now, sought.bench))
+
+
+def _leader_length(sought: Sought) -> Served | None:
+    change = longer(sought.now, sought.bench, 0, shorter=sought.more, name="butt")
+    return least(sought.serves, change, MOST_TIMES)
+
+
+def _count(sought: Sought) -> Served | None:
+    change = counts(sought.now, sought.bench.units, sought.more)
+    return least(sought.serves, change, MOST_COUNT)
+
+
+def _lead(sought: Sought) -> Served | None:
+    return first(sought.serves, leads(sought.now, sought.more))
+
+
+CHANGES: dict[What, Callable[[Sought], Served | None]] = {
+    "setting": _setting,
+    "shot and setting": _shot_and_setting,
+    "shot": _shot,
+    "bead": _bead,
+    "tippet length": _tippet_length,
+    "tippet spool": _tippet_spool,
+    "dropper": _dropper,
+    "leader length": _leader_length,
+    "count": _count,
+    "lead": _lead,
+}
+IN_PLACE_OF: dict[What, What] = {"shot and setting": "setting"}
+"""Changes that are sought only where a simpler one of their kind does not serve."""
+
+
+def changes(sought: Sought, kinds: tuple[What, ...]) -> Iterator[tuple[What, Served | None]]:
+    """Of each kind in turn the smallest change that serves."""
+    served: set[What] = set()
+    for what in kinds:
+        if IN_PLACE_OF.get(what) in served:
+            continue
+        found = CHANGES[what](sought)
+        if found is not None:
+            served.add(what)
+        yield what, found

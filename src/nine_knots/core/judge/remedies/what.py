@@ -1,0 +1,22 @@
+"""What can be changed of a rig or of how it is fished, by name."""
+
+from typing import Literal
+
+What = Literal[
+    "tippet length",
+    "tippet spool",
+    "butt",
+    "middle",
+    "fly",
+    "stroke",
+    "setting",
+    "shot and setting",
+    "shot",
+    "bead",
+    "dropper",
+    "leader length",
+    "count",
+    "lead",
+]
+Tunes = Literal["setting", "mark", "shot", "bead"]
+"""What has a least and a most, or one setting, for a wanted depth."""

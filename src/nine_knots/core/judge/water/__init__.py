@@ -1,0 +1,1 @@
+"""What the ways of fishing share in their judgement."""

@@ -1,0 +1,81 @@
+"""The judgement of ways in which something floats the rig."""
+
+from typing import ClassVar
+
+from nine_knots.core.base.measure import Measure
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.remedies.what import Tunes, What
+from nine_knots.core.judge.water.cords import Reckoned, drift_cord
+from nine_knots.core.judge.water.judgement import FollowedJudgement
+from nine_knots.core.models.water.fished import ANCHORED, NATURAL, TOUCHES, Fished
+
+
+class FloatedJudgement(FollowedJudgement):
+    """It should drift almost as fast as the surface, down in the zone for most of the drift.
+
+    ``floated_by`` is what floats it, in words.
+    """
+
+    asks: ClassVar[str] = "Does it drift freely?"
+    remedies: ClassVar[tuple[What, ...]] = (
+        "shot",
+        "bead",
+        "tippet length",
+        "tippet spool",
+        "dropper",
+    )
+    at_the_water: ClassVar[tuple[What, ...]] = ("shot", "bead", "tippet length")
+    tuned: ClassVar[tuple[Tunes, ...]] = ("shot", "bead")
+    floated_by: ClassVar[str]
+
+    def drift(self, fished: Fished, units: Units) -> Measure:
+        """The drift cord; on its edge where the rig ticks the bed."""
+        touches = fished.contact > TOUCHES
+        return drift_cord(self.asks, self.drifted(fished, units), touches)
+
+    def drifted(self, fished: Fished, units: Units) -> Reckoned:
+        """Under, still, anchored, dragging, too light, too late, or right."""
+        what, share, fly = self.floated_by, fished.share, fished.lowest
+        if fished.goes_under:
+            why = f"The rig pulls the {what} under: less weight, or more to float it."
+            return Reckoned("too much", 1.7, "goes under", why)
+        if share is None:
+            return Reckoned("right", 0.0, "hangs still", "Still water: it hangs where it was cast.")
+        rate = f"{share:.0%} of the surface's pace"
+        if share < ANCHORED:
+            why = "It lies on the bed and holds the line: too heavy."
+            return Reckoned("too much", 2.0, "anchored", why)
+        if fished.drags:
+            lies = f"{fished.contact:.0%} of its weight lies on the bed"
+            why = f"{lies}: less weight, or set shallower."
+            return Reckoned("too much", 1.3, "drags on the bed", why)
+        if fly.zone_after_s is None:
+            why = f"It never comes down to the zone in {units.seconds(fished.drift_s)} of drift."
+            return Reckoned("too little", -1.5, "too light", f"{why} It drifts at {rate}.")
+        if fly.zone_after_s > 0.5 * fished.drift_s:
+            after = units.seconds(fly.zone_after_s)
+            why = f"In the zone only after {after}, more than half the drift."
+            return Reckoned("too little", -1.15, "down too late", why)
+        touch = " It ticks the bed." if fished.contact > TOUCHES else ""
+        low, high = NATURAL
+        slow = (0.5 * (low + high) - share) / (high - low)
+        why = f"{_words_of(what, share)} {_zone_words(fished, units)}{touch}"
+        figure = f"drifts at {rate.split(' of ')[0]}"
+        return Reckoned("right", max(-0.9, min(0.9, slow)), figure, why)
+
+
+def _words_of(what: str, share: float) -> str:
+    low, high = NATURAL
+    if share > high:
+        return f"The {what} goes almost with the surface: little holds it."
+    if share < low:
+        return f"The {what} goes much slower than the surface: near dragging."
+    return "A little slower than the surface, as is natural."
+
+
+def _zone_words(fished: Fished, units: Units) -> str:
+    fly = fished.lowest
+    assert fly.zone_after_s is not None
+    return (
+        f"In the zone after {units.seconds(fly.zone_after_s)}, for {units.seconds(fly.zone_for_s)}."
+    )

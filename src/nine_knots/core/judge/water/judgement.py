@@ -1,0 +1,102 @@
+"""What the judgement of a way of fishing is: its two cords, and what mends them."""
+
+from abc import ABC, abstractmethod
+from collections.abc import Iterator
+from typing import ClassVar
+
+from nine_knots.core.base.measure import Measure, Standing
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.remedies.what import Tunes, What
+from nine_knots.core.judge.water.cords import Reckoned, depth_cord, drift_cord
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.fished import Fished, fished_of
+from nine_knots.core.models.water.way import Way
+from nine_knots.core.models.water.zone import zone_top_m
+from nine_knots.core.trade.design import Design
+
+NEAR_SHARE, NEAR_LEAST_M = 0.12, 0.06  # of a wanted depth, within which it is met
+
+
+class Judgement(ABC):
+    """How a way of fishing is judged; one file in ``judge.ways`` beside the way's own.
+
+    ``asks`` is the drift cord's question. ``remedies`` are what is tried where a cord is wrong,
+    ``at_the_water`` what an angler changes there and then, the quickest first, ``tuned`` what has
+    a least and a most. ``shorter_sinks`` where a shorter tippet brings the fly down, ``may_lie``
+    where it may lie on the bed, ``by_slack`` where a cast must be thrown first for its slack.
+    """
+
+    way: ClassVar[Way]
+    asks: ClassVar[str]
+    remedies: ClassVar[tuple[What, ...]]
+    at_the_water: ClassVar[tuple[What, ...]] = ("shot", "bead")
+    tuned: ClassVar[tuple[Tunes, ...]] = ("bead",)
+    shorter_sinks: ClassVar[bool] = False
+    may_lie: ClassVar[bool] = False
+    by_slack: ClassVar[bool] = False
+
+    @abstractmethod
+    def measures(self, design: Design, ask: WaterAsk, units: Units) -> Iterator[Measure]:
+        """Depth and drift, what is sooner told first; CannotCompute where a model refuses."""
+
+
+class FollowedJudgement(Judgement):
+    """The judgement of a way in which the rig is followed down."""
+
+    def measures(self, design: Design, ask: WaterAsk, units: Units) -> Iterator[Measure]:
+        """Depth, which a settled drift tells at once, and then the drift."""
+        fished = fished_of(self.way.fish(design, ask))
+        yield self.depth(fished, ask, units)
+        yield self.drift(fished, units)
+
+    @abstractmethod
+    def drifted(self, fished: Fished, units: Units) -> Reckoned:
+        """How it drifts."""
+
+    def drift(self, fished: Fished, units: Units) -> Measure:
+        """The drift cord."""
+        return drift_cord(self.asks, self.drifted(fished, units))
+
+    def depth(self, fished: Fished, ask: WaterAsk, units: Units) -> Measure:
+        """The depth cord: the point fly against the depth that was asked for, or as is usual."""
+        if ask.wanted_m is not None:
+            return depth_cord(_against_wanted(fished, ask.wanted_m, units))
+        return depth_cord(self.deep(fished, units))
+
+    def deep(self, fished: Fished, units: Units) -> Reckoned:
+        """Where the point fly fishes, against the zone at the bed."""
+        fly, stream = fished.lowest, fished.fishing.stream
+        whole, zone = units.depth(stream.depth_m).text, zone_top_m(stream.depth_m)
+        if fished.drags and not self.may_lie:
+            return Reckoned(
+                "too much", 1.3, "on the bed", f"It lies and drags on the bed, {whole} down."
+            )
+        if fished.on_bed:
+            why = f"At the bed, {whole} down, and still moving."
+            return Reckoned("right", 0.7, "ticks the bed", why)
+        off, up = 1.0 - 2.0 * fly.height_m / zone, units.depth(fly.height_m).text
+        if fly.height_m > zone:
+            top = units.depth(zone).text
+            why = f"{up} above the bed; the zone there is the lowest {top} of {whole}."
+            return Reckoned("too little", max(-2.5, off), fishes_at(fished, units), why)
+        why = f"{up} above the bed of {whole}: in the zone."
+        return Reckoned("right", off, fishes_at(fished, units), why)
+
+
+def down_m(fished: Fished) -> float:
+    """How far below the surface the point fly fishes, in m."""
+    return max(0.0, fished.fishing.stream.depth_m - fished.lowest.height_m)
+
+
+def fishes_at(fished: Fished, units: Units) -> str:
+    """``fishes at 2½ ft``."""
+    return f"fishes at {units.depth(down_m(fished)).text}"
+
+
+def _against_wanted(fished: Fished, wanted_m: float, units: Units) -> Reckoned:
+    depth_m = fished.fishing.stream.depth_m
+    near = max(NEAR_LEAST_M, NEAR_SHARE * wanted_m)
+    off = (down_m(fished) - min(wanted_m, depth_m)) / near
+    standing: Standing = "too little" if off < -1.0 else "too much" if off > 1.0 else "right"
+    why = f"You asked for {units.depth(wanted_m).text} in {units.depth(depth_m).text} of water."
+    return Reckoned(standing, off, fishes_at(fished, units), why)

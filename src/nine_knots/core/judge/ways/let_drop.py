@@ -1,0 +1,37 @@
+"""Judged on the drop."""
+
+from nine_knots.core.base.measure import Standing
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.water.cords import Reckoned
+from nine_knots.core.judge.water.judgement import FollowedJudgement
+from nine_knots.core.models.water.fished import Fished
+from nine_knots.core.models.ways.let_drop import LET_DROP
+
+DROPS_S = 5.0  # in which a dropped fly should be down [G]
+
+
+class LetDropJudgement(FollowedJudgement):
+    """It should be down in front of the fish before the fish is past."""
+
+    way = LET_DROP
+    asks = "How soon is it down?"
+    remedies = ("shot", "bead", "tippet length", "tippet spool", "dropper")
+    may_lie = True
+
+    def drifted(self, fished: Fished, units: Units) -> Reckoned:
+        """Seconds to the bed."""
+        fly = fished.lowest
+        if fly.zone_after_s is None:
+            why = "It does not come down to the bed: too light."
+            return Reckoned("too little", -1.5, "hangs", why)
+        depth = units.depth(fished.fishing.stream.depth_m).text
+        standing: Standing = "too little" if fly.zone_after_s > DROPS_S else "right"
+        return Reckoned(
+            standing,
+            max(-1.4, 0.8 - 1.8 * fly.zone_after_s / DROPS_S),
+            f"down in {units.seconds(fly.zone_after_s)}",
+            f"It falls through {depth}; lead by as much.",
+        )
+
+
+JUDGEMENT = LetDropJudgement()

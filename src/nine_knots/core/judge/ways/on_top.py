@@ -1,0 +1,85 @@
+"""Judged on the surface: how long a dry fly is free of drag, and whether it floats."""
+
+from collections.abc import Iterator
+
+from nine_knots.core.base.measure import Measure, Standing
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.water.cords import Reckoned, depth_cord, drift_cord
+from nine_knots.core.judge.water.judgement import Judgement
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.dry_fly import Drag, drag_of
+from nine_knots.core.models.water.surroundings import fluid_of
+from nine_knots.core.models.ways.on_top import ON_TOP
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.in_water import fly_body, fly_float
+
+SHORT_S, LONG_S = 0.7, 3.0  # free of drag: less is drag at once, this is a good drift [G]
+USUAL_SLACK_M = 0.25  # of a soft cast, where none was simulated [G]
+FLOATS_ASKS = "Does it float, and how does the tippet lie?"
+
+
+class OnTopJudgement(Judgement):
+    """Slack is what keeps a dry fly free: a longer or finer tippet leaves more of it."""
+
+    way = ON_TOP
+    asks = "How long is it free of drag?"
+    remedies = ("tippet length", "tippet spool")
+    at_the_water = ()
+    tuned = ()
+    by_slack = True
+
+    def measures(self, design: Design, ask: WaterAsk, units: Units) -> Iterator[Measure]:
+        """Whether it floats, and for how long it is free."""
+        yield self.floats(design, units)
+        yield self.free(drag_on(design, ask), ask.slack_m is not None, units)
+
+    def free(self, drag: Drag, landed: bool, units: Units) -> Measure:
+        """The drift cord: seconds before it drags, with the slack in which its cast ``landed``."""
+        free = drag.free_s
+        slack = units.depth(drag.slack_m).text
+        if free is None:
+            still = Reckoned("right", 0.3, "no drag", "Nothing moves: it lies where it fell.")
+            return drift_cord(self.asks, still)
+        along = drag.along_s is not None and free >= drag.along_s - 1e-9
+        limit = "along the stream" if along else "across a faster lane"
+        from_cast = "of this cast" if landed else "as a soft cast leaves"
+        why = (
+            f"About {slack} of slack {from_cast}; currents that differ by "
+            f"{units.speed(drag.differs_m_s).text} use it up {limit} first."
+        )
+        off = min(0.9, 2.0 * (free - SHORT_S) / (LONG_S - SHORT_S) - 1.0)
+        standing: Standing = "too little" if free < SHORT_S else "right"
+        found = Reckoned(standing, max(-2.0, off), f"free for {units.seconds(free)}", why)
+        return drift_cord(self.asks, found, free < 1.3 * SHORT_S)
+
+    def floats(self, design: Design, units: Units) -> Measure:
+        """The depth cord: whether it is held up, and how its tippet lies."""
+        fly, tippet = design.situation.fly, design.leader.pieces[-1]
+        fluid = fluid_of(design.situation.water)
+        hangs_n = sum(
+            fly_body(other, fluid).weight_n
+            for _, other in design.leader.flies_above
+            if other.bead is not None
+        )
+        if hangs_n > fly_float(fly).carries_n:
+            why = "What hangs below it weighs more than its hackle carries."
+            return depth_cord(Reckoned("too much", 1.4, "is drawn under", why), FLOATS_ASKS)
+        sinks = tippet.strand.substance.family == "fluorocarbon"
+        last = "60 cm" if units.system == "metric" else "two feet"
+        why = (
+            "Fluorocarbon sinks just under the film: less glare, but it draws a small fly down in "
+            "time."
+            if sinks
+            else f"Nylon floats on the film: keep the last {last} free of grease, to cut the glare."
+        )
+        figure = "in the film" if design.situation.in_the_film else "floats"
+        return depth_cord(Reckoned("right", 0.3 if sinks else 0.0, figure, why), FLOATS_ASKS)
+
+
+def drag_on(design: Design, ask: WaterAsk) -> Drag:
+    """How long slack keeps the fly free: of the cast that was thrown, or of a soft one."""
+    slack = ask.slack_m if ask.slack_m is not None else USUAL_SLACK_M
+    return drag_of(design.situation.water, slack, ask.differs_m_s)
+
+
+JUDGEMENT = OnTopJudgement()

@@ -1,0 +1,26 @@
+"""What the angler may set of how a rig is fished."""
+
+from pydantic import Field
+
+from nine_knots.core.base.frozen import Frozen
+
+
+class WaterAsk(Frozen):
+    """What the angler may set of how it is fished; None is the usual."""
+
+    wanted_m: float | None = Field(default=None, gt=0.0, le=30.0, description="depth wanted")
+    lead: float = Field(default=0.8, ge=0.0, le=1.5, description="of the surface's speed")
+    tip_m: float = Field(default=1.4, ge=0.2, le=4.0, description="rod tip above the water")
+    out_m: float | None = Field(default=None, gt=0.3, le=40.0, description="beyond the rod's tip")
+    count_s: float | None = Field(default=None, ge=0.0, le=120.0)
+    pull_m: float = Field(default=0.3, ge=0.05, le=1.5)
+    pull_m_s: float = Field(default=0.6, ge=0.05, le=3.0)
+    pause_s: float = Field(default=0.8, ge=0.0, le=10.0)
+    line_m: float = Field(default=12.0, ge=3.0, le=30.0, description="of line on the water")
+    slack_m: float | None = Field(default=None, ge=0.0, le=5.0, description="as it lands")
+    differs_m_s: float | None = Field(
+        default=None, gt=0.0, le=3.0, description="currents between you and the fly"
+    )
+
+
+USUAL_ASK = WaterAsk()

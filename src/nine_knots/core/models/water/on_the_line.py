@@ -1,0 +1,61 @@
+"""Ways in which line and leader hang below the rod's tip: sunk, then moved by the line."""
+
+from abc import abstractmethod
+
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.laying import EVERY_S, on_the_surface
+from nine_knots.core.models.water.rig_in_water import RigInWater, rig_below
+from nine_knots.core.models.water.surroundings import fluid_of, stream_of
+from nine_knots.core.models.water.way import Fishing, Way
+from nine_knots.core.physics.fluid import Fluid
+from nine_knots.core.physics.stepper import History, Leg, history
+from nine_knots.core.physics.stream import Stream
+from nine_knots.core.physics.tree import SEGMENT_M
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.schools import line_leads
+from nine_knots.core.trade.tackle import line_profile
+from nine_knots.core.trade.tackle.sink_classes import SINK_CLASS_M_S
+
+COARSE_STEP_S = 0.02  # with a fly line in the water
+FLOATING_COUNT_S, LONGEST_COUNT_S = 8.0, 30.0
+
+
+class OnTheLine(Way):
+    """Line and leader straight below the rod's tip; sunk, then stripped or held."""
+
+    @abstractmethod
+    def legs(self, design: Design, stream: Stream, ask: WaterAsk) -> tuple[float, tuple[Leg, ...]]:
+        """Seconds until it is fished, and what the line's upper end does from the first on."""
+
+    def fish(self, design: Design, ask: WaterAsk) -> Fishing:
+        """Laid straight down the stream, and led through its legs."""
+        day = design.situation
+        stream, fluid = stream_of(day.water), fluid_of(day.water)
+        rig = _line_and_rig(design, fluid, ask)
+        start = on_the_surface(rig, stream, 1.0)
+        begins, legs = self.legs(design, stream, ask)
+
+        def follow() -> History:
+            return history(rig.tree, start, stream, legs, fluid, None, EVERY_S, COARSE_STEP_S)
+
+        return Fishing(self, rig, stream, fluid, follow, None, None, begins)
+
+
+def _line_and_rig(design: Design, fluid: Fluid, ask: WaterAsk) -> RigInWater:
+    """What is out beyond the rod's tip: line and leader, or as much mono where that is thrown."""
+    leader, day = design.leader, design.situation
+    if not line_leads(leader):
+        top_m = max(0.0, leader.length_m - ask.line_m)
+        return rig_below(leader, day.fly, fluid, top_m, segment_m=2.0 * SEGMENT_M)
+    line = line_profile(day.line)
+    return rig_below(leader, day.fly, fluid, 0.0, line, ask.line_m, segment_m=2.0 * SEGMENT_M)
+
+
+def usual_count_s(design: Design) -> float:
+    """Seconds counted down: to half the depth at the line's own sinking speed, half a minute at
+    most; a floating line's fly has eight seconds."""
+    day = design.situation
+    if day.line.sinking == "floating":
+        return FLOATING_COUNT_S
+    from_class = SINK_CLASS_M_S[day.line.sinking]
+    return float(min(LONGEST_COUNT_S, round(0.6 * day.water.depth_m / from_class)))

@@ -1,0 +1,97 @@
+"""What a way of fishing is: when it is used, how it lays a rig on the water and leads it."""
+
+from abc import ABC, abstractmethod
+from collections.abc import Callable
+from dataclasses import dataclass
+from functools import cached_property
+from typing import ClassVar, Literal
+
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.rig_in_water import RigInWater
+from nine_knots.core.physics.floats import Float
+from nine_knots.core.physics.fluid import Fluid
+from nine_knots.core.physics.stepper import History
+from nine_knots.core.physics.stream import Stream
+from nine_knots.core.physics.tree import Array
+from nine_knots.core.trade.design import Design
+
+Top = Literal["indicator", "fly", "line", "rod"]
+"""What holds the upper end of the rig in the water."""
+
+SETTLED_SHARE = 0.25  # of a drift, at its end, over which it is taken as settled
+
+
+class Way(ABC):
+    """A way of fishing. One file in ``models.ways``, with its judgement and its words in the
+    rooms of that name in ``judge`` and ``tell``.
+
+    ``place`` is when it is asked whether it fits, smaller first; ``followed`` is False where the
+    rig stays on the surface; ``drifts`` where its flies go with the stream.
+    """
+
+    key: ClassVar[str]
+    place: ClassVar[int]
+    top: ClassVar[Top]
+    followed: ClassVar[bool] = True
+    drifts: ClassVar[bool] = False
+
+    @abstractmethod
+    def fits(self, design: Design) -> bool:
+        """Whether a design is fished this way, those of smaller ``place`` not fitting."""
+
+    @abstractmethod
+    def fish(self, design: Design, ask: WaterAsk) -> "Fishing":
+        """A design laid on the water; CannotCompute where it is not followed."""
+
+    def water_line_m(self, design: Design) -> float | None:
+        """Where the surface is along the leader, in m from the line's tip; None where all of it
+        lies on it or under it."""
+        return None
+
+    def fishes_in(self, count: int, begins: int) -> slice:
+        """The frames in which it fishes, of ``count``, where ``begins`` is that of ``begins_s``."""
+        return slice(int((1.0 - SETTLED_SHARE) * count), count)
+
+    def fishes_at_m(self, heights: Array, late: slice) -> float:
+        """Where a fly fishes, of its heights above the bed in m by frame."""
+        return float(heights[late].mean())
+
+
+@dataclass(frozen=True)
+class Settled:
+    """A drift that has settled: speed (m/s), places (n, 2) from below the top, the force on the
+    top (N), what the bed carries (N), and whether it is clear of the bed."""
+
+    speed_m_s: float
+    places: Array
+    top_n: tuple[float, float]
+    floor_n: float
+    clear: bool
+
+
+@dataclass(frozen=True)
+class Fishing:
+    """A rig in the stream, fished in its way: its history, and what a drift settles to.
+
+    ``begins_s`` is when the strip or the swing begins, the end of the drift otherwise.
+    """
+
+    way: Way
+    rig: RigInWater
+    stream: Stream
+    fluid: Fluid
+    follow: Callable[[], History]
+    floats: Float | None
+    settled: Settled | None
+    begins_s: float
+
+    @cached_property
+    def history(self) -> History:
+        """The rig followed; only when it is asked for, since a search often need not know."""
+        return self.follow()
+
+    @property
+    def late(self) -> slice:
+        """The frames over which it fishes."""
+        begins = int(self.begins_s / self.history.every_s)
+        return self.way.fishes_in(len(self.history.places), begins)

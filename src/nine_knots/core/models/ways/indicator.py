@@ -1,0 +1,33 @@
+"""Under an indicator, mended so that it drifts by itself."""
+
+from nine_knots.core.models.water.floated import Floated, FloatedTop
+from nine_knots.core.physics.fluid import Fluid
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.in_water import indicator_float
+
+
+class UnderIndicator(Floated):
+    """The rig hangs under an indicator on the leader."""
+
+    key = "under an indicator"
+    place = 50
+    top = "indicator"
+
+    def fits(self, design: Design) -> bool:
+        """Where one hangs on the leader."""
+        return design.leader.indicator is not None
+
+    def floated_top(self, design: Design, fluid: Fluid) -> FloatedTop:
+        """The indicator."""
+        indicator = design.leader.indicator
+        assert indicator is not None
+        at_m = design.leader.length_m - indicator.above_end_m
+        return FloatedTop(at_m, indicator_float(indicator, fluid.rho))
+
+    def water_line_m(self, design: Design) -> float | None:
+        """At the indicator."""
+        indicator = design.leader.indicator
+        return design.leader.length_m - indicator.above_end_m if indicator else None
+
+
+UNDER_INDICATOR = UnderIndicator()

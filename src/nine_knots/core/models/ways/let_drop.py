@@ -1,0 +1,36 @@
+"""Led in front of the fish and let drop."""
+
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.laying import EVERY_S, drift_s, on_the_surface
+from nine_knots.core.models.water.rig_in_water import rig_below
+from nine_knots.core.models.water.surroundings import fluid_of, stream_of
+from nine_knots.core.models.water.way import Fishing, Way
+from nine_knots.core.physics.stepper import History, Leg, history
+from nine_knots.core.trade.design import Design
+
+
+class LetDrop(Way):
+    """Cast beyond the fish, and left to fall on a held line."""
+
+    key = "let drop"
+    place = 40
+    top = "line"
+
+    def fits(self, design: Design) -> bool:
+        """Where it is to be led in front of a fish and dropped."""
+        return design.situation.wish == "lead and drop"
+
+    def fish(self, design: Design, ask: WaterAsk) -> Fishing:
+        """Straight on the surface, and held."""
+        day = design.situation
+        stream, fluid = stream_of(day.water), fluid_of(day.water)
+        rig = rig_below(design.leader, day.fly, fluid)
+        lasts, start = drift_s(stream), on_the_surface(rig, stream, 1.0)
+
+        def follow() -> History:
+            return history(rig.tree, start, stream, (Leg(lasts),), fluid, every_s=EVERY_S)
+
+        return Fishing(self, rig, stream, fluid, follow, None, None, lasts)
+
+
+LET_DROP = LetDrop()

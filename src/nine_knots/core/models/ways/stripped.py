@@ -1,0 +1,43 @@
+"""Cast out, counted down and stripped back."""
+
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.on_the_line import OnTheLine, usual_count_s
+from nine_knots.core.models.water.surroundings import STILL_M_S
+from nine_knots.core.physics.stepper import Leg
+from nine_knots.core.physics.stream import Stream
+from nine_knots.core.trade.design import Design
+
+PULLS = 8
+
+
+class Stripped(OnTheLine):
+    """Pulled back in strips, with pauses."""
+
+    key = "stripped"
+    place = 20
+    top = "rod"
+
+    def fits(self, design: Design) -> bool:
+        """Where it is to be stripped, or to swing where nothing swings it."""
+        wish, pace = design.situation.wish, design.situation.water.pace_m_s
+        return wish == "strip" or (wish == "swing" and pace <= STILL_M_S)
+
+    def legs(
+        self,
+        design: Design,
+        stream: Stream,
+        ask: WaterAsk,
+    ) -> tuple[float, tuple[Leg, ...]]:
+        """Counted down, the rod's tip still; then pulls and pauses."""
+        sinks = ask.count_s if ask.count_s is not None else usual_count_s(design)
+        pull = Leg(ask.pull_m / ask.pull_m_s, -ask.pull_m_s)
+        pause = (Leg(ask.pause_s, 0.0),) if ask.pause_s > 0.0 else ()
+        first = (Leg(sinks, 0.0),) if sinks > 0.0 else ()
+        return sinks, (*first, *((pull, *pause) * PULLS))
+
+    def fishes_in(self, count: int, begins: int) -> slice:
+        """From the first pull."""
+        return slice(min(begins, count - 1), count)
+
+
+STRIPPED = Stripped()

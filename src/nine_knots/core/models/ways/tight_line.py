@@ -1,0 +1,66 @@
+"""On a tight line, led by the rod's tip."""
+
+import numpy as np
+
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.laying import EVERY_S, drift_s
+from nine_knots.core.models.water.rig_in_water import RigInWater, rig_below
+from nine_knots.core.models.water.surroundings import STILL_M_S, fluid_of, stream_of
+from nine_knots.core.models.water.way import Fishing, Way
+from nine_knots.core.physics.stepper import History, Leg, history
+from nine_knots.core.physics.stream import Stream
+from nine_knots.core.physics.tree import Array
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.schools import line_leads
+
+SLOPE = 0.9  # of its length beyond the rod's tip, how far a tight line's fly lands away
+
+
+class TightLine(Way):
+    """Nothing floats it: the rod's tip leads it through the drift."""
+
+    key = "on a tight line"
+    place = 70
+    top = "rod"
+    drifts = True
+
+    def fits(self, design: Design) -> bool:
+        """Where mono without a line is fished in moving water."""
+        return not line_leads(design.leader) and design.situation.water.pace_m_s > STILL_M_S
+
+    def fish(self, design: Design, ask: WaterAsk) -> Fishing:
+        """Lobbed up the stream, and led down it at a share of its speed."""
+        day = design.situation
+        stream, fluid = stream_of(day.water), fluid_of(day.water)
+        top_m = max(0.0, design.leader.length_m - out_m(design, ask))
+        rig = rig_below(design.leader, day.fly, fluid, top_m)
+        lasts, start = drift_s(stream), _from_the_tip(rig, stream, ask.tip_m)
+        legs = (Leg(lasts, ask.lead * stream.surface_m_s),)
+
+        def follow() -> History:
+            return history(rig.tree, start, stream, legs, fluid, every_s=EVERY_S)
+
+        return Fishing(self, rig, stream, fluid, follow, None, None, lasts)
+
+    def fishes_at_m(self, heights: Array, late: slice) -> float:
+        """Where it comes lowest: a led line swings up at the end."""
+        return float(np.sort(heights)[: max(1, len(heights) // 5)].mean())
+
+
+def out_m(design: Design, ask: WaterAsk) -> float:
+    """What is out beyond the rod's tip on a tight line: it reaches the bed at a slant."""
+    usual = 1.15 * ask.tip_m + 1.1 * design.situation.water.depth_m
+    return min(design.leader.length_m, ask.out_m or usual)
+
+
+def _from_the_tip(rig: RigInWater, stream: Stream, tip_m: float) -> Array:
+    """Straight from the rod's tip to where the fly lands upstream, the rest on the surface."""
+    reach, whole = rig.tree.reach, rig.length_m
+    drop = min(tip_m, SLOPE * whole)
+    slant = drop / whole
+    x = -reach * (1.0 - slant**2) ** 0.5
+    z = np.maximum(stream.depth_m + tip_m - reach * slant, stream.depth_m)
+    return np.stack([x, z], axis=1)
+
+
+TIGHT_LINE = TightLine()

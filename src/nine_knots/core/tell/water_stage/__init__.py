@@ -1,0 +1,1 @@
+"""The Water stage in figures and words, as far as the ways of fishing share them."""

@@ -1,0 +1,74 @@
+"""The words of ways in which something floats the rig."""
+
+from typing import ClassVar
+
+from nine_knots.core.base.measure import Fact, Standing
+from nine_knots.core.base.units import Units
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.fished import GOOD_ANGLE, WIDE_ANGLE, Fished
+from nine_knots.core.tell.water_stage.finer_tippet import finer_tippet
+from nine_knots.core.tell.water_stage.telling import FollowedTelling, Told
+from nine_knots.core.trade.design import Design
+
+RULE_OF_THUMB = 1.5  # of the depth, from what floats it to the lowest fly [P]
+
+
+class FloatedTelling(FollowedTelling):
+    """How upright it hangs, and how much of what floats it is used.
+
+    ``float_title`` is what floats it, at the head of a line; ``by_rule`` where the rule of thumb
+    is about it.
+    """
+
+    float_title: ClassVar[str]
+    by_rule: ClassVar[bool] = True
+
+    def own_facts(
+        self,
+        design: Design,
+        fished: Fished,
+        ask: WaterAsk,
+        units: Units,
+    ) -> tuple[Fact | None, ...]:
+        """The line's angle, the float's load, the rule of thumb."""
+        moves = fished.fishing.stream.surface_m_s > 0.0
+        return (
+            _contact(fished) if moves else None,
+            self._carried(fished) if moves else None,
+            _rule(fished, units) if self.by_rule else None,
+        )
+
+    def _carried(self, fished: Fished) -> Fact:
+        floats = fished.fishing.floats
+        assert floats is not None
+        share = fished.pulled_n / floats.carries_n
+        text = f"is loaded to {min(9.99, share):.0%} of what takes it under."
+        standing: Standing = "too much" if share > 1.0 else "right"
+        return Fact(self.float_title, text, standing)
+
+    def what_if(self, design: Design, fished: Fished, ask: WaterAsk, units: Units) -> Told:
+        """A finer tippet, where a drift settles."""
+        if fished.fishing.settled is None:
+            return (), ()
+        return (), finer_tippet(design, fished, ask, units)
+
+
+def _contact(fished: Fished) -> Fact:
+    angle = 5.0 * round(fished.angle_deg / 5.0)
+    if angle <= GOOD_ANGLE:
+        return Fact("Line", f"hangs {angle:g}° from upright: takes show at once.")
+    if angle <= WIDE_ANGLE:
+        return Fact("Line", f"hangs {angle:g}° from upright, as is usual.")
+    text = f"slants {angle:g}° from upright: too light, too thick, or set too long to show a take."
+    return Fact("Line", text, "too little")
+
+
+def _rule(fished: Fished, units: Units) -> Fact:
+    depth, setting = fished.fishing.stream.depth_m, fished.fishing.rig.length_m
+    ruled = units.depth(RULE_OF_THUMB * depth).text
+    return Fact(
+        "Set at",
+        f"{units.length(setting).text}, {setting / depth:.1f} times the depth. The rule of thumb "
+        f"says 1.5 times, {ruled}: right in fast water and for light flies, too long in slow "
+        "water or under good weight.",
+    )

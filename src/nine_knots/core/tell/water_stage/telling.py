@@ -1,0 +1,121 @@
+"""What the words of a way of fishing are: its fields, its reading, what it tells beside."""
+
+from abc import ABC, abstractmethod
+from typing import ClassVar
+
+from nine_knots.core.base.measure import Fact
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.water.judgement import FollowedJudgement
+from nine_knots.core.judge.water_rules import rule_facts
+from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.fished import Fished, fished_of
+from nine_knots.core.models.water.way import Way
+from nine_knots.core.tell.ruler import ruler
+from nine_knots.core.tell.water_stage.facts import order_of_weight, shot_place
+from nine_knots.core.tell.water_stage.reading import Aside, Field, ThingPlace, WaterReading
+from nine_knots.core.tell.water_stage.section import flow, fly_reading, movie_of, steady, threads
+from nine_knots.core.trade.design import Design
+
+Told = tuple[tuple[Aside, ...], tuple[Fact, ...]]
+
+
+class Telling(ABC):
+    """How a way of fishing is told; one file in ``tell.ways`` beside the way's own."""
+
+    way: ClassVar[Way]
+    words: ClassVar[str]
+
+    @abstractmethod
+    def fields(self, design: Design, ask: WaterAsk, units: Units) -> tuple[Field, ...]:
+        """How it is fished, in figures as they can be typed; only what this way goes by."""
+
+    @abstractmethod
+    def reading(self, design: Design, ask: WaterAsk, units: Units, movie: bool) -> WaterReading:
+        """All of its stage, with its movie or without; CannotCompute where it cannot."""
+
+
+class FollowedTelling(Telling):
+    """The words of a way in which the rig is followed down.
+
+    ``wants_anchor`` where a lighter point fly swings loose.
+    """
+
+    judgement: ClassVar[FollowedJudgement]
+    wants_anchor: ClassVar[bool] = False
+
+    def fields(
+        self,
+        design: Design,
+        ask: WaterAsk,
+        units: Units,
+    ) -> tuple[Field, ...]:
+        """The depth wanted."""
+        return (wanted_field(ask, units),)
+
+    def own_facts(
+        self,
+        design: Design,
+        fished: Fished,
+        ask: WaterAsk,
+        units: Units,
+    ) -> tuple[Fact | None, ...]:
+        """What is told of this way only."""
+        return ()
+
+    def what_if(
+        self,
+        design: Design,
+        fished: Fished,
+        ask: WaterAsk,
+        units: Units,
+    ) -> Told:
+        """Other cases, to draw beside it and to tell."""
+        return (), ()
+
+    def reading(self, design: Design, ask: WaterAsk, units: Units, movie: bool) -> WaterReading:
+        """The section, the rig followed in it, its flies, the cords and the facts."""
+        fishing = self.way.fish(design, ask)
+        fished = fished_of(fishing)
+        asides, told = self.what_if(design, fished, ask, units) if movie else ((), ())
+        facts = (
+            *self.own_facts(design, fished, ask, units),
+            order_of_weight(design, fished, self.wants_anchor),
+            shot_place(design, units),
+        )
+        things = design.leader.attachments
+        return WaterReading(
+            way=self.way.key,
+            words=self.words,
+            top=self.way.top,
+            followed=True,
+            fields=self.fields(design, ask, units),
+            depth=units.depth(fishing.stream.depth_m),
+            zone_m=fished.zone_m,
+            flow=flow(fishing.stream, units),
+            depth_ticks=ruler(fishing.stream.depth_m, units),
+            movie=movie_of(fishing) if movie else None,
+            steady=steady(fishing),
+            threads=threads(design, fishing.rig),
+            flies=tuple(fly_reading(fly, fished, units) for fly in fished.flies),
+            things=tuple(
+                ThingPlace(thing, things[thing].kind, node)
+                for thing, node in fishing.rig.things.items()
+            ),
+            asides=asides,
+            lane=None,
+            facts=(*(fact for fact in facts if fact is not None), *told),
+            rules=rule_facts(design, units),
+            drift=self.judgement.drift(fished, units),
+            depth_cord=self.judgement.depth(fished, ask, units),
+        )
+
+
+def wanted_field(ask: WaterAsk, units: Units) -> Field:
+    """The depth at which the point fly is wanted; at the bed where none is given."""
+    wanted = units.depth(ask.wanted_m).text if ask.wanted_m is not None else ""
+    return Field("wanted", "Depth wanted", wanted, "by the bed")
+
+
+def line_field(ask: WaterAsk, units: Units) -> Field:
+    """The line that is out on the water."""
+    return Field("line", "Line out", units.length(ask.line_m).text)
