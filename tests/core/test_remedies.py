@@ -55,7 +55,7 @@ def test_a_leader_that_does_not_open_is_offered_what_opens_it():
         stroke = STROKE
         if what == "stroke":
             assert remedy.design == LONG
-            stroke = Stroke(speed_m_s=parse_speed(remedy.speed))
+            stroke = Stroke(speed_m_s=parse_speed(remedy.stroke["speed"]))
         assert cast_again(remedy.design, stroke).standing == "right"
         assert "→" in remedy.words or "instead" in remedy.words
     shorter = found["tippet length"].design.leader.pieces

@@ -213,7 +213,7 @@ def test_each_remedy_really_brings_it_in():
     assert "setting" in {remedy.what for remedy in remedies}
     serves = in_the_water(judgement_of(way_of(made)), INCHES, more=True)
     for remedy in remedies:
-        again = Try("", remedy.design, Stroke(), remedy.ask or USUAL_ASK)
+        again = Try("", remedy.design, Stroke(), USUAL_ASK)
         assert serves(again).gives == remedy.gives
     assert water_remedies_for(remedies[0].design, Stroke(), Angler(stock=SHELF)) == ()
 

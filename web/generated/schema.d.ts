@@ -2030,6 +2030,8 @@ export interface components {
             hung: components["schemas"]["Hung"][];
             /** Water Line M */
             water_line_m: number | null;
+            /** Floats */
+            floats: boolean;
             /** Verdict */
             verdict: components["schemas"]["Measure"][];
             /** Ruler */
@@ -3875,8 +3877,8 @@ export interface components {
         };
         /**
          * Remedy
-         * @description One change, the design (or the stroke's speed, or the way it is fished) after it, and what
-         *     it does.
+         * @description One change, the design after it, and what it does; ``stroke`` and ``fished`` are what it
+         *     sets of the stroke (as it is typed) and of how it is fished (in SI) instead.
          */
         Remedy: {
             /**
@@ -3889,11 +3891,16 @@ export interface components {
             /** Gives */
             gives: string;
             design: components["schemas"]["Design"];
-            /** Speed */
-            speed: string | null;
             /** Effects */
             effects: components["schemas"]["Effect"][];
-            ask?: components["schemas"]["WaterAsk"] | null;
+            /** Stroke */
+            stroke?: {
+                [key: string]: string;
+            } | null;
+            /** Fished */
+            fished?: {
+                [key: string]: number;
+            } | null;
         };
         /**
          * RemoveDropper
@@ -5379,67 +5386,6 @@ export interface components {
              *     }
              */
             rules: components["schemas"]["WaterRules"];
-        };
-        /**
-         * WaterAsk
-         * @description What the angler may set of how it is fished; None is the usual.
-         */
-        WaterAsk: {
-            /**
-             * Wanted M
-             * @description depth wanted
-             */
-            wanted_m?: number | null;
-            /**
-             * Lead
-             * @description of the surface's speed
-             * @default 0.8
-             */
-            lead: number;
-            /**
-             * Tip M
-             * @description rod tip above the water
-             * @default 1.4
-             */
-            tip_m: number;
-            /**
-             * Out M
-             * @description beyond the rod's tip
-             */
-            out_m?: number | null;
-            /** Count S */
-            count_s?: number | null;
-            /**
-             * Pull M
-             * @default 0.3
-             */
-            pull_m: number;
-            /**
-             * Pull M S
-             * @default 0.6
-             */
-            pull_m_s: number;
-            /**
-             * Pause S
-             * @default 0.8
-             */
-            pause_s: number;
-            /**
-             * Line M
-             * @description of line on the water
-             * @default 12
-             */
-            line_m: number;
-            /**
-             * Slack M
-             * @description as it lands
-             */
-            slack_m?: number | null;
-            /**
-             * Differs M S
-             * @description currents between you and the fly
-             */
-            differs_m_s?: number | null;
         };
         /**
          * WaterForm

@@ -13,6 +13,7 @@ import { router } from './router'
 const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
+      networkMode: 'always', // it is on this machine
       refetchOnWindowFocus: true,
       retry: (count, error) => !(error instanceof Refused) && count < 8,
       retryDelay: (count) => Math.min(4000, 300 * 2 ** count),

@@ -1,6 +1,7 @@
+import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { nextTick } from 'vue'
+import { createApp, nextTick } from 'vue'
 import type { Design, WaterReading } from '@/api/client'
 import { useBench } from '@/bench/useBench'
 import { useWater } from '@/bench/water/useWater'
@@ -22,7 +23,9 @@ const asked: Asked[] = []
 const waiting: ((refused?: string) => void)[] = []
 
 beforeEach(() => {
-  setActivePinia(createPinia())
+  const pinia = createPinia()
+  createApp({}).use(pinia).use(VueQueryPlugin)
+  setActivePinia(pinia)
   asked.length = 0
   waiting.length = 0
   localStorage.clear()
@@ -44,13 +47,14 @@ beforeEach(() => {
                 },
                 422,
               )
-            : json({ words: `${body.design.title} ${body.fished.count ?? ''}` }),
+            : json({ words: `${named(body)} ${body.fished.count ?? ''}` }),
         ),
       ),
     )
   })
 })
 
+const named = (one: Asked) => String(one.design.leader.pieces[0])
 const words = (reading: WaterReading | null) => reading?.words
 const settle = () => new Promise((resolve) => setTimeout(resolve, 0))
 
@@ -63,7 +67,7 @@ describe('the water', () => {
     bench.design = design('second')
     await nextTick()
     await settle()
-    expect(asked.map((one) => one.design.title)).toEqual(['first', 'second'])
+    expect(asked.map(named)).toEqual(['first', 'second'])
     waiting[1]!()
     await settle()
     waiting[0]!()

@@ -28,7 +28,7 @@ from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.depth_table import DepthTable
 from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.judge.remedies.tuning import Tuning
-from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.ask import FIELDS, WaterAsk
 from nine_knots.core.tell.water_stage.reading import WaterReading
 from nine_knots.core.trade.design import Design
 from nine_knots.store.owned import read_angler
@@ -57,25 +57,23 @@ class WaterForm(Form):
     def read(self, units: System, slack_m: float | None = None) -> WaterAsk:
         """The same in SI, or a refusal that names the field."""
         found: dict[str, Any] = {"slack_m": slack_m}
-        for name, into, parse in (
-            ("wanted", "wanted_m", lambda text: parse_length(text, units)),
-            ("lead", "lead", parse_share),
-            ("tip", "tip_m", lambda text: parse_length(text, units)),
-            ("out", "out_m", lambda text: parse_length(text, units)),
-            ("count", "count_s", parse_seconds),
-            ("pull", "pull_m", lambda text: parse_length(text, units)),
-            ("pull_speed", "pull_m_s", lambda text: parse_speed(text, units)),
-            ("pause", "pause_s", parse_seconds),
-            ("line", "line_m", lambda text: parse_length(text, units)),
-            ("differs", "differs_m_s", lambda text: parse_speed(text, units)),
-        ):
+        for name, into in FIELDS.items():
             said = getattr(self, name)
             if isinstance(said, str) and not said.strip():
                 continue
             with field(name):
-                figure = parse(said) if isinstance(said, str) else said
+                figure = _parsed(into, said, units) if isinstance(said, str) else said
                 found[into] = getattr(WaterAsk(**{into: figure}), into)
         return WaterAsk(**found)
+
+
+def _parsed(figure: str, text: str, units: System) -> float:
+    """What was typed for a figure, whose name ends in its unit, in SI."""
+    if figure.endswith("_m_s"):
+        return parse_speed(text, units)
+    if figure.endswith("_m"):
+        return parse_length(text, units)
+    return parse_seconds(text) if figure.endswith("_s") else parse_share(text)
 
 
 class WaterRequest(Form):

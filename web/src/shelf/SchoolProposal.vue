@@ -1,47 +1,31 @@
 <script setup lang="ts">
-import { refDebounced } from '@vueuse/core'
-import { computed, reactive, ref, shallowRef, watch } from 'vue'
-import {
-  answered,
-  api,
-  type Leader,
-  type ProposalAnswer,
-  type Schemas,
-  type Situation,
-} from '@/api/client'
-import { inWords } from '@/api/problems'
+import { computed, reactive } from 'vue'
+import { answered, api, type Leader, type Schemas, type Situation } from '@/api/client'
+import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
 import MiniStrip from '@/widgets/MiniStrip.vue'
 import PlainField from '@/widgets/PlainField.vue'
+
+const QUIET_MS = 200
 
 const props = defineProps<{ school: Schemas['SchoolCard']; situation: Situation }>()
 const emit = defineEmits<{ bench: [leader: Leader, title: string] }>()
 
 const settings = useSettings()
 const asked = reactive({ length: '', tippet: '', power: 0 })
-const proposal = shallowRef<ProposalAnswer | null>(null)
-const refused = ref('')
-let number = 0
-
-const wanted = computed(() => ({ ...asked, units: settings.units, situation: props.situation }))
-const settled = refDebounced(wanted, 200)
+const { answer: proposal, refused } = useAnswer(
+  () => ({
+    ...asked,
+    school: props.school.key,
+    units: settings.units,
+    situation: props.situation,
+  }),
+  (body, { signal }) => answered(api.POST('/api/proposals', { body, signal })),
+  { quiet: QUIET_MS, keep: true },
+)
 const longest = computed(() => proposal.value?.outline.at(-1)?.to_m ?? 1)
 const powerWords = (value: number) =>
   value === 0 ? 'as the line wants it' : value > 0 ? 'more power' : 'softer'
-
-async function propose() {
-  const mine = ++number
-  try {
-    const body = { ...settled.value, school: props.school.key }
-    const answer = await answered(api.POST('/api/proposals', { body }))
-    if (mine !== number) return
-    proposal.value = answer
-    refused.value = ''
-  } catch (error) {
-    if (mine === number) refused.value = inWords(error)
-  }
-}
-watch(settled, propose, { immediate: true })
 </script>
 
 <template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
 import { answered, api, type Design } from '@/api/client'
 import { useLeaders } from '@/api/queries'
+import { useAnswer } from '@/api/useAnswer'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
 import CardPrinter from './CardPrinter.vue'
@@ -27,14 +27,11 @@ const wanted = computed(() => {
   })
   return [...mine, ...rest]
 })
-const body = computed(() => ({ wanted: wanted.value, units: settings.units }))
-const { data: batch } = useQuery({
-  queryKey: ['batch', body],
-  queryFn: () => answered(api.POST('/api/tying/batch', { body: body.value })),
-  enabled: computed(() => wanted.value.length > 0),
-  placeholderData: keepPreviousData,
-  gcTime: 10_000,
-})
+const { answer: batch } = useAnswer(
+  () => (wanted.value.length ? { wanted: wanted.value, units: settings.units } : null),
+  (body, { signal }) => answered(api.POST('/api/tying/batch', { body, signal })),
+  { keep: true },
+)
 
 async function want(leader_id: string, event: Event) {
   const count = counted(event)

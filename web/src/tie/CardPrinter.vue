@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { shallowRef, watch } from 'vue'
 import type { Design } from '@/api/client'
-import { job, type FileTold } from '@/api/job'
+import { job } from '@/api/job'
 import { keepTold } from '@/api/keepAnswer'
-import { useJob } from '@/api/useJob'
+import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
 import JobProgress from '@/widgets/JobProgress.vue'
@@ -22,16 +23,22 @@ const PAPERS: { paper: Choice; words: string }[] = [
   { paper: 'labels', words: 'Labels for leader wallets, 24 on an A4 sheet' },
 ]
 
-const { found, share, refused, run, stop } = useJob<FileTold>()
+const asked = shallowRef<{ paper: Paper; depth_table: boolean } | null>(null)
+const { answer, share, refused, stopped, stop } = useAnswer(
+  () => asked.value && { ...asked.value, wanted: props.wanted, units: settings.units },
+  (body, waiting) => job('/api/tying/cards', body, waiting),
+)
 
-async function write(choice: Choice) {
+function write(choice: Choice) {
   const [paper, more] = choice.split('-') as [Paper, string?]
-  const depth_table = more === 'depths'
-  const body = { wanted: props.wanted, paper, depth_table, units: settings.units }
-  await run((waiting) => job('/api/tying/cards', body, waiting))
-  if (found.value) keepTold(found.value)
-  if (refused.value) notify(refused.value, 'trouble')
+  asked.value = { paper, depth_table: more === 'depths' }
 }
+
+watch([answer, refused, stopped], () => {
+  if (answer.value) keepTold(answer.value)
+  if (refused.value) notify(refused.value, 'trouble')
+  if (answer.value || refused.value || stopped.value) asked.value = null
+})
 </script>
 
 <template>

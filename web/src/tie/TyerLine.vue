@@ -29,7 +29,7 @@ async function take(height: string) {
     <TypedField
       class="tyer__height"
       label="Your height, to cut without a tape"
-      :model-value="tier.height"
+      :model-value="tyer.height"
       :take="take"
       :hint="settings.units === 'metric' ? '175 cm' : '5 ft 9 in'"
     />

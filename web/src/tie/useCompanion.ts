@@ -1,7 +1,7 @@
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { useStorage } from '@vueuse/core'
 import { computed } from 'vue'
-import { answered, api, type Design } from '@/api/client'
+import { answered, api } from '@/api/client'
+import { useAnswer } from '@/api/useAnswer'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
 
@@ -18,14 +18,11 @@ export function useCompanion() {
   const settings = useSettings()
   const kept = useStorage<Progress>('nine-knots.tying', { leader: '', at: 0, cameOut: [] })
   const leader = computed(() => JSON.stringify(bench.design?.leader ?? null))
-  const body = computed(() => ({ design: bench.design as Design, units: settings.units }))
-  const { data: screens } = useQuery({
-    queryKey: ['screens', body],
-    queryFn: () => answered(api.POST('/api/tying/screens', { body: body.value })),
-    enabled: computed(() => bench.design !== null),
-    placeholderData: keepPreviousData,
-    gcTime: 10_000,
-  })
+  const { answer: screens } = useAnswer(
+    () => bench.design && { design: bench.design, units: settings.units },
+    (body, { signal }) => answered(api.POST('/api/tying/screens', { body, signal })),
+    { keep: true },
+  )
   const count = computed(() => screens.value?.length ?? 0)
   const mine = computed(() => kept.value.leader === leader.value)
   const at = computed(() => (mine.value ? Math.min(kept.value.at, count.value) : 0))

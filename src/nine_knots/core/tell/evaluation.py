@@ -121,6 +121,7 @@ class Evaluation:
     branches: tuple[BranchReading, ...]
     hung: tuple[Hung, ...]
     water_line_m: float | None
+    floats: bool
     verdict: tuple[Measure, ...]
     ruler: tuple[Tick, ...]
     work: WorkOrder
@@ -154,6 +155,7 @@ def evaluate(
         branches=branches_of(leader, units),
         hung=hung_on(leader),
         water_line_m=water_line_m(design),
+        floats=situation.floats,
         verdict=verdict_of(design, grounds, units, tyer.knots),
         ruler=ruler(leader.length_m, units),
         work=work,

@@ -1,15 +1,19 @@
 <script setup lang="ts">
-import type { Schemas } from '@/api/client'
 import { job } from '@/api/job'
-import { useCast } from './useCast'
-import { useSettled } from './useSettled'
+import { useAnswer } from '@/api/useAnswer'
+import { useSettings } from '@/settings/useSettings'
+import { overhead, useCast } from './useCast'
 
 /** How hard this leader must be thrown just to open, against a plain one. */
 const cast = useCast()
-const { found: effort, share } = useSettled<Schemas['Effort']>(
-  'effort',
-  (body, waiting) => job('/api/casts/effort', body, waiting),
-  (reading) => reading.movie !== null,
+const settings = useSettings()
+const who = `effort-${crypto.randomUUID().slice(0, 8)}`
+const { answer: effort, share } = useAnswer(
+  () =>
+    cast.settled && cast.reading?.movie
+      ? { design: cast.settled, stroke: overhead(cast.stroke), units: settings.units }
+      : null,
+  (asked, waiting) => job('/api/casts/effort', { bench: who, ...asked }, waiting),
 )
 </script>
 

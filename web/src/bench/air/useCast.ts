@@ -1,10 +1,11 @@
 import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
-import { answered, api, type CastReading, type Design, type Schemas } from '@/api/client'
-import { inWords, isSuperseded, ServerLost } from '@/api/problems'
+import { computed, ref } from 'vue'
+import { answered, api, type Design, type Schemas, type System } from '@/api/client'
+import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
 import { useBench } from '../useBench'
+import { useGhostDesign } from '../useGhostDesign'
 
 /** Quiet after a change before the cast is worked out at full resolution. */
 const SETTLED_MS = 350
@@ -22,94 +23,66 @@ const USUAL: StrokeTexts = {
 /** The stroke as the service takes it. */
 export const overhead = (said: StrokeTexts) => ({ kind: 'overhead' as const, ...said })
 
-/** One thing that is cast again and again: its newest answer, never one that came out of order. */
-function useThrow(name: string, stroke: () => StrokeTexts) {
-  const settings = useSettings()
+interface Thrown {
+  design: Design
+  stroke: Schemas['StrokeForm']
+  units: System
+  /** How often the angler's own cast was learnt: known better, every cast is judged anew. */
+  learnt: number
+}
+
+/** A design thrown: at once by the fast mesh, and by the full one when it has settled. */
+function useThrow(name: string, question: () => Thrown | null) {
   const bench = `${name}-${crypto.randomUUID().slice(0, 8)}`
-  const reading = shallowRef<CastReading | null>(null)
-  const refused = ref('')
-  let asked = 0
   let aim: number | null = null
-  let later: ReturnType<typeof setTimeout> | undefined
 
-  async function ask(design: Design, resolution: 'fast' | 'full') {
-    const mine = ++asked
-    try {
-      const body = {
-        bench,
-        design,
-        resolution,
-        first_deg: aim,
-        units: settings.units,
-        stroke: overhead(stroke()),
-      }
-      const answer = await answered(api.POST('/api/casts', { body }))
-      if (mine !== asked) return
-      reading.value = answer
-      aim = answer.aim_deg
-      refused.value = ''
-    } catch (error) {
-      if (mine !== asked || error instanceof ServerLost) return
-      if (isSuperseded(error)) return
-      reading.value = null
-      refused.value = inWords(error)
-    }
+  function use(resolution: 'fast' | 'full', quiet: number) {
+    return useAnswer(
+      question,
+      async ({ design, stroke, units }, { signal }) => {
+        const who = `${bench}-${resolution}`
+        const body = { bench: who, design, stroke, units, resolution, first_deg: aim }
+        const reading = await answered(api.POST('/api/casts', { body, signal }))
+        aim = reading.aim_deg
+        return reading
+      },
+      { quiet, keep: true },
+    )
   }
 
-  function cast(design: Design | null) {
-    clearTimeout(later)
-    if (!design) {
-      asked += 1
-      reading.value = null
-      return
-    }
-    void ask(design, 'fast')
-    later = setTimeout(() => void ask(design, 'full'), SETTLED_MS)
+  const fast = use('fast', 0)
+  const full = use('full', SETTLED_MS)
+  return {
+    reading: computed(() => (full.fresh.value ? full.answer.value : fast.answer.value)),
+    refused: computed(() => fast.refused.value || full.refused.value),
   }
-
-  return { reading, refused, cast }
 }
 
 /** The cast of the leader on the bench and of its ghost, under one stroke. */
 export const useCast = defineStore('cast', () => {
   const bench = useBench()
   const settings = useSettings()
+  const ghostDesign = useGhostDesign()
   const stroke = useStorage('nine-knots.stroke', USUAL, localStorage, { mergeDefaults: true })
-  const mine = useThrow('bench', () => stroke.value)
-  const ghosts = useThrow('ghost', () => stroke.value)
+  const learnt = ref(0)
 
-  const ghostDesign = computed(() =>
-    bench.ghost && bench.design ? { ...bench.ghost, situation: bench.design.situation } : null,
-  )
-  const keyOf = (design: Design | null) =>
-    design && JSON.stringify([design.leader, design.situation, stroke.value, settings.units])
+  const thrown = (design: Design | null): Thrown | null =>
+    design && {
+      design: { ...design, title: 'cast', notes: '' },
+      stroke: overhead(stroke.value),
+      units: settings.units,
+      learnt: learnt.value,
+    }
+  const mine = useThrow('bench', () => thrown(bench.design))
+  const ghosts = useThrow('ghost', () => thrown(ghostDesign.value))
 
-  /** Casts anew what is there: the server is back, or it knows the angler better. */
-  function again() {
-    mine.cast(bench.design)
-    ghosts.cast(ghostDesign.value)
-  }
-
-  watch(
-    () => keyOf(bench.design),
-    () => mine.cast(bench.design),
-    { immediate: true },
-  )
-  watch(
-    () => bench.lost,
-    (lost) => {
-      if (!lost) again()
-    },
-  )
-  watch(
-    () => keyOf(ghostDesign.value),
-    () => ghosts.cast(ghostDesign.value),
-    { immediate: true },
-  )
+  /** What is asked of a cast that has settled: the design thrown, or null until it has. */
+  const settled = computed(() => (mine.reading.value?.resolution === 'full' ? bench.design : null))
 
   return {
     stroke,
-    again,
+    learnt,
+    settled,
     reading: mine.reading,
     refused: mine.refused,
     ghost: ghosts.reading,

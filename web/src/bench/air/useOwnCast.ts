@@ -33,7 +33,7 @@ export function useOwnCast() {
     busy.value = true
     try {
       queries.setQueryData(key.value, await work())
-      cast.again()
+      cast.learnt += 1
       notify(said)
     } catch (error) {
       notify(inWords(error), 'trouble')

@@ -17,7 +17,7 @@ const bench = useBench()
 const selection = useSelection()
 const { data: catalogue } = useCatalogue()
 const { reading, soaked, record } = useHold()
-const pull = usePull(() => reading.value)
+const pull = usePull(() => reading.value ?? undefined)
 const facts = computed(() => [
   ...(reading.value?.facts ?? []),
   ...(reading.value?.record ?? []).map(({ passes, text }) => ({

@@ -1,7 +1,6 @@
-import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { useStorage } from '@vueuse/core'
-import { computed } from 'vue'
-import { answered, api, type Design } from '@/api/client'
+import { answered, api } from '@/api/client'
+import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
 import { useBench } from '../useBench'
 
@@ -11,18 +10,16 @@ export function useHold() {
   const settings = useSettings()
   const soaked = useStorage('nine-knots.soaked', true)
   const record = useStorage('nine-knots.record-rule', false)
-  const body = computed(() => ({
-    design: bench.design as Design,
-    soaked: soaked.value,
-    record: record.value,
-    units: settings.units,
-  }))
-  const { data: reading } = useQuery({
-    queryKey: ['hold', body],
-    queryFn: () => answered(api.POST('/api/hold', { body: body.value })),
-    enabled: computed(() => bench.design !== null),
-    placeholderData: keepPreviousData,
-    gcTime: 10_000,
-  })
+  const { answer: reading } = useAnswer(
+    () =>
+      bench.design && {
+        design: bench.design,
+        soaked: soaked.value,
+        record: record.value,
+        units: settings.units,
+      },
+    (body, { signal }) => answered(api.POST('/api/hold', { body, signal })),
+    { keep: true },
+  )
   return { reading, soaked, record }
 }

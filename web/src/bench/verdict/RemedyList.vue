@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
-import type { useJob } from '@/api/useJob'
 import JobProgress from '@/widgets/JobProgress.vue'
 import { useBench } from '../useBench'
-import { useApply } from './useRemedies'
+import { useApply, type useWaterRemedies } from './useRemedies'
 
-type Work = ReturnType<typeof useJob<Schemas['Remedy'][]>>
+type Work = ReturnType<typeof useWaterRemedies>
 
 /** What would bring a measure in: each found by trying the changed rig. */
 const props = defineProps<{ work: Work; what: string }>()
 const bench = useBench()
 const apply = useApply()
-const { found, share, refused, stopped, stop } = props.work
+const { answer: found, share, refused, stopped, stop } = props.work
 const said = computed(() => {
   if (stopped.value) return 'Stopped. Any change begins anew.'
   return found.value?.length === 0 ? 'No single change was found that mends it.' : refused.value

@@ -1,10 +1,8 @@
-import { watch } from 'vue'
 import type { Schemas } from '@/api/client'
 import { job } from '@/api/job'
-import { useJob } from '@/api/useJob'
+import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
 import { overhead, useCast } from '../air/useCast'
-import { useSettled } from '../air/useSettled'
 import { useBench } from '../useBench'
 import { useWater } from '../water/useWater'
 
@@ -15,10 +13,21 @@ const SETTLED_MS = 500
 
 /** What would bring the turnover in, asked for where it stands outside its band. */
 export function useTurnoverRemedies() {
-  return useSettled<Remedy[]>(
-    'remedies',
-    (body, waiting) => job('/api/casts/remedies', body, waiting),
-    (reading) => reading.turnover.standing !== 'right',
+  const cast = useCast()
+  const settings = useSettings()
+  const bench = `remedies-${crypto.randomUUID().slice(0, 8)}`
+  return useAnswer(
+    () =>
+      cast.settled && cast.reading?.turnover.standing !== 'right'
+        ? {
+            design: cast.settled,
+            stroke: overhead(cast.stroke),
+            units: settings.units,
+            learnt: cast.learnt,
+          }
+        : null,
+    ({ design, stroke, units }, waiting) =>
+      job('/api/casts/remedies', { bench, design, stroke, units }, waiting),
   )
 }
 
@@ -28,34 +37,27 @@ export function useWaterRemedies() {
   const cast = useCast()
   const water = useWater()
   const settings = useSettings()
-  const work = useJob<Remedy[]>()
   const who = `mend-${crypto.randomUUID().slice(0, 8)}`
-  let later: ReturnType<typeof setTimeout> | undefined
 
-  function ask() {
-    if (!bench.design) return
-    const body = {
-      bench: who,
+  function question() {
+    const { reading, fresh } = water
+    if (!bench.design || !reading || !fresh) return null
+    const cords = [reading.drift, reading.depth_cord]
+    if (cords.every((cord) => cord.standing === 'right')) return null
+    return {
       design: bench.design,
       fished: water.fished,
       slack_m: water.slack_m,
       stroke: overhead(cast.stroke),
       units: settings.units,
     }
-    void work.run((waiting) => job('/api/water/remedies', body, waiting))
   }
 
-  watch(
-    () => water.reading,
-    (reading) => {
-      clearTimeout(later)
-      work.forget()
-      const cords = reading ? [reading.drift, reading.depth_cord] : []
-      if (cords.some((cord) => cord.standing !== 'right')) later = setTimeout(ask, SETTLED_MS)
-    },
-    { immediate: true },
+  return useAnswer(
+    question,
+    (asked, waiting) => job('/api/water/remedies', { bench: who, ...asked }, waiting),
+    { quiet: SETTLED_MS },
   )
-  return work
 }
 
 /** One click: the changed rig or fly goes on the bench, or the stroke or the fishing is changed. */
@@ -64,15 +66,9 @@ export function useApply() {
   const cast = useCast()
   const water = useWater()
 
-  return function apply(remedy: Remedy) {
-    if (remedy.ask) {
-      const { count_s, lead } = remedy.ask
-      water.fished = {
-        ...water.fished,
-        ...(remedy.what === 'lead' ? { lead } : { count: count_s ?? '' }),
-      }
-    } else if (remedy.speed !== null)
-      cast.stroke = { ...cast.stroke, speed: remedy.speed ?? 'normal' }
-    else bench.put({ leader: remedy.design.leader, situation: remedy.design.situation })
+  return function apply({ design, stroke, fished }: Remedy) {
+    if (stroke) cast.stroke = { ...cast.stroke, ...stroke }
+    else if (fished) water.fished = { ...water.fished, ...fished }
+    else bench.put({ leader: design.leader, situation: design.situation })
   }
 }

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import type { Schemas } from '@/api/client'
+import { computed, ref } from 'vue'
 import { job } from '@/api/job'
-import { useJob } from '@/api/useJob'
+import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
 import JobProgress from '@/widgets/JobProgress.vue'
 import FactList from '../FactList.vue'
@@ -13,55 +12,42 @@ import { useWater } from './useWater'
 const bench = useBench()
 const water = useWater()
 const settings = useSettings()
-const {
-  found: tuning,
-  share: tuningShare,
-  refused: notTuned,
-  run: tune,
-  forget: untune,
-} = useJob<Schemas['Tuning']>()
-const {
-  found: table,
-  share,
-  refused: noTable,
-  stopped,
-  run: fish,
-  stop,
-  forget,
-} = useJob<Schemas['DepthTable']>()
 const open = ref(false)
 const who = `table-${crypto.randomUUID().slice(0, 8)}`
-const refused = computed(() => notTuned.value || noTable.value)
-const working = computed(() => share.value ?? tuningShare.value)
+
+function question() {
+  if (!open.value || !bench.design || !water.fresh) return null
+  const { fished, slack_m } = water
+  return { design: bench.design, fished, slack_m, units: settings.units }
+}
+
+const tuning = useAnswer(question, (asked, waiting) =>
+  job('/api/water/tuning', { bench: who, ...asked }, waiting),
+)
+const table = useAnswer(question, (asked, waiting) =>
+  job('/api/water/depth-table', { bench: who, ...asked }, waiting),
+)
+const refused = computed(() => tuning.refused.value || table.refused.value)
+const working = computed(() => table.share.value ?? tuning.share.value)
+const stopped = computed(() => table.stopped.value || tuning.stopped.value)
+const rows = table.answer
 const lines = computed(() =>
-  (tuning.value?.lines ?? []).map(({ title, text }) => ({
+  (tuning.answer.value?.lines ?? []).map(({ title, text }) => ({
     title,
     text,
     standing: 'right' as const,
   })),
 )
 
-function work() {
-  untune()
-  forget()
-  if (!open.value || !bench.design) return
-  const body = {
-    bench: who,
-    design: bench.design,
-    fished: water.fished,
-    slack_m: water.slack_m,
-    units: settings.units,
-  }
-  void tune((waiting) => job('/api/water/tuning', body, waiting))
-  void fish((waiting) => job('/api/water/depth-table', body, waiting))
-}
-
 function stopBoth() {
-  untune()
-  stop()
+  tuning.stop()
+  table.stop()
 }
 
-watch(() => [open.value, water.reading], work)
+function workAfterAll() {
+  if (tuning.stopped.value) tuning.again()
+  if (table.stopped.value) table.again()
+}
 </script>
 
 <template>
@@ -77,22 +63,22 @@ watch(() => [open.value, water.reading], work)
     />
     <p v-else-if="stopped" class="quiet" role="status">
       Stopped.
-      <button type="button" class="do" @click="work">Work it out after all</button>
+      <button type="button" class="do" @click="workAfterAll">Work it out after all</button>
     </p>
-    <table v-if="table">
+    <table v-if="rows">
       <caption class="unseen">
         Depth by pace, and what to change
       </caption>
       <thead>
         <tr>
           <th scope="col">At the surface</th>
-          <th v-for="depth in table.depths" :key="depth" scope="col" class="figure">
+          <th v-for="depth in rows.depths" :key="depth" scope="col" class="figure">
             in {{ depth }}
           </th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in table.rows" :key="row.pace">
+        <tr v-for="row in rows.rows" :key="row.pace">
           <th scope="row">
             {{ row.pace }} <span class="quiet figure">{{ row.speed }}</span>
           </th>

@@ -65,9 +65,9 @@ const steady = computed(() => {
 })
 const at = (node: number) => px.value(...(now.value[node] ?? [0, 0]))
 const top = computed(() => at(0))
-const floats = computed(() => ['indicator', 'under a dry'].includes(props.reading.setup))
-const led = computed(() => ['tight line', 'strip', 'swing'].includes(props.reading.setup))
-const settable = computed(() => props.reading.setup === 'indicator' && props.indicator !== null)
+const floats = computed(() => ['indicator', 'fly'].includes(props.reading.top))
+const led = computed(() => props.reading.top === 'rod')
+const settable = computed(() => props.reading.top === 'indicator' && props.indicator !== null)
 const drag = useRigDrag(() => perM.value)
 const hung = computed(() => props.reading.things.filter((one) => one.kind === 'shot'))
 </script>
@@ -133,7 +133,7 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
       :class="{ grab: settable }"
       @pointerdown="settable && drag.thing($event, indicator!)"
     >
-      <template v-if="reading.setup === 'indicator'">
+      <template v-if="reading.top === 'indicator'">
         <circle r="9" class="float" />
         <path d="M-9 0a9 9 0 0 0 18 0z" class="float-under" />
       </template>

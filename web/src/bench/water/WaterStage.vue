@@ -88,7 +88,7 @@ onUnmounted(() => (water.seen = false))
         </li>
       </ul>
       <FactList :facts="facts" />
-      <DepthTable v-if="reading.setup !== 'surface'" />
+      <DepthTable v-if="reading.followed" />
       <p v-if="reading.lane" class="quiet limits">
         Seen from above, not to scale. How much currents differ is the least certain: watch two
         leaves, and type what you see.

@@ -1,10 +1,12 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { answered, api, type Design, type WaterForm, type WaterReading } from '@/api/client'
-import { inWords, isSuperseded, ServerLost } from '@/api/problems'
+import { isSuperseded } from '@/api/problems'
+import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
 import { useCast } from '../air/useCast'
 import { useBench } from '../useBench'
+import { useGhostDesign } from '../useGhostDesign'
 
 const USUAL: WaterForm = {
   wanted: '',
@@ -19,89 +21,51 @@ const USUAL: WaterForm = {
   differs: '',
 }
 
-/** One rig fished again and again: its newest answer, never one that came out of order. */
-function useFished(name: string) {
-  const settings = useSettings()
-  const bench = `${name}-${crypto.randomUUID().slice(0, 8)}`
-  const reading = shallowRef<WaterReading | null>(null)
-  const refused = ref('')
-  let asked = 0
-
-  async function fish(
-    design: Design | null,
-    fished: WaterForm,
-    slack_m: number | null,
-    movie: boolean,
-  ) {
-    const mine = ++asked
-    if (!design) {
-      reading.value = null
-      return
-    }
-    try {
-      const body = { bench, design, fished, slack_m, movie, units: settings.units }
-      const answer = (await answered(api.POST('/api/water', { body }))) as WaterReading
-      if (mine !== asked) return
-      reading.value = answer
-      refused.value = ''
-    } catch (error) {
-      if (mine !== asked || error instanceof ServerLost) return
-      if (isSuperseded(error)) return
-      reading.value = null
-      refused.value = inWords(error)
-    }
-  }
-  return { reading, refused, fish, bench }
-}
-
 /** The rig on the bench and its ghost, fished in the same water in the same way. */
 export const useWater = defineStore('water', () => {
   const bench = useBench()
   const cast = useCast()
   const settings = useSettings()
+  const ghostDesign = useGhostDesign()
   const fished = ref<WaterForm>({ ...USUAL })
-  const mine = useFished('bench')
-  const ghosts = useFished('ghost')
+  const page = crypto.randomUUID().slice(0, 8)
   /** Whether the stage is in view: without it only the two cords are asked for. */
   const seen = ref(false)
 
-  const ghostDesign = computed(() =>
-    bench.ghost && bench.design ? { ...bench.ghost, situation: bench.design.situation } : null,
-  )
-  const onTop = computed(() => {
-    const wish = bench.design?.situation.wish
-    return wish === 'drift on top' || wish === 'hang in the film'
-  })
   /** Slack matters to a floating fly only; it comes from the settled cast. */
-  const slackOf = (reading: typeof cast.reading) =>
-    onTop.value && reading?.resolution === 'full' ? Math.max(0, reading.slack.si) : null
+  const slackOf = (thrown: typeof cast.reading) =>
+    bench.evaluation?.floats && thrown?.resolution === 'full' ? Math.max(0, thrown.slack.si) : null
 
-  const keyOf = (design: Design | null, slack: number | null) =>
-    design &&
-    JSON.stringify([
-      design.leader,
-      design.situation,
-      fished.value,
-      slack,
-      seen.value,
-      settings.units,
-    ])
+  function useFished(name: string, design: () => Design | null, thrown: () => typeof cast.reading) {
+    return useAnswer(
+      () => {
+        const made = design()
+        return (
+          made && {
+            bench: `${name}-${page}`,
+            design: { ...made, title: 'rig', notes: '' },
+            fished: fished.value,
+            slack_m: slackOf(thrown()),
+            movie: seen.value,
+            units: settings.units,
+          }
+        )
+      },
+      (body, { signal }) =>
+        answered(api.POST('/api/water', { body, signal })) as Promise<WaterReading>,
+      { keep: true },
+    )
+  }
 
-  watch(
-    () => keyOf(bench.design, slackOf(cast.reading)),
-    () => mine.fish(bench.design, fished.value, slackOf(cast.reading), seen.value),
-    { immediate: true },
+  const mine = useFished(
+    'bench',
+    () => bench.design,
+    () => cast.reading,
   )
-  watch(
-    () => keyOf(ghostDesign.value, slackOf(cast.ghost)),
-    () => ghosts.fish(ghostDesign.value, fished.value, slackOf(cast.ghost), seen.value),
-    { immediate: true },
-  )
-  watch(
-    () => bench.lost,
-    (lost) => {
-      if (!lost) void mine.fish(bench.design, fished.value, slackOf(cast.reading), seen.value)
-    },
+  const ghosts = useFished(
+    'ghost',
+    () => ghostDesign.value,
+    () => cast.ghost,
   )
 
   /** Takes one figure of how it is fished; rejects where Python refuses it, and keeps the old. */
@@ -109,7 +73,7 @@ export const useWater = defineStore('water', () => {
     if (!bench.design) return
     const made = { ...fished.value, [part]: text }
     const body = {
-      bench: `${mine.bench}-say-${part}`,
+      bench: `say-${part.replaceAll('_', '-')}-${page}`,
       design: bench.design,
       fished: made,
       movie: false,
@@ -130,8 +94,9 @@ export const useWater = defineStore('water', () => {
     seen,
     say,
     slack_m: computed(() => slackOf(cast.reading)),
-    reading: mine.reading,
+    reading: mine.answer,
+    fresh: mine.fresh,
     refused: mine.refused,
-    ghost: ghosts.reading,
+    ghost: ghosts.answer,
   }
 })

@@ -7,6 +7,7 @@ stepped until one serves and then halved back to the least that does.
 from collections.abc import Callable, Iterable, Iterator
 from dataclasses import dataclass
 from math import inf
+from typing import Literal
 
 from pydantic import ValidationError
 
@@ -15,7 +16,7 @@ from nine_knots.core.base.measure import Measure, Standing
 from nine_knots.core.base.patience import tell
 from nine_knots.core.judge.remedies.what import What
 from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.ask import WaterAsk
+from nine_knots.core.models.water.ask import FieldKey, WaterAsk
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.edits import Edit, SetLength, StepStock
@@ -39,16 +40,16 @@ class Effect:
 
 @dataclass(frozen=True, slots=True)
 class Remedy:
-    """One change, the design (or the stroke's speed, or the way it is fished) after it, and what
-    it does."""
+    """One change, the design after it, and what it does; ``stroke`` and ``fished`` are what it
+    sets of the stroke (as it is typed) and of how it is fished (in SI) instead."""
 
     what: What
     words: str
     gives: str
     design: Design
-    speed: str | None
     effects: tuple[Effect, ...]
-    ask: WaterAsk | None = None
+    stroke: dict[Literal["speed"], str] | None = None
+    fished: dict[FieldKey, float] | None = None
 
 
 @dataclass(frozen=True)

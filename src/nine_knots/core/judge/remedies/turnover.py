@@ -4,6 +4,7 @@ One thing is changed at a time: tippet length, tippet spool, butt, a middle sect
 """
 
 from collections.abc import Callable, Iterator
+from typing import Literal
 
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.units import Units
@@ -93,8 +94,10 @@ def remedies_for(
     found = _found(now, angler, serves, more)
     for what, (one, gives) in those_in_time(found, KINDS):
         after = other_measures(one.design, USUAL_ASK, angler)
-        speed = angler.units.speed(one.stroke.speed_m_s).text if what == "stroke" else None
-        remedies.append(Remedy(what, one.words, gives, one.design, speed, effects(before, after)))
+        speed = angler.units.speed(one.stroke.speed_m_s).text
+        sets: dict[Literal["speed"], str] | None = {"speed": speed} if what == "stroke" else None
+        changed = effects(before, after)
+        remedies.append(Remedy(what, one.words, gives, one.design, changed, stroke=sets))
     return tuple(remedies)
 
 

@@ -19,7 +19,7 @@ from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.mono import mass_ratio
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
-from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
+from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk, changed_fields
 from nine_knots.core.models.ways import way_of
 from nine_knots.core.trade.design import Design
 
@@ -54,8 +54,8 @@ def water_remedies_for(
     for what, (one, gives) in those_in_time(changes(sought, kinds), len(kinds)):
         after = fisher.all_measures(one)
         others = tuple(e for e in effects(before, after) if e.title not in ("Drift", "Depth"))
-        asked = one.ask if one.ask != ask else None
-        remedies.append(Remedy(what, one.words, gives, one.design, None, others, asked))
+        asked = changed_fields(ask, one.ask) or None
+        remedies.append(Remedy(what, one.words, gives, one.design, others, fished=asked))
     return tuple(remedies)
 
 

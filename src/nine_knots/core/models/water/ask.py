@@ -1,5 +1,7 @@
 """What the angler may set of how a rig is fished."""
 
+from typing import Literal
+
 from pydantic import Field
 
 from nine_knots.core.base.frozen import Frozen
@@ -24,3 +26,28 @@ class WaterAsk(Frozen):
 
 
 USUAL_ASK = WaterAsk()
+
+FieldKey = Literal[
+    "wanted", "lead", "tip", "out", "count", "pull", "pull_speed", "pause", "line", "differs"
+]
+FIELDS: dict[FieldKey, str] = {
+    "wanted": "wanted_m",
+    "lead": "lead",
+    "tip": "tip_m",
+    "out": "out_m",
+    "count": "count_s",
+    "pull": "pull_m",
+    "pull_speed": "pull_m_s",
+    "pause": "pause_s",
+    "line": "line_m",
+    "differs": "differs_m_s",
+}
+"""What the angler can say, by name, and the figure of ``WaterAsk`` that it sets."""
+
+
+def changed_fields(before: WaterAsk, after: WaterAsk) -> dict[FieldKey, float]:
+    """The fields, in SI, in which one way of fishing differs from another."""
+    figures = {key: getattr(after, name) for key, name in FIELDS.items()}
+    return {
+        key: figures[key] for key, name in FIELDS.items() if figures[key] != getattr(before, name)
+    }

@@ -1,16 +1,12 @@
 """What the Water stage shows: the section, the rig's movie, every fly, the cords, the facts."""
 
 from dataclasses import dataclass
-from typing import Literal
 
 from nine_knots.core.base.measure import Fact, Measure
 from nine_knots.core.base.quantity import Quantity
+from nine_knots.core.models.water.ask import FieldKey
 from nine_knots.core.models.water.way import Top
 from nine_knots.core.tell.ruler import Tick
-
-FieldKey = Literal[
-    "wanted", "lead", "tip", "out", "count", "pull", "pull_speed", "pause", "line", "differs"
-]
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,10 +1,12 @@
-import { effectScope } from 'vue'
+import { VueQueryPlugin } from '@tanstack/vue-query'
+import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, describe, expect, it, vi } from 'vitest'
+import { ref } from 'vue'
 import { api, PAGE } from '@/api/client'
-import { job } from '@/api/job'
+import { job, type Waiting } from '@/api/job'
 import { Refused, ServerLost } from '@/api/problems'
 import { useIntent } from '@/api/useIntent'
-import { useJob } from '@/api/useJob'
+import { useAnswer } from '@/api/useAnswer'
 
 const tune = (signal = new AbortController().signal, progress?: (share: number) => void) =>
   job('/api/water/tuning', { bench: 'b', design: {} } as never, { signal, progress })
@@ -63,35 +65,88 @@ describe('a job', () => {
   })
 })
 
-describe('one job at a time', () => {
-  it('drops the older one’s answer, and stops at a word', async () => {
-    const scope = effectScope()
-    const work = scope.run(() => useJob<string>())!
-    let letGo: (told: string) => void = () => undefined
-    const slow = work.run(({ signal }) => {
-      signal.addEventListener('abort', () => letGo('too late'))
-      return new Promise((resolve) => (letGo = resolve))
-    })
-    expect(work.share.value).toBe(0)
-    await work.run(async () => 'newer')
-    await slow
-    expect(work.found.value).toBe('newer')
+/** What a page sees of the answer to a question that changes. */
+function asking<A>(
+  fetch: (asked: string, waiting: Waiting) => Promise<A>,
+  options: Parameters<typeof useAnswer>[2] = {},
+) {
+  const question = ref<string | null>('first')
+  let seen!: ReturnType<typeof useAnswer<string, A>>
+  const page = mount(
+    {
+      setup() {
+        seen = useAnswer(() => question.value, fetch, options)
+        return () => null
+      },
+    },
+    { global: { plugins: [VueQueryPlugin] } },
+  )
+  return { question, seen, page }
+}
 
-    const stopped = work.run(() => new Promise((resolve) => (letGo = resolve)))
-    work.stop()
-    letGo('too late')
-    await stopped
-    expect([work.found.value, work.share.value, work.stopped.value]).toEqual([null, null, true])
-    scope.stop()
+describe('the answer to a question that changes', () => {
+  it('is that to the newest, and the older one is ended', async () => {
+    const ended: string[] = []
+    const { question, seen } = asking((asked, { signal, progress }) => {
+      progress?.(0.5)
+      if (asked === 'second') return Promise.resolve('newer')
+      signal.addEventListener('abort', () => ended.push(asked))
+      return new Promise<string>(() => undefined)
+    })
+    await flushPromises()
+    expect(seen.share.value).toBe(0.5)
+    question.value = 'second'
+    await flushPromises()
+    expect([seen.answer.value, seen.fresh.value, ended]).toEqual(['newer', true, ['first']])
+    question.value = null
+    await flushPromises()
+    expect([seen.answer.value, seen.share.value]).toEqual([null, null])
   })
 
-  it('says a refusal, and nothing where the server is lost', async () => {
-    const work = effectScope().run(() => useJob<string>())!
+  it('is kept till the next comes where that is wanted, and asked once all is quiet', async () => {
+    vi.useFakeTimers()
+    const asked: string[] = []
+    const fetch = async (question: string) => (asked.push(question), question)
+    const { question, seen } = asking(fetch, { quiet: 100, keep: true })
+    await vi.advanceTimersByTimeAsync(150)
+    question.value = 'second'
+    await vi.advanceTimersByTimeAsync(50)
+    expect([seen.answer.value, seen.fresh.value]).toEqual(['first', false])
+    question.value = 'third'
+    await vi.advanceTimersByTimeAsync(150)
+    expect([seen.answer.value, seen.fresh.value]).toEqual(['third', true])
+    expect(asked).toEqual(['first', 'third'])
+  })
+
+  it('is stopped at a word, and asked once more at another', async () => {
+    let times = 0
+    const { seen } = asking(() =>
+      (times += 1) > 1 ? Promise.resolve('after all') : new Promise<string>(() => undefined),
+    )
+    await flushPromises()
+    seen.stop()
+    await flushPromises()
+    expect([seen.answer.value, seen.share.value, seen.stopped.value]).toEqual([null, null, true])
+    seen.again()
+    await flushPromises()
+    expect([seen.answer.value, seen.stopped.value]).toEqual(['after all', false])
+  })
+
+  it('is a refusal in words, and waits for a server that is lost', async () => {
+    vi.useFakeTimers()
     const problem = { code: 'x', status: 422, detail: 'Not that.', mend: 'This.' }
-    await work.run(() => Promise.reject(new Refused(problem)))
-    expect(work.refused.value).toBe('Not that. This.')
-    await work.run(() => Promise.reject(new ServerLost()))
-    expect(work.refused.value).toBe('')
+    let lost = 2
+    const { question, seen } = asking((asked) => {
+      if (asked === 'second') return Promise.reject(new Refused(problem))
+      return lost-- > 0 ? Promise.reject(new ServerLost()) : Promise.resolve('back')
+    })
+    await vi.advanceTimersByTimeAsync(100)
+    expect([seen.answer.value, seen.refused.value]).toEqual([null, ''])
+    await vi.advanceTimersByTimeAsync(2000)
+    expect(seen.answer.value).toBe('back')
+    question.value = 'second'
+    await vi.advanceTimersByTimeAsync(10)
+    expect([seen.answer.value, seen.refused.value]).toEqual([null, 'Not that. This.'])
   })
 })
 
