@@ -1052,6 +1052,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kept/leaders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring leaders up to today's version
+         * @description One answer for each, in their order; nothing is stored.
+         */
+        post: operations["post_leaders"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept/damaged": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All that cannot be read
+         * @description Rows that no version known reads; they hide none of the others.
+         */
+        get: operations["get_damaged"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kept/damaged/{kind}/{row_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Something that cannot be read, as it is
+         * @description Its kind, version and body as a JSON file, so that nothing is lost.
+         */
+        get: operations["get_damaged_row"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1457,6 +1517,15 @@ export interface components {
             floats: boolean;
         };
         /**
+         * BroughtUp
+         * @description A leader at today's version; or none, and why it cannot be read.
+         */
+        BroughtUp: {
+            leader: components["schemas"]["Design"] | null;
+            /** Why */
+            why: string;
+        };
+        /**
          * CardsRequest
          * @description Designs to print; on sheets and labels each as often as it is wanted.
          */
@@ -1817,6 +1886,23 @@ export interface components {
             spans: string;
             /** Note */
             note: string;
+        };
+        /**
+         * DamagedCard
+         * @description Something that cannot be read: what it is, its title, and why.
+         */
+        DamagedCard: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "leader" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test";
+            /** Row Id */
+            row_id: string;
+            /** Title */
+            title: string;
+            /** Why */
+            why: string;
         };
         /**
          * Delete
@@ -3041,7 +3127,7 @@ export interface components {
         };
         /**
          * LeaderCard
-         * @description A leader on the shelf, in the angler's units.
+         * @description A leader on the shelf, in the angler's units; ``damaged`` says why one cannot be read.
          */
         LeaderCard: {
             /** Leader Id */
@@ -3064,6 +3150,11 @@ export interface components {
             revision: number;
             /** Updated At */
             updated_at: string;
+            /**
+             * Damaged
+             * @default
+             */
+            damaged: string;
         };
         /**
          * LevelPiece
@@ -3427,6 +3518,118 @@ export interface components {
             thing: number;
             /** Steps */
             steps: number;
+        };
+        /**
+         * OldLeaders
+         * @description Leaders as a browser kept them, all of one version.
+         */
+        OldLeaders: {
+            /**
+             * Version
+             * @example 1
+             */
+            version: number;
+            /**
+             * Leaders
+             * @example [
+             *       {
+             *         "leader": {
+             *           "attachments": [],
+             *           "joints": [
+             *             {
+             *               "kind": "loops",
+             *               "knot": "perfection-loop"
+             *             },
+             *             {
+             *               "kind": "knot",
+             *               "knot": "blood"
+             *             },
+             *             {
+             *               "kind": "knot",
+             *               "knot": "improved-clinch"
+             *             }
+             *           ],
+             *           "pieces": [
+             *             {
+             *               "form": "level",
+             *               "length_m": 1.5,
+             *               "role": "butt",
+             *               "strand": {
+             *                 "colour": "plain",
+             *                 "diameter_m": 0.00043,
+             *                 "material": "nylon-stiff"
+             *               },
+             *               "wear": "new"
+             *             },
+             *             {
+             *               "form": "level",
+             *               "length_m": 0.9,
+             *               "role": "tippet",
+             *               "strand": {
+             *                 "colour": "plain",
+             *                 "diameter_m": 0.00036,
+             *                 "material": "nylon-medium"
+             *               },
+             *               "wear": "new"
+             *             }
+             *           ]
+             *         },
+             *         "notes": "",
+             *         "situation": {
+             *           "fly": {
+             *             "barbless": false,
+             *             "bulk": "standard",
+             *             "hook": 16,
+             *             "kind": "dry",
+             *             "title": "Dry fly 16",
+             *             "tube": false
+             *           },
+             *           "line": {
+             *             "front_taper": "standard",
+             *             "half_sizes_heavy": 0,
+             *             "sinking": "floating",
+             *             "tip": "loop",
+             *             "title": "5-weight floating line",
+             *             "weight": 5
+             *           },
+             *           "quarry": {
+             *             "kind": "grayling",
+             *             "mass_kg": 0.5,
+             *             "temper": "wary"
+             *           },
+             *           "rod": {
+             *             "action": "medium",
+             *             "length_m": 2.745,
+             *             "title": "9 ft 5-weight",
+             *             "weight": 5
+             *           },
+             *           "water": {
+             *             "bed": "gravel",
+             *             "clarity": "clear",
+             *             "depth_m": 0.8,
+             *             "kind": "glide",
+             *             "pace_m_s": 0.4,
+             *             "rules": {
+             *               "barbless": false,
+             *               "lead_banned": false,
+             *               "wire_required": false
+             *             },
+             *             "snags": "open",
+             *             "temperature_c": 10
+             *           },
+             *           "wind": {
+             *             "bearing": "upstream",
+             *             "speed_m_s": 0
+             *           },
+             *           "wish": "drift on top"
+             *         },
+             *         "title": "Two pieces for the glide"
+             *       }
+             *     ]
+             */
+            leaders: {
+                [key: string]: unknown;
+            }[];
         };
         /**
          * OutlinePart
@@ -12570,6 +12773,350 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["WhoseAnswer"];
                 };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_leaders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OldLeaders"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtUp"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_damaged: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DamagedCard"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_damaged_row: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "leader" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test";
+                row_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not to be read as a request */
             400: {

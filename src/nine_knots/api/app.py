@@ -17,6 +17,7 @@ from nine_knots.api import (
     everything,
     files,
     hold,
+    kept,
     knots,
     leaders,
     own_cast,
@@ -117,6 +118,7 @@ def create_app(
         leaders,
         files,
         everything,
+        kept,
     ):
         app.include_router(module.router)
     describe_problems(app)

@@ -4,16 +4,15 @@ from dataclasses import dataclass
 from typing import Any
 
 from fastapi import APIRouter, Request, Response
-from pydantic import ValidationError
 from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import MISSING, RESPONSES
-from nine_knots.core.base.errors import FileRefused, NotFound
+from nine_knots.core.base.errors import Damaged, FileRefused, NotFound
 from nine_knots.store.anglers import angler_before, put_in_front, read_settings
-from nine_knots.store.everything import Everything, read_everything, write_everything
+from nine_knots.store.everything import Everything, everything_in, read_everything, write_everything
 
 router = APIRouter(prefix="/api/everything", tags=["everything"], responses=RESPONSES)
 FILE: dict[str, Any] = {
@@ -60,6 +59,8 @@ async def post_everything(request: Request, session: CurrentSession) -> WhoseAns
             f"{leaders} leaders and {stock} spools and packets of {found.settings.name} are in "
             f"front. What {before} had is kept behind them."
         )
+        if found.damaged:
+            words += f" {len(found.damaged)} damaged rows of it stay in the file only."
         return _whose(cursor, angler_id, words)
 
     return await run_in_threadpool(session.write, lay)
@@ -87,13 +88,10 @@ def _whose(cursor: DictCursor, me: str, words: str) -> WhoseAnswer:
 
 def _read(body: bytes) -> Everything:
     try:
-        return Everything.model_validate_json(body)
-    except ValidationError as error:
-        first = error.errors(include_input=False, include_url=False)[0]
-        where = ".".join(str(part) for part in first["loc"])[:200]
-        said = str(first["msg"]).removeprefix("Value error, ")[:200]
+        return everything_in(body)
+    except Damaged as damage:
         raise FileRefused(
-            f"This is no whole file of an angler's things: {where or 'its start'}: {said}.",
-            where=where,
+            f"This is no whole file of an angler's things: {damage.what}",
+            where=damage.where,
             mend="Choose a file that was written by “Keep everything as a file”. Nothing changed.",
-        ) from error
+        ) from damage

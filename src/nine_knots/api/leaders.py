@@ -40,7 +40,7 @@ DesignBody = Annotated[Design, Body(examples=[DESIGN])]
 
 
 class LeaderCard(BaseModel):
-    """A leader on the shelf, in the angler's units."""
+    """A leader on the shelf, in the angler's units; ``damaged`` says why one cannot be read."""
 
     leader_id: str
     title: str
@@ -52,6 +52,7 @@ class LeaderCard(BaseModel):
     hung: tuple[Hung, ...]
     revision: int
     updated_at: str
+    damaged: str = ""
 
 
 def etag(revision: store.Revision) -> str:
@@ -114,6 +115,21 @@ def get_leaders(
 
 
 def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
+    updated_at = saved.updated_at.isoformat()
+    if saved.design is None:
+        return LeaderCard(
+            leader_id=saved.leader_id,
+            title=saved.title,
+            notes="",
+            school="",
+            length="",
+            tippet="",
+            outline=(),
+            hung=(),
+            revision=saved.revision,
+            updated_at=updated_at,
+            damaged=saved.damaged,
+        )
     leader = saved.design.leader
     school = SCHOOLS.get(leader.school or "")
     return LeaderCard(
@@ -126,7 +142,7 @@ def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
         outline=outline(leader),
         hung=hung_on(leader),
         revision=saved.revision,
-        updated_at=saved.updated_at.isoformat(),
+        updated_at=updated_at,
     )
 
 

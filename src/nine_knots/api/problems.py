@@ -27,6 +27,7 @@ STATUS_BY_CODE = {
     "disk-full": 507,
     "too-busy": 429,
     "too-long": 422,
+    "damaged": 500,
     "unexpected": 500,
 }
 MOST_WHERE = 300

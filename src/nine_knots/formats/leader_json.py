@@ -1,17 +1,15 @@
-"""A design as JSON, format ``nine-knots-leader`` version 1; see docs/formats.md."""
+"""A design as JSON, format ``nine-knots-leader``, of any version; see docs/formats.md."""
 
 import json
 from functools import cache
 from typing import Any, Literal
 
-from pydantic import ValidationError
-
-from nine_knots.core.base.errors import FileRefused
+from nine_knots.core.base.errors import Damaged, FileRefused
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.trade.design import Design
+from nine_knots.kept.kinds.design import DESIGN
 
 FORMAT = "nine-knots-leader"
-VERSION = 1
 MOST_BYTES = 200_000
 
 
@@ -19,7 +17,7 @@ class LeaderFile(Frozen):
     """The file: what it is, its version, and the design; lengths in metres, loads in newtons."""
 
     format: Literal["nine-knots-leader"] = "nine-knots-leader"
-    version: Literal[1] = 1
+    version: int = DESIGN.version
     design: Design
 
 
@@ -29,7 +27,7 @@ def schema() -> dict[str, Any]:
     made = LeaderFile.model_json_schema(mode="serialization")
     return {
         "$schema": "https://json-schema.org/draft/2020-12/schema",
-        "$id": "urn:nine-knots:leader:1",
+        "$id": f"urn:nine-knots:leader:{DESIGN.version}",
         **made,
     }
 
@@ -71,20 +69,24 @@ def read_json(text: str) -> Design:
             mend=f'Its first field must read "format": "{FORMAT}".',
         )
     version = found.get("version")
-    if isinstance(version, int) and version > VERSION:
+    if not isinstance(version, int) or version < 1:
         raise FileRefused(
-            f"The file is of version {version}; this program reads up to {VERSION}.",
-            where="version",
-            mend="Import it with the newer program, or export it there for version 1.",
+            "The file names no version.", where="version", mend='Add "version": 1, or another.'
         )
-    try:
-        return LeaderFile.model_validate_json(text).design
-    except ValidationError as error:
-        first = error.errors()[0]
-        where = ".".join(str(part) for part in first["loc"])
-        more = f" ({error.error_count() - 1} more)" if error.error_count() > 1 else ""
+    if version > DESIGN.version:
         raise FileRefused(
-            f"{where}: {first['msg'].removeprefix('Value error, ')}{more}.",
-            where=where,
+            f"The file is of version {version}; this program reads up to {DESIGN.version}.",
+            where="version",
+            mend="Import it with the newer program, or export it there for an older version.",
+        )
+    if set(found) - {"format", "version", "design"}:
+        extra = ", ".join(sorted(set(found) - {"format", "version", "design"}))[:80]
+        raise FileRefused(f"{extra}: no such field.", where=extra, mend="Take it out.")
+    try:
+        return DESIGN.read(version, json.dumps(found.get("design")))
+    except Damaged as damage:
+        raise FileRefused(
+            damage.what,
+            where=f"design.{damage.where}".rstrip("."),
             mend="Mend that field; the published schema tells what it may hold.",
-        ) from error
+        ) from damage

@@ -23,7 +23,6 @@ from nine_knots.core.base.errors import DatabaseTrouble, NineKnotsError
 from nine_knots.store.trouble import full, in_words, lost, wants_retry
 
 Answer = TypeVar("Answer")
-Row = dict[str, Any]
 
 TRIES = 8
 CONNECT_S, READ_S, LOCK_S = 3, 12, 10

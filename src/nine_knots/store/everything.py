@@ -1,12 +1,14 @@
 """All that an angler has, as one value, and back: read out whole, or laid beside what was there."""
 
+import json
 import uuid
 from datetime import UTC, datetime
-from typing import Literal
+from typing import Any, Literal
 
-from pydantic import Field
+from pydantic import Field, TypeAdapter
 from pymysql.cursors import DictCursor
 
+from nine_knots.core.base.errors import Damaged
 from nine_knots.core.base.frozen import Frozen, Several
 from nine_knots.core.judge.landings import Seen
 from nine_knots.core.judge.own_cast import Estimate
@@ -15,10 +17,16 @@ from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots.own import PullTest
 from nine_knots.core.trade.strand import Stock
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
+from nine_knots.kept.envelope import Kind
+from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN
+from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
 from nine_knots.store.anglers import Settings, create_angler, read_settings
+from nine_knots.store.damaged import DamagedRow, list_damaged
 from nine_knots.store.landings import list_landings, read_estimate, write_estimate
 from nine_knots.store.practice import add_attempt, list_attempts
 from nine_knots.store.pulls import Source, list_tests
+from nine_knots.store.rows import readable
 from nine_knots.store.stock import list_stock, put_stock
 from nine_knots.store.tackle import add_tackle, read_kit
 from nine_knots.store.tying import read_height_m, write_height_m
@@ -71,6 +79,9 @@ class Everything(Frozen):
 
     format: Literal["nine-knots-everything"] = "nine-knots-everything"
     version: Literal[1] = 1
+    versions: dict[str, int] = Field(
+        default_factory=dict, description="of each kind of value in it; 1 where it is not named"
+    )
     written_at: datetime
     settings: Settings
     height_m: float | None = None
@@ -84,12 +95,56 @@ class Everything(Frozen):
     attempts: Several[Attempt] = ()
     pulls: Several[PullKept] = ()
     tied: Several[TiedKept] = ()
+    damaged: Several[DamagedRow] = Field(
+        default=(), description="rows that could not be read, as they are"
+    )
+
+
+EVERYTHING = Kind("file of all that an angler has", TypeAdapter(Everything))
+
+
+def everything_in(text: str | bytes) -> Everything:
+    """The file's value, whatever version it and its parts are of; Damaged where it is none."""
+    try:
+        found = json.loads(text)
+        versions = found.get("versions", {})
+        for kind, place in _PARTS:
+            if versions.get(kind.name, 1) != kind.version:
+                _upgrade(found, place, kind, versions.get(kind.name, 1))
+        return EVERYTHING.read(found.get("version", 1), json.dumps(found))
+    except (ValueError, AttributeError, TypeError, KeyError, RecursionError) as error:
+        raise Damaged("This is no file of all that an angler has.") from error
+
+
+_PARTS: tuple[tuple[Kind[Any], str], ...] = (
+    (STOCK, "stock.*"),
+    (ROD, "rods.*"),
+    (LINE, "lines.*"),
+    (FLY, "flies.*"),
+    (DESIGN, "leaders.*.revisions.*.design"),
+    (SEEN, "landings.*.seen"),
+    (ESTIMATE, "own_cast"),
+    (PULL_TEST, "pulls.*.test"),
+)
+"""Where in the file values of each kind stand; ``*`` is every one of a list."""
+
+
+def _upgrade(found: Any, place: str, kind: Kind[Any], version: int) -> None:
+    """Bring up to date, in their places, the values of a kind below ``place``."""
+    step, _, rest = place.partition(".")
+    keys = range(len(found)) if step == "*" else [step] if found.get(step) is not None else []
+    for key in keys:
+        if rest:
+            _upgrade(found[key], rest, kind, version)
+        else:
+            found[key] = kind.upgraded(version, found[key])
 
 
 def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
     """All that this angler has."""
     kit = read_kit(cursor, angler_id)
     return Everything(
+        versions={kind.name: kind.version for kind, _ in _PARTS},
         written_at=datetime.now(UTC),
         settings=read_settings(cursor, angler_id),
         height_m=read_height_m(cursor, angler_id),
@@ -103,6 +158,7 @@ def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
         attempts=list_attempts(cursor, angler_id),
         pulls=_pulls(cursor, angler_id),
         tied=_tied(cursor, angler_id),
+        damaged=list_damaged(cursor, angler_id),
     )
 
 
@@ -127,18 +183,15 @@ def write_everything(cursor: DictCursor, found: Everything) -> str:
 
 def _leaders(cursor: DictCursor, angler_id: str) -> tuple[LeaderKept, ...]:
     cursor.execute(
-        "SELECT l.leader_id, l.removed_at, r.number, r.saved_at, r.body FROM leader l "
+        "SELECT l.leader_id, l.removed_at, r.number, r.saved_at, r.version, r.body "
+        "FROM leader l "
         "JOIN revision r ON r.leader_id = l.leader_id WHERE l.angler_id = %s "
         "ORDER BY l.updated_at, l.leader_id, r.number",
         (angler_id,),
     )
     kept: dict[str, LeaderKept] = {}
-    for row in cursor.fetchall():
-        revision = RevisionKept(
-            number=row["number"],
-            saved_at=_utc(row["saved_at"]),
-            design=Design.model_validate_json(row["body"]),
-        )
+    for row, design in readable(DESIGN, cursor.fetchall()):
+        revision = RevisionKept(number=row["number"], saved_at=_utc(row["saved_at"]), design=design)
         before = kept.get(row["leader_id"])
         kept[row["leader_id"]] = LeaderKept(
             revisions=(*(before.revisions if before else ()), revision),
@@ -169,9 +222,16 @@ def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
         ),
     )
     cursor.executemany(
-        "INSERT INTO revision (leader_id, number, body, saved_at) VALUES (%s, %s, %s, %s)",
+        "INSERT INTO revision (leader_id, number, version, body, saved_at) "
+        "VALUES (%s, %s, %s, %s, %s)",
         [
-            (leader_id, one.number, one.design.model_dump_json(), _stored(one.saved_at))
+            (
+                leader_id,
+                one.number,
+                DESIGN.version,
+                DESIGN.write(one.design),
+                _stored(one.saved_at),
+            )
             for one in kept.revisions
         ],
     )
@@ -207,13 +267,14 @@ def _tied(cursor: DictCursor, angler_id: str) -> tuple[TiedKept, ...]:
 
 def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
     cursor.executemany(
-        "INSERT INTO landing (angler_id, landing_id, body, at_usual, slope, seen_at) "
-        "VALUES (%s, %s, %s, %s, %s, %s)",
+        "INSERT INTO landing (angler_id, landing_id, version, body, at_usual, slope, seen_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, %s)",
         [
             (
                 angler_id,
                 uuid.uuid4().hex,
-                one.seen.model_dump_json(),
+                SEEN.version,
+                SEEN.write(one.seen),
                 one.at_usual,
                 one.slope,
                 _stored(one.seen_at),
@@ -222,13 +283,14 @@ def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
         ],
     )
     cursor.executemany(
-        "INSERT INTO pull_test (angler_id, test_id, body, line, source, tested_at) "
-        "VALUES (%s, %s, %s, %s, %s, %s)",
+        "INSERT INTO pull_test (angler_id, test_id, version, body, line, source, tested_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, %s)",
         [
             (
                 angler_id,
                 uuid.uuid4().hex,
-                one.test.model_dump_json(),
+                PULL_TEST.version,
+                PULL_TEST.write(one.test),
                 one.line,
                 one.source,
                 _stored(one.tested_at),

@@ -3,15 +3,14 @@
 import uuid
 from datetime import datetime
 
-from pydantic import TypeAdapter
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.judge.landings import Seen
 from nine_knots.core.judge.own_cast import UNKNOWN, Estimate, Landing, OwnCast
-
-_ESTIMATE: TypeAdapter[Estimate] = TypeAdapter(Estimate)
+from nine_knots.kept.kinds.learnt import ESTIMATE, SEEN
+from nine_knots.store.rows import readable
 
 
 class KeptLanding(Frozen):
@@ -27,12 +26,13 @@ def add_landing(cursor: DictCursor, angler_id: str, seen: Seen, landing: Landing
     """Keep a landing; answers its id."""
     landing_id = uuid.uuid4().hex
     cursor.execute(
-        "INSERT INTO landing (angler_id, landing_id, body, at_usual, slope, seen_at) "
-        "VALUES (%s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
+        "INSERT INTO landing (angler_id, landing_id, version, body, at_usual, slope, seen_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
         (
             angler_id,
             landing_id,
-            seen.model_dump_json(),
+            SEEN.version,
+            SEEN.write(seen),
             landing.at_usual,
             landing.slope,
         ),
@@ -43,13 +43,13 @@ def add_landing(cursor: DictCursor, angler_id: str, seen: Seen, landing: Landing
 def list_landings(cursor: DictCursor, angler_id: str) -> tuple[KeptLanding, ...]:
     """All landings of an angler, the newest first."""
     cursor.execute(
-        "SELECT landing_id, body, at_usual, slope, seen_at FROM landing WHERE angler_id = %s "
+        "SELECT landing_id, version, body, at_usual, slope, seen_at FROM landing "
+        "WHERE angler_id = %s "
         "ORDER BY seen_at DESC",
         (angler_id,),
     )
     kept = []
-    for row in cursor.fetchall():
-        seen = Seen.model_validate_json(row["body"])
+    for row, seen in readable(SEEN, cursor.fetchall()):
         landing = Landing(row["at_usual"], row["slope"], seen.by_word, seen.landed)
         kept.append(
             KeptLanding(
@@ -71,16 +71,15 @@ def delete_landing(cursor: DictCursor, angler_id: str, landing_id: str) -> None:
 def write_estimate(cursor: DictCursor, angler_id: str, estimate: Estimate) -> None:
     """Keep what the landings say."""
     cursor.execute(
-        "REPLACE INTO own_cast (angler_id, body) VALUES (%s, %s)",
-        (angler_id, _ESTIMATE.dump_json(estimate).decode()),
+        "REPLACE INTO own_cast (angler_id, version, body) VALUES (%s, %s, %s)",
+        (angler_id, ESTIMATE.version, ESTIMATE.write(estimate)),
     )
 
 
 def read_estimate(cursor: DictCursor, angler_id: str) -> Estimate | None:
-    """What the landings say, or None where there were none."""
-    cursor.execute("SELECT body FROM own_cast WHERE angler_id = %s", (angler_id,))
-    row = cursor.fetchone()
-    return _ESTIMATE.validate_json(row["body"]) if row else None
+    """What the landings say, or None where there were none; the next landing tells it anew."""
+    cursor.execute("SELECT version, body FROM own_cast WHERE angler_id = %s", (angler_id,))
+    return next((found for _, found in readable(ESTIMATE, cursor.fetchall())), None)
 
 
 def read_own_cast(cursor: DictCursor, angler_id: str) -> OwnCast:

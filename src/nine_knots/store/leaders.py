@@ -5,18 +5,25 @@ from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import NotFound, StaleRevision
+from nine_knots.core.base.errors import Damaged, NotFound, StaleRevision
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.trade.design import Design
+from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.store.rows import Row, value_of
 
 
 class SavedLeader(Frozen):
-    """One leader on the shelf, as it stands in its newest revision."""
+    """One leader on the shelf, as it stands in its newest revision.
+
+    ``damaged`` says why that cannot be read; ``design`` is None then.
+    """
 
     leader_id: str
+    title: str
     revision: int
     updated_at: datetime
-    design: Design
+    design: Design | None
+    damaged: str = ""
 
 
 class Revision(Frozen):
@@ -47,21 +54,30 @@ def list_leaders(
     """A page of the angler's leaders, last saved first: those after a place in that order."""
     moment, leader_id = after or (datetime(9999, 1, 1, tzinfo=UTC), "")
     cursor.execute(
-        "SELECT l.leader_id, l.newest AS revision, l.updated_at, r.body FROM leader l "
+        "SELECT l.leader_id, l.title, l.newest AS revision, l.updated_at, r.version, r.body "
+        "FROM leader l "
         "JOIN revision r ON r.leader_id = l.leader_id AND r.number = l.newest "
         "WHERE l.angler_id = %s AND l.removed_at IS NULL "
         "AND (l.updated_at < %s OR (l.updated_at = %s AND l.leader_id < %s)) "
         "ORDER BY l.updated_at DESC, l.leader_id DESC LIMIT %s",
         (angler_id, *[moment.astimezone(UTC).replace(tzinfo=None)] * 2, leader_id, most),
     )
-    return tuple(
-        SavedLeader(
-            leader_id=row["leader_id"],
-            revision=row["revision"],
-            updated_at=_utc(row["updated_at"]),
-            design=Design.model_validate_json(row["body"]),
-        )
-        for row in cursor.fetchall()
+    return tuple(_saved(row) for row in cursor.fetchall())
+
+
+def _saved(row: Row) -> SavedLeader:
+    design, damaged = None, ""
+    try:
+        design = value_of(DESIGN, row)
+    except Damaged as damage:
+        damaged = damage.what
+    return SavedLeader(
+        leader_id=row["leader_id"],
+        title=row["title"],
+        revision=row["revision"],
+        updated_at=_utc(row["updated_at"]),
+        design=design,
+        damaged=damaged,
     )
 
 
@@ -90,9 +106,9 @@ def create_leader(cursor: DictCursor, angler_id: str, design: Design) -> Revisio
 
 def _write_revision(cursor: DictCursor, leader_id: str, number: int, design: Design) -> None:
     cursor.execute(
-        "INSERT INTO revision (leader_id, number, body, saved_at) "
-        "VALUES (%s, %s, %s, UTC_TIMESTAMP(6))",
-        (leader_id, number, design.model_dump_json()),
+        "INSERT INTO revision (leader_id, number, version, body, saved_at) "
+        "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6))",
+        (leader_id, number, DESIGN.version, DESIGN.write(design)),
     )
 
 
@@ -130,7 +146,7 @@ def read_revision(
 ) -> Revision:
     """One revision, the newest unless a number is given; NotFound otherwise."""
     cursor.execute(
-        "SELECT r.leader_id, r.number AS revision, r.saved_at, r.body FROM revision r "
+        "SELECT r.leader_id, r.number AS revision, r.saved_at, r.version, r.body FROM revision r "
         "JOIN leader l ON l.leader_id = r.leader_id "
         "WHERE r.leader_id = %s AND l.angler_id = %s AND l.removed_at IS NULL "
         "AND r.number = COALESCE(%s, l.newest)",
@@ -143,7 +159,7 @@ def read_revision(
         leader_id=row["leader_id"],
         revision=row["revision"],
         saved_at=_utc(row["saved_at"]),
-        design=Design.model_validate_json(row["body"]),
+        design=value_of(DESIGN, row),
     )
 
 

@@ -12,6 +12,8 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.trade.knots import KnotKey
 from nine_knots.core.trade.knots.own import PullTest, Summed
 from nine_knots.core.trade.materials import Family
+from nine_knots.kept.kinds.learnt import PULL_TEST
+from nine_knots.store.rows import readable
 
 Source = Literal["typed", "scale", "file"]
 ALL = 2**31
@@ -33,12 +35,14 @@ def add_tests(
 ) -> None:
     """Keep tests, each with the name of its line."""
     rows = [
-        (angler_id, uuid.uuid4().hex, test.model_dump_json(), line, source) for test, line in tests
+        (angler_id, uuid.uuid4().hex, PULL_TEST.version, PULL_TEST.write(test), line, source)
+        for test, line in tests
     ]
     for first in range(0, len(rows), MANY):
         cursor.executemany(
-            "INSERT INTO pull_test (angler_id, test_id, body, line, source, tested_at) "
-            "VALUES (%s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
+            "INSERT INTO pull_test "
+            "(angler_id, test_id, version, body, line, source, tested_at) "
+            "VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
             rows[first : first + MANY],
         )
 
@@ -52,19 +56,20 @@ def list_tests(
 ) -> tuple[KeptTest, ...]:
     """Tests of an angler, or of one knot, newest first: all of them, or a page."""
     cursor.execute(
-        "SELECT test_id, body, line, source, tested_at FROM pull_test WHERE angler_id = %s "
+        "SELECT test_id, version, body, line, source, tested_at FROM pull_test "
+        "WHERE angler_id = %s "
         "AND (%s IS NULL OR knot = %s) ORDER BY tested_at DESC, test_id DESC LIMIT %s OFFSET %s",
         (angler_id, knot, knot, most, skip),
     )
     return tuple(
         KeptTest(
             test_id=row["test_id"],
-            test=PullTest.model_validate_json(row["body"]),
+            test=test,
             line=row["line"],
             source=row["source"],
             tested_at=row["tested_at"],
         )
-        for row in cursor.fetchall()
+        for row, test in readable(PULL_TEST, cursor.fetchall())
     )
 
 

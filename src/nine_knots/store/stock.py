@@ -1,32 +1,33 @@
 """Spools and packets on an angler's shelf."""
 
-from pydantic import TypeAdapter
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.trade.strand import Spool, Stock
-
-_STOCK: TypeAdapter[Stock] = TypeAdapter(Stock)
+from nine_knots.kept.kinds.owned import STOCK
+from nine_knots.store.rows import readable, value_of
 
 
 def list_stock(cursor: DictCursor, angler_id: str) -> tuple[Stock, ...]:
     """All that is owned, by material and then thickest first."""
     cursor.execute(
-        "SELECT body FROM stock WHERE angler_id = %s ORDER BY form DESC, material, diameter_m DESC",
+        "SELECT version, body FROM stock WHERE angler_id = %s "
+        "ORDER BY form DESC, material, diameter_m DESC",
         (angler_id,),
     )
-    return tuple(_STOCK.validate_json(row["body"]) for row in cursor.fetchall())
+    return tuple(item for _, item in readable(STOCK, cursor.fetchall()))
 
 
 def read_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> Stock:
     """One spool or packet, or NotFound."""
     cursor.execute(
-        "SELECT body FROM stock WHERE angler_id = %s AND spool_id = %s", (angler_id, spool_id)
+        "SELECT version, body FROM stock WHERE angler_id = %s AND spool_id = %s",
+        (angler_id, spool_id),
     )
     row = cursor.fetchone()
     if row is None:
         raise no_spool(spool_id)
-    return _STOCK.validate_json(row["body"])
+    return value_of(STOCK, row)
 
 
 def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
@@ -36,17 +37,20 @@ def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
         item.strand.diameter_m if isinstance(item, Spool) else item.strand.profile.butt_diameter_m
     )
     cursor.execute(
-        "INSERT INTO stock (angler_id, spool_id, form, material, diameter_m, body, updated_at) "
-        "VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6)) ON DUPLICATE KEY UPDATE "
+        "INSERT INTO stock "
+        "(angler_id, spool_id, form, material, diameter_m, version, body, updated_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6)) ON DUPLICATE KEY UPDATE "
         "form = VALUES(form), material = VALUES(material), diameter_m = VALUES(diameter_m), "
-        "body = VALUES(body), updated_at = VALUES(updated_at)",
+        "version = VALUES(version), body = VALUES(body), "
+        " updated_at = VALUES(updated_at)",
         (
             angler_id,
             item.spool_id,
             "spool" if is_spool else "packet",
             item.strand.material,
             diameter_m,
-            item.model_dump_json(),
+            STOCK.version,
+            STOCK.write(item),
         ),
     )
     return item

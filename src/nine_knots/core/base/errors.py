@@ -75,6 +75,12 @@ class DatabaseTrouble(NineKnotsError):
     code = "database-trouble"
 
 
+class Damaged(NineKnotsError):
+    """Something kept that cannot be read any more: no fault of who asks for it."""
+
+    code = "damaged"
+
+
 class DiskFull(NineKnotsError):
     """Nothing more can be written where the data lie."""
 

@@ -72,7 +72,7 @@ def fly(chain: Chain, place: Array, speed: Array, air: Air, limits: Limits, flow
     velocities half a step before. Frames that were not reached are nan.
     """
     mass, rest, stretch, bend = chain.mass, chain.rest, chain.stretch, chain.bend
-    held, leader = chain.held, chain.leader
+    thick, body, held, leader = chain.thick, chain.body, chain.held, chain.leader
     frames, passing = flown.frames, flown.passing
     gravity, damping, water = limits.gravity, limits.damping, limits.water
     nodes, links = mass.size, rest.size
@@ -107,10 +107,8 @@ def fly(chain: Chain, place: Array, speed: Array, air: Air, limits: Limits, flow
                 force[i, 1] = -mass[i] * gravity - damping * mass[i] * speed[i, 1]
                 kicked[i] = speed[i]
             bending_forces(place, bend, rest, force)
-            link_drag(
-                place, speed, chain.thick, blow, out[STEPS] % REFRESH == 0, coefficients, work
-            )
-            kick(kicked, force, mass, chain.body, blow, between, held, work)
+            link_drag(place, speed, thick, blow, out[STEPS] % REFRESH == 0, coefficients, work)
+            kick(kicked, force, mass, body, blow, between, held, work)
             for i in range(nodes):
                 if wet[i] > 0.0:
                     kicked[i, 0] = kicked[i, 1] = 0.0

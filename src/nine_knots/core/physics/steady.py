@@ -65,16 +65,18 @@ def sweep(tree: Tree, guess: Guess, stream: Stream, speed: float, fluid: Fluid) 
     ``guess.pull`` are written anew.
     """
     height, lean, pull = guess.height, guess.lean, guess.pull
+    parent, lengths, thicks = tree.parent, tree.length, tree.thick
+    weight, body = tree.weight, tree.body
     pull[:] = 0.0
-    for i in range(tree.length.size - 1, -1, -1):
-        if tree.body[i, 1] > 0.0:
+    for i in range(lengths.size - 1, -1, -1):
+        if body[i, 1] > 0.0:
             r = speed_at_m_s(stream, height[i]) - speed
-            drag = body_drag_n(abs(r), tree.body[i, 1], tree.body[i, 2], fluid)
+            drag = body_drag_n(abs(r), body[i, 1], body[i, 2], fluid)
             pull[i, 0] += drag if r > 0.0 else -drag
-            pull[i, 1] -= tree.body[i, 0]
+            pull[i, 1] -= body[i, 0]
         if i == 0:
             return
-        above, long, thick = tree.parent[i], tree.length[i], tree.thick[i]
+        above, long, thick = parent[i], lengths[i], thicks[i]
         px, pz = pull[i, 0], pull[i, 1]
         middle = 0.5 * (height[above] + height[i])
         r = speed_at_m_s(stream, middle) - speed
@@ -86,7 +88,7 @@ def sweep(tree: Tree, guess: Guess, stream: Stream, speed: float, fluid: Fluid) 
             along = r * ex
             nx, nz = r - along * ex, -along * ez
             across = (nx * nx + nz * nz) ** 0.5
-            fx, fz = 0.0, -tree.weight[i]
+            fx, fz = 0.0, -weight[i]
             if across > 1e-12:
                 drag = normal_drag_n_m(thick, across, fluid) / across
                 fx, fz = fx + drag * nx, fz + drag * nz
@@ -119,7 +121,9 @@ def settle(
     How far the heights follow each sweep is found from the two sweeps before [S: IronsTuck1969,
     Aitken's process for vectors].
     """
-    height, lean, n = guess.height, guess.lean, tree.length.size
+    height, lean = guess.height, guess.lean
+    parent, length = tree.parent, tree.length
+    n = length.size
     off, off_last, found = np.zeros(n), np.zeros(n), np.zeros(n)
     share = 1.0
     for done in range(1, most + 1):
@@ -127,7 +131,7 @@ def settle(
         change, along, turned = 0.0, 0.0, 0.0
         found[0] = height[0]
         for i in range(1, n):
-            found[i] = found[tree.parent[i]] + tree.length[i] * lean[i, 1]
+            found[i] = found[parent[i]] + length[i] * lean[i, 1]
             off[i] = found[i] - height[i]
             change = max(change, abs(off[i]))
             turn = off[i] - off_last[i]

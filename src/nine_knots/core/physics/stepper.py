@@ -73,11 +73,12 @@ class Frames(NamedTuple):
 @kernel
 def _pull_on_top(tree: Tree, state: State, spring: Array) -> tuple[float, float]:
     """The force in N on the top, of the segments that end there, after a step."""
+    parent, rest, stretch = tree.parent, tree.length, tree.stretch
     place, speed, px, pz = state.place, state.speed, 0.0, 0.0
-    for i in range(1, tree.length.size):
-        if tree.parent[i] == 0:
+    for i in range(1, rest.size):
+        if parent[i] == 0:
             ex, ez, length = direction(place, i, 0)
-            pull = max(0.0, tree.stretch[i] * (length / tree.length[i] - 1.0))
+            pull = max(0.0, stretch[i] * (length / rest[i] - 1.0))
             vx, vz = speed[i, 0] - speed[0, 0], speed[i, 1] - speed[0, 1]
             px += pull * ex + spring[i, 0] * vx + spring[i, 1] * vz
             pz += pull * ez + spring[i, 1] * vx + spring[i, 2] * vz
@@ -87,11 +88,11 @@ def _pull_on_top(tree: Tree, state: State, spring: Array) -> tuple[float, float]
 @kernel
 def _most_stretched(tree: Tree, place: Array) -> float:
     """The greatest length of a segment over its length at rest."""
-    worst = 0.0
-    for i in range(1, tree.length.size):
-        p = tree.parent[i]
+    parent, rest, worst = tree.parent, tree.length, 0.0
+    for i in range(1, rest.size):
+        p = parent[i]
         dx, dz = place[i, 0] - place[p, 0], place[i, 1] - place[p, 1]
-        worst = max(worst, (dx * dx + dz * dz) ** 0.5 / tree.length[i])
+        worst = max(worst, (dx * dx + dz * dz) ** 0.5 / rest[i])
     return worst
 
 

@@ -46,81 +46,76 @@ def load(
     tree: Tree, state: State, stream: Stream, fluid: Fluid, friction: float, h: float, out: System
 ) -> None:
     """Fills the system of one step of ``h`` seconds."""
-    out.diag[:] = 0.0
-    out.rhs[:] = 0.0
-    for i in range(tree.length.size):
-        _load_body(tree, state, stream, fluid, h, out, i)
-        _load_floor(state, friction, h, out, i)
-    for i in range(1, tree.length.size):
-        _load_spring(tree, state, h, out, i)
-        _load_line(tree, state, stream, fluid, h, out, i)
+    # arrays out of tuples once a step: each time costs
+    diag, rhs, floor = out.diag, out.rhs, out.floor
+    place, speed, body, body_kg = state.place, state.speed, tree.body, tree.body_kg
+    diag[:] = 0.0
+    rhs[:] = 0.0
+    for i in range(body_kg.size):
+        z = place[i, 1]
+        if body[i, 1] > 0.0:
+            rhs[i, 1] -= body[i, 0]
+            if z <= stream.depth_m + 1e-9:
+                rx = speed_at_m_s(stream, z) - speed[i, 0]
+                rz = -speed[i, 1]
+                size = (rx * rx + rz * rz) ** 0.5
+                c = body_resistance_kg_m(size, body[i, 1], body[i, 2], fluid)
+                ux, uz = (rx / size, rz / size) if size > 1e-9 else (0.0, 0.0)
+                size = max(size, LEAST_SLIP_M_S)
+                xx, xz, zz = c * size * (1 + ux * ux), c * size * ux * uz, c * size * (1 + uz * uz)
+                resist(diag, rhs, speed, i, xx, xz, zz, c * size * rx, c * size * rz)
+        inertia(diag, rhs, speed, i, body_kg[i] / h)
+        floor[i] = 0.0
+        if z < 0.0 and i > 0:
+            floor[i] = -FLOOR_N_M * z
+            diag[i, 2] += h * FLOOR_N_M
+            rhs[i, 1] += floor[i]
+            diag[i, 0] += friction * floor[i] / max(abs(speed[i, 0]), CREEP_M_S)
+    load_springs(tree, place, h, rhs, out.spring)
+    load_line(tree, place, speed, stream, fluid, h, diag, rhs)
 
 
 @kernel
-def _load_body(
-    tree: Tree, state: State, stream: Stream, fluid: Fluid, h: float, out: System, i: int
-) -> None:
-    """What hangs at a node: its weight, its drag with the drag's slope, its inertia."""
-    diag, rhs, speed, z = out.diag, out.rhs, state.speed, state.place[i, 1]
-    if tree.body[i, 1] > 0.0:
-        rhs[i, 1] -= tree.body[i, 0]
-        if z <= stream.depth_m + 1e-9:
-            rx = speed_at_m_s(stream, z) - speed[i, 0]
-            rz = -speed[i, 1]
-            size = (rx * rx + rz * rz) ** 0.5
-            c = body_resistance_kg_m(size, tree.body[i, 1], tree.body[i, 2], fluid)
-            ux, uz = (rx / size, rz / size) if size > 1e-9 else (0.0, 0.0)
-            size = max(size, LEAST_SLIP_M_S)
-            xx, xz, zz = c * size * (1 + ux * ux), c * size * ux * uz, c * size * (1 + uz * uz)
-            _resist(out, speed, i, xx, xz, zz, c * size * rx, c * size * rz)
-    m = tree.body_kg[i] / h
-    diag[i, 0] += m
-    diag[i, 2] += m
-    rhs[i, 0] += m * speed[i, 0]
-    rhs[i, 1] += m * speed[i, 1]
-
-
-@kernel
-def _resist(
-    out: System, speed: Array, i: int, xx: float, xz: float, zz: float, fx: float, fz: float
-) -> None:
+def resist(
+    diag: Array, rhs: Array, speed: Array, i: int,
+    xx: float, xz: float, zz: float, fx: float, fz: float,
+) -> None:  # fmt: skip
     """A force (N) at a node that falls with its speed by a slope (xx, xz, zz) in kg/s."""
-    out.diag[i, 0] += xx
-    out.diag[i, 1] += xz
-    out.diag[i, 2] += zz
-    out.rhs[i, 0] += fx + xx * speed[i, 0] + xz * speed[i, 1]
-    out.rhs[i, 1] += fz + xz * speed[i, 0] + zz * speed[i, 1]
+    diag[i, 0] += xx
+    diag[i, 1] += xz
+    diag[i, 2] += zz
+    rhs[i, 0] += fx + xx * speed[i, 0] + xz * speed[i, 1]
+    rhs[i, 1] += fz + xz * speed[i, 0] + zz * speed[i, 1]
 
 
 @kernel
-def _load_floor(state: State, friction: float, h: float, out: System, i: int) -> None:
-    """The bed under a node: stiff, and rough."""
-    z = state.place[i, 1]
-    out.floor[i] = 0.0
-    if z < 0.0 and i > 0:
-        out.floor[i] = -FLOOR_N_M * z
-        out.diag[i, 2] += h * FLOOR_N_M
-        out.rhs[i, 1] += out.floor[i]
-        out.diag[i, 0] += friction * out.floor[i] / max(abs(state.speed[i, 0]), CREEP_M_S)
+def inertia(diag: Array, rhs: Array, speed: Array, i: int, kg_s: float) -> None:
+    """A mass over the step's seconds at a node."""
+    diag[i, 0] += kg_s
+    diag[i, 2] += kg_s
+    rhs[i, 0] += kg_s * speed[i, 0]
+    rhs[i, 1] += kg_s * speed[i, 1]
 
 
 @kernel
-def _load_spring(tree: Tree, state: State, h: float, out: System, i: int) -> None:
-    """The segment above a node as a spring that pulls and does not push."""
-    rhs, spring, place, p = out.rhs, out.spring, state.place, tree.parent[i]
-    ex, ez, length = direction(place, i, p)
-    tension = tree.stretch[i] * (length / tree.length[i] - 1.0)
-    if tension > 0.0:
-        k, g = tree.stretch[i] / tree.length[i], tension / length
-        spring[i, 0] = h * (k * ex * ex + g * ez * ez)
-        spring[i, 1] = h * ((k - g) * ex * ez)
-        spring[i, 2] = h * (k * ez * ez + g * ex * ex)
-        rhs[i, 0] -= tension * ex
-        rhs[i, 1] -= tension * ez
-        rhs[p, 0] += tension * ex
-        rhs[p, 1] += tension * ez
-    else:
-        spring[i, 0], spring[i, 1], spring[i, 2] = 0.0, 0.0, 0.0
+def load_springs(tree: Tree, place: Array, h: float, rhs: Array, spring: Array) -> None:
+    """The segments as springs that pull and do not push."""
+    parent, rest, stretch = tree.parent, tree.length, tree.stretch
+    for i in range(1, rest.size):
+        p = parent[i]
+        ex, ez, length = direction(place, i, p)
+        tension = stretch[i] * (length / rest[i] - 1.0)
+        if tension > 0.0:
+            k, g = stretch[i] / rest[i], tension / length
+            spring[i, 0] = h * (k * ex * ex + g * ez * ez)
+            spring[i, 1] = h * ((k - g) * ex * ez)
+            spring[i, 2] = h * (k * ez * ez + g * ex * ex)
+            rhs[i, 0] -= tension * ex
+            rhs[i, 1] -= tension * ez
+            rhs[p, 0] += tension * ex
+            rhs[p, 1] += tension * ez
+        else:
+            spring[i, 0], spring[i, 1], spring[i, 2] = 0.0, 0.0, 0.0
 
 
 @kernel
@@ -132,40 +127,40 @@ def direction(place: Array, i: int, p: int) -> tuple[float, float, float]:
 
 
 @kernel
-def _load_line(
-    tree: Tree, state: State, stream: Stream, fluid: Fluid, h: float, out: System, i: int
-) -> None:
-    """The segment above a node as line: weight, drag and inertia, half at either end."""
-    diag, rhs, place, speed, p = out.diag, out.rhs, state.place, state.speed, tree.parent[i]
-    ex, ez, _ = direction(place, i, p)
-    half, thick = 0.5 * tree.length[i], tree.thick[i]
-    area = 0.25 * np.pi * thick * thick
-    vx, vz = 0.5 * (speed[i, 0] + speed[p, 0]), 0.5 * (speed[i, 1] + speed[p, 1])
-    u = speed_at_m_s(stream, 0.5 * (place[i, 1] + place[p, 1]))
-    across = abs(-(u - vx) * ez - vz * ex)  # on the normal (-ez, ex)
-    along = abs((u - vx) * ex - vz * ez)
-    c_n = half * across_resistance_kg_m2(thick, max(across, 1e-5), fluid)
-    c_t = half * along_resistance_pa_s(thick, along, fluid)
-    for end in range(2):
-        j = i if end == 0 else p
-        m = half * tree.mass[i]
-        if place[j, 1] <= stream.depth_m + 1e-9:
-            rhs[j, 1] -= half * tree.weight[i]
-            rx, rz = speed_at_m_s(stream, place[j, 1]) - speed[j, 0], -speed[j, 1]
-            n_r, t_r = -rx * ez + rz * ex, rx * ex + rz * ez
-            slope, push = 2.0 * c_n * max(abs(n_r), LEAST_SLIP_M_S), c_n * abs(n_r) * n_r
-            xx = slope * ez * ez + c_t * ex * ex
-            xz = -slope * ez * ex + c_t * ex * ez
-            zz = slope * ex * ex + c_t * ez * ez
-            fx, fz = -push * ez + c_t * t_r * ex, push * ex + c_t * t_r * ez
-            _resist(out, speed, j, xx, xz, zz, fx, fz)
-        else:
-            rhs[j, 1] -= half * (tree.weight[i] + fluid.rho * GRAVITY_M_S2 * area)
-            m -= half * fluid.rho * area
-        diag[j, 0] += m / h
-        diag[j, 2] += m / h
-        rhs[j, 0] += m / h * speed[j, 0]
-        rhs[j, 1] += m / h * speed[j, 1]
+def load_line(
+    tree: Tree, place: Array, speed: Array, stream: Stream, fluid: Fluid, h: float,
+    diag: Array, rhs: Array,
+) -> None:  # fmt: skip
+    """The segments as line: weight, drag with its slope and inertia, half at either end."""
+    parent, rest, thick = tree.parent, tree.length, tree.thick
+    weight, mass = tree.weight, tree.mass
+    for i in range(1, rest.size):
+        p = parent[i]
+        ex, ez, _ = direction(place, i, p)
+        half, area = 0.5 * rest[i], 0.25 * np.pi * thick[i] * thick[i]
+        vx, vz = 0.5 * (speed[i, 0] + speed[p, 0]), 0.5 * (speed[i, 1] + speed[p, 1])
+        u = speed_at_m_s(stream, 0.5 * (place[i, 1] + place[p, 1]))
+        across = abs(-(u - vx) * ez - vz * ex)  # on the normal (-ez, ex)
+        along = abs((u - vx) * ex - vz * ez)
+        c_n = half * across_resistance_kg_m2(thick[i], max(across, 1e-5), fluid)
+        c_t = half * along_resistance_pa_s(thick[i], along, fluid)
+        for end in range(2):
+            j = i if end == 0 else p
+            m = half * mass[i]
+            if place[j, 1] <= stream.depth_m + 1e-9:
+                rhs[j, 1] -= half * weight[i]
+                rx, rz = speed_at_m_s(stream, place[j, 1]) - speed[j, 0], -speed[j, 1]
+                n_r, t_r = -rx * ez + rz * ex, rx * ex + rz * ez
+                slope, push = 2.0 * c_n * max(abs(n_r), LEAST_SLIP_M_S), c_n * abs(n_r) * n_r
+                xx = slope * ez * ez + c_t * ex * ex
+                xz = -slope * ez * ex + c_t * ex * ez
+                zz = slope * ex * ex + c_t * ez * ez
+                fx, fz = -push * ez + c_t * t_r * ex, push * ex + c_t * t_r * ez
+                resist(diag, rhs, speed, j, xx, xz, zz, fx, fz)
+            else:
+                rhs[j, 1] -= half * (weight[i] + fluid.rho * GRAVITY_M_S2 * area)
+                m -= half * fluid.rho * area
+            inertia(diag, rhs, speed, j, m / h)
 
 
 @kernel

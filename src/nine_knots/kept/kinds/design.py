@@ -1,0 +1,8 @@
+"""A leader with the day that it is for."""
+
+from pydantic import TypeAdapter
+
+from nine_knots.core.trade.design import Design
+from nine_knots.kept.envelope import Kind
+
+DESIGN = Kind("leader", TypeAdapter(Design))

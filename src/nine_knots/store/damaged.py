@@ -1,0 +1,93 @@
+"""Rows that cannot be read: told beside the others, and given out as they are."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Any
+
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.base.errors import Damaged, NotFound
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.kept.envelope import Kind
+from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN
+from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
+from nine_knots.store.rows import value_of
+
+
+class DamagedRow(Frozen):
+    """A row that cannot be read: what it is, its title as far as that is known, and why."""
+
+    kind: str
+    row_id: str
+    title: str
+    version: int
+    body: str
+    why: str
+
+
+@dataclass(frozen=True)
+class _Table:
+    """Rows of a kind: how they are selected by angler, with ``row_id`` and ``title``."""
+
+    kind: Kind[Any]
+    select: str
+
+
+_TABLES = (
+    _Table(
+        DESIGN,
+        "SELECT CONCAT(r.leader_id, '.', r.number) AS row_id, l.title, r.version, r.body "
+        "FROM revision r JOIN leader l ON l.leader_id = r.leader_id WHERE l.angler_id = %s",
+    ),
+    _Table(
+        STOCK,
+        "SELECT spool_id AS row_id, COALESCE(JSON_VALUE(body, '$.title'), spool_id) AS title, "
+        "version, body FROM stock WHERE angler_id = %s",
+    ),
+    *(
+        _Table(
+            kind,
+            "SELECT tackle_id AS row_id, title, version, body FROM tackle "
+            f"WHERE angler_id = %s AND kind = '{kind.name}'",
+        )
+        for kind in (ROD, LINE, FLY)
+    ),
+    _Table(
+        SEEN,
+        "SELECT landing_id AS row_id, DATE_FORMAT(seen_at, 'seen %%Y-%%m-%%d') AS title, version, "
+        "body FROM landing WHERE angler_id = %s",
+    ),
+    _Table(
+        ESTIMATE,
+        "SELECT 'own' AS row_id, '' AS title, version, body FROM own_cast WHERE angler_id = %s",
+    ),
+    _Table(
+        PULL_TEST,
+        "SELECT test_id AS row_id, line AS title, version, body FROM pull_test "
+        "WHERE angler_id = %s",
+    ),
+)
+
+
+def list_damaged(cursor: DictCursor, angler_id: str) -> tuple[DamagedRow, ...]:
+    """Every row of an angler that cannot be read."""
+    return tuple(_damaged(cursor, angler_id))
+
+
+def read_damaged(cursor: DictCursor, angler_id: str, kind: str, row_id: str) -> DamagedRow:
+    """One row that cannot be read, as it is, or NotFound."""
+    for row in _damaged(cursor, angler_id):
+        if (row.kind, row.row_id) == (kind, row_id):
+            return row
+    raise NotFound("There is no such damaged row.", where="row_id", mend="It may be mended by now.")
+
+
+def _damaged(cursor: DictCursor, angler_id: str) -> Iterator[DamagedRow]:
+    for table in _TABLES:
+        cursor.execute(table.select, (angler_id,))
+        for row in cursor.fetchall():
+            try:
+                value_of(table.kind, row)
+            except Damaged as damage:
+                yield DamagedRow(kind=table.kind.name, why=damage.what, **row)

@@ -1,0 +1,24 @@
+"""Bodies out of rows: each of its own version, the unreadable ones left aside."""
+
+from collections.abc import Iterable, Iterator
+from typing import Any, TypeVar
+
+from nine_knots.core.base.errors import Damaged
+from nine_knots.kept.envelope import Kind
+
+Value = TypeVar("Value")
+Row = dict[str, Any]
+
+
+def value_of(kind: Kind[Value], row: Row) -> Value:
+    """The value of a row's ``version`` and ``body``; Damaged where it cannot be read."""
+    return kind.read(row["version"], row["body"])
+
+
+def readable(kind: Kind[Value], rows: Iterable[Row]) -> Iterator[tuple[Row, Value]]:
+    """Rows with their values; those that cannot be read are ``damaged``'s to tell."""
+    for row in rows:
+        try:
+            yield row, value_of(kind, row)
+        except Damaged:
+            continue
