@@ -18,6 +18,7 @@ class Running:
         self.port = port or free_port()
         self.url = f"http://127.0.0.1:{self.port}"
         self.said = ""
+        self.local = local
         command = [sys.executable, "-m", "nine_knots.launch", "--local", str(local)]
         self.process = subprocess.Popen(
             [*command, "--port", str(self.port), *more],

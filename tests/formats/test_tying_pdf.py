@@ -5,6 +5,7 @@ from io import BytesIO
 import pytest
 from pypdf import PdfReader
 
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.depth_table import depth_table
 from nine_knots.core.tell.evaluation import evaluate
 from nine_knots.core.trade.tyer import Tyer
@@ -66,7 +67,11 @@ def test_a_name_with_marks_and_letters_of_the_north_is_kept():
 
 def test_a_rigs_card_tells_what_hangs_and_carries_its_depth_table():
     rig = demo_rigs(demo_stock())[0]
-    one = Card(rig, evaluate(rig, {}, METRIC), depth_table(rig, demo_stock(), METRIC))
+    one = Card(
+        rig,
+        evaluate(rig, {}, METRIC),
+        depth_table(rig, Angler(stock=demo_stock(), system="metric")),
+    )
     for paper in ("a6", "a4"):
         text = " ".join(page.extract_text() for page in read([one], paper).pages)
         for wanted in ("Depth by pace", "brisk walking pace", "as it is", "tag long"):

@@ -21,6 +21,11 @@ export function keepTold({ name, media, base64 }: FileTold): void {
   keepBlob(new Blob([bytes], { type: media }), name)
 }
 
+/** Keeps a text as a file of JSON. */
+export function keepText(text: string, name: string): void {
+  keepBlob(new Blob([text], { type: 'application/json' }), name)
+}
+
 function keepBlob(blob: Blob, name: string) {
   const link = document.createElement('a')
   link.href = URL.createObjectURL(blob)

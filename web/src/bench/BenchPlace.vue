@@ -5,6 +5,7 @@ import { isTyping } from '@/widgets/isTyping'
 import AirStage from './air/AirStage.vue'
 import { useCast } from './air/useCast'
 import BenchBar from './BenchBar.vue'
+import DamagedDraft from './DamagedDraft.vue'
 import EmptyBench from './EmptyBench.vue'
 import HoldStage from './hold/HoldStage.vue'
 import LanesStage from './lanes/LanesStage.vue'
@@ -63,6 +64,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
+  <DamagedDraft />
   <div v-if="bench.design && bench.evaluation" class="bench">
     <BenchBar
       :busy="saving.busy.value"

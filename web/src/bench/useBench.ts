@@ -11,10 +11,11 @@ import {
 } from '@/api/client'
 import { inWords, ServerLost } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
+import { draftOfToday, LEADER_VERSION, type DamagedDraft } from './draft/bringUp'
 import { survives, tagOf, type Change } from './draft/change'
 import { History } from './draft/history'
 import { draftOfThisTab } from './draft/identity'
-import { keepDraft, readDraft, type Entry, type SavedAs } from './draft/keep'
+import { keepDraft, type Entry, type SavedAs } from './draft/keep'
 import { Turns } from './draft/turns'
 
 const LONGEST_WAIT_MS = 4000
@@ -33,6 +34,7 @@ export const useBench = defineStore('bench', () => {
   const canUndo = ref(false)
   const canRedo = ref(false)
   const ready = ref(false)
+  const damaged = shallowRef<DamagedDraft | null>(null)
 
   let draftId = ''
   let history: History<Entry> | null = null
@@ -123,6 +125,7 @@ export const useBench = defineStore('bench', () => {
     canUndo.value = history.canUndo
     canRedo.value = history.canRedo
     const head = {
+      version: LEADER_VERSION,
       ...history.place,
       saved: savedBy.value,
       ghost: ghost.value,
@@ -149,7 +152,8 @@ export const useBench = defineStore('bench', () => {
 
   async function restore(): Promise<boolean> {
     draftId = await draftOfThisTab()
-    const draft = await readDraft(draftId)
+    const { draft, damaged: broken } = await draftOfToday(draftId)
+    damaged.value = broken
     if (draft && !opened) {
       history = new History(draft.entries, draft.head.at)
       savedBy.value = draft.head.saved
@@ -217,6 +221,7 @@ export const useBench = defineStore('bench', () => {
     refusal,
     canUndo,
     canRedo,
+    damaged,
     ready,
     changedSinceSaved,
     begin,

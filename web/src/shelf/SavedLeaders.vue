@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { answered, api, type LeaderCard } from '@/api/client'
+import { keepAnswer } from '@/api/keepAnswer'
 import { inWords } from '@/api/problems'
 import { useLeaders } from '@/api/queries'
 import { useBench } from '@/bench/useBench'
@@ -48,6 +49,13 @@ const takeOff = (card: LeaderCard) =>
     removed.value = card
   })
 
+const keepRaw = (card: LeaderCard) =>
+  attempt(() => {
+    const path = { kind: 'leader' as const, row_id: `${card.leader_id}.${card.revision}` }
+    const asked = { params: { path }, parseAs: 'blob' as const }
+    return keepAnswer(api.GET('/api/kept/damaged/{kind}/{row_id}', asked))
+  })
+
 const putBack = (card: LeaderCard) =>
   attempt(async () => {
     const path = { leader_id: card.leader_id }
@@ -70,18 +78,35 @@ const day = (iso: string) =>
       <li v-for="card in leaders" :key="card.leader_id" class="card">
         <div class="card__words">
           <h3>
-            <button class="card__open" type="button" @click="open(card)">{{ card.title }}</button>
+            <template v-if="card.damaged">{{ card.title }}</template>
+            <button v-else class="card__open" type="button" @click="open(card)">
+              {{ card.title }}
+            </button>
           </h3>
-          <p class="quiet">
+          <p v-if="card.damaged" class="quiet">revision {{ card.revision }}</p>
+          <p v-else class="quiet">
             {{ card.school }} · {{ card.length }} to {{ card.tippet }} · revision
             {{ card.revision }},
             {{ day(card.updated_at) }}
           </p>
           <p class="card__notes">{{ card.notes }}</p>
         </div>
-        <MiniStrip :outline="card.outline" :hung="card.hung" :longest-m="longest" />
+        <p v-if="card.damaged" class="refusal">
+          Damaged. {{ card.damaged }} Nothing of it is lost, and the other leaders are untouched.
+        </p>
+        <MiniStrip v-else :outline="card.outline" :hung="card.hung" :longest-m="longest" />
         <div class="card__acts">
           <button
+            v-if="card.damaged"
+            class="do"
+            type="button"
+            :aria-label="`Keep as a file: ${card.title}`"
+            @click="keepRaw(card)"
+          >
+            Keep as a file
+          </button>
+          <button
+            v-else
             class="do"
             type="button"
             :aria-label="`Compare: ${card.title}`"

@@ -5,6 +5,7 @@ import { answered, api, type Schemas } from '@/api/client'
 import { keepAnswer } from '@/api/keepAnswer'
 import { inWords } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
+import DamagedRows from './DamagedRows.vue'
 
 /** All that is the angler's as one open file, and back: nothing is written over. */
 const open = defineModel<boolean>({ required: true })
@@ -90,6 +91,7 @@ function chosen(event: Event) {
     <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
     <p v-else-if="said" role="status">{{ said }}</p>
     <p v-else-if="busy" class="quiet" role="status">One moment …</p>
+    <DamagedRows />
     <p class="quiet">
       Besides, a backup is made each day and kept for two weeks. ./start --restore brings one back.
     </p>

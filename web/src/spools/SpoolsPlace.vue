@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { StockRow } from '@/api/client'
 import { useCatalogue, useStock } from '@/api/queries'
+import DamagedRows from '@/shell/DamagedRows.vue'
 import PacketForm from './PacketForm.vue'
 import SpoolDisc from './SpoolDisc.vue'
 import SpoolForm from './SpoolForm.vue'
@@ -49,6 +50,7 @@ const packetOpen = computed({
       Each disc is a spool: the thicker its ring, the more is left on it. Leaders are built from
       these; a strength without a label is worked out from the material.
     </p>
+    <DamagedRows :kinds="['spool']" />
     <p v-if="isSuccess && !stock?.length" class="refusal">
       The shelf is empty. Add a spool: say, stiff nylon of .017 in with 25 yd left for a butt.
     </p>

@@ -20,6 +20,8 @@ export interface Entry {
 }
 
 export interface Head extends Place {
+  /** Of the leaders in it; those that were kept before versions were told are of the first. */
+  version?: number
   saved: Record<string, SavedAs>
   ghost: Design | null
   waiting: Change[]
@@ -56,9 +58,17 @@ export async function keepDraft(id: string, head: Head, present: Entry): Promise
   )
 }
 
-export async function dropDraft(id: string): Promise<void> {
-  const own = (await keys<string>(store())).filter((key) => key.startsWith(`${id}/`))
-  await Promise.all(own.map((key) => del(key, store())))
+/** Keeps every entry anew: those of an older program, brought up to date. */
+export async function rewriteDraft(id: string, { head, entries }: Draft): Promise<void> {
+  const numbered = entries.map((entry, i) => [entryKey(id, i), entry] as [string, unknown])
+  await setMany([...numbered, [headKey(id), head]], store())
+}
+
+/** Puts a draft that cannot be read out of the way: it stays in the browser, and no tab opens it. */
+export async function setAside(id: string): Promise<void> {
+  const head = await get<Head>(headKey(id), store())
+  await setMany([[`${id}/set-aside`, head]], store())
+  await del(headKey(id), store())
 }
 
 /** Ids of the drafts kept, last touched first. */

@@ -1,0 +1,124 @@
+"""What earlier programs kept is read, at every version; what cannot be read says so by itself."""
+
+import hashlib
+import json
+from dataclasses import replace
+from pathlib import Path
+
+import pytest
+from pydantic import TypeAdapter
+
+from nine_knots.core.base.errors import Damaged
+from nine_knots.core.base.frozen import Frozen
+from nine_knots.formats.leader_json import read_json, write_json
+from nine_knots.kept.envelope import Kind
+from nine_knots.kept.kinds import KINDS
+from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.store import everything
+from nine_knots.store.everything import EVERYTHING, everything_in
+
+GOLDEN = Path(__file__).parent / "golden"
+SHAPES = GOLDEN / "shapes.json"
+WORDS = ("title", "description", "examples", "$id")
+
+
+def shape(kind: Kind) -> str:
+    """A fingerprint of the fields and ranges of a kind's values, without their words."""
+
+    def bare(part):
+        if isinstance(part, dict):
+            named = {"properties", "$defs"}
+            return {
+                key: {name: bare(one) for name, one in value.items()}
+                if key in named
+                else bare(value)
+                for key, value in part.items()
+                if key not in WORDS
+            }
+        return [bare(one) for one in part] if isinstance(part, list) else part
+
+    text = json.dumps(bare(kind.type.json_schema(mode="serialization")), sort_keys=True)
+    return hashlib.sha256(text.encode()).hexdigest()[:16]
+
+
+@pytest.mark.parametrize("name", sorted(KINDS))
+def test_every_version_of_every_kind_is_read_as_it_was(name):
+    kind = KINDS[name]
+    for version in range(1, kind.version + 1):
+        kept = json.loads((GOLDEN / f"{name.replace(' ', '-')}-v{version}.json").read_text())
+        assert (kept["kind"], kept["version"]) == (name, version)
+        for body in kept["bodies"]:
+            value = kind.read(version, json.dumps(body))
+            again = kind.write(value)
+            assert kind.read(kind.version, again) == value
+            if version == kind.version:
+                assert json.loads(again) == body
+
+
+@pytest.mark.parametrize("kind", [*KINDS.values(), EVERYTHING], ids=lambda kind: kind.name)
+def test_a_changed_shape_is_a_new_version(kind):
+    known = json.loads(SHAPES.read_text())
+    assert known.get(f"{kind.name} v{kind.version}") == shape(kind), (
+        "The values of this kind have other fields or ranges than this version had. Add an upgrade "
+        "and a golden file of the new version, and its fingerprint to shapes.json."
+    )
+
+
+def test_files_of_every_version_are_read():
+    made = read_json((GOLDEN / "leader-file-v1.json").read_text())
+    assert read_json(write_json(made)) == made
+    found = everything_in((GOLDEN / "everything-v1.json").read_text())
+    assert len(found.leaders) == 2
+    assert everything_in(found.model_dump_json()) == found
+
+
+class Weighed(Frozen):
+    """A kind of two versions: the first had grams, and a name for what is a title now."""
+
+    title: str
+    mass_kg: float
+
+
+def _named(body):
+    return {"title": body["name"], "mass_kg": body["grams"] / 1000.0}
+
+
+WEIGHED = Kind("thing weighed", TypeAdapter(Weighed), (_named,))
+
+
+def test_an_older_body_is_brought_up_and_a_newer_one_is_damaged():
+    assert WEIGHED.read(1, '{"name": "Fly", "grams": 2}') == Weighed(title="Fly", mass_kg=0.002)
+    assert WEIGHED.read(2, '{"title": "Fly", "mass_kg": 0.002}').mass_kg == 0.002
+    for version, body, why in (
+        (3, "{}", "version 3, and this program knows up to 2"),
+        (0, "{}", "version 0"),
+        (1, "{}", "version 1 cannot be brought up"),
+        (1, "[", "no JSON"),
+        (2, '{"title": "Fly", "mass_kg": "much"}', "mass_kg: Input should be a valid number"),
+    ):
+        with pytest.raises(Damaged, match=why) as damage:
+            WEIGHED.read(version, body)
+        assert "kept as it is" in damage.value.mend
+
+
+def test_parts_of_a_file_are_brought_up_each_by_its_own_version(monkeypatch):
+    old = json.loads((GOLDEN / "everything-v1.json").read_text())
+    for leader in old["leaders"]:
+        for revision in leader["revisions"]:
+            revision["design"]["name"] = revision["design"].pop("title")
+
+    def renamed(body):
+        kept = {key: value for key, value in body.items() if key != "name"}
+        return {**kept, "title": body["name"]}
+
+    newer = replace(DESIGN, upgrades=(renamed,))
+    parts = [(newer if kind is DESIGN else kind, place) for kind, place in everything._PARTS]
+    monkeypatch.setattr(everything, "_PARTS", tuple(parts))
+    found = everything_in(json.dumps(old))
+    assert found.leaders[0].revisions[0].design.title
+
+
+@pytest.mark.parametrize("text", ["", "[]", "{}", '{"leaders": 3}', '{"version": 2}', "[" * 10_000])
+def test_what_is_no_such_file_is_damaged(text):
+    with pytest.raises(Damaged):
+        everything_in(text)
