@@ -1,7 +1,7 @@
 #!/usr/bin/env bash
-# Writes the interface's types from the OpenAPI document, today's versions of what is kept, and
-# the published schema of leader files;
-# with --check only says whether the types stand.
+# Writes what the interface takes from Python: types by the OpenAPI document, today's versions of
+# what is kept, the colours; and the published schema of leader files. With --check it only says
+# whether they stand.
 set -euo pipefail
 PROJECT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 . "$PROJECT/scripts/prepare.sh"
@@ -12,13 +12,16 @@ trap 'rm -rf "$made"' EXIT
 "$PYTHON" -m nine_knots.api >"$made/openapi.json"
 (cd "$PROJECT/web" && npx openapi-typescript "$made/openapi.json" -o "$made/schema.d.ts" >/dev/null)
 "$PYTHON" -m nine_knots.kept >"$made/versions.json"
+"$PYTHON" -m nine_knots.formats.tints >"$made/tints.css"
 if [ "${1:-}" = --check ]; then
   cmp -s "$made/schema.d.ts" "$PROJECT/web/generated/schema.d.ts" ||
     fail "web/generated/schema.d.ts does not follow the API any more. Run scripts/api-types.sh."
-  cmp -s "$made/versions.json" "$PROJECT/web/generated/versions.json" ||
-    fail "web/generated/versions.json is not today's. Run scripts/api-types.sh."
+  for file in versions.json tints.css; do
+    cmp -s "$made/$file" "$PROJECT/web/generated/$file" ||
+      fail "web/generated/$file is not today's. Run scripts/api-types.sh."
+  done
 else
-  cp "$made/schema.d.ts" "$made/versions.json" "$PROJECT/web/generated/"
+  cp "$made/schema.d.ts" "$made/versions.json" "$made/tints.css" "$PROJECT/web/generated/"
   "$PYTHON" -c 'import json; from nine_knots.formats.leader_json import schema
 print(json.dumps(schema(), indent=1, ensure_ascii=False))' >"$PROJECT/docs/leader-1.schema.json"
 fi

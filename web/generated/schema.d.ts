@@ -1501,6 +1501,10 @@ export interface components {
             /** Title */
             title: string;
             length: components["schemas"]["Quantity"];
+            /** Shortest M */
+            shortest_m: number;
+            /** Longest M */
+            longest_m: number;
             /** Tag */
             tag: string;
             /** Spool Id */
@@ -1760,6 +1764,10 @@ export interface components {
             /** Knots */
             knots: {
                 [key: string]: components["schemas"]["Choice"][];
+            };
+            /** Ties */
+            ties: {
+                [key: string]: components["schemas"]["TieGroup"][];
             };
             /** Schools */
             schools: components["schemas"]["SchoolCard"][];
@@ -2844,6 +2852,11 @@ export interface components {
         JointReading: {
             /** Index */
             index: number;
+            /**
+             * Place
+             * @enum {string}
+             */
+            place: "line" | "between" | "fly";
             /** At M */
             at_m: number;
             /** Kind */
@@ -2854,6 +2867,8 @@ export interface components {
             title: string;
             /** Flag */
             flag: string;
+            /** Trouble */
+            trouble: boolean;
             /** Passed */
             passed: string;
             /** Bend Step */
@@ -3804,8 +3819,11 @@ export interface components {
         PieceReading: {
             /** Index */
             index: number;
-            /** Role */
-            role: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "butt" | "taper" | "sighter" | "tippet" | "bite";
             /** Form */
             form: string;
             /** Material */
@@ -5251,6 +5269,16 @@ export interface components {
             day: string;
         };
         /**
+         * TieGroup
+         * @description Ways of one sort.
+         */
+        TieGroup: {
+            /** Title */
+            title: string;
+            /** Ties */
+            ties: components["schemas"]["WayToTie"][];
+        };
+        /**
          * TiedAnswer
          * @description The design with its true lengths, and what they taught of the angler's hand.
          */
@@ -5871,6 +5899,15 @@ export interface components {
             wire_required: boolean;
             /** Least Apart M */
             least_apart_m?: number | null;
+        };
+        /**
+         * WayToTie
+         * @description A way to tie a joint, in words.
+         */
+        WayToTie: {
+            /** Words */
+            words: string;
+            joint: components["schemas"]["Joint"];
         };
         /**
          * WhoseAnswer

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { OutlinePart } from '@/api/client'
-import { byDoubling, byProportion } from '@/bench/lanes/scales'
-import { sidePath, thickest, tintOf } from '@/bench/strip/shapes'
+import { byDoubling, byProportion } from '@/drawing/scales'
+import { sideOf, thickest } from '@/drawing/side'
+import { fillOf, strokeOf } from '@/drawing/tints'
 import { LEFT_PX, RIGHT_PX, useAxis } from '@/bench/strip/useAxis'
 
 const part: OutlinePart = {
@@ -26,20 +27,20 @@ describe('the axis', () => {
 describe('shapes', () => {
   it('are to scale along and around the axis', () => {
     const axis = useAxis(LEFT_PX + RIGHT_PX + 200, { from_m: 0, to_m: 2 }).value
-    expect(sidePath(part, axis, 50, 20_000)).toBe('M96 45L296 48L296 52L96 55Z')
+    expect(sideOf(part, axis.x, 50, 20_000)).toBe('M96.0 45.0L296.0 48.0L296.0 52.0L96.0 55.0Z')
   })
 
   it('never grow too thin to be seen', () => {
     const axis = useAxis(LEFT_PX + RIGHT_PX + 200, { from_m: 0, to_m: 2 }).value
-    expect(sidePath(part, axis, 50, 1)).toContain('49.3')
+    expect(sideOf(part, axis.x, 50, 1)).toContain('49.3')
   })
 
   it('know the thickest and the tint of the material', () => {
     expect(thickest([part], [{ ...part, upper_diameter_m: 9e-4 }])).toBe(9e-4)
     expect(thickest([])).toBeGreaterThan(0)
-    expect([tintOf('wire-soft'), tintOf('fluorocarbon'), tintOf('nylon-soft', true)]).toEqual([
+    expect([fillOf('wire-soft'), strokeOf('fluorocarbon'), fillOf('nylon-soft', true)]).toEqual([
       'tint--wire',
-      'tint--fluorocarbon',
+      'stroke--fluorocarbon',
       'tint--sighter',
     ])
   })

@@ -1,40 +1,32 @@
+import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import type { Catalogue, Joint, Schemas } from '@/api/client'
+import type { Joint, Schemas } from '@/api/client'
 import { inWords, Refused, ServerLost } from '@/api/problems'
-import { optionsFor, valueOf } from '@/bench/pieces/jointOptions'
+import { tieGroups, tieKey } from '@/bench/pieces/ties'
 import { sentenceText } from '@/bench/sentence/sentenceText'
-
-const choice = (key: string) => ({ key, title: key, note: '' })
-const knots: Catalogue['knots'] = {
-  line: [choice('nail')],
-  loop: [choice('perfection-loop'), choice('surgeons-loop')],
-  between: [choice('blood'), choice('albright')],
-  eye: [choice('uni'), choice('clinch')],
-}
-const words = (place: 'line' | 'between' | 'fly', present?: Joint) =>
-  optionsFor(place, knots, present).flatMap((group) => group.options.map((one) => one.words))
+import PickOne from '@/widgets/PickOne.vue'
 
 describe('ways to tie a joint', () => {
-  it('depend on where it is', () => {
-    expect(words('fly')).toEqual(['uni', 'clinch'])
-    expect(words('line')).toEqual([
-      'loop to loop, perfection-loop',
-      'loop to loop, surgeons-loop',
-      'nail',
-    ])
-    expect(words('between')).toContain('swivel, uni')
-    expect(words('between')).toContain('loop to loop, surgeons-loop')
+  const ring: Joint = { kind: 'ring', knot: 'uni', upper_knot: 'improved-clinch' }
+
+  it('go by all that tells one from another', () => {
+    const tagged: Joint = { ...ring, dropper: {} as Joint['dropper'] }
+    expect(tieKey(ring)).toBe('ring/uni/improved-clinch')
+    expect(tieKey(tagged)).toBe(tieKey(ring))
+    expect(tieKey({ kind: 'fly', knot: 'uni', tied_from: 'eye' })).not.toBe(
+      tieKey({ kind: 'fly', knot: 'uni', tied_from: 'bend' }),
+    )
   })
 
-  it('keep a joint that mixes two knots as it is', () => {
-    const ring: Joint = { kind: 'ring', knot: 'uni', upper_knot: 'clinch' }
-    const [first] = optionsFor('between', knots, ring)
-    expect(first?.options[0]?.words).toBe('ring, clinch above, uni below')
-    expect(valueOf(first!.options[0]!.joint)).toBe('ring/uni/clinch')
-  })
-
-  it('do not repeat a joint that is among them', () => {
-    expect(words('between', { kind: 'knot', knot: 'blood' })).toEqual(words('between'))
+  it('are picked by key, and one that is none of them keeps its words', async () => {
+    const groups = tieGroups([{ title: 'Ring', ties: [{ words: 'ring, uni', joint: ring }] }])
+    expect(groups[0]?.options[0]).toEqual({ value: tieKey(ring), words: 'ring, uni' })
+    const picker = mount(PickOne<string>, {
+      props: { groups, modelValue: 'knot/blood/', otherwise: 'as it is' },
+    })
+    expect(picker.find('option[disabled]').text()).toBe('as it is')
+    await picker.find('select').setValue('0')
+    expect(picker.emitted('update:modelValue')).toEqual([[tieKey(ring)]])
   })
 })
 

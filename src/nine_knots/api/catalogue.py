@@ -13,6 +13,7 @@ from nine_knots.core.models.cast.stroke import SPEEDS
 from nine_knots.core.trade import situation
 from nine_knots.core.trade.knots import KNOTS
 from nine_knots.core.trade.leader import Role, Wear
+from nine_knots.core.trade.leader.ties import TIES, Place, TieGroup
 from nine_knots.core.trade.materials import MATERIALS
 from nine_knots.core.trade.schools import SCHOOLS
 from nine_knots.core.trade.tackle import FISH
@@ -71,6 +72,7 @@ class Catalogue(Frozen):
     sinkings: tuple[Sinking, ...]
     materials: tuple[Choice, ...]
     knots: dict[str, tuple[Choice, ...]]
+    ties: dict[Place, tuple[TieGroup, ...]]
     schools: tuple[SchoolCard, ...]
 
 
@@ -119,6 +121,7 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
             )
             for place in places
         },
+        ties=TIES,
         schools=tuple(
             SchoolCard(
                 key=s.key,

@@ -7,13 +7,13 @@ import numpy as np
 
 from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.tell.cast import CastReading, Movie
-from nine_knots.formats.strip_svg import TINTS
 from nine_knots.formats.text import xml, xml_attribute
+from nine_knots.formats.tints import LIGHT, tint_of
 
 COLUMNS = ("time_s", "node", "part", "x_m", "y_m")
 WIDTH, MARGIN, WATER_PX, HEAD_PX = 1000.0, 20.0, 40.0, 40.0
 EVERY = 5
-LINE_TINT, PAST_TINT, WATER_TINT = "#8fa39b", "#b9c2bd", "#2f5f8c"
+LINE_TINT, PAST_TINT, WATER_TINT = LIGHT["line"], LIGHT["hair"], LIGHT["little"]
 
 
 def _movie(reading: CastReading) -> Movie:
@@ -57,7 +57,7 @@ def write_cast_svg(title: str, materials: tuple[str, ...], reading: CastReading)
 
     landing = places[-1]
     pieces = [
-        stroke(landing[from_ : to + 1], TINTS[material], 3)
+        stroke(landing[from_ : to + 1], tint_of(material), 3)
         for from_, to, material in zip(movie.joints[:-1], movie.joints[1:], materials, strict=True)
     ]
     head = f"{title} · {reading.figure}, {reading.landing} · {reading.line_out.text} of line out"

@@ -3,8 +3,10 @@
 from reportlab.lib.colors import HexColor
 from reportlab.lib.styles import ParagraphStyle
 
+from nine_knots.formats.tints import LIGHT
+
 TEXT, BOLD = "Atkinson", "Atkinson-Bold"
-INK, QUIET, HAIR = HexColor("#1c2a2c"), HexColor("#48585a"), HexColor("#b9c4c0")
+INK, QUIET, HAIR = (HexColor(LIGHT[name]) for name in ("ink", "ink-2", "hair"))
 
 
 def style(size: float, bold: bool = False, quiet: bool = False, after: float = 0) -> ParagraphStyle:

@@ -4,20 +4,10 @@ from nine_knots.core.tell.evaluation import Evaluation
 from nine_knots.core.tell.outline import OutlinePart
 from nine_knots.core.trade.design import Design
 from nine_knots.formats.text import xml, xml_attribute
+from nine_knots.formats.tints import LIGHT, tint_of
 
 WIDTH, HEIGHT, MARGIN = 1000.0, 170.0, 30.0
 AXIS_Y, THICKEST_PX = 78.0, 26.0
-TINTS = {
-    "nylon-stiff": "#b0752a",
-    "nylon-medium": "#c8923f",
-    "nylon-soft": "#dfb469",
-    "copolymer": "#d2a865",
-    "fluorocarbon": "#6aa0b4",
-    "wire-soft": "#5b5f63",
-    "wire-single": "#3f4347",
-    "braided-loop": "#9a8f7a",
-}
-THING_TINTS = {"shot": "#5b6468", "indicator": "#e4572e", "mark": "#c2410c", "grease": "#1b5e5a"}
 THING_PX = {"shot": 4, "indicator": 7, "mark": 3, "grease": 3}
 
 
@@ -38,7 +28,7 @@ def write_svg(design: Design, evaluation: Evaluation) -> str:
             f"{x1:.1f},{AXIS_Y - upper:.2f} {x2:.1f},{AXIS_Y - lower:.2f} "
             f"{x2:.1f},{AXIS_Y + lower:.2f} {x1:.1f},{AXIS_Y + upper:.2f}"
         )
-        return f'<polygon points="{points}" fill="{TINTS[part.material]}"/>'
+        return f'<polygon points="{points}" fill="{tint_of(part.material)}"/>'
 
     parts = [
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH:g} {HEIGHT:g}" '
@@ -59,24 +49,25 @@ def write_svg(design: Design, evaluation: Evaluation) -> str:
             f"{xml(piece.diameter)}</text>"
         )
     parts += [
-        f'<circle cx="{x(joint.at_m):.1f}" cy="{AXIS_Y:g}" r="4" fill="#fff" stroke="#1c2a2c">'
+        f'<circle cx="{x(joint.at_m):.1f}" cy="{AXIS_Y:g}" r="4" fill="#fff" '
+        f'stroke="{LIGHT["ink"]}">'
         f"<title>{xml(joint.title)}</title></circle>"
         for joint in evaluation.joints
     ]
     parts += [
         f'<path d="M{x(one.at_m):.1f} {AXIS_Y:g}L{x(one.at_m) + one.length.si * per_m:.1f} '
-        f'{AXIS_Y - 22:g}" stroke="#1c2a2c" fill="none"/>'
+        f'{AXIS_Y - 22:g}" stroke="{LIGHT["ink"]}" fill="none"/>'
         f'<circle cx="{x(one.at_m) + one.length.si * per_m:.1f}" cy="{AXIS_Y - 22:g}" r="3">'
         f"<title>{xml(one.title)}</title></circle>"
         for one in evaluation.branches
     ]
     parts += [
         f'<circle cx="{x(thing.at_m):.1f}" cy="{AXIS_Y:g}" r="{THING_PX[thing.kind]}" '
-        f'fill="{THING_TINTS[thing.kind]}"><title>{xml(thing.title)}</title></circle>'
+        f'fill="{LIGHT[thing.kind]}"><title>{xml(thing.title)}</title></circle>'
         for thing in evaluation.things
     ]
     parts += [
-        f'<path d="M{x(tick.at_m):.1f} 140v6" stroke="#48585a"/>'
+        f'<path d="M{x(tick.at_m):.1f} 140v6" stroke="{LIGHT["ink-2"]}"/>'
         f'<text x="{x(tick.at_m):.1f}" y="158" text-anchor="middle">{xml(tick.text)}</text>'
         for tick in evaluation.ruler
     ]

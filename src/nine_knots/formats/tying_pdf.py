@@ -29,8 +29,8 @@ from nine_knots.core.tell.sentence import sentence_text
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots import KNOTS
 from nine_knots.formats.pdf_style import BOLD, HAIR, INK, QUIET, TEXT, style
-from nine_knots.formats.strip_svg import TINTS
 from nine_knots.formats.text import xml
+from nine_knots.formats.tints import LIGHT, tint_of
 
 Paper = Literal["a6", "a4", "sheet", "labels"]
 FONTS = Path(__file__).parent / "fonts"
@@ -258,7 +258,7 @@ class _Strip(Flowable):  # type: ignore[misc]
             path.lineTo(part.to_m * per_m, middle + lower)
             path.lineTo(part.from_m * per_m, middle + upper)
             path.close()
-            canvas.setFillColor(HexColor(TINTS[part.material]))
+            canvas.setFillColor(HexColor(tint_of(part.material)))
             canvas.drawPath(path, stroke=0, fill=1)
         canvas.setFillColor(INK)
         canvas.setFont(TEXT, size)
@@ -291,6 +291,6 @@ class _Strip(Flowable):  # type: ignore[misc]
             canvas.circle(x + tag, middle + 0.22 * self.height, 1.3, stroke=0, fill=1)
         for thing in self.evaluation.things:
             big = 3.2 if thing.kind == "indicator" else 2.0
-            canvas.setFillColor(QUIET if thing.kind == "shot" else HexColor("#e4572e"))
+            canvas.setFillColor(HexColor(LIGHT[thing.kind]))
             canvas.circle(thing.at_m * per_m, middle, big, stroke=1, fill=1)
         canvas.setFillColor(INK)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Joint, JointReading } from '@/api/client'
-import { valueOf } from './pieces/jointOptions'
+import { tieKey } from './pieces/ties'
 import { useBench } from './useBench'
 
 /** What to tie at a joint and why, the other school's choice, and what is poor as it is tied. */
@@ -9,7 +9,7 @@ const props = defineProps<{ joint: JointReading }>()
 const bench = useBench()
 const advice = computed(() => props.joint.advice)
 const tied = computed(() => bench.design?.leader.joints[props.joint.index])
-const isTied = (joint: Joint) => tied.value && valueOf(joint) === valueOf(tied.value)
+const isTied = (joint: Joint) => tied.value && tieKey(joint) === tieKey(tied.value)
 const choices = computed(() => [
   { lead: isTied(advice.value.best.joint) ? 'As is best' : 'Best', ...advice.value.best },
   { lead: 'Other school', ...advice.value.other },

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useKit, useStock } from '@/api/queries'
+import { option } from '@/widgets/option'
+import PickOne from '@/widgets/PickOne.vue'
 import TypedField from '@/widgets/TypedField.vue'
 import StepButtons from './StepButtons.vue'
 import { useBench } from './useBench'
@@ -13,50 +15,47 @@ const { data: kit } = useKit()
 const { data: stock } = useStock()
 const thing = computed(() => acts.thing.value)
 const branch = computed(() => acts.branch.value)
-const spools = computed(() => stock.value?.filter((row) => row.form === 'spool') ?? [])
+const spools = computed(() =>
+  (stock.value ?? [])
+    .filter((row) => row.form === 'spool')
+    .map((row) => option(row.spool_id, row.title)),
+)
+const flies = computed(() => kit.value?.flies.map(({ title }) => option(title, title)) ?? [])
+const from = computed(() => (branch.value?.tied_from === 'eye' ? 'eye' : 'bend'))
+const tag = computed(() => (branch.value?.tag === 'upper' ? 'upper' : 'lower'))
+const metal = computed(() => (thing.value?.metal === 'tin' ? 'tin' : 'lead'))
+const METALS = [option('lead', 'lead'), option('tin', 'tin')]
+const TAGS = [
+  option('upper', 'upper, of the piece above'),
+  option('lower', 'lower, of the piece below'),
+]
+const ENDS = [option('bend', 'bend'), option('eye', 'eye')]
 const NAMES = { shot: 'Shot', indicator: 'Indicator', mark: 'Sighter mark', grease: 'Grease' }
 
 const setThing = (part: 'above' | 'size') => (text: string) =>
   bench.tryEdit({ act: 'set-thing', thing: thing.value!.index, [part]: text })
-const setMetal = (event: Event) =>
-  bench.edit({
-    act: 'set-thing',
-    thing: thing.value!.index,
-    metal: (event.target as HTMLSelectElement).value as 'lead' | 'tin',
-  })
+const setMetal = (metal: 'lead' | 'tin') =>
+  bench.edit({ act: 'set-thing', thing: thing.value!.index, metal })
 const setTag = (length: string) =>
   bench.tryEdit({ act: 'set-dropper', joint: branch.value!.joint, length })
 
-function pickFly(event: Event) {
-  const title = (event.target as HTMLSelectElement).value
+function pickFly(title: string) {
   const fly = kit.value?.flies.find((one) => one.title === title)
   const on = branch.value
   if (!fly || !on) return
-  if (on.form === 'dropper') bench.edit({ act: 'set-dropper', joint: on.joint, fly })
-  else
-    bench.edit({
-      act: 'set-fly-in-line',
-      joint: on.joint,
-      fly,
-      tied_from: on.tied_from === 'eye' ? 'eye' : 'bend',
-    })
+  const { joint } = on
+  if (on.form === 'dropper') bench.edit({ act: 'set-dropper', joint, fly })
+  else bench.edit({ act: 'set-fly-in-line', joint, fly, tied_from: from.value })
 }
 
-function pickSpool(event: Event) {
-  const spool_id = (event.target as HTMLSelectElement).value
+const pickSpool = (spool_id: string) =>
   bench.edit({ act: 'set-dropper', joint: branch.value!.joint, spool_id })
-}
-
-function pickTag(event: Event) {
-  const tag = (event.target as HTMLSelectElement).value as 'upper' | 'lower'
+const pickTag = (tag: 'upper' | 'lower') =>
   bench.edit({ act: 'set-dropper', joint: branch.value!.joint, tag })
-}
 
-function pickFrom(event: Event) {
+function pickFrom(tied_from: 'bend' | 'eye') {
   const fly = bench.design?.leader.joints[branch.value!.joint]?.fly
-  if (!fly) return
-  const tied_from = (event.target as HTMLSelectElement).value as 'bend' | 'eye'
-  bench.edit({ act: 'set-fly-in-line', joint: branch.value!.joint, fly, tied_from })
+  if (fly) bench.edit({ act: 'set-fly-in-line', joint: branch.value!.joint, fly, tied_from })
 }
 </script>
 
@@ -84,10 +83,12 @@ function pickFrom(event: Event) {
     </template>
     <label v-if="thing.kind === 'shot'" class="pick-field">
       Metal
-      <select class="pick" :value="thing.metal" aria-label="Metal" @change="setMetal">
-        <option value="lead">lead</option>
-        <option value="tin">tin</option>
-      </select>
+      <PickOne
+        label="Metal"
+        :options="METALS"
+        :model-value="metal"
+        @update:model-value="setMetal"
+      />
     </label>
     <button class="do" type="button" @click="acts.takeOff">Take off</button>
     <p class="quiet note">{{ thing.title }}. Slide it with Shift and the arrows.</p>
@@ -99,12 +100,12 @@ function pickFrom(event: Event) {
     </h2>
     <label class="pick-field">
       Fly
-      <select class="pick" :value="branch.fly" aria-label="Fly" @change="pickFly">
-        <option v-if="!kit?.flies.some((fly) => fly.title === branch!.fly)" disabled>
-          {{ branch.fly }}
-        </option>
-        <option v-for="fly in kit?.flies" :key="fly.title">{{ fly.title }}</option>
-      </select>
+      <PickOne
+        label="Fly"
+        :options="flies"
+        :model-value="branch.fly"
+        @update:model-value="pickFly"
+      />
     </label>
     <template v-if="branch.form === 'dropper'">
       <TypedField
@@ -116,19 +117,17 @@ function pickFrom(event: Event) {
       />
       <label class="pick-field">
         Tag
-        <select class="pick" :value="branch.tag" aria-label="Tag" @change="pickTag">
-          <option value="upper">upper, of the piece above</option>
-          <option value="lower">lower, of the piece below</option>
-        </select>
+        <PickOne label="Tag" :options="TAGS" :model-value="tag" @update:model-value="pickTag" />
       </label>
       <label class="pick-field">
         Spool
-        <select class="pick" :value="branch.spool_id" aria-label="Spool" @change="pickSpool">
-          <option v-if="!branch.spool_id" value="" disabled>{{ branch.diameter }}</option>
-          <option v-for="row in spools" :key="row.spool_id" :value="row.spool_id">
-            {{ row.title }}
-          </option>
-        </select>
+        <PickOne
+          label="Spool"
+          :options="spools"
+          :otherwise="branch.diameter"
+          :model-value="branch.spool_id"
+          @update:model-value="pickSpool"
+        />
       </label>
       <button
         class="do"
@@ -140,15 +139,12 @@ function pickFrom(event: Event) {
     </template>
     <label v-else class="pick-field">
       The next is tied from its
-      <select
-        class="pick"
-        :value="branch.tied_from"
-        aria-label="The next is tied from its"
-        @change="pickFrom"
-      >
-        <option value="bend">bend</option>
-        <option value="eye">eye</option>
-      </select>
+      <PickOne
+        label="The next is tied from its"
+        :options="ENDS"
+        :model-value="from"
+        @update:model-value="pickFrom"
+      />
     </label>
     <button class="do" type="button" @click="acts.takeOff">Take off</button>
     <p class="quiet note">{{ branch.title }}.</p>

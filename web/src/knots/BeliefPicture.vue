@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
+import { through } from '@/drawing/paths'
+import TickMarks from '@/drawing/TickMarks.vue'
 
 /** What is believed of a knot before and after its pulls, with the pulls themselves below. */
 const props = defineProps<{
@@ -16,16 +18,13 @@ const highest = computed(() =>
   Math.max(...[...props.belief.prior, ...props.belief.posterior].map((point) => point.height)),
 )
 const curve = (points: Schemas['CurvePoint'][]) =>
-  points
-    .map(({ share, height }, i) => {
-      const y = FLOOR - (FLOOR - 8) * (height / highest.value)
-      return `${i ? 'L' : 'M'}${x(share).toFixed(1)} ${y.toFixed(1)}`
-    })
-    .join('')
+  through(
+    points.map(({ share, height }) => [x(share), FLOOR - (FLOOR - 8) * (height / highest.value)]),
+  )
 const ticks = computed(() =>
-  [0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1.0, 1.1].filter(
-    (share) => share > props.belief.low && share < props.belief.high,
-  ),
+  [0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1.0, 1.1]
+    .filter((share) => share > props.belief.low && share < props.belief.high)
+    .map((share) => ({ at: x(share), text: `${Math.round(share * 100)}%` })),
 )
 </script>
 
@@ -37,10 +36,7 @@ const ticks = computed(() =>
     :aria-label="`Strength kept. ${belief.words}`"
   >
     <line x1="10" :x2="WIDTH - 10" :y1="FLOOR" :y2="FLOOR" class="axis" />
-    <g v-for="share in ticks" :key="share" :transform="`translate(${x(share)} ${FLOOR})`">
-      <line y2="5" class="axis" />
-      <text y="34">{{ Math.round(share * 100) }}%</text>
-    </g>
+    <TickMarks :ticks="ticks" :drop="34" :y="FLOOR" />
     <path :d="curve(belief.prior)" class="prior" />
     <path :d="curve(belief.posterior)" class="posterior" />
     <g

@@ -3,6 +3,8 @@ import { computed, ref, watch } from 'vue'
 import type { Schemas } from '@/api/client'
 import { useStock } from '@/api/queries'
 import { useSettings } from '@/settings/useSettings'
+import { option } from '@/widgets/option'
+import PickOne from '@/widgets/PickOne.vue'
 import BeliefPicture from './BeliefPicture.vue'
 import PullTable from './PullTable.vue'
 import { usePulls, type Mischief } from './usePulls'
@@ -28,6 +30,10 @@ const MISCHIEF: { value: Mischief | typeof REAL; words: string }[] = [
   { value: 'unplugged', words: '… being unplugged' },
   { value: REAL, words: 'a scale of yours at …' },
 ]
+const WET = [option(true, 'soaked'), option(false, 'dry')]
+const spoolOptions = computed(() =>
+  spools.value.map((row) => option(row.spool_id, `${row.title}, ${row.strength}`)),
+)
 const mine = computed(() => pulls.value?.tests ?? [])
 const beliefs = computed(() => pulls.value?.beliefs ?? [])
 watch(
@@ -77,17 +83,10 @@ function chosen(event: Event) {
     <form class="row pulls__form" @submit.prevent="keep">
       <label class="quiet">
         In
-        <select v-model="spool" class="pick">
-          <option v-for="row in spools" :key="row.spool_id" :value="row.spool_id">
-            {{ row.title }}, {{ row.strength }}
-          </option>
-        </select>
+        <PickOne v-model="spool" :options="spoolOptions" otherwise="…" />
       </label>
       <label class="quiet">
-        <select v-model="wet" class="pick" aria-label="How the line was">
-          <option :value="true">soaked</option>
-          <option :value="false">dry</option>
-        </select>
+        <PickOne v-model="wet" label="How the line was" :options="WET" />
       </label>
       <label class="quiet">
         it broke at
@@ -99,11 +98,7 @@ function chosen(event: Event) {
       </label>
       <button class="do" type="submit" :disabled="busy || !broke.trim()">Note it</button>
       <span class="quiet">or read</span>
-      <select v-model="mischief" class="pick" aria-label="Scale">
-        <option v-for="one in MISCHIEF" :key="one.value" :value="one.value">
-          {{ one.words }}
-        </option>
-      </select>
+      <PickOne v-model="mischief" label="Scale" :options="MISCHIEF" />
       <input
         v-if="mischief === REAL"
         v-model="address"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { StockRow } from '@/api/client'
-import { tintOf } from '@/bench/strip/shapes'
+import { fillOf } from '@/drawing/tints'
 import SighterBands from '@/bench/strip/SighterBands.vue'
 
 const props = defineProps<{ row: StockRow }>()
@@ -21,7 +21,7 @@ const size = computed(() => props.row.diameter.split(' · '))
     <svg width="88" height="88" viewBox="-44 -44 88 88" aria-hidden="true">
       <SighterBands v-if="row.sighter" />
       <circle :r="OUTER + 2" class="rim" />
-      <circle :r="HUB + ring" :class="tintOf(row.material, row.sighter)" />
+      <circle :r="HUB + ring" :class="fillOf(row.material, row.sighter)" />
       <circle :r="HUB" class="hub" />
       <text v-if="size[1]" y="5" class="x">{{ size[1] }}</text>
     </svg>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { OutlinePart, Schemas } from '@/api/client'
-import { sidePath, thickest, tintOf } from '@/bench/strip/shapes'
+import { sideOf, thickest } from '@/drawing/side'
+import { fillOf } from '@/drawing/tints'
 
 /** A leader as a small drawing to the scale of `longestM`, for lists. */
 const props = defineProps<{
@@ -34,8 +35,8 @@ const joints = computed(() =>
     <path
       v-for="(part, i) in outline"
       :key="i"
-      :d="sidePath(part, axis, 17, scale)"
-      :class="tintOf(part.material)"
+      :d="sideOf(part, axis.x, 17, scale)"
+      :class="fillOf(part.material)"
       class="mini__part"
     />
     <path
@@ -81,7 +82,7 @@ const joints = computed(() =>
 }
 
 .mini__thing--indicator {
-  fill: #e4572e;
+  fill: var(--indicator);
   stroke: var(--ink-2);
 }
 

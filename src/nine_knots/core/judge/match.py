@@ -13,6 +13,8 @@ from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.tackle import LineProfile
 
 Flag = Literal["fits", "soft", "hinge", "firm", "kick", "flat spot", "reversal", "trace"]
+TROUBLE: tuple[Flag, ...] = ("soft", "hinge", "firm", "kick", "flat spot", "reversal")
+"""Flags to be looked at; the others fit, or are a trace against teeth."""
 
 # Bend steps between pieces of the leader. A blood knot's step of .003 in at .009 in, about the
 # most that builders tie, is .20: less is called a hinge, less than .28 soft [P, until the cast

@@ -8,7 +8,7 @@ from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.loss import pulls_of
-from nine_knots.core.judge.match import JointMatch
+from nine_knots.core.judge.match import TROUBLE, JointMatch
 from nine_knots.core.judge.verdict import grounds_of, verdict_of
 from nine_knots.core.models.hold.elements import Hold
 from nine_knots.core.tell.outline import OutlinePart, outline
@@ -27,8 +27,9 @@ from nine_knots.core.tell.tying.steps import WorkOrder, joint_title, work_order
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots import KNOTS
 from nine_knots.core.trade.knots.own import OwnKnot
-from nine_knots.core.trade.leader import Leader, LevelPiece, TaperedPiece, Wear
+from nine_knots.core.trade.leader import Leader, LevelPiece, Role, TaperedPiece, Wear
 from nine_knots.core.trade.leader.advising import JointAdvice, advise
+from nine_knots.core.trade.leader.ties import Place, place_of
 from nine_knots.core.trade.tackle import LineProfile, line_profile
 from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
 
@@ -41,7 +42,7 @@ class PieceReading:
     """One piece in figures; ``index`` counts from the line."""
 
     index: int
-    role: str
+    role: Role
     form: str
     material: str
     family: str
@@ -64,11 +65,13 @@ class JointReading:
     """One joint in figures: how it is tied, what passes, what it holds."""
 
     index: int
+    place: Place
     at_m: float
     kind: str
     knot: str
     title: str
     flag: str
+    trouble: bool
     passed: str
     bend_step: str
     holds: Quantity
@@ -212,11 +215,13 @@ def _joint_readings(
         readings.append(
             JointReading(
                 index=i,
+                place=place_of(i, len(leader.joints)),
                 at_m=at_m,
                 kind=joint.kind,
                 knot=KNOTS[joint.knot].title,
                 title=joint_title(leader, i),
                 flag=match.flag if match else "fly",
+                trouble=match is not None and match.flag in TROUBLE,
                 passed=f"{match.passed:.0%} of the energy passes" if match else "",
                 bend_step=_step_words(match.bend_step) if match else "",
                 holds=units.load(weaker.mean_n),

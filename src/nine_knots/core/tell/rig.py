@@ -8,6 +8,7 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.models.ways import way_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Attachment, Leader, shot_name
+from nine_knots.core.trade.leader.joints import LONGEST_TAG_M, SHORTEST_TAG_M
 from nine_knots.core.trade.tackle.fly import floats_up
 
 
@@ -35,6 +36,8 @@ class BranchReading:
     fly: str
     title: str
     length: Quantity
+    shortest_m: float
+    longest_m: float
     tag: str
     spool_id: str
     material: str
@@ -108,8 +111,8 @@ def branches_of(leader: Leader, units: Units) -> tuple[BranchReading, ...]:
             title = f"{fly.title}, in line, tied from its {joint.tied_from}"
             found.append(
                 BranchReading(
-                    number, at_m, "in line", fly.title, title, units.length(0.0), "", "", "", "",
-                    0, joint.tied_from or "", floats_up(fly),
+                    number, at_m, "in line", fly.title, title, units.length(0.0), 0.0,
+                    0.0, "", "", "", "", 0, joint.tied_from or "", floats_up(fly),
                 )
             )  # fmt: skip
             continue
@@ -126,6 +129,8 @@ def branches_of(leader: Leader, units: Units) -> tuple[BranchReading, ...]:
                 fly=fly.title,
                 title=title,
                 length=long,
+                shortest_m=SHORTEST_TAG_M,
+                longest_m=LONGEST_TAG_M,
                 tag=dropper.tag,
                 spool_id=dropper.strand.spool_id or "",
                 material=dropper.strand.material,

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { CastReading } from '@/api/client'
-import { tintOf } from '../strip/shapes'
-import { extent, trace, type Reel, type ToPixels } from './movie'
+import type { ToPixels } from '@/drawing/paths'
+import { strokeOf } from '@/drawing/tints'
+import { extent, trace, type Reel } from './movie'
 
 /** The cast from the side, to scale: the line, the leader by material, the water, the landing. */
 const props = defineProps<{
@@ -31,7 +32,7 @@ const pieces = computed(() => {
   const { joints } = props.reel
   return joints.slice(0, -1).map((from, i) => ({
     path: trace(props.reel, props.frame, from, joints[i + 1] ?? from, px.value),
-    tint: tintOf(props.materials[i] ?? '').replace('tint--', 'stroke--'),
+    tint: strokeOf(props.materials[i] ?? ''),
   }))
 })
 const line = computed(() => trace(props.reel, props.frame, 0, props.reel.leader, px.value))

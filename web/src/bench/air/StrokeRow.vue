@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useCatalogue } from '@/api/queries'
+import { option } from '@/widgets/option'
+import PickOne from '@/widgets/PickOne.vue'
 import { useCast } from './useCast'
 import { useOwnCast } from './useOwnCast'
+
+const TYPED = 'typed'
 
 /** How it is thrown: speed, line out, loop, and a gust to try it against. */
 const cast = useCast()
@@ -10,10 +14,30 @@ const { data: catalogue } = useCatalogue()
 const { own } = useOwnCast()
 const words = computed(() => catalogue.value?.casts.map((one) => one.key) ?? [])
 const typed = computed(() => !words.value.includes(cast.stroke.speed))
+const speeds = computed(() => [
+  ...words.value.map((word) => option(word, `${word}, ${own.value?.speeds[word] ?? ''}`)),
+  option(TYPED, 'a line speed of …'),
+])
+const linesOut = computed(() => [
+  option('', 'usual'),
+  ...(catalogue.value?.lines_out ?? []).map(({ key, title }) => option(key, title)),
+])
+const loops = computed(() =>
+  (catalogue.value?.loops ?? []).map(({ key, title, note }) =>
+    option(title === 'usual' ? '' : key, `${title}, ${note}`),
+  ),
+)
+const gusts = computed(() => [
+  option('', 'none'),
+  ...(catalogue.value?.gusts ?? []).map(({ key, title }) => option(key, title)),
+])
+const FROM = [
+  option('in the face' as const, 'in the face'),
+  option('behind' as const, 'from behind'),
+]
 
-function pickSpeed(event: Event) {
-  const picked = (event.target as HTMLSelectElement).value
-  cast.stroke.speed = picked === 'typed' ? (own.value?.speeds.normal ?? 'normal') : picked
+function pickSpeed(picked: string) {
+  cast.stroke.speed = picked === TYPED ? (own.value?.speeds.normal ?? 'normal') : picked
 }
 </script>
 
@@ -21,12 +45,11 @@ function pickSpeed(event: Event) {
   <div class="row stroke">
     <label class="quiet">
       Stroke
-      <select class="pick" :value="typed ? 'typed' : cast.stroke.speed" @change="pickSpeed">
-        <option v-for="word in words" :key="word" :value="word">
-          {{ word }}, {{ own?.speeds[word] }}
-        </option>
-        <option value="typed">a line speed of …</option>
-      </select>
+      <PickOne
+        :options="speeds"
+        :model-value="typed ? TYPED : cast.stroke.speed"
+        @update:model-value="pickSpeed"
+      />
     </label>
     <input
       v-if="typed"
@@ -37,43 +60,22 @@ function pickSpeed(event: Event) {
     />
     <label class="quiet">
       Line out
-      <select v-model="cast.stroke.line_out" class="pick">
-        <option value="">usual</option>
-        <option v-for="one in catalogue?.lines_out" :key="one.key" :value="one.key">
-          {{ one.title }}
-        </option>
-      </select>
+      <PickOne v-model="cast.stroke.line_out" :options="linesOut" />
     </label>
     <label class="quiet">
       Loop
-      <select v-model="cast.stroke.loop" class="pick">
-        <option
-          v-for="one in catalogue?.loops"
-          :key="one.key"
-          :value="one.title === 'usual' ? '' : one.key"
-        >
-          {{ one.title }}, {{ one.note }}
-        </option>
-      </select>
+      <PickOne v-model="cast.stroke.loop" :options="loops" />
     </label>
     <label class="quiet">
       Gust
-      <select v-model="cast.stroke.gust" class="pick">
-        <option value="">none</option>
-        <option v-for="one in catalogue?.gusts" :key="one.key" :value="one.key">
-          {{ one.title }}
-        </option>
-      </select>
+      <PickOne v-model="cast.stroke.gust" :options="gusts" />
     </label>
-    <select
+    <PickOne
       v-if="cast.stroke.gust"
       v-model="cast.stroke.gust_from"
-      class="pick"
-      aria-label="Where the gust comes from"
-    >
-      <option value="in the face">in the face</option>
-      <option value="behind">from behind</option>
-    </select>
+      label="Where the gust comes from"
+      :options="FROM"
+    />
   </div>
 </template>
 

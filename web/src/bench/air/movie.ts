@@ -1,4 +1,6 @@
 import type { Movie } from '@/api/client'
+import { boxAround, type Box } from '@/drawing/boxes'
+import { through, type ToPixels } from '@/drawing/paths'
 
 /** A cast's positions in metres, unpacked: frame, node, x or y. */
 export interface Reel {
@@ -28,28 +30,20 @@ export function unpack(movie: Movie): Reel {
   }
 }
 
-/** How far the cast reaches, in metres: left, right, highest. */
-export function extent(reels: readonly Reel[]): { left: number; right: number; top: number } {
-  let [left, right, top] = [0, 1, 2.6]
+const EVERY = 4
+
+function* places(reels: readonly Reel[]): Generator<readonly [number, number]> {
   for (const reel of reels)
     for (let frame = 0; frame < reel.count; frame += 1)
-      for (let node = 0; node < reel.nodes; node += 4) {
-        const [x, y] = reel.at(frame, node)
-        left = Math.min(left, x)
-        right = Math.max(right, x)
-        top = Math.max(top, y)
-      }
-  return { left, right, top }
+      for (let node = 0; node < reel.nodes; node += EVERY) yield reel.at(frame, node)
 }
 
-export type ToPixels = (x_m: number, y_m: number) => readonly [number, number]
+/** How far the casts reach. */
+export const extent = (reels: readonly Reel[]): Box =>
+  boxAround({ left: 0, right: 1, top: 2.6 }, places(reels))
 
-/** Nodes `from` to `to` of a frame as an SVG path. */
+/** Nodes `from` to `to` of a frame as a path. */
 export function trace(reel: Reel, frame: number, from: number, to: number, px: ToPixels): string {
-  let path = ''
-  for (let node = from; node <= to; node += 1) {
-    const [x, y] = px(...reel.at(frame, node))
-    path += `${node === from ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`
-  }
-  return path
+  const nodes = Array.from({ length: to - from + 1 }, (_, i) => reel.at(frame, from + i))
+  return through(nodes.map(([x, y]) => px(x, y)))
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { HoldReading } from '@/api/client'
-import { tintOf } from '../strip/shapes'
+import { strokeOf } from '@/drawing/tints'
 import type { Axis } from '../strip/useAxis'
 import { useBench } from '../useBench'
 import { useSelection } from '../useSelection'
@@ -102,11 +102,7 @@ function halves(start_m: number, end_m: number): { from: number; to: number }[] 
         :x2="axis.x(half.to) + shift(half.from)"
         :y1="PLOT + 16"
         :y2="PLOT + 16"
-        :class="[
-          'rope',
-          tintOf(piece.material).replace('tint--', 'stroke--'),
-          { gone: shift(half.from) },
-        ]"
+        :class="['rope', strokeOf(piece.material), { gone: shift(half.from) }]"
       />
     </g>
     <g

@@ -2,6 +2,8 @@
 import { computed } from 'vue'
 import type { Edit } from '@/api/client'
 import { useCatalogue } from '@/api/queries'
+import { option } from '@/widgets/option'
+import PickOne from '@/widgets/PickOne.vue'
 import type { Axis } from '../strip/useAxis'
 import { useBench } from '../useBench'
 import { useSelection } from '../useSelection'
@@ -9,6 +11,8 @@ import FactList from '../FactList.vue'
 import HoldPicture from './HoldPicture.vue'
 import { useHold } from './useHold'
 import { usePull } from './usePull'
+
+const SOAKED = [option(true, 'soaked, as fished'), option(false, 'dry, on the table')]
 
 type Wear = Extract<Edit, { act: 'set-wear' }>['wear']
 
@@ -26,6 +30,11 @@ const facts = computed(() => [
     standing: passes ? ('right' as const) : ('too much' as const),
   })),
 ])
+const wears = computed(() =>
+  (catalogue.value?.wears ?? []).map((one) =>
+    option(one, one === 'wind knot' ? 'wind-knotted' : one),
+  ),
+)
 const pieces = computed(() => bench.evaluation?.pieces ?? [])
 /** Wear is told of the piece that is selected, or else of the tippet. */
 const worn = computed(() => {
@@ -33,10 +42,8 @@ const worn = computed(() => {
   return (kind === 'piece' ? pieces.value[index] : undefined) ?? pieces.value.at(-1)
 })
 
-function wear(event: Event) {
-  if (!worn.value) return
-  const said = (event.target as HTMLSelectElement).value as Wear
-  bench.edit({ act: 'set-wear', piece: worn.value.index, wear: said })
+function wear(said: Wear) {
+  if (worn.value) bench.edit({ act: 'set-wear', piece: worn.value.index, wear: said })
 }
 </script>
 
@@ -59,18 +66,11 @@ function wear(event: Event) {
       />
       <label class="quiet">
         Nylon
-        <select v-model="soaked" class="pick">
-          <option :value="true">soaked, as fished</option>
-          <option :value="false">dry, on the table</option>
-        </select>
+        <PickOne v-model="soaked" :options="SOAKED" />
       </label>
       <label v-if="worn" class="quiet">
         Piece {{ worn.index + 1 }} is
-        <select class="pick" :value="worn.wear" @change="wear">
-          <option v-for="one in catalogue?.wears" :key="one" :value="one">
-            {{ one === 'wind knot' ? 'wind-knotted' : one }}
-          </option>
-        </select>
+        <PickOne :options="wears" :model-value="worn.wear" @update:model-value="wear" />
       </label>
       <label class="quiet hold__rule">
         <input v-model="record" type="checkbox" />

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import type { Axis } from '../strip/useAxis'
-import { byProportion } from './scales'
+import { through } from '@/drawing/paths'
+import { byProportion } from '@/drawing/scales'
 
 type Point = Schemas['EnergyPoint']
 
@@ -21,9 +22,7 @@ const most = computed(() => Math.max(1, ...[...props.energy, ...props.ghost].map
 const scale = computed(() => byProportion(most.value, props.height - 5))
 
 function path(points: readonly Point[]): string {
-  return points
-    .map((p, i) => `${i ? 'L' : 'M'}${props.axis.x(p.at_m)} ${props.height - scale.value(p.share)}`)
-    .join('')
+  return through(points.map((p) => [props.axis.x(p.at_m), props.height - scale.value(p.share)]))
 }
 const here = computed(() => {
   const near = props.energy.find((p) => p.at_m >= props.atM) ?? props.energy.at(-1)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LaneSpan } from '@/api/client'
+import { around, through, type Point } from '@/drawing/paths'
 import type { Axis } from '../strip/useAxis'
 import type { Lane } from './useLanes'
 
@@ -16,23 +17,20 @@ const props = defineProps<{
   jointsM: number[]
 }>()
 
-function profile(spans: LaneSpan[]): string {
+function profile(spans: LaneSpan[]): Point[] {
   const { axis, height, lane } = props
-  return spans
-    .map(
-      (span, i) =>
-        `${i ? 'L' : 'M'}${axis.x(span.from_m)} ${height - lane.upper(span)}` +
-        `L${axis.x(span.to_m)} ${height - lane.lower(span)}`,
-    )
-    .join('')
+  return spans.flatMap((span): Point[] => [
+    [axis.x(span.from_m), height - lane.upper(span)],
+    [axis.x(span.to_m), height - lane.lower(span)],
+  ])
 }
 
-const outline = computed(() => profile(props.spans))
+const edge = computed(() => profile(props.spans))
+const outline = computed(() => through(edge.value))
 const filled = computed(() => {
-  const [first, last] = [props.spans[0], props.spans.at(-1)]
+  const [first, last] = [edge.value[0], edge.value.at(-1)]
   if (!first || !last) return ''
-  const { axis, height } = props
-  return `${outline.value}L${axis.x(last.to_m)} ${height}L${axis.x(first.from_m)} ${height}Z`
+  return around([...edge.value, [last[0], props.height], [first[0], props.height]])
 })
 </script>
 
@@ -56,7 +54,7 @@ const filled = computed(() => {
       />
       <path :d="filled" class="fill" />
       <path :d="outline" class="edge" />
-      <path v-if="ghost.length" :d="profile(ghost)" class="ghost" />
+      <path v-if="ghost.length" :d="through(profile(ghost))" class="ghost" />
       <slot />
       <line :x1="axis.x(atM)" :x2="axis.x(atM)" y1="0" :y2="height" class="cross" />
     </svg>

@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import type { Evaluation } from '@/api/client'
 import type { Axis } from '../strip/useAxis'
 import { useBench } from '../useBench'
-import { isTrouble } from '../flags'
 import FlagMark from '../strip/FlagMark.vue'
 import { useCast } from '../air/useCast'
 import EnergyLane from './EnergyLane.vue'
@@ -23,7 +22,7 @@ const { lanes, holdY } = useLanes(
   () => reading.value,
   () => props.ghost,
 )
-const flagged = computed(() => reading.value.joints.filter((joint) => isTrouble(joint.flag)))
+const flagged = computed(() => reading.value.joints.filter((joint) => joint.trouble))
 
 function follow(event: PointerEvent) {
   const box = (event.currentTarget as Element).getBoundingClientRect()

@@ -1,5 +1,4 @@
 import { computed, ref } from 'vue'
-import { isTrouble } from '../flags'
 import { useBench } from '../useBench'
 import type { Axis } from '../strip/useAxis'
 import { useZoom } from '../strip/useZoom'
@@ -36,8 +35,8 @@ export function useCrosshair(axis: () => Axis) {
 
   const words = computed(() => {
     if (joint.value) {
-      const { title, flag, bend_step, passed, holds, kept, chance } = joint.value
-      const named = isTrouble(flag) ? `${flag}: ` : ''
+      const { title, flag, trouble, bend_step, passed, holds, kept, chance } = joint.value
+      const named = trouble ? `${flag}: ` : ''
       return {
         thickness: title,
         bend: [named + bend_step, passed].filter(Boolean).join(', '),

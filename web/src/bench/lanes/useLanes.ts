@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import type { Evaluation, LaneSpan } from '@/api/client'
-import { byDoubling, byProportion } from './scales'
+import { byDoubling, byProportion } from '@/drawing/scales'
 
 export const PLOT_PX = 40
 const HEADROOM_PX = 7

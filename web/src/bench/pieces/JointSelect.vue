@@ -1,42 +1,33 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Joint } from '@/api/client'
 import { useCatalogue } from '@/api/queries'
+import PickOne from '@/widgets/PickOne.vue'
 import { useBench } from '../useBench'
-import { optionsFor, valueOf } from './jointOptions'
+import { tieGroups, tieKey } from './ties'
 
 /** How a joint is tied: the knots, loops, ring or swivel that may go there. */
 const props = defineProps<{ joint: number; id?: string }>()
 const bench = useBench()
 const { data: catalogue } = useCatalogue()
+const reading = computed(() => bench.evaluation?.joints[props.joint])
 const tied = computed(() => bench.design?.leader.joints[props.joint])
-const groups = computed(() => {
-  const last = (bench.design?.leader.joints.length ?? 0) - 1
-  const place = props.joint === 0 ? 'line' : props.joint === last ? 'fly' : 'between'
-  return catalogue.value ? optionsFor(place, catalogue.value.knots, tied.value) : []
-})
+const ties = computed(() => (reading.value && catalogue.value?.ties[reading.value.place]) ?? [])
 
-function tie(event: Event) {
-  const value = (event.target as HTMLSelectElement).value
-  const chosen = groups.value.flatMap((g) => g.options).find((one) => valueOf(one.joint) === value)
+function tie(key: string) {
+  const chosen = ties.value.flatMap((group) => group.ties).find((t) => tieKey(t.joint) === key)
   if (!chosen) return
-  const joint: Joint = { ...chosen.joint, dropper: tied.value?.dropper ?? null }
-  bench.edit({ act: 'set-joint', joint: props.joint, tied: joint })
+  const made = { ...chosen.joint, dropper: tied.value?.dropper ?? null }
+  bench.edit({ act: 'set-joint', joint: props.joint, tied: made })
 }
 </script>
 
 <template>
-  <select
+  <PickOne
     :id="id"
-    class="pick"
-    :aria-label="id ? undefined : `Knot at joint ${joint}`"
-    :value="tied ? valueOf(tied) : ''"
-    @change="tie"
-  >
-    <optgroup v-for="group in groups" :key="group.title" :label="group.title">
-      <option v-for="one in group.options" :key="one.words" :value="valueOf(one.joint)">
-        {{ one.words }}
-      </option>
-    </optgroup>
-  </select>
+    :label="id ? undefined : `Knot at joint ${joint}`"
+    :groups="tieGroups(ties)"
+    :otherwise="reading?.title"
+    :model-value="tied ? tieKey(tied) : ''"
+    @update:model-value="tie"
+  />
 </template>

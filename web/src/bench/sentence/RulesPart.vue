@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { option } from '@/widgets/option'
+import PickOne from '@/widgets/PickOne.vue'
 import TypedField from '@/widgets/TypedField.vue'
 import { useDay } from './useDay'
 
@@ -11,12 +13,15 @@ const flags = [
   ['lead_banned', 'No lead shot'],
   ['wire_required', 'Wire required'],
 ] as const
-const counts = [1, 2, 3, 4]
+const COUNTS = [
+  option(0, 'any number of flies'),
+  option(1, 'one fly'),
+  ...[2, 3, 4].map((count) => option(count, `${count} flies`)),
+]
 
 const set = (part: Partial<Rules>) =>
   change('water', { rules: { ...day.value.water.rules, ...part } })
 const ticked = (event: Event) => (event.target as HTMLInputElement).checked
-const chosen = (event: Event) => Number((event.target as HTMLSelectElement).value) || null
 </script>
 
 <template>
@@ -25,16 +30,11 @@ const chosen = (event: Event) => Number((event.target as HTMLSelectElement).valu
     <div class="rules__body">
       <label>
         At most
-        <select
-          class="pick"
-          :value="day.water.rules.most_flies ?? ''"
-          @change="set({ most_flies: chosen($event) })"
-        >
-          <option value="">any number of flies</option>
-          <option v-for="count in counts" :key="count" :value="count">
-            {{ count === 1 ? 'one fly' : `${count} flies` }}
-          </option>
-        </select>
+        <PickOne
+          :options="COUNTS"
+          :model-value="day.water.rules.most_flies ?? 0"
+          @update:model-value="(count) => set({ most_flies: count || null })"
+        />
       </label>
       <label v-for="[key, words] in flags" :key="key">
         <input

@@ -10,7 +10,7 @@ import StripPiece from './StripPiece.vue'
 import StripRuler from './StripRuler.vue'
 import StripThing from './StripThing.vue'
 import SighterBands from './SighterBands.vue'
-import { sidePath, thickest } from './shapes'
+import { sideOf, thickest } from '@/drawing/side'
 import { useStripKeys } from './useStripKeys'
 import { useStripDrag } from './useStripDrag'
 import type { Axis } from './useAxis'
@@ -81,14 +81,14 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
         <path
           v-for="(span, i) in reading.line_spans"
           :key="`line-${i}`"
-          :d="sidePath(span, axis, axisY, scale)"
+          :d="sideOf(span, axis.x, axisY, scale)"
           class="tint--line"
         />
         <text :x="axis.x(0) - 10" :y="axisY + 36" text-anchor="end" class="end-word">line</text>
         <path
           v-for="(part, i) in ghost?.outline ?? []"
           :key="`ghost-${i}`"
-          :d="sidePath(part, axis, axisY, scale)"
+          :d="sideOf(part, axis.x, axisY, scale)"
           class="ghost"
         />
       </g>

@@ -9,10 +9,10 @@
 
 <style scoped>
 .band-a {
-  fill: #e08a2c;
+  fill: var(--sighter-dark);
 }
 
 .band-b {
-  fill: #f0e08a;
+  fill: var(--sighter-light);
 }
 </style>

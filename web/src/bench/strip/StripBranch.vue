@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 import FlyMark from './FlyMark.vue'
-import { tintOf } from './shapes'
+import { strokeOf } from '@/drawing/tints'
 import type { Axis } from './useAxis'
 
 /** A fly above the point: on a dropper that stands off the joint, or in line at it. */
@@ -21,7 +21,7 @@ const to = computed(() => from.value + Math.max(14, props.reading.length.si * pr
 const end = computed(() =>
   dropper.value ? ([to.value, props.y - RISE_PX] as const) : ([from.value, props.y - 26] as const),
 )
-const stroke = computed(() => tintOf(props.reading.material).replace('tint--', 'stroke--'))
+const stroke = computed(() => strokeOf(props.reading.material))
 </script>
 
 <template>

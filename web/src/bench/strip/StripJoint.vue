@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Joint, JointReading } from '@/api/client'
-import { isTrouble } from '../flags'
 import FlagMark from './FlagMark.vue'
 import JointGlyph from './JointGlyph.vue'
 
@@ -16,7 +15,7 @@ const props = defineProps<{
 
 const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 
-const flagged = computed(() => isTrouble(props.reading.flag))
+const flagged = computed(() => props.reading.trouble)
 const label = computed(() => {
   const { index, title, flag, holds } = props.reading
   const said = flagged.value ? `, ${flag}` : ''

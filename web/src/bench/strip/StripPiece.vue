@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { OutlinePart, PieceReading } from '@/api/client'
-import { sidePath, tintOf } from './shapes'
+import { sideOf } from '@/drawing/side'
+import { fillOf } from '@/drawing/tints'
 import { LEFT_PX, RIGHT_PX, type Axis } from './useAxis'
 
 const props = defineProps<{
@@ -51,8 +52,8 @@ const label = computed(() => {
     <path
       v-for="(part, i) in parts"
       :key="i"
-      :d="sidePath(part, axis, y, scale)"
-      :class="tintOf(part.material, part.sighter)"
+      :d="sideOf(part, axis.x, y, scale)"
+      :class="fillOf(part.material, part.sighter)"
       class="body"
     />
     <line v-if="selected" :x1="from + 9" :x2="to - 9" :y1="y + 25" :y2="y + 25" class="mark" />

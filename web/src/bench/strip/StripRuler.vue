@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
+import TickMarks from '@/drawing/TickMarks.vue'
 import type { Axis } from './useAxis'
 
 const props = defineProps<{ ticks: Schemas['Tick'][]; axis: Axis; y: number }>()
@@ -12,6 +13,12 @@ const every = computed(() => {
   const apart = props.axis.x(second.at_m) - props.axis.x(first.at_m)
   return Math.max(1, Math.ceil(LEAST_APART_PX / apart))
 })
+const marks = computed(() =>
+  props.ticks.map(({ at_m, text }, i) => ({
+    at: props.axis.x(at_m),
+    text: i % every.value ? '' : text,
+  })),
+)
 </script>
 
 <template>
@@ -23,25 +30,12 @@ const every = computed(() => {
       :y1="y"
       :y2="y"
     />
-    <g
-      v-for="(tick, i) in ticks"
-      :key="tick.at_m"
-      :transform="`translate(${axis.x(tick.at_m)} ${y})`"
-    >
-      <line y2="5" />
-      <text v-if="i % every === 0" y="18" class="figure">{{ tick.text }}</text>
-    </g>
+    <TickMarks :ticks="marks" :y="y" />
   </g>
 </template>
 
 <style scoped>
 line {
   stroke: var(--hair-strong);
-}
-
-text {
-  fill: var(--ink-2);
-  font-size: 12px;
-  text-anchor: middle;
 }
 </style>

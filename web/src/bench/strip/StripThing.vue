@@ -53,7 +53,7 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 }
 
 .float {
-  fill: #e4572e;
+  fill: var(--indicator);
   stroke: var(--ink);
   stroke-width: 1;
 }
@@ -65,7 +65,7 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
 }
 
 .mark {
-  stroke: #c2410c;
+  stroke: var(--mark);
   stroke-width: 3;
 }
 

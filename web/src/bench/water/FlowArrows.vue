@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { WaterReading } from '@/api/client'
-import type { ToPixels } from './section'
+import type { ToPixels } from '@/drawing/paths'
 
 /** How the stream runs from the bed to the surface, as arrows. */
 const props = defineProps<{ flow: WaterReading['flow']; x: number; px: ToPixels }>()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { WaterReading } from '@/api/client'
-import { timeMarks, wayOf, type ToPixels } from './section'
+import type { ToPixels } from '@/drawing/paths'
+import { timeMarks, wayOf } from './section'
 
 /** The way of every fly, with seconds marked on the point fly's, and its way in other cases. */
 const props = defineProps<{ reading: WaterReading; px: ToPixels }>()

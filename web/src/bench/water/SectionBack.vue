@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { WaterReading } from '@/api/client'
+import type { ToPixels } from '@/drawing/paths'
+import TickMarks from '@/drawing/TickMarks.vue'
 import FlowArrows from './FlowArrows.vue'
-import type { ToPixels } from './section'
 
 /** Behind the rig: the water with its zone and its flow, the bed, a ruler of depth. */
 const props = defineProps<{
@@ -14,6 +15,12 @@ const props = defineProps<{
 }>()
 const FLOOR_PX = 22
 const surface = computed(() => props.px(0, props.reading.depth.si)[1])
+const depths = computed(() =>
+  props.reading.depth_ticks.map(({ at_m, text }) => ({
+    at: props.px(0, props.reading.depth.si - at_m)[1],
+    text,
+  })),
+)
 const zoneTop = computed(() => props.px(0, props.reading.zone_m)[1])
 </script>
 
@@ -25,16 +32,7 @@ const zoneTop = computed(() => props.px(0, props.reading.zone_m)[1])
     <line x1="0" :x2="width" :y1="surface" :y2="surface" class="surface" />
     <text x="84" :y="zoneTop - 4" class="note">zone at the bed</text>
     <FlowArrows :flow="reading.flow" :x="10" :px="px" />
-    <g class="depths">
-      <g
-        v-for="tick in reading.depth_ticks"
-        :key="tick.at_m"
-        :transform="`translate(${rulerAt + 14} ${px(0, reading.depth.si - tick.at_m)[1]})`"
-      >
-        <path d="M0 0h7" />
-        <text x="11" y="4" class="figure">{{ tick.text }}</text>
-      </g>
-    </g>
+    <TickMarks :ticks="depths" down :x="rulerAt + 14" />
   </g>
 </template>
 
@@ -62,9 +60,5 @@ const zoneTop = computed(() => props.px(0, props.reading.zone_m)[1])
 text {
   fill: var(--ink-2);
   font-size: 12px;
-}
-
-.depths path {
-  stroke: var(--hair-strong);
 }
 </style>

@@ -2,10 +2,11 @@
 import { computed } from 'vue'
 import type { WaterReading } from '@/api/client'
 import FlyMark from '../strip/FlyMark.vue'
-import { tintOf } from '../strip/shapes'
+import type { ToPixels } from '@/drawing/paths'
+import { strokeOf } from '@/drawing/tints'
 import FlyWays from './FlyWays.vue'
 import SectionBack from './SectionBack.vue'
-import { boxOf, pathOf, type ToPixels } from './section'
+import { boxOf, pathOf } from './section'
 import { useRigDrag } from './useRigDrag'
 
 /** A section along the stream, to scale: bed, zone, flow, the rig at a moment, its flies' ways. */
@@ -45,12 +46,7 @@ const now = computed(() => {
 const threads = computed(() =>
   props.reading.threads.map((thread) => ({
     path: pathOf(now.value, thread.nodes, px.value),
-    tint:
-      thread.piece < 0
-        ? 'line'
-        : thread.sighter
-          ? 'sighter'
-          : tintOf(thread.material).replace('tint--', 'stroke--'),
+    tint: thread.piece < 0 ? 'line' : thread.sighter ? 'sighter' : strokeOf(thread.material),
   })),
 )
 const ghostNow = computed(() => {
@@ -172,7 +168,7 @@ text {
 }
 
 .sighter {
-  stroke: #d9632a;
+  stroke: var(--sighter);
   stroke-width: 3;
 }
 
@@ -207,7 +203,7 @@ text {
 }
 
 .float {
-  fill: #e4572e;
+  fill: var(--indicator);
   stroke: var(--ink);
 }
 

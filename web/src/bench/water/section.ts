@@ -1,54 +1,31 @@
 import type { WaterReading } from '@/api/client'
+import { boxAround, type Box } from '@/drawing/boxes'
+import { through, type ToPixels } from '@/drawing/paths'
 
 type Frames = NonNullable<WaterReading['movie']>['frames']
+type Frame = Frames[number] | NonNullable<WaterReading['steady']>
 
-export interface Box {
-  left: number
-  right: number
-  top: number
-}
-
-/** How far rigs reach, in metres: left and right of the top, and above the bed. */
-export function boxOf(readings: readonly WaterReading[]): Box {
-  let [left, right, top] = [-0.4, 0.4, 0.1]
+function* places(readings: readonly WaterReading[]): Generator<readonly [number, number]> {
   for (const reading of readings) {
-    top = Math.max(top, reading.depth.si)
-    for (const frame of reading.movie?.frames ?? [])
-      for (const [x, z] of frame) {
-        left = Math.min(left, x)
-        right = Math.max(right, x)
-        top = Math.max(top, z)
-      }
+    yield [0, reading.depth.si]
+    for (const frame of reading.movie?.frames ?? []) yield* frame
   }
-  return { left, right, top }
 }
 
-export type ToPixels = (x_m: number, z_m: number) => readonly [number, number]
+/** How far rigs reach: left and right of the top, and above the bed. */
+export const boxOf = (readings: readonly WaterReading[]): Box =>
+  boxAround({ left: -0.4, right: 0.4, top: 0.1 }, places(readings))
 
-/** Nodes of a frame as an SVG path. */
-export function pathOf(
-  frame: Frames[number] | NonNullable<WaterReading['steady']>,
-  nodes: readonly number[],
-  px: ToPixels,
-): string {
-  return nodes
-    .map((node, i) => {
-      const [x, y] = px(...(frame[node] ?? [0, 0]))
-      return `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`
-    })
-    .join('')
-}
+const placed = (frame: Frame | undefined, node: number, px: ToPixels) =>
+  px(...(frame?.[node] ?? [0, 0]))
+
+/** Nodes of a frame as a path. */
+export const pathOf = (frame: Frame, nodes: readonly number[], px: ToPixels): string =>
+  through(nodes.map((node) => placed(frame, node, px)))
 
 /** The way one node goes, up to a frame. */
-export function wayOf(frames: Frames, node: number, to: number, px: ToPixels): string {
-  return frames
-    .slice(0, to + 1)
-    .map((frame, i) => {
-      const [x, y] = px(...(frame[node] ?? [0, 0]))
-      return `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`
-    })
-    .join('')
-}
+export const wayOf = (frames: Frames, node: number, to: number, px: ToPixels): string =>
+  through(frames.slice(0, to + 1).map((frame) => placed(frame, node, px)))
 
 /** Marks nearer to one another are left out. */
 const CLOSE_PX = 24

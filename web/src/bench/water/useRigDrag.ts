@@ -2,9 +2,6 @@ import { useBench } from '../useBench'
 import { usePreviewDrag } from '../usePreviewDrag'
 import { useSelection } from '../useSelection'
 
-const SHORTEST_M = 0.05
-const LONGEST_M = 1.5
-
 /** Dragging on the section: a shot or the indicator up and down the line, a dropper longer. */
 export function useRigDrag(perM: () => number) {
   const bench = useBench()
@@ -24,11 +21,12 @@ export function useRigDrag(perM: () => number) {
     if (event.button !== 0 || branch?.form !== 'dropper') return
     selection.select('branch', joint)
     const scale = perM()
+    const { shortest_m, longest_m } = branch
     const long = branch.length.si
     grab(event, ({ y }) => ({
       act: 'set-dropper',
       joint,
-      length: Math.min(LONGEST_M, Math.max(SHORTEST_M, long + y / scale)),
+      length: Math.min(longest_m, Math.max(shortest_m, long + y / scale)),
     }))
   }
 

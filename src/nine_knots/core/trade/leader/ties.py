@@ -1,0 +1,68 @@
+"""Which ties may go where on a leader: at the line, between two pieces, at the fly."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from nine_knots.core.trade.knots import KNOTS
+from nine_knots.core.trade.leader.joints import Joint, JointKind
+
+Place = Literal["line", "between", "fly"]
+
+
+@dataclass(frozen=True, slots=True)
+class WayToTie:
+    """A way to tie a joint, in words."""
+
+    words: str
+    joint: Joint
+
+
+@dataclass(frozen=True, slots=True)
+class TieGroup:
+    """Ways of one sort."""
+
+    title: str
+    ties: tuple[WayToTie, ...]
+
+
+def place_of(joint: int, joints: int) -> Place:
+    """Where joint ``joint`` of so many is."""
+    return "line" if joint == 0 else "fly" if joint == joints - 1 else "between"
+
+
+def _knots(place: str, title: str) -> TieGroup:
+    return TieGroup(
+        title,
+        tuple(WayToTie(k.title, Joint(knot=k.key)) for k in KNOTS.values() if k.place == place),
+    )
+
+
+def _joined(place: str, kind: JointKind, title: str, above: bool = True) -> TieGroup:
+    """Loops, rings or swivels: the same knot below and, where it is tied by hand, above."""
+    return TieGroup(
+        title,
+        tuple(
+            WayToTie(
+                f"{'loop to loop' if kind == 'loops' else kind}, {k.title}",
+                Joint(kind=kind, knot=k.key, upper_knot=k.key if above else None),
+            )
+            for k in KNOTS.values()
+            if k.place == place
+        ),
+    )
+
+
+TIES: dict[Place, tuple[TieGroup, ...]] = {
+    "line": (
+        _joined("loop", "loops", "Loop to the line’s loop", above=False),
+        _knots("line", "To the bare tip"),
+    ),
+    "between": (
+        _knots("between", "Knots"),
+        _joined("eye", "ring", "Ring"),
+        _joined("eye", "swivel", "Swivel"),
+        _joined("loop", "loops", "Loop to loop"),
+    ),
+    "fly": (_knots("eye", "To the fly"),),
+}
+"""All ties by their place."""
