@@ -4,7 +4,7 @@ import re
 from xml.sax import saxutils
 
 NOT_XML = re.compile("[^\t\n\r\x20-\ud7ff\ue000-\ufffd\U00010000-\U0010ffff]")
-"""What XML 1.0 does not allow, escaped or not [S: XML 1.0, production Char]."""
+"""What XML 1.0 does not allow, escaped or not [S: XML2008, production Char]."""
 FORMULA = re.compile(r"^[=+\-@\t\r]")
 DEFUSED = re.compile(r"^'(?=[=+\-@\t\r])")
 

@@ -8,7 +8,7 @@ from nine_knots.core.base.errors import DatabaseTrouble, DiskFull, NineKnotsErro
 
 DEADLOCK, LOCK_TIMEOUT = 1213, 1205  # 1213 also means a certification conflict in a cluster
 FULL = (1021, 1114, 1026)
-"""Disk full; the table is full; error writing file [S: MariaDB knowledge base, error codes]."""
+"""Disk full; the table is full; error writing file [S: MariaDB2024]."""
 FULL_WORDS = re.compile(r"No space left|[Ee]rrno?(?:code)?:? ?\"?28\b|error 28\b|OS error code 28")
 
 

@@ -2,7 +2,7 @@
 
 For a wave or an unrolling loop that crosses a joint under the same tension the impedance is
 sqrt(T mu): reflected amplitude R = (sqrt(mu1) - sqrt(mu2)) / (sqrt(mu1) + sqrt(mu2)), energy
-passed 1 - R² [S: any text on waves on strings]. The bend step EI_below / EI_above says where
+passed 1 - R² [S: Graff1975]. The bend step EI_below / EI_above says where
 the loop folds.
 """
 

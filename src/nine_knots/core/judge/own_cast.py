@@ -3,8 +3,8 @@
 Learnt from landings. Each is a leader whose arrival at the fly is known as a function of launch
 speed (by casting it), with what was seen: piled up, soft, straight or slammed. What is seen
 follows the logarithm of arrival with scatter, cut at three thresholds (an ordered response
-[S: McKelvey & Zavoina 1975]); the scatter is Student's t with few degrees of freedom (a robit
-[S: Liu 2004]), so that one odd landing pulls a little and many never go unheard. The estimate is
+[S: McKelveyZavoina1975]); the scatter is Student's t with few degrees of freedom (a robit
+[S: Liu2004]), so that one odd landing pulls a little and many never go unheard. The estimate is
 the maximum a posteriori, its spread the curvature there.
 """
 

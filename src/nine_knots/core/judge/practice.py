@@ -1,6 +1,6 @@
 """Practising knots: which is due, from timed attempts that the angler rated.
 
-Spaced by FSRS, the free spaced repetition scheduler [S: Ye, Su & Cao 2022; package fsrs], without
+Spaced by FSRS, the free spaced repetition scheduler [S: YeSuCao2022; package fsrs], without
 its random fuzz, so that the same attempts give the same days.
 """
 

@@ -1,8 +1,8 @@
 """The record rule for class and bite tippets, checked when the angler asks for it.
 
 Class tippet: at least 15 in (38.1 cm) between its knots. Bite tippet: at most 12 in (30.48 cm) from
-the hook's eye to the single strand of the class tippet, knots included [S: IGFA rules for fly
-fishing, figures M]. The rules in force decide; this is a reminder.
+the hook's eye to the single strand of the class tippet, knots included [S: IGFA2023, figures M].
+The rules in force decide; this is a reminder.
 """
 
 from dataclasses import dataclass

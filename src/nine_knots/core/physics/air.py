@@ -26,7 +26,10 @@ def across_coefficient(speed_m_s: float, diameter_m: float) -> float:
     """Drag coefficient of a cylinder across the flow, C_d = 1 + 10 Re^(-2/3).
 
     ``speed_m_s`` is the part of the relative velocity normal to the line. Valid for Re of 1 to
-    2e5; held at Re = .1 below, where the force is nothing [S: White 1974, Viscous Fluid Flow].
+    2e5; held at Re = .1 below, where the force is nothing [S: White1974].
+
+    >>> round(across_coefficient(10.0, 0.3e-3), 2)  # Re = 200
+    1.29
     """
     reynolds = max(0.1, speed_m_s * diameter_m / AIR_M2_S)
     root = np.cbrt(reynolds)
@@ -38,7 +41,10 @@ def along_coefficient(speed_m_s: float, diameter_m: float) -> float:
     """Friction coefficient of a moving thread along itself, C_f = .37 Re^(-.61), on π d l.
 
     ``speed_m_s`` is the part of the relative velocity along the line. Held between .004 and 1
-    [S: Matsui 1976, on spinning threads; figures M].
+    [S: Matsui1976, on spinning threads; figures M].
+
+    >>> round(along_coefficient(10.0, 0.3e-3), 4)  # Re = 200
+    0.0146
     """
     reynolds = max(1e-3, speed_m_s * diameter_m / AIR_M2_S)
     return float(min(1.0, max(0.004, 0.37 * np.exp(-0.61 * np.log(reynolds)))))

@@ -31,7 +31,12 @@ def sphere_coefficient(reynolds: float) -> float:
 
 @kernel
 def body_resistance_kg_m(speed_m_s: float, diameter_m: float, factor: float, fluid: Fluid) -> float:
-    """Drag over the square of the speed, ½ρ k A C_s, in kg/m, at a speed in m/s."""
+    """Drag over the square of the speed, ½ρ k A C_s, in kg/m, at a speed in m/s.
+
+    >>> water = Fluid(999.7, 1.306e-3)
+    >>> round(1e3 * body_resistance_kg_m(0.25, 3e-3, 1.1, water), 2)  # g/m
+    2.14
+    """
     re = fluid.rho * speed_m_s * diameter_m / fluid.mu
     area = 0.25 * pi * diameter_m * diameter_m
     return 0.5 * fluid.rho * factor * area * sphere_coefficient(re)
@@ -39,7 +44,11 @@ def body_resistance_kg_m(speed_m_s: float, diameter_m: float, factor: float, flu
 
 @kernel
 def body_drag_n(speed_m_s: float, diameter_m: float, factor: float, fluid: Fluid) -> float:
-    """Drag in N on a body of ``diameter_m`` moving at ``speed_m_s`` through water."""
+    """Drag in N on a body of ``diameter_m`` moving at ``speed_m_s`` through water.
+
+    >>> round(1e3 * body_drag_n(0.25, 3e-3, 1.1, Fluid(999.7, 1.306e-3)), 3)  # mN
+    0.134
+    """
     resistance = body_resistance_kg_m(speed_m_s, diameter_m, factor, fluid)
     return resistance * speed_m_s * speed_m_s
 

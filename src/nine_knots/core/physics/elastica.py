@@ -1,8 +1,8 @@
 """The droop test: a strand clamped level, and the stiffness its sag tells.
 
 Heavy elastica, EI θ'' = -μ g (l - s) cos θ with θ(0) = 0 and θ'(l) = 0, θ the angle below the
-level, s along the strand [S: any text on large deflections of beams]. For small droop the tip
-falls by δ = μ g l⁴ / (8 EI) [S: any beam handbook].
+level, s along the strand [S: FrischFay1962]. For small droop the tip
+falls by δ = μ g l⁴ / (8 EI) [S: RoarkYoung2012].
 
 Measured from the tip in v = (l - s) (μ g / EI)^(1/3) the equation is θ_vv = -v cos θ with no
 parameter left, so that one integration from a chosen tip angle up to where θ comes level
@@ -46,7 +46,12 @@ def _bent_to(tip_angle: float) -> tuple[float, float, float]:
 
 
 def droop_shape(load: float) -> tuple[float, float]:
-    """Reach and drop of the tip over the free length, for the load μ g l³ / EI (0.001 to 150)."""
+    """Reach and drop of the tip over the free length, for the load μ g l³ / EI (0.001 to 150).
+
+    >>> reach, drop = droop_shape(0.08)
+    >>> round(drop, 4)  # the small-droop formula says .01
+    0.01
+    """
     if not 0.001 <= load <= MOST_LOAD:
         raise CannotCompute(
             f"The droop model holds for loads of 0.001 to {MOST_LOAD:g}, not {load:.3g}.",
@@ -62,6 +67,9 @@ def bend_stiffness_from_droop(mass_per_length_kg_m: float, length_m: float, drop
 
     ``mass_per_length_kg_m`` of the strand, free ``length_m`` and tip ``drop_m``. The drop must be
     between 1 and 90 % of the length: less cannot be read, more hardly depends on stiffness.
+
+    >>> round(1e6 * bend_stiffness_from_droop(1e-3, 0.1, 0.002), 1)  # N·mm²
+    61.3
     """
     share = drop_m / length_m
     if not 0.01 <= share <= 0.9:

@@ -39,13 +39,21 @@ class Float(NamedTuple):
 
 
 def ball(diameter_m: float, mass_kg: float, rho: float) -> Float:
-    """A floating ball, held up by what it displaces."""
+    """A floating ball, held up by what it displaces.
+
+    >>> round(1e3 * ball(0.019, 0.8e-3, 999.7).carries_n, 1)  # mN
+    27.4
+    """
     return Float(diameter_m, mass_kg, rho * GRAVITY_M_S2 * pi * diameter_m**3 / 6.0)
 
 
 @kernel
 def share_under(load_n: float, lift_n: float) -> float:
-    """Share of a ball's outline under water at the depth where it displaces its load."""
+    """Share of a ball's outline under water at the depth where it displaces its load.
+
+    >>> round(share_under(0.5, 1.0), 6)  # half displaced is half under
+    0.5
+    """
     wanted = 4.0 * min(1.0, max(0.0, load_n / lift_n))
     low, high = 0.0, 2.0  # depth over radius, of d²(3 - d) = wanted
     for _ in range(30):
@@ -60,6 +68,11 @@ def share_under(load_n: float, lift_n: float) -> float:
 
 @kernel
 def float_resistance_kg_m(floats: Float, speed_m_s: float, pulled_n: float, fluid: Fluid) -> float:
-    """Drag of its immersed part over the square of the speed, in kg/m."""
+    """Drag of its immersed part over the square of the speed, in kg/m.
+
+    >>> floats, water = ball(0.019, 0.8e-3, 999.7), Fluid(999.7, 1.306e-3)
+    >>> round(1e3 * float_resistance_kg_m(floats, 0.1, 0.012, water), 1)  # g/m
+    33.5
+    """
     under = share_under(floats.mass_kg * GRAVITY_M_S2 + pulled_n, floats.lift_n)
     return under * body_resistance_kg_m(speed_m_s, floats.diameter_m, floats.factor, fluid)

@@ -9,13 +9,21 @@ from nine_knots.core.base.errors import CannotCompute
 
 
 def along_s(slack_m: float, difference_m_s: float) -> float:
-    """Seconds until slack that lies along the stream is used up by a difference of speeds."""
+    """Seconds until slack that lies along the stream is used up by a difference of speeds.
+
+    >>> along_s(0.25, 0.2)
+    1.25
+    """
     _positive(difference_m_s)
     return slack_m / difference_m_s
 
 
 def belly_m(lane_m: float, slack_m: float) -> float:
-    """Belly in metres of a parabola of arc ``lane_m`` + ``slack_m`` over a lane of that width."""
+    """Belly in metres of a parabola of arc ``lane_m`` + ``slack_m`` over a lane of that width.
+
+    >>> round(belly_m(1.2, 0.25), 3)
+    0.364
+    """
     if lane_m <= 0.0 or slack_m < 0.0:
         raise CannotCompute("A lane has a width, and slack is not negative.", where="lane_m")
     if slack_m == 0.0:
@@ -30,13 +38,21 @@ def belly_m(lane_m: float, slack_m: float) -> float:
 
 
 def across_s(lane_m: float, slack_m: float, difference_m_s: float) -> float:
-    """Seconds until slack that lies across a faster lane is bellied out."""
+    """Seconds until slack that lies across a faster lane is bellied out.
+
+    >>> round(across_s(1.2, 0.25, 0.2), 2)
+    1.82
+    """
     _positive(difference_m_s)
     return belly_m(lane_m, slack_m) / difference_m_s
 
 
 def bending_length_m(bend_nm2: float, drag_n_m: float) -> float:
-    """Length in metres over which a tippet yields to a drag per length, (8EI/q)^⅓."""
+    """Length in metres over which a tippet yields to a drag per length, (8EI/q)^⅓.
+
+    >>> round(1e3 * bending_length_m(4.6e-8, 0.05), 1)  # mm
+    19.5
+    """
     _positive(drag_n_m)
     return float((8.0 * bend_nm2 / drag_n_m) ** (1.0 / 3.0))
 

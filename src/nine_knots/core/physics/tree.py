@@ -19,7 +19,7 @@ Index = NDArray[np.int64]
 
 SEGMENT_M = 0.12
 FEWEST = 2  # segments between two places that matter
-ADDED_SPHERE = 0.5  # of the water's mass that a body moves with it [S: any text, a sphere]
+ADDED_SPHERE = 0.5  # of the water's mass that a body moves with it [S: Batchelor1967, a sphere]
 
 
 @dataclass(frozen=True, slots=True)

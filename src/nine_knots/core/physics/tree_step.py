@@ -3,7 +3,7 @@
 Springs for the segments, which pull and do not push; drag on every segment's ends and on bodies,
 taken with its slope; a stiff floor with friction for the bed. A 2 by 2 block a node and one a
 segment, solved from the leaves to the root and back, as for any tree [S: BaraffWitkin1998,
-implicit steps; elimination on trees, any text on sparse matrices].
+implicit steps; Davis2006, elimination on trees].
 """
 
 from typing import NamedTuple

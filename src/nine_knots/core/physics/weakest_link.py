@@ -2,7 +2,7 @@
 
 Each element's breaking load is Weibull with a given mean and spread. The hazard of the chain is
 the sum of the elements'; P(j first) = integral of f_j times the survival of all others
-[S: Weibull 1951, A statistical distribution function of wide applicability].
+[S: Weibull1951].
 """
 
 from dataclasses import dataclass
@@ -21,6 +21,9 @@ def weibull_shape(spread: float) -> float:
     """Weibull shape k of a coefficient of variation between .005 and 1.5.
 
     Solves gamma(1 + 2/k) / gamma(1 + 1/k)² = 1 + cv².
+
+    >>> round(weibull_shape(1.0), 6)  # an exponential
+    1.0
     """
     if not 0.005 <= spread <= 1.5:
         raise CannotCompute(f"A spread of {spread:g} is outside .005 to 1.5.", where="spread")
@@ -45,6 +48,10 @@ def first_break(means_n: NDArray[np.float64], spreads: NDArray[np.float64]) -> F
 
     ``means_n`` in newtons, ``spreads`` as coefficients of variation. Integrated on 600 loads;
     chances agree with the closed form for equal elements to 1e-4.
+
+    >>> found = first_break(np.array([20.0, 25.0]), np.array([0.08, 0.08]))
+    >>> [round(float(chance), 3) for chance in found.chances]
+    [0.968, 0.032]
     """
     if means_n.size == 0 or not np.all(means_n > 0.0):
         raise CannotCompute("A chain needs elements of positive strength.", where="means_n")

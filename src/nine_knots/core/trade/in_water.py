@@ -11,11 +11,11 @@ from nine_knots.core.trade.leader.attachments import SHOT_DENSITY
 from nine_knots.core.trade.tackle import Fly
 from nine_knots.core.trade.tackle.fly import FLOATERS
 
-STEEL, BRASS, TUNGSTEN = 7850.0, 8500.0, 17_500.0  # kg/m³ [S: any handbook; tungsten as slotted, M]
+STEEL, BRASS, TUNGSTEN = 7850.0, 8500.0, 17_500.0  # kg/m³ [S: CRC2016; tungsten as slotted, M]
 SHOT_FACTOR, FLY_FACTOR = 1.1, 2.1  # drag over that of a sphere of their area [G ±40 %]
 THICKNESS = {"slim": 0.15, "standard": 0.25, "bushy": 0.45}  # of the body over its length [G]
 BEYOND_HOOK = {"streamer": 2.0, "predator": 2.5}  # length of the fly over that of its hook [G]
-FILM_N_M = 0.07  # surface tension of water [S: any handbook]
+FILM_N_M = 0.07  # surface tension of water [S: CRC2016]
 HACKLE = {"slim": 2.0, "standard": 3.5, "bushy": 5.0}  # film that carries, over body length [G]
 FOAM_LIFT = 700.0  # kg/m³ that foam lifts, and its volume over the cubed body length [G]
 FOAM_VOLUME = 0.22

@@ -65,7 +65,7 @@ _TABLE = (
         modulus_spread=0.12,
         strength=StrengthLaw(sigma_thin_pa=0.72e9, d_thin_m=0.254e-3, falloff=0.67),
         knots="Seats with more turns and a steady pull.",
-        marks="density [S: polymer handbooks, 1130 to 1150]; modulus 2.6 to 3.2 GPa [M], set so "
+        marks="density [S: Mark1999, 1130 to 1150]; modulus 2.6 to 3.2 GPa [M], set so "
         "that stiff over medium is 1.26 [P]; strength fitted to hard leader nylons [M]",
     ),
     Material(
@@ -78,7 +78,7 @@ _TABLE = (
         modulus_spread=0.12,
         strength=StrengthLaw(sigma_thin_pa=0.98e9, d_thin_m=0.28e-3, falloff=0.6),
         knots="Forgiving; seats well.",
-        marks="density [S: polymer handbooks]; modulus 2.0 to 2.5 GPa [M]; strength [M ±15 %]",
+        marks="density [S: Mark1999]; modulus 2.0 to 2.5 GPa [M]; strength [M ±15 %]",
     ),
     Material(
         key="nylon-soft",
@@ -90,7 +90,7 @@ _TABLE = (
         modulus_spread=0.12,
         strength=StrengthLaw(sigma_thin_pa=1.16e9, d_thin_m=0.28e-3, falloff=0.6),
         knots="Forgiving; seats well.",
-        marks="density [S: polymer handbooks]; modulus 1.6 to 2.0 GPa [M]; strength the mean of "
+        marks="density [S: Mark1999]; modulus 1.6 to 2.0 GPa [M]; strength the mean of "
         "usual labels, 0X to 6X [M ±15 %]",
     ),
     Material(
@@ -102,7 +102,7 @@ _TABLE = (
         modulus_spread=0.2,
         strength=StrengthLaw(sigma_thin_pa=1.08e9, d_thin_m=0.3e-3, falloff=0.5),
         knots="Hard to seat when heavy; wants more turns.",
-        marks="density [S: polymer handbooks, PVDF 1760 to 1790]; modulus 2 to 3 GPa [M]; "
+        marks="density [S: Mark1999, PVDF 1760 to 1790]; modulus 2 to 3 GPa [M]; "
         "strength [M ±15 %]",
     ),
     Material(
@@ -115,7 +115,7 @@ _TABLE = (
         modulus_spread=0.15,
         strength=StrengthLaw(sigma_thin_pa=1.2e9, d_thin_m=0.28e-3, falloff=0.65),
         knots="Seats well; thin for its strength, so wants care.",
-        marks="density [S: polymer handbooks]; modulus and strength [M ±20 %]",
+        marks="density [S: Mark1999]; modulus and strength [M ±20 %]",
     ),
     Material(
         key="wire-soft",
@@ -137,7 +137,7 @@ _TABLE = (
         modulus_spread=0.05,
         strength=StrengthLaw(sigma_thin_pa=2.5e9, d_thin_m=1e-3, falloff=0.0),
         knots="Haywire twist only.",
-        marks="stainless steel: density and modulus [S: metals handbooks]; strength [M]",
+        marks="stainless steel: density and modulus [S: CRC2016]; strength [M]",
     ),
     Material(
         key="braided-loop",

@@ -18,7 +18,7 @@ Wish = Literal["drift on top", "hang in the film", "drift deep", "swing", "strip
 Temper = Literal["easy", "wary", "very wary"]
 FLOATING_WISHES: tuple[Wish, ...] = ("drift on top", "hang in the film")
 
-# Words and what the models take them for [M], wind after Beaufort [S: WMO Beaufort scale];
+# Words and what the models take them for [M], wind after Beaufort [S: WMO2019];
 # always replaceable by a number.
 DEPTH_WORDS = {
     "ankle-deep": 0.15,

@@ -16,7 +16,7 @@ const props = defineProps<{
 const FLOOR_PX = 22
 const surface = computed(() => props.px(0, props.reading.depth.si)[1])
 const depths = computed(() =>
-  props.reading.depth_ticks.map(({ at_m, text }) => ({
+  props.reading.depth_ticks.slice(1).map(({ at_m, text }) => ({
     at: props.px(0, props.reading.depth.si - at_m)[1],
     text,
   })),

@@ -14,7 +14,7 @@ Array = NDArray[np.float64]
 
 LINE_STRETCH_N = 400.0  # EA of a fly line [M]
 RING_KG, SWIVEL_KG = 30e-6, 150e-6  # of a 2 mm ring and a tiny swivel [M ±30 %]
-BALL_DRAG = 0.47  # drag coefficient of a ball in air [S: any handbook]
+BALL_DRAG = 0.47  # drag coefficient of a ball in air [S: Hoerner1965]
 FEWEST_LINKS = 2  # of a short piece
 
 

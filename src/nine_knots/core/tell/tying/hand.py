@@ -2,7 +2,7 @@
 
 What is held and trimmed of a knot scales with the hand that ties it. Prior: a usual hand, as sure
 as ``PRIOR_PIECES`` pieces; each piece that was measured adds one (a normal mean with known
-scatter [S: any text on conjugate priors]).
+scatter [S: Gelman2013]).
 """
 
 from dataclasses import dataclass

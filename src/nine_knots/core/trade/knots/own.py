@@ -1,8 +1,8 @@
 """An angler's own pull tests, and what they say of the strength that a knot keeps.
 
 ln of the share kept is normal with the knot's own spread. Its mean has a normal prior at the
-table's figure, worth ``PRIOR_TESTS`` tests, and the tests update it [S: any text on conjugate
-priors, normal with known variance].
+table's figure, worth ``PRIOR_TESTS`` tests, and the tests update it [S: Gelman2013,
+normal with known variance].
 """
 
 from bisect import bisect_left, insort

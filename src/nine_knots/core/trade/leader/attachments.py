@@ -11,7 +11,7 @@ from nine_knots.core.base.limits import LengthM
 AttachmentKind = Literal["shot", "indicator", "mark", "grease"]
 ShotMetal = Literal["lead", "tin"]
 
-# Split shot by its name, g [M ±15 %], and densities in kg/m³ [S: any handbook].
+# Split shot by its name, g [M ±15 %], and densities in kg/m³ [S: CRC2016].
 SHOT_G = {
     "SSG": 1.6,
     "AAA": 0.8,

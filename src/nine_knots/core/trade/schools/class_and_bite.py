@@ -16,7 +16,7 @@ from nine_knots.core.trade.schools.school import (
 )
 from nine_knots.core.trade.situation import Situation
 
-BITE_M = 10.0 * INCH_M  # under the record rule's 12 in, its knots counted [S: see record_rule]
+BITE_M = 10.0 * INCH_M  # under the record rule's 12 in, its knots counted [S: IGFA2023]
 LEAST_CLASS_M = 18.0 * INCH_M
 BITE_TIMES = 3.0  # its strength over the class tippet's [P]
 

@@ -13,7 +13,7 @@ from nine_knots.core.base.units.factors import FOOT_M, GRAIN_KG, INCH_M
 from nine_knots.core.physics.thin_line import sinking_density_kg_m3
 from nine_knots.core.trade.tackle.sink_classes import SINK_CLASS_M_S
 
-# Grains in the first 30 ft [S: AFFTA (AFTMA) fly line weight standard; figures from memory].
+# Grains in the first 30 ft [S: AFFTA2004, figures M].
 GRAINS = {
     1: 60,
     2: 80,
