@@ -11,6 +11,11 @@ from nine_knots.launch.mariadb import free_port
 PROJECT = Path(__file__).resolve().parents[1]
 
 
+def _as_from_a_window() -> None:
+    """Under nohup hang-ups are ignored, and stay so in whatever is started."""
+    signal.signal(signal.SIGHUP, signal.SIG_DFL)
+
+
 class Running:
     """``python -m nine_knots.launch`` in a folder; ``said`` is what it has printed."""
 
@@ -27,6 +32,7 @@ class Running:
             stdout=subprocess.PIPE,
             stderr=subprocess.STDOUT,
             text=True,
+            preexec_fn=_as_from_a_window,
         )
 
     def ready(self) -> "Running":

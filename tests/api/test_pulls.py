@@ -5,7 +5,7 @@ from concurrent.futures import ThreadPoolExecutor
 import pytest
 
 from nine_knots.instruments.pull_scale import ScaleTrouble, read_line, read_peak
-from nine_knots.standins.pull_scale import PullScale
+from nine_knots.simulated.pull_scale import PullScale
 
 
 @pytest.fixture

@@ -22,7 +22,7 @@ from nine_knots.core.base.errors import TooBusy
 from nine_knots.core.base.units import Units
 from nine_knots.core.trade.knots.own import spread_of, usual_share
 from nine_knots.instruments.pull_scale import read_peak
-from nine_knots.standins.pull_scale import Mischief, PullScale
+from nine_knots.simulated.pull_scale import Mischief, PullScale
 
 router = APIRouter(prefix="/api/pulls", tags=["pull tests"], responses=RESPONSES)
 PATIENCE_S = 20.0
