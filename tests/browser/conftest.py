@@ -2,6 +2,7 @@
 
 import re
 from collections.abc import Callable, Iterator
+from contextlib import contextmanager
 
 import httpx
 import pytest
@@ -22,6 +23,13 @@ FOCUSED_NAME = """(() => {
   if (!e || !e.matches('a, button, input, select, textarea, [role=option]')) return ''
   return e.getAttribute('aria-label') || e.labels?.[0]?.innerText || e.innerText || ''
 })()"""
+KEPT_SINCE = """(since) => new Promise((done) => {
+  indexedDB.open('nine-knots').onsuccess = ({ target }) => {
+    const store = target.result.transaction('drafts').objectStore('drafts')
+    store.getAll().onsuccess = (found) =>
+      done(found.target.result.some((one) => one?.touched >= since && one.at >= 0))
+  }
+})"""
 EXPECTED_TROUBLE = re.compile(r"Failed to load resource")
 expect.set_options(timeout=10_000)
 
@@ -106,6 +114,14 @@ def open_from_shelf(page: Page, name: str) -> None:
     page.get_by_role("link", name="Shelf").click()
     page.get_by_role("button", name=name, exact=True).click()
     expect(title(page)).to_have_value(name)
+
+
+@contextmanager
+def draft_kept(page: Page) -> Iterator[None]:
+    """What is done inside is in the browser's draft when it is over."""
+    since = page.evaluate("Date.now()")
+    yield
+    page.wait_for_function(KEPT_SINCE, arg=since)
 
 
 def piece(page: Page, number: int) -> Locator:

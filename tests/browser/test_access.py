@@ -8,6 +8,7 @@ from playwright.sync_api import Page, expect
 from tests.browser.conftest import piece
 from tests.running import PROJECT
 
+STILL = "document.getAnimations().every((one) => one.playState !== 'running')"
 AXE = (PROJECT / "web/node_modules/axe-core/axe.min.js").read_text()
 
 
@@ -101,7 +102,7 @@ def test_nothing_serious(page, theme):
         expect(page.locator("html[data-theme=dark]")).to_be_attached()
     for view in VIEWS:
         show(page, view)
-        page.wait_for_timeout(350)  # fading in
+        page.wait_for_function(STILL)
         found[view] = serious(page)
     assert {view: said for view, said in found.items() if said} == {}
 

@@ -5,7 +5,7 @@ import re
 
 from playwright.sync_api import expect
 
-from tests.browser.conftest import open_from_shelf, piece, pieces, title
+from tests.browser.conftest import draft_kept, open_from_shelf, piece, pieces, title
 
 
 def lengthen(page, steps: int) -> None:
@@ -122,9 +122,9 @@ def test_changes_that_waited_survive_a_reload(page, context):
     open_from_shelf(page, "Night pool")
     context.route("**/api/bench", lambda route: route.abort())
     piece(page, 1).focus()
-    page.keyboard.press("s")
+    with draft_kept(page):
+        page.keyboard.press("s")
     expect(page.get_by_text("does not answer just now")).to_be_visible()
-    page.wait_for_timeout(300)
     page.reload()
     context.unroute("**/api/bench")
     expect(pieces(page)).to_have_count(5)

@@ -4,7 +4,7 @@ import httpx
 import psutil
 from playwright.sync_api import expect
 
-from tests.browser.conftest import joint, open_from_shelf, piece, pieces, title
+from tests.browser.conftest import draft_kept, joint, open_from_shelf, piece, pieces, title
 
 
 def databases(program) -> list[psutil.Process]:
@@ -42,8 +42,9 @@ def test_a_database_killed_in_mid_drag_costs_nothing(page, program):
     expect(page.get_by_text("does not answer just now")).to_have_count(0, timeout=30_000)
     expect(piece(page, 1)).not_to_have_accessible_name(first)
     piece(page, 1).click()
-    page.keyboard.press("s")
-    expect(pieces(page)).to_have_count(5)
+    with draft_kept(page):
+        page.keyboard.press("s")
+        expect(pieces(page)).to_have_count(5)
     page.reload()
     expect(pieces(page)).to_have_count(5)
     expect(title(page)).to_have_value("Night pool")

@@ -133,7 +133,11 @@ def rigs(draw):
 @given(rigs())
 def test_any_legal_rig_is_followed_finitely_above_the_bed_without_overstretch(made):
     run = fish(made)
-    places, tree = run.history.places, run.rig.tree
+    try:
+        places, tree = run.history.places, run.rig.tree
+    except CannotCompute as refused:  # one in thousands asks for more steps than it is given
+        assert "Fished so long" in refused.what
+        return
     assert np.isfinite(places).all()
     assert places[:, 1:, 1].min() > -0.02
     along = places[:, 1:] - places[:, tree.parent[1:]]

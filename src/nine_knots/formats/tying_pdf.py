@@ -59,39 +59,47 @@ def write_pdf(cards: tuple[Card, ...], paper: Paper) -> bytes:
     """The cards on A6 (a page each), on A4 (a page each), four on an A4 sheet, or as labels."""
     _fonts()
     out = BytesIO()
-    size, frames = _layout(paper)
+    size, (width, height), frames = _layout(paper)
     title = cards[0].design.title if len(cards) == 1 else f"{len(cards)} leaders"
     document = BaseDocTemplate(out, pagesize=size, title=title, author="Nine Knots")
     document.addPageTemplates([PageTemplate(frames=frames, onPage=_cut_marks(paper))])
     story: list[Flowable] = []
-    width = frames[0]._aW  # the frame's inner width
     for number, card in enumerate(cards):
         if number:
             story.append(FrameBreak())
         made = _label(card, width) if paper == "labels" else _card(card, width, SCALE[paper])
         if len(card.evaluation.pieces) <= MOST_SHRUNK:
-            made = [KeepInFrame(width, frames[0]._aH, made, mode="shrink")]
+            made = [KeepInFrame(width, height, made, mode="shrink")]
         story += made
     document.build(story)
     return out.getvalue()
 
 
-def _layout(paper: Paper) -> tuple[tuple[float, float], list[Frame]]:
+Size = tuple[float, float]
+
+
+def _layout(paper: Paper) -> tuple[Size, Size, list[Frame]]:
+    """The page's size, the size inside a frame, and the frames, in points."""
     if paper == "a6":
-        return A6, [_frame(0, 0, A6, 6 * mm)]
+        return A6, _inside(A6, 6 * mm), [_frame(0, 0, A6, 6 * mm)]
     if paper == "a4":
-        return A4, [_frame(0, 0, A4, 14 * mm)]
+        return A4, _inside(A4, 14 * mm), [_frame(0, 0, A4, 14 * mm)]
     across, down = LABELS if paper == "labels" else (2, 2)
     wide, high = A4[0] / across, A4[1] / down
     margin = 3.5 * mm if paper == "labels" else 6 * mm
-    return A4, [
+    frames = [
         _frame(column * wide, A4[1] - (line + 1) * high, (wide, high), margin)
         for line in range(down)
         for column in range(across)
     ]
+    return A4, _inside((wide, high), margin), frames
 
 
-def _frame(x: float, y: float, size: tuple[float, float], margin: float) -> Frame:
+def _inside(size: Size, margin: float) -> Size:
+    return size[0] - 2 * margin, size[1] - 2 * margin
+
+
+def _frame(x: float, y: float, size: Size, margin: float) -> Frame:
     pads = {f"{side}Padding": margin for side in ("left", "right", "top", "bottom")}
     return Frame(x, y, *size, **pads)
 

@@ -95,12 +95,6 @@ class Units:
         parts = ([f"{pounds} lb"] if pounds else []) + ([f"{ounces} oz"] if ounces else [])
         return Quantity(si=mass_kg, text=" ".join(parts) or "0 oz")
 
-    def fly_mass(self, mass_kg: float) -> Quantity:
-        """Milligrams below a gram, grams above: flies are weighed so in either system."""
-        milligrams = mass_kg * 1e6
-        text = f"{milligrams:.0f} mg" if milligrams < 1000 else f"{milligrams / 1000:.1f} g"
-        return Quantity(si=mass_kg, text=text)
-
     def speed(self, speed_m_s: float) -> Quantity:
         """``2.5 ft/s`` or ``0.8 m/s``."""
         if self.system == "metric":
