@@ -17,7 +17,8 @@ def ask(client, path, design, **more):
 
 def test_a_rig_is_read_with_its_movie_or_without(client, rig):
     reading = ask(client, "", rig).json()
-    assert reading["setup"] == "indicator"
+    assert (reading["way"], reading["top"]) == ("under an indicator", "indicator")
+    assert reading["followed"]
     assert {reading["drift"]["key"], reading["depth_cord"]["key"]} == {"drift", "depth"}
     assert len(reading["flies"]) == 2
     assert len(reading["movie"]["frames"]) > 20
@@ -29,7 +30,8 @@ def test_a_rig_is_read_with_its_movie_or_without(client, rig):
 
 def test_units_and_what_is_asked_change_the_words(client, rig):
     metric = ask(client, "", rig, units="metric", fished={"wanted": "60 cm"}).json()
-    assert metric["said"]["wanted"] == "60 cm"
+    (wanted,) = metric["fields"]
+    assert (wanted["key"], wanted["text"]) == ("wanted", "60 cm")
     assert "60 cm" in metric["depth_cord"]["why"]
 
 

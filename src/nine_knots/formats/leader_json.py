@@ -4,6 +4,8 @@ import json
 from functools import cache
 from typing import Any, Literal
 
+from pydantic import Field
+
 from nine_knots.core.base.errors import Damaged, FileRefused
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.trade.design import Design
@@ -17,7 +19,7 @@ class LeaderFile(Frozen):
     """The file: what it is, its version, and the design; lengths in metres, loads in newtons."""
 
     format: Literal["nine-knots-leader"] = "nine-knots-leader"
-    version: int = DESIGN.version
+    version: int = Field(default=DESIGN.version, json_schema_extra={"const": DESIGN.version})
     design: Design
 
 
