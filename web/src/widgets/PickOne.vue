@@ -17,23 +17,23 @@ const all = computed(() => [
   ...(props.options ?? []),
   ...(props.groups ?? []).flatMap((group) => group.options),
 ])
-const at = computed(() => all.value.findIndex((one) => one.value === chosen.value))
-const first = computed(() => (props.options ?? []).length)
-const before = (group: number) =>
-  first.value + (props.groups ?? []).slice(0, group).reduce((sum, g) => sum + g.options.length, 0)
+const known = computed(() => all.value.some((one) => one.value === chosen.value))
 
 function pick(event: Event) {
-  const made = all.value[Number((event.target as HTMLSelectElement).value)]
+  const { value } = event.target as HTMLSelectElement
+  const made = all.value.find((one) => String(one.value) === value)
   if (made) chosen.value = made.value
 }
 </script>
 
 <template>
-  <select :id="id" class="pick" :aria-label="label" :value="at" @change="pick">
-    <option v-if="at < 0" :value="-1" disabled>{{ otherwise ?? chosen }}</option>
-    <option v-for="(one, i) in options" :key="i" :value="i">{{ one.words }}</option>
-    <optgroup v-for="(group, g) in groups" :key="group.title" :label="group.title">
-      <option v-for="(one, i) in group.options" :key="i" :value="before(g) + i">
+  <select :id="id" class="pick" :aria-label="label" :value="String(chosen)" @change="pick">
+    <option v-if="!known" :value="String(chosen)" disabled>{{ otherwise ?? chosen }}</option>
+    <option v-for="one in options" :key="String(one.value)" :value="String(one.value)">
+      {{ one.words }}
+    </option>
+    <optgroup v-for="group in groups" :key="group.title" :label="group.title">
+      <option v-for="one in group.options" :key="String(one.value)" :value="String(one.value)">
         {{ one.words }}
       </option>
     </optgroup>
