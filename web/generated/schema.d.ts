@@ -3471,7 +3471,7 @@ export interface components {
          * Movie
          * @description Positions to draw: ``count`` frames of ``nodes`` points, x and y in millimetres.
          *
-         *     ``points`` is base64 of little-endian 16-bit integers, frame by frame; the water is at 0 and
+         *     ``points`` are little-endian 16-bit integers, frame by frame; the water is at 0 and
          *     the rod's tip is the first point. ``leader`` is the point at the line's tip, ``joints`` those
          *     of the leader's joints. The last frame is the landing.
          */

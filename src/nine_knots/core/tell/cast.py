@@ -1,11 +1,11 @@
 """A design's cast as the bench shows it: the cord, the landing, the movie, the energy lane."""
 
-from base64 import b64decode, b64encode
 from dataclasses import dataclass
 from typing import Literal
 
 import numpy as np
 from numpy.typing import NDArray
+from pydantic import ConfigDict
 
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.quantity import Quantity
@@ -35,21 +35,23 @@ MESH_AIM_DEG = -1.4  # what a full mesh wants less of aim than a fast one
 class Movie:
     """Positions to draw: ``count`` frames of ``nodes`` points, x and y in millimetres.
 
-    ``points`` is base64 of little-endian 16-bit integers, frame by frame; the water is at 0 and
+    ``points`` are little-endian 16-bit integers, frame by frame; the water is at 0 and
     the rod's tip is the first point. ``leader`` is the point at the line's tip, ``joints`` those
     of the leader's joints. The last frame is the landing.
     """
+
+    __pydantic_config__ = ConfigDict(ser_json_bytes="base64", val_json_bytes="base64")
 
     gap_s: float
     count: int
     nodes: int
     leader: int
     joints: tuple[int, ...]
-    points: str
+    points: bytes
 
     def metres(self) -> NDArray[np.float64]:
         """The positions in metres, of shape (count, nodes, 2)."""
-        whole = np.frombuffer(b64decode(self.points), dtype="<i2")
+        whole = np.frombuffer(self.points, dtype="<i2")
         return whole.reshape(self.count, self.nodes, 2) / 1000.0
 
 
@@ -178,7 +180,7 @@ def _movie(flight: Flight, rig: Rig) -> Movie:
         nodes=len(kept),
         leader=len(line),
         joints=tuple(len(line) + joint - rig.leader for joint in rig.joints),
-        points=b64encode(millimetres.tobytes()).decode(),
+        points=millimetres.tobytes(),
     )
 
 

@@ -12,9 +12,10 @@ export interface Reel {
   at: (frame: number, node: number) => readonly [number, number]
 }
 
-/** Unpacks little-endian 16-bit millimetres. */
+/** Unpacks little-endian 16-bit millimetres, told in the alphabet of base64 for addresses. */
 export function unpack(movie: Movie): Reel {
-  const bytes = Uint8Array.from(atob(movie.points), (one) => one.charCodeAt(0))
+  const told = atob(movie.points.replaceAll('-', '+').replaceAll('_', '/'))
+  const bytes = Uint8Array.from(told, (one) => one.charCodeAt(0))
   const view = new DataView(bytes.buffer)
   const metres = (place: number) => view.getInt16(2 * place, true) / 1000
   return {
