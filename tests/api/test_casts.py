@@ -21,7 +21,7 @@ def test_a_cast_answers_cord_landing_and_movie(client, saved):
     assert cast["turnover"]["figure"] == cast["figure"]
     assert cast["slack"]["text"].endswith("in")
     movie = cast["movie"]
-    points = np.frombuffer(base64.b64decode(movie["points"]), "<i2")
+    points = np.frombuffer(base64.urlsafe_b64decode(movie["points"]), "<i2")
     points = points.reshape(movie["count"], movie["nodes"], 2) / 1000.0
     assert points[0, 0] == pytest.approx((0.0, 2.4))
     assert points[-1, -1, 1] == pytest.approx(0.0, abs=0.01), "the fly ends on the water"
