@@ -71,8 +71,7 @@ def load(
             diag[i, 2] += h * FLOOR_N_M
             rhs[i, 1] += floor[i]
             diag[i, 0] += friction * floor[i] / max(abs(speed[i, 0]), CREEP_M_S)
-    load_springs(tree, place, h, rhs, out.spring)
-    load_line(tree, place, speed, stream, fluid, h, diag, rhs)
+    load_segments(tree, place, speed, stream, fluid, h, diag, rhs, out.spring)
 
 
 @kernel
@@ -98,9 +97,22 @@ def inertia(diag: Array, rhs: Array, speed: Array, i: int, kg_s: float) -> None:
 
 
 @kernel
-def load_springs(tree: Tree, place: Array, h: float, rhs: Array, spring: Array) -> None:
-    """The segments as springs that pull and do not push."""
-    parent, rest, stretch = tree.parent, tree.length, tree.stretch
+def direction(place: Array, i: int, p: int) -> tuple[float, float, float]:
+    """Direction and length (m) of the segment from node ``p`` to ``i``."""
+    dx, dz = place[i, 0] - place[p, 0], place[i, 1] - place[p, 1]
+    length = max(1e-9, (dx * dx + dz * dz) ** 0.5)
+    return dx / length, dz / length, length
+
+
+@kernel
+def load_segments(
+    tree: Tree, place: Array, speed: Array, stream: Stream, fluid: Fluid, h: float,
+    diag: Array, rhs: Array, spring: Array,
+) -> None:  # fmt: skip
+    """The segments as springs that pull and do not push; and as line, with weight, drag with its
+    slope and inertia, half at either end."""
+    parent, rest, thick, stretch = tree.parent, tree.length, tree.thick, tree.stretch
+    weight, mass = tree.weight, tree.mass
     for i in range(1, rest.size):
         p = parent[i]
         ex, ez, length = direction(place, i, p)
@@ -116,27 +128,6 @@ def load_springs(tree: Tree, place: Array, h: float, rhs: Array, spring: Array) 
             rhs[p, 1] += tension * ez
         else:
             spring[i, 0], spring[i, 1], spring[i, 2] = 0.0, 0.0, 0.0
-
-
-@kernel
-def direction(place: Array, i: int, p: int) -> tuple[float, float, float]:
-    """Direction and length (m) of the segment from node ``p`` to ``i``."""
-    dx, dz = place[i, 0] - place[p, 0], place[i, 1] - place[p, 1]
-    length = max(1e-9, (dx * dx + dz * dz) ** 0.5)
-    return dx / length, dz / length, length
-
-
-@kernel
-def load_line(
-    tree: Tree, place: Array, speed: Array, stream: Stream, fluid: Fluid, h: float,
-    diag: Array, rhs: Array,
-) -> None:  # fmt: skip
-    """The segments as line: weight, drag with its slope and inertia, half at either end."""
-    parent, rest, thick = tree.parent, tree.length, tree.thick
-    weight, mass = tree.weight, tree.mass
-    for i in range(1, rest.size):
-        p = parent[i]
-        ex, ez, _ = direction(place, i, p)
         half, area = 0.5 * rest[i], 0.25 * np.pi * thick[i] * thick[i]
         vx, vz = 0.5 * (speed[i, 0] + speed[p, 0]), 0.5 * (speed[i, 1] + speed[p, 1])
         u = speed_at_m_s(stream, 0.5 * (place[i, 1] + place[p, 1]))
