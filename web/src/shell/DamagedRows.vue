@@ -36,6 +36,10 @@ function keep({ kind, row_id }: Card) {
 </template>
 
 <style scoped>
+.damaged {
+  margin: 10px 0;
+}
+
 .damaged p + p {
   margin-top: 6px;
 }
