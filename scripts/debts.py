@@ -39,6 +39,7 @@ ROOT = Path(__file__).resolve().parents[1]
 MARK = re.compile(r"\[([^\]]*\b[MG]\b[^\]]*)\]")
 SPREAD = re.compile(r"±\s*(\d+)\s*%")
 USUAL_SPREAD = 0.2
+LEAST_MEASURE = 30  # a whole number above it is a measure, below it a count
 SETTLES = {  # by the path of the module, the longest that fits
     "core/judge/effort": "landings of many casters at known line speeds",
     "core/judge": "rigs that are known to work, judged blind by several builders",
@@ -63,13 +64,23 @@ SETTLES = {  # by the path of the module, the longest that fits
 }
 
 
+TABLES = (  # whose marks stand in words beside them: module, name, field, mark
+    ("trade.materials", "MATERIALS", "wet_modulus_pa", "M ±25 %"),
+    ("trade.materials", "MATERIALS", "strength", "M ±15 %"),
+    ("trade.knots.table", "KNOTS", "kept", "M ±10 %"),
+    ("trade.beds", "GRAIN_M", "", "M, times or over 2"),
+    ("trade.situation", "PACE_WORDS", "", "M"),
+)
+
+
 @dataclasses.dataclass
 class Debt:
-    """A figure with its mark, its module and what moves with it."""
+    """A figure with its mark, its module and what moves with it; of a table perhaps one field."""
 
     name: str
     module: str
     mark: str
+    field: str = ""
     moved: float = 0.0
     cord: str = ""
     flips: int = 0
@@ -78,6 +89,8 @@ class Debt:
 
 def debts() -> Iterator[Debt]:
     """Every module-level figure whose own lines, or the comment right above, carry a mark."""
+    for place, name, field, mark in TABLES:
+        yield Debt(name, f"nine_knots.core.{place}", mark, field)
     for path in sorted((ROOT / "src/nine_knots/core").rglob("*.py")):
         lines = path.read_text().splitlines()
         module = ".".join(path.relative_to(ROOT / "src").with_suffix("").parts)
@@ -106,8 +119,10 @@ def debts() -> Iterator[Debt]:
 
 def scaled(value: Any, times: float) -> Any:
     """A figure, or all the figures in a table, so many times as great."""
-    if isinstance(value, bool | str | int) or value is None:
+    if isinstance(value, bool | str) or value is None:
         return value
+    if isinstance(value, int):
+        return value * times if value > LEAST_MEASURE else value
     if isinstance(value, float):
         return value * times
     if isinstance(value, np.ndarray):
@@ -125,6 +140,14 @@ def scaled(value: Any, times: float) -> Any:
     if isinstance(value, tuple | list):
         return type(value)(scaled(one, times) for one in value)
     return value
+
+
+def one_field(table: dict[str, Any], field: str, times: float) -> dict[str, Any]:
+    """A table with one field of every row so many times as great."""
+    return {
+        key: row.model_copy(update={field: scaled(getattr(row, field), times)})
+        for key, row in table.items()
+    }
 
 
 def put(name: str, old: Any, new: Any) -> bool:
@@ -169,8 +192,9 @@ def measure(debt: Debt, designs: tuple[Design, ...], before: list[dict[str, Meas
     old = vars(importlib.import_module(debt.module))[debt.name]
     told = SPREAD.search(debt.mark)
     spread = int(told[1]) / 100.0 if told else USUAL_SPREAD
-    for times in (1.0 + spread, 1.0 - spread):
-        new = scaled(old, times)
+    both = (2.0, 0.5) if "times or over 2" in debt.mark else (1.0 + spread, 1.0 - spread)
+    for times in both:
+        new = scaled(old, times) if not debt.field else one_field(old, debt.field, times)
         if put(debt.name, old, new):
             put(debt.name, new, old)
             debt.measured = False
@@ -207,7 +231,8 @@ def page(found: list[Debt], count: int) -> str:
             moves += f", {debt.flips} other word{'s' if debt.flips > 1 else ''}"
         where = debt.module.removeprefix("nine_knots.core.")
         rows.append(
-            f"| `{debt.name}` | {where} | {debt.mark.replace('|', '/')} | "
+            f"| `{'.'.join(filter(None, (debt.name, debt.field)))}` | {where} | "
+            f"{debt.mark.replace('|', '/')} | "
             f"{moves if debt.measured else 'compiled, not measured'} | {settle(debt.module)} |"
         )
     return "\n".join(
