@@ -16,6 +16,7 @@ from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.physics import flight
 from nine_knots.core.physics.air import AIR_KG_M3, Air, across_coefficient, along_coefficient
 from nine_knots.core.physics.chain import Chain
+from nine_knots.core.physics.power import power
 from nine_knots.core.trade.tackle import line_profile
 from tests.makers import DRY, FIVE, level, tied
 
@@ -131,6 +132,13 @@ def test_a_level_strand_falls_at_its_terminal_speed(thou, speed):
     chain = Laid(place, evenly(place, 1140 * pi / 4 * d * d), thick=np.full(20, d))
     chain.fly(3.0, held=(), gap=0.5, stretch_n=400.0)
     assert -chain.speed[:, 1].mean() == pytest.approx(speed, rel=0.01)
+
+
+@pytest.mark.parametrize("exponent", [-2 / 3, -0.61, 0.5])
+def test_quick_powers_are_those_of_numpy(exponent):
+    bases = np.geomspace(1e-3, 1e6, 2001)
+    quick = np.array([power(base, exponent) for base in bases])
+    assert quick == pytest.approx(bases**exponent, rel=3e-4)
 
 
 def cross(a, b):

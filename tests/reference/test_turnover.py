@@ -98,7 +98,7 @@ def test_a_predator_fly_wants_a_short_stout_leader():
     stout = cast(tied(level(24, 3.5, "butt"), level(18, 2.5, "tippet")), PREDATOR, EIGHT, 20.0)
     thin = cast(tied(level(18, 6, "butt"), level(10, 6, "tippet")), PREDATOR, EIGHT, 20.0)
     assert stout.straightness > 0.95
-    assert thin.straightness < 0.6
+    assert thin.straightness < 0.7  # it collapses, at whatever aim
 
 
 def test_a_harder_stroke_opens_more():

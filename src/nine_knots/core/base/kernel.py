@@ -1,4 +1,4 @@
-"""The mark of a compiled kernel: a small function on plain numbers and arrays."""
+"""The marks of compiled kernels: small functions on plain numbers and arrays."""
 
 from collections.abc import Callable
 from typing import ParamSpec, TypeVar, cast
@@ -12,3 +12,12 @@ R = TypeVar("R")
 def kernel(function: Callable[P, R]) -> Callable[P, R]:
     """Compile with Numba, kept on disk between runs; callable from Python and other kernels."""
     return cast(Callable[P, R], njit(cache=True, error_model="numpy")(function))
+
+
+def row_kernel(function: Callable[P, R]) -> Callable[P, R]:
+    """As ``kernel``, for a loop along rows of finite numbers: sums may be taken in any order.
+
+    That lets the compiler take several numbers at once. What such a kernel answers differs from
+    machine to machine in the last digits, and it may not be asked whether a number is finite.
+    """
+    return cast(Callable[P, R], njit(cache=True, error_model="numpy", fastmath=True)(function))

@@ -5,9 +5,8 @@ Air at 1.20 kg/m³ and a kinematic viscosity of 1.5e-5 m²/s [M: any handbook, a
 
 from typing import NamedTuple
 
-import numpy as np
-
-from nine_knots.core.base.kernel import kernel
+from nine_knots.core.base.kernel import row_kernel
+from nine_knots.core.physics.power import power
 
 AIR_KG_M3 = 1.20
 AIR_M2_S = 1.5e-5
@@ -21,7 +20,7 @@ class Air(NamedTuple):
     gust_at_s: float = 1e9
 
 
-@kernel
+@row_kernel
 def across_coefficient(speed_m_s: float, diameter_m: float) -> float:
     """Drag coefficient of a cylinder across the flow, C_d = 1 + 10 Re^(-2/3).
 
@@ -32,11 +31,10 @@ def across_coefficient(speed_m_s: float, diameter_m: float) -> float:
     1.29
     """
     reynolds = max(0.1, speed_m_s * diameter_m / AIR_M2_S)
-    root = np.cbrt(reynolds)
-    return float(1.0 + 10.0 / (root * root))
+    return 1.0 + 10.0 * power(reynolds, -2.0 / 3.0)
 
 
-@kernel
+@row_kernel
 def along_coefficient(speed_m_s: float, diameter_m: float) -> float:
     """Friction coefficient of a moving thread along itself, C_f = .37 Re^(-.61), on π d l.
 
@@ -47,4 +45,4 @@ def along_coefficient(speed_m_s: float, diameter_m: float) -> float:
     0.0146
     """
     reynolds = max(1e-3, speed_m_s * diameter_m / AIR_M2_S)
-    return float(min(1.0, max(0.004, 0.37 * np.exp(-0.61 * np.log(reynolds)))))
+    return min(1.0, max(0.004, 0.37 * power(reynolds, -0.61)))

@@ -1,4 +1,10 @@
-"""One flight of a chain, from its launch until it lies on the water or its time is up."""
+"""One flight of a chain, from its launch until it lies on the water or its time is up.
+
+Leapfrog with constraints: velocities stand half a step before positions, link forces act along the
+links of the old positions (``chain_lengths``), bending is explicit and drag point-implicit
+(``chain_forces``). The step follows the fastest turning link, the bending waves and the transverse
+waves (``chain_pace``); one that fails the lengths is taken again at half the size.
+"""
 
 from typing import NamedTuple
 
@@ -8,38 +14,27 @@ from numpy.typing import NDArray
 from nine_knots.core.base.kernel import kernel
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
 from nine_knots.core.physics.air import Air
-from nine_knots.core.physics.chain import (
-    WATER_WEIGHT,
-    Chain,
-    bending_forces,
-    kick,
-    link_drag,
-    pull_together,
-    step_limit,
-)
+from nine_knots.core.physics.chain import FREE, GIVE, MASS, REST, Chain, U, V, X, Y, in_rows
+from nine_knots.core.physics.chain_forces import bending, directions, drag, drag_coefficients, kick
+from nine_knots.core.physics.chain_lengths import pull_together
+from nine_knots.core.physics.chain_pace import advance, bending_limit_s, lowest, step_limit
 
 Array = NDArray[np.float64]
 
 FIRST_STEP_S = 1e-4
 LEAST_STEP_S = 1e-7
 WORST_LENGTH = 1e-3  # of a link; a step that misses it is taken again at half the size
+WATER_WEIGHT = 1000.0  # times heavier: a node that has touched the water
 AT_REST_M_S = 0.3
-REFRESH = 4  # steps after which drag coefficients are worked out anew
-OPEN = 0.8  # straightness at which arrival is read
+REFRESH = 2  # steps after which drag coefficients are worked out anew
+OPEN = 0.8  # of a leader's length, along the cast, at which it counts as open
+FALLEN_BACK = 0.1  # of its length from the best, after which a leader opens no further
+LOOKED_AHEAD = 16  # links beyond the first that the loop has not passed
 
 # What a flight answers beside its frames.
-TIME, STEPS, ARRIVAL, STRAIGHTEST, STRAIGHTEST_AT, HEIGHT, ENDED, DRIFT = range(8)
-MEASURES = 8
-LANDED, TIME_UP, TOO_MANY_STEPS, LENGTH_LOST = range(4)
-
-
-@kernel
-def settled(speed: Array, wet: Array, leader: int) -> bool:
-    """Whether no part of the leader in the air moves along faster than it merely sinks."""
-    for i in range(leader, wet.size):
-        if wet[i] == 0.0 and abs(speed[i, 0]) > AT_REST_M_S:
-            return False
-    return True
+TIME, STEPS, ARRIVAL, STRAIGHTEST, STRAIGHTEST_AT, HEIGHT, ENDED, DRIFT, FORWARD = range(9)
+MEASURES = 9
+LANDED, TIME_UP, TOO_MANY_STEPS, LENGTH_LOST, KNOWN = range(5)
 
 
 class Flown(NamedTuple):
@@ -53,7 +48,8 @@ class Flown(NamedTuple):
 class Limits(NamedTuple):
     """How a flight goes on: until when (s), in steps no longer (s) and no more than so many, with
     a frame every ``frame_gap`` seconds. ``damping`` in 1/s serves checks of rest, ``water`` is the
-    height of the surface (far below for none)."""
+    height of the surface (far below for none). With ``only_opening`` it ends as soon as it is known
+    whether the leader opens forward."""
 
     until: float
     longest_step: float
@@ -62,111 +58,143 @@ class Limits(NamedTuple):
     gravity: float = GRAVITY_M_S2
     damping: float = 0.0
     water: float = 0.0
+    only_opening: bool = False
 
 
-@kernel
 def fly(chain: Chain, place: Array, speed: Array, air: Air, limits: Limits, flown: Flown) -> Array:
     """Integrate the chain; ``place`` and ``speed`` (n, 2) are left as they end.
 
-    Answers the eight measures named at the top of this file. Positions are at whole steps,
-    velocities half a step before. Frames that were not reached are nan.
+    Answers the measures named at the top of this file. Positions are at whole steps,
+    velocities half a step before. Frames that were not reached are nan. Raises CannotCompute for
+    more nodes than the rows hold.
     """
-    mass, rest, stretch, bend = chain.mass, chain.rest, chain.stretch, chain.bend
-    thick, body, held, leader = chain.thick, chain.body, chain.held, chain.leader
-    frames, passing = flown.frames, flown.passing
-    gravity, damping, water = limits.gravity, limits.damping, limits.water
-    nodes, links = mass.size, rest.size
+    nodes = chain.mass.size
+    b = in_rows(chain, place, speed)
+    out, shown = _fly(b, nodes, chain.leader, bending_limit_s(chain), air, limits, flown)
+    for at, (across, up) in ((place, (X, Y)), (speed, (U, V))):
+        at[:, 0], at[:, 1] = b[across : across + nodes], b[up : up + nodes]
+    flown.frames[shown:] = np.nan
+    return out
+
+
+@kernel
+def _fly(
+    b: Array, nodes: int, leader: int, bend_step: float, air: Air, limits: Limits, flown: Flown
+) -> tuple[Array, int]:
+    """The measures, and how many frames were filled."""
+    frames = flown.frames
+    length = b[REST + leader : REST + nodes - 1].sum()
+    line = b[REST : REST + leader].sum()
+    start = b[X]
     out = np.zeros(MEASURES)
-    impulse, tried = np.zeros(links), np.zeros(links)
-    slack, work, coefficients = np.zeros(links), np.zeros((7, nodes)), np.zeros((2, links))
-    force, new, kicked = np.zeros((nodes, 2)), np.zeros((nodes, 2)), np.zeros((nodes, 2))
-    give, wet = np.zeros(nodes), np.zeros(nodes)
-    passed = np.zeros(links)
-    for i in range(nodes):
-        if held[i] == 0.0:
-            give[i] = 1.0 / mass[i]
-    length = 0.0
-    for j in range(leader, links):
-        length += rest[j]
-    now, last, step = 0.0, FIRST_STEP_S, FIRST_STEP_S
-    shown = 0
-    ended = TIME_UP
+    out[ENDED] = TIME_UP
+    now, last = 0.0, FIRST_STEP_S
+    shown, steps, unpassed = 0, 0, 0
+    passed = np.zeros(nodes)
+    longest = min(limits.longest_step, bend_step)
     while now < limits.until:
         while shown < frames.shape[0] and now >= shown * limits.frame_gap - 1e-12:
-            frames[shown] = place - (now - shown * limits.frame_gap) * speed
+            show(b, frames[shown], now - shown * limits.frame_gap)
             shown += 1
-        step = step_limit(place, speed, mass, rest, bend, impulse, last, limits.longest_step, held)
-        if out[STEPS] >= limits.most_steps:
-            ended = TOO_MANY_STEPS
+        if steps >= limits.most_steps:
+            out[ENDED] = TOO_MANY_STEPS
             break
         blow = air.wind_m_s + (air.gust_m_s if now >= air.gust_at_s else 0.0)
+        directions(b, nodes)
+        bending(b, nodes)
+        if steps % REFRESH == 0:
+            drag_coefficients(b, nodes, blow)
+        drag(b, nodes, blow)
+        step = step_limit(b, nodes, last, longest)
         while True:
-            between = 0.5 * (last + step)
-            for i in range(nodes):
-                force[i, 0] = -damping * mass[i] * speed[i, 0]
-                force[i, 1] = -mass[i] * gravity - damping * mass[i] * speed[i, 1]
-                kicked[i] = speed[i]
-            bending_forces(place, bend, rest, force)
-            link_drag(place, speed, thick, blow, out[STEPS] % REFRESH == 0, coefficients, work)
-            kick(kicked, force, mass, body, blow, between, held, work)
-            for i in range(nodes):
-                if wet[i] > 0.0:
-                    kicked[i, 0] = kicked[i, 1] = 0.0
-                new[i, 0] = place[i, 0] + step * kicked[i, 0]
-                new[i, 1] = place[i, 1] + step * kicked[i, 1]
-            ratio = (step / last) ** 2
-            for j in range(links):
-                tried[j] = impulse[j] * ratio
-                slack[j] = stretch[j] / (step * step)
-            error = pull_together(place, new, give, rest, slack, tried, work)
+            kick(b, nodes, blow, 0.5 * (last + step), step, limits.gravity, limits.damping)
+            error = pull_together(b, nodes, step, last)
             if error < WORST_LENGTH or step < LEAST_STEP_S:
                 break
             step *= 0.5
-        if error >= WORST_LENGTH:
-            ended = LENGTH_LOST
+        if not error < WORST_LENGTH:
+            out[ENDED] = LENGTH_LOST
             break
         out[DRIFT] = max(out[DRIFT], error)
-        for i in range(nodes):
-            if held[i] > 0.0:
-                continue
-            speed[i, 0] = (new[i, 0] - place[i, 0]) / step
-            speed[i, 1] = (new[i, 1] - place[i, 1]) / step
-            place[i] = new[i]
-            if place[i, 1] <= water:
-                place[i, 1] = water
-                speed[i, 0] = speed[i, 1] = 0.0
-                if wet[i] == 0.0:
-                    wet[i] = 1.0
-                    give[i] = 1.0 / (mass[i] * WATER_WEIGHT)
-        impulse[:] = tried
+        advance(b, nodes, step)
+        if not abs(b[X + nodes - 1]) < 1e6:
+            out[ENDED] = LENGTH_LOST
+            break
+        if lowest(b, nodes) <= limits.water:
+            wet(b, nodes, limits.water)
         now += step
         last = step
-        out[STEPS] += 1
-        # the loop passes a link when the link has turned from trailing behind to lying ahead
-        for j in range(links):
-            if passed[j] == 0.0 and place[j + 1, 0] > place[j, 0]:
-                passed[j] = 1.0
-                energy = 0.0
-                for i in range(j + 1, nodes):
-                    energy += 0.5 * mass[i] * (speed[i, 0] ** 2 + speed[i, 1] ** 2)
-                passing[j] = energy
-        dx = place[nodes - 1, 0] - place[leader, 0]
-        dy = place[nodes - 1, 1] - place[leader, 1]
+        steps += 1
+        unpassed = pass_links(b, nodes, unpassed, passed, flown.passing)
+        dry = b[FREE + nodes - 1] > 0.0 or b[GIVE + nodes - 1] == 0.0
+        dx, dy = b[X + nodes - 1] - b[X + leader], b[Y + nodes - 1] - b[Y + leader]
         straight = (dx * dx + dy * dy) ** 0.5 / length
-        if dx > 0.0:  # the fly has come round and is ahead
-            if out[ARRIVAL] == 0.0 and straight >= OPEN:
-                out[ARRIVAL] = (speed[nodes - 1, 0] ** 2 + speed[nodes - 1, 1] ** 2) ** 0.5
-            if straight > out[STRAIGHTEST] and wet[nodes - 1] == 0.0:
-                out[STRAIGHTEST] = straight
-                out[STRAIGHTEST_AT] = now
-                out[HEIGHT] = 0.5 * (place[nodes - 1, 1] + place[leader, 1])
-        if wet[nodes - 1] > 0.0 and settled(speed, wet, leader):
-            ended = LANDED
+        if out[ARRIVAL] == 0.0 and dx > 0.0 and straight >= OPEN:
+            out[ARRIVAL] = (b[U + nodes - 1] ** 2 + b[V + nodes - 1] ** 2) ** 0.5
+        if dry and dx > 0.0 and straight > out[STRAIGHTEST]:  # the fly has come round
+            out[STRAIGHTEST] = straight
+            out[STRAIGHTEST_AT] = now
+            out[HEIGHT] = 0.5 * (b[Y + nodes - 1] + b[Y + leader])
+        if b[X + leader] - start >= 0.5 * line:
+            out[FORWARD] = max(out[FORWARD], dx / length)
+        if limits.only_opening:
+            back = out[FORWARD] > 0.0 and dx < (out[FORWARD] - FALLEN_BACK) * length
+            if out[FORWARD] >= OPEN or back or not dry:
+                out[ENDED] = KNOWN
+                break
+        elif not dry and settled(b, nodes, leader):
+            out[ENDED] = LANDED
             break
     if shown < frames.shape[0]:
-        frames[shown] = place
+        show(b, frames[shown], 0.0)
         shown += 1
     out[TIME] = now
-    out[ENDED] = ended
-    frames[shown:] = np.nan
-    return out
+    out[STEPS] = steps
+    return out, shown
+
+
+@kernel
+def show(b: Array, frame: Array, since: float) -> None:
+    """Where the nodes were ``since`` seconds ago, in ``frame`` (n, 2)."""
+    for i in range(frame.shape[0]):
+        frame[i, 0] = b[X + i] - since * b[U + i]
+        frame[i, 1] = b[Y + i] - since * b[V + i]
+
+
+@kernel
+def wet(b: Array, nodes: int, water: float) -> None:
+    """Nodes at the water stay there: they lose their velocity and become heavy."""
+    for i in range(nodes):
+        if b[Y + i] <= water and b[GIVE + i] > 0.0:
+            b[Y + i] = water
+            b[U + i] = b[V + i] = 0.0
+            if b[FREE + i] > 0.0:
+                b[FREE + i] = 0.0
+                b[GIVE + i] /= WATER_WEIGHT
+
+
+@kernel
+def pass_links(b: Array, nodes: int, first: int, passed: Array, passing: Array) -> int:
+    """Note the energy beyond links that the loop passes; the first that it has not.
+
+    It passes a link when the link has turned from trailing behind to lying ahead.
+    """
+    for j in range(first, min(nodes - 1, first + LOOKED_AHEAD)):
+        if passed[j] == 0.0 and b[X + j + 1] > b[X + j]:
+            passed[j] = 1.0
+            energy = 0.0
+            for i in range(j + 1, nodes):
+                energy += 0.5 * b[MASS + i] * (b[U + i] ** 2 + b[V + i] ** 2)
+            passing[j] = energy
+    while first < nodes - 1 and passed[first] > 0.0:
+        first += 1
+    return first
+
+
+@kernel
+def settled(b: Array, nodes: int, leader: int) -> bool:
+    """Whether no part of the leader in the air moves along faster than it merely sinks."""
+    for i in range(leader, nodes):
+        if b[FREE + i] > 0.0 and abs(b[U + i]) > AT_REST_M_S:
+            return False
+    return True

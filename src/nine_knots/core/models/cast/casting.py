@@ -20,8 +20,8 @@ Array = NDArray[np.float64]
 FRAME_S = 1.0 / 60.0
 MOST_FRAMES = 200
 LONGEST_S = 3.2
-LONGEST_STEP_S = 2e-3
-MOST_NODE_STEPS = 6_000_000  # about a second; a usual full cast takes 300,000
+LONGEST_STEP_S = 4e-3
+MOST_NODE_STEPS = 10_000_000  # about a third of a second; a usual full cast takes 250,000
 OPENS_AT_M = 0.25  # above the water, where an aim is trimmed to let the leader straighten
 AIMS = (-4.0, 24.0)  # degrees
 FIRST_AIM = 4.0
@@ -108,7 +108,7 @@ def cast_at(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
     chord = float(np.hypot(*(place[-1] - place[rig.leader])))
     return Flight(
         aim_deg=aim_deg,
-        arrival_m_s=rig.arrival_gain * float(out[flight.ARRIVAL]) or None,
+        arrival_m_s=float(out[flight.ARRIVAL]) or None,
         straightness=float(out[flight.STRAIGHTEST]),
         opened_at_s=float(out[flight.STRAIGHTEST_AT]),
         height_m=float(out[flight.HEIGHT]),

@@ -20,18 +20,13 @@ FEWEST_LINKS = 2  # of a short piece
 
 @dataclass(frozen=True)
 class Mesh:
-    """Lengths of links in metres, in the line and in the leader.
-
-    A coarse mesh loses speed at the fly: ``arrival_gain`` brings it to what ``FULL`` reads, as
-    the median over random rigs (the benchmarks print how far meshes lie apart).
-    """
+    """Lengths of links in metres, in the line and in the leader."""
 
     line_m: float
     leader_m: float
-    arrival_gain: float = 1.0
 
 
-FAST = Mesh(line_m=0.16, leader_m=0.11, arrival_gain=1.25)
+FAST = Mesh(line_m=0.16, leader_m=0.11)
 FULL = Mesh(line_m=0.08, leader_m=0.06)
 
 
@@ -51,7 +46,6 @@ class Rig:
     body: Array
     leader: int
     joints: tuple[int, ...]
-    arrival_gain: float
 
     @property
     def length_m(self) -> float:
@@ -109,7 +103,6 @@ def rig_of(leader: Leader, line: LineProfile, fly: Fly, line_out_m: float, mesh:
         body=body,
         leader=lead,
         joints=tuple(joints),
-        arrival_gain=mesh.arrival_gain,
     )
 
 

@@ -1,0 +1,165 @@
+"""Links that keep their lengths: the tensions of a step, by Newton's method. Rows as in ``chain``.
+
+The kicked nodes are pushed along the links of the old positions (SHAKE [S: Ryckaert1977]) until
+every link has its length, or its stretch l T / EA. The system is tridiagonal. It is factored once
+and then used for all iterations of a step (a chord method), from both ends to the middle at once,
+so that two chains of divisions run side by side.
+"""
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nine_knots.core.base.kernel import kernel, row_kernel
+from nine_knots.core.physics.chain import (
+    ALONG_X,
+    ALONG_Y,
+    DIAGONAL,
+    ERROR,
+    GIVE,
+    IMPULSE,
+    INVERSE,
+    LOWER,
+    PUSH_X,
+    PUSH_Y,
+    REST,
+    SLACK,
+    STRETCH,
+    TO_X,
+    TO_Y,
+    TRIED,
+    UPPER,
+)
+
+Array = NDArray[np.float64]
+
+ITERATIONS = 10
+LENGTH_ERROR = 1e-5  # of a link's length, at which the iteration ends
+SLOW = 0.3  # of the error left by an iteration, above which the system is factored anew
+
+
+@kernel
+def pull_together(b: Array, nodes: int, step: float, last: float) -> float:
+    """Push the kicked nodes until every link keeps its length; the worst error, of its length.
+
+    The tensions of the last step are the first guess; they and those found are kept as impulses
+    (tension times step squared).
+    """
+    guess(b, nodes, step, last)
+    push(b, nodes, TRIED)
+    before = 1.0e9
+    for _ in range(ITERATIONS):
+        worst = length_errors(b, nodes)
+        if worst < LENGTH_ERROR:
+            return worst
+        if worst > SLOW * before or before == 1.0e9:
+            matrix(b, nodes)
+            factor(b, nodes - 1)
+        before = worst
+        solve(b, nodes - 1)
+        push(b, nodes, ERROR)
+    return length_errors(b, nodes)
+
+
+@row_kernel
+def guess(b: Array, nodes: int, step: float, last: float) -> None:
+    """Last step's tensions as impulses of this step, and the stretch per impulse."""
+    ratio, inverse = (step / last) * (step / last), 1.0 / (step * step)
+    for j in range(nodes - 1):
+        b[TRIED + j] = b[IMPULSE + j] * ratio
+        b[SLACK + j] = b[STRETCH + j] * inverse
+
+
+@row_kernel
+def push(b: Array, nodes: int, row: int) -> None:
+    """Move the kicked nodes by the impulses in ``row``, each along its link."""
+    for j in range(nodes - 1):
+        b[PUSH_X + j] = b[row + j] * b[ALONG_X + j]
+        b[PUSH_Y + j] = b[row + j] * b[ALONG_Y + j]
+    for i in range(nodes):
+        b[TO_X + i] += b[GIVE + i] * (b[PUSH_X + i] - b[PUSH_X + i - 1])
+        b[TO_Y + i] += b[GIVE + i] * (b[PUSH_Y + i] - b[PUSH_Y + i - 1])
+
+
+@row_kernel
+def length_errors(b: Array, nodes: int) -> float:
+    """(L² - |d|²) / 2l of every link, L its length with stretch; the worst, of its length."""
+    for j in range(nodes - 1):
+        dx, dy = b[TO_X + j + 1] - b[TO_X + j], b[TO_Y + j + 1] - b[TO_Y + j]
+        wanted = b[REST + j] + b[SLACK + j] * b[TRIED + j]
+        b[ERROR + j] = 0.5 * (wanted * wanted - dx * dx - dy * dy) * b[INVERSE + j]
+    worst = 0.0
+    for j in range(nodes - 1):
+        worst = max(worst, abs(b[ERROR + j]) * b[INVERSE + j])
+    return worst
+
+
+@row_kernel
+def matrix(b: Array, nodes: int) -> None:
+    """How every link's length changes with its own impulse and with its neighbours'."""
+    for j in range(nodes - 1):
+        ux = (b[TO_X + j + 1] - b[TO_X + j]) * b[INVERSE + j]
+        uy = (b[TO_Y + j + 1] - b[TO_Y + j]) * b[INVERSE + j]
+        own = ux * b[ALONG_X + j] + uy * b[ALONG_Y + j]
+        b[DIAGONAL + j] = -(b[GIVE + j] + b[GIVE + j + 1]) * own - b[SLACK + j]
+        b[UPPER + j] = b[GIVE + j + 1] * (ux * b[ALONG_X + j + 1] + uy * b[ALONG_Y + j + 1])
+        b[LOWER + j] = b[GIVE + j] * (ux * b[ALONG_X + j - 1] + uy * b[ALONG_Y + j - 1])
+    b[LOWER] = 0.0
+    b[UPPER + nodes - 2] = 0.0
+
+
+@row_kernel
+def factor(b: Array, links: int) -> None:
+    """Eliminate from both ends to the middle; the diagonal becomes the inverse pivots.
+
+    Above the middle ``LOWER`` and ``UPPER`` are scaled so that y_j = e_j - lower_j y_(j-1) and
+    x_j = y_j - upper_j x_(j+1); below it the two change places.
+    """
+    middle = links // 2
+    below = links - 1 - middle
+    upper, lower = 0.0, 0.0
+    for k in range(max(middle, below)):
+        if k < middle:
+            pivot = 1.0 / (b[DIAGONAL + k] - b[LOWER + k] * upper)
+            upper = b[UPPER + k] * pivot
+            b[DIAGONAL + k], b[UPPER + k] = pivot, upper
+            b[LOWER + k] *= pivot
+        if k < below:
+            i = links - 1 - k
+            pivot = 1.0 / (b[DIAGONAL + i] - b[UPPER + i] * lower)
+            lower = b[LOWER + i] * pivot
+            b[DIAGONAL + i], b[LOWER + i] = pivot, lower
+            b[UPPER + i] *= pivot
+    rest = b[LOWER + middle] * upper + b[UPPER + middle] * lower
+    b[DIAGONAL + middle] = 1.0 / (b[DIAGONAL + middle] - rest)
+
+
+@row_kernel
+def solve(b: Array, links: int) -> None:
+    """The impulses that mend the errors, in ``ERROR``, and added to those tried."""
+    middle = links // 2
+    below = links - 1 - middle
+    for j in range(links):
+        b[ERROR + j] *= b[DIAGONAL + j]
+    above, under = 0.0, 0.0
+    for k in range(max(middle, below)):
+        if k < middle:
+            above = b[ERROR + k] - b[LOWER + k] * above
+            b[ERROR + k] = above
+        if k < below:
+            i = links - 1 - k
+            under = b[ERROR + i] - b[UPPER + i] * under
+            b[ERROR + i] = under
+    crossing = b[LOWER + middle] * above + b[UPPER + middle] * under
+    above = under = b[ERROR + middle] - b[DIAGONAL + middle] * crossing
+    b[ERROR + middle] = above
+    for k in range(1, max(middle, below) + 1):
+        if k <= middle:
+            j = middle - k
+            above = b[ERROR + j] - b[UPPER + j] * above
+            b[ERROR + j] = above
+        if k <= below:
+            i = middle + k
+            under = b[ERROR + i] - b[LOWER + i] * under
+            b[ERROR + i] = under
+    for j in range(links):
+        b[TRIED + j] += b[ERROR + j]

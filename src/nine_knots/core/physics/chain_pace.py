@@ -1,0 +1,92 @@
+"""How far a chain may go in a step, and the step taken. Rows as in ``chain``."""
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nine_knots.core.base.kernel import kernel, row_kernel
+from nine_knots.core.physics.chain import (
+    ALONG_X,
+    ALONG_Y,
+    IMPULSE,
+    INVERSE,
+    TO_X,
+    TO_Y,
+    TRIED,
+    WAVE,
+    Chain,
+    U,
+    V,
+    X,
+    Y,
+    lighter_kg,
+)
+
+Array = NDArray[np.float64]
+
+MOST_TURN = 0.15  # radians that a link may turn in a step
+WAVE_SHARE = 0.6  # of the time a transverse wave needs for a link
+BEND_SHARE = 0.4  # of l² √(μ / EI), the explicit limit of bending
+GROWTH = 1.25  # of the step from one to the next
+
+
+def bending_limit_s(chain: Chain) -> float:
+    """The longest step in seconds for which explicit bending does not ring."""
+    stiff = np.maximum(np.maximum(chain.bend[:-1], chain.bend[1:]), 1e-300)
+    each = BEND_SHARE * np.sqrt(lighter_kg(chain) * chain.rest**3 / stiff)
+    return float(each.min())
+
+
+@kernel
+def step_limit(b: Array, nodes: int, last: float, most: float) -> float:
+    """The longest step in seconds that turning links and transverse waves allow."""
+    step = min(most, GROWTH * last)
+    spin = fastest_turn(b, nodes) ** 0.5
+    if spin * step > MOST_TURN:
+        step = MOST_TURN / spin
+    wave = fastest_wave(b, nodes)
+    if wave > 0.0:
+        step = min(step, WAVE_SHARE * last / wave**0.5)
+    return step
+
+
+@row_kernel
+def fastest_turn(b: Array, nodes: int) -> float:
+    """The greatest square of a link's spin, in 1/s²."""
+    most = 0.0
+    for j in range(nodes - 1):
+        du, dv = b[U + j + 1] - b[U + j], b[V + j + 1] - b[V + j]
+        spin = (b[ALONG_X + j] * dv - b[ALONG_Y + j] * du) * b[INVERSE + j]
+        most = max(most, spin * spin)
+    return most
+
+
+@row_kernel
+def fastest_wave(b: Array, nodes: int) -> float:
+    """The greatest T / (m l) of a link, times the last step squared."""
+    most = 0.0
+    for j in range(nodes - 1):
+        most = max(most, b[IMPULSE + j] * b[WAVE + j])
+    return most
+
+
+@row_kernel
+def advance(b: Array, nodes: int, step: float) -> None:
+    """Take the step: places, speeds and tensions are those that were found."""
+    inverse = 1.0 / step
+    for i in range(nodes):
+        b[U + i] = (b[TO_X + i] - b[X + i]) * inverse
+        b[V + i] = (b[TO_Y + i] - b[Y + i]) * inverse
+    for i in range(nodes):
+        b[X + i] = b[TO_X + i]
+        b[Y + i] = b[TO_Y + i]
+    for j in range(nodes - 1):
+        b[IMPULSE + j] = b[TRIED + j]
+
+
+@row_kernel
+def lowest(b: Array, nodes: int) -> float:
+    """The height of the lowest node, in metres."""
+    low = float(b[Y])
+    for i in range(1, nodes):
+        low = min(low, b[Y + i])
+    return low
