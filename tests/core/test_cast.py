@@ -1,5 +1,7 @@
 """Casts of whatever the bench accepts: finite, bounded, the same twice, or refused by name."""
 
+import re
+from itertools import pairwise
 from math import pi
 
 import numpy as np
@@ -9,10 +11,19 @@ from hypothesis import strategies as st
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.judge.agreement import agreement_of
-from nine_knots.core.judge.turnover import mono_measure, opening_of, turnover_measure
+from nine_knots.core.judge.own_cast import OwnCast
+from nine_knots.core.judge.turnover import (
+    Thrown,
+    eased,
+    mono_measure,
+    share_words,
+    stroke_words,
+    turnover_measure,
+)
 from nine_knots.core.models.cast.casting import cast_aimed, cast_at, launched
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.rig import FAST, FULL, rig_of
+from nine_knots.core.models.cast.reserve import Least, least_speed
+from nine_knots.core.models.cast.rig import rig_of
 from nine_knots.core.models.cast.stroke import ROD_TIP_M, Stroke
 from nine_knots.core.models.cast.wind import air_of
 from nine_knots.core.physics.air import Air
@@ -25,11 +36,11 @@ LINE = line_profile(FIVE)
 
 
 def test_the_chain_weighs_and_measures_what_the_leader_does():
-    rig = rig_of(PLAIN, LINE, DRY, 9.0, FULL)
+    rig = rig_of(PLAIN, LINE, DRY, 9.0)
     assert rig.leader_m == pytest.approx(PLAIN.length_m)
     assert rig.length_m == pytest.approx(9.0 + PLAIN.length_m)
     leader_kg = sum(p.strand.mass_kg_m(p.lower_diameter_m) * p.length_m for p in PLAIN.pieces)
-    bare = rig_of(PLAIN, LINE, DRY, 0.0, FULL)
+    bare = rig_of(PLAIN, LINE, DRY, 0.0)
     assert bare.mass.sum() == pytest.approx(leader_kg + DRY.mass_kg)
     assert [float(rig.rest[rig.leader : j].sum()) for j in rig.joints] == pytest.approx(
         list(PLAIN.joints_at_m)
@@ -38,7 +49,7 @@ def test_the_chain_weighs_and_measures_what_the_leader_does():
 
 
 def test_a_cast_begins_as_a_loop_at_the_rods_tip():
-    rig, stroke = rig_of(PLAIN, LINE, DRY, 9.0, FULL), Stroke(speed_m_s=16.0, loop_m=0.8)
+    rig, stroke = rig_of(PLAIN, LINE, DRY, 9.0), Stroke(speed_m_s=16.0, loop_m=0.8)
     place, speed = launched(rig, stroke, 0.0)
     assert place[0] == pytest.approx((0.0, ROD_TIP_M))
     assert place[:, 1].max() == pytest.approx(ROD_TIP_M + 0.8)
@@ -49,14 +60,14 @@ def test_a_cast_begins_as_a_loop_at_the_rods_tip():
 
 
 def test_the_same_cast_twice_is_the_same():
-    rig = rig_of(PLAIN, LINE, DRY, 8.0, FAST)
+    rig = rig_of(PLAIN, LINE, DRY, 8.0)
     one, two = (cast_at(rig, Stroke(line_out_m=8.0), Air(), 4.0) for _ in range(2))
     assert np.array_equal(one.frames, two.frames)
     assert one.arrival_m_s == two.arrival_m_s
 
 
 def test_energy_beyond_a_joint_never_passes_that_of_the_launch_by_far():
-    rig = rig_of(PLAIN, LINE, DRY, 9.0, FAST)
+    rig = rig_of(PLAIN, LINE, DRY, 9.0)
     flown = cast_at(rig, Stroke(), Air(), 3.0)
     assert flown.landed
     assert (flown.passing_j >= 0).all()
@@ -65,7 +76,7 @@ def test_energy_beyond_a_joint_never_passes_that_of_the_launch_by_far():
 
 
 def test_a_gust_from_behind_helps_from_its_time_on():
-    rig = rig_of(PLAIN, LINE, DRY, 9.0, FAST)
+    rig = rig_of(PLAIN, LINE, DRY, 9.0)
     calm, late = cast_at(rig, Stroke(), Air(), 3.0), cast_at(rig, Stroke(), Air(0.0, 5.0, 9.0), 3.0)
     gust = cast_at(rig, Stroke(), Air(0.0, 5.0, 0.4), 3.0)
     assert np.array_equal(calm.frames, late.frames)
@@ -74,13 +85,13 @@ def test_a_gust_from_behind_helps_from_its_time_on():
 
 @pytest.mark.parametrize("kind", ["roll", "water-loaded"])
 def test_what_is_not_modelled_is_refused_by_name(kind):
-    rig = rig_of(PLAIN, LINE, DRY, 9.0, FAST)
+    rig = rig_of(PLAIN, LINE, DRY, 9.0)
     with pytest.raises(CannotCompute, match="not modelled yet"):
         cast_at(rig, Stroke(kind=kind), Air(), 3.0)
 
 
 def test_too_little_line_for_a_loop_is_refused():
-    rig = rig_of(tied(level(15, 1)), LINE, DRY, 0.3, FAST)
+    rig = rig_of(tied(level(15, 1)), LINE, DRY, 0.3)
     with pytest.raises(CannotCompute, match="make no loop"):
         cast_at(rig, Stroke(line_out_m=0.3), Air(), 3.0)
 
@@ -115,7 +126,7 @@ FLIES = st.builds(
 )
 def test_any_rig_in_any_wind_stays_finite_and_whole(pieces, fly, weight, out, speed, wind, aim):
     line = line_profile(FlyLine(title="l", weight=weight))
-    rig = rig_of(tied(*pieces), line, fly, out, FAST)
+    rig = rig_of(tied(*pieces), line, fly, out)
     stroke = Stroke(speed_m_s=speed, line_out_m=out)
     try:
         flown = cast_at(rig, stroke, Air(wind_m_s=wind), aim)
@@ -136,7 +147,7 @@ def test_any_rig_in_any_wind_stays_finite_and_whole(pieces, fly, weight, out, sp
 
 
 def flown(leader: Leader, fly: Fly = DRY, wind=0.0, speed=15.0):
-    rig = rig_of(leader, LINE, fly, 9.0, FAST)
+    rig = rig_of(leader, LINE, fly, 9.0)
     return cast_aimed(rig, Stroke(speed_m_s=speed), Air(wind_m_s=wind))
 
 
@@ -146,32 +157,72 @@ SOUND = tied(
 )
 
 
-def test_the_cord_says_what_the_cast_did():
-    right = turnover_measure(flown(SOUND), SOUND, day(), INCHES)
-    assert (right.standing, right.figure) == ("right", "opens fully")
-    assert "slack on the water" in right.why or "straight on the water" in right.why
+def thrown(leader: Leader, fly: Fly = DRY, wind=0.0, speed=15.0) -> Thrown:
+    stroke = Stroke(speed_m_s=speed)
+    least = least_speed(rig_of(leader, LINE, fly, 9.0), stroke, Air(wind_m_s=wind))
+    return Thrown(least, stroke, "lies straight")
+
+
+FOAM = Fly(title="f", kind="foam", hook=6)
+
+
+def test_the_cord_says_how_much_of_the_stroke_is_to_spare():
+    right = turnover_measure(thrown(SOUND), SOUND, day(), INCHES)
+    assert right.standing == "right"
+    assert re.fullmatch(r"opens, (half|two thirds|three quarters) to spare", right.figure)
+    assert "less than an easy stroke, just opens it; yours leaves at 49 ft/s" in right.why
     long_fine = tied(*SOUND.pieces[:-1], level(4, 12, "tippet", "nylon-soft"))
-    foam = Fly(title="f", kind="foam", hook=6)
-    heap = turnover_measure(flown(long_fine, foam), long_fine, day(fly=foam), METRIC)
+    heap = turnover_measure(thrown(long_fine, FOAM), long_fine, day(fly=FOAM), METRIC)
     assert (heap.standing, heap.figure) == ("too little", "piles up")
     assert heap.position < heap.band.low
-    assert "cm of slack" in heap.why or "m of slack" in heap.why
+    wind = Wind(speed_m_s=8.0, bearing="in the face")
+    against = turnover_measure(thrown(SOUND, wind=-8.0), SOUND, day(wind=wind), METRIC)
+    assert against.standing == "too little"
+    assert "harder than yours against this wind" in against.why
 
 
-def test_a_streamer_wants_more_than_a_dry_fly():
-    softly = flown(tied(*SOUND.pieces[:-1], level(6, 5.4, "tippet", "nylon-soft")))
-    assert 2.5 < softly.arrival_m_s < 4.0
-    dry = turnover_measure(softly, SOUND, day(), INCHES)
-    strip = turnover_measure(softly, SOUND, day(wish="strip"), INCHES)
-    assert (dry.standing, strip.standing) == ("right", "too little")
+def test_the_cord_goes_with_the_reserve_and_never_jumps():
+    def cord(reserve: float, wish="drift on top"):
+        least = Least(15.0 / reserve, 14.0)
+        return turnover_measure(Thrown(least, Stroke(), ""), SOUND, day(wish=wish), INCHES)
+
+    cords = [cord(0.5 * 1.01**number) for number in range(200)]
+    places = [one.position for one in cords]
+    assert places == sorted(places)
+    assert max(b - a for a, b in pairwise(places)) < 0.02
+    standings = [one.standing for one in cords]
+    assert sorted(standings, key=["too little", "right", "too much"].index) == standings
+    # a streamer that is thrown too hard lies as it should
+    assert (cord(3.0).standing, cord(3.0, "strip").standing) == ("too much", "right")
+    assert cord(0.92).marginal
 
 
-def test_a_massless_fly_never_slams():
-    midge = Fly(title="m", kind="midge", hook=22)
-    fast = flown(SOUND, midge)
-    assert fast.arrival_m_s > 25
-    assert opening_of(fast, midge, INCHES).words == "opens fully"
-    assert turnover_measure(fast, SOUND, day(fly=midge), INCHES).standing == "right"
+def test_no_stroke_is_said_as_such():
+    none = turnover_measure(Thrown(Least(None, 3.0), Stroke(), ""), SOUND, day(), METRIC)
+    assert (none.standing, none.why) == ("too little", "No stroke opens it, not at 45 m/s either.")
+
+
+@pytest.mark.parametrize(
+    ("speed", "words"),
+    [(8.0, "less than an easy"), (14.0, "a normal"), (19.0, "a hard"), (25.0, "a double haul")],
+)
+def test_a_speed_is_one_of_the_anglers_strokes(speed, words):
+    assert stroke_words(speed).startswith(words)
+    assert stroke_words(1.2 * speed, OwnCast(speed_factor=1.2)).startswith(words)
+
+
+def test_shares_are_said_as_one_says_them():
+    said = [share_words(share) for share in (0.02, 0.12, 0.3, 0.48, 0.9)]
+    assert said == ["a tenth", "a tenth", "a third", "half", "as much again"]
+    assert share_words(1.6) == "more than as much again"
+
+
+def test_a_dry_fly_with_much_to_spare_is_eased_and_a_streamer_is_not():
+    least, hard = Least(9.0, 14.0), Stroke(speed_m_s=20.0)
+    softer = eased(least, hard, day())
+    assert least.reserve(softer) == pytest.approx(1.6)
+    assert eased(least, hard, day(wish="strip")) == hard
+    assert eased(least, Stroke(), day()) == Stroke()
 
 
 def test_the_wind_of_the_day_blows_along_the_cast():
@@ -208,8 +259,9 @@ def test_line_leader_and_fly_can_disagree_both_ways():
     endless = tied(level(6, 22, "tippet", "nylon-soft"), level(4, 8, "tippet", "nylon-soft"))
 
     def said(leader, fly, weight=5):
-        rig = rig_of(leader, line_profile(FlyLine(title="l", weight=weight)), fly, 9.0, FAST)
-        return agreement_of(cast_aimed(rig, Stroke(), Air()), rig)
+        rig = rig_of(leader, line_profile(FlyLine(title="l", weight=weight)), fly, 9.0)
+        opens = least_speed(rig, Stroke(), Air()).reserve(Stroke()) >= 0.9
+        return agreement_of(cast_aimed(rig, Stroke(), Air()), rig, opens)
 
     assert said(SOUND, DRY).kind == "agree"
     assert said(SOUND, DRY).words == ""

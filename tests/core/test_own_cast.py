@@ -7,7 +7,7 @@ import pytest
 from scipy import optimize, stats
 
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.judge.landings import Seen, landing_of, log_arrival
+from nine_knots.core.judge.landings import Seen, landing_of
 from nine_knots.core.judge.own_cast import (
     FREEDOM,
     LANDED,
@@ -17,15 +17,15 @@ from nine_knots.core.judge.own_cast import (
     OwnCast,
     estimate,
 )
-from nine_knots.core.judge.turnover import opening_of, turnover_measure
+from nine_knots.core.judge.turnover import opening_words, turnover_measure
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.tell.own_cast import expected, own_reading
-from tests.core.test_cast import SOUND, flown
-from tests.makers import DRY, METRIC, day, design
+from tests.core.test_cast import SOUND, thrown
+from tests.makers import METRIC, day, design
 
 
-def seen(landed, arrival=10.0, by_word=True) -> Landing:
-    return Landing(at_usual=log(arrival), slope=1.8, by_word=by_word, landed=landed)
+def seen(landed, reserve=1.7, by_word=True) -> Landing:
+    return Landing(usual=log(reserve), by_word=by_word, landed=landed)
 
 
 def test_with_no_landing_an_angler_is_a_usual_one():
@@ -35,15 +35,13 @@ def test_with_no_landing_an_angler_is_a_usual_one():
 
 
 @pytest.mark.parametrize("landed", LANDED)
-@pytest.mark.parametrize("arrival", [0.6, 3.5, 12.0, 60.0])
-def test_the_first_landing_moves_a_little_and_never_jumps(landed, arrival):
-    own = estimate((seen(landed, arrival),)).own
+@pytest.mark.parametrize("reserve", [0.4, 1.0, 1.8, 4.0])
+def test_the_first_landing_moves_a_little_and_never_jumps(landed, reserve):
+    own = estimate((seen(landed, reserve),)).own
     assert abs(log(own.speed_factor)) < 0.1
-    for now, before in zip(
-        (own.piles_up_m_s, own.soft_m_s, own.slams_m_s), (2.5, 5.0, 25.0), strict=True
-    ):
-        assert abs(log(now / before)) < 0.65
-    assert own.piles_up_m_s < own.soft_m_s < own.slams_m_s
+    for now, before in zip((own.piles_up, own.soft, own.slams), (0.90, 1.35, 2.4), strict=True):
+        assert abs(log(now / before)) < 0.3
+    assert own.piles_up < own.soft < own.slams
 
 
 def test_landings_pull_the_way_they_point():
@@ -53,11 +51,11 @@ def test_landings_pull_the_way_they_point():
     # a launch told as a figure says nothing of the angler's speed, only of the thresholds
     told = estimate((seen("piled up", by_word=False),)).own
     assert told.speed_factor == pytest.approx(1.0, abs=1e-6)
-    assert told.piles_up_m_s > UNKNOWN.piles_up_m_s
+    assert told.piles_up > UNKNOWN.piles_up
 
 
 def test_what_is_seen_again_and_again_is_believed_however_odd():
-    factors = [estimate((seen("piled up", 20.0),) * n).own.speed_factor for n in (1, 3, 9)]
+    factors = [estimate((seen("piled up", 2.2),) * n).own.speed_factor for n in (1, 3, 9)]
     assert 1.0 > factors[0] > factors[1] > factors[2]
     assert factors[2] < 0.8
 
@@ -65,48 +63,41 @@ def test_what_is_seen_again_and_again_is_believed_however_odd():
 @pytest.mark.parametrize("truth", [0.8, 1.25])
 def test_many_landings_find_the_angler_who_made_them(truth):
     rng = np.random.default_rng(4)
-    cuts = [log(2.2), log(4.5), log(22.0)]
+    cuts = [log(0.85), log(1.3), log(2.2)]
     made = []
     for number in range(240):
-        usual, by_word = rng.uniform(log(1.2), log(45.0)), number % 2 == 0
-        arrival = usual + (2.0 * log(truth) if by_word else 0.0) + SCATTER * rng.standard_t(FREEDOM)
-        landed = LANDED[sum(arrival > cut for cut in cuts)]
-        made.append(Landing(usual, 2.0, by_word, landed))
+        usual, by_word = rng.uniform(log(0.5), log(4.0)), number % 2 == 0
+        reserve = usual + (log(truth) if by_word else 0.0) + SCATTER * rng.standard_t(FREEDOM)
+        landed = LANDED[sum(reserve > cut for cut in cuts)]
+        made.append(Landing(usual, by_word, landed))
     found = estimate(tuple(made))
     assert abs(log(found.own.speed_factor / truth)) < 2.5 * found.speed
     assert found.speed < 0.08
-    assert log(found.own.slams_m_s / 22.0) == pytest.approx(0.0, abs=3 * found.slams)
+    assert log(found.own.slams / 2.2) == pytest.approx(0.0, abs=3 * found.slams)
     assert found.slams < 0.15 < estimate(()).slams
 
 
 def test_the_estimate_is_the_posteriors_top_and_its_curvature():
     """Against the same posterior written out in one dimension: thresholds alone, one landing."""
-    found = estimate((seen("soft", 9.0, by_word=False),))
+    found = estimate((seen("soft", 1.7, by_word=False),))
 
     def cost(z):
-        lowest = log(2.5) + 0.3 * z[0]
-        soft = lowest + log(2.0) * exp(0.15 * z[1])
-        beyond = stats.t(FREEDOM).cdf((log(9.0) - np.array([lowest, soft])) / SCATTER)
+        lowest = log(0.90) + 0.15 * z[0]
+        soft = lowest + log(1.5) * exp(0.15 * z[1])
+        beyond = stats.t(FREEDOM).cdf((log(1.7) - np.array([lowest, soft])) / SCATTER)
         return 0.5 * (z @ z) - log(beyond[0] - beyond[1])
 
     top = optimize.minimize(cost, [0.0, 0.0], method="Nelder-Mead", options={"xatol": 1e-6}).x
-    assert log(found.own.piles_up_m_s) == pytest.approx(log(2.5) + 0.3 * top[0], abs=1e-3)
+    assert log(found.own.piles_up) == pytest.approx(log(0.90) + 0.15 * top[0], abs=1e-3)
 
 
-def test_a_landing_is_the_leader_cast_at_speeds_around_the_strokes():
+def test_a_landing_tells_the_reserve_of_the_stroke():
     told = landing_of(
         Seen(design=design(SOUND), stroke=Stroke(), said="normal", by_word=True, landed="soft")
     )
-    assert told.at_usual == pytest.approx(log_arrival(flown(SOUND)), abs=0.35)
-    assert told.slope > 0.3
+    assert exp(told.usual) == pytest.approx(thrown(SOUND).reserve, rel=0.03)
     assert expected(told, UNKNOWN) == "straight"
-    assert expected(told, OwnCast(soft_m_s=4 * exp(told.at_usual))) == "soft"
-
-
-def test_what_did_not_open_counts_as_less_the_less_it_opened():
-    piled = flown(SOUND, wind=-9.0)
-    assert piled.arrival_m_s is None
-    assert log(0.5) <= log_arrival(piled) < log(2.5)
+    assert expected(told, OwnCast(soft=1.1 * exp(told.usual))) == "soft"
 
 
 def test_a_mono_rigs_landing_is_refused():
@@ -118,10 +109,10 @@ def test_a_mono_rigs_landing_is_refused():
 
 
 def test_thresholds_of_ones_own_shift_words_and_band():
-    cast = flown(SOUND)
-    assert opening_of(cast, DRY, METRIC).words == "opens fully"
-    demanding = OwnCast(piles_up_m_s=8.0, soft_m_s=20.0, slams_m_s=40.0)
-    assert opening_of(cast, DRY, METRIC, demanding).words == "opens softly"
+    assert "to spare" in opening_words(1.2)
+    demanding = OwnCast(piles_up=1.3, soft=1.9, slams=4.0)
+    assert opening_words(1.2, demanding) == "barely opens"
+    cast = thrown(SOUND)
     usual = turnover_measure(cast, SOUND, day(), METRIC)
     assert turnover_measure(cast, SOUND, day(), METRIC, demanding).position < usual.position
 

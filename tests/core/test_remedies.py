@@ -2,13 +2,12 @@
 
 import pytest
 
-from nine_knots.core.base.units import parse_speed
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.turnover import remedies_for
-from nine_knots.core.judge.turnover import turnover_measure
-from nine_knots.core.models.cast.casting import cast_aimed
-from nine_knots.core.models.cast.rig import FAST, rig_of
-from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.judge.turnover import Thrown, turnover_measure
+from nine_knots.core.models.cast.reserve import least_speed
+from nine_knots.core.models.cast.rig import rig_of
+from nine_knots.core.models.cast.stroke import SPEEDS, Stroke
 from nine_knots.core.models.cast.wind import air_of
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.leader.editing import apply_edit
@@ -38,13 +37,13 @@ LONG, SHORT = design(three_and(9, 2)), design(three_and(1.8, 1), fly=PLUMP)
 
 def cast_again(made, stroke=STROKE):
     situation = made.situation
-    rig = rig_of(made.leader, line_profile(situation.line), situation.fly, stroke.line_out_m, FAST)
-    flight = cast_aimed(rig, stroke, air_of(situation.wind))
-    return turnover_measure(flight, made.leader, situation, INCHES)
+    rig = rig_of(made.leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
+    least = least_speed(rig, stroke, air_of(situation.wind))
+    return turnover_measure(Thrown(least, stroke, ""), made.leader, situation, INCHES)
 
 
-def offered(made):
-    return remedies_for(made, STROKE, Angler(stock=SHELF, flies=(DRY, SMALL)))
+def offered(made, stroke=STROKE):
+    return remedies_for(made, stroke, Angler(stock=SHELF, flies=(DRY, SMALL)))
 
 
 def test_a_leader_that_does_not_open_is_offered_what_opens_it():
@@ -55,7 +54,7 @@ def test_a_leader_that_does_not_open_is_offered_what_opens_it():
         stroke = STROKE
         if what == "stroke":
             assert remedy.design == LONG
-            stroke = Stroke(speed_m_s=parse_speed(remedy.stroke["speed"]))
+            stroke = Stroke(speed_m_s=SPEEDS[remedy.stroke["speed"]])
         assert cast_again(remedy.design, stroke).standing == "right"
         assert "→" in remedy.words or "instead" in remedy.words
     shorter = found["tippet length"].design.leader.pieces
@@ -63,14 +62,19 @@ def test_a_leader_that_does_not_open_is_offered_what_opens_it():
     assert shorter[:-1] == LONG.leader.pieces[:-1]
 
 
-def test_one_that_slams_is_offered_what_softens_it():
-    assert cast_again(SHORT).standing == "too much"
-    found = {remedy.what: remedy for remedy in offered(SHORT)}
-    longer = found["tippet length"].design.leader
-    assert longer.length_m > SHORT.leader.length_m
-    assert any(effect.title == "Length" for effect in found["tippet length"].effects)
-    assert found["fly"].design.leader == SHORT.leader
-    assert found["fly"].design.situation.fly == DRY
+def test_a_dry_fly_thrown_far_too_hard_is_offered_a_softer_stroke():
+    driven = Stroke(speed_m_s=SPEEDS["double haul"])
+    assert cast_again(SHORT, driven).standing == "too much"
+    found = {remedy.what: remedy for remedy in offered(SHORT, driven)}
+    stroke = found["stroke"]
+    assert stroke.design == SHORT
+    assert cast_again(SHORT, Stroke(speed_m_s=SPEEDS[stroke.stroke["speed"]])).standing == "right"
+
+
+def test_a_leader_that_barely_fails_is_offered_a_harder_stroke_by_name():
+    found = {remedy.what: remedy for remedy in offered(LONG)}
+    assert found["stroke"].stroke["speed"] in found["stroke"].words
+    assert found["stroke"].words.endswith("instead")
 
 
 def test_a_leader_that_is_right_needs_none():

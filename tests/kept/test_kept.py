@@ -69,6 +69,7 @@ def test_files_of_every_version_are_read():
     assert read_json(write_json(made)) == made
     found = everything_in((GOLDEN / "everything-v1.json").read_text())
     assert len(found.leaders) == 2
+    assert all(abs(landing.usual) < 2.0 for landing in found.landings)
     assert everything_in(found.model_dump_json()) == found
 
 

@@ -26,15 +26,15 @@ def other(database):
 
 
 SEEN = Seen(design=design(), stroke=Stroke(), said="normal", by_word=True, landed="soft")
-LANDING = Landing(at_usual=1.9, slope=1.4, by_word=True, landed="soft")
+LANDING = Landing(usual=0.4, by_word=True, landed="soft")
 
 
 def test_landings_come_back_newest_first_and_only_to_their_angler(database, me, other):
-    for at_usual in (1.0, 2.0):
-        made = Landing(at_usual, 1.4, True, "soft")
+    for usual in (0.2, 0.4):
+        made = Landing(usual, True, "soft")
         database.transact(lambda c, m=made: landings.add_landing(c, me, SEEN, m))
     kept = database.transact(lambda c: landings.list_landings(c, me))
-    assert [one.landing.at_usual for one in kept] == [2.0, 1.0]
+    assert [one.landing.usual for one in kept] == [0.4, 0.2]
     assert kept[0].seen == SEEN
     assert database.transact(lambda c: landings.list_landings(c, other)) == ()
     with pytest.raises(NotFound):

@@ -348,26 +348,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/casts/effort": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Ask how hard a leader must be thrown
-         * @description The launch speed that just opens it, against a plain leader; nothing is stored.
-         */
-        post: operations["post_effort"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/own-cast": {
         parameters: {
             query?: never;
@@ -1558,13 +1538,11 @@ export interface components {
         /**
          * CastReading
          * @description One cast, trimmed to open low over the water; no movie where mono is cast by its fly.
+         *
+         *     ``reserve`` is the stroke's speed over the least that opens it; ``eased`` says where the cast
+         *     that is shown is thrown softer than the stroke.
          */
         CastReading: {
-            /**
-             * Resolution
-             * @enum {string}
-             */
-            resolution: "fast" | "full";
             turnover: components["schemas"]["Measure"];
             /** Agreement */
             agreement: string;
@@ -1572,8 +1550,11 @@ export interface components {
             figure: string;
             /** Landing */
             landing: string;
-            /** Aim Deg */
-            aim_deg: number;
+            /** Reserve */
+            reserve: number | null;
+            /** Eased */
+            eased: string;
+            near: components["schemas"]["Near"];
             slack: components["schemas"]["Quantity"];
             /** Opened At S */
             opened_at_s: number;
@@ -1696,17 +1677,8 @@ export interface components {
              */
             design: components["schemas"]["Design"];
             stroke?: components["schemas"]["StrokeForm"];
-            /**
-             * Resolution
-             * @default full
-             * @enum {string}
-             */
-            resolution: "fast" | "full";
-            /**
-             * First Deg
-             * @description a good aim, if known
-             */
-            first_deg?: number | null;
+            /** @description as the last answer gave it, if any */
+            near?: components["schemas"]["Near"] | null;
             /**
              * Units
              * @default imperial
@@ -2034,23 +2006,6 @@ export interface components {
              * @enum {string}
              */
             standing: "too little" | "right" | "too much";
-        };
-        /**
-         * Effort
-         * @description Launch speed over the plain leader's; ``ratio`` is None where no stroke opens it.
-         */
-        Effort: {
-            /** Ratio */
-            ratio: number | null;
-            /**
-             * Standing
-             * @enum {string}
-             */
-            standing: "too little" | "right" | "too much";
-            /** Figure */
-            figure: string;
-            /** Why */
-            why: string;
         };
         /**
          * ElementBand
@@ -3488,6 +3443,28 @@ export interface components {
             joints: number[];
             /** Points */
             points: string;
+        };
+        /**
+         * Near
+         * @description What was good for a like leader a moment ago: the aim it was shown at, the least speed that
+         *     opened it (None where none did) and the aim that served best for it.
+         */
+        Near: {
+            /**
+             * Aim Deg
+             * @default 4
+             */
+            aim_deg: number;
+            /**
+             * Least M S
+             * @default 9
+             */
+            least_m_s: number | null;
+            /**
+             * Least Deg
+             * @default 14
+             */
+            least_deg: number;
         };
         /**
          * NudgeDropper
@@ -7993,139 +7970,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Remedy"][];
-                    "text/event-stream": string;
-                };
-            };
-            /** @description Not to be read as a request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another page */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Another verb than those that Allow names */
-            405: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A newer one of the same bench took its place */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Larger than is taken */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not this server's own address */
-            421: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with the mend */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the service */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description No database just now */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description The disk is full */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    post_effort: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ThrownRequest"];
-            };
-        };
-        responses: {
-            /** @description Successful Response */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Effort"];
                     "text/event-stream": string;
                 };
             };

@@ -57,11 +57,7 @@ def _first_tasks() -> tuple[Task, ...]:
         units="imperial",
         movie=False,
     )
-    casts = [
-        CastTask(design=design, stroke=Stroke(), resolution=resolution, units="imperial")
-        for resolution in ("fast", "full")
-    ]
-    return (*casts, water)
+    return CastTask(design=design, stroke=Stroke(), units="imperial"), water
 
 
 @asynccontextmanager

@@ -14,12 +14,11 @@ from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.strokes import StrokeForm
 from nine_knots.api.typed import Form
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
-from nine_knots.api.work.tasks import CastFileTask, CastTask, EffortTask, RemedyTask
+from nine_knots.api.work.tasks import CastFileTask, CastTask, RemedyTask
 from nine_knots.core.base.limits import Key
 from nine_knots.core.base.quantity import System
-from nine_knots.core.judge.effort import Effort
 from nine_knots.core.judge.remedies.search import Remedy
-from nine_knots.core.tell.cast import CastReading, Resolution
+from nine_knots.core.tell.cast import CastReading, Near
 from nine_knots.core.trade.design import Design
 from nine_knots.store.landings import read_own_cast
 from nine_knots.store.owned import read_angler
@@ -33,8 +32,7 @@ class CastRequest(Form):
     bench: Key = Field(examples=["bench-1"])
     design: Design = Field(examples=[DESIGN])
     stroke: StrokeForm = Field(default_factory=StrokeForm)
-    resolution: Resolution = "full"
-    first_deg: float | None = Field(default=None, ge=-10, le=40, description="a good aim, if known")
+    near: Near | None = Field(default=None, description="as the last answer gave it, if any")
     units: System = "imperial"
 
 
@@ -58,9 +56,8 @@ async def _task(session: Session, asked: CastRequest) -> CastTask:
         stroke=asked.stroke.read(asked.units, own).stroke,
         own=own,
         gust=asked.stroke.read_gust(asked.units),
-        resolution=asked.resolution,
         units=asked.units,
-        first_deg=asked.first_deg,
+        near=asked.near,
     )
 
 
@@ -113,22 +110,3 @@ async def post_remedies(
 
     task = await run_in_threadpool(session.read, made)
     return await answering.respond(f"{asked.bench}-remedies", task)
-
-
-@router.post(
-    "/effort",
-    summary="Ask how hard a leader must be thrown",
-    response_model=Effort,
-    responses={200: {"content": EVENTS}},
-)
-async def post_effort(
-    session: CurrentSession, asked: ThrownRequest, answering: CurrentAnswering
-) -> Response:
-    """The launch speed that just opens it, against a plain leader; nothing is stored."""
-    own = await run_in_threadpool(session.read, read_own_cast)
-    task = EffortTask(
-        design=unnamed(asked.design),
-        stroke=asked.stroke.read(asked.units, own).stroke,
-        units=asked.units,
-    )
-    return await answering.respond(f"{asked.bench}-effort", task)

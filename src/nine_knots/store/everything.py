@@ -19,7 +19,7 @@ from nine_knots.core.trade.strand import Stock
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.kept.envelope import Kind
 from nine_knots.kept.kinds.design import DESIGN
-from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN
+from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN, usual_reserve
 from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
 from nine_knots.store.anglers import Settings, create_angler, read_settings
 from nine_knots.store.damaged import DamagedRow, list_damaged
@@ -51,8 +51,7 @@ class LandingKept(Frozen):
     """A landing as it was seen, with what the cast model made of it."""
 
     seen: Seen
-    at_usual: float
-    slope: float
+    usual: float
     seen_at: datetime
 
 
@@ -78,7 +77,7 @@ class Everything(Frozen):
     """The file: what it is, its version, and all that is an angler's; SI units, times in UTC."""
 
     format: Literal["nine-knots-everything"] = "nine-knots-everything"
-    version: Literal[1] = 1
+    version: Literal[2] = 2
     versions: dict[str, int] = Field(
         default_factory=dict, description="of each kind of value in it; 1 where it is not named"
     )
@@ -100,7 +99,14 @@ class Everything(Frozen):
     )
 
 
-EVERYTHING = Kind("file of all that an angler has", TypeAdapter(Everything))
+def _by_reserve(body: Any) -> Any:
+    """Version 2 knows a landing by the reserve of its stroke."""
+    for landing in body.get("landings", []):
+        landing["usual"] = usual_reserve(landing.pop("at_usual"), landing.pop("slope"))
+    return {**body, "version": 2}
+
+
+EVERYTHING = Kind("file of all that an angler has", TypeAdapter(Everything), (_by_reserve,))
 
 
 def everything_in(text: str | bytes) -> Everything:
@@ -111,6 +117,7 @@ def everything_in(text: str | bytes) -> Everything:
         for kind, place in _PARTS:
             if versions.get(kind.name, 1) != kind.version:
                 _upgrade(found, place, kind, versions.get(kind.name, 1))
+        found["versions"] = _today()
         return EVERYTHING.read(found.get("version", 1), json.dumps(found))
     except (ValueError, AttributeError, TypeError, KeyError, RecursionError) as error:
         raise Damaged("This is no file of all that an angler has.") from error
@@ -129,6 +136,10 @@ _PARTS: tuple[tuple[Kind[Any], str], ...] = (
 """Where in the file values of each kind stand; ``*`` is every one of a list."""
 
 
+def _today() -> dict[str, int]:
+    return {kind.name: kind.version for kind, _ in _PARTS}
+
+
 def _upgrade(found: Any, place: str, kind: Kind[Any], version: int) -> None:
     """Bring up to date, in their places, the values of a kind below ``place``."""
     step, _, rest = place.partition(".")
@@ -144,7 +155,7 @@ def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
     """All that this angler has."""
     kit = read_kit(cursor, angler_id)
     return Everything(
-        versions={kind.name: kind.version for kind, _ in _PARTS},
+        versions=_today(),
         written_at=datetime.now(UTC),
         settings=read_settings(cursor, angler_id),
         height_m=read_height_m(cursor, angler_id),
@@ -241,8 +252,7 @@ def _landings(cursor: DictCursor, angler_id: str) -> tuple[LandingKept, ...]:
     return tuple(
         LandingKept(
             seen=kept.seen,
-            at_usual=kept.landing.at_usual,
-            slope=kept.landing.slope,
+            usual=kept.landing.usual,
             seen_at=_utc(kept.seen_at),
         )
         for kept in reversed(list_landings(cursor, angler_id))
@@ -267,16 +277,15 @@ def _tied(cursor: DictCursor, angler_id: str) -> tuple[TiedKept, ...]:
 
 def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
     cursor.executemany(
-        "INSERT INTO landing (angler_id, landing_id, version, body, at_usual, slope, seen_at) "
-        "VALUES (%s, %s, %s, %s, %s, %s, %s)",
+        "INSERT INTO landing (angler_id, landing_id, version, body, usual, seen_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s)",
         [
             (
                 angler_id,
                 uuid.uuid4().hex,
                 SEEN.version,
                 SEEN.write(one.seen),
-                one.at_usual,
-                one.slope,
+                one.usual,
                 _stored(one.seen_at),
             )
             for one in found.landings

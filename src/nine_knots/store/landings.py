@@ -26,15 +26,14 @@ def add_landing(cursor: DictCursor, angler_id: str, seen: Seen, landing: Landing
     """Keep a landing; answers its id."""
     landing_id = uuid.uuid4().hex
     cursor.execute(
-        "INSERT INTO landing (angler_id, landing_id, version, body, at_usual, slope, seen_at) "
-        "VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
+        "INSERT INTO landing (angler_id, landing_id, version, body, usual, seen_at) "
+        "VALUES (%s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
         (
             angler_id,
             landing_id,
             SEEN.version,
             SEEN.write(seen),
-            landing.at_usual,
-            landing.slope,
+            landing.usual,
         ),
     )
     return landing_id
@@ -43,14 +42,14 @@ def add_landing(cursor: DictCursor, angler_id: str, seen: Seen, landing: Landing
 def list_landings(cursor: DictCursor, angler_id: str) -> tuple[KeptLanding, ...]:
     """All landings of an angler, the newest first."""
     cursor.execute(
-        "SELECT landing_id, version, body, at_usual, slope, seen_at FROM landing "
+        "SELECT landing_id, version, body, usual, seen_at FROM landing "
         "WHERE angler_id = %s "
         "ORDER BY seen_at DESC",
         (angler_id,),
     )
     kept = []
     for row, seen in readable(SEEN, cursor.fetchall()):
-        landing = Landing(row["at_usual"], row["slope"], seen.by_word, seen.landed)
+        landing = Landing(row["usual"], seen.by_word, seen.landed)
         kept.append(
             KeptLanding(
                 landing_id=row["landing_id"], seen=seen, landing=landing, seen_at=row["seen_at"]

@@ -6,7 +6,6 @@ import { Refused, ServerLost } from './problems'
 /** Calls that may take long: they tell how far they are, and end when they are not waited for. */
 type JobPath =
   | '/api/casts/remedies'
-  | '/api/casts/effort'
   | '/api/water/remedies'
   | '/api/water/tuning'
   | '/api/water/depth-table'

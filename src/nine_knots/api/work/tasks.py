@@ -13,7 +13,6 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.effort import Effort, effort_of
 from nine_knots.core.judge.landings import Seen, landing_of
 from nine_knots.core.judge.own_cast import UNKNOWN, Landing, OwnCast
 from nine_knots.core.judge.remedies.depth_table import DepthTable, depth_table
@@ -25,7 +24,7 @@ from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
 from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
 from nine_knots.core.models.ways import way_of
-from nine_knots.core.tell.cast import CastReading, Resolution, cast_of
+from nine_knots.core.tell.cast import CastReading, Near, cast_of
 from nine_knots.core.tell.evaluation import evaluate
 from nine_knots.core.tell.water import water_reading
 from nine_knots.core.tell.water_stage.reading import WaterReading
@@ -71,9 +70,8 @@ class CastTask(Task):
     answers = CastReading
     design: Design
     stroke: Stroke
-    resolution: Resolution
     units: System
-    first_deg: float | None = None
+    near: Near | None = None
     own: OwnCast = UNKNOWN
     gust: Gust = STEADY
 
@@ -82,9 +80,8 @@ class CastTask(Task):
         return cast_of(
             self.design,
             self.stroke,
-            self.resolution,
             Units(self.units),
-            self.first_deg,
+            self.near,
             self.own,
             self.gust,
         )
@@ -128,19 +125,6 @@ class LandingTask(Task):
     def work(self) -> Landing:
         """The landing."""
         return landing_of(self.seen)
-
-
-class EffortTask(_Heavy):
-    """How hard a leader must be thrown."""
-
-    answers = Effort
-    design: Design
-    stroke: Stroke
-    units: System
-
-    def work(self) -> Effort:
-        """The effort."""
-        return effort_of(self.design, self.stroke, Units(self.units))
 
 
 class RemedyTask(_Heavy):

@@ -16,7 +16,6 @@ from nine_knots.core.physics.air import along_coefficient
 
 Kind = Literal["agree", "too much fly", "too much leader", "too much line"]
 
-STARVED_M_S = 4.0  # less than this at the last joint does not carry a fly over [G]
 FLUNG_M_S = 45.0  # more than this is more than a small fly has a use for [G]
 SAID: dict[Kind, str] = {
     "agree": "",
@@ -39,14 +38,14 @@ class Agreement:
         return SAID[self.kind]
 
 
-def agreement_of(flight: Flight, rig: Rig) -> Agreement:
-    """Which of line, leader and fly is too much for the others."""
+def agreement_of(flight: Flight, rig: Rig, opens: bool) -> Agreement:
+    """Which of line, leader and fly is too much for the others; ``opens`` by the stroke chosen."""
     last = rig.joints[-2]
     beyond_kg = float(rig.mass[last:].sum())
     left_j = float(flight.passing_j[min(last, flight.passing_j.size - 1)])
     carried = (2.0 * left_j / beyond_kg) ** 0.5
     kind: Kind = "agree"
-    if flight.arrival_m_s is None or carried < STARVED_M_S:
+    if not opens:
         kind = "too much fly" if _fly_m2(rig) > _leader_m2(rig, carried) else "too much leader"
     elif carried > FLUNG_M_S:
         kind = "too much line"

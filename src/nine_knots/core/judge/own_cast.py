@@ -1,8 +1,8 @@
-"""An angler's own cast: how fast they launch, and at which arrivals their leaders pile up or slam.
+"""An angler's own cast: how fast they launch, and at which reserves their leaders pile up or slam.
 
-Learnt from landings. Each is a leader whose arrival at the fly is known as a function of launch
-speed (by casting it), with what was seen: piled up, soft, straight or slammed. What is seen
-follows the logarithm of arrival with scatter, cut at three thresholds (an ordered response
+Learnt from landings. Each is a leader whose least launch speed is known (by casting it), with what
+was seen: piled up, soft, straight or slammed. What is seen follows the logarithm of the reserve,
+the stroke's speed over that least one, with scatter, cut at three thresholds (an ordered response
 [S: McKelveyZavoina1975]); the scatter is Student's t with few degrees of freedom (a robit
 [S: Liu2004]), so that one odd landing pulls a little and many never go unheard. The estimate is
 the maximum a posteriori, its spread the curvature there.
@@ -25,30 +25,24 @@ Array = NDArray[np.float64]
 Landed = Literal["piled up", "soft", "straight", "slammed"]
 LANDED: tuple[Landed, ...] = get_args(Landed)
 
-PILES_UP, SOFT, SLAMS = 2.5, 5.0, 25.0  # m/s of arrival before any landing is known [G]
-FIRM_OF_SLAMS = 0.72  # where "firm" begins, of where it slams [G]
+PILES_UP, SOFT, SLAMS = 0.90, 1.35, 2.4  # reserves before any landing is known [P, by the rigs]
 SPEED_SPREAD = 0.12  # of the logarithm of an angler's launch speed [G]
-LOWEST_SPREAD = 0.3  # of the logarithm of the lowest threshold [G]
+LOWEST_SPREAD = 0.15  # of the logarithm of the lowest threshold [G]
 GAP_SPREAD = 0.15  # of the logarithm of the gaps between thresholds, in logarithms [G]
-SCATTER = 0.45  # of the logarithm of arrival from one cast to the next, model's doubt included [G]
+SCATTER = 0.2  # of the logarithm of a reserve from one cast to the next, model's doubt included [G]
 FREEDOM = 4.0  # degrees of freedom of the scatter: how often a landing is far off [G]
 
 
 class OwnCast(Frozen):
     """What is known of an angler's cast; the defaults stand for an angler of whom nothing is.
 
-    ``speed_factor`` multiplies the usual launch speeds; the others are arrivals in m/s.
+    ``speed_factor`` multiplies the usual launch speeds; the others are reserves.
     """
 
     speed_factor: float = Field(default=1.0, gt=0.3, lt=3.0)
-    piles_up_m_s: float = Field(default=PILES_UP, gt=0.0, lt=100.0)
-    soft_m_s: float = Field(default=SOFT, gt=0.0, lt=300.0)
-    slams_m_s: float = Field(default=SLAMS, gt=0.0, lt=1000.0)
-
-    @property
-    def firm_m_s(self) -> float:
-        """The arrival from which a leader opens firmly, in m/s."""
-        return FIRM_OF_SLAMS * self.slams_m_s
+    piles_up: float = Field(default=PILES_UP, gt=0.0, lt=10.0)
+    soft: float = Field(default=SOFT, gt=0.0, lt=30.0)
+    slams: float = Field(default=SLAMS, gt=0.0, lt=100.0)
 
 
 UNKNOWN = OwnCast()
@@ -56,14 +50,13 @@ UNKNOWN = OwnCast()
 
 @dataclass(frozen=True, slots=True)
 class Landing:
-    """One landing: ln(arrival) = ``at_usual`` + ``slope`` · ln(launch speed over the usual one).
+    """One landing: ln(reserve) = ``usual`` (the angler's own speed aside), and what was seen.
 
     ``by_word`` says that the stroke was told in words, so that it went with the angler's own
     speed; a launch speed told as a figure is what it is.
     """
 
-    at_usual: float
-    slope: float
+    usual: float
     by_word: bool
     landed: Landed
 
@@ -89,21 +82,21 @@ def _figures(z: Array) -> Array:
 
 def estimate(landings: tuple[Landing, ...]) -> Estimate:
     """The maximum a posteriori and its spread; with no landings what is usual, widely spread."""
-    at_usual = np.array([one.at_usual for one in landings])
-    slope = np.array([one.slope if one.by_word else 0.0 for one in landings])
+    usual = np.array([one.usual for one in landings])
+    goes_along = np.array([1.0 if one.by_word else 0.0 for one in landings])
     seen = np.array([LANDED.index(one.landed) for one in landings], dtype=int)
 
     def cost(z: Array) -> Array:
         """Minus the logarithm of the posterior density of z, of shape (4, ...)."""
         figures = _figures(z)[..., None]
-        arrival = at_usual + slope * figures[0]
+        reserve = usual + goes_along * figures[0]
         beyond = [
-            np.ones_like(arrival),
-            *(stdtr(FREEDOM, (arrival - cut) / SCATTER) for cut in figures[1:]),
+            np.ones_like(reserve),
+            *(stdtr(FREEDOM, (reserve - cut) / SCATTER) for cut in figures[1:]),
         ]
-        share = np.stack([*beyond, np.zeros_like(arrival)])
+        share = np.stack([*beyond, np.zeros_like(reserve)])
         each = np.take_along_axis(
-            share[:-1] - share[1:], np.broadcast_to(seen, (1, *arrival.shape)), axis=0
+            share[:-1] - share[1:], np.broadcast_to(seen, (1, *reserve.shape)), axis=0
         )[0]
         return np.asarray(0.5 * (z**2).sum(axis=0) - np.log(each).sum(axis=-1))
 
@@ -120,5 +113,5 @@ def estimate(landings: tuple[Landing, ...]) -> Estimate:
     )
     deviations = np.sqrt(np.diag(slopes @ spread @ slopes.T))
     speed, piles_up, soft, slams = (exp(value) for value in _figures(z))
-    own = OwnCast(speed_factor=speed, piles_up_m_s=piles_up, soft_m_s=soft, slams_m_s=slams)
+    own = OwnCast(speed_factor=speed, piles_up=piles_up, soft=soft, slams=slams)
     return Estimate(own if landings else UNKNOWN, *(float(one) for one in deviations))

@@ -1,7 +1,9 @@
-"""What a cast means: how the leader opens, how it lands, and whether that is what was wanted.
+"""What a cast means: how much of the stroke is to spare, how the leader lands, and whether that is
+what was wanted.
 
-Arrival is the fly's speed as the leader first passes four fifths straight; it tells leaders apart
-where kink angles, touchdown order and landing speed are noise. It is known to a fifth or so.
+The reserve is the stroke's launch speed over the least that opens the leader forward, in this wind,
+with this fly (``models.cast.reserve``). Its thresholds come from rigs whose outcome the trade knows
+(docs/model.md lists them, those fitted and those only tested) and then from the angler's landings.
 """
 
 from dataclasses import dataclass
@@ -10,118 +12,167 @@ from math import log
 from nine_knots.core.base.measure import Measure, Standing, on_the_cord
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.own_cast import PILES_UP, SLAMS, UNKNOWN, OwnCast
-from nine_knots.core.models.cast.casting import Flight
+from nine_knots.core.models.cast.reserve import Least
+from nine_knots.core.models.cast.stroke import FASTEST_M_S, SPEEDS, Stroke
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.schools import built_by
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.tackle import Fly
 
-COLLAPSED = 0.7  # straightness below which a leader did not open
-UNSURE = 0.2  # of an arrival
-LIGHT_FLY_KG = 15e-6  # a fly lighter than this is flung about by the last inch: no slam in it
 LEADS, CANNOT_LEAD = 3.0, 6.0  # mono over fly by mass [P]
+COLLAPSES = 0.89  # of the threshold of opening, below which a leader piles up [P, by the rigs]
+WITH_EASE = 1.22  # of it, from which no brisk stroke is called for [P, by the rigs]
+KNOWN_TO = 0.04  # of a reserve: nearer to an edge it is on the brink
+EASED_ABOVE, EASED_TO = (
+    1.9,
+    1.6,
+)  # reserves from which, and to which, one eases off for a dry fly [G]
+LIES_STRAIGHT_M, HEAP_M = 0.12, 1.0  # of slack on the water
 
-# Arrival wanted, in m/s, by what is wanted of the fly [G]: a dry fly wants slack, a streamer a
-# straight leader; a school that is built to land soft is judged by its own aim.
+# The reserve wanted, lowest and highest, by what is wanted of the fly: a dry fly that is thrown
+# much too hard lies dead straight and drags at once, a streamer is none the worse for it.
 WANTED = {
-    "drift on top": (2.5, 18.0),
-    "hang in the film": (2.5, 18.0),
-    "drift deep": (2.5, 25.0),
-    "swing": (4.0, 25.0),
-    "strip": (4.0, 25.0),
-    "lead and drop": (4.0, 20.0),
+    "drift on top": (PILES_UP, SLAMS),
+    "hang in the film": (PILES_UP, SLAMS),
+    "drift deep": (PILES_UP, 3.2),
+    "swing": (PILES_UP, 5.0),
+    "strip": (PILES_UP, 5.0),
+    "lead and drop": (PILES_UP, 5.0),
 }
+SHARES = {
+    0.1: "a tenth",
+    0.167: "a sixth",
+    0.25: "a quarter",
+    0.333: "a third",
+    0.5: "half",
+    0.667: "two thirds",
+    0.75: "three quarters",
+    1.0: "as much again",
+}
+BEYOND = 1.3  # times over or under, beyond which a share is told as more than twice
+A_STROKE = {"easy": "an easy", "normal": "a normal", "hard": "a hard"}
 
 
 @dataclass(frozen=True, slots=True)
-class Opening:
-    """A cast in words, with what stands behind them."""
+class Thrown:
+    """A leader's least speed, the stroke it is thrown with, and how it then lies, in words."""
 
-    words: str
-    landing: str
-    opened: bool
+    least: Least
+    stroke: Stroke
+    lies: str
 
-
-def opening_of(flight: Flight, fly: Fly, units: Units, own: OwnCast = UNKNOWN) -> Opening:
-    """How the leader opened and how it lies, in the trade's words."""
-    arrival = flight.arrival_m_s
-    if arrival is None or flight.straightness < COLLAPSED:
-        words = "piles up" if flight.straightness < COLLAPSED else "hardly opens"
-        return Opening(words=words, landing=_landing(flight, units), opened=False)
-    if arrival < own.piles_up_m_s:
-        words = "barely opens"
-    elif arrival < own.soft_m_s:
-        words = "opens softly"
-    elif arrival < own.firm_m_s or fly.mass_kg < LIGHT_FLY_KG:
-        words = "opens fully"
-    else:
-        words = "opens firmly" if arrival < own.slams_m_s else "slams"
-    return Opening(words=words, landing=_landing(flight, units), opened=True)
+    @property
+    def reserve(self) -> float:
+        """The stroke's speed over the least."""
+        return self.least.reserve(self.stroke)
 
 
-def _landing(flight: Flight, units: Units) -> str:
-    slack_m = max(0.0, flight.slack_m)
-    if slack_m < 0.12:
+def landing_words(slack_m: float, units: Units) -> str:
+    """How a leader lies: straight, with so much slack, or in a heap."""
+    if slack_m < LIES_STRAIGHT_M:
         return "lies straight"
     # a hand's breadth is as fine as it is known
     step = 0.1 if units.system == "metric" else 0.1016
-    return f"about {units.length(max(step, round(slack_m / step) * step)).text} of slack"
+    told = units.length(max(step, round(slack_m / step) * step)).text
+    return (
+        f"lies in a heap, {told} short" if slack_m > HEAP_M else f"lies with about {told} of slack"
+    )
 
 
-def wanted_m_s(leader: Leader, situation: Situation, own: OwnCast = UNKNOWN) -> tuple[float, float]:
-    """The arrival wanted, lowest and highest, in m/s, as the angler's own thresholds shift it."""
+def opening_words(reserve: float, own: OwnCast = UNKNOWN) -> str:
+    """How a leader opens, in a few words."""
+    if reserve < COLLAPSES * own.piles_up:
+        return "piles up"
+    if reserve < own.piles_up:
+        return "barely opens"
+    if reserve < WITH_EASE * own.piles_up:
+        return "opens on a brisk stroke"
+    if reserve > own.slams:
+        return "opens dead straight"
+    return f"opens, {share_words(reserve - 1.0)} to spare"
+
+
+def share_words(share: float) -> str:
+    """A share of a stroke as one says it: a third, half, as much again."""
+    if share > BEYOND:
+        return "more than as much again"
+    return SHARES[min(SHARES, key=lambda one: abs(log(max(share, 0.05) / one)))]
+
+
+def stroke_words(speed_m_s: float, own: OwnCast = UNKNOWN) -> str:
+    """A launch speed as a stroke of the angler's."""
+    by_word = {word: speed * own.speed_factor for word, speed in SPEEDS.items()}
+    if speed_m_s < 0.95 * by_word["easy"]:
+        return "less than an easy stroke"
+    for word, named in A_STROKE.items():
+        if speed_m_s <= 1.05 * by_word[word]:
+            return f"{named} stroke"
+    return (
+        "a double haul" if speed_m_s <= 1.05 * by_word["double haul"] else "more than a double haul"
+    )
+
+
+def wanted(leader: Leader, situation: Situation, own: OwnCast = UNKNOWN) -> tuple[float, float]:
+    """The reserve wanted, lowest and highest, as the angler's own thresholds shift it."""
     school = built_by(leader)
-    own_aim = school.arrival_m_s if school is not None else None
-    low, high = own_aim or WANTED[situation.wish]
-    return low * own.piles_up_m_s / PILES_UP, high * own.slams_m_s / SLAMS
+    low, high = (school.reserve if school else None) or WANTED[situation.wish]
+    return low * own.piles_up / PILES_UP, high * own.slams / SLAMS
+
+
+def eased(least: Least, stroke: Stroke, situation: Situation) -> Stroke:
+    """The stroke as a caster would give it: softer, where a floating fly has much to spare."""
+    if not situation.floats or least.reserve(stroke) <= EASED_ABOVE or least.speed_m_s is None:
+        return stroke
+    return stroke.model_copy(update={"speed_m_s": EASED_TO * least.speed_m_s})
 
 
 def turnover_measure(
-    flight: Flight,
+    thrown: Thrown,
     leader: Leader,
     situation: Situation,
     units: Units,
     own: OwnCast = UNKNOWN,
 ) -> Measure:
-    """The turnover cord: arrival against what is wanted of the fly, on a scale of its logarithm."""
-    low, high = wanted_m_s(leader, situation, own)
-    opening = opening_of(flight, situation.fly, units, own)
+    """The turnover cord: the reserve against what is wanted, on a scale of its logarithm."""
+    low, high = wanted(leader, situation, own)
+    reserve = thrown.reserve
     middle = (low * high) ** 0.5
-    arrival = flight.arrival_m_s if opening.opened else None
-    deviation = -2.0
-    if arrival is not None:
-        if situation.fly.mass_kg < LIGHT_FLY_KG:
-            arrival = min(arrival, 0.9 * high)
-        deviation = log(arrival / middle) / log(high / middle)
+    deviation = log(reserve / middle) / log(high / middle)
     standing: Standing = "right"
     if deviation < -1.0:
         standing = "too little"
     elif deviation > 1.0:
         standing = "too much"
-    edge = log(1.0 + UNSURE) / log(high / middle)
+    edge = log(1.0 + KNOWN_TO) / log(high / middle)
     return Measure(
         key="turnover",
         title="Turnover",
-        asks="Does it open, and how hard?",
+        asks="Does it open with your stroke, and with how much to spare?",
         standing=standing,
         marginal=standing == "right" and abs(deviation) > 1.0 - edge,
         position=on_the_cord(deviation),
-        figure=opening.words,
-        why=_why(flight, opening, standing, situation),
+        figure=opening_words(reserve, own),
+        why=_why(thrown, standing, situation, units, own),
     )
 
 
-def _why(flight: Flight, opening: Opening, standing: Standing, situation: Situation) -> str:
-    lies = f"It {opening.landing}" if opening.landing.startswith("lies") else opening.landing
-    said = f"{lies[0].upper()}{lies[1:]} on the water."
+def _why(
+    thrown: Thrown, standing: Standing, situation: Situation, units: Units, own: OwnCast
+) -> str:
+    least, yours = thrown.least.speed_m_s, units.about_speed(thrown.stroke.speed_m_s)
+    against = situation.wind.bearing == "in the face" and situation.wind.speed_m_s > 2.0
+    if least is None:
+        most = units.about_speed(FASTEST_M_S)
+        return f"No stroke opens it{' against this wind' if against else ''}, not at {most} either."
+    at = f"{units.about_speed(least)}, {stroke_words(least, own)}, just opens it"
     if standing == "too little":
-        lost = "Less reaches the fly than it needs."
-        if situation.wind.bearing == "in the face" and situation.wind.speed_m_s > 2.0:
-            lost = "The wind takes what should reach the fly."
-        return f"{lost} {said}"
+        needs = share_words(1.0 / thrown.reserve - 1.0)
+        harder = "twice as hard as" if needs == "as much again" else f"{needs} harder than"
+        wind = " against this wind" if against else ""
+        return f"It needs a stroke {harder} yours{wind}: {at}; yours leaves at {yours}."
+    said = f"{at}; yours leaves at {yours}. It {thrown.lies}."
     if standing == "too much":
-        return f"More reaches the fly than it needs. {said}"
-    return f"{said} At best {flight.straightness:.0%} straight in the air."
+        return f"Ease off, or lengthen or refine the leader. {said}"
+    return said
 
 
 def mono_measure(ratio: float) -> Measure:

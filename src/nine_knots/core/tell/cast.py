@@ -1,34 +1,45 @@
 """A design's cast as the bench shows it: the cord, the landing, the movie, the energy lane."""
 
 from dataclasses import dataclass
-from typing import Literal
 
 import numpy as np
 from numpy.typing import NDArray
-from pydantic import ConfigDict
+from pydantic import ConfigDict, Field
 
+from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.agreement import agreement_of
 from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
-from nine_knots.core.judge.turnover import mono_measure, opening_of, turnover_measure
-from nine_knots.core.models.cast.casting import AIM_STEPS, FIRST_AIM, FRAME_S, Flight, cast_aimed
+from nine_knots.core.judge.turnover import (
+    Thrown,
+    eased,
+    landing_words,
+    mono_measure,
+    turnover_measure,
+    wanted,
+)
+from nine_knots.core.models.cast.casting import FIRST_AIM, FRAME_S, Flight, cast_aimed
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.rig import FAST, FULL, Rig, rig_of
-from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.reserve import USUAL, Least, least_speed
+from nine_knots.core.models.cast.rig import Rig, rig_of
+from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.tackle import line_profile
 
-Resolution = Literal["fast", "full"]
-
 SHOWN_FRAMES = 2  # every second frame is sent
 SHOWN_LINE = 3  # and every third node of the fly line
-DRAG_CASTS = 2  # from an aim that was good a moment ago
-DRAG_NEAR_M = 0.15  # is near enough while one drags
-FULL_CASTS = 2  # a full cast trims no further: its aim comes from the fast ones
-MESH_AIM_DEG = -1.4  # what a full mesh wants less of aim than a fast one
+
+
+class Near(Frozen):
+    """What was good for a like leader a moment ago: the aim it was shown at, the least speed that
+    opened it (None where none did) and the aim that served best for it."""
+
+    aim_deg: float = Field(default=FIRST_AIM, ge=-10.0, le=40.0)
+    least_m_s: float | None = Field(default=USUAL.speed_m_s, ge=SLOWEST_M_S, le=FASTEST_M_S)
+    least_deg: float = Field(default=USUAL.aim_deg, ge=-10.0, le=40.0)
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,14 +80,19 @@ class EnergyPoint:
 
 @dataclass(frozen=True, slots=True)
 class CastReading:
-    """One cast, trimmed to open low over the water; no movie where mono is cast by its fly."""
+    """One cast, trimmed to open low over the water; no movie where mono is cast by its fly.
 
-    resolution: Resolution
+    ``reserve`` is the stroke's speed over the least that opens it; ``eased`` says where the cast
+    that is shown is thrown softer than the stroke.
+    """
+
     turnover: Measure
     agreement: str
     figure: str
     landing: str
-    aim_deg: float
+    reserve: float | None
+    eased: str
+    near: Near
     slack: Quantity
     opened_at_s: float
     wind: Quantity
@@ -92,47 +108,39 @@ class CastReading:
 def cast_of(
     design: Design,
     stroke: Stroke,
-    resolution: Resolution,
     units: Units,
-    first_deg: float | None = None,
+    near: Near | None = None,
     own: OwnCast = UNKNOWN,
     gust: Gust = STEADY,
 ) -> CastReading:
     """Cast a design's leader on its line with its fly; CannotCompute where it cannot be.
 
-    ``first_deg`` is an aim that was good for a like leader, if one is known.
+    ``near`` is what was good for a like leader, if one is known.
     """
     situation, leader = design.situation, design.leader
     air = air_of(situation.wind, gust)
     ratio = mass_ratio(leader, situation.fly)
     if ratio is not None:
-        return _mono_reading(mono_measure(ratio), stroke, resolution, units)
-    line = line_profile(situation.line)
-
-    def rigged(mesh_is: Resolution) -> Rig:
-        mesh = FAST if mesh_is == "fast" else FULL
-        return rig_of(leader, line, situation.fly, stroke.line_out_m, mesh)
-
-    rig = rigged("fast")
-    if resolution == "fast" or first_deg is None:
-        if first_deg is None:
-            flight = cast_aimed(rig, stroke, air, FIRST_AIM, AIM_STEPS)
-        else:
-            flight = cast_aimed(rig, stroke, air, first_deg, DRAG_CASTS, DRAG_NEAR_M)
-        first_deg = flight.aim_deg + MESH_AIM_DEG
-    if resolution == "full":
-        rig = rigged("full")
-        flight = cast_aimed(rig, stroke, air, first_deg, FULL_CASTS)
-    measure = turnover_measure(flight, leader, situation, units, own)
-    opening = opening_of(flight, situation.fly, units, own)
+        return _mono_reading(mono_measure(ratio), stroke, units)
+    near = near or Near()
+    rig = rig_of(leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
+    least = least_speed(rig, stroke, air, Least(near.least_m_s, near.least_deg))
+    shown = eased(least, stroke, situation)
+    flight = cast_aimed(rig, shown, air, near.aim_deg)
+    slack_m = max(0.0, flight.slack_m)
+    lies = landing_words(slack_m, units)
+    measure = turnover_measure(Thrown(least, stroke, lies), leader, situation, units, own)
+    opens = least.reserve(stroke) >= wanted(leader, situation, own)[0]
+    softer = f"Shown thrown softer, at {units.about_speed(shown.speed_m_s)}: nobody drives a dry"
     return CastReading(
-        resolution=resolution,
         turnover=measure,
-        agreement=agreement_of(flight, rig).words,
-        figure=opening.words,
-        landing=opening.landing,
-        aim_deg=flight.aim_deg,
-        slack=units.length(max(0.0, flight.slack_m)),
+        agreement=agreement_of(flight, rig, opens).words,
+        figure=measure.figure,
+        landing=lies,
+        reserve=least.reserve(stroke),
+        eased=f"{softer} fly harder than it needs." if shown != stroke else "",
+        near=Near(aim_deg=flight.aim_deg, least_m_s=least.speed_m_s, least_deg=least.aim_deg),
+        slack=units.length(slack_m),
         opened_at_s=flight.opened_at_s,
         wind=units.speed(abs(air.wind_m_s)),
         gust=units.speed(abs(gust.speed_m_s)) if gust.speed_m_s else None,
@@ -145,16 +153,15 @@ def cast_of(
     )
 
 
-def _mono_reading(
-    measure: Measure, stroke: Stroke, resolution: Resolution, units: Units
-) -> CastReading:
+def _mono_reading(measure: Measure, stroke: Stroke, units: Units) -> CastReading:
     return CastReading(
-        resolution=resolution,
         turnover=measure,
         agreement="",
         figure=measure.figure,
         landing="",
-        aim_deg=FIRST_AIM,
+        reserve=None,
+        eased="",
+        near=Near(),
         slack=units.length(0.0),
         opened_at_s=0.0,
         wind=units.speed(0.0),

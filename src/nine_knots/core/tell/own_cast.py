@@ -8,8 +8,8 @@ from nine_knots.core.judge.own_cast import Estimate, Landing, OwnCast, estimate
 from nine_knots.core.models.cast.stroke import SPEEDS
 
 SPEED_AXIS = (8.0, 28.0)  # m/s, ends of the drawing
-ARRIVAL_AXIS = (0.8, 100.0)
-WIDE = 0.25  # spread of a logarithm from which a figure is hardly known
+RESERVE_AXIS = (0.5, 5.0)
+WIDE = 0.12  # spread of a logarithm from which a figure is hardly known
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,16 +44,16 @@ def own_reading(now: Estimate, count: int, units: Units) -> OwnReading:
     before = estimate(())
     rows = (
         ("A normal stroke launches at", SPEEDS["normal"], _speed, SPEED_AXIS),
-        ("Your leaders pile up below", 1.0, _piles_up, ARRIVAL_AXIS),
-        ("open softly up to", 1.0, _soft, ARRIVAL_AXIS),
-        ("and slam above", 1.0, _slams, ARRIVAL_AXIS),
+        ("Your leaders pile up below", 1.0, _piles_up, RESERVE_AXIS),
+        ("fall soft up to", 1.0, _soft, RESERVE_AXIS),
+        ("and lie dead straight above", 1.0, _slams, RESERVE_AXIS),
     )
     figures = []
     for title, scale, part, axis in rows:
         value, spread = part(now)
         low, high = scale * value * exp(-spread), scale * value * exp(spread)
-        span = f"{units.about_speed(low)} to {units.about_speed(high)}"
-        text = f"{units.about_speed(scale * value)}, likely {span}"
+        tell = units.about_speed if axis is SPEED_AXIS else _of_what_it_needs
+        text = f"{tell(scale * value)}, likely {tell(low)} to {tell(high)}"
         usual, usual_spread = part(before)
         figures.append(
             OwnFigure(
@@ -68,13 +68,16 @@ def own_reading(now: Estimate, count: int, units: Units) -> OwnReading:
 
 def expected(landing: Landing, own: OwnCast) -> str:
     """How the model would have this leader land, thrown by this angler."""
-    speed = log(own.speed_factor) if landing.by_word else 0.0
-    arrival = exp(landing.at_usual + landing.slope * speed)
-    if arrival < own.piles_up_m_s:
+    reserve = exp(landing.usual) * (own.speed_factor if landing.by_word else 1.0)
+    if reserve < own.piles_up:
         return "piled up"
-    if arrival < own.soft_m_s:
+    if reserve < own.soft:
         return "soft"
-    return "straight" if arrival < own.slams_m_s else "slammed"
+    return "straight" if reserve < own.slams else "slammed"
+
+
+def _of_what_it_needs(reserve: float) -> str:
+    return f"{reserve:.0%} of the stroke that opens them"
 
 
 def _words(now: Estimate, count: int) -> str:
@@ -95,15 +98,15 @@ def _speed(one: Estimate) -> tuple[float, float]:
 
 
 def _piles_up(one: Estimate) -> tuple[float, float]:
-    return one.own.piles_up_m_s, one.piles_up
+    return one.own.piles_up, one.piles_up
 
 
 def _soft(one: Estimate) -> tuple[float, float]:
-    return one.own.soft_m_s, one.soft
+    return one.own.soft, one.soft
 
 
 def _slams(one: Estimate) -> tuple[float, float]:
-    return one.own.slams_m_s, one.slams
+    return one.own.slams, one.slams
 
 
 def _placed(value: float, spread: float, axis: tuple[float, float]) -> Spread:

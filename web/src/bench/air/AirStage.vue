@@ -3,7 +3,6 @@ import { computed } from 'vue'
 import { useBench } from '../useBench'
 import AirControls from './AirControls.vue'
 import CastPicture from './CastPicture.vue'
-import EffortLine from './EffortLine.vue'
 import { unpack } from './movie'
 import OwnCast from './OwnCast.vue'
 import StrokeRow from './StrokeRow.vue'
@@ -50,11 +49,11 @@ const player = usePlayer(
         :timelapse="player.still.value || player.frame.value === player.last.value"
       />
     </div>
-    <EffortLine />
+    <p v-if="cast.reading?.eased" class="quiet" role="status">{{ cast.reading.eased }}</p>
     <OwnCast v-if="reel" />
     <p class="quiet air__limits">
-      A straight overhead cast in one plane, without hauling, shooting line or coil memory; arrival
-      is known to about a fifth.
+      A straight overhead cast in one plane, without shooting line or coil memory. What a stroke has
+      to spare hangs most on the fly's resistance in the air and on your own line speed.
     </p>
   </section>
 </template>

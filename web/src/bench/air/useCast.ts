@@ -1,14 +1,11 @@
 import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { answered, api, type Design, type Schemas, type System } from '@/api/client'
 import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
 import { useBench } from '../useBench'
 import { useGhostDesign } from '../useGhostDesign'
-
-/** Quiet after a change before the cast is worked out at full resolution. */
-const SETTLED_MS = 350
 
 type StrokeTexts = Omit<Schemas['StrokeForm'], 'kind'>
 
@@ -31,31 +28,21 @@ interface Thrown {
   learnt: number
 }
 
-/** A design thrown: at once by the fast mesh, and by the full one when it has settled. */
+/** A design thrown, from what was good for the one before. */
 function useThrow(name: string, question: () => Thrown | null) {
   const bench = `${name}-${crypto.randomUUID().slice(0, 8)}`
-  let aim: number | null = null
+  let near: Schemas['Near'] | null = null
 
-  function use(resolution: 'fast' | 'full', quiet: number) {
-    return useAnswer(
-      question,
-      async ({ design, stroke, units }, { signal }) => {
-        const who = `${bench}-${resolution}`
-        const body = { bench: who, design, stroke, units, resolution, first_deg: aim }
-        const reading = await answered(api.POST('/api/casts', { body, signal }))
-        aim = reading.aim_deg
-        return reading
-      },
-      { quiet, keep: true },
-    )
-  }
-
-  const fast = use('fast', 0)
-  const full = use('full', SETTLED_MS)
-  return {
-    reading: computed(() => (full.fresh.value ? full.answer.value : fast.answer.value)),
-    refused: computed(() => fast.refused.value || full.refused.value),
-  }
+  return useAnswer(
+    question,
+    async ({ design, stroke, units }, { signal }) => {
+      const body = { bench, design, stroke, units, near }
+      const reading = await answered(api.POST('/api/casts', { body, signal }))
+      near = reading.near
+      return reading
+    },
+    { keep: true },
+  )
 }
 
 /** The cast of the leader on the bench and of its ghost, under one stroke. */
@@ -76,15 +63,12 @@ export const useCast = defineStore('cast', () => {
   const mine = useThrow('bench', () => thrown(bench.design))
   const ghosts = useThrow('ghost', () => thrown(ghostDesign.value))
 
-  /** What is asked of a cast that has settled: the design thrown, or null until it has. */
-  const settled = computed(() => (mine.reading.value?.resolution === 'full' ? bench.design : null))
-
   return {
     stroke,
     learnt,
-    settled,
-    reading: mine.reading,
+    reading: mine.answer,
+    fresh: mine.fresh,
     refused: mine.refused,
-    ghost: ghosts.reading,
+    ghost: ghosts.answer,
   }
 })

@@ -18,8 +18,7 @@ export function useCastFiles() {
       const body = {
         bench: `file-${kind}`,
         design: bench.design,
-        resolution: 'full' as const,
-        first_deg: cast.reading.aim_deg,
+        near: cast.reading.near,
         units: settings.units,
         stroke: overhead(cast.stroke),
       }

@@ -29,7 +29,6 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
       v-if="turnover"
       :measure="turnover.turnover"
       :ghost="ghostTurnover?.turnover ?? null"
-      :rough="turnover.resolution === 'fast'"
     />
     <p v-else class="quiet waiting" role="status">
       {{ castRefused || 'Turnover: working out the cast …' }}

@@ -6,7 +6,7 @@ import type { Measure } from '@/api/client'
  * One measure as a hanging cord: the wanted band is the thick part, the knot is where this leader
  * stands. Too little hangs open below, right sits closed and level, too much is filled and above.
  */
-const props = defineProps<{ measure: Measure; ghost: Measure | null; rough?: boolean }>()
+const props = defineProps<{ measure: Measure; ghost: Measure | null }>()
 
 const HEIGHT = 98
 const TOP = 10
@@ -46,9 +46,6 @@ const said = computed(() =>
       <p class="cord__figure">
         <strong>{{ measure.figure }}</strong>
         <span class="standing">{{ said }}</span>
-        <span v-if="rough" class="rough" title="Worked out roughly; it settles in a moment">
-          rough
-        </span>
       </p>
       <p v-if="ghost" class="cord__ghost">ghost: {{ ghost.figure }}</p>
       <p class="cord__why">{{ measure.why }}</p>
@@ -134,12 +131,6 @@ const said = computed(() =>
   color: var(--tone);
   font-size: 14px;
   font-weight: 700;
-}
-
-.rough {
-  margin-left: 8px;
-  color: var(--doubt);
-  font-size: var(--small);
 }
 
 .cord__ghost {

@@ -8,26 +8,28 @@ import { useWater } from '../water/useWater'
 
 type Remedy = Schemas['Remedy']
 
-/** Quiet after a change before remedies for the water are sought. */
+/** Quiet after a change before remedies are sought. */
 const SETTLED_MS = 500
 
 /** What would bring the turnover in, asked for where it stands outside its band. */
 export function useTurnoverRemedies() {
+  const bench = useBench()
   const cast = useCast()
   const settings = useSettings()
-  const bench = `remedies-${crypto.randomUUID().slice(0, 8)}`
+  const who = `remedies-${crypto.randomUUID().slice(0, 8)}`
   return useAnswer(
     () =>
-      cast.settled && cast.reading?.turnover.standing !== 'right'
+      bench.design && cast.fresh && cast.reading?.turnover.standing !== 'right'
         ? {
-            design: cast.settled,
+            design: bench.design,
             stroke: overhead(cast.stroke),
             units: settings.units,
             learnt: cast.learnt,
           }
         : null,
     ({ design, stroke, units }, waiting) =>
-      job('/api/casts/remedies', { bench, design, stroke, units }, waiting),
+      job('/api/casts/remedies', { bench: who, design, stroke, units }, waiting),
+    { quiet: SETTLED_MS },
   )
 }
 

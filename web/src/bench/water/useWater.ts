@@ -32,9 +32,9 @@ export const useWater = defineStore('water', () => {
   /** Whether the stage is in view: without it only the two cords are asked for. */
   const seen = ref(false)
 
-  /** Slack matters to a floating fly only; it comes from the settled cast. */
+  /** Slack matters to a floating fly only; it comes from the cast. */
   const slackOf = (thrown: typeof cast.reading) =>
-    bench.evaluation?.floats && thrown?.resolution === 'full' ? Math.max(0, thrown.slack.si) : null
+    bench.evaluation?.floats && thrown ? Math.max(0, thrown.slack.si) : null
 
   function useFished(name: string, design: () => Design | null, thrown: () => typeof cast.reading) {
     return useAnswer(

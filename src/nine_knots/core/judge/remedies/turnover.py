@@ -1,4 +1,4 @@
-"""Remedies for the turnover, found by casting what is tried at the fast mesh.
+"""Remedies for the turnover, found by casting what is tried.
 
 One thing is changed at a time: tippet length, tippet spool, butt, a middle section, fly, stroke.
 """
@@ -7,12 +7,10 @@ from collections.abc import Callable, Iterator
 from typing import Literal
 
 from nine_knots.core.base.measure import Measure
-from nine_knots.core.base.units import Units
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.bystanders import other_measures
 from nine_knots.core.judge.remedies.search import (
     MOST_STEPS,
-    Change,
     Remedy,
     Served,
     Serves,
@@ -27,11 +25,11 @@ from nine_knots.core.judge.remedies.search import (
     those_in_time,
 )
 from nine_knots.core.judge.remedies.what import What
-from nine_knots.core.judge.turnover import turnover_measure
-from nine_knots.core.models.cast.casting import Flight
+from nine_knots.core.judge.turnover import Thrown, eased, turnover_measure
 from nine_knots.core.models.cast.mono import mass_ratio
 from nine_knots.core.models.cast.quick_caster import QuickCaster
-from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
+from nine_knots.core.models.cast.reserve import Least
+from nine_knots.core.models.cast.stroke import FASTEST_M_S, SPEEDS, Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
 from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
@@ -40,7 +38,14 @@ from nine_knots.core.trade.tackle import Fly
 
 MOST_LENGTH = 3.6  # times longer or shorter
 KINDS = 6  # of remedies sought
-MOST_SPEED = 1.4  # times faster or slower
+NOT_SHOWN = "lies as it falls"
+STROKES = {  # from the softest to the hardest
+    "easy": "an easy stroke",
+    "normal": "a normal stroke",
+    "a fifth harder": "a stroke a fifth harder",
+    "hard": "a hard stroke",
+    "double haul": "a double haul",
+}
 
 
 class Caster:
@@ -51,19 +56,22 @@ class Caster:
         self._caster = QuickCaster()
 
     def slack_m(self, one: Try) -> float:
-        """Slack in metres in which it lands."""
-        return max(0.0, self._flight(one).slack_m)
+        """Slack in metres in which it lands, thrown as a caster would."""
+        day = one.design.situation
+        stroke = eased(self._least(one), one.stroke, day)
+        air = air_of(day.wind, self._gust)
+        flight = self._caster.cast(one.design.leader, day.line, day.fly, stroke, air)
+        return max(0.0, flight.slack_m)
 
     def measure(self, one: Try) -> Measure:
         """The turnover cord; CannotCompute where the cast model refuses."""
-        design = one.design
-        flight = self._flight(one)
-        return turnover_measure(flight, design.leader, design.situation, self._units, self._own)
+        design, thrown = one.design, Thrown(self._least(one), one.stroke, NOT_SHOWN)
+        return turnover_measure(thrown, design.leader, design.situation, self._units, self._own)
 
-    def _flight(self, one: Try) -> Flight:
+    def _least(self, one: Try) -> Least:
         day = one.design.situation
         air = air_of(day.wind, self._gust)
-        return self._caster.cast(one.design.leader, day.line, day.fly, one.stroke, air)
+        return self._caster.least(one.design.leader, day.line, day.fly, one.stroke, air)
 
 
 def remedies_for(
@@ -71,7 +79,7 @@ def remedies_for(
 ) -> tuple[Remedy, ...]:
     """For a leader outside its band, one remedy of each kind that works; none for one inside it.
 
-    A remedy must bring it well in, not just to the edge, which is known to a fifth only.
+    A remedy must bring it well in, not just to the edge.
 
     Mono rigs, which are judged by mass, get none.
     """
@@ -86,7 +94,6 @@ def remedies_for(
 
     def measures(one: Try) -> Iterator[Measure]:
         yield caster.measure(one)
-        yield Caster(angler, gust).measure(one)  # from no aim known: it must open that way too
 
     serves = judged_by(measures, more)
     before = other_measures(design, USUAL_ASK, angler)
@@ -94,8 +101,9 @@ def remedies_for(
     found = _found(now, angler, serves, more)
     for what, (one, gives) in those_in_time(found, KINDS):
         after = other_measures(one.design, USUAL_ASK, angler)
-        speed = angler.units.speed(one.stroke.speed_m_s).text
-        sets: dict[Literal["speed"], str] | None = {"speed": speed} if what == "stroke" else None
+        sets: dict[Literal["speed"], str] | None = None
+        if what == "stroke":
+            sets = {"speed": _word_of(one.stroke, angler)}
         changed = effects(before, after)
         remedies.append(Remedy(what, one.words, gives, one.design, changed, stroke=sets))
     return tuple(remedies)
@@ -117,7 +125,7 @@ def _found(
         by_middle = longer(now, bench, middle, shorter=not more, name=_name(now, middle))
         yield "middle", least(serves, by_middle, MOST_LENGTH)
     yield "fly", first(serves, _flies(now, angler.flies, more))
-    yield "stroke", least(serves, _stroke(now, units, more), MOST_SPEED)
+    yield "stroke", first(serves, _strokes(now, angler, more))
 
 
 def _name(now: Try, piece: int) -> str:
@@ -145,16 +153,16 @@ def _flies(now: Try, flies: tuple[Fly, ...], more: bool) -> Iterator[Try]:
         yield Try(f"the {fly.title} instead", changed, now.stroke, now.ask)
 
 
-def _stroke(now: Try, units: Units, more: bool) -> Change:
-    """A harder stroke to open more, an easier one to open less."""
-    stroke = now.stroke
+def _strokes(now: Try, angler: Angler, more: bool) -> Iterator[Try]:
+    """The angler's other strokes: harder ones to open more, easier ones to open less."""
+    now_m_s = now.stroke.speed_m_s
+    for word in STROKES if more else reversed(STROKES):
+        speed = SPEEDS[word] * angler.cast.speed_factor
+        if (speed > 1.02 * now_m_s if more else speed < 0.98 * now_m_s) and speed <= FASTEST_M_S:
+            stroke = now.stroke.model_copy(update={"speed_m_s": speed})
+            yield Try(f"{STROKES[word]} instead", now.design, stroke, now.ask)
 
-    def change(times: float) -> Try | None:
-        speed = stroke.speed_m_s * times if more else stroke.speed_m_s / times
-        if not SLOWEST_M_S <= speed <= FASTEST_M_S:
-            return None
-        old, new = units.speed(stroke.speed_m_s).text, units.speed(speed).text
-        faster = stroke.model_copy(update={"speed_m_s": speed})
-        return Try(f"line speed {old} → {new}", now.design, faster, now.ask)
 
-    return change
+def _word_of(stroke: Stroke, angler: Angler) -> str:
+    factor = angler.cast.speed_factor
+    return min(STROKES, key=lambda word: abs(SPEEDS[word] * factor - stroke.speed_m_s))

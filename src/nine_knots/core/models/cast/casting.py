@@ -28,7 +28,7 @@ FIRST_AIM = 4.0
 AIM_STEPS = 6
 BOLD_DEG = 3.0
 NEAR_M = 0.06  # of OPENS_AT_M, at which an aim is good enough
-DEGREES_PER_M = 3.2  # of aim for a metre of height, where two casts have not yet told it
+DEGREES_PER_M = 6.0  # of aim for a metre of height, where two casts have not yet told it
 
 
 @dataclass(frozen=True)
@@ -72,8 +72,8 @@ def launched(rig: Rig, stroke: Stroke, aim_deg: float) -> tuple[Array, Array]:
     return place, speed
 
 
-def cast_at(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
-    """One cast at one aim; CannotCompute where the model cannot follow it."""
+def prepared(rig: Rig, stroke: Stroke) -> Chain:
+    """The rig as a chain; CannotCompute for strokes not modelled and for too little line."""
     if stroke.kind in NOT_MODELLED:
         raise CannotCompute(
             f"A {stroke.kind} cast is not modelled yet.",
@@ -87,18 +87,39 @@ def cast_at(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
             where="stroke.line_out_m",
             mend="Let more line out, or throw a smaller loop.",
         )
-    still_wanted()
-    place, speed = launched(rig, stroke, aim_deg)
     # links across the loop are chords of it: they begin at the length they are laid out with
-    laid = np.hypot(*np.diff(place, axis=0).T)
-    energy = 0.5 * rig.mass * (speed**2).sum(axis=1)
-    launch_j = energy[::-1].cumsum()[::-1][1:]
+    laid = np.hypot(*np.diff(launched(rig, stroke, 0.0)[0], axis=0).T)
     held = np.zeros(rig.mass.size)
     held[0] = 1.0
-    chain = Chain(laid, rig.mass, rig.stretch, rig.bend, rig.thick, rig.body, held, rig.leader)
+    return Chain(laid, rig.mass, rig.stretch, rig.bend, rig.thick, rig.body, held, rig.leader)
+
+
+def forward_of(rig: Rig, chain: Chain, stroke: Stroke, air: Air, aim_deg: float) -> float:
+    """How far the leader opens forward, of its length, in a throw that ends once that is known.
+
+    What the model cannot follow counts as not opening.
+    """
+    still_wanted()
+    place, speed = launched(rig, stroke, aim_deg)
+    flown = flight.Flown(np.zeros((0, rig.mass.size, 2)), np.zeros(rig.rest.size))
+    limits = _limits(rig, only_opening=True)
+    return float(flight.fly(chain, place, speed, air, limits, flown)[flight.FORWARD])
+
+
+def _limits(rig: Rig, only_opening: bool) -> flight.Limits:
+    steps = MOST_NODE_STEPS // rig.mass.size
+    return flight.Limits(LONGEST_S, LONGEST_STEP_S, steps, FRAME_S, only_opening=only_opening)
+
+
+def cast_at(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
+    """One cast at one aim; CannotCompute where the model cannot follow it."""
+    chain = prepared(rig, stroke)
+    still_wanted()
+    place, speed = launched(rig, stroke, aim_deg)
+    energy = 0.5 * rig.mass * (speed**2).sum(axis=1)
+    launch_j = energy[::-1].cumsum()[::-1][1:]
     flown = flight.Flown(np.zeros((MOST_FRAMES, rig.mass.size, 2)), np.zeros(rig.rest.size))
-    limits = flight.Limits(LONGEST_S, LONGEST_STEP_S, MOST_NODE_STEPS // rig.mass.size, FRAME_S)
-    out = flight.fly(chain, place, speed, air, limits, flown)
+    out = flight.fly(chain, place, speed, air, _limits(rig, only_opening=False), flown)
     if out[flight.ENDED] in (flight.TOO_MANY_STEPS, flight.LENGTH_LOST):
         raise CannotCompute(
             "This rig moves too violently for the cast model to follow.",
@@ -117,7 +138,7 @@ def cast_at(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
         launch_j=launch_j,
         frames=flown.frames[~np.isnan(flown.frames[:, 0, 0])],
         steps=int(out[flight.STEPS]),
-        landed=out[flight.ENDED] == flight.LANDED,
+        landed=bool(out[flight.ENDED] == flight.LANDED),
     )
 
 

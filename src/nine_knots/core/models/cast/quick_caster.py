@@ -1,7 +1,8 @@
-"""Casting one rig after another, each from the aim that was good for the one before."""
+"""Casting one rig after another, each from the aim and the speed that were good for the last."""
 
 from nine_knots.core.models.cast.casting import AIM_STEPS, FIRST_AIM, Flight, cast_aimed
-from nine_knots.core.models.cast.rig import FAST, rig_of
+from nine_knots.core.models.cast.reserve import USUAL, Least, least_speed
+from nine_knots.core.models.cast.rig import Rig, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.leader import Leader
@@ -9,22 +10,22 @@ from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
 
 
 class QuickCaster:
-    """Fast casts of like rigs, for searches that throw many of them."""
+    """Casts of like rigs, for searches that throw many of them."""
 
     def __init__(self) -> None:
-        self._aim = FIRST_AIM
+        self._aim, self._least = FIRST_AIM, USUAL
 
-    def cast(
-        self,
-        leader: Leader,
-        line: FlyLine,
-        fly: Fly,
-        stroke: Stroke,
-        air: Air,
-        most: int = AIM_STEPS,
-    ) -> Flight:
-        """One cast at the fast mesh, trimmed in at most ``most`` throws."""
-        rig = rig_of(leader, line_profile(line), fly, stroke.line_out_m, FAST)
-        flight = cast_aimed(rig, stroke, air, self._aim, most)
+    def cast(self, leader: Leader, line: FlyLine, fly: Fly, stroke: Stroke, air: Air) -> Flight:
+        """One cast, trimmed to open low."""
+        flight = cast_aimed(_rig(leader, line, fly, stroke), stroke, air, self._aim, AIM_STEPS)
         self._aim = flight.aim_deg
         return flight
+
+    def least(self, leader: Leader, line: FlyLine, fly: Fly, stroke: Stroke, air: Air) -> Least:
+        """The least launch speed that opens it."""
+        self._least = least_speed(_rig(leader, line, fly, stroke), stroke, air, self._least)
+        return self._least
+
+
+def _rig(leader: Leader, line: FlyLine, fly: Fly, stroke: Stroke) -> Rig:
+    return rig_of(leader, line_profile(line), fly, stroke.line_out_m)

@@ -26,7 +26,6 @@ class Mesh:
     leader_m: float
 
 
-FAST = Mesh(line_m=0.16, leader_m=0.11)
 FULL = Mesh(line_m=0.08, leader_m=0.06)
 
 
@@ -58,7 +57,9 @@ class Rig:
         return float(self.rest[self.leader :].sum())
 
 
-def rig_of(leader: Leader, line: LineProfile, fly: Fly, line_out_m: float, mesh: Mesh) -> Rig:
+def rig_of(
+    leader: Leader, line: LineProfile, fly: Fly, line_out_m: float, mesh: Mesh = FULL
+) -> Rig:
     """Lay out a line of ``line_out_m`` beyond the rod's tip, the leader and the fly."""
     parts = [_line_part(line, line_out_m, mesh.line_m)] if line_out_m > 0.0 else []
     lead = sum(part.shape[1] for part in parts)

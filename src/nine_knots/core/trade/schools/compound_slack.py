@@ -66,5 +66,5 @@ COMPOUND_SLACK = School(
     ),
     span=_span,
     plan=_plan,
-    arrival_m_s=(2.0, 8.0),  # it is built to land soft [G]
+    reserve=(0.9, 1.9),  # it is built to land soft [G]
 )

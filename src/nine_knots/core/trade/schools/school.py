@@ -95,7 +95,8 @@ class School:
     """One school of taper: its rule in two sentences, its use, who disagrees, how it plans.
 
     ``place`` is where it stands among the others. ``line_leads`` where a fly line casts it, else
-    its fly pulls it out; ``arrival_m_s`` is what it is built for, where the wish does not say.
+    its fly pulls it out; ``reserve`` is the reserve in the cast that it is built
+    for, where the wish does not say.
     """
 
     place: int
@@ -109,7 +110,7 @@ class School:
     tippet_m: Callable[[Situation], float] | None = None
     line_leads: bool = True
     says: Callable[[Brief, Units], list[str]] | None = None
-    arrival_m_s: tuple[float, float] | None = None
+    reserve: tuple[float, float] | None = None
 
 
 STIFF: tuple[MaterialKey, ...] = ("nylon-stiff", "nylon-medium")
