@@ -13,7 +13,8 @@ from scipy.stats import spearmanr
 from bench.laps import row
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.models.cast.casting import cast_aimed, cast_at
-from nine_knots.core.models.cast.rig import FAST, FULL, Mesh, Rig, rig_of
+from nine_knots.core.models.cast.reserve import Least, least_speed
+from nine_knots.core.models.cast.rig import FULL, Mesh, Rig, rig_of
 from nine_knots.core.models.cast.screen import screened
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.physics.air import Air
@@ -42,39 +43,49 @@ def random_rigs(mesh: Mesh, count: int) -> list[Rig]:
 
 
 def casts() -> None:
-    """Milliseconds a cast by resolution, one aim, over random rigs."""
+    """Milliseconds a cast, and a least speed begun from nothing and from a like leader's."""
     print(f"\n{'one cast, ms, 300 random rigs':<34}{'median':>9}{'p95':>9}")
-    for name, mesh in (("fast mesh", FAST), ("full mesh", FULL)):
-        rigs = random_rigs(mesh, RIGS)
-        cast_at(rigs[0], STROKE, Air(), 4.0)
-        found, refused = [], 0
-        for rig in rigs:
-            begun = time.perf_counter()
-            try:
-                cast_at(rig, STROKE, Air(), 4.0)
-            except CannotCompute:
-                refused += 1
-            found.append(1e3 * (time.perf_counter() - begun))
-        found.sort()
-        row(name, found, f"worst {found[-1]:.0f} ms, {refused} refused")
+    rigs = random_rigs(FULL, RIGS)
+    cast_at(rigs[0], STROKE, Air(), 4.0)
+    found, refused = [], 0
+    for rig in rigs:
+        begun = time.perf_counter()
+        try:
+            cast_at(rig, STROKE, Air(), 4.0)
+        except CannotCompute:
+            refused += 1
+        found.append(1e3 * (time.perf_counter() - begun))
+    found.sort()
+    row("one aim", found, f"worst {found[-1]:.0f} ms, {refused} refused")
+    cold, warm = [], []
+    for rig in rigs[:60]:
+        begun = time.perf_counter()
+        least = least_speed(rig, STROKE, Air())
+        cold.append(1e3 * (time.perf_counter() - begun))
+        near = Least(least.speed_m_s and 1.04 * least.speed_m_s, least.aim_deg + 1.0)
+        begun = time.perf_counter()
+        least_speed(rig, STROKE, Air(), near)
+        warm.append(1e3 * (time.perf_counter() - begun))
+    row("least speed, from nothing", sorted(cold))
+    row("least speed, from a like leader", sorted(warm))
 
 
 def by_mesh() -> None:
-    """How arrival and slack settle as the mesh grows finer, over random rigs, each trimmed."""
-    print(f"\n{'mesh, cm: line and leader':<34}{'arrival':>9}{'slack':>9}   median distance from")
-    meshes = [FAST, Mesh(0.11, 0.08), FULL, Mesh(0.055, 0.04), Mesh(0.04, 0.03)]
+    """How the least speed and slack settle as the mesh grows finer, over random rigs."""
+    print(f"\n{'mesh, cm: line and leader':<34}{'least':>9}{'slack':>9}   median distance from")
+    meshes = [Mesh(0.11, 0.08), FULL, Mesh(0.055, 0.04), Mesh(0.04, 0.03)]
     flown = []
     for mesh in meshes:
         each = []
         for rig in random_rigs(mesh, 24):
-            flight = cast_aimed(rig, STROKE, Air(), 4.0, 8)
-            each.append((flight.arrival_m_s or np.nan, flight.slack_m))
+            least = least_speed(rig, STROKE, Air()).speed_m_s
+            each.append((least or np.nan, cast_aimed(rig, STROKE, Air(), 4.0, 8).slack_m))
         flown.append(np.array(each))
     for mesh, found in zip(meshes, flown, strict=True):
-        arrival = np.nanmedian(np.abs(found[:, 0] / flown[-1][:, 0] - 1.0))
+        least = np.nanmedian(np.abs(found[:, 0] / flown[-1][:, 0] - 1.0))
         slack_cm = 100 * np.median(np.abs(found[:, 1] - flown[-1][:, 1]))
         name = f"{100 * mesh.line_m:.1f} and {100 * mesh.leader_m:.1f}"
-        print(f"{name:<34}{arrival:>8.1%}{slack_cm:>6.1f} cm   the finest")
+        print(f"{name:<34}{least:>8.1%}{slack_cm:>6.1f} cm   the finest")
 
 
 def against_the_engine() -> None:
@@ -86,7 +97,7 @@ def against_the_engine() -> None:
 
 def screen() -> None:
     """Rank correlation of the screen with the simulation over random leaders."""
-    rigs = random_rigs(FAST, 160)
+    rigs = random_rigs(FULL, 160)
     shown, cast, times, opened = [], [], [], []
     begun = time.perf_counter()
     quick = [screened(rig, STROKE) for rig in rigs]
@@ -113,59 +124,48 @@ def service(url: str) -> None:
     with httpx.Client(base_url=url, timeout=60.0) as client:
         first = client.get("/api/leaders").json()[0]
         design = client.get(f"/api/leaders/{first['leader_id']}").json()["design"]
+        near: dict[str, dict] = {}
 
-        def cast(number: int, resolution: str, aim: float | None, bench: str) -> float:
-            speed = f"{13 + (number % 500) / 125:.3f} m/s"  # a new cast each time, never a kept one
+        def cast(number: int, bench: str) -> float:
+            """Its tippet a little longer each time, as a drag does; never a kept one."""
+            leader = design["leader"]
+            last = leader["pieces"][-1]
+            longer = {**last, "length_m": 0.5 + (number % 997) / 2000.0}
+            changed = {**leader, "pieces": [*leader["pieces"][:-1], longer]}
             body = {
                 "bench": bench,
-                "design": design,
-                "resolution": resolution,
-                "first_deg": aim,
-                "stroke": {"speed": speed},
+                "design": {**design, "leader": changed},
+                "near": near.get(bench) or near.get("one"),
             }
             begun = time.perf_counter()
             answer = client.post("/api/casts", json=body).raise_for_status().json()
-            aims[bench] = answer["aim_deg"]
+            near[bench] = answer["near"]
             return 1e3 * (time.perf_counter() - begun)
 
-        aims: dict[str, float] = {}
         for _ in range(6):
-            cast(499, "full", None, "warm")
+            cast(499, "one")
         number = iter(range(10_000))
-        for resolution in ("fast", "full"):
-            # as a drag does: each cast begins from the aim of the one before
-            found = sorted(
-                cast(next(number), resolution, aims.get("one"), "one") for _ in range(60)
-            )
-            row(f"{resolution}, one bench", found)
+        row("one bench, dragging", sorted(cast(next(number), "one") for _ in range(60)))
         with ThreadPoolExecutor(9) as pool:
-            for resolution, pause_s in (("fast", 0.25), ("full", 1.0)):
-                people = [
-                    pool.submit(_drag, cast, number, resolution, aims["one"], f"hand-{n}", pause_s)
-                    for n in range(8)
-                ]
-                row(
-                    f"{resolution}, 8 benches by hand",
-                    sorted(ms for one in people for ms in one.result()),
-                    f"each asks every {pause_s:g} s",
-                )
-            for resolution in ("fast", "full"):
-                asked = [
-                    pool.submit(cast, next(number), resolution, aims["one"], f"bench-{n}")
-                    for n in range(64)
-                ]
-                others = sorted(_timed(client) for _ in range(30))
-                row(f"{resolution}, 8 benches without pause", sorted(f.result() for f in asked))
-                row("  another call meanwhile", others)
+            people = [pool.submit(_drag, cast, number, f"hand-{n}", 0.5) for n in range(8)]
+            row(
+                "8 benches by hand",
+                sorted(ms for one in people for ms in one.result()),
+                "each asks every 0.5 s",
+            )
+            asked = [pool.submit(cast, next(number), f"bench-{n}") for n in range(64)]
+            others = sorted(_timed(client) for _ in range(30))
+            row("8 benches without pause", sorted(f.result() for f in asked))
+            row("  another call meanwhile", others)
     _memory(url)
 
 
-def _drag(cast, number, resolution: str, aim: float, bench: str, pause_s: float) -> list[float]:
+def _drag(cast, number, bench: str, pause_s: float) -> list[float]:
     """One angler who changes something every ``pause_s``, for twelve changes."""
     found = []
     for _ in range(12):
         time.sleep(pause_s * random.uniform(0.7, 1.3))
-        found.append(cast(next(number), resolution, aim, bench))
+        found.append(cast(next(number), bench))
     return found
 
 

@@ -11,6 +11,7 @@ import numpy as np
 from playwright.sync_api import sync_playwright
 
 from bench import casts, waters
+from bench.finding import finding
 from bench.laps import laps, row
 from bench.strain import strain
 from nine_knots.core.base.units import Units
@@ -114,6 +115,7 @@ def main() -> None:
     casts.by_mesh()
     casts.against_the_engine()
     casts.screen()
+    finding()
     if len(sys.argv) > 1:
         over_http(sys.argv[1])
         return

@@ -77,7 +77,7 @@ def _whole(url: str, design: dict, turn: int) -> float:
         ("/api/bench", {"design": changed}),
         (
             "/api/casts",
-            {"bench": "verdict", "design": changed, "resolution": "full", "first_deg": 6},
+            {"bench": "verdict", "design": changed},
         ),
         ("/api/water", {**named, "movie": True}),
         ("/api/hold", {"design": changed, "soaked": True, "record": False, "units": "metric"}),

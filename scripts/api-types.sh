@@ -23,5 +23,5 @@ if [ "${1:-}" = --check ]; then
 else
   cp "$made/schema.d.ts" "$made/versions.json" "$made/tints.css" "$PROJECT/web/generated/"
   "$PYTHON" -c 'import json; from nine_knots.formats.leader_json import schema
-print(json.dumps(schema(), indent=1, ensure_ascii=False))' >"$PROJECT/docs/leader-1.schema.json"
+print(json.dumps(schema(), indent=1, ensure_ascii=False))' >"$PROJECT/docs/leader.schema.json"
 fi

@@ -21,7 +21,7 @@ from pydantic import BaseModel
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.units import Units
-from nine_knots.core.judge.turnover import mono_measure, turnover_measure
+from nine_knots.core.judge.turnover import Thrown, mono_measure, turnover_measure
 from nine_knots.core.judge.verdict import grounds_of, verdict_of
 from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.mono import mass_ratio
@@ -41,7 +41,7 @@ SPREAD = re.compile(r"±\s*(\d+)\s*%")
 USUAL_SPREAD = 0.2
 LEAST_MEASURE = 30  # a whole number above it is a measure, below it a count
 SETTLES = {  # by the path of the module, the longest that fits
-    "core/judge/effort": "landings of many casters at known line speeds",
+    "core/judge/lift": "sunk flies drawn off the water on a spring scale",
     "core/judge": "rigs that are known to work, judged blind by several builders",
     "core/judge/own_cast": "landings of many casters",
     "core/models/cast": "a cast filmed from the side against a scale",
@@ -179,9 +179,9 @@ def _cords(design: Design) -> dict[str, Measure]:
         if ratio is not None:
             found.append(mono_measure(ratio))
         else:
-            caster = QuickCaster()
-            flight = caster.cast(design.leader, day.line, day.fly, Stroke(), air_of(day.wind))
-            found.append(turnover_measure(flight, design.leader, day, units))
+            stroke, air = Stroke(), air_of(day.wind)
+            least = QuickCaster().least(design.leader, day.line, day.fly, stroke, air)
+            found.append(turnover_measure(Thrown(least, stroke, ""), design.leader, day, units))
     except NineKnotsError:
         pass
     return {one.key: one for one in found}

@@ -1,5 +1,6 @@
 """Takes the pictures in docs/screenshots from a fresh demo: python -m scripts.screenshots."""
 
+import re
 import tempfile
 from collections.abc import Callable
 from pathlib import Path
@@ -42,11 +43,19 @@ def sentence(page: Page) -> None:
     page.locator("#say-water").click()
 
 
-def schools(page: Page) -> None:
-    """The schools on the shelf."""
+def shelf(page: Page) -> None:
+    """The saved leaders, below the schools of the day."""
     page.goto("/shelf")
-    page.get_by_text("Compound slack", exact=True).first.click()
-    page.get_by_role("heading", name="Start from a school").evaluate("e => e.scrollIntoView()")
+    page.get_by_role("group", name="Fits this day").wait_for()
+    page.get_by_role("heading", name="Saved leaders").evaluate("e => e.scrollIntoView()")
+
+
+def schools(page: Page) -> None:
+    """Which school today, and one of them in full."""
+    page.goto("/shelf")
+    page.get_by_role("group", name="Fits this day").wait_for()
+    page.get_by_role("radio", name=re.compile("^Compound slack")).check()
+    page.wait_for_timeout(1500)
 
 
 def air(page: Page) -> None:
@@ -66,6 +75,35 @@ def air_remedy(page: Page) -> None:
         timeout=30_000
     )
     page.get_by_label("Moment of the cast").fill("26")
+
+
+def sure(page: Page) -> None:
+    """The chances a cast has, what the doubt hangs on and what each piece does."""
+    open_from_shelf(page, "Skarn evening sedge")
+    page.get_by_text("Sure: what matters").click()
+    page.wait_for_timeout(2500)
+    settled(page)
+
+
+def find(page: Page) -> None:
+    """A dozen leaders found for an evening, one chosen and one pinned beside it."""
+    open_from_shelf(page, "Skarn evening sedge")
+    page.get_by_role("link", name="Find").click()
+    page.get_by_role("button", name="Find", exact=True).click()
+    expect(page.get_by_role("button", name="Find again")).to_be_visible(timeout=120_000)
+    found = page.locator("input[name=found]")
+    found.first.focus()
+    page.keyboard.press("p")
+    for _ in range(3):
+        page.keyboard.press("ArrowDown")
+    settled(page)
+
+
+def lower_rig(page: Page) -> None:
+    """What hangs below a ring, to be swapped and kept."""
+    open_from_shelf(page, "Sedge and olive")
+    joint(page, 4).click()
+    settled(page)
 
 
 def hold(page: Page) -> None:
@@ -143,11 +181,14 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "air": ("light", air),
     "air-remedy": ("dark", air_remedy),
     "sentence": ("light", sentence),
-    "shelf": ("light", at("/shelf")),
+    "shelf": ("light", shelf),
     "schools": ("dark", schools),
     "spools": ("light", at("/spools")),
     "tie": ("light", at("/tie")),
     "tie-now": ("dark", tie_now),
+    "find": ("light", find),
+    "sure": ("light", sure),
+    "lower-rig": ("light", lower_rig),
     "hold": ("light", hold),
     "water": ("light", water),
     "water-strip": ("dark", water_strip),

@@ -22,6 +22,7 @@ TABLES = (
     "tied_piece",
     "landing",
     "own_cast",
+    "lower_rig",
     "revision",
     "leader",
     "tackle",

@@ -6,7 +6,7 @@ import time
 
 from nine_knots.api.work.tasks import Task
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.base.patience import still_wanted, tell
+from nine_knots.core.base.patience import show, still_wanted, tell
 
 
 class Nap(Task):
@@ -26,10 +26,24 @@ class Nap(Task):
         return self.name + "x" * self.size
 
 
-class LongNap(Nap):
-    """A heavy one, whose time is soon up."""
+class Showing(Nap):
+    """Shows twice what it comes to."""
+
+    def work(self) -> str:
+        show(b"half")
+        show(b"nearly")
+        return self.name
+
+
+class HeavyNap(Nap):
+    """A heavy one."""
 
     heavy = True
+
+
+class LongNap(HeavyNap):
+    """A heavy one, whose time is soon up."""
+
     most_s = 1.0
 
 

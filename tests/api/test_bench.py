@@ -2,6 +2,8 @@
 
 import pytest
 
+from nine_knots.api.examples import DESIGN, SITUATION
+
 
 def ask(client, design, **more):
     return client.post("/api/bench", json={"design": design, "units": "imperial", **more})
@@ -101,8 +103,22 @@ def test_a_leader_from_nothing_is_one_butt(client):
 def test_the_catalogue_names_every_choice_in_the_anglers_units(client):
     inches = client.get("/api/catalogue").json()
     metric = client.get("/api/catalogue", params={"units": "metric"}).json()
-    assert len(inches["schools"]) == 21
+    assert len(inches["schools"]) == 23
     assert {"line", "loop", "between", "eye"} == set(inches["knots"])
     assert inches["depths"][1]["note"].endswith(" in")
     assert metric["depths"][1]["note"].endswith(" cm")
     assert all(school["opponent"] and school["objection"] for school in inches["schools"])
+
+
+def test_what_i_always_tie_is_used_by_every_school_and_everywhere_on_a_leader(client):
+    mine = {"fly": "uni", "ring": "uni", "tippet": "double-uni", "sections": "double-uni"}
+    assert client.put("/api/angler/knots", json=mine).json() == mine
+    asked = {"school": "halving", "situation": SITUATION}
+    made = client.post("/api/proposals", json=asked).json()["leader"]
+    assert [joint["knot"] for joint in made["joints"][1:]] == ["double-uni"] * 3 + ["uni"]
+    tied = client.post("/api/bench/my-knots", json={"design": DESIGN}).json()
+    assert tied["joints"][-1]["knot"] == "uni"
+    wrong = client.put("/api/angler/knots", json={"fly": "blood"})
+    assert (wrong.status_code, "not tied there" in wrong.text) == (422, True)
+    client.put("/api/angler/knots", json={})
+    assert client.get("/api/angler/knots").json()["fly"] is None

@@ -36,6 +36,7 @@ def fuzzed(url: str, examples: str, phases: str) -> subprocess.CompletedProcess:
     tool = Path(sys.executable).with_name("st")
     config = Path(__file__).with_name("schemathesis.toml")
     run = ["run", f"{url}/api/openapi.json", "--checks", "all", "--continue-on-failure"]
+    run += ["--exclude-path", "/api/find"]  # half a minute each; /api/find/asked has its form
     size = ["--max-examples", examples, "--phases", phases, "--seed", "8", "--workers", "2"]
     command = [str(tool), "--config-file", str(config), *run, *size]
     return subprocess.run(command, capture_output=True, text=True, check=False)

@@ -55,6 +55,6 @@ def test_a_gust_is_asked_for(client, saved):
     assert (calm["gust"], gusty["gust"]["text"]) == (None, "8.0 m/s")
     assert gusty["turnover"]["position"] < calm["turnover"]["position"]
     body = {"bench": "test", "design": design, "units": "metric"}
-    assert "m/s, less than an easy stroke, just opens it" in calm["turnover"]["why"]
+    assert "m/s, less than an easy stroke; yours" in calm["turnover"]["why"]
     refused = client.post("/api/casts", json={**body, "stroke": {"gust": "99 m/s"}})
     assert refused.json()["where"] == "gust"

@@ -109,8 +109,16 @@ def test_forty_writers_at_once(client, saved, noun):
                 form = {"knot": "blood", "seconds": 30.0, "rated": "good"}
                 return client.post("/api/practice", json=form)
 
+    def write_at_last(number: int) -> int:
+        """Sent again, as a page does, where the bounded wait for the database ran out."""
+        for _ in range(5):
+            status = write(number).status_code
+            if status != 503:
+                break
+        return status
+
     with ThreadPoolExecutor(40) as pool:
-        statuses = [answer.status_code for answer in pool.map(write, range(40))]
+        statuses = list(pool.map(write_at_last, range(40)))
     if noun == "revision":
         assert sorted(statuses) == [201, *[412] * 39]
     else:

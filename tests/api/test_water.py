@@ -30,7 +30,8 @@ def test_a_rig_is_read_with_its_movie_or_without(client, rig):
 
 def test_units_and_what_is_asked_change_the_words(client, rig):
     metric = ask(client, "", rig, units="metric", fished={"wanted": "60 cm"}).json()
-    (wanted,) = metric["fields"]
+    wanted, drift = metric["fields"]
+    assert (drift["key"], drift["text"]) == ("drift", "12 m")
     assert (wanted["key"], wanted["text"]) == ("wanted", "60 cm")
     assert "60 cm" in metric["depth_cord"]["why"]
 
@@ -67,6 +68,10 @@ def test_what_mends_it_and_what_works(client, rig):
 def test_the_depth_table_and_the_card_that_carries_it(client, rig):
     table = ask(client, "/depth-table", rig).json()
     assert len(table["depths"]) == len(table["rows"][0]["cells"]) == 3
+    named = ask(client, "/depth-table", rig, depths="60 cm; 1.2 m").json()
+    assert named["depths"] == ["24 in", "4 ft"]
+    refused = ask(client, "/depth-table", rig, depths="2 ft, a lot")
+    assert (refused.status_code, refused.json()["where"]) == (422, "depths")
     wanted = {"wanted": [{"design": rig, "count": 1}], "paper": "a4"}
     plain = client.post("/api/tying/cards", json=wanted)
     with_table = client.post("/api/tying/cards", json={**wanted, "depth_table": True})

@@ -148,6 +148,13 @@ def cord(page: Page, name: str) -> Locator:
     return page.get_by_label("The verdict").locator(".cord").filter(has=heading)
 
 
+def typed(page: Page, label: str, text: str) -> None:
+    """Type into a field and hand it on."""
+    field = page.get_by_role("textbox", name=label, exact=True)
+    field.fill(text)
+    field.press("Enter")
+
+
 def tab_to(page: Page, name: str) -> None:
     """Press Tab until the control of this name has the focus."""
     for _ in range(120):

@@ -29,6 +29,7 @@ PLACES = {
     "spools": "/spools",
     "knots": "/knots/blood",
     "shelf": "/shelf",
+    "find": "/find",
 }
 
 
@@ -43,6 +44,8 @@ def show(page: Page, view: str) -> None:
         expect(page.get_by_text("Tie, in this order")).to_be_visible()
     elif view == "shelf":
         expect(page.get_by_role("button", name="Put this")).to_be_visible()
+    elif view == "find":
+        expect(page.get_by_role("button", name="Find", exact=True)).to_be_visible()
     elif view == "spools":
         expect(page.get_by_text("Knotless tapers").first).to_be_visible()
     else:
@@ -91,6 +94,7 @@ VIEWS = [
     "spools",
     "spool form",
     "shelf",
+    "find",
 ]
 
 
@@ -110,7 +114,7 @@ def test_nothing_serious(page, theme):
 def test_nothing_serious_on_a_phone(page):
     page.set_viewport_size({"width": 390, "height": 844})
     found = {}
-    for view in ("bench", "water", "hold", "tie", "tie now", "spools", "knots", "shelf"):
+    for view in ("bench", "water", "hold", "tie", "tie now", "spools", "knots", "shelf", "find"):
         show(page, view)
         found[view] = serious(page)
         wide = page.evaluate("document.documentElement.scrollWidth - innerWidth")

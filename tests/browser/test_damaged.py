@@ -8,7 +8,7 @@ from playwright.sync_api import expect
 
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Database
-from tests.browser.conftest import open_from_shelf, piece
+from tests.browser.conftest import draft_kept, open_from_shelf, piece
 
 AGE_THE_DRAFTS = """(version) => new Promise((done, failed) => {
   const opened = indexedDB.open('nine-knots')
@@ -50,9 +50,11 @@ def test_a_damaged_leader_is_shown_beside_the_others(page, program):
 
 
 def test_a_draft_that_cannot_be_read_is_told_and_given_out(page):
-    open_from_shelf(page, "Night pool")
+    with draft_kept(page):
+        open_from_shelf(page, "Night pool")
     expect(piece(page, 1)).to_be_visible()
-    page.goto("/knots/blood")
+    with draft_kept(page):  # every place keeps what it has read: aged before, it would be young
+        page.goto("/knots/blood")
     expect(page.locator("svg.knot")).to_be_visible()
     page.evaluate(AGE_THE_DRAFTS, 99)
     page.goto("/")

@@ -27,12 +27,12 @@ def test_a_knot_is_advised_and_changes_the_hold(hold):
 
 
 def test_a_poor_knot_is_warned_of_and_mended_with_a_click(hold):
-    joint(hold, 1).click()
+    joint(hold, 6).click()
     chosen = hold.get_by_label("What is selected")
-    chosen.get_by_label("Tied as").select_option(label="double surgeon's")
-    expect(chosen.get_by_role("note")).to_contain_text("leaves a bend")
+    chosen.get_by_label("Tied as").select_option(label="haywire twist")
+    expect(chosen.get_by_role("note")).to_contain_text("A haywire twist is for wire only")
     chosen.get_by_role("button", name="Mend it").click()
-    expect(joint(hold, 1)).to_have_accessible_name(re.compile("blood knot"))
+    expect(joint(hold, 6)).to_have_accessible_name(re.compile("improved clinch"))
     expect(chosen.get_by_role("note")).to_have_count(0)
 
 

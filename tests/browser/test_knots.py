@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import expect
 
-from tests.browser.conftest import tab_to
+from tests.browser.conftest import joint, tab_to
 
 
 def test_a_knot_is_stepped_by_keyboard_and_mirrored(page):
@@ -87,3 +87,18 @@ def test_a_pull_is_noted_by_hand_and_read_from_the_scale_and_its_faults_are_said
         pulls.get_by_role("button", name="All as CSV").click()
     text = download.value.path().read_text()
     assert text.count("palomar") == 2
+
+
+def test_what_i_always_tie_is_set_once_and_tied_everywhere(page):
+    page.get_by_role("link", name="Knots").click()
+    mine = page.get_by_role("region", name="What I always tie")
+    for place, knot in (("To the fly", "uni knot"), ("Between other pieces", "double uni")):
+        mine.get_by_label(place).select_option(label=knot)
+    page.get_by_role("link", name="Bench").click()
+    joint(page, 1).click()
+    page.get_by_role("button", name="Tie all of it with my knots, wherever they hold").click()
+    expect(joint(page, 1)).to_have_accessible_name(re.compile("double uni"))
+    expect(joint(page, 6)).to_have_accessible_name(re.compile("uni knot"))
+    page.get_by_role("link", name="Knots").click()
+    for place in ("To the fly", "Between other pieces"):
+        mine.get_by_label(place).select_option(label="as is usual")

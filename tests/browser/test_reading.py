@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import expect
 
-from tests.browser.conftest import cord, piece, pieces, title
+from tests.browser.conftest import cord, open_from_shelf, piece, pieces, title
 
 
 def test_the_sentence_is_the_form(page):
@@ -41,10 +41,10 @@ def test_a_new_fly_is_typed_kept_and_cast(page):
     panel = page.get_by_role("dialog", name="The fly")
     panel.get_by_text("Another fly …").click()
     panel.get_by_label("Name").fill("Loud hopper")
-    panel.get_by_label("Hook").fill("enormous")
+    panel.get_by_label("Hook", exact=True).fill("enormous")
     panel.get_by_role("button", name="Put it in the box").click()
     expect(panel.get_by_role("alert")).to_contain_text("no hook size")
-    panel.get_by_label("Hook").fill("8")
+    panel.get_by_label("Hook", exact=True).fill("8")
     panel.get_by_role("button", name="Put it in the box").click()
     expect(page.get_by_role("button", name="the Loud hopper")).to_be_visible()
     expect(panel.get_by_text("Loud hopper")).to_be_visible()
@@ -129,3 +129,48 @@ def test_the_keys_are_listed(page):
     expect(keys.get_by_text("split the piece in two")).to_be_visible()
     page.keyboard.press("Escape")
     expect(keys).to_be_hidden()
+
+
+def test_escape_closes_a_panel_wherever_the_focus_is(page):
+    page.get_by_role("button", name="the Skarn sedge 14").click()
+    panel = page.get_by_role("dialog", name="The fly")
+    expect(panel).to_be_visible()
+    page.evaluate("document.activeElement.blur()")
+    page.keyboard.press("Escape")
+    expect(panel).to_have_count(0)
+
+
+def test_the_shelf_opens_with_the_schools_that_fit_the_day(page):
+    """By keyboard: what fits comes first, the arrows go on, its leader goes onto the bench."""
+    page.get_by_role("link", name="Shelf").click()
+    fits = page.get_by_role("group", name="Fits this day")
+    first = fits.get_by_role("radio").first
+    expect(first).to_be_checked(timeout=30_000)
+    expect(fits.get_by_role("listitem").first).to_contain_text("Turnover: opens")
+    first.focus()
+    page.keyboard.press("ArrowDown")
+    expect(fits.get_by_role("radio").nth(1)).to_be_checked()
+    would = page.get_by_role("group", name="Would do with one change")
+    would.get_by_role("radio").first.check()
+    page.get_by_role("button", name="Put this one on the bench").click()
+    expect(cord(page, "Hold")).to_contain_text("right")
+    page.get_by_role("link", name="Shelf").click()
+    expect(page.get_by_role("group", name="Not for this")).to_contain_text("wants a sunk nymph")
+
+
+def test_how_sure_it_is_and_what_matters(page):
+    open_from_shelf(page, "Estuary wind leader")
+    page.get_by_text("Sure: what matters").click()
+    stage = page.get_by_role("region", name="How sure, and what matters")
+    expect(stage).to_contain_text("It is on the brink.", timeout=30_000)
+    expect(stage).to_contain_text("Most of the doubt")
+    expect(stage).to_contain_text("Piece 6:")
+    expect(stage).to_contain_text("Put a micrometer on piece")
+    supposed = stage.get_by_role("region", name="What if")
+    supposed.get_by_label("How hard").focus()
+    for _ in range(12):
+        page.keyboard.press("ArrowRight")
+    expect(supposed).to_contain_text("double haul")
+    expect(supposed.get_by_role("heading", name=re.compile("^Turnover"))).to_be_visible()
+    supposed.get_by_role("button", name="As it is").click()
+    expect(supposed).to_contain_text("A normal stroke")

@@ -24,7 +24,7 @@ def test_a_leader_is_tied_through_with_the_keyboard(page):
     page.keyboard.press("ArrowRight")
     page.reload()
     expect(step.get_by_role("heading")).to_have_text(re.compile("^Piece 1 to piece 2"))
-    expect(page.get_by_text("Then: Wet, and draw up")).to_be_visible()
+    expect(page.get_by_text("Then: Dip in water, and draw up")).to_be_visible()
     field = page.get_by_label("It came out at")
     for _ in range(30):
         page.keyboard.press("Space")

@@ -1,13 +1,16 @@
 """Advice at a joint: common practice, no source; every best choice is free of faults itself."""
 
 import pytest
+from pydantic import ValidationError
 
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.core.trade.knots import KNOTS, STOUT_M
 from nine_knots.core.trade.leader import Joint, Leader
 from nine_knots.core.trade.leader.advising import advise
+from nine_knots.core.trade.leader.editing import apply_edit
+from nine_knots.core.trade.leader.edits import UseStock
 from nine_knots.core.trade.tackle import Fly, FlyLine
-from tests.makers import DRY, FIVE, PLAIN, level, tied
+from tests.makers import DRY, FIVE, PLAIN, knotless, level, tied, workbench
 
 BARE = FlyLine(title="bare", weight=5, tip="bare")
 
@@ -37,9 +40,8 @@ def test_like_sizes_take_a_blood_knot_and_the_other_school_is_named():
 @pytest.mark.parametrize(
     ("above", "below", "knot", "said"),
     [
-        (level(20, 2), level(18, 2), "double-surgeons", "leaves a bend"),
         (level(17, 2), level(11, 2), "blood", "step is too great"),
-        (level(9, 2), level(8, 2, "tippet", "fluorocarbon"), "blood", "weak spot"),
+        (level(9, 2), level(8, 2, "tippet", "fluorocarbon"), "albright", "slips more"),
         (level(9, 2), level(12, 2, "tippet"), "blood", "Thicker material follows"),
     ],
 )
@@ -51,6 +53,24 @@ def test_poor_choices_are_warned_of_with_a_mend(above, below, knot, said):
         if fault.instead is not None:
             mended = retied(leader, 1, fault.instead)
             assert fault.what not in faults(mended, 1)
+
+
+@pytest.mark.parametrize(
+    ("above", "below", "knot"),
+    [
+        (level(20, 2), level(18, 2), "double-surgeons"),
+        (level(24, 2), level(15, 2, "tippet"), "double-surgeons"),
+        (level(15, 2), level(12, 2, "tippet", "fluorocarbon"), "blood"),
+        (level(32, 2, "butt", "nylon-medium"), level(24, 2, "taper", "nylon-medium"), "blood"),
+    ],
+)
+def test_another_school_is_no_fault(above, below, knot):
+    assert faults(retied(tied(above, below), 1, Joint(knot=knot)), 1) == ""
+
+
+def test_a_cut_back_taper_takes_its_knots_by_its_end():
+    assert faults(tied(knotless()), 1) == ""
+    assert at(tied(knotless()), 1).best.joint.knot == "improved-clinch"
 
 
 def test_a_clinch_in_heavy_mono_and_mono_knots_in_wire_are_warned_of():
@@ -108,3 +128,20 @@ def test_every_knot_says_how_its_tags_leave_and_keeps_its_limits_in_reach():
         assert knot.most_m is None or knot.most_m >= STOUT_M
     assert KNOTS["blood"].dropper
     assert KNOTS["triple-surgeons"].dropper
+
+
+def test_soft_wire_takes_a_surgeons_and_a_snap_without_fault():
+    mono, soft = level(16, 5), level(14, 1, "bite", "wire-soft")
+    leader = retied(tied(mono, soft), 1, Joint(knot="double-surgeons"))
+    assert faults(leader, 1) == ""
+    assert at(leader, 1).other.joint == Joint(knot="double-surgeons")
+    single = retied(tied(mono, level(14, 1, "bite", "wire-single")), 1, leader.joints[1])
+    assert "does not hold in single-strand wire" in faults(single, 1)
+    other = at(leader, 2, fly=Fly(title="Pike fly", kind="predator", hook=-3)).other
+    assert other.joint.kind == "snap"
+    snapped = retied(leader, 2, other.joint)
+    assert faults(snapped, 2) == ""
+    swapped = apply_edit(snapped, UseStock(piece=1, spool_id="nylon-stiff-160"), workbench())
+    assert (swapped.joints[-1].kind, swapped.joints[-1].knot) == ("snap", "improved-clinch")
+    with pytest.raises(ValidationError, match="at the leader's end"):
+        tied(mono, soft).remade(joints=(leader.joints[0], other.joint, leader.joints[2]))

@@ -129,6 +129,8 @@ def test_a_new_piece_comes_from_the_spool_between_its_neighbours():
     last = apply_edit(PLAIN, Insert(joint=4), BENCH)
     assert (first.pieces[0].role, last.pieces[-1].role) == ("butt", "tippet")
     assert last.joints[-1] == PLAIN.joints[-1]
+    assert last.pieces[-1].upper_diameter_m == pytest.approx(6 * THOU_M)  # the next thinner
+    assert last.pieces[-1].strand.material == PLAIN.pieces[-1].strand.material
 
 
 def test_the_last_piece_stays():
@@ -191,3 +193,8 @@ def test_any_row_of_changes_leaves_a_leader(edits):
 def test_a_shelf_of_wire_alone_still_serves_an_insert():
     only = workbench(stock=(spool(13, "wire-single"),))
     assert len(apply_edit(PLAIN, Insert(joint=2), only).pieces) == 5
+
+
+def test_a_packet_is_put_on_whole_and_cut_only_when_asked():
+    whole = apply_edit(PLAIN, UseStock(piece=0, spool_id="taper-a"), BENCH).pieces[0]
+    assert (whole.cut_butt_m, whole.cut_tip_m) == (0.0, 0.0)

@@ -5,6 +5,7 @@ import itertools
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
+from pydantic import ValidationError
 
 from nine_knots.core.base.errors import OutOfRange, Unreadable
 from nine_knots.core.base.measure import on_the_cord
@@ -13,6 +14,7 @@ from nine_knots.core.tell.evaluation import evaluate
 from nine_knots.core.tell.sentence import Say, hear, phrases
 from nine_knots.core.trade.leader import Joint, Leader
 from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
+from nine_knots.core.trade.tackle import OwnFish
 from tests.makers import INCHES, METRIC, PLAIN, day, design, knotless, level, tied
 
 
@@ -156,3 +158,14 @@ def test_what_is_not_heard_names_its_part(part, text, error):
 
 def test_a_situation_is_whole():
     assert Situation.model_validate_json(day().model_dump_json()) == day()
+
+
+def test_another_fish_is_said_by_its_mouth_and_teeth():
+    heard = hear(day(), Say(part="fish", text="other"), INCHES).quarry
+    assert (heard.fish.title, heard.fish.bites_through) == ("fish", False)
+    wolf = heard.model_copy(update={"own": OwnFish(title="wolf fish", teeth="cutting")})
+    said = measure(design(quarry=wolf), "hold")
+    assert said.standing == "too little"
+    assert "wolf fish" in said.why
+    with pytest.raises(ValidationError, match="mouth and teeth"):
+        Quarry(kind="other")

@@ -4,17 +4,21 @@ import numpy as np
 import pytest
 from scipy.stats import binom
 
-from nine_knots.core.base.units.factors import INCH_M
+from nine_knots.core.base.errors import Unreadable
+from nine_knots.core.base.units.factors import INCH_M, POUND_N
 from nine_knots.core.judge.record_rule import bite_m, class_m, record_lines
+from nine_knots.core.models.hold.above import above_of
 from nine_knots.core.models.hold.elements import hold_of
 from nine_knots.core.models.hold.stretch import at_the_hook_n_m, compliance_m_n, energy_j
+from nine_knots.core.tell.evaluation import evaluate
 from nine_knots.core.tell.pull import hold_reading
+from nine_knots.core.tell.sentence import Say, hear
 from nine_knots.core.trade.leader import Joint, Leader
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.edits import SetWear, UseStock
 from nine_knots.core.trade.situation import Quarry, Water
 from nine_knots.core.trade.tackle import Rod
-from tests.makers import INCHES, METRIC, PLAIN, design, knotless, level, tied, workbench
+from tests.makers import INCHES, METRIC, PLAIN, day, design, knotless, level, tied, workbench
 
 
 def reading(made=None, soaked=True, record=False, units=INCHES):
@@ -104,7 +108,7 @@ def test_facts_follow_fish_snags_rod_and_ring():
     assert fact(reading(heavy), "The day asks").standing == "too little"
     stout = design(tied(level(24, 4, "butt"), level(22, 3, "tippet")))
     assert fact(reading(stout), "The rod").standing == "too much"
-    assert fact(reading(stout), "The line").standing == "too much"
+    assert fact(reading(stout), "Above the leader").standing == "too much"
     joints = list(PLAIN.joints)
     joints[2] = Joint(kind="ring", knot="improved-clinch", upper_knot="clinch")
     ringed = Leader(pieces=PLAIN.pieces, joints=tuple(joints))
@@ -141,3 +145,33 @@ def test_the_record_rule_measures_as_it_says():
     assert [line.passes for line in record_lines(leader(14.5, 12), INCHES)] == [False, False]
     assert not record_lines(tied(level(20, 3, "butt")), METRIC)[0].passes
     assert reading(record=False).record == ()
+
+
+def test_a_rod_too_light_for_the_fish_is_said_and_one_that_is_not_is_let_be():
+    """Common practice, no source: a 2-weight and a 20-inch trout."""
+    light, usual = (Rod(title="r", length_m=2.6, weight=weight) for weight in (2, 5))
+    trout = Quarry(kind="trout", mass_kg=1.4)
+    said = fact(reading(design(rod=light, quarry=trout)), "The rod")
+    assert "light for a fish" in said.text
+    assert "light" not in fact(reading(design(rod=usual, quarry=trout)), "The rod").text
+
+
+def test_everything_from_the_reel_to_the_hook_is_one_chain():
+    bare = evaluate(design(), {}, INCHES).chain
+    assert [link.title for link in bare.links] == ["line", "line's loop"]
+    assert bare.words == "From the line down the leader goes first."
+    backed = hear(day(), Say(part="backing", text="20 lb, 100 yd"), INCHES)
+    whole = evaluate(design(line=backed.line), {}, INCHES).chain
+    assert [link.title for link in whole.links][:3] == ["reel", "backing", "backing to line"]
+    assert "300 ft" in whole.links[1].detail
+    poor = backed.line.remade(backing=backed.line.backing.remade(strength_n=4.0 * POUND_N))
+    weak = design(line=poor)
+    found = above_of(weak, hold_of(weak.leader))
+    assert found.leader_first + sum(link.chance for link in found.links) == pytest.approx(1.0)
+    told = fact(reading(weak), "Above the leader")
+    assert told.standing == "too much"
+    assert told.text.startswith("The reel, 2.4 lb, parts before the leader")
+    for text in ("20 lb", "a lot, 100 yd"):
+        with pytest.raises(Unreadable):
+            hear(day(), Say(part="backing", text=text), INCHES)
+    assert hear(backed, Say(part="backing", text=""), INCHES).line.backing is None

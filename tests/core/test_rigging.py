@@ -6,12 +6,14 @@ from pydantic import ValidationError
 from nine_knots.core.base.errors import EditRefused, Unreadable
 from nine_knots.core.judge.loss import what_is_lost
 from nine_knots.core.models.hold.elements import hold_of, hold_of_dropper
+from nine_knots.core.tell.tying.companion import screens
 from nine_knots.core.tell.tying.cutting import cut_length_m
 from nine_knots.core.tell.tying.steps import work_order
 from nine_knots.core.trade.leader import Attachment, Dropper, Joint
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.edits import Delete, SetLength, UseStock
 from nine_knots.core.trade.leader.rig_edits import (
+    AddFly,
     ChangeFly,
     HangOn,
     MoveThing,
@@ -50,6 +52,9 @@ def test_a_thing_is_slid_stepped_typed_and_taken_off():
     assert slid.mass_kg == pytest.approx(0.6e-3)
     typed = edited(hung, SetThing(thing=0, size="No 4", above="9 in", metal="tin")).attachments[0]
     assert (typed.mass_kg, typed.metal) == (pytest.approx(0.18e-3), "tin")
+    assert edited(hung, SetThing(thing=0, size="3/0")).attachments[0].mass_kg == pytest.approx(
+        0.8e-3
+    )
     assert edited(hung, SetThing(thing=0, size="0.33 g")).attachments[0].mass_kg == pytest.approx(
         0.33e-3
     )
@@ -94,7 +99,7 @@ def test_a_dropper_is_tied_on_a_knot_that_leaves_a_tag_and_shortens_with_its_fli
     leader = edited(SetDropper(joint=2, fly=NYMPH), leader=stepped)
     assert leader.joints[2].knot in ("blood", "triple-surgeons")
     dropper = leader.joints[2].dropper
-    assert dropper.strand == leader.pieces[2].strand
+    assert dropper.strand == leader.pieces[1].strand
     assert dropper.length_m == pytest.approx(0.3, abs=0.01)
     changed = edited(ChangeFly(joint=2), leader=leader).joints[2].dropper
     assert changed.changes_left == dropper.changes_left - 1
@@ -102,8 +107,8 @@ def test_a_dropper_is_tied_on_a_knot_that_leaves_a_tag_and_shortens_with_its_fli
         edited(*[ChangeFly(joint=2)] * 12, leader=leader)
     longer = edited(NudgeDropper(joint=2, steps=4), leader=leader).joints[2].dropper
     assert longer.length_m == pytest.approx(dropper.length_m + 8 * INCHES.length_step_m, abs=0.004)
-    upper = edited(SetDropper(joint=2, tag="upper"), leader=leader).joints[2].dropper
-    assert upper.strand == leader.pieces[1].strand
+    lower = edited(SetDropper(joint=2, tag="lower"), leader=leader).joints[2].dropper
+    assert lower.strand == leader.pieces[2].strand
 
 
 def test_droppers_and_flies_in_line_outlive_other_changes():
@@ -142,11 +147,46 @@ def test_the_hold_goes_along_the_tree():
 def test_a_tag_is_cut_with_its_piece_and_the_work_tells_what_hangs():
     plain = edited(SetDropper(joint=3, fly=NYMPH), RemoveDropper(joint=3))
     leader = edited(SetDropper(joint=3, fly=NYMPH), HangOn(kind="shot"), HangOn(kind="indicator"))
-    more = cut_length_m(leader, 3) - cut_length_m(plain, 3)
+    assert leader.joints[3].dropper.tag == "upper"  # towards the fly is the end of the upper piece
+    more = cut_length_m(leader, 2) - cut_length_m(plain, 2)
     assert more > leader.joints[3].dropper.length_m
     order = work_order(leader, DRY, {}, INCHES)
     titles = " / ".join(step.title for step in order.steps)
     assert "Pinch on shot BB" in titles
     assert "Put on the indicator" in titles
     join = next(step for step in order.steps if step.title.startswith("Piece 3 to piece 4"))
-    assert "Leave the lower tag long" in join.detail
+    assert "Leave the upper tag long" in join.detail
+
+
+def test_a_second_and_a_third_fly_hang_on_tags_by_one_act_each():
+    three = edited(AddFly(), AddFly(), leader=tied(level(15, 4, "butt"), level(8, 5, "tippet")))
+    up = [three.length_m - three.joints_at_m[joint] for joint, _ in three.flies_above]
+    assert up == pytest.approx([2 * 0.508, 0.508], abs=0.01)
+    assert all(dropper.tag == "upper" for _, dropper in three.branches)
+    assert three.length_m == pytest.approx(9 * 0.3048)
+    near = edited(AddFly(), leader=tied(level(15, 4), level(9, 2), level(8, 1.75, "tippet")))
+    assert [joint for joint, _ in near.flies_above] == [2]  # a joint that is near enough is used
+    with pytest.raises(EditRefused, match="no room"):
+        edited(AddFly(), leader=tied(level(20, 2)))
+
+
+def test_a_fly_behind_hangs_on_a_lighter_trace_and_the_indicator_stays_where_it_is():
+    floated = edited(HangOn(kind="indicator", above="4 ft"))
+    behind = edited(AddFly(how="behind"), leader=floated)
+    trace, place = behind.pieces[-1], floated.length_m - floated.attachments[0].above_end_m
+    assert trace.strand.diameter_m < floated.pieces[-1].strand.diameter_m
+    assert behind.length_m - behind.attachments[0].above_end_m == pytest.approx(place)
+    assert behind.joints[-2].fly == DRY
+    assert behind.joints[-2].tied_from == "bend"
+
+
+def test_a_tube_goes_on_before_the_knot_and_a_snap_has_a_step_of_its_own():
+    tube = Fly(title="Tube fly", kind="predator", hook=-9, tube=True)
+    ends = (Joint(kind="loops", knot="perfection-loop"), Joint(kind="snap", knot="haywire"))
+    trace = tied(level(20, 3, "bite", "wire-single")).remade(joints=ends)
+    titles = [screen.title for screen in screens(trace, tube, {}, INCHES)]
+    on, knot, hung = (
+        next(i for i, title in enumerate(titles) if said in title)
+        for said in ("Slide the tube on", "snap: haywire", "Hang the fly in the snap")
+    )
+    assert on < knot < hung

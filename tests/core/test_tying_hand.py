@@ -6,10 +6,11 @@ from nine_knots.core.base.errors import OutOfRange
 from nine_knots.core.base.units.factors import INCH_M
 from nine_knots.core.tell.tying.as_tied import as_tied
 from nine_knots.core.tell.tying.batch import batch_of
+from nine_knots.core.tell.tying.companion import screens
 from nine_knots.core.tell.tying.cutting import cut_length_m
 from nine_knots.core.tell.tying.hand import hand_of, shown_handiness
 from nine_knots.core.tell.tying.spans import in_spans
-from nine_knots.core.tell.tying.steps import screens, work_order
+from nine_knots.core.tell.tying.steps import work_order
 from nine_knots.core.trade.leader import Joint, Leader
 from nine_knots.core.trade.tyer import Tyer
 from tests.makers import DRY, INCHES, METRIC, PLAIN, SHELF, design, knotless, level, packet, tied
@@ -105,6 +106,37 @@ def test_the_work_is_one_step_a_screen_and_ends_with_measuring():
     assert "opposite sides" in check.detail
     seat = next(s for s in shown if s.kind == "draw" and s.joint == 0)
     assert "seat square" in seat.detail
+
+
+def test_spool_by_spool_a_piece_is_cut_where_it_is_joined():
+    shown = screens(PLAIN, DRY, {}, INCHES, order="spool by spool")
+    kinds = [screen.kind for screen in shown]
+    assert kinds == ["cut", "tie", "check"] * 4 + ["tie", "check"] + ["measure"] * 4
+    assert [s.piece for s in shown if s.kind == "cut"] == [0, 1, 2, 3]
+    assert [s.joint for s in shown if s.kind == "tie"] == [0, 1, 2, 3, 4]
+    both = next(s for s in shown if s.kind == "check" and s.joint == 1)
+    assert "Dip in water, and draw up; check, tug to" in both.title
+    assert "opposite sides" in both.detail
+    assert len(shown) < len(screens(PLAIN, DRY, {}, INCHES))
+
+
+def test_a_swivels_two_knots_are_two_steps():
+    ringed = PLAIN.model_copy(
+        update={
+            "joints": (
+                *PLAIN.joints[:2],
+                Joint(kind="swivel", knot="uni", upper_knot="improved-clinch"),
+                *PLAIN.joints[3:],
+            )
+        }
+    )
+    for order in ("cut first", "spool by spool"):
+        knots = [
+            s.knot
+            for s in screens(ringed, DRY, {}, INCHES, order=order)
+            if s.kind == "tie" and s.joint == 2
+        ]
+        assert knots == ["improved-clinch", "uni"]
 
 
 def test_cautions_stand_at_the_step_they_are_for():

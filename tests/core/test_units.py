@@ -7,7 +7,9 @@ from hypothesis import strategies as st
 from nine_knots.core.base.errors import OutOfRange, Unreadable
 from nine_knots.core.base.units import (
     Units,
+    parse_area,
     parse_bead,
+    parse_depths,
     parse_diameter,
     parse_hook,
     parse_length,
@@ -64,6 +66,14 @@ def test_a_bare_figure_is_read_in_the_anglers_own_units():
     assert parse_load("5.4", "metric") == pytest.approx(5.4 * 9.80665)
 
 
+def test_depths_are_named_in_one_line():
+    assert parse_depths("3 ft; 60 cm and 1,2 m") == pytest.approx((0.6, 0.9144, 1.2))
+    assert parse_depths(" ") == ()
+    for text in ("1 m; 2 m; 3 m; 4 m; 5 m; 6 m", "40 m", "1 cm"):
+        with pytest.raises(OutOfRange):
+            parse_depths(text)
+
+
 def test_a_bare_diameter_that_only_fits_the_other_system_asks_back():
     with pytest.raises(OutOfRange) as refused:
         parse_diameter("0.45", "imperial")
@@ -74,6 +84,9 @@ def test_masses_speeds_hooks_and_beads():
     assert parse_mass("2 lb 8 oz") == pytest.approx(1.13398, abs=1e-5)
     assert parse_mass("260 mg") == pytest.approx(2.6e-4)
     assert parse_speed("12 mph") == pytest.approx(5.36448)
+    assert [parse_area(t) for t in ("3 cm²", "3", "300 mm2", "1 sq in")] == pytest.approx(
+        [3e-4, 3e-4, 3e-4, 6.4516e-4]
+    )
     assert [parse_hook(t) for t in ("14", "#16", "size 8", "1", "1/0", "2/0")] == [
         14,
         16,

@@ -143,7 +143,10 @@ def test_any_legal_rig_is_followed_finitely_above_the_bed_without_overstretch(ma
     assert places[:, 1:, 1].min() > -0.02
     along = places[:, 1:] - places[:, tree.parent[1:]]
     # a dead stop in fast water jerks the softened line: by 14 % at the worst of 300 rigs
-    assert (np.hypot(along[..., 0], along[..., 1]) / tree.length[1:]).max() < 1.2
+    # a segment at the rod's tip is longer by what was left of the one that was taken in
+    stretch = np.hypot(along[..., 0], along[..., 1]) / tree.length[1:]
+    at_the_tip = (places[:, tree.parent[1:]] == places[:, :1]).all(axis=2)
+    assert stretch[~at_the_tip].max(initial=0.0) < 1.2
     outcome = fished_of(run)
     assert 0.0 <= outcome.contact <= 1.0
     assert all(0.0 <= fly.height_m <= made.situation.water.depth_m + 0.01 for fly in outcome.flies)
@@ -216,8 +219,8 @@ def test_each_remedy_really_brings_it_in():
     made = deep(shallow)
     remedies = water_remedies_for(made, Stroke(), Angler(stock=SHELF))
     assert "setting" in {remedy.what for remedy in remedies}
-    serves = in_the_water(judgement_of(way_of(made)), INCHES, more=True)
     for remedy in remedies:
+        serves = in_the_water(judgement_of(way_of(remedy.design)), INCHES, more=True)
         again = Try("", remedy.design, Stroke(), USUAL_ASK)
         assert serves(again).gives == remedy.gives
     assert water_remedies_for(remedies[0].design, Stroke(), Angler(stock=SHELF)) == ()

@@ -1,9 +1,14 @@
 """What is said of a rig in the water: facts by the way it is fished, what-ifs, sink-tips, strip."""
 
+from itertools import product
+
 import pytest
 
 from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.tuning import mark_for_m
+from nine_knots.core.judge.remedies.water import water_remedies_for
+from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
 from nine_knots.core.models.water.fished import fished_of
 from nine_knots.core.models.water.zone import zone_top_m
@@ -15,7 +20,7 @@ from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
 from nine_knots.core.trade.situation import Water
 from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, line_profile
-from tests.makers import DRY, INCHES, METRIC, PLAIN, design, level, tied, workbench
+from tests.makers import DRY, FIVE, INCHES, METRIC, PLAIN, SHELF, design, level, tied, workbench
 
 NYMPH = Fly(title="Nymph 14", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0))
 LIGHT = Fly(title="Nymph 18", kind="nymph", hook=18)
@@ -190,7 +195,96 @@ def test_the_strip_reads_all_that_hangs():
 
 
 def test_grease_keeps_the_upper_leader_from_sinking():
+    held = {"line": FIVE, "wish": "swing", "fly": STREAMER, "water": RUN}
     greased = rigged(HangOn(kind="grease", above="4 ft"))
-    plain = fish(deep(PLAIN)).rig.tree
-    floated = fish(deep(greased)).rig.tree
+    plain = fish(design(PLAIN, **held)).rig.tree
+    floated = fish(design(greased, **held)).rig.tree
     assert float((floated.weight == 0.0).sum()) > float((plain.weight == 0.0).sum()) + 5
+
+
+BEADS = (None, 2.0, 3.8)
+
+
+@pytest.mark.parametrize("point", BEADS)
+@pytest.mark.parametrize("way", ["indicator", "tag", "in line", "tight", "drop"])
+def test_depth_and_drift_never_contradict_each_other(way, point):
+    """What is in the zone got down to it; what never got down is not in it; what drags is deep."""
+    hooked = NYMPH.model_copy(update={"bead": Bead(diameter_mm=point) if point else None})
+    leader = led() if way == "tight" else PLAIN
+    if way in ("tag", "in line"):
+        put = SetDropper if way == "tag" else SetFlyInLine
+        leader = rigged(put(joint=3, fly=NYMPH), leader=leader)
+    for depth, pace, set_at in product((0.5, 1.2), (0.3, 0.9), (1.0, 1.6)):
+        water = Water(kind="run", depth_m=depth, pace_m_s=pace)
+        fished = leader
+        if way in ("indicator", "tag", "in line"):
+            fished = rigged(HangOn(kind="indicator", above=set_at * depth), leader=leader)
+        wish = "lead and drop" if way == "drop" else "drift deep"
+        reading = water_reading(
+            design(fished, fly=hooked, water=water, wish=wish), USUAL_ASK, METRIC, movie=False
+        )
+        pair = (reading.depth_cord.standing, reading.drift.figure)
+        never_down = pair[1] in ("too light", "never gets down", "hangs")
+        assert not (never_down and pair[0] != "too little"), (pair, depth, pace, set_at)
+        drags = pair[1] in ("drags on the bed", "anchored")
+        assert not (drags and pair[0] == "too little"), (pair, depth, pace, set_at)
+        assert not (pair[0] == "too much" and reading.drift.standing != "too much"), pair
+
+
+def test_the_lowest_fly_counts_and_the_others_are_told():
+    heavy_first = rigged(SetFlyInLine(joint=3, fly=NYMPH), HangOn(kind="indicator", above="4 ft"))
+    reading = water_reading(deep(heavy_first, fly=LIGHT), USUAL_ASK, METRIC, movie=False)
+    lowest = max(reading.flies, key=lambda fly: fly.depth.si)
+    assert lowest.depth.text in reading.depth_cord.figure
+    (other,) = (fly for fly in reading.flies if fly is not lowest)
+    assert f"The {other.title} swims at {other.depth.text}" in reading.depth_cord.why
+
+
+def test_where_a_longer_drift_might_do_its_length_is_named_until_it_is_said():
+    light = deep(rigged(HangOn(kind="indicator", above="100 cm")), fly=LIGHT)
+    taken = water_reading(light, USUAL_ASK, METRIC, movie=False).drift
+    assert taken.standing == "too little"
+    assert "m is taken: say yours" in taken.why
+    said = water_reading(light, WaterAsk(drift_m=6.0), METRIC, movie=False).drift
+    assert "say yours" not in said.why
+
+
+def test_grease_near_a_dry_fly_is_not_right_and_degreasing_mends_it():
+    greased = design(rigged(HangOn(kind="grease", above="2 in")))
+    cord = water_reading(greased, USUAL_ASK, INCHES).depth_cord
+    assert (cord.standing, cord.figure) == ("too much", "tippet floats")
+    found = water_remedies_for(greased, Stroke(), Angler(stock=SHELF))
+    (mended,) = (remedy for remedy in found if remedy.what == "grease")
+    assert mended.words == "degrease the last 3 ft"
+    assert water_reading(mended.design, USUAL_ASK, INCHES).depth_cord.standing == "right"
+
+
+def test_a_greased_leader_holds_a_sunk_fly_up_where_the_grease_ends():
+    """The other way of setting a depth: common practice, no source."""
+    slow = Water(kind="pool", depth_m=1.5, pace_m_s=0.2)
+
+    def depth(*edits):
+        reading = water_reading(deep(rigged(*edits), water=slow), USUAL_ASK, METRIC, movie=False)
+        return reading.flies[-1].depth.si, {fact.title for fact in reading.facts}
+
+    bare, near, far = (depth(*edits) for edits in ((), *((grease(f),) for f in ("40 cm", "90 cm"))))
+    assert near[0] < far[0] < bare[0]
+    assert near[0] < 0.42
+    assert "Greased leader" in near[1] - bare[1]
+
+
+def grease(above):
+    return HangOn(kind="grease", above=above)
+
+
+def test_a_sighter_under_water_is_warned_of():
+    """Common practice, no source: it stays out of the water at a comfortable rod angle."""
+    short = tied(level(13, 6, "butt"), level(10, 1.5, "sighter"), level(7, 1, "tippet"))
+    short = short.model_copy(update={"school": "tight-line"})
+    under, clear = (
+        water_reading(deep(leader), USUAL_ASK, METRIC, movie=False).drift
+        for leader in (short, led())
+    )
+    assert "of the sighter are under water" in under.why
+    assert under.marginal or under.standing != "right"
+    assert "sighter" not in clear.why

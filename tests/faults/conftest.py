@@ -20,7 +20,7 @@ import pytest
 from nine_knots.launch.mariadb import free_port
 from tests.running import Running
 
-ROUNDS = int(os.environ.get("NINE_KNOTS_ROUNDS", "10"))
+ROUNDS = int(os.environ.get("NINE_KNOTS_ROUNDS", "5"))
 UNREADY = 90.0  # seconds after which a program that does not answer is taken to be dead
 
 

@@ -76,3 +76,16 @@ def test_a_rigs_card_tells_what_hangs_and_carries_its_depth_table():
         text = " ".join(page.extract_text() for page in read([one], paper).pages)
         for wanted in ("Depth by pace", "brisk walking pace", "as it is", "tag long"):
             assert wanted in text.replace("\n", " ")
+
+
+def test_a_card_carries_the_chain_above_the_leader_where_it_is_asked_for():
+    rig = demo_rigs(demo_stock())[0]
+    reading = evaluate(rig, {}, METRIC)
+    asked, plain = (
+        " ".join(
+            page.extract_text() for page in read([Card(rig, reading, chain=chain)], "a6").pages
+        )
+        for chain in (True, False)
+    )
+    assert reading.chain.words in asked.replace("\n", " ")
+    assert "Above the leader" not in plain

@@ -1,5 +1,6 @@
 """Rigs in the water: the sweep against the stepper, contact, and what the trade says of them."""
 
+from itertools import pairwise
 from math import cos, exp, radians, sin
 
 import numpy as np
@@ -246,9 +247,18 @@ def test_a_weighted_streamer_jigs_on_a_floating_line_and_an_unweighted_one_track
     """Common practice, no source."""
     weighted = Fly(title="Leech", kind="streamer", hook=8, bulk="slim", bead=Bead(diameter_mm=4.6))
     plain = Fly(title="Bait fish", kind="streamer", hook=6, bulk="slim")
-    jig = drift_cord(stripped("floating", weighted, pause_s=1.5))
+    jig = drift_cord(stripped("floating", weighted))
     track = drift_cord(stripped("sink-3", plain))
-    assert (jig.figure, track.figure) == ("jigs", "tracks level")
+    assert (jig.figure, track.figure) == ("jigs", "tracks its line")
+
+
+@pytest.mark.parametrize("sinking", ["floating", "intermediate", "sink-3"])
+def test_on_a_default_strip_a_fly_jigs_that_sinks_faster_than_its_line(sinking):
+    """Common practice, no source."""
+    eyed = Fly(title="Eyed", kind="streamer", hook=8, head="medium cone")
+    plain = Fly(title="Plain", kind="streamer", hook=8)
+    assert drift_cord(stripped(sinking, eyed)).figure == "jigs"
+    assert drift_cord(stripped(sinking, plain)).figure == "tracks its line"
 
 
 def test_a_fast_sinking_line_wants_a_short_leader():
@@ -273,3 +283,18 @@ def test_a_longer_setting_and_a_heavier_shot_go_deeper():
     )
     fly = nymph(None)
     assert drifted(heavy, fly).lowest.height_m < drifted(light, fly).lowest.height_m
+
+
+@pytest.mark.parametrize("hook", [12, 16])
+def test_set_deeper_a_fly_without_weight_never_fishes_shallower(hook):
+    """It cannot: the same fly on more of the same line under the same float."""
+    bare = Fly(title="Hook only", kind="nymph", hook=hook)
+    for depth, pace in ((0.6, 0.4), (1.0, 0.8)):
+        water = Water(kind="run", depth_m=depth, pace_m_s=pace)
+        heights = [
+            fished_of(
+                fish(design(under_a_float(share), fly=bare, water=water, wish="drift deep"))
+            ).lowest.height_m
+            for share in (0.8, 1.2, 1.8, 2.6)
+        ]
+        assert all(deeper <= above + 0.005 for above, deeper in pairwise(heights)), heights

@@ -27,7 +27,7 @@ def test_turns_of_a_blood_knot_by_strength_class(above, below, wanted):
 def test_tags_and_droppers():
     """Common practice, no source."""
     assert "opposite sides" in KNOTS["blood"].tags
-    assert "lower one may carry a dropper" in KNOTS["triple-surgeons"].tags
+    assert "end of the upper piece" in KNOTS["triple-surgeons"].tags
     assert "never cut" in KNOTS["haywire"].tags
 
 

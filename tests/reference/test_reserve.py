@@ -7,19 +7,32 @@ in docs/model.md and stand in DIFFERS.
 
 from functools import cache
 
+import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
-from nine_knots.core.judge.own_cast import PILES_UP, SLAMS, SOFT
-from nine_knots.core.models.cast.reserve import USUAL, Least, least_speed
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.matters import (
+    DRAG_OFF,
+    SPOOL_OFF_M,
+    STROKE_OFF,
+    TIED_OFF_M,
+    WIND_OFF_M_S,
+    matters_of,
+)
+from nine_knots.core.judge.own_cast import PILES_UP, SLAMS, SOFT, SPEED_SPREAD
+from nine_knots.core.models.cast.reserve import USUAL, Least, least_speed, opens_at
 from nine_knots.core.models.cast.rig import Mesh, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.wind import STEADY, air_of
 from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.leader import TaperedPiece
 from nine_knots.core.trade.strand import TaperedStrand, TaperProfile
 from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
+from nine_knots.demo.designs import demo_designs
+from nine_knots.demo.shelf import demo_stock
 from tests.makers import level, tied
 
 
@@ -119,6 +132,27 @@ def test_a_normal_stroke_opens_what_builders_say_it_opens(name):
     assert low <= least(name).reserve(Stroke()) < high
 
 
+def reserve_on(line: FlyLine) -> float:
+    rig = rig_of(PREDATOR, line_profile(line), fly(3000, 8), 9.0)
+    return least_speed(rig, Stroke(), Air()).reserve(Stroke())
+
+
+def test_a_heavier_head_and_a_shorter_one_of_the_same_mass_open_more():
+    """Common practice, no source: pike flies on heads of 19 to 20 g."""
+    light, usual, short = (
+        FlyLine(title="l", weight=9, head_kg=grams * 1e-3, head_m=metres)
+        for grams, metres in ((16, 9.1), (19.5, 9.1), (19.5, 7.0))
+    )
+    assert reserve_on(light) < reserve_on(usual) < reserve_on(short)
+    assert line_profile(usual).mass_kg == pytest.approx(19.5e-3)
+    assert line_profile(short).diameter_at_m(8.0) < line_profile(short).belly_diameter_m
+
+
+def test_a_thin_level_line_turns_over_less_than_a_weight_forward_one():
+    thin = FlyLine(title="l", weight=9, level_m=0.022 * 0.0254)
+    assert reserve_on(thin) < 0.7 * reserve_on(FlyLine(title="l", weight=9))
+
+
 def test_a_shorter_leader_opens_harder():
     assert least("7.5 ft 5X, dry 16").speed_m_s <= least("9 ft 5X, dry 16").speed_m_s
 
@@ -157,3 +191,34 @@ def test_more_head_wind_never_costs_less(name, threes, more):
     """However it is said: what a gale blows back is not open."""
     calmer, windier = least(name, -3.0 * threes), least(name, -3.0 * (threes + more))
     assert (windier.speed_m_s or 1e9) >= (calmer.speed_m_s or 1e9)
+
+
+def test_the_chance_of_opening_is_that_of_four_hundred_plain_casts():
+    """Every doubt drawn at once and thrown, against the sum of small changes (Monte Carlo)."""
+    made = next(d for d in demo_designs(demo_stock()) if d.title == "Estuary wind leader")
+    stroke, day, rng = Stroke(), made.situation, np.random.default_rng(9)
+    found = matters_of(made, stroke, Angler())
+    near = Least(stroke.speed_m_s / found.reserve, 15.0)
+    opened = 0
+    for _ in range(400):
+        pieces = tuple(
+            piece.remade(
+                length_m=piece.length_m + TIED_OFF_M * rng.standard_normal(),
+                strand=piece.strand.remade(
+                    diameter_m=piece.strand.diameter_m + SPOOL_OFF_M * rng.standard_normal()
+                ),
+            )
+            for piece in made.leader.pieces
+        )
+        leader = made.leader.remade(pieces=pieces)
+        drag = day.fly.air_drag_area_m2 * np.exp(DRAG_OFF * rng.standard_normal())
+        rig = rig_of(
+            leader, line_profile(day.line), day.fly.remade(drag_area_m2=drag), stroke.line_out_m
+        )
+        air = air_of(day.wind, STEADY)
+        air = air._replace(wind_m_s=air.wind_m_s - WIND_OFF_M_S * rng.standard_normal())
+        speed = stroke.speed_m_s * np.exp(
+            np.hypot(STROKE_OFF, SPEED_SPREAD) * rng.standard_normal()
+        )
+        opened += opens_at(speed / found.low, rig, stroke, air, near)
+    assert opened / 400.0 == pytest.approx(found.opens, abs=0.07)

@@ -110,7 +110,7 @@ def test_of_the_finest_sizes_labels_promise_more_than_their_section_bears(x, pou
 @pytest.mark.parametrize(("fly", "milligrams", "square_cm"), [
     (Fly(title="f", kind="dry", hook=14, bulk="bushy"), 25, 0.6),
     (Fly(title="f", kind="midge", hook=20), 5, 0.15),
-    (Fly(title="f", kind="foam", hook=8), 120, 3.0),
+    (Fly(title="f", kind="foam", hook=8), 120, 2.0),
     (Fly(title="f", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0)), 260, 0.15),
 ])  # fmt: skip
 def test_flies_weigh_and_drag_like_flies(fly, milligrams, square_cm):

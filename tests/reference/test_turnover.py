@@ -16,7 +16,7 @@ from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
 from tests.makers import DRY, FIVE, INCHES, SHELF, day, level, tied
 
 EIGHT = FlyLine(title="8-weight", weight=8)
-FOAM = Fly(title="Foam 8", kind="foam", hook=8)
+FOAM = Fly(title="foam", kind="foam", hook=8, weighed_kg=1.2e-4, drag_area_m2=3e-4)  # a bushy one
 STREAMER = Fly(
     title="Small streamer", kind="streamer", hook=8, weighed_kg=0.5e-3, drag_area_m2=2e-4
 )

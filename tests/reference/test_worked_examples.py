@@ -13,6 +13,7 @@ LAWS = (
     "air",
     "bodies",
     "elastica",
+    "fall",
     "floats",
     "fresh_water",
     "sea_water",

@@ -28,6 +28,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/angler/knots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What the angler always ties
+         * @description By place; nothing where the usual knot is tied.
+         */
+        get: operations["get_ties"];
+        /**
+         * Remember what the angler always ties
+         * @description Every school ties so from now on, wherever the knot holds.
+         */
+        put: operations["put_ties"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue": {
         parameters: {
             query?: never;
@@ -148,6 +172,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kit/flies/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask what a fly weighs and how it catches the air
+         * @description By the tables, or as it was measured; nothing is stored.
+         */
+        post: operations["post_fly_figures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/flies/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask the same of a fly as it is being typed
+         * @description The figures that the fly would have; nothing is stored.
+         */
+        post: operations["post_fly_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kit/flies": {
         parameters: {
             query?: never;
@@ -208,6 +272,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask which schools fit a day
+         * @description Those that fit, those that would with one change, those that are not for this and why.
+         */
+        post: operations["post_today"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readiness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Whether simulations can be asked for yet
+         * @description On a first start they are compiled, once; what is asked for meanwhile waits.
+         */
+        get: operations["get_readiness"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench": {
         parameters: {
             query?: never;
@@ -222,6 +326,46 @@ export interface paths {
          * @description Apply the change, evaluate the result; nothing is stored.
          */
         post: operations["post_bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/my-knots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tie a design with my knots everywhere
+         * @description The leader with the angler's own knots wherever they hold; nothing is stored.
+         */
+        post: operations["post_my_knots"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask what would mend match, hold and length
+         * @description Each is one change, made and judged anew; nothing is stored.
+         */
+        post: operations["post_bench_remedies"];
         delete?: never;
         options?: never;
         head?: never;
@@ -908,6 +1052,130 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lower-rigs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The lower rigs that are kept
+         * @description By name.
+         */
+        get: operations["get_lower_rigs"];
+        put?: never;
+        /**
+         * Keep what hangs below a ring or swivel
+         * @description Another of the same name gives way to it.
+         */
+        post: operations["post_lower_rig"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lower-rigs/{rig_id}/swap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hang a kept lower rig on a design
+         * @description The design with it below its ring or swivel, and with its fly; nothing is stored.
+         */
+        post: operations["post_swap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lower-rigs/{rig_id}/alone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * A kept lower rig as a design
+         * @description To cut, tie and print it by itself; nothing is stored.
+         */
+        post: operations["post_alone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lower-rigs/{rig_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Forget a lower rig
+         * @description Leaders that carry it keep it.
+         */
+        delete: operations["remove_lower_rig"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/matters/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask how it opens in another wind, by another stroke or fly
+         * @description The turnover under what is supposed; nothing is stored.
+         */
+        post: operations["post_what_if"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/matters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask what matters and how sure it is
+         * @description Each length and thickness changed and cast, doubts and their shares; nothing is stored.
+         */
+        post: operations["post_matters"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exports/{kind}": {
         parameters: {
             query?: never;
@@ -948,7 +1216,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/formats/leader-1.schema.json": {
+    "/api/formats/leader.schema.json": {
         parameters: {
             query?: never;
             header?: never;
@@ -956,12 +1224,52 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * JSON Schema of the leader file, version 1
+         * JSON Schema of the leader file
          * @description The published schema.
          */
         get: operations["get_schema"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/find/asked": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Say what is asked of a leader, and what of it is impossible
+         * @description The sentence, and whatever no search could meet with this shelf.
+         */
+        post: operations["post_asked"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Find leaders for a day
+         * @description Schools, free tapers and rigs cast and fished; a dozen of them, truly different.
+         */
+        post: operations["post_find"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1097,6 +1405,81 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AddFly
+         * @description Tie on another fly: on a tag above those that are there, or in line behind the point.
+         */
+        AddFly: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            act: "add-fly";
+            /**
+             * How
+             * @default tag
+             * @enum {string}
+             */
+            how: "tag" | "behind";
+        };
+        /**
+         * AloneRequest
+         * @description The day for which a lower rig is looked at by itself.
+         */
+        AloneRequest: {
+            /**
+             * @example {
+             *       "fly": {
+             *         "barbless": false,
+             *         "bulk": "standard",
+             *         "hook": 16,
+             *         "kind": "dry",
+             *         "title": "Dry fly 16",
+             *         "trailing_hook": false,
+             *         "tube": false
+             *       },
+             *       "line": {
+             *         "front_taper": "standard",
+             *         "half_sizes_heavy": 0,
+             *         "sinking": "floating",
+             *         "tip": "loop",
+             *         "title": "5-weight floating line",
+             *         "weight": 5
+             *       },
+             *       "quarry": {
+             *         "kind": "grayling",
+             *         "mass_kg": 0.5,
+             *         "temper": "wary"
+             *       },
+             *       "rod": {
+             *         "action": "medium",
+             *         "length_m": 2.745,
+             *         "title": "9 ft 5-weight",
+             *         "weight": 5
+             *       },
+             *       "water": {
+             *         "bed": "gravel",
+             *         "clarity": "clear",
+             *         "depth_m": 0.8,
+             *         "kind": "glide",
+             *         "pace_m_s": 0.4,
+             *         "rules": {
+             *           "barbless": false,
+             *           "lead_banned": false,
+             *           "wire_required": false
+             *         },
+             *         "snags": "open",
+             *         "temperature_c": 10
+             *       },
+             *       "wind": {
+             *         "bearing": "upstream",
+             *         "speed_m_s": 0
+             *       },
+             *       "wish": "drift on top"
+             *     }
+             */
+            situation: components["schemas"]["Situation"];
+        };
+        /**
          * Aside
          * @description The point fly's way in another case: places (m) from below the top, z above the bed.
          */
@@ -1124,6 +1507,31 @@ export interface components {
             units: "imperial" | "metric";
             /** Set Aside */
             set_aside: boolean;
+        };
+        /**
+         * Asked
+         * @description The sentence, and what of it cannot be met by any search.
+         */
+        Asked: {
+            /** Sentence */
+            sentence: components["schemas"]["AskedPhrase"][];
+            /** Impossible */
+            impossible: string[];
+        };
+        /**
+         * AskedPhrase
+         * @description One part of the sentence: plain words before it, the words that are a control.
+         */
+        AskedPhrase: {
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "stroke" | "fish" | "knots" | "length" | "bought" | "wishes";
+            /** Before */
+            before: string;
+            /** Text */
+            text: string;
         };
         /**
          * Attachment
@@ -1166,7 +1574,7 @@ export interface components {
              * Knot
              * @enum {string}
              */
-            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             /** Seconds */
             seconds: number;
             /**
@@ -1174,6 +1582,55 @@ export interface components {
              * @enum {string}
              */
             rated: "slipped" | "ugly" | "good" | "clean";
+        };
+        /**
+         * Axis
+         * @description One axis: what it shows, from where to where, its marks.
+         */
+        Axis: {
+            /** Title */
+            title: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Marks */
+            marks: components["schemas"]["Mark"][];
+        };
+        /**
+         * Backing
+         * @description The backing: of what, how strong, how much of it, tied how to the reel and to the line.
+         */
+        Backing: {
+            /**
+             * Material
+             * @default braided polyester
+             * @enum {string}
+             */
+            material: "braided polyester" | "gel-spun braid" | "nylon";
+            /**
+             * Strength N
+             * @description newtons
+             * @default 88.96443230521
+             */
+            strength_n: number;
+            /**
+             * Length M
+             * @default 90
+             */
+            length_m: number;
+            /**
+             * To Reel
+             * @default arbor knot
+             * @enum {string}
+             */
+            to_reel: "arbor knot" | "uni knot";
+            /**
+             * To Line
+             * @default albright
+             * @enum {string}
+             */
+            to_line: "albright" | "nail knot" | "loop to loop";
         };
         /**
          * Band
@@ -1204,6 +1661,7 @@ export interface components {
              *         "hook": 16,
              *         "kind": "dry",
              *         "title": "Dry fly 16",
+             *         "trailing_hook": false,
              *         "tube": false
              *       },
              *       "line": {
@@ -1317,7 +1775,7 @@ export interface components {
              * Knot
              * @enum {string}
              */
-            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             /** Family */
             family: string;
             /** Words */
@@ -1348,6 +1806,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -1370,6 +1829,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -1381,6 +1841,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -1395,6 +1856,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -1447,7 +1909,7 @@ export interface components {
              *       "piece": 0
              *     }
              */
-            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["SetWear"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"] | components["schemas"]["HangOn"] | components["schemas"]["MoveThing"] | components["schemas"]["NudgeThing"] | components["schemas"]["SetThing"] | components["schemas"]["StepThing"] | components["schemas"]["TakeOff"] | components["schemas"]["SetDropper"] | components["schemas"]["NudgeDropper"] | components["schemas"]["ChangeFly"] | components["schemas"]["RemoveDropper"] | components["schemas"]["SetFlyInLine"] | components["schemas"]["RemoveFlyInLine"]) | null;
+            edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["SetWear"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"] | components["schemas"]["HangOn"] | components["schemas"]["MoveThing"] | components["schemas"]["NudgeThing"] | components["schemas"]["SetThing"] | components["schemas"]["StepThing"] | components["schemas"]["TakeOff"] | components["schemas"]["SetDropper"] | components["schemas"]["NudgeDropper"] | components["schemas"]["ChangeFly"] | components["schemas"]["RemoveDropper"] | components["schemas"]["SetFlyInLine"] | components["schemas"]["RemoveFlyInLine"] | components["schemas"]["AddFly"]) | null;
             /**
              * @example {
              *       "part": "depth",
@@ -1534,13 +1996,19 @@ export interface components {
              * @default false
              */
             depth_table: boolean;
+            /**
+             * Chain
+             * @description on the cards, from the reel to the leader
+             * @default false
+             */
+            chain: boolean;
         };
         /**
          * CastReading
          * @description One cast, trimmed to open low over the water; no movie where mono is cast by its fly.
          *
          *     ``reserve`` is the stroke's speed over the least that opens it; ``eased`` says where the cast
-         *     that is shown is thrown softer than the stroke.
+         *     that is shown is thrown softer than the stroke, ``lift`` how the fly comes off the water before.
          */
         CastReading: {
             turnover: components["schemas"]["Measure"];
@@ -1554,6 +2022,8 @@ export interface components {
             reserve: number | null;
             /** Eased */
             eased: string;
+            /** Lift */
+            lift: string;
             near: components["schemas"]["Near"];
             slack: components["schemas"]["Quantity"];
             /** Opened At S */
@@ -1584,6 +2054,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -1606,6 +2077,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -1617,6 +2089,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -1631,6 +2104,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -1721,6 +2195,10 @@ export interface components {
             tempers: ("easy" | "wary" | "very wary")[];
             /** Fish */
             fish: components["schemas"]["Choice"][];
+            /** Mouths */
+            mouths: ("soft" | "firm" | "bony")[];
+            /** Teeth */
+            teeth: ("none" | "fine" | "rasping" | "cutting")[];
             /** Roles */
             roles: ("butt" | "taper" | "sighter" | "tippet" | "bite")[];
             /** Wears */
@@ -1729,10 +2207,20 @@ export interface components {
             fly_kinds: ("dry" | "midge" | "foam" | "emerger" | "nymph" | "wet" | "streamer" | "predator")[];
             /** Bulks */
             bulks: ("slim" | "standard" | "bushy")[];
+            /** Dressings */
+            dressings: ("soaks" | "sheds")[];
+            /** Heads */
+            heads: ("small cone" | "medium cone" | "large cone" | "small eyes" | "medium eyes" | "large eyes")[];
             /** Sinkings */
             sinkings: ("floating" | "intermediate" | "sink-1" | "sink-2" | "sink-3" | "sink-4" | "sink-5" | "sink-6" | "sink-7")[];
+            /** Backings */
+            backings: ("braided polyester" | "gel-spun braid" | "nylon")[];
+            /** Reel Ties */
+            reel_ties: ("arbor knot" | "uni knot")[];
+            /** Line Ties */
+            line_ties: ("albright" | "nail knot" | "loop to loop")[];
             /** Materials */
-            materials: components["schemas"]["Choice"][];
+            materials: components["schemas"]["MaterialCard"][];
             /** Knots */
             knots: {
                 [key: string]: components["schemas"]["Choice"][];
@@ -1760,6 +2248,34 @@ export interface components {
             standing: "too little" | "right" | "too much";
             /** Change */
             change: string;
+        };
+        /**
+         * ChainLink
+         * @description One link: where, of what, what it holds, how often it goes first, and what is then lost.
+         */
+        ChainLink: {
+            /** Title */
+            title: string;
+            /** Detail */
+            detail: string;
+            holds: components["schemas"]["Quantity"];
+            /** First */
+            first: string;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+        };
+        /**
+         * ChainReading
+         * @description Every link from the reel down to the leader, and what the whole chain comes to.
+         */
+        ChainReading: {
+            /** Links */
+            links: components["schemas"]["ChainLink"][];
+            /** Words */
+            words: string;
         };
         /**
          * ChangeFly
@@ -1876,7 +2392,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "leader" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test";
+            kind: "leader" | "lower rig" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test";
             /** Row Id */
             row_id: string;
             /** Title */
@@ -1921,6 +2437,20 @@ export interface components {
             notes: string;
             situation: components["schemas"]["Situation"];
             leader: components["schemas"]["Leader"];
+        };
+        /**
+         * DoubtReading
+         * @description A source of doubt: its share of all of it, in words, and what would settle it.
+         */
+        DoubtReading: {
+            /** Title */
+            title: string;
+            /** Share */
+            share: number;
+            /** Text */
+            text: string;
+            /** Settle */
+            settle: string;
         };
         /**
          * Drawing
@@ -1981,7 +2511,7 @@ export interface components {
              * Knot
              * @enum {string}
              */
-            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             fly: components["schemas"]["Fly"];
             /**
              * Tag
@@ -2071,6 +2601,7 @@ export interface components {
             need: components["schemas"]["Quantity"];
             low: components["schemas"]["Quantity"];
             first_to_go: components["schemas"]["FirstToGo"];
+            chain: components["schemas"]["ChainReading"];
             /** Things */
             things: components["schemas"]["ThingReading"][];
             /** Branches */
@@ -2096,6 +2627,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -2118,6 +2650,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -2129,6 +2662,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -2143,6 +2677,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -2231,7 +2766,7 @@ export interface components {
              * Key
              * @enum {string}
              */
-            key: "wanted" | "lead" | "tip" | "out" | "count" | "pull" | "pull_speed" | "pause" | "line" | "differs";
+            key: "wanted" | "drift" | "lands" | "lead" | "tip" | "out" | "count" | "pull" | "pull_speed" | "pause" | "follow" | "line" | "differs";
             /** Label */
             label: string;
             /** Text */
@@ -2241,6 +2776,129 @@ export interface components {
              * @default
              */
             hint: string;
+        };
+        /**
+         * FindReading
+         * @description The dozen as cards, the picture, what is in the way where nothing serves, and how it stands.
+         *
+         *     ``situation`` is the day that it was found for, ``to_buy`` the one spool that would better it.
+         *     Where nothing serves the one card is the nearest.
+         */
+        FindReading: {
+            /** Cards */
+            cards: components["schemas"]["FoundCard"][];
+            picture: components["schemas"]["FoundPicture"] | null;
+            /** In The Way */
+            in_the_way: string[];
+            /** To Buy */
+            to_buy: string;
+            /** So Far */
+            so_far: string;
+            situation: components["schemas"]["Situation"];
+        };
+        /**
+         * FindRequest
+         * @description A day, the stroke that is to open the leader, and what is asked of it as it is typed; what is
+         *     left empty is as the day has it. ``bench`` names who asks.
+         */
+        FindRequest: {
+            /**
+             * Bench
+             * @example find-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "fly": {
+             *         "barbless": false,
+             *         "bulk": "standard",
+             *         "hook": 16,
+             *         "kind": "dry",
+             *         "title": "Dry fly 16",
+             *         "trailing_hook": false,
+             *         "tube": false
+             *       },
+             *       "line": {
+             *         "front_taper": "standard",
+             *         "half_sizes_heavy": 0,
+             *         "sinking": "floating",
+             *         "tip": "loop",
+             *         "title": "5-weight floating line",
+             *         "weight": 5
+             *       },
+             *       "quarry": {
+             *         "kind": "grayling",
+             *         "mass_kg": 0.5,
+             *         "temper": "wary"
+             *       },
+             *       "rod": {
+             *         "action": "medium",
+             *         "length_m": 2.745,
+             *         "title": "9 ft 5-weight",
+             *         "weight": 5
+             *       },
+             *       "water": {
+             *         "bed": "gravel",
+             *         "clarity": "clear",
+             *         "depth_m": 0.8,
+             *         "kind": "glide",
+             *         "pace_m_s": 0.4,
+             *         "rules": {
+             *           "barbless": false,
+             *           "lead_banned": false,
+             *           "wire_required": false
+             *         },
+             *         "snags": "open",
+             *         "temperature_c": 10
+             *       },
+             *       "wind": {
+             *         "bearing": "upstream",
+             *         "speed_m_s": 0
+             *       },
+             *       "wish": "drift on top"
+             *     }
+             */
+            situation: components["schemas"]["Situation"];
+            stroke?: components["schemas"]["StrokeForm"];
+            /**
+             * Fish
+             * @description how heavy a fish it must hold
+             * @default
+             */
+            fish: string;
+            /** Most Knots */
+            most_knots?: number | null;
+            /**
+             * Shortest
+             * @default
+             */
+            shortest: string;
+            /**
+             * Longest
+             * @default
+             */
+            longest: string;
+            /**
+             * Bought
+             * @default cut
+             * @enum {string}
+             */
+            bought: "cut" | "whole" | "none";
+            /**
+             * Wishes
+             * @default [
+             *       "easy to throw"
+             *     ]
+             */
+            wishes: ("easy to throw" | "fishing well" | "strong" | "long and fine" | "few knots")[];
+            /** Most */
+            most?: number | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
         };
         /**
          * FirstToGo
@@ -2289,7 +2947,24 @@ export interface components {
              * @enum {string}
              */
             bulk: "slim" | "standard" | "bushy";
+            /**
+             * Length M
+             * @description of the whole fly, where it was measured
+             */
+            length_m?: number | null;
+            /**
+             * Dressing
+             * @description whether it sheds or soaks water
+             */
+            dressing?: ("soaks" | "sheds") | null;
             bead?: components["schemas"]["Bead"] | null;
+            /** Head */
+            head?: ("small cone" | "medium cone" | "large cone" | "small eyes" | "medium eyes" | "large eyes") | null;
+            /**
+             * Trailing Hook
+             * @default false
+             */
+            trailing_hook: boolean;
             /** Weighed Kg */
             weighed_kg?: number | null;
             /** Drag Area M2 */
@@ -2310,6 +2985,17 @@ export interface components {
              * @default false
              */
             tube: boolean;
+        };
+        /**
+         * FlyFigures
+         * @description What a fly is taken to weigh as it is cast, and how it catches the air; and by whom.
+         */
+        FlyFigures: {
+            mass: components["schemas"]["Quantity"];
+            area: components["schemas"]["Quantity"];
+            length: components["schemas"]["Quantity"];
+            /** Words */
+            words: string;
         };
         /**
          * FlyForm
@@ -2351,10 +3037,33 @@ export interface components {
              */
             bead_metal: "tungsten" | "brass";
             /**
+             * Length
+             * @description of the whole fly
+             * @default
+             * @example 4 in
+             */
+            length: string;
+            /** Dressing */
+            dressing?: ("soaks" | "sheds") | null;
+            /** Head */
+            head?: ("small cone" | "medium cone" | "large cone" | "small eyes" | "medium eyes" | "large eyes") | null;
+            /**
+             * Trailing Hook
+             * @default false
+             */
+            trailing_hook: boolean;
+            /**
              * Weight
              * @default
              */
             weight: string;
+            /**
+             * Area
+             * @description drag area in the air
+             * @default
+             * @example 3 cm2
+             */
+            area: string;
             /**
              * Fall
              * @description jar test: so far
@@ -2369,6 +3078,20 @@ export interface components {
              * @example 0.6 s
              */
             fall_time: string;
+            /**
+             * Air Fall
+             * @description dropped in still air
+             * @default
+             * @example 8 ft
+             */
+            air_fall: string;
+            /**
+             * Air Fall Time
+             * @description in so long
+             * @default
+             * @example 1.1 s
+             */
+            air_fall_time: string;
             /**
              * Barbless
              * @default false
@@ -2429,6 +3152,23 @@ export interface components {
              * @description the angler's own, from a droop test
              */
             tip_bend_nm2?: number | null;
+            /**
+             * Head Kg
+             * @description of the head, where it is known
+             */
+            head_kg?: number | null;
+            /**
+             * Head M
+             * @description length of the head
+             */
+            head_m?: number | null;
+            /**
+             * Level M
+             * @description diameter of a level line without taper
+             */
+            level_m?: number | null;
+            /** @description behind it on the reel, if known */
+            backing?: components["schemas"]["Backing"] | null;
         };
         /**
          * FlyReading
@@ -2450,6 +3190,44 @@ export interface components {
             zone: string;
             /** Carried */
             carried: string;
+        };
+        /**
+         * FoundCard
+         * @description A leader with what is said of it; ``chance`` is empty until it is worked out.
+         */
+        FoundCard: {
+            /** Title */
+            title: string;
+            /** Facts */
+            facts: string;
+            leader: components["schemas"]["Leader"];
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
+            /** Measures */
+            measures: components["schemas"]["Measure"][];
+            /** Why */
+            why: string;
+            /** Gives Up */
+            gives_up: string;
+            /** Kin */
+            kin: string;
+            /**
+             * Chance
+             * @default
+             */
+            chance: string;
+        };
+        /**
+         * FoundPicture
+         * @description Points between two axes.
+         */
+        FoundPicture: {
+            across: components["schemas"]["Axis"];
+            up: components["schemas"]["Axis"];
+            /** Points */
+            points: components["schemas"]["Point"][];
         };
         /**
          * HangOn
@@ -2516,6 +3294,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -2538,6 +3317,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -2549,6 +3329,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -2563,6 +3344,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -2656,6 +3438,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -2678,6 +3461,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -2689,6 +3473,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -2703,6 +3488,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -2769,7 +3555,9 @@ export interface components {
          *     ``knot`` is the knot itself, or at loops, a ring or a swivel the knot in the piece below;
          *     ``upper_knot`` is then the knot in the piece above (None at the line, whose loop is its own).
          *     A joint of kind ``fly`` is a fly in line: the piece above is tied to its eye, the piece below
-         *     to its bend or its eye, as ``tied_from`` says.
+         *     to its bend or its eye, as ``tied_from`` says. A ``snap`` is tied to the leader's end and holds
+         *     the fly. ``doubled`` says which piece's end is doubled
+         *     by a bimini twist before the knot is tied.
          */
         Joint: {
             /**
@@ -2777,18 +3565,20 @@ export interface components {
              * @default knot
              * @enum {string}
              */
-            kind: "knot" | "loops" | "ring" | "swivel" | "fly";
+            kind: "knot" | "loops" | "ring" | "swivel" | "fly" | "snap";
             /**
              * Knot
              * @enum {string}
              */
-            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             /** Upper Knot */
-            upper_knot?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire") | null;
+            upper_knot?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop") | null;
             dropper?: components["schemas"]["Dropper"] | null;
             fly?: components["schemas"]["Fly"] | null;
             /** Tied From */
             tied_from?: ("bend" | "eye") | null;
+            /** Doubled */
+            doubled?: ("upper" | "lower") | null;
         };
         /**
          * JointAdvice
@@ -2836,6 +3626,128 @@ export interface components {
             advice: components["schemas"]["JointAdvice"];
         };
         /**
+         * KeepRequest
+         * @description A design of which the part below a ring or swivel is to be kept under a name.
+         */
+        KeepRequest: {
+            /**
+             * Title
+             * @example riffle
+             */
+            title: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "hangs_from": "line",
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "estimated": false,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "estimated": false,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
+             *           "tube": false
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            /**
+             * Joint
+             * @description of the ring; the uppermost
+             */
+            joint?: number | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
          * Kit
          * @description Everything to cast with that is owned, in the order it was added.
          */
@@ -2865,7 +3777,7 @@ export interface components {
              * Key
              * @enum {string}
              */
-            key: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            key: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             /** Title */
             title: string;
             /** By Heart */
@@ -2904,6 +3816,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -2926,6 +3839,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -2937,6 +3851,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -2951,6 +3866,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -3080,7 +3996,8 @@ export interface components {
          * @description Pieces from the line's tip to the fly, one joint more than pieces, things along it.
          *
          *     Joint 0 ties the leader to the line, the last joint ties on the fly. ``school`` names the
-         *     school of taper that it follows, by which it is judged.
+         *     school of taper that it follows, by which it is judged. A lower rig, tied by itself, hangs from
+         *     a ring or a swivel.
          */
         Leader: {
             /** Pieces */
@@ -3094,6 +4011,13 @@ export interface components {
             attachments: components["schemas"]["Attachment"][];
             /** School */
             school?: string | null;
+            /**
+             * Hangs From
+             * @description what its upper end is tied to
+             * @default line
+             * @enum {string}
+             */
+            hangs_from: "line" | "ring" | "swivel";
         };
         /**
          * LeaderCard
@@ -3206,6 +4130,28 @@ export interface components {
              */
             sink_tip: string;
             /**
+             * Head
+             * @description mass of the head
+             * @default
+             * @example 19 g
+             * @example 300 gr
+             */
+            head: string;
+            /**
+             * Head Length
+             * @description length of the head
+             * @default
+             * @example 30 ft
+             */
+            head_length: string;
+            /**
+             * Level
+             * @description of a level line, its diameter
+             * @default
+             * @example .022
+             */
+            level: string;
+            /**
              * Droop Length
              * @description free length of the clamped tip
              * @default
@@ -3223,6 +4169,70 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * LowerRigCard
+         * @description A lower rig in a line, in the angler's units, with its drawing.
+         */
+        LowerRigCard: {
+            /** Rig Id */
+            rig_id: string;
+            /** Title */
+            title: string;
+            /** Words */
+            words: string;
+            /** Length M */
+            length_m: number;
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
+        };
+        /**
+         * Mark
+         * @description A place on an axis with its figure.
+         */
+        Mark: {
+            /** At */
+            at: number;
+            /** Text */
+            text: string;
+        };
+        /**
+         * MaterialCard
+         * @description A material with what speaks for it and against it.
+         */
+        MaterialCard: {
+            /**
+             * Key
+             * @enum {string}
+             */
+            key: "nylon-stiff" | "nylon-medium" | "nylon-soft" | "fluorocarbon" | "copolymer" | "wire-soft" | "wire-single" | "braided-loop";
+            /** Title */
+            title: string;
+            /** Reasons */
+            reasons: string[];
+        };
+        /**
+         * MattersReading
+         * @description Chances, what they rest on, what each piece does, the one thing to measure, and how far off
+         *     each was supposed to be.
+         */
+        MattersReading: {
+            /** Facts */
+            facts: components["schemas"]["Fact"][];
+            /** Doubts */
+            doubts: components["schemas"]["DoubtReading"][];
+            /** Settle */
+            settle: string;
+            /** Pieces */
+            pieces: components["schemas"]["PieceEffect"][];
+            /** Changes */
+            changes: string;
+            /** Most */
+            most: string;
+            /** Supposed */
+            supposed: string;
         };
         /**
          * Measure
@@ -3258,126 +4268,6 @@ export interface components {
              *     }
              */
             band: components["schemas"]["Band"];
-        };
-        /**
-         * MendRequest
-         * @description A design to mend, with the stroke that throws it.
-         */
-        MendRequest: {
-            /**
-             * Bench
-             * @example bench-1
-             */
-            bench: string;
-            /**
-             * @example {
-             *       "leader": {
-             *         "attachments": [],
-             *         "joints": [
-             *           {
-             *             "kind": "loops",
-             *             "knot": "perfection-loop"
-             *           },
-             *           {
-             *             "kind": "knot",
-             *             "knot": "blood"
-             *           },
-             *           {
-             *             "kind": "knot",
-             *             "knot": "improved-clinch"
-             *           }
-             *         ],
-             *         "pieces": [
-             *           {
-             *             "form": "level",
-             *             "length_m": 1.5,
-             *             "role": "butt",
-             *             "strand": {
-             *               "colour": "plain",
-             *               "diameter_m": 0.00043,
-             *               "material": "nylon-stiff"
-             *             },
-             *             "wear": "new"
-             *           },
-             *           {
-             *             "form": "level",
-             *             "length_m": 0.9,
-             *             "role": "tippet",
-             *             "strand": {
-             *               "colour": "plain",
-             *               "diameter_m": 0.00036,
-             *               "material": "nylon-medium"
-             *             },
-             *             "wear": "new"
-             *           }
-             *         ]
-             *       },
-             *       "notes": "",
-             *       "situation": {
-             *         "fly": {
-             *           "barbless": false,
-             *           "bulk": "standard",
-             *           "hook": 16,
-             *           "kind": "dry",
-             *           "title": "Dry fly 16",
-             *           "tube": false
-             *         },
-             *         "line": {
-             *           "front_taper": "standard",
-             *           "half_sizes_heavy": 0,
-             *           "sinking": "floating",
-             *           "tip": "loop",
-             *           "title": "5-weight floating line",
-             *           "weight": 5
-             *         },
-             *         "quarry": {
-             *           "kind": "grayling",
-             *           "mass_kg": 0.5,
-             *           "temper": "wary"
-             *         },
-             *         "rod": {
-             *           "action": "medium",
-             *           "length_m": 2.745,
-             *           "title": "9 ft 5-weight",
-             *           "weight": 5
-             *         },
-             *         "water": {
-             *           "bed": "gravel",
-             *           "clarity": "clear",
-             *           "depth_m": 0.8,
-             *           "kind": "glide",
-             *           "pace_m_s": 0.4,
-             *           "rules": {
-             *             "barbless": false,
-             *             "lead_banned": false,
-             *             "wire_required": false
-             *           },
-             *           "snags": "open",
-             *           "temperature_c": 10
-             *         },
-             *         "wind": {
-             *           "bearing": "upstream",
-             *           "speed_m_s": 0
-             *         },
-             *         "wish": "drift on top"
-             *       },
-             *       "title": "Two pieces for the glide"
-             *     }
-             */
-            design: components["schemas"]["Design"];
-            fished?: components["schemas"]["WaterForm"];
-            /**
-             * Slack M
-             * @description in which its cast landed, where one was thrown
-             */
-            slack_m?: number | null;
-            /**
-             * Units
-             * @default imperial
-             * @enum {string}
-             */
-            units: "imperial" | "metric";
-            stroke?: components["schemas"]["StrokeForm"];
         };
         /**
          * Merge
@@ -3527,6 +4417,7 @@ export interface components {
              *       {
              *         "leader": {
              *           "attachments": [],
+             *           "hangs_from": "line",
              *           "joints": [
              *             {
              *               "kind": "loops",
@@ -3549,6 +4440,7 @@ export interface components {
              *               "strand": {
              *                 "colour": "plain",
              *                 "diameter_m": 0.00043,
+             *                 "estimated": false,
              *                 "material": "nylon-stiff"
              *               },
              *               "wear": "new"
@@ -3560,6 +4452,7 @@ export interface components {
              *               "strand": {
              *                 "colour": "plain",
              *                 "diameter_m": 0.00036,
+             *                 "estimated": false,
              *                 "material": "nylon-medium"
              *               },
              *               "wear": "new"
@@ -3574,6 +4467,7 @@ export interface components {
              *             "hook": 16,
              *             "kind": "dry",
              *             "title": "Dry fly 16",
+             *             "trailing_hook": false,
              *             "tube": false
              *           },
              *           "line": {
@@ -3672,6 +4566,29 @@ export interface components {
             now: components["schemas"]["Spread"];
         };
         /**
+         * OwnFish
+         * @description A kind that is not in the table, as the angler knows it.
+         */
+        OwnFish: {
+            /**
+             * Title
+             * @default fish
+             */
+            title: string;
+            /**
+             * Mouth
+             * @default firm
+             * @enum {string}
+             */
+            mouth: "soft" | "firm" | "bony";
+            /**
+             * Teeth
+             * @default none
+             * @enum {string}
+             */
+            teeth: "none" | "fine" | "rasping" | "cutting";
+        };
+        /**
          * OwnReading
          * @description All that landings say, in words and to draw.
          */
@@ -3680,6 +4597,21 @@ export interface components {
             words: string;
             /** Figures */
             figures: components["schemas"]["OwnFigure"][];
+        };
+        /**
+         * OwnTies
+         * @description The knot at the fly, at rings and swivels, to the tippet, between other sections; None is the
+         *     usual one.
+         */
+        OwnTies: {
+            /** Fly */
+            fly?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop") | null;
+            /** Ring */
+            ring?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop") | null;
+            /** Tippet */
+            tippet?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop") | null;
+            /** Sections */
+            sections?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop") | null;
         };
         /**
          * PaceRow
@@ -3713,7 +4645,7 @@ export interface components {
         };
         /**
          * PacketForm
-         * @description Knotless tapered leaders of one kind, as typed from the packet.
+         * @description Knotless tapered leaders of one kind: as they are sold, or as measured, which goes before.
          */
         PacketForm: {
             /**
@@ -3732,15 +4664,36 @@ export interface components {
              * @enum {string}
              */
             material: "nylon-stiff" | "nylon-medium" | "nylon-soft" | "fluorocarbon" | "copolymer" | "wire-soft" | "wire-single" | "braided-loop";
-            /** Butt */
+            /**
+             * Sold As
+             * @default
+             * @example 9 ft 5X
+             */
+            sold_as: string;
+            /**
+             * Butt
+             * @default
+             */
             butt: string;
-            /** Butt Length */
+            /**
+             * Butt Length
+             * @default
+             */
             butt_length: string;
-            /** Taper Length */
+            /**
+             * Taper Length
+             * @default
+             */
             taper_length: string;
-            /** Tip Length */
+            /**
+             * Tip Length
+             * @default
+             */
             tip_length: string;
-            /** Tip */
+            /**
+             * Tip
+             * @default
+             */
             tip: string;
             /**
              * Strength
@@ -3758,9 +4711,14 @@ export interface components {
         };
         /**
          * PacketTexts
-         * @description A packet's figures as they can be typed again.
+         * @description A packet's figures as they can be typed again: as it is sold, or as measured.
          */
         PacketTexts: {
+            /**
+             * Sold As
+             * @default
+             */
+            sold_as: string;
             /** Butt */
             butt: string;
             /** Butt Length */
@@ -3788,6 +4746,27 @@ export interface components {
             before: string;
             /** Text */
             text: string;
+        };
+        /**
+         * PieceEffect
+         * @description What four inches and a thousandth more do to a piece: shares of the reserve and of the hold,
+         *     as drawn and as said.
+         */
+        PieceEffect: {
+            /** Piece */
+            piece: number;
+            /** Longer Opens */
+            longer_opens: number;
+            /** Thicker Opens */
+            thicker_opens: number;
+            /** Longer Holds */
+            longer_holds: number;
+            /** Thicker Holds */
+            thicker_holds: number;
+            /** Longer */
+            longer: string;
+            /** Thicker */
+            thicker: string;
         };
         /**
          * PieceReading
@@ -3831,6 +4810,18 @@ export interface components {
             cut: components["schemas"]["Quantity"];
         };
         /**
+         * Point
+         * @description A leader in the picture; ``card`` is its place in the dozen, if it has one.
+         */
+        Point: {
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+            /** Card */
+            card: number | null;
+        };
+        /**
          * PracticeRow
          * @description How one knot stands, in the order in which to tie.
          */
@@ -3839,7 +4830,7 @@ export interface components {
              * Knot
              * @enum {string}
              */
-            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             /** Title */
             title: string;
             /** Is Due */
@@ -3853,7 +4844,7 @@ export interface components {
         };
         /**
          * ProposalAnswer
-         * @description The leader proposed, why, and which spools the shelf lacks.
+         * @description The leader proposed, how it is tied, why, and which spools the shelf lacks.
          */
         ProposalAnswer: {
             leader: components["schemas"]["Leader"];
@@ -3862,10 +4853,16 @@ export interface components {
             outline: components["schemas"]["OutlinePart"][];
             /** Hung */
             hung: components["schemas"]["Hung"][];
+            recipe: components["schemas"]["Recipe"];
             /** Reasons */
             reasons: string[];
             /** Shortfalls */
             shortfalls: components["schemas"]["Shortfall"][];
+            /**
+             * Cut
+             * @description what is cut off a bought taper, unless it is used whole
+             */
+            cut: string;
         };
         /**
          * ProposalRequest
@@ -3885,6 +4882,7 @@ export interface components {
              *         "hook": 16,
              *         "kind": "dry",
              *         "title": "Dry fly 16",
+             *         "trailing_hook": false,
              *         "tube": false
              *       },
              *       "line": {
@@ -3938,6 +4936,7 @@ export interface components {
              * Tippet
              * @default
              * @example 5X
+             * @example 20 lb
              */
             tippet: string;
             /**
@@ -3945,6 +4944,12 @@ export interface components {
              * @default 0
              */
             power: number;
+            /**
+             * Whole
+             * @description cut nothing off a bought taper
+             * @default false
+             */
+            whole: boolean;
             /**
              * Units
              * @default imperial
@@ -3961,7 +4966,7 @@ export interface components {
              * Knot
              * @enum {string}
              */
-            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             /** Spool Id */
             spool_id: string;
             /**
@@ -3992,7 +4997,7 @@ export interface components {
              * Knot
              * @enum {string}
              */
-            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             /** Family */
             family: string;
             /** Line */
@@ -4060,7 +5065,7 @@ export interface components {
              * @default trout
              * @enum {string}
              */
-            kind: "grayling" | "trout" | "sea-trout" | "char" | "perch" | "pike" | "zander" | "carp" | "black-bass" | "steelhead" | "salmon" | "sea-bass" | "bonefish" | "tarpon" | "shark";
+            kind: "grayling" | "trout" | "sea-trout" | "char" | "perch" | "pike" | "zander" | "carp" | "black-bass" | "steelhead" | "salmon" | "sea-bass" | "bonefish" | "tarpon" | "shark" | "red-drum" | "striped-bass" | "musky" | "catfish" | "panfish" | "other";
             /**
              * Mass Kg
              * @default 0.5
@@ -4072,6 +5077,42 @@ export interface components {
              * @enum {string}
              */
             temper: "easy" | "wary" | "very wary";
+            /** @description of the kind other: what it is */
+            own?: components["schemas"]["OwnFish"] | null;
+        };
+        /**
+         * Readiness
+         * @description Whether workers answer, and which share of the kernels is compiled and kept.
+         */
+        Readiness: {
+            /** Ready */
+            ready: boolean;
+            /** Compiled */
+            compiled: number;
+        };
+        /**
+         * Recipe
+         * @description All pieces from the line down, and the knot at the fly.
+         */
+        Recipe: {
+            /** Lines */
+            lines: components["schemas"]["RecipeLine"][];
+            /** At The Fly */
+            at_the_fly: string;
+        };
+        /**
+         * RecipeLine
+         * @description One piece: how it is tied on above, how long, how thick, what of.
+         */
+        RecipeLine: {
+            /** Joint */
+            joint: string;
+            /** Length */
+            length: string;
+            /** Thickness */
+            thickness: string;
+            /** Of */
+            of: string;
         };
         /**
          * Remedy
@@ -4083,7 +5124,7 @@ export interface components {
              * What
              * @enum {string}
              */
-            what: "tippet length" | "tippet spool" | "butt" | "middle" | "fly" | "stroke" | "setting" | "shot and setting" | "shot" | "bead" | "dropper" | "leader length" | "count" | "lead";
+            what: "tippet length" | "tippet spool" | "tippet spool and length" | "butt" | "middle" | "fly" | "stroke" | "setting" | "shot and setting" | "shot" | "bead" | "dropper" | "leader length" | "count" | "lead" | "out" | "grease" | "school" | "joint";
             /** Words */
             words: string;
             /** Gives */
@@ -4221,7 +5262,7 @@ export interface components {
              * Part
              * @enum {string}
              */
-            part: "depth" | "pace" | "wind" | "fish" | "fish mass" | "temperature" | "flies apart";
+            part: "depth" | "pace" | "wind" | "fish" | "fish mass" | "temperature" | "flies apart" | "backing";
             /** Text */
             text: string;
         };
@@ -4234,7 +5275,7 @@ export interface components {
              * Knot
              * @enum {string}
              */
-            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             /** Spool Id */
             spool_id: string;
             /**
@@ -4296,7 +5337,7 @@ export interface components {
             /** Caution */
             caution: string;
             /** Knot */
-            knot: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire") | null;
+            knot: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop") | null;
             /** Joint */
             joint: number | null;
             /** Piece */
@@ -4304,13 +5345,14 @@ export interface components {
         };
         /**
          * ScreensRequest
-         * @description A design to tie.
+         * @description A design to tie, all cut first or spool by spool.
          */
         ScreensRequest: {
             /**
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -4333,6 +5375,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -4344,6 +5387,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -4358,6 +5402,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -4404,6 +5449,12 @@ export interface components {
              */
             design: components["schemas"]["Design"];
             /**
+             * Order
+             * @default cut first
+             * @enum {string}
+             */
+            order: "cut first" | "spool by spool";
+            /**
              * Units
              * @default imperial
              * @enum {string}
@@ -4424,6 +5475,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -4446,6 +5498,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -4457,6 +5510,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -4471,6 +5525,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -4680,7 +5735,8 @@ export interface components {
         };
         /**
          * Shortfall
-         * @description A spool that the shelf lacks, and what was taken for it.
+         * @description A spool that the shelf lacks, and what was taken for it; ``merged`` where one serves for
+         *     two pieces that were to differ, ``far`` where it is no stand-in but another leader.
          */
         Shortfall: {
             /** Piece */
@@ -4689,6 +5745,16 @@ export interface components {
             wanted: string;
             /** Nearest */
             nearest: string;
+            /**
+             * Merged
+             * @default false
+             */
+            merged: boolean;
+            /**
+             * Far
+             * @default false
+             */
+            far: boolean;
         };
         /**
          * Situation
@@ -4756,7 +5822,8 @@ export interface components {
         };
         /**
          * SpoolForm
-         * @description A spool as typed; an empty strength is taken from the material's law.
+         * @description A spool as typed; an empty strength is taken from the material's law, an empty diameter from
+         *     the label.
          */
         SpoolForm: {
             /**
@@ -4774,7 +5841,13 @@ export interface components {
              * @enum {string}
              */
             material: "nylon-stiff" | "nylon-medium" | "nylon-soft" | "fluorocarbon" | "copolymer" | "wire-soft" | "wire-single" | "braided-loop";
-            /** Diameter */
+            /**
+             * Diameter
+             * @default
+             * @example .018
+             * @example 5X
+             * @example 30 lb
+             */
             diameter: string;
             /**
              * Strength
@@ -4881,6 +5954,8 @@ export interface components {
             strength: string;
             /** Labelled */
             labelled: boolean;
+            /** Estimated */
+            estimated: boolean;
             /** Left */
             left: string;
             packet?: components["schemas"]["PacketTexts"] | null;
@@ -4907,6 +5982,12 @@ export interface components {
              * @enum {string}
              */
             colour: "plain" | "sighter";
+            /**
+             * Estimated
+             * @description its thickness is by the usual for its label, not measured
+             * @default false
+             */
+            estimated: boolean;
             /**
              * Diameter M
              * @description metres; 0.05 to 2.5 mm (.002 to .098 in)
@@ -4946,6 +6027,12 @@ export interface components {
              */
             loop: string;
             /**
+             * Drop
+             * @description stop and drop, for slack
+             * @default false
+             */
+            drop: boolean;
+            /**
              * Gust
              * @description on top of the wind
              * @default
@@ -4958,6 +6045,261 @@ export interface components {
              * @enum {string}
              */
             gust_from: "in the face" | "behind";
+        };
+        /**
+         * Supposed
+         * @description What is supposed: a wind along the cast in m/s, in the face positive (None: as it is), the
+         *     stroke times as hard, another fly.
+         */
+        Supposed: {
+            /** Head Wind M S */
+            head_wind_m_s?: number | null;
+            /**
+             * Times
+             * @default 1
+             */
+            times: number;
+            fly?: components["schemas"]["Fly"] | null;
+        };
+        /**
+         * SwapRequest
+         * @description A design whose lower rig is to be another.
+         */
+        SwapRequest: {
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "hangs_from": "line",
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "estimated": false,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "estimated": false,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
+             *           "tube": false
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            /**
+             * Joint
+             * @description of the ring; the uppermost
+             */
+            joint?: number | null;
+        };
+        /**
+         * TableRequest
+         * @description A design whose depth table is wanted, for depths as typed; empty for such as the day's.
+         */
+        TableRequest: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "hangs_from": "line",
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "estimated": false,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "estimated": false,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
+             *           "tube": false
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            fished?: components["schemas"]["WaterForm"];
+            /**
+             * Slack M
+             * @description in which its cast landed, where one was thrown
+             */
+            slack_m?: number | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+            /**
+             * Depths
+             * @default
+             * @example 2 ft, 3 ft, 5 ft
+             */
+            depths: string;
         };
         /**
          * TakeOff
@@ -5050,6 +6392,12 @@ export interface components {
              * @enum {string}
              */
             colour: "plain" | "sighter";
+            /**
+             * Estimated
+             * @description its thickness is by the usual for its label, not measured
+             * @default false
+             */
+            estimated: boolean;
             profile: components["schemas"]["TaperProfile"];
             /** Spool Id */
             spool_id?: string | null;
@@ -5108,7 +6456,7 @@ export interface components {
         };
         /**
          * ThrownRequest
-         * @description A design with a stroke, of which more is asked than one cast.
+         * @description A design with the stroke that throws it; ``bench`` names who asks.
          */
         ThrownRequest: {
             /**
@@ -5120,6 +6468,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -5142,6 +6491,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -5153,6 +6503,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -5167,6 +6518,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -5273,6 +6625,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -5295,6 +6648,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -5306,6 +6660,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -5320,6 +6675,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -5387,6 +6743,116 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * TodayCard
+         * @description One school; without a leader where it was not built. ``facts`` are length, pieces, tippet.
+         */
+        TodayCard: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /**
+             * Group
+             * @enum {string}
+             */
+            group: "fits this day" | "would do" | "not for this";
+            /** Words */
+            words: string;
+            /** Facts */
+            facts: string;
+            leader: components["schemas"]["Leader"] | null;
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
+            /** Measures */
+            measures: components["schemas"]["Measure"][];
+            /** Off */
+            off: number;
+            /** Lacks */
+            lacks: string[];
+        };
+        /**
+         * TodayReading
+         * @description All schools in their order, and the one spool that most of them lack.
+         */
+        TodayReading: {
+            /** Cards */
+            cards: components["schemas"]["TodayCard"][];
+            /** Buy */
+            buy: string;
+        };
+        /**
+         * TodayRequest
+         * @description A day and the stroke that is to open the leader; ``bench`` names who asks.
+         */
+        TodayRequest: {
+            /**
+             * Bench
+             * @example shelf-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "fly": {
+             *         "barbless": false,
+             *         "bulk": "standard",
+             *         "hook": 16,
+             *         "kind": "dry",
+             *         "title": "Dry fly 16",
+             *         "trailing_hook": false,
+             *         "tube": false
+             *       },
+             *       "line": {
+             *         "front_taper": "standard",
+             *         "half_sizes_heavy": 0,
+             *         "sinking": "floating",
+             *         "tip": "loop",
+             *         "title": "5-weight floating line",
+             *         "weight": 5
+             *       },
+             *       "quarry": {
+             *         "kind": "grayling",
+             *         "mass_kg": 0.5,
+             *         "temper": "wary"
+             *       },
+             *       "rod": {
+             *         "action": "medium",
+             *         "length_m": 2.745,
+             *         "title": "9 ft 5-weight",
+             *         "weight": 5
+             *       },
+             *       "water": {
+             *         "bed": "gravel",
+             *         "clarity": "clear",
+             *         "depth_m": 0.8,
+             *         "kind": "glide",
+             *         "pace_m_s": 0.4,
+             *         "rules": {
+             *           "barbless": false,
+             *           "lead_banned": false,
+             *           "wire_required": false
+             *         },
+             *         "snags": "open",
+             *         "temperature_c": 10
+             *       },
+             *       "wind": {
+             *         "bearing": "upstream",
+             *         "speed_m_s": 0
+             *       },
+             *       "wish": "drift on top"
+             *     }
+             */
+            situation: components["schemas"]["Situation"];
+            stroke?: components["schemas"]["StrokeForm"];
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
          * Tuned
          * @description One line: the least and the most of something that work, or the one setting.
          */
@@ -5443,6 +6909,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -5465,6 +6932,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -5476,6 +6944,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -5490,6 +6959,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -5608,6 +7078,20 @@ export interface components {
              */
             wanted: string | number;
             /**
+             * Drift
+             * @description before the next cast
+             * @default
+             * @example 40 ft
+             */
+            drift: string | number;
+            /**
+             * Lands
+             * @description how far off, of what is out
+             * @default
+             * @example 50 %
+             */
+            lands: string | number;
+            /**
              * Lead
              * @description of the surface's pace
              * @default
@@ -5653,6 +7137,13 @@ export interface components {
              * @example 1 s
              */
             pause: string | number;
+            /**
+             * Follow
+             * @description of the pace, how the rod goes with the stream
+             * @default
+             * @example 100 %
+             */
+            follow: string | number;
             /**
              * Line
              * @description of line on the water
@@ -5747,6 +7238,7 @@ export interface components {
              * @example {
              *       "leader": {
              *         "attachments": [],
+             *         "hangs_from": "line",
              *         "joints": [
              *           {
              *             "kind": "loops",
@@ -5769,6 +7261,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00043,
+             *               "estimated": false,
              *               "material": "nylon-stiff"
              *             },
              *             "wear": "new"
@@ -5780,6 +7273,7 @@ export interface components {
              *             "strand": {
              *               "colour": "plain",
              *               "diameter_m": 0.00036,
+             *               "estimated": false,
              *               "material": "nylon-medium"
              *             },
              *             "wear": "new"
@@ -5794,6 +7288,7 @@ export interface components {
              *           "hook": 16,
              *           "kind": "dry",
              *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
              *           "tube": false
              *         },
              *         "line": {
@@ -5887,6 +7382,144 @@ export interface components {
             joint: components["schemas"]["Joint"];
         };
         /**
+         * WhatIf
+         * @description What was supposed, in words, and the turnover it comes to; ``head_wind_m_s`` as it stands,
+         *     to set a slider by.
+         */
+        WhatIf: {
+            /** Wind */
+            wind: string;
+            /** Stroke */
+            stroke: string;
+            /** Head Wind M S */
+            head_wind_m_s: number;
+            turnover: components["schemas"]["Measure"];
+        };
+        /**
+         * WhatIfRequest
+         * @description A design under a stroke, and what is supposed instead.
+         */
+        WhatIfRequest: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "hangs_from": "line",
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "estimated": false,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "estimated": false,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
+             *           "tube": false
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            stroke?: components["schemas"]["StrokeForm"];
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+            /**
+             * @default {
+             *       "times": 1
+             *     }
+             */
+            supposed: components["schemas"]["Supposed"];
+        };
+        /**
          * WhoseAnswer
          * @description Whose things are in front now, in words, and whether others lie behind them.
          */
@@ -5926,6 +7559,242 @@ export interface components {
             steps: components["schemas"]["Step"][];
             /** Cautions */
             cautions: string[];
+        };
+        /**
+         * MendRequest
+         * @description A design whose match, hold or length is to be mended.
+         */
+        nine_knots__api__bench__MendRequest: {
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "hangs_from": "line",
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "estimated": false,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "estimated": false,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
+             *           "tube": false
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * MendRequest
+         * @description A design to mend, with the stroke that throws it.
+         */
+        nine_knots__api__water__MendRequest: {
+            /**
+             * Bench
+             * @example bench-1
+             */
+            bench: string;
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "hangs_from": "line",
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "estimated": false,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "estimated": false,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
+             *           "tube": false
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            fished?: components["schemas"]["WaterForm"];
+            /**
+             * Slack M
+             * @description in which its cast landed, where one was thrown
+             */
+            slack_m?: number | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+            stroke?: components["schemas"]["StrokeForm"];
         };
         /**
          * Problem
@@ -6102,6 +7971,230 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Settings"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_ties: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnTies"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_ties: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnTies"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnTies"];
                 };
             };
             /** @description Not to be read as a request */
@@ -6883,6 +8976,236 @@ export interface operations {
             };
         };
     };
+    post_fly_figures: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Fly"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlyFigures"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_fly_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FlyForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FlyFigures"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     post_fly: {
         parameters: {
             query?: never;
@@ -7225,6 +9548,248 @@ export interface operations {
             };
         };
     };
+    post_today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TodayRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayReading"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_readiness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Readiness"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     post_bench: {
         parameters: {
             query?: never;
@@ -7245,6 +9810,234 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchAnswer"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_my_knots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["nine_knots__api__bench__MendRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Leader"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_bench_remedies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["nine_knots__api__bench__MendRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Remedy"][];
                 };
             };
             /** @description Not to be read as a request */
@@ -8594,7 +11387,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MendRequest"];
+                "application/json": components["schemas"]["nine_knots__api__water__MendRequest"];
             };
         };
         responses: {
@@ -8860,7 +11653,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WaterRequest"];
+                "application/json": components["schemas"]["TableRequest"];
             };
         };
         responses: {
@@ -9919,7 +12712,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                key: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire";
+                key: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
             };
             cookie?: never;
         };
@@ -10262,7 +13055,7 @@ export interface operations {
                 /** @description newer ones left out */
                 skip?: number;
                 /** @description of one knot only */
-                knot?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire") | null;
+                knot?: ("perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop") | null;
             };
             header?: never;
             path?: never;
@@ -11964,6 +14757,869 @@ export interface operations {
             };
         };
     };
+    get_lower_rigs: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LowerRigCard"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_lower_rig: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description a name of this intended save: sent again with it, it is not done twice */
+                "idempotency-key"?: string | null;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LowerRigCard"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_swap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwapRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Design"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_alone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AloneRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Design"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_lower_rig: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_what_if: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhatIfRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIf"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_matters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThrownRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MattersReading"];
+                    "text/event-stream": string;
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     post_export: {
         parameters: {
             query?: never;
@@ -12268,6 +15924,271 @@ export interface operations {
             };
             /** @description Refused, with the mend */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_asked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FindRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Asked"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_find: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FindRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindReading"];
+                    "text/event-stream": string;
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12985,7 +16906,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "leader" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test";
+                kind: "leader" | "lower rig" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test";
                 row_id: string;
             };
             cookie?: never;

@@ -3,6 +3,7 @@ import { onMounted, ref } from 'vue'
 import { inWords } from './api/problems'
 import { useBench } from './bench/useBench'
 import { useSettings } from './settings/useSettings'
+import CompileNotice from './shell/CompileNotice.vue'
 import KeyList from './shell/KeyList.vue'
 import LostNotice from './shell/LostNotice.vue'
 import PlaceRail from './shell/PlaceRail.vue'
@@ -32,6 +33,7 @@ onMounted(begin)
     <PlaceRail />
     <main id="place" class="house__place" tabindex="-1">
       <LostNotice />
+      <CompileNotice />
       <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
       <RouterView />
     </main>

@@ -6,6 +6,12 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'bench', component: BenchPlace, meta: { title: 'Bench' } },
     {
+      path: '/find',
+      name: 'find',
+      component: () => import('./find/FindPlace.vue'),
+      meta: { title: 'Find me a leader' },
+    },
+    {
       path: '/tie',
       name: 'tie',
       component: () => import('./tie/TiePlace.vue'),

@@ -4,7 +4,9 @@ from fastapi import APIRouter
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES
+from nine_knots.core.trade.leader.own_ties import OwnTies
 from nine_knots.store.anglers import Settings, read_settings, write_settings
+from nine_knots.store.tying import read_ties, write_ties
 
 router = APIRouter(prefix="/api/angler", tags=["angler"], responses=RESPONSES)
 
@@ -13,6 +15,18 @@ router = APIRouter(prefix="/api/angler", tags=["angler"], responses=RESPONSES)
 def get_angler(session: CurrentSession) -> Settings:
     """Read the settings."""
     return session.read(read_settings)
+
+
+@router.get("/knots", summary="What the angler always ties")
+def get_ties(session: CurrentSession) -> OwnTies:
+    """By place; nothing where the usual knot is tied."""
+    return session.read(read_ties)
+
+
+@router.put("/knots", summary="Remember what the angler always ties")
+def put_ties(session: CurrentSession, ties: OwnTies) -> OwnTies:
+    """Every school ties so from now on, wherever the knot holds."""
+    return session.write(lambda cursor, me: write_ties(cursor, me, ties))
 
 
 @router.put("", summary="Remember the angler's name, units and theme")

@@ -5,6 +5,7 @@ from contextlib import asynccontextmanager
 from pathlib import Path
 
 from fastapi import FastAPI
+from fastapi.middleware.gzip import GZipMiddleware
 from fastapi.responses import HTMLResponse, Response
 from fastapi.routing import APIRoute
 from fastapi.staticfiles import StaticFiles
@@ -16,17 +17,22 @@ from nine_knots.api import (
     catalogue,
     everything,
     files,
+    find,
     hold,
     kept,
     knots,
     leaders,
+    lower_rigs,
+    matters,
     own_cast,
     practice,
     problems,
     pulls,
+    readiness,
     scale,
     stock,
     tackle,
+    today,
     tying,
     water,
 )
@@ -34,13 +40,14 @@ from nine_knots.api.describe import describe_problems
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.guard import Guard
 from nine_knots.api.work.crew import Crew
+from nine_knots.api.work.readiness import Watch
 from nine_knots.api.work.tasks import CastTask, Task, WaterTask
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
 from nine_knots.store import Database
 
-PAGES = ("", "tie", "tie/now", "spools", "knots", "knots/{knot}", "shelf")
+PAGES = ("", "find", "tie", "tie/now", "spools", "knots", "knots/{knot}", "shelf")
 
 
 def _operation_id(route: APIRoute) -> str:
@@ -65,9 +72,12 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     """Workers live as long as the service; they load and compile while it already answers."""
     crew: Crew = app.state.crew
     if app.state.warm:
-        crew.start()
+        app.state.watch = Watch(crew)
     yield
+    if app.state.watch is not None:
+        app.state.watch.end()
     crew.close()
+    app.state.searchers.close()
     if app.state.pull_scale is not None:
         app.state.pull_scale.unplug()
 
@@ -93,7 +103,9 @@ def create_app(
     )
     app.state.database = database
     app.state.crew = Crew(_first_tasks())
+    app.state.searchers = Crew(workers=1, behind=True)
     app.state.warm = warm
+    app.state.watch = None
     app.state.pull_scale = None
     problems.install(app)
     for module in (
@@ -101,6 +113,8 @@ def create_app(
         catalogue,
         stock,
         tackle,
+        today,
+        readiness,
         bench,
         casts,
         own_cast,
@@ -112,7 +126,10 @@ def create_app(
         pulls,
         scale,
         leaders,
+        lower_rigs,
+        matters,
         files,
+        find,
         everything,
         kept,
     ):
@@ -125,7 +142,8 @@ def create_app(
 
 
 def _serve_interface(app: FastAPI, built: Path) -> None:
-    app.mount("/assets", _Assets(directory=built / "assets"), name="assets")
+    assets = GZipMiddleware(_Assets(directory=built / "assets"), minimum_size=1000)
+    app.mount("/assets", assets, name="assets")
 
     page = (built / "index.html").read_bytes()
     mark = (built / "mark.svg").read_bytes()

@@ -8,26 +8,32 @@ from nine_knots.api.examples import DESIGN, SITUATION
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.base.quantity import Quantity, System
-from nine_knots.core.base.units import Units, parse_diameter, parse_length
+from nine_knots.core.base.units import Units, parse_length, parse_size
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.proposing.bare import bare_leader
-from nine_knots.core.judge.proposing.fit import Shortfall
-from nine_knots.core.judge.proposing.propose import propose
+from nine_knots.core.judge.proposing.misses import Shortfall
+from nine_knots.core.judge.proposing.propose import propose_to
+from nine_knots.core.judge.remedies.search import Remedy
+from nine_knots.core.judge.remedies.verdict import verdict_remedies_for
 from nine_knots.core.tell.evaluation import Evaluation, evaluate
 from nine_knots.core.tell.outline import OutlinePart, outline
+from nine_knots.core.tell.recipe import Recipe, recipe
 from nine_knots.core.tell.rig import Hung, hung_on
 from nine_knots.core.tell.sentence import Say, hear
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.edits import Edit
+from nine_knots.core.trade.leader.own_ties import tied_my_way
 from nine_knots.core.trade.leader.workbench import Workbench
 from nine_knots.core.trade.schools.school import SchoolParameters
 from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
 from nine_knots.core.trade.strand import titles_of
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
+from nine_knots.store.owned import read_angler
 from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit
-from nine_knots.store.tying import read_tyer
+from nine_knots.store.tying import read_ties, read_tyer
 
 router = APIRouter(prefix="/api", tags=["bench"], responses=RESPONSES)
 
@@ -54,8 +60,9 @@ class ProposalRequest(Form):
     school: str = Field(max_length=40, examples=["sixty-twenty-twenty"])
     situation: Situation = Field(examples=[SITUATION])
     length: Typed = Field(default="", examples=["9 ft"])
-    tippet: Typed = Field(default="", examples=["5X"])
+    tippet: Typed = Field(default="", examples=["5X", "20 lb"])
     power: float = Field(default=0.0, ge=-1.0, le=1.0)
+    whole: bool = Field(default=False, description="cut nothing off a bought taper")
     units: System = "imperial"
 
 
@@ -67,14 +74,16 @@ class BareRequest(Form):
 
 
 class ProposalAnswer(BaseModel):
-    """The leader proposed, why, and which spools the shelf lacks."""
+    """The leader proposed, how it is tied, why, and which spools the shelf lacks."""
 
     leader: Leader
     length: Quantity
     outline: tuple[OutlinePart, ...]
     hung: tuple[Hung, ...]
+    recipe: Recipe
     reasons: tuple[str, ...]
     shortfalls: tuple[Shortfall, ...]
+    cut: str = Field(description="what is cut off a bought taper, unless it is used whole")
 
 
 @router.post("/bench", summary="Change a design and read it")
@@ -95,25 +104,61 @@ def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
     return BenchAnswer(design=design, evaluation=evaluation)
 
 
+class MendRequest(Form):
+    """A design whose match, hold or length is to be mended."""
+
+    design: Design = Field(examples=[DESIGN])
+    units: System = "imperial"
+
+
+@router.post("/bench/my-knots", summary="Tie a design with my knots everywhere")
+def post_my_knots(session: CurrentSession, asked: MendRequest) -> Leader:
+    """The leader with the angler's own knots wherever they hold; nothing is stored."""
+    day = asked.design.situation
+    ties = session.read(read_ties)
+    return tied_my_way(asked.design.leader, ties, day.line, day.fly)
+
+
+@router.post("/bench/remedies", summary="Ask what would mend match, hold and length")
+def post_bench_remedies(session: CurrentSession, asked: MendRequest) -> tuple[Remedy, ...]:
+    """Each is one change, made and judged anew; nothing is stored."""
+    angler = session.read(lambda cursor, me: read_angler(cursor, me, asked.units))
+    return verdict_remedies_for(asked.design, angler)
+
+
 @router.post("/proposals", summary="Ask a school for a leader from the shelf", responses=MISSING)
 def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAnswer:
     """Build a leader by the school's rule from the spools owned; nothing is stored."""
     system = asked.units
     with field("length"):
         length_m = parse_length(asked.length, system) if asked.length.strip() else None
-    with field("tippet"):
-        tippet_m = parse_diameter(asked.tippet, system) if asked.tippet.strip() else None
-    parameters = SchoolParameters(length_m=length_m, tippet_m=tippet_m, power=asked.power)
-    stock, kit = session.read(lambda cursor, me: (list_stock(cursor, me), read_kit(cursor, me)))
-    units = Units(system)
-    proposal = propose(asked.school, asked.situation, parameters, stock, units, kit.flies)
+    tippet_m = tippet_n = None
+    if asked.tippet.strip():
+        with field("tippet"):
+            tippet_m, tippet_n = parse_size(asked.tippet, system)
+    parameters = SchoolParameters(
+        length_m=length_m,
+        tippet_m=tippet_m,
+        tippet_n=tippet_n,
+        power=asked.power,
+        whole=asked.whole,
+    )
+    stock, kit, ties = session.read(
+        lambda cursor, me: (list_stock(cursor, me), read_kit(cursor, me), read_ties(cursor, me))
+    )
+    units, day = Units(system), asked.situation
+    angler = Angler(stock=stock, flies=kit.flies, ties=ties, system=system)
+    proposal = propose_to(angler, asked.school, day, parameters)
+    leader = proposal.leader
     return ProposalAnswer(
-        leader=proposal.leader,
-        length=units.length(proposal.leader.length_m),
-        outline=outline(proposal.leader),
-        hung=hung_on(proposal.leader),
+        leader=leader,
+        length=units.length(leader.length_m),
+        outline=outline(leader),
+        hung=hung_on(leader),
+        recipe=recipe(leader, titles_of(stock), units),
         reasons=proposal.reasons,
         shortfalls=proposal.shortfalls,
+        cut=proposal.cut,
     )
 
 

@@ -4,7 +4,6 @@ from typing import Literal
 
 from fastapi import APIRouter, Response
 from pydantic import Field
-from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession, Session
@@ -12,6 +11,7 @@ from nine_knots.api.examples import DESIGN
 from nine_knots.api.files import file_of
 from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.strokes import StrokeForm
+from nine_knots.api.thrown import ThrownRequest, thrower
 from nine_knots.api.typed import Form
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
 from nine_knots.api.work.tasks import CastFileTask, CastTask, RemedyTask
@@ -21,7 +21,6 @@ from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.tell.cast import CastReading, Near
 from nine_knots.core.trade.design import Design
 from nine_knots.store.landings import read_own_cast
-from nine_knots.store.owned import read_angler
 
 router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES | WORKED_OUT)
 
@@ -79,15 +78,6 @@ async def post_cast_file(
     return await answering.respond(f"{asked.bench}-file", task, file_of(title, kind))
 
 
-class ThrownRequest(Form):
-    """A design with a stroke, of which more is asked than one cast."""
-
-    bench: Key = Field(examples=["bench-1"])
-    design: Design = Field(examples=[DESIGN])
-    stroke: StrokeForm = Field(default_factory=StrokeForm)
-    units: System = "imperial"
-
-
 @router.post(
     "/remedies",
     summary="Ask what would bring the turnover in",
@@ -99,14 +89,6 @@ async def post_remedies(
 ) -> Response:
     """Each remedy is found by casting the changed leader; nothing is stored."""
 
-    def made(cursor: DictCursor, me: str) -> RemedyTask:
-        angler = read_angler(cursor, me, asked.units)
-        return RemedyTask(
-            design=asked.design,
-            stroke=asked.stroke.read(asked.units, angler.cast).stroke,
-            angler=angler,
-            gust=asked.stroke.read_gust(asked.units),
-        )
-
-    task = await run_in_threadpool(session.read, made)
+    thrown = await thrower(session, asked.stroke, asked.units)
+    task = RemedyTask(design=asked.design, **thrown)
     return await answering.respond(f"{asked.bench}-remedies", task)

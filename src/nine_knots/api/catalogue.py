@@ -10,14 +10,17 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.models.cast.stroke import SPEEDS
+from nine_knots.core.tell.stuff import reasons_of
 from nine_knots.core.trade import situation
 from nine_knots.core.trade.knots import KNOTS
 from nine_knots.core.trade.leader import Role, Wear
 from nine_knots.core.trade.leader.ties import TIES, Place, TieGroup
-from nine_knots.core.trade.materials import MATERIALS
+from nine_knots.core.trade.materials import MATERIALS, MaterialKey
 from nine_knots.core.trade.schools import SCHOOLS
 from nine_knots.core.trade.tackle import FISH
-from nine_knots.core.trade.tackle.fly import Bulk, FlyKind
+from nine_knots.core.trade.tackle.backing import BackingMaterial, LineTie, ReelTie
+from nine_knots.core.trade.tackle.fish import Mouth, Teeth
+from nine_knots.core.trade.tackle.fly import Bulk, Dressing, FlyKind, Head
 from nine_knots.core.trade.tackle.line import Sinking
 
 router = APIRouter(prefix="/api/catalogue", tags=["catalogue"], responses=RESPONSES)
@@ -47,6 +50,14 @@ class SchoolCard(Frozen):
     objection: str
 
 
+class MaterialCard(Frozen):
+    """A material with what speaks for it and against it."""
+
+    key: MaterialKey
+    title: str
+    reasons: tuple[str, ...]
+
+
 class Catalogue(Frozen):
     """Everything that the interface offers for choice."""
 
@@ -65,12 +76,19 @@ class Catalogue(Frozen):
     wishes: tuple[situation.Wish, ...]
     tempers: tuple[situation.Temper, ...]
     fish: tuple[Choice, ...]
+    mouths: tuple[Mouth, ...]
+    teeth: tuple[Teeth, ...]
     roles: tuple[Role, ...]
     wears: tuple[Wear, ...]
     fly_kinds: tuple[FlyKind, ...]
     bulks: tuple[Bulk, ...]
+    dressings: tuple[Dressing, ...]
+    heads: tuple[Head, ...]
     sinkings: tuple[Sinking, ...]
-    materials: tuple[Choice, ...]
+    backings: tuple[BackingMaterial, ...]
+    reel_ties: tuple[ReelTie, ...]
+    line_ties: tuple[LineTie, ...]
+    materials: tuple[MaterialCard, ...]
     knots: dict[str, tuple[Choice, ...]]
     ties: dict[Place, tuple[TieGroup, ...]]
     schools: tuple[SchoolCard, ...]
@@ -107,12 +125,22 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
             Choice(key=f.key, title=f.title, note=f"usually {shown.fish_mass(f.usual_kg).text}")
             for f in FISH.values()
         ),
+        mouths=get_args(Mouth),
+        teeth=get_args(Teeth),
         roles=get_args(Role),
         wears=get_args(Wear),
         fly_kinds=get_args(FlyKind),
         bulks=get_args(Bulk),
+        dressings=get_args(Dressing),
+        heads=get_args(Head),
         sinkings=get_args(Sinking),
-        materials=tuple(Choice(key=m.key, title=m.title, note=m.knots) for m in MATERIALS.values()),
+        backings=get_args(BackingMaterial),
+        reel_ties=get_args(ReelTie),
+        line_ties=get_args(LineTie),
+        materials=tuple(
+            MaterialCard(key=m.key, title=m.title, reasons=reasons_of(m))
+            for m in MATERIALS.values()
+        ),
         knots={
             place: tuple(
                 Choice(key=k.key, title=k.title, note=k.note)

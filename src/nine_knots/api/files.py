@@ -82,7 +82,7 @@ def post_import(asked: ImportRequest) -> Design:
     return asked.onto.model_copy(update={"leader": read_csv(asked.text)})
 
 
-@router.get("/formats/leader-1.schema.json", summary="JSON Schema of the leader file, version 1")
+@router.get("/formats/leader.schema.json", summary="JSON Schema of the leader file")
 def get_schema() -> dict[str, Any]:
     """The published schema."""
     return schema()

@@ -17,7 +17,17 @@ from nine_knots.store.damaged import list_damaged, read_damaged
 
 router = APIRouter(prefix="/api/kept", tags=["kept"], responses=RESPONSES)
 MOST_AT_ONCE = 100
-KindName = Literal["leader", "spool", "rod", "line", "fly", "landing", "own cast", "pull test"]
+KindName = Literal[
+    "leader",
+    "lower rig",
+    "spool",
+    "rod",
+    "line",
+    "fly",
+    "landing",
+    "own cast",
+    "pull test",
+]
 
 
 class OldLeaders(Form):

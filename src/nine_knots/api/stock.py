@@ -10,8 +10,17 @@ from pydantic import BaseModel, Field
 from nine_knots.api.context import CurrentSession, SavingSession, Session
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
+from nine_knots.core.base.errors import Unreadable
 from nine_knots.core.base.quantity import System
-from nine_knots.core.base.units import Units, parse_diameter, parse_length, parse_load
+from nine_knots.core.base.units import (
+    Units,
+    parse_as_sold,
+    parse_diameter,
+    parse_length,
+    parse_load,
+    parse_size,
+)
+from nine_knots.core.trade.as_sold import bought_profile, labelled_diameter_m
 from nine_knots.core.trade.materials import MATERIALS, MaterialKey
 from nine_knots.core.trade.strand import (
     Colour,
@@ -39,8 +48,9 @@ LINKS: dict[int | str, dict[str, Any]] = {
 
 
 class PacketTexts(BaseModel):
-    """A packet's figures as they can be typed again."""
+    """A packet's figures as they can be typed again: as it is sold, or as measured."""
 
+    sold_as: str = ""
     butt: str
     butt_length: str
     taper_length: str
@@ -62,18 +72,20 @@ class StockRow(BaseModel):
     diameter: str
     strength: str
     labelled: bool
+    estimated: bool
     left: str
     packet: PacketTexts | None = None
     item: Stock
 
 
 class SpoolForm(Form):
-    """A spool as typed; an empty strength is taken from the material's law."""
+    """A spool as typed; an empty strength is taken from the material's law, an empty diameter from
+    the label."""
 
     spool_id: Typed = ""
     title: Typed = ""
     material: MaterialKey
-    diameter: Typed
+    diameter: Typed = Field(default="", examples=[".018", "5X", "30 lb"])
     strength: Typed = ""
     left: Typed
     colour: Colour = "plain"
@@ -81,16 +93,17 @@ class SpoolForm(Form):
 
 
 class PacketForm(Form):
-    """Knotless tapered leaders of one kind, as typed from the packet."""
+    """Knotless tapered leaders of one kind: as they are sold, or as measured, which goes before."""
 
     spool_id: Typed = ""
     title: Typed = ""
     material: MaterialKey = "nylon-medium"
-    butt: Typed
-    butt_length: Typed
-    taper_length: Typed
-    tip_length: Typed
-    tip: Typed
+    sold_as: Typed = Field(default="", examples=["9 ft 5X"])
+    butt: Typed = ""
+    butt_length: Typed = ""
+    taper_length: Typed = ""
+    tip_length: Typed = ""
+    tip: Typed = ""
     strength: Typed = ""
     count: int = Field(ge=0, le=500)
     units: System = "imperial"
@@ -98,6 +111,11 @@ class PacketForm(Form):
 
 def _packet_texts(item: Packet, units: Units) -> PacketTexts:
     profile = item.strand.profile
+    if item.strand.estimated:
+        whole = units.length(profile.length_m).text
+        tip = units.tippet(profile.tip_diameter_m).text.split(" · ")
+        empty = dict.fromkeys(("butt", "butt_length", "taper_length", "tip_length", "tip"), "")
+        return PacketTexts(sold_as=f"{whole} {tip[-1]}", count=item.count, **empty)
     return PacketTexts(
         butt=units.diameter(profile.butt_diameter_m).text,
         butt_length=units.length(profile.butt_length_m).text,
@@ -111,7 +129,7 @@ def _packet_texts(item: Packet, units: Units) -> PacketTexts:
 def _row(item: Stock, units: Units) -> StockRow:
     material = item.strand.substance
     if isinstance(item, Spool):
-        diameter = units.tippet(item.strand.diameter_m).text
+        diameter = units.across(item.strand.diameter_m, item.strand.estimated)
         strength = units.load(item.strand.breaking_n).text
         left = units.on_spool(item.remaining_m).text
     else:
@@ -131,6 +149,7 @@ def _row(item: Stock, units: Units) -> StockRow:
         diameter=diameter,
         strength=strength,
         labelled=item.strand.strength_n is not None,
+        estimated=item.strand.estimated,
         left=left,
         packet=_packet_texts(item, units) if isinstance(item, Packet) else None,
         item=item,
@@ -158,19 +177,21 @@ def get_stock(session: CurrentSession, units: System = "imperial") -> list[Stock
 @router.post("/spools", responses=LINKS, summary="Add a spool, or write one anew")
 def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
     """Read the typed figures and keep the spool."""
-    with field("diameter"):
-        diameter_m = parse_diameter(form.diameter, form.units)
+    diameter_m, strength_n, estimated = _size(form)
     with field("left"):
         left_m = parse_length(form.left, form.units, most_m=MOST_LEFT_M)
     shown = Units(form.units)
     title = form.title.strip()
-    title = title or f"{MATERIALS[form.material].title} {shown.tippet(diameter_m).text}"
+    label = shown.label(strength_n).text if strength_n else ""
+    size = label if estimated else shown.tippet(diameter_m).text
+    title = title or f"{MATERIALS[form.material].title} {size}"
     spool_id = _id(form.spool_id, title)
     strand = Strand(
         material=form.material,
         diameter_m=diameter_m,
-        strength_n=_load(form.strength, form.units),
+        strength_n=strength_n,
         colour=form.colour,
+        estimated=estimated,
         spool_id=spool_id,
     )
     spool = Spool(spool_id=spool_id, title=title, strand=strand, remaining_m=left_m)
@@ -180,6 +201,46 @@ def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
 @router.post("/packets", summary="Add a packet of knotless leaders, or write one anew")
 def post_packet(session: SavingSession, form: PacketForm) -> StockRow:
     """Read the typed figures and keep the packet."""
+    shown = Units(form.units)
+    estimated, title = bool(form.sold_as.strip()) and not form.butt.strip(), form.title.strip()
+    if estimated:
+        with field("sold_as"):
+            profile = bought_profile(*parse_as_sold(form.sold_as, form.units))
+        title = title or f"Knotless {form.sold_as.strip()}"
+    else:
+        profile = _profile(form)
+        title = title or f"Knotless {shown.length(profile.length_m).text}"
+    spool_id = _id(form.spool_id, title)
+    strand = TaperedStrand(
+        material=form.material,
+        profile=profile,
+        strength_n=_load(form.strength, form.units),
+        estimated=estimated,
+        spool_id=spool_id,
+    )
+    packet = Packet(spool_id=spool_id, title=title, strand=strand, count=form.count)
+    return _row(_put(session, packet), shown)
+
+
+def _size(form: SpoolForm) -> tuple[float, float | None, bool]:
+    """Diameter in metres, label in N if it is known, and whether the first is by the second."""
+    across_m, label_n = None, _load(form.strength, form.units)
+    if form.diameter.strip():
+        with field("diameter"):
+            across_m, by_label_n = parse_size(form.diameter, form.units)
+            label_n = label_n or by_label_n
+    if across_m is not None:
+        return across_m, label_n, False
+    with field("diameter"):
+        if label_n is None:
+            raise Unreadable(
+                "Neither diameter nor label was given.", mend="Write .018, 5X or 30 lb."
+            )
+        return labelled_diameter_m(label_n, form.material), label_n, True
+
+
+def _profile(form: PacketForm) -> TaperProfile:
+    """A taper as it was measured."""
     lengths: dict[str, float] = {}
     for name in ("butt_length", "taper_length", "tip_length"):
         with field(name):
@@ -188,18 +249,7 @@ def post_packet(session: SavingSession, form: PacketForm) -> StockRow:
         butt_m = parse_diameter(form.butt, form.units)
     with field("tip"):
         tip_m = parse_diameter(form.tip, form.units)
-        profile = TaperProfile(butt_diameter_m=butt_m, tip_diameter_m=tip_m, **lengths)
-    shown = Units(form.units)
-    title = form.title.strip() or f"Knotless {shown.length(profile.length_m).text}"
-    spool_id = _id(form.spool_id, title)
-    strand = TaperedStrand(
-        material=form.material,
-        profile=profile,
-        strength_n=_load(form.strength, form.units),
-        spool_id=spool_id,
-    )
-    packet = Packet(spool_id=spool_id, title=title, strand=strand, count=form.count)
-    return _row(_put(session, packet), shown)
+        return TaperProfile(butt_diameter_m=butt_m, tip_diameter_m=tip_m, **lengths)
 
 
 def _put(session: Session, item: Stock) -> Stock:

@@ -28,12 +28,13 @@ class StrokeForm(Form):
     speed: Typed = Field(default="normal", examples=["easy", "15 m/s"])
     line_out: Typed = Field(default="", examples=["30 ft"])
     loop: Typed = Field(default="", examples=["2 ft"])
+    drop: bool = Field(default=False, description="stop and drop, for slack")
     gust: Typed = Field(default="", description="on top of the wind", examples=["10 mph"])
     gust_from: Literal["in the face", "behind"] = "in the face"
 
     def read(self, units: System, own: OwnCast = UNKNOWN) -> SaidStroke:
         """The stroke in SI, or a refusal that names the field; words go with the own cast."""
-        figures: dict[str, float] = {}
+        figures: dict[str, float | bool] = {"drop": self.drop}
         said = self.speed.strip().lower() or "normal"
         with field("speed"):
             usual = SPEEDS.get(said)

@@ -1,28 +1,36 @@
 """/api/kit: rods, lines and flies owned, and new ones as typed."""
 
-from typing import Literal
+from dataclasses import dataclass
+from typing import Annotated, Literal
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Query
 from pydantic import Field
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.base.errors import OutOfRange
-from nine_knots.core.base.quantity import System
+from nine_knots.core.base.quantity import Quantity, System
 from nine_knots.core.base.units import (
     Units,
+    parse_area,
     parse_bead,
+    parse_diameter,
     parse_hook,
     parse_length,
     parse_mass,
     parse_seconds,
 )
 from nine_knots.core.physics.elastica import bend_stiffness_from_droop
+from nine_knots.core.physics.fall import drag_area_of_fall_m2
 from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, Rod, line_profile
-from nine_knots.core.trade.tackle.fly import Bulk, FlyKind
+from nine_knots.core.trade.tackle.fly import Bulk, Dressing, FlyKind, Head
 from nine_knots.core.trade.tackle.line import Sinking
 from nine_knots.store.tackle import Kit, add_tackle, read_kit
+
+HEAVIEST_KG = 0.015
+HEIGHTS_M = (0.5, 10.0)  # to drop a fly from
+AskedUnits = Annotated[System, Query()]
 
 router = APIRouter(prefix="/api/kit", tags=["kit"], responses=RESPONSES)
 
@@ -36,9 +44,16 @@ class FlyForm(Form):
     bulk: Bulk = "standard"
     bead: Typed = Field(default="", examples=["3 mm"])
     bead_metal: Literal["tungsten", "brass"] = "tungsten"
+    length: Typed = Field(default="", description="of the whole fly", examples=["4 in"])
+    dressing: Dressing | None = None
+    head: Head | None = None
+    trailing_hook: bool = False
     weight: Typed = ""
+    area: Typed = Field(default="", description="drag area in the air", examples=["3 cm2"])
     fall: Typed = Field(default="", description="jar test: so far", examples=["20 cm"])
     fall_time: Typed = Field(default="", description="jar test: in so long", examples=["0.6 s"])
+    air_fall: Typed = Field(default="", description="dropped in still air", examples=["8 ft"])
+    air_fall_time: Typed = Field(default="", description="in so long", examples=["1.1 s"])
     barbless: bool = False
     tube: bool = False
     units: System = "imperial"
@@ -64,6 +79,9 @@ class LineForm(Form):
     front_taper: Literal["short", "standard", "long"] = "standard"
     tip: Literal["loop", "bare"] = "loop"
     sink_tip: Typed = Field(default="", description="so much of it sinks; empty: all of it")
+    head: Typed = Field(default="", description="mass of the head", examples=["19 g", "300 gr"])
+    head_length: Typed = Field(default="", description="length of the head", examples=["30 ft"])
+    level: Typed = Field(default="", description="of a level line, its diameter", examples=[".022"])
     droop_length: Typed = Field(default="", description="free length of the clamped tip")
     droop: Typed = Field(default="", description="how far its end falls")
     units: System = "imperial"
@@ -75,15 +93,71 @@ def get_kit(session: CurrentSession) -> Kit:
     return session.read(read_kit)
 
 
+@dataclass(frozen=True, slots=True)
+class FlyFigures:
+    """What a fly is taken to weigh as it is cast, and how it catches the air; and by whom."""
+
+    mass: Quantity
+    area: Quantity
+    length: Quantity
+    words: str
+
+
+@router.post("/flies/figures", summary="Ask what a fly weighs and how it catches the air")
+def post_fly_figures(fly: Fly, units: AskedUnits = "imperial") -> FlyFigures:
+    """By the tables, or as it was measured; nothing is stored."""
+    return _figures(fly, Units(units))
+
+
+@router.post("/flies/preview", summary="Ask the same of a fly as it is being typed")
+def post_fly_preview(form: FlyForm) -> FlyFigures:
+    """The figures that the fly would have; nothing is stored."""
+    return _figures(_fly_of(form), Units(form.units))
+
+
+def _figures(fly: Fly, units: Units) -> FlyFigures:
+    mass, area = units.fly_mass(fly.mass_kg), units.area(fly.air_drag_area_m2)
+    weighed = "weighed" if fly.weighed_kg is not None else "reckoned by hook and dressing"
+    seen = "your own" if fly.drag_area_m2 is not None else "reckoned"
+    return FlyFigures(
+        mass=mass,
+        area=area,
+        length=units.length(fly.whole_m),
+        words=f"As cast {mass.text} ({weighed}); catches the air like {area.text} ({seen}).",
+    )
+
+
 @router.post("/flies", summary="Add a fly")
 def post_fly(session: CurrentSession, form: FlyForm) -> Fly:
     """Read the typed figures and keep the fly."""
+    fly = _fly_of(form)
+    session.write(lambda cursor, me: add_tackle(cursor, me, fly))
+    return fly
+
+
+def _fly_of(form: FlyForm) -> Fly:
     with field("hook"):
         hook = parse_hook(form.hook)
     with field("bead"):
         bead_m = parse_bead(form.bead) if form.bead.strip() else None
     with field("weight"):
         weighed_kg = parse_mass(form.weight, bare="mg") if form.weight.strip() else None
+        if weighed_kg is not None and weighed_kg > HEAVIEST_KG:
+            raise OutOfRange(
+                "That is heavier than any fly that is cast.", mend="Give up to 15 g; bare is mg."
+            )
+    with field("length"):
+        length_m = parse_length(form.length, form.units) if form.length.strip() else None
+        if length_m is not None and not 0.003 <= length_m <= 0.35:
+            raise OutOfRange("No fly is so long.", mend="Give 3 mm to 35 cm (1/8 to 14 in).")
+    with field("area"):
+        area_m2 = parse_area(form.area) if form.area.strip() else None
+    if area_m2 is not None and form.air_fall.strip():
+        raise OutOfRange(
+            "The area is typed and the fall says another.",
+            where="area",
+            mend="Leave one of the two empty.",
+        )
     words = f"{form.bulk} {form.kind}" if form.bulk != "standard" else form.kind
     fly = Fly(
         title=form.title.strip() or f"{words.capitalize()} {Units.hook(hook)}",
@@ -91,13 +165,32 @@ def post_fly(session: CurrentSession, form: FlyForm) -> Fly:
         hook=hook,
         bulk=form.bulk,
         bead=Bead(diameter_mm=1e3 * bead_m, metal=form.bead_metal) if bead_m else None,
+        length_m=length_m,
+        dressing=form.dressing,
+        head=form.head,
+        trailing_hook=form.trailing_hook,
         weighed_kg=weighed_kg,
+        drag_area_m2=area_m2,
         sink_m_s=_jar_test_m_s(form),
         barbless=form.barbless,
         tube=form.tube,
     )
-    session.write(lambda cursor, me: add_tackle(cursor, me, fly))
-    return fly
+    fallen_m2 = _air_test_m2(form, fly.mass_kg)
+    return fly if fallen_m2 is None else fly.remade(drag_area_m2=fallen_m2)
+
+
+def _air_test_m2(form: FlyForm, mass_kg: float) -> float | None:
+    """The drag area that a fall in still air tells of a fly of this mass, where one was timed."""
+    if not form.air_fall.strip() and not form.air_fall_time.strip():
+        return None
+    with field("air_fall"):
+        height_m = parse_length(form.air_fall, form.units)
+        if not HEIGHTS_M[0] <= height_m <= HEIGHTS_M[1]:
+            raise OutOfRange(
+                "That is no height to drop a fly from.", mend="Use 0.5 to 10 m (2 to 33 ft)."
+            )
+    with field("air_fall_time"):
+        return drag_area_of_fall_m2(mass_kg, height_m, parse_seconds(form.air_fall_time))
 
 
 def _jar_test_m_s(form: FlyForm) -> float | None:
@@ -151,15 +244,28 @@ def post_line(session: CurrentSession, form: LineForm) -> FlyLine:
                     "That is no sink-tip.",
                     mend="Give 0.5 to 9 m (2 to 30 ft), and how fast it sinks.",
                 )
-    line = FlyLine(
-        sink_tip_m=sink_tip_m,
-        title=form.title.strip() or f"{form.weight}-weight {form.sinking} line",
-        weight=form.weight,
-        half_sizes_heavy=form.half_sizes_heavy,
-        sinking=form.sinking,
-        front_taper=form.front_taper,
-        tip=form.tip,
-    )
+    head_kg = head_m = level_m = None
+    if form.head.strip() or form.head_length.strip():
+        with field("head"):
+            head_kg = parse_mass(form.head, bare="g")
+        with field("head_length"):
+            head_m = parse_length(form.head_length, form.units)
+    if form.level.strip():
+        with field("level"):
+            level_m = parse_diameter(form.level, form.units)
+    with field("head"):
+        line = FlyLine(
+            sink_tip_m=sink_tip_m,
+            head_kg=head_kg,
+            head_m=head_m,
+            level_m=level_m,
+            title=form.title.strip() or f"{form.weight}-weight {form.sinking} line",
+            weight=form.weight,
+            half_sizes_heavy=form.half_sizes_heavy,
+            sinking=form.sinking,
+            front_taper=form.front_taper,
+            tip=form.tip,
+        )
     if form.droop_length.strip() or form.droop.strip():
         with field("droop_length"):
             free_m = parse_length(form.droop_length, form.units)

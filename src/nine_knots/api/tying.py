@@ -23,9 +23,9 @@ from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units, parse_length
 from nine_knots.core.tell.tying.as_tied import as_tied
 from nine_knots.core.tell.tying.batch import Batch, batch_of
+from nine_knots.core.tell.tying.companion import Order, Screen, screens
 from nine_knots.core.tell.tying.cutting import cut_length_m
 from nine_knots.core.tell.tying.hand import Hand, shown_handiness
-from nine_knots.core.tell.tying.steps import Screen, screens
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.strand import titles_of
 from nine_knots.formats.tying_pdf import Paper
@@ -54,9 +54,10 @@ class TyerAnswer:
 
 
 class ScreensRequest(Form):
-    """A design to tie."""
+    """A design to tie, all cut first or spool by spool."""
 
     design: Design = Field(examples=[DESIGN])
+    order: Order = "cut first"
     units: System = "imperial"
 
 
@@ -102,6 +103,7 @@ class CardsRequest(BatchRequest):
 
     paper: Paper = "a6"
     depth_table: bool = Field(default=False, description="on the cards, of rigs that sink")
+    chain: bool = Field(default=False, description="on the cards, from the reel to the leader")
 
 
 @router.get("", summary="Who ties")
@@ -134,7 +136,7 @@ def post_screens(session: CurrentSession, asked: ScreensRequest) -> tuple[Screen
     """Cuts by the angler's own hand; nothing is stored."""
     stock, tyer = session.read(lambda cursor, me: (list_stock(cursor, me), read_tyer(cursor, me)))
     fly, units = asked.design.situation.fly, Units(asked.units)
-    return screens(asked.design.leader, fly, titles_of(stock), units, tyer)
+    return screens(asked.design.leader, fly, titles_of(stock), units, tyer, asked.order)
 
 
 @router.post("/tied", summary="Tell what the pieces came out at")
@@ -202,6 +204,7 @@ async def post_cards(
         wanted=tuple((one.design, one.count) for one in asked.wanted),
         paper=asked.paper,
         depth_table=asked.depth_table,
+        chain=asked.chain,
         angler=angler,
     )
     kind = "labels" if asked.paper == "labels" else "tying card"

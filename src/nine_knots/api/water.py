@@ -4,7 +4,6 @@ from typing import Any
 
 from fastapi import APIRouter, Response
 from pydantic import Field
-from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.casts import unnamed
@@ -12,6 +11,7 @@ from nine_knots.api.context import CurrentSession, Session
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.strokes import StrokeForm
+from nine_knots.api.thrown import thrower
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
 from nine_knots.api.work.tasks import (
@@ -23,7 +23,13 @@ from nine_knots.api.work.tasks import (
 )
 from nine_knots.core.base.limits import Key
 from nine_knots.core.base.quantity import System
-from nine_knots.core.base.units import parse_length, parse_seconds, parse_share, parse_speed
+from nine_knots.core.base.units import (
+    parse_depths,
+    parse_length,
+    parse_seconds,
+    parse_share,
+    parse_speed,
+)
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.depth_table import DepthTable
 from nine_knots.core.judge.remedies.search import Remedy
@@ -31,7 +37,6 @@ from nine_knots.core.judge.remedies.tuning import Tuning
 from nine_knots.core.models.water.ask import FIELDS, WaterAsk
 from nine_knots.core.tell.water_stage.reading import WaterReading
 from nine_knots.core.trade.design import Design
-from nine_knots.store.owned import read_angler
 from nine_knots.store.stock import list_stock
 
 router = APIRouter(prefix="/api/water", tags=["water"], responses=RESPONSES | WORKED_OUT)
@@ -44,6 +49,10 @@ class WaterForm(Form):
     """How it is fished, as the angler says it; what is left empty is usual."""
 
     wanted: SaidFigure = Field(default="", description="depth wanted", examples=["3 ft"])
+    drift: SaidFigure = Field(default="", description="before the next cast", examples=["40 ft"])
+    lands: SaidFigure = Field(
+        default="", description="how far off, of what is out", examples=["50 %"]
+    )
     lead: SaidFigure = Field(default="", description="of the surface's pace", examples=["80 %"])
     tip: SaidFigure = Field(default="", description="rod tip above the water", examples=["4 ft"])
     out: SaidFigure = Field(default="", description="beyond the rod's tip", examples=["10 ft"])
@@ -51,6 +60,9 @@ class WaterForm(Form):
     pull: SaidFigure = Field(default="", examples=["12 in"])
     pull_speed: SaidFigure = Field(default="", examples=["2 ft/s"])
     pause: SaidFigure = Field(default="", examples=["1 s"])
+    follow: SaidFigure = Field(
+        default="", description="of the pace, how the rod goes with the stream", examples=["100 %"]
+    )
     line: SaidFigure = Field(default="", description="of line on the water", examples=["40 ft"])
     differs: SaidFigure = Field(default="", description="between currents", examples=["0.5 ft/s"])
 
@@ -122,24 +134,24 @@ async def post_water_remedies(
     session: CurrentSession, asked: MendRequest, answering: CurrentAnswering
 ) -> Response:
     """Each remedy is found by fishing and casting the changed rig; nothing is stored."""
-
-    def made(cursor: DictCursor, me: str) -> WaterRemedyTask:
-        angler = read_angler(cursor, me, asked.units)
-        return WaterRemedyTask(
-            design=asked.design,
-            ask=asked.fished.read(asked.units, asked.slack_m),
-            stroke=asked.stroke.read(asked.units, angler.cast).stroke,
-            angler=angler,
-            gust=asked.stroke.read_gust(asked.units),
-        )
-
-    task = await run_in_threadpool(session.read, made)
+    thrown = await thrower(session, asked.stroke, asked.units)
+    ask = asked.fished.read(asked.units, asked.slack_m)
+    task = WaterRemedyTask(design=asked.design, ask=ask, **thrown)
     return await answering.respond(f"{asked.bench}-water-remedies", task)
 
 
-async def _rig_task(kind: type[RigTask], session: Session, asked: WaterRequest) -> RigTask:
+class TableRequest(WaterRequest):
+    """A design whose depth table is wanted, for depths as typed; empty for such as the day's."""
+
+    depths: Typed = Field(default="", examples=["2 ft, 3 ft, 5 ft"])
+
+
+async def _rig_task(
+    kind: type[RigTask], session: Session, asked: WaterRequest, **more: Any
+) -> RigTask:
     """A search through settings and weights, from the spools that the angler owns."""
     return kind(
+        **more,
         design=unnamed(asked.design),
         ask=asked.fished.read(asked.units, asked.slack_m),
         angler=Angler(stock=await run_in_threadpool(session.read, list_stock), system=asked.units),
@@ -167,8 +179,10 @@ async def post_tuning(
     responses={200: {"content": EVENTS}},
 )
 async def post_depth_table(
-    session: CurrentSession, asked: WaterRequest, answering: CurrentAnswering
+    session: CurrentSession, asked: TableRequest, answering: CurrentAnswering
 ) -> Response:
     """Depth by pace and depth of water, and what to change in each; nothing is stored."""
-    task = await _rig_task(DepthTableTask, session, asked)
+    with field("depths"):
+        depths = parse_depths(asked.depths, asked.units)
+    task = await _rig_task(DepthTableTask, session, asked, depths_m=depths)
     return await answering.respond(f"{asked.bench}-depth-table", task)

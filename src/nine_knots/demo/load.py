@@ -4,12 +4,14 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.demo.designs import demo_designs
+from nine_knots.demo.lower_rigs import demo_lower_rigs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
 from nine_knots.store.anglers import Settings, angler_in_front, create_angler
 from nine_knots.store.database import Database
 from nine_knots.store.leaders import create_leader
+from nine_knots.store.lower_rigs import put_lower_rig
 from nine_knots.store.stock import put_stock
 from nine_knots.store.tackle import add_tackle
 
@@ -31,4 +33,6 @@ def _load(cursor: DictCursor) -> bool:
         add_tackle(cursor, angler_id, tackle)
     for design in reversed((*demo_designs(stock), *demo_rigs(stock))):
         create_leader(cursor, angler_id, design)
+    for rig in demo_lower_rigs(stock):
+        put_lower_rig(cursor, angler_id, rig)
     return True

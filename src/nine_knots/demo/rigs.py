@@ -82,7 +82,7 @@ _PLANS: tuple[tuple[str, str, Situation, str], ...] = (
         "Runa leads it a little slower than the foam.",
     ),
     (
-        "Spring water, one heavy nymph",
+        "Spring water, heavy nymphs",
         "heavy-nymph",
         _day(
             "river",

@@ -42,11 +42,13 @@ SCALE = {"a6": 1.0, "sheet": 1.0, "a4": 1.45, "labels": 1.0}
 
 @dataclass(frozen=True)
 class Card:
-    """One leader to print: the design, what there is to read of it, its depth table if asked."""
+    """One leader to print: the design, what there is to read of it, its depth table and the
+    chain above it if asked."""
 
     design: Design
     evaluation: Evaluation
     table: DepthTable | None = None
+    chain: bool = False
 
 
 def _fonts() -> None:
@@ -139,6 +141,12 @@ def _card(card: Card, width: float, scale: float) -> list[Flowable]:
         Paragraph(f"{number}. {xml(step.title)}", plain)
         for number, step in enumerate(steps, start=1)
     ]
+    if card.chain:
+        said = "; ".join(
+            f"{link.title}, {link.detail}, {link.holds.text}" for link in evaluation.chain.links
+        )
+        text = f"{said}. {evaluation.chain.words}" if said else evaluation.chain.words
+        story += [Spacer(1, 2 * scale), Paragraph(f"<b>Above the leader.</b> {xml(text)}", small)]
     if card.table is not None:
         story += [Spacer(1, 3 * scale), *_depths(card.table, width, scale)]
     story.append(Spacer(1, 2 * scale))

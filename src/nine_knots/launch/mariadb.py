@@ -5,6 +5,7 @@ nothing but a pause to those who use it. Its binary log is on: from a backup on,
 acknowledged change can be brought back.
 """
 
+import os
 import re
 import secrets
 import shutil
@@ -106,6 +107,7 @@ class PrivateServer:
         with self.log.open("ab") as log:
             self._process = subprocess.Popen(
                 owner.command(command),
+                env=self._apart(owner),
                 stdout=log,
                 stderr=log,
                 stdin=subprocess.DEVNULL,
@@ -165,7 +167,13 @@ class PrivateServer:
             "--skip-test-db",
             *(["--user=root"] if owner.name == "root" else []),
         ]
-        done = subprocess.run(owner.command(command), capture_output=True, text=True, check=False)
+        done = subprocess.run(
+            owner.command(command),
+            env=self._apart(owner),
+            capture_output=True,
+            text=True,
+            check=False,
+        )
         if done.returncode != 0:
             shutil.rmtree(made_in, ignore_errors=True)
             with suppress(OSError):
@@ -175,6 +183,14 @@ class PrivateServer:
                 "The database could not be set up.", mend=f"The reason stands in {self.log}."
             )
         made_in.rename(self.data)
+
+    def _apart(self, owner: Owner) -> dict[str, str]:
+        """An environment with a temporary folder of its own: a server that begins clears it, of
+        what others still use too."""
+        made_in = self.folder / "tmp"
+        made_in.mkdir(mode=0o700, exist_ok=True)
+        owner.hand_over(made_in)
+        return {**os.environ, "TMPDIR": str(made_in)}
 
     def _init_file(self, owner: Owner) -> Path:
         """Statements run at every start: our database, our user, a password for this run."""

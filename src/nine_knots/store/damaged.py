@@ -11,6 +11,7 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.kept.envelope import Kind
 from nine_knots.kept.kinds.design import DESIGN
 from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN
+from nine_knots.kept.kinds.lower_rig import LOWER_RIG
 from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
 from nine_knots.store.rows import value_of
 
@@ -52,6 +53,10 @@ _TABLES = (
             f"WHERE angler_id = %s AND kind = '{kind.name}'",
         )
         for kind in (ROD, LINE, FLY)
+    ),
+    _Table(
+        LOWER_RIG,
+        "SELECT rig_id AS row_id, title, version, body FROM lower_rig WHERE angler_id = %s",
     ),
     _Table(
         SEEN,

@@ -15,21 +15,25 @@ from nine_knots.core.judge.own_cast import Estimate
 from nine_knots.core.judge.practice import Attempt
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots.own import PullTest
+from nine_knots.core.trade.leader.lower_rig import LowerRig
+from nine_knots.core.trade.leader.own_ties import OwnTies
 from nine_knots.core.trade.strand import Stock
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.kept.envelope import Kind
 from nine_knots.kept.kinds.design import DESIGN
 from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN, usual_reserve
+from nine_knots.kept.kinds.lower_rig import LOWER_RIG
 from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
 from nine_knots.store.anglers import Settings, create_angler, read_settings
 from nine_knots.store.damaged import DamagedRow, list_damaged
 from nine_knots.store.landings import list_landings, read_estimate, write_estimate
+from nine_knots.store.lower_rigs import list_lower_rigs, put_lower_rig
 from nine_knots.store.practice import add_attempt, list_attempts
 from nine_knots.store.pulls import Source, list_tests
 from nine_knots.store.rows import readable
 from nine_knots.store.stock import list_stock, put_stock
 from nine_knots.store.tackle import add_tackle, read_kit
-from nine_knots.store.tying import read_height_m, write_height_m
+from nine_knots.store.tying import read_height_m, read_ties, write_height_m, write_ties
 
 
 class RevisionKept(Frozen):
@@ -77,18 +81,20 @@ class Everything(Frozen):
     """The file: what it is, its version, and all that is an angler's; SI units, times in UTC."""
 
     format: Literal["nine-knots-everything"] = "nine-knots-everything"
-    version: Literal[2] = 2
+    version: Literal[3] = 3
     versions: dict[str, int] = Field(
         default_factory=dict, description="of each kind of value in it; 1 where it is not named"
     )
     written_at: datetime
     settings: Settings
     height_m: float | None = None
+    ties: OwnTies = OwnTies()
     stock: Several[Stock] = ()
     rods: Several[Rod] = ()
     lines: Several[FlyLine] = ()
     flies: Several[Fly] = ()
     leaders: Several[LeaderKept] = ()
+    lower_rigs: Several[LowerRig] = ()
     landings: Several[LandingKept] = ()
     own_cast: Estimate | None = None
     attempts: Several[Attempt] = ()
@@ -106,7 +112,14 @@ def _by_reserve(body: Any) -> Any:
     return {**body, "version": 2}
 
 
-EVERYTHING = Kind("file of all that an angler has", TypeAdapter(Everything), (_by_reserve,))
+def _with_more(body: Any) -> Any:
+    """Version 3 has lower rigs beside the rest, and more that is known of lines, fish and flies."""
+    return {**body, "version": 3}
+
+
+EVERYTHING = Kind(
+    "file of all that an angler has", TypeAdapter(Everything), (_by_reserve, _with_more)
+)
 
 
 def everything_in(text: str | bytes) -> Everything:
@@ -129,6 +142,7 @@ _PARTS: tuple[tuple[Kind[Any], str], ...] = (
     (LINE, "lines.*"),
     (FLY, "flies.*"),
     (DESIGN, "leaders.*.revisions.*.design"),
+    (LOWER_RIG, "lower_rigs.*"),
     (SEEN, "landings.*.seen"),
     (ESTIMATE, "own_cast"),
     (PULL_TEST, "pulls.*.test"),
@@ -159,11 +173,13 @@ def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
         written_at=datetime.now(UTC),
         settings=read_settings(cursor, angler_id),
         height_m=read_height_m(cursor, angler_id),
+        ties=read_ties(cursor, angler_id),
         stock=list_stock(cursor, angler_id),
         rods=kit.rods,
         lines=kit.lines,
         flies=kit.flies,
         leaders=_leaders(cursor, angler_id),
+        lower_rigs=tuple(rig for _, rig in list_lower_rigs(cursor, angler_id)),
         landings=_landings(cursor, angler_id),
         own_cast=read_estimate(cursor, angler_id),
         attempts=list_attempts(cursor, angler_id),
@@ -177,6 +193,7 @@ def write_everything(cursor: DictCursor, found: Everything) -> str:
     """Make another angler of it, who then sits at the bench; answers the id."""
     angler_id = create_angler(cursor, found.settings)
     write_height_m(cursor, angler_id, found.height_m)
+    write_ties(cursor, angler_id, found.ties)
     for item in found.stock:
         put_stock(cursor, angler_id, item)
     owned: list[Rod | FlyLine | Fly] = [*found.rods, *found.lines, *found.flies]
@@ -184,6 +201,8 @@ def write_everything(cursor: DictCursor, found: Everything) -> str:
         add_tackle(cursor, angler_id, tackle)
     for leader in found.leaders:
         _write_leader(cursor, angler_id, leader)
+    for rig in found.lower_rigs:
+        put_lower_rig(cursor, angler_id, rig)
     for attempt in found.attempts:
         add_attempt(cursor, angler_id, attempt)
     if found.own_cast is not None:

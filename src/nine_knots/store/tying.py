@@ -2,10 +2,12 @@
 
 import uuid
 
+from pydantic import ValidationError
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.tell.tying.hand import Hand, hand_of
 from nine_knots.core.trade.knots.own import own_knots
+from nine_knots.core.trade.leader.own_ties import OwnTies
 from nine_knots.core.trade.tyer import Tyer
 from nine_knots.store.pulls import summed_tests
 
@@ -41,6 +43,26 @@ def read_height_m(cursor: DictCursor, angler_id: str) -> float | None:
 def write_height_m(cursor: DictCursor, angler_id: str, height_m: float | None) -> None:
     """Remember the angler's height, or forget it."""
     cursor.execute("UPDATE angler SET height_m = %s WHERE angler_id = %s", (height_m, angler_id))
+
+
+def read_ties(cursor: DictCursor, angler_id: str) -> OwnTies:
+    """What the angler always ties; nothing of it where it was not told, or cannot be read."""
+    cursor.execute("SELECT own_ties FROM angler WHERE angler_id = %s", (angler_id,))
+    row = cursor.fetchone()
+    if not row or not row["own_ties"]:
+        return OwnTies()
+    try:
+        return OwnTies.model_validate_json(row["own_ties"])
+    except ValidationError:
+        return OwnTies()
+
+
+def write_ties(cursor: DictCursor, angler_id: str, ties: OwnTies) -> OwnTies:
+    """Remember what the angler always ties."""
+    cursor.execute(
+        "UPDATE angler SET own_ties = %s WHERE angler_id = %s", (ties.model_dump_json(), angler_id)
+    )
+    return ties
 
 
 def read_tyer(cursor: DictCursor, angler_id: str) -> Tyer:

@@ -10,6 +10,8 @@ type JobPath =
   | '/api/water/tuning'
   | '/api/water/depth-table'
   | '/api/tying/cards'
+  | '/api/matters'
+  | '/api/find'
 type Call<P extends JobPath> = paths[P]['post']
 type Asked<P extends JobPath> = NonNullable<Call<P>['requestBody']>['content']['application/json']
 type Told<P extends JobPath> = Call<P>['responses'][200]['content'] extends {
@@ -24,30 +26,34 @@ export interface FileTold {
   base64: string
 }
 
-export interface Waiting {
+export interface Waiting<A = unknown> {
   signal: AbortSignal
   /** Hears how much of the work is done, from 0 to 1. */
   progress?: (share: number) => void
+  /** Takes what the answer has come to while work on it goes on. */
+  found?: (soFar: A) => void
 }
 
 /**
  * The answer of a job; throws Refused, ServerLost, or an AbortError where the signal ended it.
- * One at a time in this browser, whatever tab asks: each holds a connection of the few there are.
+ * One at a time in this browser, whatever tab asks, and one search beside it: each holds a
+ * connection of the few there are.
  */
 export async function job<P extends JobPath>(
   path: P,
   body: Asked<P>,
-  waiting: Waiting,
+  waiting: Waiting<Told<P>>,
 ): Promise<Told<P>> {
   const work = () => askFor(path, body, waiting)
   if (!navigator.locks) return work()
-  return navigator.locks.request('nine-knots.job', { signal: waiting.signal }, work)
+  const turn = path === '/api/find' ? 'nine-knots.search' : 'nine-knots.job'
+  return navigator.locks.request(turn, { signal: waiting.signal }, work)
 }
 
 async function askFor<P extends JobPath>(
   path: P,
   body: Asked<P>,
-  { signal, progress }: Waiting,
+  { signal, progress, found }: Waiting<Told<P>>,
 ): Promise<Told<P>> {
   const headers = {
     accept: 'text/event-stream',
@@ -68,6 +74,7 @@ async function askFor<P extends JobPath>(
     for await (const { event, data } of readAll(events)) {
       const told: unknown = JSON.parse(data)
       if (event === 'progress') progress?.((told as { share: number }).share)
+      if (event === 'found') found?.(told as Told<P>)
       if (event === 'problem') throw new Refused(toProblem(told, 422))
       if (event === 'answer' || event === 'file') return told as Told<P>
     }

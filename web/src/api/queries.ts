@@ -32,6 +32,26 @@ export function useKit() {
   return useQuery({ queryKey: ['kit'], queryFn: () => answered(api.GET('/api/kit')) })
 }
 
+/** The knots that the angler always ties, by place. */
+export function useOwnTies() {
+  return useQuery({
+    queryKey: ['own-ties'],
+    queryFn: () => answered(api.GET('/api/angler/knots')),
+  })
+}
+
+/** Lower rigs kept by name, to be swapped below a ring or swivel. */
+export function useLowerRigs() {
+  const settings = useSettings()
+  const units = computed(() => settings.units)
+  return useQuery({
+    queryKey: ['lower-rigs', units],
+    queryFn: () =>
+      answered(api.GET('/api/lower-rigs', { params: { query: { units: units.value } } })),
+    placeholderData: (before) => before,
+  })
+}
+
 const AT_A_TIME = 24
 
 /** Saved leaders, last saved first, a page at a time. */

@@ -67,7 +67,8 @@ export function useAnswer<Q, A>(
     structuralSharing: false,
     staleTime: Infinity,
     gcTime: 0,
-    retry: (_count, error) => error instanceof ServerLost,
+    // one that is still asked was superseded by an older one that came later: once more
+    retry: (_count, error) => error instanceof ServerLost || isSuperseded(error),
     retryDelay: (count) => Math.min(LONGEST_WAIT_MS, 250 * 2 ** count),
   })
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import DoOrWhyNot from '@/widgets/DoOrWhyNot.vue'
 import { useBench } from './useBench'
 import { useFiles } from './useFiles'
 
-defineProps<{ busy: boolean; piecesShown: boolean }>()
+const props = defineProps<{ busy: boolean; piecesShown: boolean }>()
 const emit = defineEmits<{ save: []; saveNew: []; pieces: [] }>()
 
 const bench = useBench()
@@ -28,6 +29,11 @@ const state = computed(() => {
   return bench.changedSinceSaved
     ? `changed since revision ${bench.saved.revision}`
     : `revision ${bench.saved.revision}`
+})
+
+const whyNotSave = computed(() => {
+  if (props.busy) return 'It is being saved.'
+  return bench.changedSinceSaved ? '' : 'Nothing has changed since it was saved.'
 })
 
 function ghost() {
@@ -61,8 +67,12 @@ function picked(event: Event) {
     />
     <span class="quiet state" role="status">{{ state }}</span>
     <span class="grow" />
-    <button class="do" type="button" :disabled="!bench.canUndo" @click="bench.undo">Undo</button>
-    <button class="do" type="button" :disabled="!bench.canRedo" @click="bench.redo">Redo</button>
+    <DoOrWhyNot :why-not="bench.canUndo ? '' : 'Nothing was changed yet.'" @act="bench.undo">
+      Undo
+    </DoOrWhyNot>
+    <DoOrWhyNot :why-not="bench.canRedo ? '' : 'Nothing was undone.'" @act="bench.redo">
+      Redo
+    </DoOrWhyNot>
     <button class="do" type="button" :aria-pressed="bench.ghost !== null" @click="ghost">
       {{ bench.ghost ? 'Let the ghost go' : 'Pin as ghost' }}
     </button>
@@ -81,14 +91,7 @@ function picked(event: Event) {
         </el-dropdown-menu>
       </template>
     </el-dropdown>
-    <button
-      class="do do--main"
-      type="button"
-      :disabled="busy || !bench.changedSinceSaved"
-      @click="emit('save')"
-    >
-      Save
-    </button>
+    <DoOrWhyNot class="do--main" :why-not="whyNotSave" @act="emit('save')">Save</DoOrWhyNot>
     <input
       ref="picker"
       class="unseen"

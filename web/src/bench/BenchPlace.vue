@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { useElementSize, useEventListener, useStorage } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { isTyping } from '@/widgets/isTyping'
-import AirStage from './air/AirStage.vue'
 import { useCast } from './air/useCast'
 import BenchBar from './BenchBar.vue'
 import DamagedDraft from './DamagedDraft.vue'
 import EmptyBench from './EmptyBench.vue'
-import HoldStage from './hold/HoldStage.vue'
 import LanesStage from './lanes/LanesStage.vue'
 import LeaderNotes from './LeaderNotes.vue'
 import PiecesGrid from './pieces/PiecesGrid.vue'
@@ -22,14 +20,19 @@ import { useGhost } from './useGhost'
 import { useSaving } from './useSaving'
 import StageTabs from './StageTabs.vue'
 import VerdictColumn from './verdict/VerdictColumn.vue'
-import WaterStage from './water/WaterStage.vue'
+
+// a stage is fetched when it is first looked at
+const AirStage = defineAsyncComponent(() => import('./air/AirStage.vue'))
+const WaterStage = defineAsyncComponent(() => import('./water/WaterStage.vue'))
+const HoldStage = defineAsyncComponent(() => import('./hold/HoldStage.vue'))
+const MattersStage = defineAsyncComponent(() => import('./matters/MattersStage.vue'))
 
 const bench = useBench()
 const { evaluation: ghost, title: ghostTitle } = useGhost()
 const saving = useSaving()
 const bar = ref<InstanceType<typeof SelectedThing>>()
 const cast = useCast()
-const stage = useStorage<'lanes' | 'air' | 'water' | 'hold'>('nine-knots.stage', 'lanes')
+const stage = useStorage<'lanes' | 'air' | 'water' | 'hold' | 'sure'>('nine-knots.stage', 'lanes')
 const piecesShown = useStorage('nine-knots.rows', true)
 
 const work = ref<HTMLElement>()
@@ -83,7 +86,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <LanesStage v-if="stage === 'lanes'" :axis="axis" :ghost="ghost" />
           <AirStage v-else-if="stage === 'air'" :width="axis.width" />
           <WaterStage v-else-if="stage === 'water'" :width="axis.width" />
-          <HoldStage v-else :axis="whole" />
+          <HoldStage v-else-if="stage === 'hold'" :axis="whole" />
+          <MattersStage v-else :axis="whole" />
         </div>
         <PiecesGrid v-if="piecesShown" />
       </div>
@@ -129,7 +133,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 
 .bench__work {
   display: grid;
-  grid-template-rows: max-content max-content max-content minmax(0, 1fr);
+  grid-template: max-content max-content max-content minmax(0, 1fr) / minmax(0, 1fr);
   gap: 8px;
   min-width: 0;
 }

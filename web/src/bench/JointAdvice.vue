@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Joint, JointReading } from '@/api/client'
+import { answered, api, type Joint, type JointReading } from '@/api/client'
+import { useOwnTies } from '@/api/queries'
+import { useSettings } from '@/settings/useSettings'
+import { attempt } from '@/shell/attempt'
 import { tieKey } from './pieces/ties'
 import { useBench } from './useBench'
 
 /** What to tie at a joint and why, the other school's choice, and what is poor as it is tied. */
 const props = defineProps<{ joint: JointReading }>()
 const bench = useBench()
+const settings = useSettings()
 const advice = computed(() => props.joint.advice)
 const tied = computed(() => bench.design?.leader.joints[props.joint.index])
 const isTied = (joint: Joint) => tied.value && tieKey(joint) === tieKey(tied.value)
@@ -14,6 +18,17 @@ const choices = computed(() => [
   { lead: isTied(advice.value.best.joint) ? 'As is best' : 'Best', ...advice.value.best },
   { lead: 'Other school', ...advice.value.other },
 ])
+
+const { data: own } = useOwnTies()
+const hasOwn = computed(() => Object.values(own.value ?? {}).some((knot) => knot !== null))
+
+const mineEverywhere = () =>
+  attempt(async () => {
+    if (!bench.design) return
+    const body = { design: bench.design, units: settings.units }
+    const leader = await answered(api.POST('/api/bench/my-knots', { body }))
+    bench.put({ leader })
+  })
 
 function tie(joint: Joint) {
   const made: Joint = { ...joint, dropper: tied.value?.dropper ?? null }
@@ -29,7 +44,7 @@ function tie(joint: Joint) {
         >, {{ joint.bend_step }}</template
       >
     </p>
-    <p v-for="fault in advice.faults" :key="fault.what" class="advice__fault" role="note">
+    <p v-for="fault in advice.faults" :key="fault.what" class="poor" role="note">
       <strong>{{ fault.what }}</strong> {{ fault.mend }}
       <button v-if="fault.instead" type="button" class="link" @click="tie(fault.instead)">
         Mend it
@@ -47,6 +62,11 @@ function tie(joint: Joint) {
         Tie it so
       </button>
     </p>
+    <p v-if="hasOwn" class="quiet">
+      <button type="button" class="link" @click="mineEverywhere">
+        Tie all of it with my knots, wherever they hold
+      </button>
+    </p>
   </div>
 </template>
 
@@ -56,30 +76,5 @@ function tie(joint: Joint) {
   line-height: 1.35;
   gap: 2px;
   font-size: var(--small);
-}
-
-.advice__fault {
-  padding: 3px 8px;
-  border-left: 3px solid var(--doubt);
-  background: var(--doubt-soft);
-}
-
-.link {
-  padding: 0 2px;
-  border: 0;
-  border-bottom: 1px solid var(--act);
-  background: none;
-  color: var(--act);
-  cursor: pointer;
-}
-
-.link:hover {
-  background: var(--act-soft);
-}
-
-@media (max-width: 820px) {
-  .link {
-    min-height: 48px;
-  }
 }
 </style>

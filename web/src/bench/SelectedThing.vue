@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useStock } from '@/api/queries'
+import { useCatalogue, useStock } from '@/api/queries'
+import DoOrWhyNot from '@/widgets/DoOrWhyNot.vue'
 import TypedField from '@/widgets/TypedField.vue'
 import JointAdvice from './JointAdvice.vue'
+import BelowRing from './BelowRing.vue'
 import JointSelect from './pieces/JointSelect.vue'
 import StockSelect from './pieces/StockSelect.vue'
 import { useBench } from './useBench'
@@ -17,6 +19,8 @@ const bench = useBench()
 const selection = useSelection()
 const acts = usePieceActs()
 const { data: stock } = useStock()
+const { data: catalogue } = useCatalogue()
+const told = ref(false)
 const bar = ref<HTMLElement>()
 
 const piece = computed(() =>
@@ -25,6 +29,15 @@ const piece = computed(() =>
 const joint = computed(() =>
   selection.selected.kind === 'joint' ? bench.evaluation?.joints[selection.selected.index] : null,
 )
+const stuff = computed(() => {
+  const made = bench.design?.leader.pieces[piece.value?.index ?? -1]?.strand.material
+  return catalogue.value?.materials.find((one) => one.key === made)
+})
+/** Whether a ring or swivel is selected, below which all is a lower rig. */
+const parts = computed(() => {
+  const kind = bench.design?.leader.joints[joint.value?.index ?? -1]?.kind
+  return kind === 'ring' || kind === 'swivel'
+})
 const last = computed(() => (bench.evaluation?.pieces.length ?? 1) - 1)
 const place = computed(() => {
   const index = joint.value?.index ?? 0
@@ -56,7 +69,18 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
         :take="setLength"
       />
       <div class="bar__spool">
-        <span class="bar__label" aria-hidden="true">Spool</span>
+        <span class="bar__label">
+          <span aria-hidden="true">Spool</span>
+          <button
+            v-if="stuff"
+            class="link bar__why"
+            type="button"
+            :aria-expanded="told"
+            @click="told = !told"
+          >
+            {{ told ? 'enough' : `what ${stuff.title} is like` }}
+          </button>
+        </span>
         <div class="bar__steps">
           <StockSelect :stock="stock ?? []" :piece="piece" label="Spool" />
           <StepButtons smaller="Thinner spool" bigger="Thicker spool" @step="acts.stepStock" />
@@ -82,21 +106,25 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
       </template>
       <div class="row bar__acts">
         <button class="do" type="button" @click="acts.split">Split</button>
-        <button
-          class="do"
-          type="button"
-          :disabled="piece.index >= last"
-          aria-label="Merge with next"
-          @click="acts.merge"
+        <DoOrWhyNot
+          :why-not="piece.index < last ? '' : 'There is no piece below to merge with.'"
+          label="Merge with next"
+          @act="acts.merge"
         >
           Merge
-        </button>
+        </DoOrWhyNot>
         <button class="do" type="button" @click="acts.insert">Add below</button>
-        <button class="do" type="button" :disabled="last === 0" @click="acts.remove">
+        <DoOrWhyNot
+          :why-not="last ? '' : 'The last piece stays: change its spool or length instead.'"
+          @act="acts.remove"
+        >
           Take out
-        </button>
+        </DoOrWhyNot>
         <RigMenu />
       </div>
+      <p v-if="told && stuff" class="quiet bar__stuff">
+        <span class="bar__name">{{ stuff.title }}:</span> {{ stuff.reasons.join(' ') }}
+      </p>
     </template>
     <template v-else-if="joint">
       <h2>{{ place }}</h2>
@@ -109,6 +137,7 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
         </div>
       </div>
       <JointAdvice class="bar__advice" :joint="joint" />
+      <BelowRing v-if="parts" :key="joint.index" class="bar__below" :joint="joint.index" />
     </template>
     <SelectedHung v-else />
     <p v-if="bench.refusal" class="refusal bar__refusal" role="alert">{{ bench.refusal }}</p>
@@ -172,9 +201,26 @@ h2 .quiet {
   align-self: center;
 }
 
+.bar__below {
+  flex-basis: 100%;
+}
+
 .bar__acts {
   gap: 5px;
   flex-wrap: nowrap;
+}
+
+.bar__why {
+  margin-left: 10px;
+}
+
+.bar__stuff {
+  flex-basis: 100%;
+  margin: 0;
+}
+
+.bar__name::first-letter {
+  text-transform: uppercase;
 }
 
 .bar__refusal {
@@ -182,6 +228,14 @@ h2 .quiet {
 }
 
 @media (max-width: 820px) {
+  .bar__spool {
+    flex-basis: 100%;
+  }
+
+  .bar__why {
+    min-height: 48px;
+  }
+
   .bar__acts {
     flex-wrap: wrap;
   }

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** What the stage under the strip shows. */
-const stage = defineModel<'lanes' | 'air' | 'water' | 'hold'>({ required: true })
+const stage = defineModel<'lanes' | 'air' | 'water' | 'hold' | 'sure'>({ required: true })
 const stages = [
   { key: 'lanes', words: 'Lanes' },
   { key: 'air', words: 'Air: the cast' },
   { key: 'water', words: 'Water: the drift' },
   { key: 'hold', words: 'Hold: the pull' },
+  { key: 'sure', words: 'Sure: what matters' },
 ] as const
 </script>
 

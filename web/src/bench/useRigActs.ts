@@ -69,5 +69,7 @@ export function useRigActs() {
     if (hangs.value) selection.select('branch', meant.value)
   }
 
-  return { thing, branch, hangs, hang, slide, stepSize, takeOff, addDropper, addInLine }
+  const addFly = (how: 'tag' | 'behind') => bench.edit({ act: 'add-fly', how })
+
+  return { addFly, thing, branch, hangs, hang, slide, stepSize, takeOff, addDropper, addInLine }
 }

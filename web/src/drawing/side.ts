@@ -30,3 +30,7 @@ export function sideOf(
 export function thickest(...parts: readonly (readonly Tapering[])[]): number {
   return Math.max(1e-6, ...parts.flat().map((part) => part.upper_diameter_m))
 }
+
+/** The length in metres to which leaders side by side are drawn: that of the longest. */
+export const longestOf = (drawn: readonly { outline: OutlinePart[] }[]) =>
+  Math.max(0.5, ...drawn.map(({ outline }) => outline.at(-1)?.to_m ?? 0))

@@ -105,7 +105,6 @@ watch(
 
 input[type='range'] {
   min-width: 90px;
-  accent-color: var(--act);
 }
 
 .steps__said {

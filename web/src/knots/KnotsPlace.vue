@@ -7,6 +7,7 @@ import { useSettings } from '@/settings/useSettings'
 import KnotPractice from './KnotPractice.vue'
 import KnotPulls from './KnotPulls.vue'
 import KnotSteps from './KnotSteps.vue'
+import OwnTies from './OwnTies.vue'
 
 type Key = Schemas['KnotCard']['key']
 
@@ -45,6 +46,7 @@ const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
           {{ one.title }}
         </RouterLink>
       </template>
+      <OwnTies />
     </nav>
     <main class="knots__one">
       <h1>

@@ -141,7 +141,6 @@ td {
 input[type='checkbox'] {
   width: 18px;
   height: 18px;
-  accent-color: var(--act);
 }
 
 .aside td:not(:first-child, :last-child) {

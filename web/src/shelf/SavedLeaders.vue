@@ -4,10 +4,10 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { answered, api, type LeaderCard } from '@/api/client'
 import { keepAnswer } from '@/api/keepAnswer'
-import { inWords } from '@/api/problems'
 import { useLeaders } from '@/api/queries'
 import { useBench } from '@/bench/useBench'
-import { notify } from '@/shell/notify'
+import { longestOf } from '@/drawing/side'
+import { attempt } from '@/shell/attempt'
 import MiniStrip from '@/widgets/MiniStrip.vue'
 
 const bench = useBench()
@@ -15,27 +15,22 @@ const router = useRouter()
 const queries = useQueryClient()
 const { leaders, total, isSuccess, hasNextPage, isFetchingNextPage, fetchNextPage } = useLeaders()
 const removed = ref<LeaderCard | null>(null)
-const longest = computed(() =>
-  Math.max(0.5, ...leaders.value.map((one) => one.outline.at(-1)?.to_m ?? 0)),
-)
+const longest = computed(() => longestOf(leaders.value))
 
-async function attempt(work: () => Promise<unknown>) {
-  try {
+const anew = (work: () => Promise<unknown>) =>
+  attempt(async () => {
     await work()
     await queries.invalidateQueries({ queryKey: ['leaders'] })
-  } catch (error) {
-    notify(inWords(error), 'trouble')
-  }
-}
+  })
 
 const open = (card: LeaderCard) =>
-  attempt(async () => {
+  anew(async () => {
     await bench.openLeader(card.leader_id)
     await router.push('/')
   })
 
 const compare = (card: LeaderCard) =>
-  attempt(async () => {
+  anew(async () => {
     const path = { leader_id: card.leader_id }
     const found = await answered(api.GET('/api/leaders/{leader_id}', { params: { path } }))
     bench.pinGhost(found.design)
@@ -43,21 +38,21 @@ const compare = (card: LeaderCard) =>
   })
 
 const takeOff = (card: LeaderCard) =>
-  attempt(async () => {
+  anew(async () => {
     const path = { leader_id: card.leader_id }
     await answered(api.DELETE('/api/leaders/{leader_id}', { params: { path } }))
     removed.value = card
   })
 
 const keepRaw = (card: LeaderCard) =>
-  attempt(() => {
+  anew(() => {
     const path = { kind: 'leader' as const, row_id: `${card.leader_id}.${card.revision}` }
     const asked = { params: { path }, parseAs: 'blob' as const }
     return keepAnswer(api.GET('/api/kept/damaged/{kind}/{row_id}', asked))
   })
 
 const putBack = (card: LeaderCard) =>
-  attempt(async () => {
+  anew(async () => {
     const path = { leader_id: card.leader_id }
     await answered(api.POST('/api/leaders/{leader_id}/restore', { params: { path } }))
     removed.value = null
@@ -69,7 +64,7 @@ const day = (iso: string) =>
 
 <template>
   <section aria-labelledby="saved-title">
-    <h2 id="saved-title" class="unseen">Saved leaders</h2>
+    <h2 id="saved-title" class="saved">Saved leaders</h2>
     <p v-if="removed" class="refusal row" role="status">
       “{{ removed.title }}” is off the shelf.
       <button class="do" type="button" @click="putBack(removed)">Put it back</button>
@@ -132,12 +127,16 @@ const day = (iso: string) =>
       <span class="quiet figure">{{ leaders.length }} of {{ total }}</span>
     </p>
     <p v-if="isSuccess && !leaders.length" class="quiet">
-      Nothing saved yet. Choose a school below, put its leader on the bench, and save it there.
+      Nothing saved yet. Choose a school above, put its leader on the bench, and save it there.
     </p>
   </section>
 </template>
 
 <style scoped>
+.saved {
+  margin-top: 34px;
+}
+
 .list {
   margin: 10px 0 0;
   padding: 0;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, reactive } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { answered, api, type Leader, type Schemas, type Situation } from '@/api/client'
 import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
@@ -12,7 +12,7 @@ const props = defineProps<{ school: Schemas['SchoolCard']; situation: Situation 
 const emit = defineEmits<{ bench: [leader: Leader, title: string] }>()
 
 const settings = useSettings()
-const asked = reactive({ length: '', tippet: '', power: 0 })
+const asked = reactive({ length: '', tippet: '', power: 0, whole: false })
 const { answer: proposal, refused } = useAnswer(
   () => ({
     ...asked,
@@ -23,6 +23,10 @@ const { answer: proposal, refused } = useAnswer(
   (body, { signal }) => answered(api.POST('/api/proposals', { body, signal })),
   { quiet: QUIET_MS, keep: true },
 )
+const cutBefore = ref('')
+watch(proposal, (now) => {
+  if (now?.cut) cutBefore.value = now.cut
+})
 const longest = computed(() => proposal.value?.outline.at(-1)?.to_m ?? 1)
 const powerWords = (value: number) =>
   value === 0 ? 'as the line wants it' : value > 0 ? 'more power' : 'softer'
@@ -39,7 +43,7 @@ const powerWords = (value: number) =>
       <PlainField
         v-model="asked.tippet"
         label="Tippet, if not by the day"
-        hint="5X, .006, 0.15 mm"
+        hint="5X, 20 lb, 0.15 mm"
       />
       <label class="power">
         <span class="quiet">Butt: {{ powerWords(asked.power) }}</span>
@@ -57,6 +61,23 @@ const powerWords = (value: number) =>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <template v-else-if="proposal">
       <MiniStrip :outline="proposal.outline" :hung="proposal.hung" :longest-m="longest" />
+      <ol class="recipe" aria-label="How it is tied, from the line down">
+        <li v-for="(line, number) in proposal.recipe.lines" :key="number">
+          <span class="quiet">{{ line.joint }}</span>
+          <span
+            ><strong class="figure">{{ line.length }}</strong> of
+            <span class="figure">{{ line.thickness }}</span> · {{ line.of }}</span
+          >
+        </li>
+        <li>
+          <span class="quiet">{{ proposal.recipe.at_the_fly }}</span> <span>the fly</span>
+        </li>
+      </ol>
+      <fieldset v-if="proposal.cut || asked.whole" class="cut">
+        <legend>{{ proposal.cut || cutBefore }}: cut it?</legend>
+        <label><input v-model="asked.whole" type="radio" :value="false" /> Cut it off</label>
+        <label><input v-model="asked.whole" type="radio" :value="true" /> Use it whole</label>
+      </fieldset>
       <ul class="reasons">
         <li v-for="reason in proposal.reasons" :key="reason">{{ reason }}</li>
         <li v-for="short in proposal.shortfalls" :key="short.piece" class="short">
@@ -100,7 +121,29 @@ const powerWords = (value: number) =>
   display: block;
   width: 100%;
   height: 32px;
-  accent-color: var(--act);
+}
+
+.cut {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  margin: 10px 0 0;
+  padding: 8px 12px;
+  border: 1px solid var(--hair-strong);
+}
+
+.recipe {
+  margin: 10px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.recipe li {
+  display: grid;
+  grid-template-columns: minmax(150px, 2fr) 3fr;
+  gap: 12px;
+  padding: 3px 0;
+  border-bottom: 1px solid var(--hair);
 }
 
 .reasons {

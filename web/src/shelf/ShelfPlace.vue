@@ -2,13 +2,13 @@
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { answered, api, type Leader } from '@/api/client'
-import { inWords } from '@/api/problems'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
-import { notify } from '@/shell/notify'
+import { attempt } from '@/shell/attempt'
+import LowerRigList from './LowerRigList.vue'
 import SavedLeaders from './SavedLeaders.vue'
-import SchoolList from './SchoolList.vue'
-import { useDayAtHand } from './useDayAtHand'
+import TodayList from './TodayList.vue'
+import { useDayAtHand } from '@/bench/useDayAtHand'
 
 const bench = useBench()
 const settings = useSettings()
@@ -22,39 +22,38 @@ async function putOnBench(leader: Leader, title: string) {
   await router.push('/')
 }
 
-async function fromNothing() {
-  if (!situation.value) return
-  try {
+const fromNothing = () =>
+  attempt(async () => {
+    if (!situation.value) return
     const body = { situation: situation.value, units: settings.units }
     const leader = await answered(api.POST('/api/proposals/bare', { body }))
     await putOnBench(leader, 'New leader')
-  } catch (error) {
-    notify(inWords(error), 'trouble')
-  }
-}
+  })
 </script>
 
 <template>
   <div class="place">
     <h1>Shelf</h1>
-    <SavedLeaders />
     <section class="schools" aria-labelledby="schools-title">
       <div class="row">
-        <h2 id="schools-title">Start from a school of taper</h2>
+        <h2 id="schools-title">Which school today</h2>
         <span class="grow" />
         <button class="do" type="button" @click="fromNothing">Build from nothing</button>
       </div>
       <p class="quiet schools__day">
-        Each builds for the day on the bench from the spools you own. {{ forWhat }}
+        Each is built from the spools you own, cast with your stroke and fished. {{ forWhat }} The
+        marks are turnover, depth, drift, match, hold and length.
       </p>
-      <SchoolList :situation="situation" @bench="putOnBench" />
+      <TodayList :situation="situation" @bench="putOnBench" />
     </section>
+    <SavedLeaders />
+    <LowerRigList :situation="situation" />
   </div>
 </template>
 
 <style scoped>
 .schools {
-  margin-top: 34px;
+  margin-top: 12px;
 }
 
 .schools__day {

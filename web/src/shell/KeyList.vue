@@ -33,9 +33,19 @@ const groups = [
       ['Delete', 'take it out or off'],
       ['W', 'hang on a split shot'],
       ['O', 'put on an indicator'],
+      ['A', 'tie another fly on a tag, above those that are there'],
+      ['B', 'tie another fly in line, behind the point'],
       ['D', 'tie a fly on a dropper at the joint, or below the piece'],
       ['L', 'put a fly in line there'],
       ['G', 'pin this leader as the ghost, or let it go'],
+    ],
+  },
+  {
+    title: 'Among the leaders found',
+    keys: [
+      ['↑ ↓', 'the one before or after'],
+      ['P', 'pin it beside the others, or let it go; two at most'],
+      ['Enter', 'put it on the bench'],
     ],
   },
 ]

@@ -12,6 +12,7 @@ const keysOpen = useKeyListOpen()
 const thingsOpen = ref(false)
 const places = [
   { name: 'bench', words: 'Bench' },
+  { name: 'find', words: 'Find' },
   { name: 'tie', words: 'Tie' },
   { name: 'spools', words: 'Spools' },
   { name: 'knots', words: 'Knots' },
@@ -109,6 +110,7 @@ function turnTheme() {
 }
 
 .units label {
+  position: relative;
   display: block;
   cursor: pointer;
 }

@@ -16,6 +16,7 @@ const settings = useSettings()
 const { refused, attempt, remove } = useShelfForm(() => (open.value = false))
 const EMPTY = {
   title: '',
+  sold_as: '',
   material: 'nylon-medium' as Form['material'],
   butt: '',
   butt_length: '',
@@ -59,6 +60,11 @@ const save = () =>
   >
     <MaterialField v-model="form.material" />
     <CountField v-model="form.count" label="How many" :min="0" :max="500" />
+    <PlainField v-model="form.sold_as" class="whole" label="As it is sold" hint="9 ft 5X" />
+    <p class="whole quiet">
+      That is enough: butt, taper and tip are then taken as 60 : 20 : 20 and marked ≈. Or give them
+      as measured.
+    </p>
     <PlainField v-model="form.butt" label="Butt" hint=".021 or 0.53 mm" />
     <PlainField v-model="form.butt_length" label="Level butt, how long" hint="3 ft" />
     <PlainField v-model="form.tip" label="Tip" hint="4X or .007" />

@@ -28,7 +28,7 @@ watch(open, (shown) => {
   refused.value = ''
   form.title = row?.title ?? ''
   form.material = (row?.material as Form['material']) ?? 'nylon-stiff'
-  form.diameter = row?.diameter.split(' · ')[0] ?? ''
+  form.diameter = row && !row.estimated ? (row.diameter.split(' · ')[0] ?? '') : ''
   form.strength = row?.labelled ? row.strength : ''
   form.left = row?.left ?? ''
   form.sighter = row?.sighter ?? false
@@ -62,11 +62,11 @@ const save = () =>
     <MaterialField v-model="form.material" />
     <PlainField
       v-model="form.diameter"
-      label="Diameter, measured if you can"
+      label="Diameter (empty: by its label)"
       hint=".017, 5X or 0.45 mm"
     />
-    <PlainField v-model="form.left" label="Left on it" hint="75 ft or 25 m" />
-    <PlainField v-model="form.strength" label="Label strength, if any" hint="12 lb or 5.4 kg" />
+    <PlainField v-model="form.left" label="Left on it" hint="25 yd or 25 m" />
+    <PlainField v-model="form.strength" label="Label strength" hint="30 lb or 14 kg" />
     <PlainField v-model="form.title" class="whole" label="Name (or leave it to us)" />
     <label class="whole"
       ><input v-model="form.sighter" type="checkbox" /> Coloured as a sighter</label

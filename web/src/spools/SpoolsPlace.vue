@@ -48,7 +48,8 @@ const packetOpen = computed({
     </header>
     <p class="quiet">
       Each disc is a spool: the thicker its ring, the more is left on it. Leaders are built from
-      these; a strength without a label is worked out from the material.
+      these; a strength without a label, or a thickness (≈) with nothing else, is the usual for the
+      material.
     </p>
     <DamagedRows :kinds="['spool']" />
     <p v-if="isSuccess && !stock?.length" class="refusal">
@@ -56,7 +57,7 @@ const packetOpen = computed({
     </p>
     <section v-for="shelf in shelves" :key="shelf.key" class="shelf">
       <h2>
-        {{ shelf.title }} <span class="quiet">{{ shelf.note }}</span>
+        {{ shelf.title }} <span class="quiet">{{ shelf.reasons.join(' ') }}</span>
       </h2>
       <ul>
         <li v-for="row in shelf.rows" :key="row.spool_id">

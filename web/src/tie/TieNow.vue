@@ -5,6 +5,8 @@ import { useRouter } from 'vue-router'
 import EmptyBench from '@/bench/EmptyBench.vue'
 import { useBench } from '@/bench/useBench'
 import { isTyping } from '@/widgets/isTyping'
+import { option } from '@/widgets/option'
+import PickOne from '@/widgets/PickOne.vue'
 import KnotPicture from '@/knots/KnotPicture.vue'
 import CameOut from './CameOut.vue'
 import { useCompanion } from './useCompanion'
@@ -12,10 +14,14 @@ import { useCompanion } from './useCompanion'
 /** The companion at the tying bench: one step a screen, in big type, hands nearly free. */
 const bench = useBench()
 const router = useRouter()
-const { at, count, screen, next, done, cameOut, go, note, startAgain } = useCompanion()
+const { order, at, count, screen, next, done, cameOut, go, note, startAgain } = useCompanion()
 /** Not one step but the whole loose knot, and the knot drawn up. */
 const LOOSE = -1
 const TIGHT = 99
+const ORDERS = [
+  option('cut first' as const, 'all cut first'),
+  option('spool by spool' as const, 'spool by spool'),
+]
 const mirrored = useStorage('nine-knots.left-handed', false)
 const field = ref<HTMLInputElement>()
 
@@ -51,6 +57,7 @@ watch(
     <header class="row">
       <RouterLink class="do" to="/tie">Leave</RouterLink>
       <p class="quiet grow">{{ bench.design.title }}</p>
+      <PickOne v-model="order" label="In what order" :options="ORDERS" />
       <button class="do do--plain" type="button" @click="startAgain">Start again</button>
       <p class="figure" role="status">{{ done ? 'done' : `${at + 1} of ${count}` }}</p>
     </header>
@@ -113,7 +120,6 @@ watch(
 progress {
   width: 100%;
   height: 8px;
-  accent-color: var(--act);
 }
 
 .now__step {

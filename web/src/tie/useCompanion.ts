@@ -1,6 +1,6 @@
 import { useStorage } from '@vueuse/core'
-import { computed } from 'vue'
-import { answered, api } from '@/api/client'
+import { computed, watch } from 'vue'
+import { answered, api, type Schemas } from '@/api/client'
 import { useAnswer } from '@/api/useAnswer'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
@@ -17,9 +17,11 @@ export function useCompanion() {
   const bench = useBench()
   const settings = useSettings()
   const kept = useStorage<Progress>('nine-knots.tying', { leader: '', at: 0, cameOut: [] })
+  /** All cut first, or each piece where it is joined: the angler's own way, kept. */
+  const order = useStorage<Schemas['ScreensRequest']['order']>('nine-knots.order', 'cut first')
   const leader = computed(() => JSON.stringify(bench.design?.leader ?? null))
   const { answer: screens } = useAnswer(
-    () => bench.design && { design: bench.design, units: settings.units },
+    () => bench.design && { design: bench.design, units: settings.units, order: order.value },
     (body, { signal }) => answered(api.POST('/api/tying/screens', { body, signal })),
     { keep: true },
   )
@@ -48,5 +50,7 @@ export function useCompanion() {
     kept.value = { leader: leader.value, at: 0, cameOut: [] }
   }
 
-  return { at, count, screen, next, done, cameOut, go, note, startAgain }
+  watch(order, startAgain)
+
+  return { order, at, count, screen, next, done, cameOut, go, note, startAgain }
 }

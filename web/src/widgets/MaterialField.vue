@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
 import type { Schemas } from '@/api/client'
 import { useCatalogue } from '@/api/queries'
 
@@ -7,6 +7,7 @@ import { useCatalogue } from '@/api/queries'
 const material = defineModel<Schemas['SpoolForm']['material']>({ required: true })
 const { data: catalogue } = useCatalogue()
 const id = useId()
+const chosen = computed(() => catalogue.value?.materials.find((one) => one.key === material.value))
 </script>
 
 <template>
@@ -20,5 +21,17 @@ const id = useId()
         :label="one.title"
       />
     </el-select>
+    <ul v-if="chosen" class="reasons">
+      <li v-for="reason in chosen.reasons" :key="reason">{{ reason }}</li>
+    </ul>
   </div>
 </template>
+
+<style scoped>
+.reasons {
+  margin: 6px 0 0;
+  padding-left: 18px;
+  color: var(--ink-2);
+  font-size: var(--small);
+}
+</style>

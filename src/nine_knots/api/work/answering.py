@@ -1,14 +1,14 @@
 """Answering over HTTP what the crew works out: as JSON, or as a job that tells how far it is.
 
 A call that accepts ``text/event-stream`` is answered by server-sent events: ``progress`` with a
-share from 0 to 1, then ``answer``, ``file`` or ``problem``. Whoever closes the connection gives
-the work up.
+share from 0 to 1, perhaps ``found`` with what the answer has come to, then ``answer``, ``file`` or
+``problem``. Whoever closes the connection gives the work up.
 """
 
 import asyncio
 import json
 from base64 import b64encode
-from collections.abc import AsyncIterator, Coroutine
+from collections.abc import AsyncIterator, Coroutine, Mapping
 from dataclasses import dataclass
 from typing import Annotated, Any, TypeVar
 
@@ -19,6 +19,7 @@ from nine_knots.api.problems import of_error
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.tasks import Task
 from nine_knots.api.work.turns import Asker
+from nine_knots.api.work.worker import Told
 from nine_knots.core.base.errors import NineKnotsError
 
 T = TypeVar("T")
@@ -49,18 +50,30 @@ class File:
 
 
 class Answering:
-    """The crew as one call sees it."""
+    """The crews as one call sees them: that at the bench, and the one that searches behind it."""
 
     def __init__(self, request: Request) -> None:
         self._request = request
         self._crew: Crew = request.app.state.crew
+        self._searchers: Crew = request.app.state.searchers
         self._page = request.headers.get(PAGE_HEADER, "")[:80]
         self._streams = "text/event-stream" in request.headers.get("accept", "")
+
+    def search_soon(self) -> None:
+        """Have a searcher ready, since a search is being thought of."""
+        self._searchers.start()
 
     async def worked_out(self, question: str, task: Task) -> bytes:
         """The answer's bytes; CallerLeft where the caller left meanwhile."""
         asker = Asker(self._page, question)
-        return await self._unless_left(self._crew.ask(asker, task))
+        return await self._unless_left(self._crew_for(task).ask(asker, task))
+
+    async def all_worked_out(self, tasks: Mapping[str, Task]) -> list[bytes]:
+        """The answers' bytes of several questions, by their names, worked on side by side."""
+        asks = [
+            self._crew_for(task).ask(Asker(self._page, name), task) for name, task in tasks.items()
+        ]
+        return await self._unless_left(_together(asks))
 
     async def respond(self, question: str, task: Task, file: File | None = None) -> Response:
         """The whole response: JSON, a file, or a stream of events."""
@@ -69,6 +82,9 @@ class Answering:
             return EventSourceResponse(events, headers={"cache-control": "no-store"})
         content = await self.worked_out(question, task)
         return file.response(content) if file else Response(content, media_type="application/json")
+
+    def _crew_for(self, task: Task) -> Crew:
+        return self._searchers if task.behind else self._crew
 
     async def _unless_left(self, work: Coroutine[Any, Any, T]) -> T:
         mine = asyncio.ensure_future(work)
@@ -87,15 +103,19 @@ class Answering:
             pass
 
     async def _events(self, asker: Asker, task: Task, file: File | None) -> AsyncIterator[bytes]:
-        heard: asyncio.Queue[float] = asyncio.Queue()
-        work = asyncio.ensure_future(self._crew.ask(asker, task, heard.put_nowait))
+        heard: asyncio.Queue[Told] = asyncio.Queue()
+        work = asyncio.ensure_future(self._crew_for(task).ask(asker, task, heard.put_nowait))
         share = 0.0
         try:
             while not work.done():
                 yield _event("progress", json.dumps({"share": round(share, 3)}))
                 await asyncio.wait({work}, timeout=ALIVE_S)
+                found = b""
                 while not heard.empty():
-                    share = heard.get_nowait()
+                    told = heard.get_nowait()
+                    share, found = (told, found) if isinstance(told, float) else (share, told)
+                if found and not work.done():
+                    yield _event("found", found.decode())
             try:
                 content = work.result()
             except NineKnotsError as refused:
@@ -104,6 +124,16 @@ class Answering:
                 yield _event("answer", content.decode()) if file is None else _file(file, content)
         finally:
             work.cancel()
+
+
+async def _together(asks: list[Coroutine[Any, Any, bytes]]) -> list[bytes]:
+    """All of them; where one is refused or the caller leaves the others are given up."""
+    running = [asyncio.ensure_future(ask) for ask in asks]
+    try:
+        return list(await asyncio.gather(*running))
+    finally:
+        for one in running:
+            one.cancel()
 
 
 def _event(name: str, data: str) -> bytes:

@@ -6,26 +6,28 @@ from collections.abc import Callable
 from nine_knots.api.work.kept import Kept
 from nine_knots.api.work.tasks import Task
 from nine_knots.api.work.turns import Asker, Turn, Turns
-from nine_knots.api.work.worker import Died, Worker
+from nine_knots.api.work.worker import Died, Told, Worker
 from nine_knots.core.base.errors import CannotCompute, NineKnotsError, Superseded
 
 WORKERS = 2
-MOST_HEAVY = WORKERS - 1  # at once: one worker is always free for light tasks
 MOST_TRIES = 2
 
 
-def _ignore(_share: float) -> None:
+def _ignore(_told: Told) -> None:
     return
 
 
 class Crew:
     """Works tasks out; used from the event loop only. Workers start with the first use.
 
-    Every worker begins with the tasks ``first``.
+    Every worker begins with the tasks ``first``. One of several is always free for light tasks;
+    those of a crew that works ``behind`` yield to whoever else wants the processors.
     """
 
-    def __init__(self, first: tuple[Task, ...] = ()) -> None:
-        self._first = first
+    def __init__(
+        self, first: tuple[Task, ...] = (), workers: int = WORKERS, *, behind: bool = False
+    ) -> None:
+        self._first, self._workers, self._behind = first, workers, behind
         self._idle: list[Worker] = []
         self._busy: dict[Turn, Worker] = {}
         self._turns = Turns()
@@ -46,11 +48,11 @@ class Crew:
 
     def start(self) -> None:
         """Start the workers that are missing."""
-        while len(self._idle) + len(self._busy) < WORKERS:
-            self._idle.append(Worker(self._first))
+        while len(self._idle) + len(self._busy) < self._workers:
+            self._idle.append(Worker(self._first, behind=self._behind))
 
-    async def ask(self, asker: Asker, task: Task, told: Callable[[float], None] = _ignore) -> bytes:
-        """The answer; ``told`` hears how far it is.
+    async def ask(self, asker: Asker, task: Task, told: Callable[[Told], None] = _ignore) -> bytes:
+        """The answer; ``told`` hears how far it is, and what it has come to.
 
         Raises Superseded where the same asker asked for another meanwhile, TooBusy where too much
         waits, TooLong, and whatever the task refuses. A caller that is cancelled gives it up.
@@ -87,7 +89,7 @@ class Crew:
         self.start()
         while self._idle:
             heavy = sum(turn.task.heavy for turn in self._busy)
-            turn = self._turns.next(heavy_too=heavy < MOST_HEAVY)
+            turn = self._turns.next(heavy_too=heavy < max(1, self._workers - 1))
             if turn is None:
                 return
             worker = self._idle.pop()

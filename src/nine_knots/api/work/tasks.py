@@ -10,33 +10,44 @@ from typing import Any, ClassVar
 from pydantic import TypeAdapter
 
 from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.base.patience import show
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.finding.search import Search
 from nine_knots.core.judge.landings import Seen, landing_of
+from nine_knots.core.judge.matters import matters_of
 from nine_knots.core.judge.own_cast import UNKNOWN, Landing, OwnCast
 from nine_knots.core.judge.remedies.depth_table import DepthTable, depth_table
 from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.judge.remedies.tuning import Tuning, tuned
 from nine_knots.core.judge.remedies.turnover import remedies_for
 from nine_knots.core.judge.remedies.water import water_remedies_for
+from nine_knots.core.judge.today import school_today
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
 from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
 from nine_knots.core.models.ways import way_of
 from nine_knots.core.tell.cast import CastReading, Near, cast_of
 from nine_knots.core.tell.evaluation import evaluate
+from nine_knots.core.tell.finding.reading import FindReading, found_so_far
+from nine_knots.core.tell.matters import MattersReading, matters_reading
+from nine_knots.core.tell.today import TodayCard, card_of
 from nine_knots.core.tell.water import water_reading
 from nine_knots.core.tell.water_stage.reading import WaterReading
+from nine_knots.core.tell.what_if import Supposed, WhatIf, what_if
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.situation import Situation
 from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
 from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
 
 
 class Task(Frozen, ABC):
-    """Something to work out; ``heavy`` ones wait for light ones, and end after ``most_s``."""
+    """Something to work out; ``heavy`` ones wait for light ones, searches go on ``behind`` all
+    others; each ends after ``most_s``."""
 
     heavy: ClassVar[bool] = False
+    behind: ClassVar[bool] = False
     most_s: ClassVar[float] = 8.0
     answers: ClassVar[Any] = None
 
@@ -127,18 +138,78 @@ class LandingTask(Task):
         return landing_of(self.seen)
 
 
-class RemedyTask(_Heavy):
-    """What would bring the turnover in."""
+class SchoolTask(Task):
+    """A school on a day."""
 
-    answers = tuple[Remedy, ...]
+    answers = TodayCard
+    key: str
+    day: Situation
+    stroke: Stroke
+    angler: Angler
+    gust: Gust = STEADY
+
+    def work(self) -> TodayCard:
+        """The school built, cast and fished, as a card."""
+        found = school_today(self.key, self.day, self.stroke, self.angler, self.gust)
+        return card_of(found, self.angler.units)
+
+
+class ThrownTask(Task):
+    """A design under a stroke."""
+
     design: Design
     stroke: Stroke
     angler: Angler
     gust: Gust = STEADY
 
+
+class RemedyTask(ThrownTask, _Heavy):
+    """What would bring the turnover in."""
+
+    answers = tuple[Remedy, ...]
+
     def work(self) -> tuple[Remedy, ...]:
         """The remedies found."""
         return remedies_for(self.design, self.stroke, self.angler, self.gust)
+
+
+class MattersTask(ThrownTask, _Heavy):
+    """What matters of a leader."""
+
+    answers = MattersReading
+
+    def work(self) -> MattersReading:
+        """The reading."""
+        found = matters_of(self.design, self.stroke, self.angler, self.gust)
+        return matters_reading(found, self.angler.units)
+
+
+class WhatIfTask(ThrownTask):
+    """A leader under another wind, stroke or fly."""
+
+    answers = WhatIf
+    supposed: Supposed
+
+    def work(self) -> WhatIf:
+        """The turnover under what is supposed."""
+        return what_if(self.design, self.stroke, self.angler, self.supposed, self.gust)
+
+
+class FindTask(Task):
+    """A search for leaders, of which all that it comes to is shown while it goes on."""
+
+    behind = True
+    answers = FindReading
+    most_s = 90.0
+    asked: Search
+
+    def work(self) -> FindReading:
+        """The last of the readings."""
+        reading, write = None, adapter_of(FindTask).dump_json
+        for reading in found_so_far(self.asked):
+            show(write(reading))
+        assert reading is not None
+        return reading
 
 
 class WaterRemedyTask(RemedyTask):
@@ -173,10 +244,11 @@ class DepthTableTask(RigTask):
     """A rig's depth table."""
 
     answers = DepthTable
+    depths_m: tuple[float, ...] = ()
 
     def work(self) -> DepthTable:
         """The table."""
-        return depth_table(self.design, self.angler, self.ask)
+        return depth_table(self.design, self.angler, self.ask, self.depths_m)
 
 
 class CardsTask(_Heavy):
@@ -186,6 +258,7 @@ class CardsTask(_Heavy):
     wanted: tuple[tuple[Design, int], ...]
     paper: Paper
     depth_table: bool
+    chain: bool
     angler: Angler
 
     def work(self) -> bytes:
@@ -206,4 +279,4 @@ class CardsTask(_Heavy):
         if self.depth_table and way_of(design).followed:
             table = depth_table(design, angler, USUAL_ASK)
         reading = evaluate(design, angler.titles, angler.units, angler.tyer)
-        return Card(design, reading, table)
+        return Card(design, reading, table, self.chain)

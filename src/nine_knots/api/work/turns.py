@@ -10,6 +10,7 @@ from collections.abc import Callable
 from dataclasses import dataclass, field
 
 from nine_knots.api.work.tasks import Task
+from nine_knots.api.work.worker import Told
 from nine_knots.core.base.errors import TooBusy
 
 MOST_WAITING = 64
@@ -32,7 +33,7 @@ class Turn:
     asker: Asker
     task: Task
     answer: asyncio.Future[bytes]
-    told: Callable[[float], None]
+    told: Callable[[Told], None]
     tries: int = 0
     order: int = field(default=0)
 

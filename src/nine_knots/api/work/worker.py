@@ -28,10 +28,13 @@ BOOT_S = 240.0  # to compile everything on a first start
 GRACE_S = 4.0  # after a task's time is up, until the process is ended by force
 MOST_BYTES = 700_000_000  # of memory, beyond which a worker is replaced when it has answered
 _CHANGE_IT = "Change the leader or the day a little and try again; the log tells more."
+BEHIND = 10  # by how much nicer a process is that works behind the others
 _PARENT_DIED = 1  # PR_SET_PDEATHSIG of prctl(2)
 
 
 UP = "up"
+Told = float | bytes
+"""What is heard of work under way: which share of it is done, or what it has come to."""
 
 
 class Unwanted(Exception):
@@ -78,12 +81,20 @@ class _Patience:
             self._next = now + TELLS_EVERY_S
             self._ends.send(share)
 
+    def shown(self, so_far: bytes) -> None:
+        """Pass on what the answer has come to."""
+        self.check()
+        self._ends.send(so_far)
 
-def serve(ends: Connection, wanted: "ctypes.c_long", first: tuple[Task, ...], parent: int) -> None:
+
+def serve(
+    ends: Connection, wanted: "ctypes.c_long", first: tuple[Task, ...], parent: int, nicer: int
+) -> None:
     """The process: until the pipe closes or its parent dies.
 
     It begins with ``first``, so that everything is loaded and compiled before time is taken.
     """
+    os.nice(nicer)
     signal.signal(signal.SIGINT, signal.SIG_IGN)
     signal.signal(signal.SIGTERM, signal.SIG_DFL)
     with suppress(OSError, AttributeError):
@@ -121,13 +132,14 @@ def _answer(task: Task) -> bytes | NineKnotsError | None:
 class Worker:
     """The service's end of one worker; used from the event loop only."""
 
-    def __init__(self, first: tuple[Task, ...] = ()) -> None:
+    def __init__(self, first: tuple[Task, ...] = (), *, behind: bool = False) -> None:
+        nicer = BEHIND if behind else 0
         context = multiprocessing.get_context("spawn")
         self._wanted = context.RawValue(ctypes.c_long, 0)
         self._number = 0
         self._ends, theirs = context.Pipe()
         self._process = context.Process(
-            target=serve, args=(theirs, self._wanted, first, os.getpid()), daemon=True
+            target=serve, args=(theirs, self._wanted, first, os.getpid(), nicer), daemon=True
         )
         self._process.start()
         theirs.close()
@@ -139,7 +151,7 @@ class Worker:
         """Its process."""
         return self._process.pid
 
-    async def work(self, task: Task, told: Callable[[float], None]) -> Done:
+    async def work(self, task: Task, told: Callable[[Told], None]) -> Done:
         """What came of a task; Died where the process did not live to tell."""
         self._number += 1
         self._wanted.value = self._number
@@ -161,7 +173,7 @@ class Worker:
             if found == UP:
                 self._is_up = True
                 up.set_result(None)
-            elif isinstance(found, float):
+            elif isinstance(found, float | bytes):
                 told(found)
             elif not done.done():
                 done.set_result(found)

@@ -19,6 +19,9 @@ class Patience(Protocol):
     def told(self, share: float) -> None:
         """Take note that about this share (0 to 1) of the work is done."""
 
+    def shown(self, so_far: bytes) -> None:
+        """Take what the answer has come to so far."""
+
 
 _waiting: ContextVar[Patience | None] = ContextVar("waiting", default=None)
 
@@ -45,3 +48,10 @@ def tell(done: int, of: int) -> None:
     somebody = _waiting.get()
     if somebody is not None:
         somebody.told(done / of if of else 1.0)
+
+
+def show(so_far: bytes) -> None:
+    """Give what an answer has come to so far, while work on it goes on."""
+    somebody = _waiting.get()
+    if somebody is not None:
+        somebody.shown(so_far)

@@ -1,27 +1,31 @@
-"""Whether line, leader and fly agree: the two ways in which they do not, from what a cast did.
+"""Whether line, leader and fly agree: the ways in which they do not, from what a cast did.
 
-A bulky fly on a long fine leader takes all that reaches it; a tiny fly on a stout line and butt is
-flung down. Both show in the speed that the energy left at the last joint could give to all beyond
-it: about 10 m/s carries a dry fly over, next to nothing is too much fly, five times as much is too
-much line.
+A bulky fly on a long fine leader takes all that reaches it, or the leader itself does: then it does
+not open. The other way about, a tiny fly on short stout tippet opens and has no life: the tippet is
+stiffer than what the fly's hook asks by so much that it carries the fly about like a stick [P].
 """
 
 from dataclasses import dataclass
 from math import pi
 from typing import Literal
 
+from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.models.cast.casting import Flight
 from nine_knots.core.models.cast.rig import Rig
 from nine_knots.core.physics.air import along_coefficient
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.situation import Situation
+from nine_knots.core.trade.tippet import thou_by_hook
 
-Kind = Literal["agree", "too much fly", "too much leader", "too much line"]
+Kind = Literal["agree", "too much fly", "too much leader", "no life"]
 
-FLUNG_M_S = 45.0  # more than this is more than a small fly has a use for [G]
+LIFELESS_THOU = 2.6  # of tippet beyond what the hook asks, for a fly that floats or drifts [P]
+SMALLEST_HOOK = 14  # up to which a fly is not tiny
 SAID: dict[Kind, str] = {
     "agree": "",
     "too much fly": "Too much fly for this line and leader: less fly, or shorter and stouter.",
     "too much leader": "The leader itself takes it: too long and fine for this line.",
-    "too much line": "Too much line and butt for so small a fly: lighten, or lengthen and refine.",
+    "no life": "So small a fly has no life on so stout a tippet: finer, or longer.",
 }
 
 
@@ -38,7 +42,9 @@ class Agreement:
         return SAID[self.kind]
 
 
-def agreement_of(flight: Flight, rig: Rig, opens: bool) -> Agreement:
+def agreement_of(
+    flight: Flight, rig: Rig, leader: Leader, situation: Situation, opens: bool
+) -> Agreement:
     """Which of line, leader and fly is too much for the others; ``opens`` by the stroke chosen."""
     last = rig.joints[-2]
     beyond_kg = float(rig.mass[last:].sum())
@@ -47,9 +53,17 @@ def agreement_of(flight: Flight, rig: Rig, opens: bool) -> Agreement:
     kind: Kind = "agree"
     if not opens:
         kind = "too much fly" if _fly_m2(rig) > _leader_m2(rig, carried) else "too much leader"
-    elif carried > FLUNG_M_S:
-        kind = "too much line"
+    elif _lifeless(leader, situation):
+        kind = "no life"
     return Agreement(kind=kind, carried_m_s=carried)
+
+
+def _lifeless(leader: Leader, situation: Situation) -> bool:
+    fly = situation.fly
+    if fly.is_long or fly.hook < SMALLEST_HOOK or fly.bead is not None:
+        return False
+    beyond = leader.tippet_diameter_m / THOU_M - thou_by_hook(situation)
+    return beyond > LIFELESS_THOU
 
 
 def _fly_m2(rig: Rig) -> float:

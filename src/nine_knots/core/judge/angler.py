@@ -4,18 +4,20 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
+from nine_knots.core.trade.leader.own_ties import USUAL_TIES, OwnTies
 from nine_knots.core.trade.strand import Stock, titles_of
 from nine_knots.core.trade.tackle import Fly
 from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
 
 
 class Angler(Frozen):
-    """Spools and packets, flies, own cast, own hands, and the system of units."""
+    """Spools and packets, flies, own cast, own hands and knots, and the system of units."""
 
     stock: tuple[Stock, ...] = ()
     flies: tuple[Fly, ...] = ()
     cast: OwnCast = UNKNOWN
     tyer: Tyer = USUAL_TYER
+    ties: OwnTies = USUAL_TIES
     system: System = "imperial"
 
     @property

@@ -21,11 +21,10 @@ from nine_knots.core.trade.situation import Situation
 LEADS, CANNOT_LEAD = 3.0, 6.0  # mono over fly by mass [P]
 COLLAPSES = 0.89  # of the threshold of opening, below which a leader piles up [P, by the rigs]
 WITH_EASE = 1.22  # of it, from which no brisk stroke is called for [P, by the rigs]
+JUST_OPENS = 1.0  # of a reserve, below which the stroke as it is does not quite open it
 KNOWN_TO = 0.04  # of a reserve: nearer to an edge it is on the brink
-EASED_ABOVE, EASED_TO = (
-    1.9,
-    1.6,
-)  # reserves from which, and to which, one eases off for a dry fly [G]
+# Reserves from which, and to which, one eases off for a dry fly [G].
+EASED_ABOVE, EASED_TO = 1.9, 1.6
 LIES_STRAIGHT_M, HEAP_M = 0.12, 1.0  # of slack on the water
 
 # The reserve wanted, lowest and highest, by what is wanted of the fly: a dry fly that is thrown
@@ -48,17 +47,19 @@ SHARES = {
     0.75: "three quarters",
     1.0: "as much again",
 }
+MORE_AGAIN = "more than as much again"
 BEYOND = 1.3  # times over or under, beyond which a share is told as more than twice
 A_STROKE = {"easy": "an easy", "normal": "a normal", "hard": "a hard"}
 
 
 @dataclass(frozen=True, slots=True)
 class Thrown:
-    """A leader's least speed, the stroke it is thrown with, and how it then lies, in words."""
+    """A leader's least speed, the stroke it is thrown with, and how it then lies, in words, where
+    that was looked at."""
 
     least: Least
     stroke: Stroke
-    lies: str
+    lies: str = ""
 
     @property
     def reserve(self) -> float:
@@ -70,12 +71,10 @@ def landing_words(slack_m: float, units: Units) -> str:
     """How a leader lies: straight, with so much slack, or in a heap."""
     if slack_m < LIES_STRAIGHT_M:
         return "lies straight"
-    # a hand's breadth is as fine as it is known
-    step = 0.1 if units.system == "metric" else 0.1016
-    told = units.length(max(step, round(slack_m / step) * step)).text
-    return (
-        f"lies in a heap, {told} short" if slack_m > HEAP_M else f"lies with about {told} of slack"
-    )
+    told = units.roughly(slack_m)
+    if slack_m > HEAP_M:
+        return f"lies in a heap, {told} short"
+    return f"lies with about {told} of slack"
 
 
 def opening_words(reserve: float, own: OwnCast = UNKNOWN) -> str:
@@ -94,7 +93,7 @@ def opening_words(reserve: float, own: OwnCast = UNKNOWN) -> str:
 def share_words(share: float) -> str:
     """A share of a stroke as one says it: a third, half, as much again."""
     if share > BEYOND:
-        return "more than as much again"
+        return MORE_AGAIN
     return SHARES[min(SHARES, key=lambda one: abs(log(max(share, 0.05) / one)))]
 
 
@@ -103,9 +102,13 @@ def stroke_words(speed_m_s: float, own: OwnCast = UNKNOWN) -> str:
     by_word = {word: speed * own.speed_factor for word, speed in SPEEDS.items()}
     if speed_m_s < 0.95 * by_word["easy"]:
         return "less than an easy stroke"
+    before = ""
     for word, named in A_STROKE.items():
+        if speed_m_s < 0.95 * by_word[word]:
+            return f"between {before} and {named} stroke"
         if speed_m_s <= 1.05 * by_word[word]:
             return f"{named} stroke"
+        before = named
     return (
         "a double haul" if speed_m_s <= 1.05 * by_word["double haul"] else "more than a double haul"
     )
@@ -148,7 +151,7 @@ def turnover_measure(
         title="Turnover",
         asks="Does it open with your stroke, and with how much to spare?",
         standing=standing,
-        marginal=standing == "right" and abs(deviation) > 1.0 - edge,
+        marginal=standing == "right" and (abs(deviation) > 1.0 - edge or reserve < JUST_OPENS),
         position=on_the_cord(deviation),
         figure=opening_words(reserve, own),
         why=_why(thrown, standing, situation, units, own),
@@ -163,13 +166,20 @@ def _why(
     if least is None:
         most = units.about_speed(FASTEST_M_S)
         return f"No stroke opens it{' against this wind' if against else ''}, not at {most} either."
-    at = f"{units.about_speed(least)}, {stroke_words(least, own)}, just opens it"
+    at = f"at {units.about_speed(least)}, {stroke_words(least, own)}"
     if standing == "too little":
         needs = share_words(1.0 / thrown.reserve - 1.0)
-        harder = "twice as hard as" if needs == "as much again" else f"{needs} harder than"
+        harder = {
+            "as much again": "twice as hard as",
+            MORE_AGAIN: "more than twice as hard as",
+        }.get(needs, f"{needs} harder than")
         wind = " against this wind" if against else ""
-        return f"It needs a stroke {harder} yours{wind}: {at}; yours leaves at {yours}."
-    said = f"{at}; yours leaves at {yours}. It {thrown.lies}."
+        return f"It needs a stroke {harder} yours{wind}: it opens {at}; yours leaves at {yours}."
+    if thrown.reserve < JUST_OPENS:
+        lies = f", and {thrown.lies}" if thrown.lies else ""
+        return f"Give it a little more: it opens {at}; yours leaves at {yours}{lies}."
+    lies = f" It {thrown.lies}." if thrown.lies else ""
+    said = f"It just opens {at}; yours leaves at {yours}.{lies}"
     if standing == "too much":
         return f"Ease off, or lengthen or refine the leader. {said}"
     return said

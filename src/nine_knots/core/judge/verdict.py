@@ -1,6 +1,6 @@
 """The verdict: a few measures, each where it stands in its band, with one line of why."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import log
 
 from nine_knots.core.base.measure import Measure, Standing, on_the_cord
@@ -23,7 +23,7 @@ from nine_knots.core.trade.need import Need, need_of
 from nine_knots.core.trade.schools import built_by
 from nine_knots.core.trade.schools.by_water import span_by_water
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.tackle import fish_of, line_profile
+from nine_knots.core.trade.tackle import line_profile
 
 ENOUGH, PLENTY = 1.0, 6.0  # 5 % low value over need: less breaks, more is stouter than it must be
 GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
@@ -32,7 +32,7 @@ GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
 def joint_deviation(match: JointMatch) -> float:
     """How far a joint is from the best step: -1 at a hinge, +1 at a kick or reversal."""
     step = match.bend_step
-    if match.flag == "trace":
+    if match.flag in ("trace", "parted", "led"):
         return 0.0
     if match.joint == 0:
         edge = LINE_KICK if step > GOOD_LINE_STEP else LINE_HINGE
@@ -53,6 +53,8 @@ _FLAG_FIGURE: dict[Flag, str] = {
     "flat spot": "flat spot",
     "reversal": "runs backwards",
     "trace": "steps evenly",
+    "parted": "steps evenly",
+    "led": "steps evenly",
 }
 _GRAVITY: tuple[Flag, ...] = ("hinge", "reversal", "kick", "flat spot", "soft", "firm")
 
@@ -91,6 +93,12 @@ def _match_why(worst: JointMatch, leader: Leader, units: Units) -> str:
         return f"At {place}, {step}, the butt is {times} times as stiff: near a kick."
     if worst.flag == "flat spot":
         return f"Around {place} two joints follow each other with no step: knots for nothing."
+    if worst.flag == "trace":
+        return "The bite piece is thick or stiff for teeth, and is not judged by the cast."
+    if worst.flag == "parted":
+        return f"At {place} a ring or swivel parts the two sizes: no step is judged across it."
+    if worst.flag == "led":
+        return "What hangs below is led by its flies or weight: no step of it is judged."
     softness = "softer" if worst.bend_step < 1 else "stiffer"
     return f"The greatest step, at {place}, {step}, turns {times} times {softness}: none folds."
 
@@ -101,7 +109,7 @@ def match_measure(matches: tuple[JointMatch, ...], leader: Leader, units: Units)
     judged = matches
     note = ""
     if school is not None and not school.line_leads:
-        judged = matches[1:] or matches
+        judged = matches[1:] or (replace(matches[0], flag="led"),)
         note = " The fly leads here, so the joint to the line is not judged."
     worst = _worst(judged)
     deviation = joint_deviation(worst)
@@ -135,7 +143,7 @@ def hold_measure(
     own: tuple[OwnKnot, ...] = (),
 ) -> Measure:
     """The 5 % low breaking load over what the fish and the strike may ask."""
-    fish = fish_of(situation.quarry.kind)
+    fish = situation.quarry.fish
     ratio = hold.low_n / need.most_n
     edge = (ENOUGH * PLENTY) ** 0.5
     deviation = log(ratio / edge) / log(PLENTY / edge)

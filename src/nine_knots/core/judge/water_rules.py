@@ -7,6 +7,7 @@ from itertools import pairwise
 
 from nine_knots.core.base.measure import Fact
 from nine_knots.core.base.units import Units
+from nine_knots.core.base.words import listed
 from nine_knots.core.trade.design import Design
 
 ASK = "By your own notes, and they change: ask the local authority."
@@ -24,7 +25,7 @@ def rule_facts(design: Design, units: Units) -> tuple[Fact, ...]:
         found.append(Fact("Flies", said, "right" if few else "too much"))
     if rules.barbless:
         barbed = [fly.title for fly in flies if not fly.barbless]
-        said = "All are marked barbless." if not barbed else f"Pinch the barb of {_all(barbed)}."
+        said = "All are marked barbless." if not barbed else f"Pinch the barb of {listed(barbed)}."
         found.append(Fact("Barbless", said, "too much" if barbed else "right"))
     if rules.lead_banned:
         lead = [one for one in leader.attachments if one.kind == "shot" and one.metal == "lead"]
@@ -50,7 +51,3 @@ def _least_apart_m(design: Design) -> float:
     places = design.leader.joints_at_m
     at = [places[joint] for joint, _ in design.leader.flies_above] + [places[-1]]
     return min(below - above for above, below in pairwise(at))
-
-
-def _all(names: list[str]) -> str:
-    return " and ".join(names)

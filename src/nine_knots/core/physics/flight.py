@@ -14,7 +14,7 @@ from numpy.typing import NDArray
 from nine_knots.core.base.kernel import kernel
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
 from nine_knots.core.physics.air import Air
-from nine_knots.core.physics.chain import FREE, GIVE, MASS, REST, Chain, U, V, X, Y, in_rows
+from nine_knots.core.physics.chain import FREE, GIVE, MASS, REST, TO_Y, Chain, U, V, X, Y, in_rows
 from nine_knots.core.physics.chain_forces import bending, directions, drag, drag_coefficients, kick
 from nine_knots.core.physics.chain_lengths import pull_together
 from nine_knots.core.physics.chain_pace import advance, bending_limit_s, lowest, step_limit
@@ -49,7 +49,8 @@ class Limits(NamedTuple):
     """How a flight goes on: until when (s), in steps no longer (s) and no more than so many, with
     a frame every ``frame_gap`` seconds. ``damping`` in 1/s serves checks of rest, ``water`` is the
     height of the surface (far below for none). With ``only_opening`` it ends as soon as it is known
-    whether the leader opens forward."""
+    whether the leader opens forward. The held end is lowered at ``drop_m_s``, from ``drop_after_s``
+    on, for so long."""
 
     until: float
     longest_step: float
@@ -59,6 +60,9 @@ class Limits(NamedTuple):
     damping: float = 0.0
     water: float = 0.0
     only_opening: bool = False
+    drop_m_s: float = 0.0
+    drop_after_s: float = 0.0
+    drop_for_s: float = 0.0
 
 
 def fly(chain: Chain, place: Array, speed: Array, air: Air, limits: Limits, flown: Flown) -> Array:
@@ -108,6 +112,8 @@ def _fly(
         step = step_limit(b, nodes, last, longest)
         while True:
             kick(b, nodes, blow, 0.5 * (last + step), step, limits.gravity, limits.damping)
+            if 0.0 <= now - limits.drop_after_s < limits.drop_for_s:
+                b[TO_Y] = b[Y] - limits.drop_m_s * step
             error = pull_together(b, nodes, step, last)
             if error < WORST_LENGTH or step < LEAST_STEP_S:
                 break

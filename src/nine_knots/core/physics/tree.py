@@ -17,7 +17,7 @@ from nine_knots.core.physics.bodies import Body
 Array = NDArray[np.float64]
 Index = NDArray[np.int64]
 
-SEGMENT_M = 0.12
+SEGMENT_M = 0.06  # of what hangs in the water, or a tenth of its depth
 FEWEST = 2  # segments between two places that matter
 ADDED_SPHERE = 0.5  # of the water's mass that a body moves with it [S: Batchelor1967, a sphere]
 

@@ -1,6 +1,6 @@
 """A design's cast as the bench shows it: the cord, the landing, the movie, the energy lane."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -11,6 +11,8 @@ from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.agreement import agreement_of
+from nine_knots.core.judge.hangs_on import turnover_hangs_on
+from nine_knots.core.judge.lift import lift_words
 from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.judge.turnover import (
     Thrown,
@@ -24,11 +26,17 @@ from nine_knots.core.models.cast.casting import FIRST_AIM, FRAME_S, Flight, cast
 from nine_knots.core.models.cast.mono import mass_ratio
 from nine_knots.core.models.cast.reserve import USUAL, Least, least_speed
 from nine_knots.core.models.cast.rig import Rig, rig_of
-from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
+from nine_knots.core.models.cast.stroke import (
+    DROP_HIGHER_DEG,
+    FASTEST_M_S,
+    SLOWEST_M_S,
+    Stroke,
+)
 from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.tackle import line_profile
 
+AGAINST_M_S = -1.5  # of wind along the cast
 SHOWN_FRAMES = 2  # every second frame is sent
 SHOWN_LINE = 3  # and every third node of the fly line
 
@@ -83,7 +91,7 @@ class CastReading:
     """One cast, trimmed to open low over the water; no movie where mono is cast by its fly.
 
     ``reserve`` is the stroke's speed over the least that opens it; ``eased`` says where the cast
-    that is shown is thrown softer than the stroke.
+    that is shown is thrown softer than the stroke, ``lift`` how the fly comes off the water before.
     """
 
     turnover: Measure
@@ -92,6 +100,7 @@ class CastReading:
     landing: str
     reserve: float | None
     eased: str
+    lift: str
     near: Near
     slack: Quantity
     opened_at_s: float
@@ -129,17 +138,25 @@ def cast_of(
     flight = cast_aimed(rig, shown, air, near.aim_deg)
     slack_m = max(0.0, flight.slack_m)
     lies = landing_words(slack_m, units)
-    measure = turnover_measure(Thrown(least, stroke, lies), leader, situation, units, own)
-    opens = least.reserve(stroke) >= wanted(leader, situation, own)[0]
+    thrown = Thrown(least, stroke, lies)
+    measure = turnover_measure(thrown, leader, situation, units, own)
+    decides = turnover_hangs_on(thrown, rig, air, design, own)
+    measure = replace(measure, why=f"{measure.why} {decides}".rstrip())
+    # where it is the wind that keeps it shut, line, leader and fly are not said to disagree
+    against = air.wind_m_s < AGAINST_M_S
+    opens = against or least.reserve(stroke) >= wanted(leader, situation, own)[0]
     softer = f"Shown thrown softer, at {units.about_speed(shown.speed_m_s)}: nobody drives a dry"
     return CastReading(
         turnover=measure,
-        agreement=agreement_of(flight, rig, opens).words,
+        agreement=agreement_of(flight, rig, leader, situation, opens).words,
         figure=measure.figure,
         landing=lies,
         reserve=least.reserve(stroke),
         eased=f"{softer} fly harder than it needs." if shown != stroke else "",
-        near=Near(aim_deg=flight.aim_deg, least_m_s=least.speed_m_s, least_deg=least.aim_deg),
+        lift=lift_words(design),
+        near=Near(
+            aim_deg=_flat_deg(flight, shown), least_m_s=least.speed_m_s, least_deg=least.aim_deg
+        ),
         slack=units.length(slack_m),
         opened_at_s=flight.opened_at_s,
         wind=units.speed(abs(air.wind_m_s)),
@@ -153,6 +170,11 @@ def cast_of(
     )
 
 
+def _flat_deg(flight: Flight, stroke: Stroke) -> float:
+    """The aim in degrees that lays it down flat, from which a like leader's is sought."""
+    return flight.aim_deg - (DROP_HIGHER_DEG if stroke.drop else 0.0)
+
+
 def _mono_reading(measure: Measure, stroke: Stroke, units: Units) -> CastReading:
     return CastReading(
         turnover=measure,
@@ -161,6 +183,7 @@ def _mono_reading(measure: Measure, stroke: Stroke, units: Units) -> CastReading
         landing="",
         reserve=None,
         eased="",
+        lift="",
         near=Near(),
         slack=units.length(0.0),
         opened_at_s=0.0,

@@ -11,6 +11,7 @@ from nine_knots.core.judge.loss import pulls_of
 from nine_knots.core.judge.match import TROUBLE, JointMatch
 from nine_knots.core.judge.verdict import grounds_of, verdict_of
 from nine_knots.core.models.hold.elements import Hold
+from nine_knots.core.tell.above import ChainReading, chain_reading
 from nine_knots.core.tell.outline import OutlinePart, outline
 from nine_knots.core.tell.rig import (
     BranchReading,
@@ -120,6 +121,7 @@ class Evaluation:
     need: Quantity
     low: Quantity
     first_to_go: FirstToGo
+    chain: ChainReading
     things: tuple[ThingReading, ...]
     branches: tuple[BranchReading, ...]
     hung: tuple[Hung, ...]
@@ -154,6 +156,7 @@ def evaluate(
         need=units.load(grounds.need.most_n),
         low=units.load(hold.low_n),
         first_to_go=_first_to_go(hold),
+        chain=chain_reading(design, hold, units),
         things=things_of(leader, units),
         branches=branches_of(leader, units),
         hung=hung_on(leader),
@@ -241,7 +244,7 @@ def _step_words(step: float) -> str:
 
 def _bend_words(bend: float, line: LineProfile) -> str:
     """Bending stiffness against the line's tip, the only yardstick a builder can feel."""
-    share = bend / line.tip_bend_nm2
+    share = bend / line.match_bend_nm2
     return f"{share:.1f}× the line's tip" if share >= 1 else f"1/{1 / share:.0f} of the line's tip"
 
 
@@ -289,7 +292,7 @@ def _line_spans(line: LineProfile, units: Units) -> tuple[LaneSpan, ...]:
             upper_diameter_m=far,
             lower_diameter_m=near,
             upper_bend_nm2=line.bend_at_nm2(LINE_SHOWN_M),
-            lower_bend_nm2=line.tip_bend_nm2,
+            lower_bend_nm2=line.match_bend_nm2,
             holds_n=0.0,
             thickness=units.diameter(near).text,
             bend="the line's tip",

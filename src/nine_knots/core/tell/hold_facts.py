@@ -1,6 +1,6 @@
 """What a leader's hold means on the day: strike, drag, stretch, rod, line, and the order of break.
 
-A stretch is the linear part only. A line's core and a rod's safe pull are guesses by weight.
+A stretch is the linear part only. A rod's safe pull is a guess by weight.
 """
 
 from dataclasses import dataclass
@@ -8,21 +8,38 @@ from dataclasses import dataclass
 from nine_knots.core.base.measure import Fact, Standing
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.units import Units
-from nine_knots.core.base.units.factors import FOOT_M, POUND_N
+from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.models.hold.elements import Hold, hold_of_dropper
 from nine_knots.core.models.hold.stretch import at_the_hook_n_m, compliance_m_n, energy_j
+from nine_knots.core.tell.above import chain_fact
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.leader.lower_rig import parting_joint
 from nine_knots.core.trade.need import need_of
 from nine_knots.core.trade.situation import Snags
+from nine_knots.core.trade.tackle import Fish
+from nine_knots.core.trade.tackle.fish import Mouth, Teeth
 
 DRAG_SHARES = (0.25, 1.0 / 3.0)  # of the low value [P]
-CORE_N = ((6, 20.0 * POUND_N), (9, 30.0 * POUND_N), (14, 40.0 * POUND_N))  # by line weight [M]
+# A fish that a rod of weight 1 plays out, and how that grows with the weight [G].
+ROD_FISH_KG, ROD_FISH_GROWS = 0.3, 1.9
 ROD_N = 5.0  # safe pull on a rod for each line weight [G]
 WATER: dict[Snags, str] = {
     "open": "open water",
     "some snags": "water with some snags",
     "heavy snags": "heavy snags",
+}
+MOUTHS: dict[Mouth, str] = {
+    "soft": "Soft: it tears, so lift into the fish rather than strike.",
+    "firm": "Firm: a usual strike sets the hook.",
+    "bony": "Bony: draw the hook home by the line, low and hard; stretch costs you the set.",
+}
+TEETH: dict[Teeth, str] = {
+    "none": "No teeth to wear the tippet.",
+    "fine": "Fine teeth: feel the last foot of tippet after every fish.",
+    "rasping": "A rasping mouth wears plain tippet through: look it over after every fish, or end "
+    "in a short stout bite piece, the other school.",
+    "cutting": "Teeth that cut: wire or a heavy bite piece, and long forceps.",
 }
 LINE_OUT_M = 9.0  # at the strike
 WEAK_ABOVE = 0.1  # chance of a break above the ring from which the order is wrong [G]
@@ -59,8 +76,9 @@ def facts(design: Design, hold: Hold, units: Units) -> Facts:
         _stretch(design, hold, units),
         _order(leader, hold),
         *_flies(leader, hold, units),
+        _mouth(situation.quarry.fish),
         _rod(design, hold, units),
-        _line(design, hold, units),
+        chain_fact(design, hold, units),
     )
     return Facts(need=units.load(need.most_n), lines=lines)
 
@@ -88,12 +106,12 @@ def _stretch(design: Design, hold: Hold, units: Units) -> Fact:
 
 def _order(leader: Leader, hold: Hold) -> Fact:
     """Nothing above the ring; without one, nothing above the last piece's knot."""
-    rings = [i for i, joint in enumerate(leader.joints) if joint.kind in ("ring", "swivel")]
-    guard = rings[0] if rings else len(leader.pieces) - 1
+    ring = parting_joint(leader)
+    guard = ring if ring is not None else len(leader.pieces) - 1
     above = sum(e.chance for e in hold.elements if e.index < guard)
     if guard == 0:
         return Fact("Order of break", "One piece: it breaks where its knots are.")
-    place = f"the {leader.joints[guard].kind}" if rings else "the tippet"
+    place = f"the {leader.joints[guard].kind}" if ring is not None else "the tippet"
     if above <= WEAK_ABOVE:
         return Fact("Order of break", f"Nothing above {place} should go ({above:.0%} does).")
     return Fact(
@@ -135,28 +153,27 @@ def _flies(leader: Leader, hold: Hold, units: Units) -> tuple[Fact, ...]:
     return tuple(found)
 
 
+def _mouth(fish: Fish) -> Fact:
+    """What its mouth and teeth ask of the hand and of the last piece."""
+    return Fact("Mouth and teeth", f"{MOUTHS[fish.mouth]} {TEETH[fish.teeth]}")
+
+
 def _rod(design: Design, hold: Hold, units: Units) -> Fact:
-    rod = design.situation.rod
+    rod, fish_kg = design.situation.rod, design.situation.quarry.mass_kg
     safe_n = ROD_N * rod.weight
+    most_kg = ROD_FISH_KG * rod.weight**ROD_FISH_GROWS
+    if fish_kg > most_kg:
+        return Fact(
+            "The rod",
+            f"is light for a fish of {units.fish_mass(fish_kg).text}: played on it beyond some "
+            f"{units.fish_mass(most_kg).text} it tires to death. A stouter rod, or stay with less.",
+            "too little",
+        )
     if hold.mean_n <= safe_n:
         return Fact("The rod", "breaks this leader before it is strained itself.")
     return Fact(
         "The rod",
         f"takes some {units.load(safe_n).text}, less than the leader: never break off a snag with "
         "the rod bent, point it and pull by the line.",
-        "too much",
-    )
-
-
-def _line(design: Design, hold: Hold, units: Units) -> Fact:
-    core_n = next(load for weight, load in CORE_N if design.situation.line.weight <= weight)
-    if hold.low_n < 0.8 * core_n:
-        return Fact(
-            "The line", f"has a core of some {units.load(core_n).text}: the leader goes first."
-        )
-    return Fact(
-        "The line",
-        f"has a core of some {units.load(core_n).text} and may part before the leader: you would "
-        "lose the line.",
         "too much",
     )

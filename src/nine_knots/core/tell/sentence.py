@@ -11,16 +11,19 @@ from nine_knots.core.base.units import (
     Units,
     parse_current,
     parse_length,
+    parse_load,
     parse_mass,
     parse_speed,
     parse_temperature,
 )
 from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS, Quarry, Situation
-from nine_knots.core.trade.tackle import FISH, fish_of
+from nine_knots.core.trade.tackle import FISH, Backing, OwnFish
 
 NEAR = 0.12  # a figure within 12 % of a word is called by the word
 
-SayPart = Literal["depth", "pace", "wind", "fish", "fish mass", "temperature", "flies apart"]
+SayPart = Literal[
+    "depth", "pace", "wind", "fish", "fish mass", "temperature", "flies apart", "backing"
+]
 
 
 class Say(Frozen):
@@ -70,11 +73,20 @@ def said_of(situation: Situation, units: Units) -> dict[SayPart, Said]:
         "depth": _said(water.depth_m, DEPTH_WORDS, units.length(water.depth_m).text),
         "pace": _said(water.pace_m_s, PACE_WORDS, units.speed(water.pace_m_s).text),
         "wind": _said(wind.speed_m_s, WIND_WORDS, units.speed(wind.speed_m_s).text),
-        "fish": Said(word=quarry.kind, figure=fish_of(quarry.kind).title),
+        "fish": Said(word=quarry.kind, figure=quarry.fish.title),
         "temperature": Said(word=None, figure=units.temperature(water.temperature_c).text),
         "flies apart": Said(word=None, figure=_apart(water.rules.least_apart_m, units)),
+        "backing": Said(word=None, figure=_backing(situation, units)),
         "fish mass": Said(word=None, figure=units.fish_mass(quarry.mass_kg).text),
     }
+
+
+def _backing(situation: Situation, units: Units) -> str:
+    """The backing as it can be typed: strength and length."""
+    backing = situation.line.backing
+    if backing is None:
+        return ""
+    return f"{units.load(backing.strength_n).text}, {units.on_spool(backing.length_m).text}"
 
 
 def _apart(least_m: float | None, units: Units) -> str:
@@ -136,6 +148,9 @@ def _heard(situation: Situation, say: Say, units: Units) -> Situation:
         rules = situation.water.rules.model_copy(update={"least_apart_m": apart})
         water = situation.water.model_copy(update={"rules": rules})
         return situation.model_copy(update={"water": water})
+    if say.part == "backing":
+        line = situation.line.model_copy(update={"backing": _backed(text, situation, units)})
+        return situation.model_copy(update={"line": line})
     if say.part == "wind":
         wind = _meant(text, WIND_WORDS)
         wind = parse_speed(text, units.system) if wind is None else wind
@@ -148,14 +163,32 @@ def _heard(situation: Situation, say: Say, units: Units) -> Situation:
     return _with(situation, "quarry", "mass_kg", mass)
 
 
+def _backed(text: str, situation: Situation, units: Units) -> Backing | None:
+    """A backing from its strength and length, `20 lb, 100 yd`; none from nothing."""
+    if not text:
+        return None
+    strong, comma, long = text.partition(",")
+    if not comma:
+        raise Unreadable(
+            f"“{text}” gives no length of backing.",
+            mend="Write strength and length: 20 lb, 100 yd.",
+        )
+    length_m = parse_length(long, units.system, most_m=1000.0)
+    known = situation.line.backing or Backing()
+    return known.remade(strength_n=parse_load(strong, units.system), length_m=length_m)
+
+
 def _usual(text: str, quarry: Quarry) -> Quarry:
     """Another kind of fish, as heavy as it usually is."""
     for kind, fish in FISH.items():
         if text.lower() in (kind, fish.title):
             return Quarry(kind=fish.key, mass_kg=fish.usual_kg, temper=quarry.temper)
+    if text.lower() == "other":
+        return Quarry(kind="other", mass_kg=quarry.mass_kg, temper=quarry.temper, own=OwnFish())
     raise Unreadable(
         f"“{text}” is none of the fish known here.",
-        mend=f"Use one of {', '.join(f.title for f in FISH.values())}.",
+        mend=f"Use one of {', '.join(f.title for f in FISH.values())}, or say another by mouth and "
+        "teeth.",
     )
 
 

@@ -12,9 +12,10 @@ from nine_knots.core.trade.tackle import Fly
 from nine_knots.core.trade.tackle.fly import FLOATERS
 
 STEEL, BRASS, TUNGSTEN = 7850.0, 8500.0, 17_500.0  # kg/m³ [S: CRC2016; tungsten as slotted, M]
+MOST_FACTOR = 3.0 * 2.1  # no fly drags more: a slower fall is air or foam that bears it [G]
 SHOT_FACTOR, FLY_FACTOR = 1.1, 2.1  # drag over that of a sphere of their area [G ±40 %]
 THICKNESS = {"slim": 0.15, "standard": 0.25, "bushy": 0.45}  # of the body over its length [G]
-BEYOND_HOOK = {"streamer": 2.0, "predator": 2.5}  # length of the fly over that of its hook [G]
+LONGEST_HELD = 2.5  # times the hook, of a long dressing: what streams beyond lies along [G]
 FILM_N_M = 0.07  # surface tension of water [S: CRC2016]
 HACKLE = {"slim": 2.0, "standard": 3.5, "bushy": 5.0}  # film that carries, over body length [G]
 FOAM_LIFT = 700.0  # kg/m³ that foam lifts, and its volume over the cubed body length [G]
@@ -27,7 +28,7 @@ def fly_body(fly: Fly, fluid: Fluid) -> Body:
     Area is body length by thickness and that of the bead, as a sphere's of the same area. A jar
     test (seconds over a measured fall) sets the drag factor, C_d A = 2W/(ρv²).
     """
-    length = fly.body_m * BEYOND_HOOK.get(fly.kind, 1.0)
+    length = min(fly.whole_m, LONGEST_HELD * fly.body_m)
     bead_m = 1e-3 * fly.bead.diameter_mm if fly.bead else 0.0
     area = length * length * THICKNESS[fly.bulk] + pi * bead_m**2 / 4.0
     across = (4.0 * area / pi) ** 0.5
@@ -36,20 +37,23 @@ def fly_body(fly: Fly, fluid: Fluid) -> Body:
     if fly.sink_m_s is not None:
         speed = fly.sink_m_s
         c_s = sphere_coefficient(fluid.rho * speed * across / fluid.mu)
-        factor = weight / (0.5 * fluid.rho * area * c_s * speed**2)
+        per_factor = 0.5 * fluid.rho * area * c_s * speed**2
+        factor = weight / per_factor
+        if factor > MOST_FACTOR:
+            # what falls slower than any drag explains is borne by what it traps: less weight
+            weight, factor = MOST_FACTOR * per_factor, MOST_FACTOR
     return Body(weight, across, factor, fly.mass_kg)
 
 
 def _metal_n(fly: Fly, rho: float) -> float:
     """Weight in water, N: hook and bead, scaled to what the fly was weighed at."""
     wire = fly.wire_kg * (1.0 - rho / STEEL)
-    bead = 0.0
-    if fly.bead is not None:
-        density = TUNGSTEN if fly.bead.metal == "tungsten" else BRASS
-        bead = fly.bead.mass_kg * (1.0 - rho / density)
-    metal = wire + bead
+    bead_kg = fly.bead.mass_kg if fly.bead else 0.0
+    density = TUNGSTEN if fly.bead and fly.bead.metal == "tungsten" else BRASS
+    eyes = (fly.head_kg - bead_kg) * (1.0 - rho / SHOT_DENSITY["lead"])
+    metal = wire + bead_kg * (1.0 - rho / density) + eyes
     if fly.weighed_kg is not None:
-        bare = fly.wire_kg + (fly.bead.mass_kg if fly.bead else 0.0)
+        bare = fly.wire_kg + fly.head_kg
         # what it weighs beyond hook and bead is metal where there is more of it than dressing is
         metal *= max(0.3, min(4.0, fly.weighed_kg / bare)) if fly.kind not in FLOATERS else 1.0
     return float(metal * GRAVITY_M_S2)

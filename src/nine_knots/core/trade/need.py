@@ -9,6 +9,7 @@ from nine_knots.core.trade.tackle import Rod
 STRIKE_M_S = 1.5  # speed of the strike at the rod's tip [G]
 STRIKE_KG = 3.0  # the most of a fish that a strike sets moving, about a head and shoulders [G]
 PULL_OF_WEIGHT = {"open": 0.15, "some snags": 0.45, "heavy snags": 0.9}  # steady pull needed [G]
+HALVINGS = 20
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,3 +43,18 @@ def need_of(situation: Situation) -> Need:
         strike_n=strike_peak_n(situation.rod, fish_kg),
         pull_n=PULL_OF_WEIGHT[situation.water.snags] * fish_kg * GRAVITY_M_S2,
     )
+
+
+def mass_held_kg(times: float, situation: Situation) -> float:
+    """The heaviest fish in kg that a leader holds which holds so many times what this day asks.
+
+    What is asked grows with the fish, so the place is found by halves.
+    """
+    holds_n = times * need_of(situation).most_n
+    low, high = 0.0, situation.quarry.mass_kg
+    for _ in range(HALVINGS):
+        middle = 0.5 * (low + high)
+        quarry = situation.quarry.model_copy(update={"mass_kg": middle})
+        asked_n = need_of(situation.model_copy(update={"quarry": quarry})).most_n
+        low, high = (middle, high) if asked_n <= holds_n else (low, middle)
+    return low

@@ -2,10 +2,10 @@
 
 from typing import Literal
 
-from pydantic import Field
+from pydantic import Field, model_validator
 
 from nine_knots.core.base.frozen import Frozen
-from nine_knots.core.trade.tackle import FishKind, Fly, FlyLine, Rod
+from nine_knots.core.trade.tackle import Fish, FishKind, Fly, FlyLine, OwnFish, Rod, fish_of
 
 WaterKind = Literal[
     "pocket water", "riffle", "run", "glide", "pool", "lake", "estuary", "flats", "surf"
@@ -91,6 +91,29 @@ class Quarry(Frozen):
     kind: FishKind = "trout"
     mass_kg: float = Field(default=0.5, gt=0.0, le=500.0)
     temper: Temper = "wary"
+    own: OwnFish | None = Field(default=None, description="of the kind other: what it is")
+
+    @model_validator(mode="after")
+    def _known(self) -> "Quarry":
+        if (self.kind == "other") != (self.own is not None):
+            raise ValueError("another fish is said by its mouth and teeth, and only another")
+        return self
+
+    @property
+    def fish(self) -> Fish:
+        """What is known of its kind: the table's, or the angler's own."""
+        if self.own is None:
+            return fish_of(self.kind)
+        own = self.own
+        return Fish(
+            key="other",
+            title=own.title,
+            mouth=own.mouth,
+            teeth=own.teeth,
+            shyness="middling",
+            usual_kg=self.mass_kg,
+            large_kg=2.0 * self.mass_kg,
+        )
 
 
 class Situation(Frozen):

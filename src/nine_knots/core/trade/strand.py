@@ -46,6 +46,9 @@ class _Stuff(Frozen):
     strength_n: StrengthN | None = None
     modulus_pa: ModulusPa | None = None
     colour: Colour = "plain"
+    estimated: bool = Field(
+        default=False, description="its thickness is by the usual for its label, not measured"
+    )
 
     @property
     def substance(self) -> Material:
@@ -67,7 +70,7 @@ class _Stuff(Frozen):
 
     def law_strength_n(self, diameter_m: float) -> float:
         """Breaking load in N of the unknotted strand by the material's law."""
-        return self.substance.strength.stress_pa(diameter_m) * section.area_m2(diameter_m)
+        return self.substance.strength.breaking_n(diameter_m)
 
 
 class Strand(_Stuff):
@@ -80,6 +83,11 @@ class Strand(_Stuff):
     def breaking_n(self) -> float:
         """Breaking load in N, unknotted: as labelled or measured, or by the material's law."""
         return self.strength_n or self.law_strength_n(self.diameter_m)
+
+    @property
+    def is_plain_mono(self) -> bool:
+        """Whether it is mono without a colour to be seen: no sighter, wire or braid."""
+        return self.colour == "plain" and self.substance.family not in ("wire", "braid")
 
 
 class TaperedStrand(_Stuff):

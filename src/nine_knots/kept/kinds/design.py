@@ -3,6 +3,6 @@
 from pydantic import TypeAdapter
 
 from nine_knots.core.trade.design import Design
-from nine_knots.kept.envelope import Kind
+from nine_knots.kept.envelope import Kind, as_it_was
 
-DESIGN = Kind("leader", TypeAdapter(Design))
+DESIGN = Kind("leader", TypeAdapter(Design), (as_it_was,))

@@ -8,7 +8,7 @@ from pydantic import TypeAdapter
 from nine_knots.core.judge.landings import Seen
 from nine_knots.core.judge.own_cast import PILES_UP, SLAMS, SOFT, Estimate
 from nine_knots.core.trade.knots.own import PullTest
-from nine_knots.kept.envelope import Kind
+from nine_knots.kept.envelope import Kind, as_it_was
 
 PILED_UP_M_S, SOFT_M_S, SLAMMED_M_S = 2.5, 5.0, 25.0  # of arrival, in version 1
 ARRIVAL_SLOPE = 1.8  # of the logarithm of arrival with that of launch speed, on a usual leader
@@ -37,6 +37,6 @@ def _own_by_reserve(body: Any) -> Any:
     }
 
 
-SEEN = Kind("landing", TypeAdapter(Seen))
+SEEN = Kind("landing", TypeAdapter(Seen), (as_it_was,))
 ESTIMATE: Kind[Estimate] = Kind("own cast", TypeAdapter(Estimate), (_own_by_reserve,))
-PULL_TEST = Kind("pull test", TypeAdapter(PullTest))
+PULL_TEST = Kind("pull test", TypeAdapter(PullTest), (as_it_was,))

@@ -4,9 +4,9 @@ from pydantic import TypeAdapter
 
 from nine_knots.core.trade.strand import Stock
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
-from nine_knots.kept.envelope import Kind
+from nine_knots.kept.envelope import Kind, as_it_was
 
-STOCK: Kind[Stock] = Kind("spool", TypeAdapter(Stock))
+STOCK: Kind[Stock] = Kind("spool", TypeAdapter(Stock), (as_it_was,))
 ROD = Kind("rod", TypeAdapter(Rod))
-LINE = Kind("line", TypeAdapter(FlyLine))
-FLY = Kind("fly", TypeAdapter(Fly))
+LINE = Kind("line", TypeAdapter(FlyLine), (as_it_was,))
+FLY = Kind("fly", TypeAdapter(Fly), (as_it_was,))

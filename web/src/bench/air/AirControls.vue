@@ -45,7 +45,6 @@ const exportCast = useCastFiles()
 <style scoped>
 input[type='range'] {
   min-width: 120px;
-  accent-color: var(--act);
 }
 
 [aria-pressed='true'] {

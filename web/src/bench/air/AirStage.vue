@@ -50,6 +50,7 @@ const player = usePlayer(
       />
     </div>
     <p v-if="cast.reading?.eased" class="quiet" role="status">{{ cast.reading.eased }}</p>
+    <p v-if="cast.reading?.lift" class="quiet">Before the next cast: {{ cast.reading.lift }}</p>
     <OwnCast v-if="reel" />
     <p class="quiet air__limits">
       A straight overhead cast in one plane, without shooting line or coil memory. What a stroke has

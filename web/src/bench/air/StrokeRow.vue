@@ -31,6 +31,11 @@ const gusts = computed(() => [
   option('', 'none'),
   ...(catalogue.value?.gusts ?? []).map(({ key, title }) => option(key, title)),
 ])
+/** A reach or a curve leaves the plane that a cast is followed in. */
+const LAID = [
+  option('flat' as const, 'straight out (a reach or curve is not modelled)'),
+  option('drop' as const, 'stop and drop, for slack'),
+]
 const FROM = [
   option('in the face' as const, 'in the face'),
   option('behind' as const, 'from behind'),
@@ -65,6 +70,14 @@ function pickSpeed(picked: string) {
     <label class="quiet">
       Loop
       <PickOne v-model="cast.stroke.loop" :options="loops" />
+    </label>
+    <label class="quiet">
+      Laid down
+      <PickOne
+        :options="LAID"
+        :model-value="cast.stroke.drop ? 'drop' : 'flat'"
+        @update:model-value="cast.stroke.drop = $event === 'drop'"
+      />
     </label>
     <label class="quiet">
       Gust

@@ -13,6 +13,7 @@ const USUAL: StrokeTexts = {
   speed: 'normal',
   line_out: '',
   loop: '',
+  drop: false,
   gust: '',
   gust_from: 'in the face',
 }

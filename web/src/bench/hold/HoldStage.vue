@@ -7,6 +7,7 @@ import PickOne from '@/widgets/PickOne.vue'
 import type { Axis } from '../strip/useAxis'
 import { useBench } from '../useBench'
 import { useSelection } from '../useSelection'
+import ChainAbove from '../ChainAbove.vue'
 import FactList from '../FactList.vue'
 import HoldPicture from './HoldPicture.vue'
 import { useHold } from './useHold'
@@ -90,6 +91,8 @@ function wear(said: Wear) {
       <template v-else>{{ pull.point.value?.text }}</template>
     </p>
     <FactList :facts="facts" />
+    <h3 class="hold__above">From the reel to the leader</h3>
+    <ChainAbove />
   </section>
   <p v-else class="quiet" role="status">Working out the pull …</p>
 </template>
@@ -108,7 +111,6 @@ function wear(said: Wear) {
 
 input[type='range'] {
   min-width: 120px;
-  accent-color: var(--act);
 }
 
 label {
@@ -124,6 +126,11 @@ label {
 
 .hold__rule {
   cursor: pointer;
+}
+
+.hold__above {
+  margin-top: 10px;
+  font-size: 15px;
 }
 
 .hold__said {

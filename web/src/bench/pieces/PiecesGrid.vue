@@ -14,6 +14,9 @@ const { data: stock } = useStock()
 const pieces = computed(() => bench.evaluation?.pieces ?? [])
 const joints = computed(() => bench.evaluation?.joints ?? [])
 
+const faultsAt = (joint: number) =>
+  joints.value[joint]?.advice.faults.map((fault) => `${fault.what} ${fault.mend}`).join(' ') ?? ''
+
 const take = (piece: number) => (length: string) =>
   bench.tryEdit({ act: 'set-length', piece, length })
 
@@ -75,7 +78,17 @@ function move(event: KeyboardEvent) {
             />
           </td>
           <td class="figure">{{ piece.breaks.text }}</td>
-          <td><JointSelect :joint="piece.index + 1" /></td>
+          <td class="tied">
+            <JointSelect :joint="piece.index + 1" />
+            <span
+              v-if="faultsAt(piece.index + 1)"
+              class="fault"
+              role="img"
+              :aria-label="faultsAt(piece.index + 1)"
+              :title="faultsAt(piece.index + 1)"
+              >!</span
+            >
+          </td>
           <td class="figure">{{ joints[piece.index + 1]?.holds.text }}</td>
           <td class="figure">{{ piece.cut.text }}</td>
         </tr>
@@ -113,6 +126,22 @@ thead th {
   color: var(--ink-2);
   font-size: var(--small);
   font-weight: 500;
+}
+
+.tied {
+  position: relative;
+}
+
+.fault {
+  position: absolute;
+  top: 5px;
+  right: 14px;
+  width: 17px;
+  border-radius: 50%;
+  background: var(--doubt);
+  color: var(--surface);
+  font-weight: 700;
+  text-align: center;
 }
 
 .chosen th,

@@ -6,9 +6,20 @@ import { plainChips, useDay } from './useDay'
 
 const { bench, catalogue, day, change } = useDay()
 const said = computed(() => bench.evaluation?.said)
-const kinds = computed(() =>
-  (catalogue.value?.fish ?? []).map(({ key, title }) => ({ value: key, words: title })),
-)
+const kinds = computed(() => [
+  ...(catalogue.value?.fish ?? []).map(({ key, title }) => ({ value: key, words: title })),
+  { value: 'other', words: 'another fish …' },
+])
+const own = computed(() => day.value.quarry.own)
+
+function setOwn(part: Partial<NonNullable<typeof own.value>>) {
+  if (own.value) change('quarry', { own: { ...own.value, ...part } })
+}
+
+function call(title: string) {
+  setOwn({ title: title.trim() || 'fish' })
+  return Promise.resolve()
+}
 </script>
 
 <template>
@@ -18,6 +29,21 @@ const kinds = computed(() =>
     :model-value="said?.fish?.word ?? ''"
     @update:model-value="(text) => bench.say({ part: 'fish', text })"
   />
+  <template v-if="own">
+    <TypedField label="What you call it" :model-value="own.title" :take="call" hint="roach" />
+    <ChipChoice
+      legend="Its mouth"
+      :chips="plainChips(catalogue?.mouths)"
+      :model-value="own.mouth"
+      @update:model-value="(mouth) => setOwn({ mouth })"
+    />
+    <ChipChoice
+      legend="Its teeth"
+      :chips="plainChips(catalogue?.teeth)"
+      :model-value="own.teeth"
+      @update:model-value="(teeth) => setOwn({ teeth })"
+    />
+  </template>
   <TypedField
     label="How heavy a fish to be ready for"
     :model-value="said?.['fish mass']?.figure ?? ''"

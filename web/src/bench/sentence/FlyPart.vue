@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useKit } from '@/api/queries'
 import ChipChoice from '@/widgets/ChipChoice.vue'
+import FlyFigures from './FlyFigures.vue'
 import NewFly from './NewFly.vue'
 import { useDay } from './useDay'
 
@@ -24,5 +25,6 @@ function choose(title: string) {
     :model-value="day.fly.title"
     @update:model-value="choose"
   />
+  <FlyFigures :fly="day.fly" />
   <NewFly @made="(fly) => replace('fly', fly)" />
 </template>

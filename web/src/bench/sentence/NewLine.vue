@@ -26,6 +26,9 @@ const form = reactive({
   front_taper: 'standard' as LineForm['front_taper'],
   tip: 'loop' as LineForm['tip'],
   sink_tip: '',
+  head: '',
+  head_length: '',
+  level: '',
   droop_length: '',
   droop: '',
 })
@@ -54,6 +57,11 @@ async function add() {
       legend="Front taper"
       :chips="plainChips(['short', 'standard', 'long'] as const)"
     />
+    <div class="row">
+      <PlainField v-model="form.head" class="grow" label="Its head weighs" hint="19 g or 300 gr" />
+      <PlainField v-model="form.head_length" class="grow" label="over" hint="30 ft" />
+    </div>
+    <PlainField v-model="form.level" label="Or a level line, so thick" hint=".022 or 0.55 mm" />
     <ChipChoice v-model="form.tip" legend="Tip" :chips="plainChips(['loop', 'bare'] as const)" />
     <p class="quiet">
       Droop test, if you made one: clamp the tip level, measure what stands free and how far its end

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { useKit } from '@/api/queries'
 import ChipChoice from '@/widgets/ChipChoice.vue'
+import BackingPart from './BackingPart.vue'
 import NewLine from './NewLine.vue'
 import NewRod from './NewRod.vue'
 import { useDay } from './useDay'
@@ -39,4 +40,5 @@ function chooseLine(title: string) {
     @update:model-value="chooseLine"
   />
   <NewLine @made="(line) => replace('line', line)" />
+  <BackingPart />
 </template>

@@ -1,10 +1,10 @@
 import type { Schemas } from '@/api/client'
 
-type Phrase = Schemas['Phrase']
+type Phrase = Pick<Schemas['Phrase'], 'before' | 'text'>
 
-/** What stands before a control: a comma sits against the word before it. */
-export function wordsBefore(phrase: Phrase): string {
-  return `${phrase.before.startsWith(',') ? '' : ' '}${phrase.before} `
+/** What stands before a control: a comma or semicolon sits against the word before it. */
+export function wordsBefore(phrase: Pick<Phrase, 'before'>): string {
+  return `${/^[,;]/.test(phrase.before) ? '' : ' '}${phrase.before} `
 }
 
 /** The whole sentence of the day as text. */

@@ -18,6 +18,7 @@ const PATHS: Record<string, string> = {
   swivel:
     'M-10 0h2M8 0h2M-8 0a2.5 2.5 0 1 0 5 0a2.5 2.5 0 1 0 -5 0M3 0a2.5 2.5 0 1 0 5 0a2.5 2.5 0 1 0 -5 0M-3 0h6M-1.5 -4h3v8h-3z',
   'non-slip-loop': 'M-9 0h3M-6 -4v8M-4 -4v8M-2 -4v8M-2 0C2 -7 10 -5 10 0C10 5 2 7 -2 0',
+  snap: 'M-9 0h3M-6 -2.5a2.5 2.5 0 1 0 .1 0M-3.5 0C1 -5 9 -5 9 0C9 4 2 5 -1 2',
   haywire: 'M-9 0L-7 4L-4 -4L-1 4L2 -4L5 4L7 0',
 }
 const EYE = 'M-9 0h3M-6 -4v8M-4 -4v8M-2 -4v8M0 -4v8M3 0a3 3 0 1 0 6 0a3 3 0 1 0 -6 0'

@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import type { Evaluation } from '@/api/client'
 import { useBench } from '../useBench'
 import { useSelection } from '../useSelection'
+import ChainAbove from '../ChainAbove.vue'
 import FlyMark from './FlyMark.vue'
 import StripBranch from './StripBranch.vue'
 import StripJoint from './StripJoint.vue'
@@ -27,6 +28,7 @@ const THICKEST_PX = 34
 const bench = useBench()
 const zoom = useZoom()
 const selection = useSelection()
+const reel = ref(false)
 const svg = ref<SVGSVGElement>()
 const drag = useStripDrag(() => props.axis)
 const onKey = useStripKeys(() => emit('fields'))
@@ -150,10 +152,14 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
     </svg>
     <p class="strip__scale quiet">
       length to scale · thickness <span class="figure">×{{ factor }}</span>
-      <button type="button" class="closer" :aria-pressed="zoom.closer" @click="zoom.toggle">
+      <button type="button" class="link closer" :aria-pressed="zoom.closer" @click="zoom.toggle">
         {{ zoom.closer ? 'Whole leader' : 'Closer' }}
       </button>
+      <button type="button" class="link closer" :aria-expanded="reel" @click="reel = !reel">
+        {{ reel ? 'Leader only' : 'From the reel' }}
+      </button>
     </p>
+    <ChainAbove v-if="reel" />
   </div>
 </template>
 
@@ -164,12 +170,6 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
 
 .closer {
   margin-left: 8px;
-  padding: 0 2px;
-  border: 0;
-  border-bottom: 1px solid var(--act);
-  background: none;
-  color: var(--act);
-  cursor: pointer;
 }
 
 @media (max-width: 820px) {

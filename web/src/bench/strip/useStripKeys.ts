@@ -51,6 +51,8 @@ export function useStripKeys(intoFields: () => void) {
     z: zoom.toggle,
     w: () => rig.hang('shot'),
     o: () => rig.hang('indicator'),
+    a: () => rig.addFly('tag'),
+    b: () => rig.addFly('behind'),
     d: rig.addDropper,
     l: rig.addInLine,
   }

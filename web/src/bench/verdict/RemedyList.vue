@@ -14,7 +14,9 @@ const apply = useApply()
 const { answer: found, share, refused, stopped, stop } = props.work
 const said = computed(() => {
   if (stopped.value) return 'Stopped. Any change begins anew.'
-  return found.value?.length === 0 ? 'No single change was found that mends it.' : refused.value
+  return found.value?.length === 0
+    ? 'Nothing alone mends it, nor two changes together, of what you own: another fly, another day, or a spool to buy.'
+    : refused.value
 })
 const shown = computed(() => share.value !== null || found.value !== null || said.value)
 

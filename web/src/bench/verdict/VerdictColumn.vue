@@ -3,8 +3,9 @@ import { computed } from 'vue'
 import type { CastReading, Evaluation } from '@/api/client'
 import { useBench } from '../useBench'
 import { useWater } from '../water/useWater'
+import KnotFaults from './KnotFaults.vue'
 import RemedyList from './RemedyList.vue'
-import { useTurnoverRemedies, useWaterRemedies } from './useRemedies'
+import { useTurnoverRemedies, useVerdictRemedies, useWaterRemedies } from './useRemedies'
 import VerdictCord from './VerdictCord.vue'
 
 const props = defineProps<{
@@ -18,6 +19,7 @@ const bench = useBench()
 const water = useWater()
 const forTurnover = useTurnoverRemedies()
 const forWater = useWaterRemedies()
+const forVerdict = useVerdictRemedies()
 const measures = computed(() => bench.evaluation?.verdict ?? [])
 const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === key) ?? null
 </script>
@@ -49,6 +51,8 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
       :measure="measure"
       :ghost="ghostOf(measure.key)"
     />
+    <RemedyList what="match, hold and length" :work="forVerdict" />
+    <KnotFaults />
     <p v-if="ghost" class="ghost-note">
       <svg width="18" height="12" aria-hidden="true"><ellipse cx="9" cy="6" rx="7" ry="4.5" /></svg>
       hollow knots and dashes: “{{ ghostTitle }}”, on this same day

@@ -1,21 +1,23 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Measure } from '@/api/client'
+import { STANDING_PATHS } from '@/drawing/standing'
 
 /**
  * One measure as a hanging cord: the wanted band is the thick part, the knot is where this leader
  * stands. Too little hangs open below, right sits closed and level, too much is filled and above.
+ * One that is right is drawn closer, with the first line of its why; the rest opens.
  */
 const props = defineProps<{ measure: Measure; ghost: Measure | null }>()
 
-const HEIGHT = 98
+const TALL = 98
+const CLOSE = 58
 const TOP = 10
-const y = (position: number) => TOP + (HEIGHT - 2 * TOP) * (1 - position)
-const KNOTS = {
-  'too little': 'M-10 -5C-10 8 10 8 10 -5',
-  right: 'M-11 0C-11 -8 11 -8 11 0C11 8 -11 8 -11 0M-11 0H11',
-  'too much': 'M-10 6L0 -9L10 6Z',
-} as const
+const open = ref(false)
+const calm = computed(() => props.measure.standing === 'right' && !props.measure.marginal)
+const closer = computed(() => calm.value && !open.value)
+const height = computed(() => (closer.value ? CLOSE : TALL))
+const y = (position: number) => TOP + (height.value - 2 * TOP) * (1 - position)
 const standing = computed(() => props.measure.standing)
 const tone = computed(() => standing.value.replace(' ', '-'))
 const said = computed(() =>
@@ -24,9 +26,9 @@ const said = computed(() =>
 </script>
 
 <template>
-  <section class="cord" :class="`cord--${tone}`">
-    <svg :height="HEIGHT" width="36" aria-hidden="true">
-      <line x1="18" x2="18" y1="2" :y2="HEIGHT - 2" class="strand" />
+  <section class="cord" :class="[`cord--${tone}`, { 'cord--closer': closer }]">
+    <svg :height="height" width="36" aria-hidden="true">
+      <line x1="18" x2="18" y1="2" :y2="height - 2" class="strand" />
       <line x1="18" x2="18" :y1="y(measure.band.high)" :y2="y(measure.band.low)" class="band" />
       <path
         v-for="edge in [measure.band.low, measure.band.high]"
@@ -36,12 +38,21 @@ const said = computed(() =>
       />
       <ellipse v-if="ghost" cx="18" :cy="y(ghost.position)" rx="10" ry="6" class="ghost" />
       <g :transform="`translate(18 ${y(measure.position)})`" class="knot">
-        <path :d="KNOTS[standing]" />
+        <path :d="STANDING_PATHS[standing]" />
       </g>
     </svg>
     <div>
       <h3>
-        {{ measure.title }} <span class="asks">{{ measure.asks }}</span>
+        {{ measure.title }} <span :class="closer ? 'unseen' : 'asks'">{{ measure.asks }}</span>
+        <button
+          v-if="calm"
+          type="button"
+          class="link cord__more"
+          :aria-expanded="open"
+          @click="open = !open"
+        >
+          {{ open ? 'less' : 'why' }}<span class="unseen"> {{ measure.title }}</span>
+        </button>
       </h3>
       <p class="cord__figure">
         <strong>{{ measure.figure }}</strong>
@@ -136,6 +147,23 @@ const said = computed(() =>
 .cord__ghost {
   color: var(--ghost);
   font-size: var(--small);
+}
+
+.cord__more {
+  float: right;
+  font-size: var(--small);
+  font-weight: 400;
+}
+
+.cord--closer .cord__figure {
+  margin-top: 0;
+}
+
+.cord--closer .cord__why {
+  display: -webkit-box;
+  overflow: hidden;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 1;
 }
 
 .cord__why {

@@ -1,4 +1,4 @@
-import type { Schemas } from '@/api/client'
+import { answered, api, type Schemas } from '@/api/client'
 import { job } from '@/api/job'
 import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
@@ -58,6 +58,20 @@ export function useWaterRemedies() {
   return useAnswer(
     question,
     (asked, waiting) => job('/api/water/remedies', { bench: who, ...asked }, waiting),
+    { quiet: SETTLED_MS },
+  )
+}
+
+/** What would bring match, hold and length in, asked for where one of them stands outside. */
+export function useVerdictRemedies() {
+  const bench = useBench()
+  const settings = useSettings()
+  return useAnswer(
+    () =>
+      bench.design && bench.evaluation?.verdict.some((one) => one.standing !== 'right')
+        ? { design: bench.design, units: settings.units }
+        : null,
+    (body) => answered(api.POST('/api/bench/remedies', { body })),
     { quiet: SETTLED_MS },
   )
 }

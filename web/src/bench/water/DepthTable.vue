@@ -4,6 +4,7 @@ import { job } from '@/api/job'
 import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
 import JobProgress from '@/widgets/JobProgress.vue'
+import TypedField from '@/widgets/TypedField.vue'
 import FactList from '../FactList.vue'
 import { useBench } from '../useBench'
 import { useWater } from './useWater'
@@ -13,6 +14,7 @@ const bench = useBench()
 const water = useWater()
 const settings = useSettings()
 const open = ref(false)
+const depths = ref('')
 const who = `table-${crypto.randomUUID().slice(0, 8)}`
 
 function question() {
@@ -24,8 +26,12 @@ function question() {
 const tuning = useAnswer(question, (asked, waiting) =>
   job('/api/water/tuning', { bench: who, ...asked }, waiting),
 )
-const table = useAnswer(question, (asked, waiting) =>
-  job('/api/water/depth-table', { bench: who, ...asked }, waiting),
+const table = useAnswer(
+  () => {
+    const asked = question()
+    return asked && { ...asked, depths: depths.value }
+  },
+  (asked, waiting) => job('/api/water/depth-table', { bench: who, ...asked }, waiting),
 )
 const refused = computed(() => tuning.refused.value || table.refused.value)
 const working = computed(() => table.share.value ?? tuning.share.value)
@@ -38,6 +44,11 @@ const lines = computed(() =>
     standing: 'right' as const,
   })),
 )
+
+function name(text: string) {
+  depths.value = text
+  return Promise.resolve()
+}
 
 function stopBoth() {
   tuning.stop()
@@ -53,7 +64,14 @@ function workAfterAll() {
 <template>
   <details class="table" :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary>Depth table: what to set and hang at other paces and depths</summary>
-    <p v-if="refused" class="quiet" role="status">{{ refused }}</p>
+    <TypedField
+      class="table__depths"
+      :model-value="depths"
+      :take="name"
+      label="In which depths (empty: about today's)"
+      :hint="settings.units === 'metric' ? '60 cm, 90 cm, 1.5 m' : '2 ft, 3 ft, 5 ft'"
+    />
+    <p v-if="refused" class="refusal" role="status">{{ refused }}</p>
     <FactList v-if="lines.length" :facts="lines" />
     <JobProgress
       v-if="working !== null"
@@ -124,6 +142,11 @@ td.stand--too-much strong {
 
 td.stand--too-little strong {
   color: var(--little);
+}
+
+.table__depths {
+  max-width: 320px;
+  margin: 6px 0;
 }
 
 td span {

@@ -129,7 +129,6 @@ onUnmounted(() => (water.seen = false))
 
 input[type='range'] {
   min-width: 120px;
-  accent-color: var(--act);
 }
 
 .flies {

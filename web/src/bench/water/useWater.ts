@@ -10,6 +10,8 @@ import { useGhostDesign } from '../useGhostDesign'
 
 const USUAL: WaterForm = {
   wanted: '',
+  drift: '',
+  lands: '',
   lead: '',
   tip: '',
   out: '',
@@ -17,6 +19,7 @@ const USUAL: WaterForm = {
   pull: '',
   pull_speed: '',
   pause: '',
+  follow: '',
   line: '',
   differs: '',
 }

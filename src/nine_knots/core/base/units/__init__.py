@@ -1,7 +1,10 @@
 """The one place where feet, thousandths, X, pounds and grains live; SI everywhere else."""
 
+from nine_knots.core.base.units.depths import parse_depths
 from nine_knots.core.base.units.display import Units
 from nine_knots.core.base.units.parse import (
+    parse_area,
+    parse_as_sold,
     parse_bead,
     parse_current,
     parse_diameter,
@@ -11,6 +14,7 @@ from nine_knots.core.base.units.parse import (
     parse_mass,
     parse_seconds,
     parse_share,
+    parse_size,
     parse_speed,
     parse_temperature,
 )
@@ -19,8 +23,11 @@ from nine_knots.core.base.units.x_scale import diameter_of_x, x_of_diameter
 __all__ = [
     "Units",
     "diameter_of_x",
+    "parse_area",
+    "parse_as_sold",
     "parse_bead",
     "parse_current",
+    "parse_depths",
     "parse_diameter",
     "parse_hook",
     "parse_length",
@@ -28,6 +35,7 @@ __all__ = [
     "parse_mass",
     "parse_seconds",
     "parse_share",
+    "parse_size",
     "parse_speed",
     "parse_temperature",
     "x_of_diameter",

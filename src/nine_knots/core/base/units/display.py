@@ -54,6 +54,11 @@ class Units:
         step = 0.05 if self.system == "metric" else 2.0 * factors.INCH_M
         return Quantity(si=depth_m, text=self.length(_steps(depth_m, step) * step).text)
 
+    def roughly(self, length_m: float) -> str:
+        """A length to a hand's breadth, 10 cm or 4 in, and never nothing."""
+        step = 0.1 if self.system == "metric" else 4.0 * factors.INCH_M
+        return self.length(max(1, _steps(length_m, step)) * step).text
+
     @staticmethod
     def seconds(time_s: float) -> str:
         """A time as finely as the water model knows it: ``2.5 s``, whole seconds from ten up."""
@@ -79,6 +84,11 @@ class Units:
         plain, x = self.diameter(diameter_m), x_of_diameter(diameter_m)
         return Quantity(si=diameter_m, text=f"{plain.text} · {x}" if x else plain.text)
 
+    def across(self, diameter_m: float, estimated: bool) -> str:
+        """A strand's thickness, marked where it is only the usual for its label: ``≈.024 in``."""
+        text = self.tippet(diameter_m).text
+        return f"≈{text}" if estimated else text
+
     def load(self, load_n: float) -> Quantity:
         """``12.0 lb`` or ``5.45 kg``."""
         if self.system == "metric":
@@ -87,6 +97,13 @@ class Units:
             text = f"{_steps(load_n / factors.POUND_N, 0.1) * 0.1:.1f} lb"
         return Quantity(si=load_n, text=text)
 
+    def label(self, load_n: float) -> Quantity:
+        """A strength as a label gives it: ``12 lb``, ``7.5 lb``, ``5.4 kg``."""
+        unit_n, name = (
+            (factors.KILO_N, "kg") if self.system == "metric" else (factors.POUND_N, "lb")
+        )
+        return Quantity(si=load_n, text=f"{_steps(load_n / unit_n, 0.1) * 0.1:.3g} {name}")
+
     def fish_mass(self, mass_kg: float) -> Quantity:
         """``2 lb 8 oz`` or ``1.15 kg``."""
         if self.system == "metric":
@@ -94,6 +111,19 @@ class Units:
         pounds, ounces = divmod(_steps(mass_kg, factors.OUNCE_KG), 16)
         parts = ([f"{pounds} lb"] if pounds else []) + ([f"{ounces} oz"] if ounces else [])
         return Quantity(si=mass_kg, text=" ".join(parts) or "0 oz")
+
+    @staticmethod
+    def fly_mass(mass_kg: float) -> Quantity:
+        """``25 mg``, or ``1.25 g`` from a gram up: flies are weighed so everywhere."""
+        text = f"{1e3 * mass_kg:.3g} g" if mass_kg >= 1e-3 else f"{1e6 * mass_kg:.2g} mg"
+        if 1e-4 <= mass_kg < 1e-3:
+            text = f"{_steps(1e6 * mass_kg, 10.0) * 10} mg"
+        return Quantity(si=mass_kg, text=text)
+
+    @staticmethod
+    def area(area_m2: float) -> Quantity:
+        """A drag area: ``0.6 cm²``."""
+        return Quantity(si=area_m2, text=f"{1e4 * area_m2:.2g} cm²")
 
     def speed(self, speed_m_s: float) -> Quantity:
         """``2.5 ft/s`` or ``0.8 m/s``."""

@@ -94,6 +94,31 @@ def parse_length(text: str, system: System = "imperial", most_m: float = 40.0) -
     return _within(value, 0.001, most_m, text, f"1 mm to {most_m:g} m ({most_m / 0.3048:.0f} ft)")
 
 
+def parse_size(text: str, system: System = "imperial") -> tuple[float | None, float | None]:
+    """A diameter in metres or a label in newtons, whichever was written; the other is None.
+
+    Of ``5X``, ``.018``, ``20 lb``.
+    """
+    unit = re.sub(r"[^a-zA-Z]", "", text).lower()
+    if unit in factors.LOAD_UNITS:
+        return None, parse_load(text, system)
+    return parse_diameter(text, system), None
+
+
+def parse_as_sold(text: str, system: System = "imperial") -> tuple[float, float]:
+    """Length and tip diameter in metres of a bought leader as it is sold: ``7½ ft 2X``."""
+    words = _clean(text, "bought leader", "9 ft 5X").replace(",", " ").split()
+    for last in (1, 2):
+        try:
+            tip_m = parse_diameter(" ".join(words[-last:]), system)
+            return parse_length(" ".join(words[:-last]), system), tip_m
+        except (Unreadable, OutOfRange):
+            continue
+    raise Unreadable(
+        f"“{text}” is no bought leader.", mend="Write its length and tip, such as 9 ft 5X."
+    )
+
+
 def parse_diameter(text: str, system: System = "imperial") -> float:
     """A diameter in metres from ``.018``, ``0.018"``, ``18 thou``, ``0.45 mm`` or ``5X``.
 
@@ -189,6 +214,19 @@ def parse_bead(text: str) -> float:
     """A bead's diameter in metres from ``3 mm``, ``3.3`` (millimetres) or ``7/64 in``."""
     value, _ = _scaled(text, "bead", "3 mm or 7/64 in", factors.DIAMETER_UNITS, "mm")
     return _within(value, 1.5e-3, 6.4e-3, text, "1.5 to 6.4 mm (1/16 to 1/4 in)")
+
+
+_AREA = re.compile(r"^\s*(\d*[.,]?\d+)\s*(cm|mm|in)?\s*(?:²|\^?2)?\s*$")
+_AREA_UNITS = {"cm": 1e-4, "mm": 1e-6, "in": factors.INCH_M**2}
+
+
+def parse_area(text: str) -> float:
+    """A drag area in m² from ``3 cm²``, ``3 cm2``, ``.5 in²``; a bare number is cm²."""
+    match = _AREA.match(text.lower().removeprefix("sq ").replace("sq ", ""))
+    if match is None:
+        raise Unreadable(f"“{text}” is no area.", mend="Write one such as 3 cm2.")
+    value = float(match.group(1).replace(",", ".")) * _AREA_UNITS[match.group(2) or "cm"]
+    return _within(value, 1e-7, 0.05, text, "0.1 mm² to 500 cm²")
 
 
 def parse_hook(text: str) -> int:

@@ -4,15 +4,19 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
 from nine_knots.core.base.units import Units
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.rig_changes import (
     beads,
     counts,
+    degreased,
     leads,
+    outs,
     settings,
     shot_and_setting,
     shots,
     without_dropper,
 )
+from nine_knots.core.judge.remedies.schools import by_school
 from nine_knots.core.judge.remedies.search import (
     Served,
     Serves,
@@ -27,9 +31,8 @@ from nine_knots.core.judge.remedies.search import (
 from nine_knots.core.judge.remedies.what import What
 from nine_knots.core.judge.water.judgement import Judgement
 from nine_knots.core.trade.leader.workbench import Workbench
-from nine_knots.core.trade.strand import Stock
 
-MOST_TIMES, MOST_COUNT = 2.6, 4.0
+MOST_TIMES, MOST_COUNT = 2.6, 6.0
 
 
 @dataclass(frozen=True)
@@ -41,6 +44,8 @@ class Sought:
     serves: Serves
     more: bool
     shorter_sinks: bool
+    angler: Angler
+    others: tuple[str, ...]
 
     @property
     def last(self) -> int:
@@ -49,12 +54,13 @@ class Sought:
 
 
 def sought_for(
-    now: Try, judgement: Judgement, serves: Serves, more: bool, stock: tuple[Stock, ...],
-    units: Units,
-) -> Sought:  # fmt: skip
-    """A search for changes of a rig that is judged so, from these spools."""
-    bench = Workbench(stock=stock, fly=now.design.situation.fly, units=units)
-    return Sought(now, bench, serves, more, judgement.shorter_sinks)
+    now: Try, judgement: Judgement, serves: Serves, more: bool, angler: Angler
+) -> Sought:
+    """A search for changes of a rig that is judged so, from the angler's spools."""
+    fly = now.design.situation.fly
+    bench = Workbench(stock=angler.stock, fly=fly, units=angler.units)
+    sinks, others = judgement.shorter_sinks, judgement.other_schools
+    return Sought(now, bench, serves, more, sinks, angler, others)
 
 
 def in_the_water(judgement: Judgement, units: Units, more: bool) -> Serves:
@@ -110,6 +116,14 @@ def _lead(sought: Sought) -> Served | None:
     return first(sought.serves, leads(sought.now, sought.more))
 
 
+def _grease(sought: Sought) -> Served | None:
+    return None if sought.more else first(sought.serves, degreased(sought.now, sought.bench))
+
+
+def _out(sought: Sought) -> Served | None:
+    return least(sought.serves, outs(sought.now, sought.bench, sought.more), MOST_TIMES)
+
+
 CHANGES: dict[What, Callable[[Sought], Served | None]] = {
     "setting": _setting,
     "shot and setting": _shot_and_setting,
@@ -121,6 +135,9 @@ CHANGES: dict[What, Callable[[Sought], Served | None]] = {
     "leader length": _leader_length,
     "count": _count,
     "lead": _lead,
+    "out": _out,
+    "grease": _grease,
+    "school": lambda sought: by_school(sought.now, sought.angler, sought.serves, sought.others),
 }
 IN_PLACE_OF: dict[What, What] = {"shot and setting": "setting"}
 """Changes that are sought only where a simpler one of their kind does not serve."""

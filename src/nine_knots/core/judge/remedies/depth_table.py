@@ -46,8 +46,14 @@ class DepthTable:
     rows: tuple[PaceRow, ...]
 
 
-def depth_table(design: Design, angler: Angler, ask: WaterAsk = USUAL_ASK) -> DepthTable:
-    """Fish the rig at every pace and depth of the table; CannotCompute for a floating fly."""
+def depth_table(
+    design: Design,
+    angler: Angler,
+    ask: WaterAsk = USUAL_ASK,
+    depths_m: tuple[float, ...] = (),
+) -> DepthTable:
+    """Fish the rig at every pace, in the depths (m) that are named or in such as the day's;
+    CannotCompute for a floating fly."""
     units = angler.units
     if not way_of(design).followed:
         raise CannotCompute(
@@ -57,9 +63,8 @@ def depth_table(design: Design, angler: Angler, ask: WaterAsk = USUAL_ASK) -> De
         )
     moving = design.situation.water.pace_m_s > STILL_M_S
     paces = [(word, speed) for word, speed in PACE_WORDS.items() if (speed > STILL_M_S) == moving]
-    depths = [
-        max(0.1, units.snap_length(share * design.situation.water.depth_m)) for share in DEPTHS
-    ]
+    about = (units.snap_length(share * design.situation.water.depth_m) for share in DEPTHS)
+    depths = depths_m or tuple(max(0.1, depth) for depth in about)
     rows = []
     for number, (word, speed) in enumerate(paces):
         cells = []
@@ -89,7 +94,7 @@ def _cell(design: Design, angler: Angler, ask: WaterAsk) -> Cell:
     more = wrong.standing == "too little"
     serves = in_the_water(judgement, units, more)
     now = Try("", design, Stroke(), ask)
-    sought = sought_for(now, judgement, serves, more, angler.stock, units)
+    sought = sought_for(now, judgement, serves, more, angler)
     found = (served for _, served in changes(sought, judgement.at_the_water) if served)
     served = next(found, None)
     nothing = "heavier: another rig" if more else "lighter: another rig"

@@ -1,4 +1,4 @@
-"""What may be changed of a rig: setting, shot, bead, dropper, count before the strip, lead.
+"""What may be changed of a rig: setting, shot, bead, dropper, count, lead, what is out.
 
 Each gives the rig after the change, in words, to be fished.
 """
@@ -8,6 +8,7 @@ from itertools import islice
 from typing import Any
 
 from nine_knots.core.base.units import Units
+from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.judge.remedies.search import (
     MOST_STEPS,
     Change,
@@ -20,9 +21,11 @@ from nine_knots.core.judge.remedies.search import (
     smallest,
 )
 from nine_knots.core.models.water.on_the_line import usual_count_s
+from nine_knots.core.models.ways.tight_line import out_m
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader.attachments import SHOT_G
 from nine_knots.core.trade.leader.rig_edits import HangOn, RemoveDropper, SetThing, TakeOff
+from nine_knots.core.trade.leader.rigging import GREASE_ABOVE_M
 from nine_knots.core.trade.leader.workbench import Workbench
 from nine_knots.core.trade.tackle import Bead
 
@@ -136,9 +139,7 @@ def every_bead(now: Try) -> Iterator[tuple[str, Try]]:
 
 
 def _with_fly(now: Try, words: str, **changes: Any) -> Try:
-    fly = now.design.situation.fly.model_copy(update=changes)
-    situation = now.design.situation.model_copy(update={"fly": fly})
-    return Try(words, now.design.model_copy(update={"situation": situation}), now.stroke, now.ask)
+    return now.with_fly(words, now.design.situation.fly.model_copy(update=changes))
 
 
 def beads(now: Try, heavier: bool) -> Iterator[Try]:
@@ -165,6 +166,17 @@ def without_dropper(now: Try, bench: Workbench) -> Iterator[Try]:
             yield Try(f"without the {dropper.fly.title}", changed, now.stroke, now.ask)
 
 
+def degreased(now: Try, bench: Workbench) -> Iterator[Try]:
+    """The grease taken off the last of the tippet, as far as is usual."""
+    for number, thing in enumerate(now.design.leader.attachments):
+        if thing.kind == "grease" and thing.above_end_m < GREASE_ABOVE_M:
+            bare_m = 3.0 * FOOT_M if bench.units.system == "imperial" else GREASE_ABOVE_M
+            changed = edited(now.design, SetThing(thing=number, above=bare_m), bench)
+            if changed is not None:
+                bare = bench.units.length(bare_m).text
+                yield Try(f"degrease the last {bare}", changed, now.stroke, now.ask)
+
+
 def counts(now: Try, units: Units, deeper: bool) -> Change:
     """The line counted down so many times as long, or as short."""
     old = now.ask.count_s if now.ask.count_s is not None else usual_count_s(now.design)
@@ -173,6 +185,21 @@ def counts(now: Try, units: Units, deeper: bool) -> Change:
         new = round(max(1.0, old) * times if deeper else old / times)
         asked = now.ask.model_copy(update={"count_s": float(min(120, new))})
         words = f"count {units.seconds(old)} → {units.seconds(new)}"
+        return Try(words, now.design, now.stroke, asked)
+
+    return change
+
+
+def outs(now: Try, bench: Workbench, deeper: bool) -> Change:
+    """So many times as much out beyond the rod's tip on a tight line, or as little."""
+    old_m, units = out_m(now.design, now.ask), bench.units
+
+    def change(times: float) -> Try | None:
+        new_m = units.snap_length(old_m * times if deeper else old_m / times)
+        if not now.ask.tip_m < new_m <= now.design.leader.length_m:
+            return None
+        asked = now.ask.model_copy(update={"out_m": new_m})
+        words = f"{units.length(old_m).text} → {units.length(new_m).text} out beyond the rod's tip"
         return Try(words, now.design, now.stroke, asked)
 
     return change

@@ -5,7 +5,7 @@ stepped until one serves and then halved back to the least that does.
 """
 
 from collections.abc import Callable, Iterable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import inf
 from typing import Literal
 
@@ -18,9 +18,12 @@ from nine_knots.core.judge.remedies.what import What
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.water.ask import FieldKey, WaterAsk
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.edits import Edit, SetLength, StepStock
 from nine_knots.core.trade.leader.workbench import Workbench
+from nine_knots.core.trade.situation import Situation
+from nine_knots.core.trade.tackle import Fly
 
 STEPS = 5  # in which a length or a speed is changed
 HALVINGS = 2  # back from the first step that serves
@@ -60,6 +63,19 @@ class Try:
     design: Design
     stroke: Stroke
     ask: WaterAsk
+
+    def with_leader(self, words: str, leader: Leader) -> "Try":
+        """The same with another leader."""
+        return self._with(words, leader=leader)
+
+    def with_fly(self, words: str, fly: Fly) -> "Try":
+        """The same with another fly at the point."""
+        situation = self.design.situation.model_copy(update={"fly": fly})
+        return self._with(words, situation=situation)
+
+    def _with(self, words: str, **changes: Leader | Situation) -> "Try":
+        design = self.design.model_copy(update=changes)
+        return replace(self, words=words, design=design)
 
 
 Change = Callable[[float], Try | None]
@@ -211,11 +227,13 @@ def longer(now: Try, bench: Workbench, piece: int, shorter: bool, name: str) -> 
     return change
 
 
-def other_spools(now: Try, bench: Workbench, piece: int, thicker: bool, name: str) -> Iterator[Try]:
+def other_spools(
+    now: Try, bench: Workbench, piece: int, thicker: bool, name: str, most: int = MOST_STEPS
+) -> Iterator[Try]:
     """The next thicker spools of the same kind, or the next thinner."""
     old = bench.units.diameter(now.design.leader.pieces[piece].upper_diameter_m).text
     changed: Design | None = now.design
-    for _ in range(MOST_STEPS):
+    for _ in range(most):
         step = StepStock(piece=piece, by=1 if thicker else -1)
         changed = edited(changed, step, bench) if changed is not None else None
         if changed is None:

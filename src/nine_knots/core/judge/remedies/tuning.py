@@ -117,7 +117,7 @@ def mark_for_m(design: Design, ask: WaterAsk = USUAL_ASK) -> tuple[float, float]
     def fished_with(out: float) -> tuple[float, float]:
         fishing = fish(design, ask.model_copy(update={"out_m": out}))
         low = fished_of(fishing).lowest
-        heights = fishing.history.places[:, fishing.rig.lowest.node, 1]
+        heights = fishing.history.places[:, low.node, 1]
         places, reach = fishing.history.places[int(heights.argmin())], fishing.rig.tree.reach
         under = reach[fishing.rig.lowest.node] - float(reach[places[:, 1] > stream.depth_m].max())
         return low.height_m - wanted, under
@@ -135,7 +135,7 @@ def mark_for_m(design: Design, ask: WaterAsk = USUAL_ASK) -> tuple[float, float]
 
 
 def _wanted_height_m(depth_m: float, ask: WaterAsk) -> float:
-    """Height above the bed at which the point fly is wanted, in m."""
+    """Height above the bed at which the lowest fly is wanted, in m."""
     if ask.wanted_m is not None:
         return max(0.0, depth_m - ask.wanted_m)
     return IN_ZONE * zone_top_m(depth_m)
@@ -174,7 +174,7 @@ def setting_for_m(design: Design, ask: WaterAsk = USUAL_ASK) -> float:
             if refused.where == "floats":
                 raise
             return -wanted - setting  # on the bed: the further, the longer it is set
-        return float(shape.places[rig.lowest.node, 1]) - wanted
+        return min(float(shape.places[fly.node, 1]) for fly in rig.flies) - wanted
 
     low = SHORTEST_SHARE * stream.depth_m
     high = min(0.98 * design.leader.length_m, LONGEST_SHARE * stream.depth_m)

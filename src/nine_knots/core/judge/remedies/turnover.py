@@ -4,11 +4,15 @@ One thing is changed at a time: tippet length, tippet spool, butt, a middle sect
 """
 
 from collections.abc import Callable, Iterator
+from dataclasses import replace
+from itertools import islice
 from typing import Literal
 
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.remedies.bystanders import other_measures
+from nine_knots.core.judge.caster import Caster
+from nine_knots.core.judge.remedies.bystanders import breaks_another, other_measures
+from nine_knots.core.judge.remedies.schools import by_school
 from nine_knots.core.judge.remedies.search import (
     MOST_STEPS,
     Remedy,
@@ -25,20 +29,19 @@ from nine_knots.core.judge.remedies.search import (
     those_in_time,
 )
 from nine_knots.core.judge.remedies.what import What
-from nine_knots.core.judge.turnover import Thrown, eased, turnover_measure
+from nine_knots.core.judge.turnover import mono_measure
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.quick_caster import QuickCaster
-from nine_knots.core.models.cast.reserve import Least
 from nine_knots.core.models.cast.stroke import FASTEST_M_S, SPEEDS, Stroke
-from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
+from nine_knots.core.models.cast.wind import STEADY, Gust
 from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader.workbench import Workbench
+from nine_knots.core.trade.schools import built_by
 from nine_knots.core.trade.tackle import Fly
 
 MOST_LENGTH = 3.6  # times longer or shorter
-KINDS = 6  # of remedies sought
-NOT_SHOWN = "lies as it falls"
+KINDS = 8  # of remedies sought
+PAIRS, PAIR_STEPS = 3, 2  # of every second spool, tried with another length, and lengths of each
 STROKES = {  # from the softest to the hardest
     "easy": "an easy stroke",
     "normal": "a normal stroke",
@@ -48,30 +51,10 @@ STROKES = {  # from the softest to the hardest
 }
 
 
-class Caster:
-    """Casts what is tried, one after another, and says how it turns over."""
-
-    def __init__(self, angler: Angler, gust: Gust) -> None:
-        self._units, self._own, self._gust = angler.units, angler.cast, gust
-        self._caster = QuickCaster()
-
-    def slack_m(self, one: Try) -> float:
-        """Slack in metres in which it lands, thrown as a caster would."""
-        day = one.design.situation
-        stroke = eased(self._least(one), one.stroke, day)
-        air = air_of(day.wind, self._gust)
-        flight = self._caster.cast(one.design.leader, day.line, day.fly, stroke, air)
-        return max(0.0, flight.slack_m)
-
-    def measure(self, one: Try) -> Measure:
-        """The turnover cord; CannotCompute where the cast model refuses."""
-        design, thrown = one.design, Thrown(self._least(one), one.stroke, NOT_SHOWN)
-        return turnover_measure(thrown, design.leader, design.situation, self._units, self._own)
-
-    def _least(self, one: Try) -> Least:
-        day = one.design.situation
-        air = air_of(day.wind, self._gust)
-        return self._caster.least(one.design.leader, day.line, day.fly, one.stroke, air)
+def turnover_of(one: Try, caster: Caster) -> Measure:
+    """The turnover cord of what is tried."""
+    least = caster.least(one.design, one.stroke)
+    return caster.turnover(one.design, one.stroke, least)
 
 
 def remedies_for(
@@ -81,19 +64,19 @@ def remedies_for(
 
     A remedy must bring it well in, not just to the edge.
 
-    Mono rigs, which are judged by mass, get none.
+    Mono rigs are judged by mass, and mended by a heavier fly or thinner mono.
     """
-    if mass_ratio(design.leader, design.situation.fly) is not None:
-        return ()
-    caster = Caster(angler, gust)
     now = Try("", design, stroke, USUAL_ASK)
-    standing = caster.measure(now).standing
+    if mass_ratio(design.leader, design.situation.fly) is not None:
+        return _of_mono(now, angler)
+    caster = Caster(angler, gust)
+    standing = turnover_of(now, caster).standing
     if standing == "right":
         return ()
     more = standing == "too little"
 
     def measures(one: Try) -> Iterator[Measure]:
-        yield caster.measure(one)
+        yield turnover_of(one, caster)
 
     serves = judged_by(measures, more)
     before = other_measures(design, USUAL_ASK, angler)
@@ -101,6 +84,8 @@ def remedies_for(
     found = _found(now, angler, serves, more)
     for what, (one, gives) in those_in_time(found, KINDS):
         after = other_measures(one.design, USUAL_ASK, angler)
+        if breaks_another(before, after):
+            continue
         sets: dict[Literal["speed"], str] | None = None
         if what == "stroke":
             sets = {"speed": _word_of(one.stroke, angler)}
@@ -117,15 +102,70 @@ def _found(
     bench = Workbench(stock=angler.stock, fly=now.design.situation.fly, units=units)
     last = len(now.design.leader.pieces) - 1
     by_length = longer(now, bench, last, shorter=more, name=_name(now, last))
-    yield "tippet length", least(serves, by_length, MOST_LENGTH)
-    yield "tippet spool", smallest(serves, other_spools(now, bench, last, more, _role(last)))
+    length = least(serves, by_length, MOST_LENGTH)
+    yield "tippet length", length
+    spool = smallest(serves, other_spools(now, bench, last, more, _role(last)))
+    yield "tippet spool", spool
     yield "butt", smallest(serves, other_spools(now, bench, 0, more, _role(0)))
     middle = _longest_inner(now.design)
     if middle is not None:
         by_middle = longer(now, bench, middle, shorter=not more, name=_name(now, middle))
         yield "middle", least(serves, by_middle, MOST_LENGTH)
+    if length is None and spool is None:
+        yield "tippet spool and length", _pair(now, bench, serves, last, more)
     yield "fly", first(serves, _flies(now, angler.flies, more))
     yield "stroke", first(serves, _strokes(now, angler, more))
+    own = built_by(now.design.leader)
+    yield "school", by_school(now, angler, serves, (own.disagrees.school,) if own else ())
+
+
+def _pair(now: Try, bench: Workbench, serves: Serves, last: int, more: bool) -> Served | None:
+    """Another tippet spool and another length of it, where neither serves alone."""
+    spools = other_spools(now, bench, last, more, _role(last), most=2 * PAIRS)
+    for one in islice(spools, 1, None, 2):
+        served = least(serves, longer(one, bench, last, more, "of"), MOST_LENGTH, PAIR_STEPS)
+        if served is not None:
+            both, gives = served
+            return replace(both, words=f"{one.words} and {both.words.removeprefix('of ')}"), gives
+    return None
+
+
+def _of_mono(now: Try, angler: Angler) -> tuple[Remedy, ...]:
+    """A heavier fly of the box, or thinner mono off the shelf."""
+
+    def measures(one: Try) -> Iterator[Measure]:
+        ratio = mass_ratio(one.design.leader, one.design.situation.fly)
+        if ratio is not None:
+            yield mono_measure(ratio)
+
+    day, units = now.design.situation, angler.units
+    bench = Workbench(stock=angler.stock, fly=day.fly, units=units)
+    serves = judged_by(measures, more=True)
+    before = other_measures(now.design, USUAL_ASK, angler)
+    heavier = sorted(
+        (one for one in angler.flies if one.kind == day.fly.kind),
+        key=lambda one: one.mass_kg,
+    )
+    flies = (
+        now.with_fly(f"the {fly.title} instead", fly)
+        for fly in heavier
+        if fly.mass_kg > day.fly.mass_kg
+    )
+    found: tuple[tuple[What, Served | None], ...] = (
+        ("fly", first(serves, flies)),
+        ("butt", smallest(serves, other_spools(now, bench, 0, False, "mono"))),
+    )
+    return tuple(
+        Remedy(
+            what,
+            served[0].words,
+            served[1],
+            served[0].design,
+            effects(before, other_measures(served[0].design, USUAL_ASK, angler)),
+        )
+        for what, served in found
+        if served is not None
+    )
 
 
 def _name(now: Try, piece: int) -> str:
@@ -148,19 +188,23 @@ def _flies(now: Try, flies: tuple[Fly, ...], more: bool) -> Iterator[Try]:
     load: Callable[[Fly], float] = lambda fly: fly.air_drag_area_m2  # noqa: E731
     fit = [fly for fly in flies if fly.kind == own.kind and (load(fly) < load(own)) == more]
     for fly in sorted(fit, key=lambda one: abs(load(one) - load(own)))[:MOST_STEPS]:
-        situation = now.design.situation.model_copy(update={"fly": fly})
-        changed = now.design.model_copy(update={"situation": situation})
-        yield Try(f"the {fly.title} instead", changed, now.stroke, now.ask)
+        yield now.with_fly(f"the {fly.title} instead", fly)
+
+
+def other_strokes(stroke: Stroke, angler: Angler, *, harder: bool) -> Iterator[tuple[str, Stroke]]:
+    """The angler's other strokes by their words, harder ones or easier ones, the nearest first."""
+    now_m_s = stroke.speed_m_s
+    for word in STROKES if harder else reversed(STROKES):
+        speed = SPEEDS[word] * angler.cast.speed_factor
+        other = speed > 1.02 * now_m_s if harder else speed < 0.98 * now_m_s
+        if other and speed <= FASTEST_M_S:
+            yield word, stroke.model_copy(update={"speed_m_s": speed})
 
 
 def _strokes(now: Try, angler: Angler, more: bool) -> Iterator[Try]:
-    """The angler's other strokes: harder ones to open more, easier ones to open less."""
-    now_m_s = now.stroke.speed_m_s
-    for word in STROKES if more else reversed(STROKES):
-        speed = SPEEDS[word] * angler.cast.speed_factor
-        if (speed > 1.02 * now_m_s if more else speed < 0.98 * now_m_s) and speed <= FASTEST_M_S:
-            stroke = now.stroke.model_copy(update={"speed_m_s": speed})
-            yield Try(f"{STROKES[word]} instead", now.design, stroke, now.ask)
+    """Harder ones to open more, easier ones to open less."""
+    for word, stroke in other_strokes(now.stroke, angler, harder=more):
+        yield replace(now, words=f"{STROKES[word]} instead", stroke=stroke)
 
 
 def _word_of(stroke: Stroke, angler: Angler) -> str:

@@ -5,7 +5,8 @@ from collections.abc import Iterator
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.remedies.bystanders import other_measures
+from nine_knots.core.judge.caster import Caster
+from nine_knots.core.judge.remedies.bystanders import breaks_another, other_measures
 from nine_knots.core.judge.remedies.changes import changes, sought_for
 from nine_knots.core.judge.remedies.search import (
     Remedy,
@@ -14,7 +15,8 @@ from nine_knots.core.judge.remedies.search import (
     judged_by,
     those_in_time,
 )
-from nine_knots.core.judge.remedies.turnover import Caster
+from nine_knots.core.judge.remedies.turnover import turnover_of
+from nine_knots.core.judge.remedies.what import What
 from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.mono import mass_ratio
 from nine_knots.core.models.cast.stroke import Stroke
@@ -49,10 +51,12 @@ def water_remedies_for(
     before = fisher.all_measures(now)
     remedies = []
     judgement = judgement_of(way_of(design))
-    sought = sought_for(now, judgement, serves, sink_more, angler.stock, angler.units)
-    kinds = judgement.remedies
+    sought = sought_for(now, judgement, serves, sink_more, angler)
+    kinds: tuple[What, ...] = (*judgement.remedies, "school")
     for what, (one, gives) in those_in_time(changes(sought, kinds), len(kinds)):
         after = fisher.all_measures(one)
+        if breaks_another(before, after):
+            continue
         others = tuple(e for e in effects(before, after) if e.title not in ("Drift", "Depth"))
         asked = changed_fields(ask, one.ask) or None
         remedies.append(Remedy(what, one.words, gives, one.design, others, fished=asked))
@@ -68,7 +72,9 @@ class _Fisher:
     def measures(self, one: Try) -> Iterator[Measure]:
         judgement, ask = judgement_of(way_of(one.design)), one.ask
         if judgement.by_slack:
-            ask = ask.model_copy(update={"slack_m": self._caster.slack_m(one)})
+            least = self._caster.least(one.design, one.stroke)
+            slack_m = self._caster.slack_m(one.design, one.stroke, least)
+            ask = ask.model_copy(update={"slack_m": slack_m})
         return judgement.measures(one.design, ask, self._angler.units)
 
     def all_measures(self, one: Try) -> tuple[Measure, ...]:
@@ -76,6 +82,6 @@ class _Fisher:
         if mass_ratio(one.design.leader, one.design.situation.fly) is not None:
             return found
         try:
-            return (self._caster.measure(one), *found)
+            return (turnover_of(one, self._caster), *found)
         except CannotCompute:
             return found

@@ -5,6 +5,7 @@ from typing import Literal
 What = Literal[
     "tippet length",
     "tippet spool",
+    "tippet spool and length",
     "butt",
     "middle",
     "fly",
@@ -17,6 +18,10 @@ What = Literal[
     "leader length",
     "count",
     "lead",
+    "out",
+    "grease",
+    "school",
+    "joint",
 ]
 Tunes = Literal["setting", "mark", "shot", "bead"]
 """What has a least and a most, or one setting, for a wanted depth."""

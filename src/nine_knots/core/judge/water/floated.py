@@ -13,8 +13,12 @@ from nine_knots.core.models.water.fished import ANCHORED, NATURAL, TOUCHES, Fish
 class FloatedJudgement(FollowedJudgement):
     """It should drift almost as fast as the surface, down in the zone for most of the drift.
 
-    ``floated_by`` is what floats it, in words.
+    ``floated_by`` is what floats it, in words; ``lighten`` what to do where it drags, ``instead``
+    what to fish where it never gets down.
     """
+
+    lighten: ClassVar[str] = "less weight, or set shallower"
+    instead: ClassVar[str] = ""
 
     asks: ClassVar[str] = "Does it drift freely?"
     remedies: ClassVar[tuple[What, ...]] = (
@@ -24,9 +28,12 @@ class FloatedJudgement(FollowedJudgement):
         "tippet spool",
         "dropper",
     )
-    at_the_water: ClassVar[tuple[What, ...]] = ("shot", "bead", "tippet length")
     tuned: ClassVar[tuple[Tunes, ...]] = ("shot", "bead")
     floated_by: ClassVar[str]
+
+    def what_floats(self, fished: Fished) -> str:
+        """What floats it, in words."""
+        return self.floated_by
 
     def drift(self, fished: Fished, units: Units) -> Measure:
         """The drift cord; on its edge where the rig ticks the bed."""
@@ -35,7 +42,7 @@ class FloatedJudgement(FollowedJudgement):
 
     def drifted(self, fished: Fished, units: Units) -> Reckoned:
         """Under, still, anchored, dragging, too light, too late, or right."""
-        what, share, fly = self.floated_by, fished.share, fished.lowest
+        what, share, fly = self.what_floats(fished), fished.share, fished.lowest
         if fished.goes_under:
             why = f"The rig pulls the {what} under: less weight, or more to float it."
             return Reckoned("too much", 1.7, "goes under", why)
@@ -47,11 +54,14 @@ class FloatedJudgement(FollowedJudgement):
             return Reckoned("too much", 2.0, "anchored", why)
         if fished.drags:
             lies = f"{fished.contact:.0%} of its weight lies on the bed"
-            why = f"{lies}: less weight, or set shallower."
+            if fished.contact <= TOUCHES:
+                lies = f"It goes at {rate}, held back by flies that brush the bed"
+            why = f"{lies}: {self.lighten}."
             return Reckoned("too much", 1.3, "drags on the bed", why)
         if fly.zone_after_s is None:
             why = f"It never comes down to the zone in {units.seconds(fished.drift_s)} of drift."
-            return Reckoned("too little", -1.5, "too light", f"{why} It drifts at {rate}.")
+            why = f"{why} It drifts at {rate}.{self.instead}"
+            return Reckoned("too little", -1.5, "too light", why)
         if fly.zone_after_s > 0.5 * fished.drift_s:
             after = units.seconds(fly.zone_after_s)
             why = f"In the zone only after {after}, more than half the drift."

@@ -21,18 +21,21 @@ class Judgement(ABC):
     """How a way of fishing is judged; one file in ``judge.ways`` beside the way's own.
 
     ``asks`` is the drift cord's question. ``remedies`` are what is tried where a cord is wrong,
-    ``at_the_water`` what an angler changes there and then, the quickest first, ``tuned`` what has
+    ``at_the_water`` what an angler changes there and then: a setting, a mark or a length before a
+    weight, ``tuned`` what has
     a least and a most. ``shorter_sinks`` where a shorter tippet brings the fly down, ``may_lie``
     where it may lie on the bed, ``by_slack`` where a cast must be thrown first for its slack.
+    ``other_schools`` build for other methods, tried where this one cannot.
     """
 
     way: ClassVar[Way]
     asks: ClassVar[str]
     remedies: ClassVar[tuple[What, ...]]
-    at_the_water: ClassVar[tuple[What, ...]] = ("shot", "bead")
+    at_the_water: ClassVar[tuple[What, ...]] = ("tippet length", "shot", "bead")
     tuned: ClassVar[tuple[Tunes, ...]] = ("bead",)
     shorter_sinks: ClassVar[bool] = False
     may_lie: ClassVar[bool] = False
+    other_schools: ClassVar[tuple[str, ...]] = ()
     by_slack: ClassVar[bool] = False
 
     @abstractmethod
@@ -58,13 +61,16 @@ class FollowedJudgement(Judgement):
         return drift_cord(self.asks, self.drifted(fished, units))
 
     def depth(self, fished: Fished, ask: WaterAsk, units: Units) -> Measure:
-        """The depth cord: the point fly against the depth that was asked for, or as is usual."""
+        """The depth cord: the lowest fly against the depth that was asked for, or as is usual; and
+        where each of the others swims."""
         if ask.wanted_m is not None:
-            return depth_cord(_against_wanted(fished, ask.wanted_m, units))
-        return depth_cord(self.deep(fished, units))
+            reckoned = _against_wanted(fished, ask.wanted_m, units)
+        else:
+            reckoned = self.deep(fished, units)
+        return depth_cord(reckoned._replace(why=f"{reckoned.why}{_others(fished, units)}"))
 
     def deep(self, fished: Fished, units: Units) -> Reckoned:
-        """Where the point fly fishes, against the zone at the bed."""
+        """Where the lowest fly fishes, against the zone at the bed."""
         fly, stream = fished.lowest, fished.fishing.stream
         whole, zone = units.depth(stream.depth_m).text, zone_top_m(stream.depth_m)
         if fished.drags and not self.may_lie:
@@ -79,12 +85,27 @@ class FollowedJudgement(Judgement):
             top = units.depth(zone).text
             why = f"{up} above the bed; the zone there is the lowest {top} of {whole}."
             return Reckoned("too little", max(-2.5, off), fishes_at(fished, units), why)
+        if fished.fishing.way.drifts and fly.zone_after_s is None:
+            comes = units.depth(stream.depth_m - fly.lowest_m).text
+            why = f"Such a drift brings it no lower; only a longer one, to the bed {whole} down."
+            return Reckoned("too little", -1.05, f"comes to {comes}", why)
         why = f"{up} above the bed of {whole}: in the zone."
         return Reckoned("right", off, fishes_at(fished, units), why)
 
 
+def _others(fished: Fished, units: Units) -> str:
+    """Where the flies swim that are not the lowest one: `` The Olive 16 swims at 2 ft.``"""
+    depth_m, lowest = fished.fishing.stream.depth_m, fished.lowest
+    said = [
+        f" The {fly.title} swims at {units.depth(max(0.0, depth_m - fly.height_m)).text}."
+        for fly in fished.flies
+        if fly.number != lowest.number
+    ]
+    return "".join(said)
+
+
 def down_m(fished: Fished) -> float:
-    """How far below the surface the point fly fishes, in m."""
+    """How far below the surface the lowest fly fishes, in m."""
     return max(0.0, fished.fishing.stream.depth_m - fished.lowest.height_m)
 
 

@@ -22,7 +22,7 @@ class OnTheLineJudgement(FollowedJudgement):
         "tippet spool",
         "dropper",
     )
-    at_the_water: ClassVar[tuple[What, ...]] = ("bead",)
+    at_the_water: ClassVar[tuple[What, ...]] = ("tippet length", "bead")
     shorter_sinks: ClassVar[bool] = True
 
     def deep(self, fished: Fished, units: Units) -> Reckoned:

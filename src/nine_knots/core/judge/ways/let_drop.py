@@ -25,12 +25,16 @@ class LetDropJudgement(FollowedJudgement):
             why = "It does not come down to the bed: too light."
             return Reckoned("too little", -1.5, "hangs", why)
         depth = units.depth(fished.fishing.stream.depth_m).text
-        standing: Standing = "too little" if fly.zone_after_s > DROPS_S else "right"
+        why = f"It falls through {depth}; lead by as much."
+        standing: Standing = "right"
+        if fly.zone_after_s > DROPS_S:
+            standing = "too little"
+            why = f"Slow through {depth}: a heavier fly or a shot, or cast well ahead of the fish."
         return Reckoned(
             standing,
             max(-1.4, 0.8 - 1.8 * fly.zone_after_s / DROPS_S),
             f"down in {units.seconds(fly.zone_after_s)}",
-            f"It falls through {depth}; lead by as much.",
+            why,
         )
 
 

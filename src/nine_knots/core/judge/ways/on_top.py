@@ -15,6 +15,7 @@ from nine_knots.core.trade.in_water import fly_body, fly_float
 
 SHORT_S, LONG_S = 0.7, 3.0  # free of drag: less is drag at once, this is a good drift [G]
 USUAL_SLACK_M = 0.25  # of a soft cast, where none was simulated [G]
+BARE_M = 0.6  # of tippet before a dry fly that is left free of grease, 2 to 3 ft [P]
 FLOATS_ASKS = "Does it float, and how does the tippet lie?"
 
 
@@ -23,7 +24,7 @@ class OnTopJudgement(Judgement):
 
     way = ON_TOP
     asks = "How long is it free of drag?"
-    remedies = ("tippet length", "tippet spool")
+    remedies = ("grease", "tippet length", "tippet spool")
     at_the_water = ()
     tuned = ()
     by_slack = True
@@ -36,7 +37,7 @@ class OnTopJudgement(Judgement):
     def free(self, drag: Drag, landed: bool, units: Units) -> Measure:
         """The drift cord: seconds before it drags, with the slack in which its cast ``landed``."""
         free = drag.free_s
-        slack = units.depth(drag.slack_m).text
+        slack = units.roughly(drag.slack_m)
         if free is None:
             still = Reckoned("right", 0.3, "no drag", "Nothing moves: it lies where it fell.")
             return drift_cord(self.asks, still)
@@ -66,12 +67,24 @@ class OnTopJudgement(Judgement):
             return depth_cord(Reckoned("too much", 1.4, "is drawn under", why), FLOATS_ASKS)
         sinks = tippet.strand.substance.family == "fluorocarbon"
         last = "60 cm" if units.system == "metric" else "two feet"
+        leader = design.leader
+        bare_m = leader.length_m - leader.greased_m
+        if leader.greased_m and bare_m < BARE_M:
+            near = units.length(bare_m).text
+            why = (
+                f"Greased to {near} of the fly: the tippet lies on the film, glares, and every "
+                f"current pulls at it. Degrease the last {last}."
+            )
+            off = min(2.0, 1.0 + 0.5 * (1.0 - bare_m / BARE_M))
+            return depth_cord(Reckoned("too much", off, "tippet floats", why), FLOATS_ASKS)
         why = (
             "Fluorocarbon sinks just under the film: less glare, but it draws a small fly down in "
             "time."
             if sinks
             else f"Nylon floats on the film: keep the last {last} free of grease, to cut the glare."
         )
+        if leader.greased_m:
+            why = f"Greased to {units.length(bare_m).text} of the fly: what is above floats. {why}"
         figure = "in the film" if design.situation.in_the_film else "floats"
         return depth_cord(Reckoned("right", 0.3 if sinks else 0.0, figure, why), FLOATS_ASKS)
 

@@ -1,18 +1,24 @@
 """Judged on the strip."""
 
+import numpy as np
+
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.water.cords import Reckoned
 from nine_knots.core.judge.water.on_the_line import OnTheLineJudgement
-from nine_knots.core.models.water.fished import JIGS_M, Fished
+from nine_knots.core.models.water.fished import JIGS_M, ON_BED_M, Fished
 from nine_knots.core.models.ways.stripped import STRIPPED
 from nine_knots.core.physics.tree import Array
+
+WOBBLE_M = 0.01
+SLOW_S = 1.5  # about a pull and its pause [G]
+CLIMBS_M = 0.25  # over the strip, from which it does not swim at one depth [G]
 
 
 class StrippedJudgement(OnTheLineJudgement):
     """It may jig or track level, but not plough the bed."""
 
     way = STRIPPED
-    asks = "Does it jig, or track level?"
+    asks = "Does it jig, or track its line?"
     remedies = (*OnTheLineJudgement.remedies, "count")
     at_the_water = ("count", "bead")
 
@@ -22,25 +28,45 @@ class StrippedJudgement(OnTheLineJudgement):
         heights = history.places[:, fly.node, 1]
         begins = int(fished.fishing.begins_s / history.every_s)
         late = heights[min(len(heights) - 1, begins + len(heights[begins:]) // 3) :]
-        leap = _leap_m(late, history.every_s)
+        swims = heights[begins:]
+        leap = jig_m(swims[swims > ON_BED_M], history.every_s)
         if self.ploughs(fished):
             why = "Line and fly plough the bed: count less, strip sooner, or a slower line."
             return Reckoned("too much", 1.3, "ploughs the bed", why)
         if leap > JIGS_M:
-            why = f"It rises and falls by {units.depth(leap).text} from pull to pull."
+            why = f"It lifts at each pull and drops between, by {units.depth(leap).text}."
             return Reckoned("right", min(0.9, leap / 0.3), "jigs", why)
-        why = "The pulls hardly lift it: it swims at one depth."
-        return Reckoned("right", -0.5, "tracks level", why)
+        climbs = float(late[-1] - late[0])
+        goes = "swims at one depth"
+        if abs(climbs) > CLIMBS_M:
+            word = "climbs" if climbs > 0.0 else "goes down"
+            goes = f"{word} by {units.depth(abs(climbs)).text} as the line comes in"
+        why = f"The pulls hardly lift it: it {goes}."
+        return Reckoned("right", -0.5, "tracks its line", why)
 
 
-def _leap_m(heights: Array, every_s: float) -> float:
-    """Mean rise and fall within two seconds, the slow change taken out."""
-    window = max(2, int(2.0 / every_s))
-    leaps = [
-        float(part.max() - part.min()) - abs(float(part[-1] - part[0]))
-        for part in (heights[i : i + window] for i in range(0, len(heights) - window, window))
-    ]
-    return sum(leaps) / len(leaps) if leaps else 0.0
+def jig_m(heights: Array, every_s: float) -> float:
+    """By how much a fly goes up and down from pull to pull, in m, beside the slow way that it takes
+    on the whole; 0 where it is too short to tell."""
+    window = max(2, round(SLOW_S / every_s))
+    if len(heights) < 2 * window:
+        return 0.0
+    slow = np.convolve(heights, np.full(window, 1.0 / window), "valid")
+    return _rise_m(heights[window // 2 : window // 2 + len(slow)] - slow)
+
+
+def _rise_m(heights: Array) -> float:
+    """Mean of the rises, from a low to the next high, of a way that goes up and down by more than
+    a wobble; 0 where there are none."""
+    rises, low, high, rising = [], float(heights[0]), float(heights[0]), False
+    for height in map(float, heights):
+        if rising and height < high - WOBBLE_M:
+            rises.append(high - low)
+            rising, low = False, height
+        elif not rising and height > low + WOBBLE_M:
+            rising, high = True, height
+        low, high = min(low, height), max(high, height)
+    return sum(rises) / len(rises) if rises else 0.0
 
 
 JUDGEMENT = StrippedJudgement()

@@ -14,8 +14,10 @@ class TightLineJudgement(FollowedJudgement):
     """The line is led: what counts is how soon it is down and for how long."""
 
     way = TIGHT_LINE
+    other_schools = ("indicator-nymph-tag", "nymph-under-dry")
     asks = "Is it down, and long enough?"
-    remedies = ("shot", "bead", "tippet length", "tippet spool", "dropper", "lead")
+    remedies = ("out", "shot", "bead", "tippet length", "tippet spool", "dropper", "lead")
+    at_the_water = ("out", "lead", "shot", "bead")
     tuned = ("mark", "shot", "bead")
 
     def drifted(self, fished: Fished, units: Units) -> Reckoned:

@@ -8,7 +8,10 @@ class UnderDryJudgement(FloatedJudgement):
     """The dry fly must carry what hangs below it."""
 
     way = UNDER_DRY
+    other_schools = ("tight-line", "indicator-nymph-tag")
     floated_by = "dry fly"
+    lighten = "a lighter nymph, a shorter drop, or the dry alone"
+    instead = " Too deep or too fast for a dry: an indicator or a tight line gets down."
 
 
 JUDGEMENT = UnderDryJudgement()

@@ -10,7 +10,16 @@ from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.patience import still_wanted
 from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.models.cast.rig import Rig
-from nine_knots.core.models.cast.stroke import LOWER_LEG_M, NOT_MODELLED, ROD_TIP_M, Stroke
+from nine_knots.core.models.cast.stroke import (
+    DROP_AFTER_S,
+    DROP_FOR_S,
+    DROP_HIGHER_DEG,
+    DROP_M_S,
+    LOWER_LEG_M,
+    NOT_MODELLED,
+    ROD_TIP_M,
+    Stroke,
+)
 from nine_knots.core.physics import flight
 from nine_knots.core.physics.air import Air
 from nine_knots.core.physics.chain import Chain
@@ -102,13 +111,17 @@ def forward_of(rig: Rig, chain: Chain, stroke: Stroke, air: Air, aim_deg: float)
     still_wanted()
     place, speed = launched(rig, stroke, aim_deg)
     flown = flight.Flown(np.zeros((0, rig.mass.size, 2)), np.zeros(rig.rest.size))
-    limits = _limits(rig, only_opening=True)
+    limits = _limits(rig)
     return float(flight.fly(chain, place, speed, air, limits, flown)[flight.FORWARD])
 
 
-def _limits(rig: Rig, only_opening: bool) -> flight.Limits:
+def _limits(rig: Rig, stroke: Stroke | None = None) -> flight.Limits:
+    """Of a whole cast by a stroke; without one, of a throw that only asks whether it opens."""
     steps = MOST_NODE_STEPS // rig.mass.size
-    return flight.Limits(LONGEST_S, LONGEST_STEP_S, steps, FRAME_S, only_opening=only_opening)
+    limits = flight.Limits(LONGEST_S, LONGEST_STEP_S, steps, FRAME_S, only_opening=stroke is None)
+    if stroke is None or not stroke.drop:
+        return limits
+    return limits._replace(drop_m_s=DROP_M_S, drop_after_s=DROP_AFTER_S, drop_for_s=DROP_FOR_S)
 
 
 def cast_at(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
@@ -119,7 +132,7 @@ def cast_at(rig: Rig, stroke: Stroke, air: Air, aim_deg: float) -> Flight:
     energy = 0.5 * rig.mass * (speed**2).sum(axis=1)
     launch_j = energy[::-1].cumsum()[::-1][1:]
     flown = flight.Flown(np.zeros((MOST_FRAMES, rig.mass.size, 2)), np.zeros(rig.rest.size))
-    out = flight.fly(chain, place, speed, air, _limits(rig, only_opening=False), flown)
+    out = flight.fly(chain, place, speed, air, _limits(rig, stroke), flown)
     if out[flight.ENDED] in (flight.TOO_MANY_STEPS, flight.LENGTH_LOST):
         raise CannotCompute(
             "This rig moves too violently for the cast model to follow.",
@@ -155,8 +168,12 @@ def cast_aimed(
     At most ``most`` casts from ``first_deg``: outward until one opens too low and one too high,
     then between them, until one is within ``near_m`` of that height. Where the
     height cannot be had (a leader that collapses, a wind that lifts), the one that opens best is
-    answered, as a caster would throw it.
+    answered, as a caster would throw it. A stop and drop is aimed so much higher than that.
     """
+    if stroke.drop:
+        flat = stroke.model_copy(update={"drop": False})
+        aim = cast_aimed(rig, flat, air, first_deg, most, near_m).aim_deg
+        return cast_at(rig, stroke, air, min(AIMS[1], aim + DROP_HIGHER_DEG))
     best, low, high, aim = None, None, None, first_deg
     for _ in range(most):
         found = cast_at(rig, stroke, air, aim)

@@ -21,9 +21,18 @@ class QuickCaster:
         self._aim = flight.aim_deg
         return flight
 
-    def least(self, leader: Leader, line: FlyLine, fly: Fly, stroke: Stroke, air: Air) -> Least:
-        """The least launch speed that opens it."""
-        self._least = least_speed(_rig(leader, line, fly, stroke), stroke, air, self._least)
+    def least(
+        self,
+        leader: Leader,
+        line: FlyLine,
+        fly: Fly,
+        stroke: Stroke,
+        air: Air,
+        near: Least | None = None,
+    ) -> Least:
+        """The least launch speed that opens it, sought from that of the last, or from one near."""
+        rig = _rig(leader, line, fly, stroke)
+        self._least = least_speed(rig, stroke, air, near or self._least)
         return self._least
 
 

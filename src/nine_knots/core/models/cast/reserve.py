@@ -23,6 +23,7 @@ from nine_knots.core.physics.chain import Chain
 from nine_knots.core.physics.flight import OPEN
 
 RATIO = 1.025  # from one speed that is tried to the next: as fine as the answer is
+HALVINGS = 3  # of that, where changes are small
 GREATEST = ceil(log(FASTEST_M_S / SLOWEST_M_S) / log(RATIO))  # number of the fastest speed
 USUAL_M_S = 9.0  # that just opens a usual leader, to begin with
 USUAL_AIM = 14.0  # degrees that serve best in still air
@@ -76,6 +77,26 @@ def least_speed(rig: Rig, stroke: Stroke, air: Air, near: Least = USUAL) -> Leas
         middle = (low + high) // 2
         low, high = (low, middle) if search.opens(middle) else (middle, high)
     return Least(min(FASTEST_M_S, _speed(high)), search.opened_at)
+
+
+def finely(found: Least, rig: Rig, stroke: Stroke, air: Air) -> Least:
+    """A least speed to a third of a hundredth, at the aim that was found to serve best: for
+    changes so small that the row of speeds would not show them."""
+    if found.speed_m_s is None:
+        return found
+    chain = prepared(rig, stroke)
+    low, high = found.speed_m_s / RATIO, found.speed_m_s
+    for _ in range(HALVINGS):
+        middle = (low * high) ** 0.5
+        thrown = stroke.model_copy(update={"speed_m_s": middle})
+        opens = forward_of(rig, chain, thrown, air, found.aim_deg) >= OPEN
+        low, high = (low, middle) if opens else (middle, high)
+    return Least(high, found.aim_deg)
+
+
+def opens_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air, near: Least = USUAL) -> bool:
+    """Whether a rig opens at one launch speed, at whatever aim serves best."""
+    return _Search(rig, stroke, air, near.aim_deg).opens(_number(speed_m_s))
 
 
 def _number(speed_m_s: float) -> int:

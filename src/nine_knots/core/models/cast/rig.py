@@ -1,6 +1,7 @@
 """A leader on its line with its fly, laid out as a chain of nodes: mass, stretch, bend, drag."""
 
 from dataclasses import dataclass
+from functools import lru_cache
 from math import pi
 
 import numpy as np
@@ -13,7 +14,8 @@ from nine_knots.core.trade.tackle import Fly, LineProfile
 Array = NDArray[np.float64]
 
 LINE_STRETCH_N = 400.0  # EA of a fly line [M]
-RING_KG, SWIVEL_KG = 30e-6, 150e-6  # of a 2 mm ring and a tiny swivel [M ±30 %]
+# of a 2 mm ring, a tiny swivel, a small snap [M ±30 %]
+HARDWARE_KG = {"ring": 30e-6, "swivel": 150e-6, "snap": 100e-6}
 BALL_DRAG = 0.47  # drag coefficient of a ball in air [S: Hoerner1965]
 FEWEST_LINKS = 2  # of a short piece
 
@@ -86,7 +88,7 @@ def rig_of(
     mass[-1] += fly.mass_kg
     body[-1] = fly.air_drag_area_m2
     for joint, node in zip(leader.joints, joints, strict=True):
-        mass[node] += {"ring": RING_KG, "swivel": SWIVEL_KG}.get(joint.kind, 0.0)
+        mass[node] += HARDWARE_KG.get(joint.kind, 0.0)
         hung = joint.dropper.fly if joint.dropper else joint.fly
         if hung is not None:
             mass[node] += hung.mass_kg
@@ -116,6 +118,7 @@ def _hang(leader: Leader, places: Array, mass: Array, body: Array) -> None:
         body[node] += BALL_DRAG * pi * across**2 / 4.0
 
 
+@lru_cache(maxsize=32)
 def _line_part(line: LineProfile, line_out_m: float, step_m: float) -> Array:
     """Links of the fly line from the rod to its tip: rest, mass, stretch, bend, thickness."""
     count = max(FEWEST_LINKS, round(line_out_m / step_m))

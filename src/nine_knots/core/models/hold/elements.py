@@ -125,7 +125,7 @@ def _joint_sides(
     joint = leader.joints[number]
     above = leader.pieces[number - 1] if number > 0 else None
     below = leader.pieces[number] if number < len(leader.pieces) else None
-    upper_key: KnotKey | None = joint.knot if joint.kind == "knot" else joint.upper_knot
+    upper_key: KnotKey | None = joint.knot if joint.kind in ("knot", "snap") else joint.upper_knot
     straight = joint.kind == "knot"  # the two strands are tied into one knot
     ratio = 1.0
     if straight and above is not None and below is not None:
@@ -134,12 +134,16 @@ def _joint_sides(
     sides = []
     if above is not None and upper_key is not None:
         at_n = above.breaking_at_n(above.length_m)
-        sides.append(_side(upper_key, above, at_n, below if straight else None, ratio, soaked, own))
+        other, key = (below if straight else None), upper_key
+        if joint.doubled == "upper":
+            other, key = None, "bimini"
+        sides.append(_side(key, above, at_n, other, ratio, soaked, own))
     if below is not None:
         at_n = below.breaking_at_n(0.0)
-        sides.append(
-            _side(joint.knot, below, at_n, above if straight else None, ratio, soaked, own)
-        )
+        other, key = (above if straight else None), joint.knot
+        if joint.doubled == "lower":
+            other, key = None, "bimini"
+        sides.append(_side(key, below, at_n, other, ratio, soaked, own))
     return sides
 
 

@@ -13,11 +13,20 @@ class WaterAsk(Frozen):
     wanted_m: float | None = Field(default=None, gt=0.0, le=30.0, description="depth wanted")
     lead: float = Field(default=0.8, ge=0.0, le=1.5, description="of the surface's speed")
     tip_m: float = Field(default=1.4, ge=0.2, le=4.0, description="rod tip above the water")
+    drift_m: float | None = Field(
+        default=None, ge=1.0, le=40.0, description="so long a drift before the next cast"
+    )
+    lands: float = Field(
+        default=0.5, ge=0.1, le=1.0, description="of what is out, how far off the flies land"
+    )
     out_m: float | None = Field(default=None, gt=0.3, le=40.0, description="beyond the rod's tip")
     count_s: float | None = Field(default=None, ge=0.0, le=120.0)
     pull_m: float = Field(default=0.3, ge=0.05, le=1.5)
     pull_m_s: float = Field(default=0.6, ge=0.05, le=3.0)
     pause_s: float = Field(default=0.8, ge=0.0, le=10.0)
+    follow: float | None = Field(
+        default=None, ge=0.0, le=1.2, description="how the rod goes with the stream on the strip"
+    )
     line_m: float = Field(default=12.0, ge=3.0, le=30.0, description="of line on the water")
     slack_m: float | None = Field(default=None, ge=0.0, le=5.0, description="as it lands")
     differs_m_s: float | None = Field(
@@ -28,10 +37,24 @@ class WaterAsk(Frozen):
 USUAL_ASK = WaterAsk()
 
 FieldKey = Literal[
-    "wanted", "lead", "tip", "out", "count", "pull", "pull_speed", "pause", "line", "differs"
+    "wanted",
+    "drift",
+    "lands",
+    "lead",
+    "tip",
+    "out",
+    "count",
+    "pull",
+    "pull_speed",
+    "pause",
+    "follow",
+    "line",
+    "differs",
 ]
 FIELDS: dict[FieldKey, str] = {
     "wanted": "wanted_m",
+    "drift": "drift_m",
+    "lands": "lands",
     "lead": "lead",
     "tip": "tip_m",
     "out": "out_m",
@@ -39,6 +62,7 @@ FIELDS: dict[FieldKey, str] = {
     "pull": "pull_m",
     "pull_speed": "pull_m_s",
     "pause": "pause_s",
+    "follow": "follow",
     "line": "line_m",
     "differs": "differs_m_s",
 }

@@ -12,7 +12,6 @@ from math import atan2, degrees
 
 import numpy as np
 
-from nine_knots.core.models.water.laying import drift_s
 from nine_knots.core.models.water.way import Fishing
 from nine_knots.core.models.water.zone import zone_top_m
 from nine_knots.core.physics.tree import Array
@@ -121,10 +120,11 @@ class Fished:
     pulled_n: float
     goes_under: bool
 
-    @property
+    @cached_property
     def lowest(self) -> FlyFished:
-        """The point fly."""
-        return self.flies[-1]
+        """The fly that fishes lowest, by which the rig is judged: the point fly, or the heavy one
+        of a rig that has its heaviest first."""
+        return min(reversed(self.flies), key=lambda fly: fly.height_m)
 
     @property
     def on_bed(self) -> bool:
@@ -154,7 +154,7 @@ def fished_of(fishing: Fishing) -> Fished:
     return Fished(
         fishing=fishing,
         zone_m=zone_m,
-        drift_s=drift_s(fishing.stream),
+        drift_s=fishing.drift_s,
         flies=tuple(FlyFished(fishing, number, zone_m) for number in range(len(fishing.rig.flies))),
         share=share,
         contact=min(1.0, floor / weight_n) if weight_n > 0.0 else 0.0,

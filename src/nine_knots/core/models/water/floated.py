@@ -48,14 +48,15 @@ class Floated(Way):
         stream, fluid = stream_of(day.water), fluid_of(day.water)
         top = self.floated_top(design, fluid)
         rig = rig_below(design.leader, day.fly, fluid, top.at_m, skip_joint=top.joint)
-        lasts, start = drift_s(stream), on_the_surface(rig, stream, -LANDS)
+        lasts = drift_s(stream, self.drift_m(design, ask))
+        start = on_the_surface(rig, stream, -LANDS)
 
         def follow() -> History:
             legs = (Leg(lasts, free=True),)
             return history(rig.tree, start, stream, legs, fluid, top.floats, every_s=EVERY_S)
 
         settled = settled_of(rig, top.floats, stream, fluid, start)
-        return Fishing(self, rig, stream, fluid, follow, top.floats, settled, lasts)
+        return Fishing(self, rig, stream, fluid, follow, top.floats, settled, lasts, lasts)
 
 
 def settled_of(

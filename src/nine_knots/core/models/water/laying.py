@@ -7,17 +7,17 @@ from nine_knots.core.models.water.surroundings import STILL_M_S
 from nine_knots.core.physics.stream import Stream
 from nine_knots.core.physics.tree import Array
 
-DRIFT_M = 6.0  # a drift before it is lifted and cast again [G]
+DRIFT_M = 6.0  # of a led rig, or one let drop, before it is lifted and cast again [G]
 SHORTEST_S, LONGEST_S = 5.0, 30.0
 STILL_S = 25.0  # followed in still water
 EVERY_S = 0.1
 
 
-def drift_s(stream: Stream) -> float:
-    """Seconds of a drift of six metres at the surface's speed."""
+def drift_s(stream: Stream, drift_m: float = DRIFT_M) -> float:
+    """Seconds of a drift of so many metres at the surface's speed."""
     if stream.surface_m_s < STILL_M_S:
         return STILL_S
-    return min(LONGEST_S, max(SHORTEST_S, DRIFT_M / stream.surface_m_s))
+    return min(LONGEST_S, max(SHORTEST_S, drift_m / stream.surface_m_s))
 
 
 def on_the_surface(rig: RigInWater, stream: Stream, way: float) -> Array:

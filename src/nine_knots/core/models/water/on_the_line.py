@@ -3,7 +3,7 @@
 from abc import abstractmethod
 
 from nine_knots.core.models.water.ask import WaterAsk
-from nine_knots.core.models.water.laying import EVERY_S, on_the_surface
+from nine_knots.core.models.water.laying import EVERY_S, drift_s, on_the_surface
 from nine_knots.core.models.water.rig_in_water import RigInWater, rig_below
 from nine_knots.core.models.water.surroundings import fluid_of, stream_of
 from nine_knots.core.models.water.way import Fishing, Way
@@ -12,12 +12,14 @@ from nine_knots.core.physics.stepper import History, Leg, history
 from nine_knots.core.physics.stream import Stream
 from nine_knots.core.physics.tree import SEGMENT_M
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.in_water import fly_body
 from nine_knots.core.trade.schools import line_leads
 from nine_knots.core.trade.tackle import line_profile
 from nine_knots.core.trade.tackle.sink_classes import SINK_CLASS_M_S
 
 COARSE_STEP_S = 0.02  # with a fly line in the water
 FLOATING_COUNT_S, LONGEST_COUNT_S = 8.0, 30.0
+HALF_DOWN = 0.6  # of the depth, to be counted down to at a steady fall: it begins slower [G]
 
 
 class OnTheLine(Way):
@@ -38,7 +40,7 @@ class OnTheLine(Way):
         def follow() -> History:
             return history(rig.tree, start, stream, legs, fluid, None, EVERY_S, COARSE_STEP_S)
 
-        return Fishing(self, rig, stream, fluid, follow, None, None, begins)
+        return Fishing(self, rig, stream, fluid, follow, None, None, begins, drift_s(stream))
 
 
 def _line_and_rig(design: Design, fluid: Fluid, ask: WaterAsk) -> RigInWater:
@@ -52,10 +54,14 @@ def _line_and_rig(design: Design, fluid: Fluid, ask: WaterAsk) -> RigInWater:
 
 
 def usual_count_s(design: Design) -> float:
-    """Seconds counted down: to half the depth at the line's own sinking speed, half a minute at
-    most; a floating line's fly has eight seconds."""
+    """Seconds counted down: to about half the depth at the line's own sinking speed, half a minute
+    at most; on a floating line or mono at the fly's, eight seconds at most."""
     day = design.situation
-    if day.line.sinking == "floating":
-        return FLOATING_COUNT_S
+    if day.line.sinking == "floating" or not line_leads(design.leader):
+        fluid = fluid_of(day.water)
+        body = fly_body(day.fly, fluid)
+        falls = body.sink_m_s(fluid) if body.weight_n > 1e-7 else 0.0
+        to_half = HALF_DOWN * day.water.depth_m / max(falls, 1e-3)
+        return float(round(min(FLOATING_COUNT_S, max(1.0, to_half))))
     from_class = SINK_CLASS_M_S[day.line.sinking]
-    return float(min(LONGEST_COUNT_S, round(0.6 * day.water.depth_m / from_class)))
+    return float(min(LONGEST_COUNT_S, round(HALF_DOWN * day.water.depth_m / from_class)))

@@ -83,7 +83,7 @@ def rig_below(
         node, parts = _lay_line(builder, line, line_m)
         tip = node
     droppers = []
-    greased_m = _greased_to_m(leader)
+    greased_m = leader.greased_m
     for number, (piece, start_m) in enumerate(zip(leader.pieces, leader.joints_at_m, strict=False)):
         end_m = start_m + piece.length_m
         if end_m <= top_m + 1e-6:
@@ -142,11 +142,6 @@ def _lay_line(
         thick, density = line.diameter_at_m(from_tip), line.density_at(from_tip)
         node = builder.lay(Stretch(step_m, thick, density, stretch_n=LINE_STRETCH_N), node, count=1)
     return node, [PartNodes(LINE, tuple(range(node + 1)))]
-
-
-def _greased_to_m(leader: Leader) -> float:
-    marks = [one.above_end_m for one in leader.attachments if one.kind == "grease"]
-    return leader.length_m - marks[0] if marks else -1.0
 
 
 def _edges(

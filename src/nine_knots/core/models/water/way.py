@@ -6,6 +6,8 @@ from dataclasses import dataclass
 from functools import cached_property
 from typing import ClassVar, Literal
 
+import numpy as np
+
 from nine_knots.core.models.water.ask import WaterAsk
 from nine_knots.core.models.water.rig_in_water import RigInWater
 from nine_knots.core.physics.floats import Float
@@ -14,10 +16,13 @@ from nine_knots.core.physics.stepper import History
 from nine_knots.core.physics.stream import Stream
 from nine_knots.core.physics.tree import Array
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.situation import WaterKind
 
 Top = Literal["indicator", "fly", "line", "rod"]
 """What holds the upper end of the rig in the water."""
 
+# Of the usual drift of a way, where boulders and broken water end it sooner [G].
+DRIFT_BY_WATER: dict[WaterKind, float] = {"pocket water": 0.5, "riffle": 0.75}
 SETTLED_SHARE = 0.25  # of a drift, at its end, over which it is taken as settled
 
 
@@ -26,7 +31,7 @@ class Way(ABC):
     rooms of that name in ``judge`` and ``tell``.
 
     ``place`` is when it is asked whether it fits, smaller first; ``followed`` is False where the
-    rig stays on the surface; ``drifts`` where its flies go with the stream.
+    rig stays on the surface; ``drifts`` where its flies go with the stream, ``usual_drift_m`` far.
     """
 
     key: ClassVar[str]
@@ -34,6 +39,7 @@ class Way(ABC):
     top: ClassVar[Top]
     followed: ClassVar[bool] = True
     drifts: ClassVar[bool] = False
+    usual_drift_m: ClassVar[float] = 6.0
 
     @abstractmethod
     def fits(self, design: Design) -> bool:
@@ -48,6 +54,12 @@ class Way(ABC):
         lies on it or under it."""
         return None
 
+    def drift_m(self, design: Design, ask: WaterAsk) -> float:
+        """How long a drift is before the next cast: the angler's, or as is usual for the way and
+        the water."""
+        by_water = DRIFT_BY_WATER.get(design.situation.water.kind, 1.0)
+        return ask.drift_m or by_water * self.usual_drift_m
+
     def fishes_in(self, count: int, begins: int) -> slice:
         """The frames in which it fishes, of ``count``, where ``begins`` is that of ``begins_s``."""
         return slice(int((1.0 - SETTLED_SHARE) * count), count)
@@ -55,6 +67,11 @@ class Way(ABC):
     def fishes_at_m(self, heights: Array, late: slice) -> float:
         """Where a fly fishes, of its heights above the bed in m by frame."""
         return float(heights[late].mean())
+
+
+def lowest_fifth_m(heights: Array) -> float:
+    """Where a fly fishes that is down for a while and swings up again."""
+    return float(np.sort(heights)[: max(1, len(heights) // 5)].mean())
 
 
 @dataclass(frozen=True)
@@ -73,7 +90,8 @@ class Settled:
 class Fishing:
     """A rig in the stream, fished in its way: its history, and what a drift settles to.
 
-    ``begins_s`` is when the strip or the swing begins, the end of the drift otherwise.
+    ``begins_s`` is when the strip or the swing begins, the end of the drift otherwise;
+    ``drift_s`` how long a drift lasts.
     """
 
     way: Way
@@ -84,6 +102,7 @@ class Fishing:
     floats: Float | None
     settled: Settled | None
     begins_s: float
+    drift_s: float
 
     @cached_property
     def history(self) -> History:

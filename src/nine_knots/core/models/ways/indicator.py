@@ -12,6 +12,7 @@ class UnderIndicator(Floated):
     key = "under an indicator"
     place = 50
     top = "indicator"
+    usual_drift_m = 12.0
 
     def fits(self, design: Design) -> bool:
         """Where one hangs on the leader."""

@@ -4,8 +4,9 @@ from nine_knots.core.models.water.ask import WaterAsk
 from nine_knots.core.models.water.laying import EVERY_S, drift_s, on_the_surface
 from nine_knots.core.models.water.rig_in_water import rig_below
 from nine_knots.core.models.water.surroundings import fluid_of, stream_of
-from nine_knots.core.models.water.way import Fishing, Way
+from nine_knots.core.models.water.way import Fishing, Way, lowest_fifth_m
 from nine_knots.core.physics.stepper import History, Leg, history
+from nine_knots.core.physics.tree import Array
 from nine_knots.core.trade.design import Design
 
 
@@ -21,16 +22,21 @@ class LetDrop(Way):
         return design.situation.wish == "lead and drop"
 
     def fish(self, design: Design, ask: WaterAsk) -> Fishing:
-        """Straight on the surface, and held."""
+        """On the surface, in curves where it lands nearer than it reaches, and held."""
         day = design.situation
         stream, fluid = stream_of(day.water), fluid_of(day.water)
         rig = rig_below(design.leader, day.fly, fluid)
-        lasts, start = drift_s(stream), on_the_surface(rig, stream, 1.0)
+        lasts = drift_s(stream, self.drift_m(design, ask))
+        start = on_the_surface(rig, stream, ask.lands)
 
         def follow() -> History:
             return history(rig.tree, start, stream, (Leg(lasts),), fluid, every_s=EVERY_S)
 
-        return Fishing(self, rig, stream, fluid, follow, None, None, lasts)
+        return Fishing(self, rig, stream, fluid, follow, None, None, lasts, lasts)
+
+    def fishes_at_m(self, heights: Array, late: slice) -> float:
+        """Where it comes lowest: a held line swings it up when it has dropped."""
+        return lowest_fifth_m(heights)
 
 
 LET_DROP = LetDrop()

@@ -6,6 +6,7 @@ from nine_knots.core.models.water.surroundings import STILL_M_S
 from nine_knots.core.physics.stepper import Leg
 from nine_knots.core.physics.stream import Stream
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.schools import line_leads
 
 PULLS = 8
 
@@ -28,16 +29,26 @@ class Stripped(OnTheLine):
         stream: Stream,
         ask: WaterAsk,
     ) -> tuple[float, tuple[Leg, ...]]:
-        """Counted down, the rod's tip still; then pulls and pauses."""
+        """Counted down, the rod's tip going with the stream or still; then line taken in by pulls,
+        with pauses."""
         sinks = ask.count_s if ask.count_s is not None else usual_count_s(design)
-        pull = Leg(ask.pull_m / ask.pull_m_s, -ask.pull_m_s)
-        pause = (Leg(ask.pause_s, 0.0),) if ask.pause_s > 0.0 else ()
-        first = (Leg(sinks, 0.0),) if sinks > 0.0 else ()
+        along = follow_of(design, ask) * stream.surface_m_s
+        pull = Leg(ask.pull_m / ask.pull_m_s, along, reel_m_s=ask.pull_m_s)
+        pause = (Leg(ask.pause_s, along),) if ask.pause_s > 0.0 else ()
+        first = (Leg(sinks, along),) if sinks > 0.0 else ()
         return sinks, (*first, *((pull, *pause) * PULLS))
 
     def fishes_in(self, count: int, begins: int) -> slice:
         """From the first pull."""
         return slice(min(begins, count - 1), count)
+
+
+def follow_of(design: Design, ask: WaterAsk) -> float:
+    """How the rod goes with the stream: as said, or with it where mono is cast up and across by its
+    fly, and not at all where a line hangs down the stream [P]."""
+    if ask.follow is not None:
+        return ask.follow
+    return 0.0 if line_leads(design.leader) else 1.0
 
 
 STRIPPED = Stripped()

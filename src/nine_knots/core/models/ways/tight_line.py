@@ -6,7 +6,7 @@ from nine_knots.core.models.water.ask import WaterAsk
 from nine_knots.core.models.water.laying import EVERY_S, drift_s
 from nine_knots.core.models.water.rig_in_water import RigInWater, rig_below
 from nine_knots.core.models.water.surroundings import STILL_M_S, fluid_of, stream_of
-from nine_knots.core.models.water.way import Fishing, Way
+from nine_knots.core.models.water.way import Fishing, Way, lowest_fifth_m
 from nine_knots.core.physics.stepper import History, Leg, history
 from nine_knots.core.physics.stream import Stream
 from nine_knots.core.physics.tree import Array
@@ -34,17 +34,18 @@ class TightLine(Way):
         stream, fluid = stream_of(day.water), fluid_of(day.water)
         top_m = max(0.0, design.leader.length_m - out_m(design, ask))
         rig = rig_below(design.leader, day.fly, fluid, top_m)
-        lasts, start = drift_s(stream), _from_the_tip(rig, stream, ask.tip_m)
+        lasts = drift_s(stream, self.drift_m(design, ask))
+        start = _from_the_tip(rig, stream, ask)
         legs = (Leg(lasts, ask.lead * stream.surface_m_s),)
 
         def follow() -> History:
             return history(rig.tree, start, stream, legs, fluid, every_s=EVERY_S)
 
-        return Fishing(self, rig, stream, fluid, follow, None, None, lasts)
+        return Fishing(self, rig, stream, fluid, follow, None, None, lasts, lasts)
 
     def fishes_at_m(self, heights: Array, late: slice) -> float:
         """Where it comes lowest: a led line swings up at the end."""
-        return float(np.sort(heights)[: max(1, len(heights) // 5)].mean())
+        return lowest_fifth_m(heights)
 
 
 def out_m(design: Design, ask: WaterAsk) -> float:
@@ -53,14 +54,15 @@ def out_m(design: Design, ask: WaterAsk) -> float:
     return min(design.leader.length_m, ask.out_m or usual)
 
 
-def _from_the_tip(rig: RigInWater, stream: Stream, tip_m: float) -> Array:
-    """Straight from the rod's tip to where the fly lands upstream, the rest on the surface."""
+def _from_the_tip(rig: RigInWater, stream: Stream, ask: WaterAsk) -> Array:
+    """From the rod's tip to where the fly lands upstream: a share of as far as it reaches, the
+    rest in curves; what is beyond the slant down to the water lies on it."""
     reach, whole = rig.tree.reach, rig.length_m
-    drop = min(tip_m, SLOPE * whole)
-    slant = drop / whole
-    x = -reach * (1.0 - slant**2) ** 0.5
-    z = np.maximum(stream.depth_m + tip_m - reach * slant, stream.depth_m)
-    return np.stack([x, z], axis=1)
+    drop = min(ask.tip_m, SLOPE * whole)
+    far = ask.lands * (whole**2 - drop**2) ** 0.5
+    along = reach / whole
+    z = np.maximum(stream.depth_m + ask.tip_m - drop * along, stream.depth_m)
+    return np.stack([-far * along, z], axis=1)
 
 
 TIGHT_LINE = TightLine()

@@ -15,6 +15,7 @@ class UnderDry(Floated):
     key = "under a dry fly"
     place = 60
     top = "fly"
+    usual_drift_m = 9.0
 
     def fits(self, design: Design) -> bool:
         """Where a fly above the point is dressed to float."""

@@ -2,16 +2,15 @@
 
 from nine_knots.core.tell.tying.as_tied import as_tied
 from nine_knots.core.tell.tying.batch import Batch, BatchRow, batch_of
+from nine_knots.core.tell.tying.companion import Screen, screens
 from nine_knots.core.tell.tying.cutting import CutRow, cut_length_m, knot_turns
 from nine_knots.core.tell.tying.hand import Hand, hand_of, shown_handiness
 from nine_knots.core.tell.tying.spans import in_spans
 from nine_knots.core.tell.tying.steps import (
-    Screen,
     Step,
     WorkOrder,
     cautions_for,
     joint_title,
-    screens,
     work_order,
 )
 from nine_knots.core.trade.tyer import USUAL_HAND, USUAL_TYER, Tyer

@@ -1,18 +1,17 @@
-"""The order of work: a short list for paper, and one step a screen for the hands."""
+"""The order of work: a short list for paper."""
 
 from dataclasses import dataclass
-from typing import Literal
 
 from nine_knots.core.base.units import Units
-from nine_knots.core.models.hold.elements import hold_of
+from nine_knots.core.base.words import begun
 from nine_knots.core.tell.tying.cutting import CutRow, cut_row, knot_turns
-from nine_knots.core.trade.knots import HEAVY_M, KNOTS, Knot, KnotKey
-from nine_knots.core.trade.knots.own import OwnKnot
+from nine_knots.core.trade.knots import HEAVY_M, KNOTS, Knot
 from nine_knots.core.trade.leader import Joint, Leader, shot_name
 from nine_knots.core.trade.tackle import Fly
 from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
 
-TUG_SHARE = 1.0 / 3.0  # of what a joint should hold: seats it without harm [G]
+FROM = {"line": "loop", "ring": "ring", "swivel": "swivel"}
+ONCE = "Its upper leader stays on the line: only this part is swapped."
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,19 +32,6 @@ class WorkOrder:
     cautions: tuple[str, ...]
 
 
-@dataclass(frozen=True, slots=True)
-class Screen:
-    """One step as the companion shows it: what to do, how, and the knot to draw beside it."""
-
-    kind: Literal["cut", "straighten", "tie", "draw", "check", "hang", "measure"]
-    title: str
-    detail: str
-    caution: str
-    knot: KnotKey | None
-    joint: int | None
-    piece: int | None
-
-
 def _turns_text(knot: Knot, leader: Leader, joint: int) -> str:
     above, below = knot_turns(knot, leader, joint)
     if knot.place == "between" and knot.key != "albright" and above != below:
@@ -63,35 +49,59 @@ def joint_title(leader: Leader, joint: int) -> str:
     said = f"{knot.title}, {count}" if count else knot.title
     if tied.kind == "loops":
         return f"loop to loop, {said}"
-    if tied.kind in ("ring", "swivel") and tied.upper_knot is not None:
+    if tied.is_ring and tied.upper_knot is not None:
         upper = KNOTS[tied.upper_knot].title
         return f"{tied.kind}: {upper} above, {said} below"
+    if tied.kind == "snap":
+        return f"snap: {said}"
     if tied.fly is not None and tied.upper_knot is not None:
         upper = KNOTS[tied.upper_knot].title
         return f"{tied.fly.title} in line: {upper} to its eye, {said} to its {tied.tied_from}"
     return said
 
 
-def _join_step(leader: Leader, joint: int, fly: Fly, units: Units) -> Step:
+def join_step(leader: Leader, joint: int, fly: Fly, units: Units) -> Step:
+    """How a joint is tied, as one line of the order."""
     tied: Joint = leader.joints[joint]
     title = joint_title(leader, joint)
     note = KNOTS[tied.knot].note
     if joint == 0 and tied.kind == "loops":
         lead = "Tie a loop in the butt's upper end; it goes through the line's loop, seated square."
         return Step(kind="loop", title=f"Upper end: {title}", detail=f"{lead} {note}")
+    if joint == 0 and leader.hangs_from != "line":
+        where = f"To the {leader.hangs_from}"
+        return Step(kind="line", title=f"{where}: {title}", detail=f"{note} {ONCE}")
     if joint == 0:
         return Step(kind="line", title=f"Upper end: {title}", detail=f"At the line's tip. {note}")
     if joint == len(leader.pieces):
-        return Step(kind="fly", title=f"Fly: {title}", detail=f"Tie on {fly.title}. {note}")
+        does = f"Tie on {fly.title}."
+        if fly.tube:
+            does = (
+                f"Slide the tube of {fly.title} on first, in at its head; tie its hook on behind."
+            )
+        if tied.kind == "snap":
+            does = f"Tie on the snap; hang {fly.title} in it, and see that it clicks shut."
+        return Step(kind="fly", title=f"Fly: {title}", detail=f"{does} {note}")
     where = f"Piece {joint} to piece {joint + 1}"
     wet = "Wet it, draw up smoothly, seat it fully, tug, trim."
     if tied.dropper is not None:
-        wet = f"{_tag_words(tied, units)} {wet}"
+        wet = f"{tag_words(tied, units)} {wet.removesuffix('trim.')}trim the other tag."
         title += f"; {tied.dropper.tag} tag long for the {tied.dropper.fly.title}"
+    if tied.doubled is not None:
+        wet = f"{doubled_words(tied)} {wet}"
     return Step(kind="join", title=f"{where}: {title}", detail=f"{wet} {note}")
 
 
-def _tag_words(tied: Joint, units: Units) -> str:
+def doubled_words(tied: Joint) -> str:
+    """What is done before the knot where an end is doubled."""
+    end = "upper" if tied.doubled == "upper" else "lower"
+    return (
+        f"First double the end of the {end} piece by a bimini twist of twenty turns, and tie the "
+        "knot with both strands as one."
+    )
+
+
+def tag_words(tied: Joint, units: Units) -> str:
     """What is left long for a dropper."""
     dropper = tied.dropper
     assert dropper is not None
@@ -103,7 +113,7 @@ def _tag_words(tied: Joint, units: Units) -> str:
     )
 
 
-def _hang_steps(leader: Leader, units: Units) -> list[Step]:
+def hang_steps(leader: Leader, units: Units) -> list[Step]:
     """Shot, indicator, marks and grease, from the point fly up."""
     steps = []
     for thing in sorted(leader.attachments, key=lambda one: one.above_end_m):
@@ -128,16 +138,30 @@ def _hang_steps(leader: Leader, units: Units) -> list[Step]:
 def cautions_for(leader: Leader) -> tuple[str, ...]:
     """The usual cautions that apply to the materials of this leader."""
     said = ["Eye protection when tying and casting; mind the hook's point and the cutters."]
-    families = {piece.strand.substance.family for piece in leader.pieces}
     if any(
         piece.upper_diameter_m >= HEAVY_M and piece.strand.substance.family != "wire"
         for piece in leader.pieces
     ):
         said.append("Draw heavy knots with gloves or pliers, never bare hands or teeth.")
         said.append("Heavy material that breaks under load recoils: keep your face out of line.")
-    if "wire" in families:
+    if _has_wire(leader):
         said.append("Wire ends cut: bend tags off short and handle with pliers.")
     return tuple(said)
+
+
+def _measure_words(leader: Leader) -> str:
+    """What to look at last, of the knots that this leader has."""
+    said = []
+    if any(joint.kind == "knot" and joint.knot == "blood" for joint in leader.joints):
+        said.append("tags of blood knots leave on opposite sides")
+    if any(joint.kind == "loops" for joint in leader.joints):
+        said.append("loops seat square")
+    said.append("the whole pulls straight")
+    return f"{begun(', '.join(said))}."
+
+
+def _has_wire(leader: Leader) -> bool:
+    return any(piece.strand.substance.family == "wire" for piece in leader.pieces)
 
 
 def work_order(
@@ -156,120 +180,20 @@ def work_order(
     straighten = Step(
         kind="straighten",
         title="Straighten every piece",
-        detail="Draw each through the fingers until it warms and hangs without curls.",
+        detail="Draw each through the fingers until it warms and hangs without curls."
+        + (" Not the wire: it cuts, and a kink in it stays." if _has_wire(leader) else ""),
     )
-    joins = [_join_step(leader, joint, fly, units) for joint in range(1, len(leader.pieces))]
-    ends = [_join_step(leader, 0, fly, units)]
+    joins = [join_step(leader, joint, fly, units) for joint in range(1, len(leader.pieces))]
+    ends = [join_step(leader, 0, fly, units)]
     whole = units.length(leader.length_m).text
     measure = Step(
         kind="check",
-        title=f"Measure: {whole} from loop to fly",
-        detail="Tags leave on opposite sides, loops seat square; pull the whole leader straight.",
+        title=f"Measure: {whole} from {FROM[leader.hangs_from]} to fly",
+        detail=_measure_words(leader),
     )
-    last = _join_step(leader, len(leader.pieces), fly, units)
+    last = join_step(leader, len(leader.pieces), fly, units)
     return WorkOrder(
         rows=rows,
-        steps=(*cuts, straighten, *joins, *ends, last, *_hang_steps(leader, units), measure),
+        steps=(*cuts, straighten, *joins, *ends, last, *hang_steps(leader, units), measure),
         cautions=cautions_for(leader),
     )
-
-
-def screens(
-    leader: Leader, fly: Fly, titles: dict[str, str], units: Units, tyer: Tyer = USUAL_TYER
-) -> tuple[Screen, ...]:
-    """The whole work, one step a screen: cut, straighten, each joint in turn, measure."""
-    order = work_order(leader, fly, titles, units, tyer)
-    cuts = []
-    for row, step in zip(order.rows, order.steps, strict=False):
-        spans = f" By arm: {row.spans}." if row.spans else ""
-        cuts.append(_screen("cut", step.title, f"{step.detail}{spans}", piece=row.piece))
-    straight = next(step for step in order.steps if step.kind == "straighten")
-    shown = [*cuts, _screen("straighten", straight.title, straight.detail)]
-    for joint in (*range(1, len(leader.pieces)), 0, len(leader.pieces)):
-        shown += _joint_screens(leader, joint, fly, units, tyer.knots)
-        shown += _dropper_screens(leader, joint, units)
-    for step in _hang_steps(leader, units):
-        caution = (
-            "Lead shot is banned on some waters: ask the local authority."
-            if ("lead" in step.detail)
-            else ""
-        )
-        shown.append(_screen("hang", step.title, step.detail, caution))
-    shown += [
-        _screen(
-            "measure",
-            f"Piece {row.piece + 1}: what did it come out at?",
-            f"Between its knots it was to be {row.wanted.text}. The true length goes back to the "
-            "design, and teaches how much line your knots take.",
-            piece=row.piece,
-        )
-        for row in order.rows
-    ]
-    return tuple(shown)
-
-
-def _screen(
-    kind: Literal["cut", "straighten", "tie", "draw", "check", "hang", "measure"],
-    title: str,
-    detail: str,
-    caution: str = "",
-    knot: KnotKey | None = None,
-    joint: int | None = None,
-    piece: int | None = None,
-) -> Screen:
-    return Screen(kind, title, detail, caution, knot, joint, piece)
-
-
-def _dropper_screens(leader: Leader, joint: int, units: Units) -> list[Screen]:
-    dropper = leader.joints[joint].dropper
-    if dropper is None:
-        return []
-    knot = KNOTS[dropper.knot]
-    title = f"Dropper: tie on {dropper.fly.title}, {knot.title}"
-    detail = f"{_tag_words(leader.joints[joint], units)} Trim the other tag close. {knot.note}"
-    return [_screen("tie", title, detail, "Mind the hook's point.", dropper.knot, joint)]
-
-
-def _joint_screens(
-    leader: Leader, joint: int, fly: Fly, units: Units, own: tuple[OwnKnot, ...]
-) -> list[Screen]:
-    step = _join_step(leader, joint, fly, units)
-    tied = leader.joints[joint]
-    near = leader.pieces[max(0, joint - 1) : joint + 1]
-    thick_m = max(max(piece.upper_diameter_m, piece.lower_diameter_m) for piece in near)
-    wire = any(piece.strand.substance.family == "wire" for piece in near)
-    caution = ""
-    if wire:
-        caution = "Wire ends cut: pliers, and eyes away."
-    elif thick_m >= HEAVY_M:
-        caution = "Heavy stuff: gloves or pliers, never bare hands or teeth."
-    elif joint == len(leader.pieces):
-        caution = "Mind the hook's point."
-    holds_n = min(
-        e.mean_n for e in hold_of(leader, own=own).elements if (e.what, e.index) == ("joint", joint)
-    )
-    tug = units.load(TUG_SHARE * holds_n).text
-    knot = KNOTS[tied.knot]
-    seat = (
-        "Draw the loops together until they seat square, never girth-hitched over one another. "
-        if tied.kind == "loops"
-        else ""
-    )
-    draw = (
-        "Draw the wraps tight with pliers, each beside the last."
-        if knot.key == "haywire"
-        else "Wet it. Pull smoothly, without a jerk, until the coils lie close and even."
-    )
-    return [
-        _screen("tie", step.title, knot.note, caution, tied.knot, joint),
-        _screen("draw", "Wet, and draw up", f"{seat}{draw}", caution, tied.knot, joint),
-        _screen(
-            "check",
-            f"Check, tug to {tug}, trim",
-            f"{knot.tags} A third of what it should hold seats it without harm. Trim close; never "
-            "scorch a tag near the knot.",
-            caution,
-            tied.knot,
-            joint,
-        ),
-    ]

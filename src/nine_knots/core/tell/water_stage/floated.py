@@ -7,7 +7,13 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.models.water.ask import WaterAsk
 from nine_knots.core.models.water.fished import GOOD_ANGLE, WIDE_ANGLE, Fished
 from nine_knots.core.tell.water_stage.finer_tippet import finer_tippet
-from nine_knots.core.tell.water_stage.telling import FollowedTelling, Told
+from nine_knots.core.tell.water_stage.reading import Field
+from nine_knots.core.tell.water_stage.telling import (
+    FollowedTelling,
+    Told,
+    drift_field,
+    wanted_field,
+)
 from nine_knots.core.trade.design import Design
 
 RULE_OF_THUMB = 1.5  # of the depth, from what floats it to the lowest fly [P]
@@ -22,6 +28,10 @@ class FloatedTelling(FollowedTelling):
 
     float_title: ClassVar[str]
     by_rule: ClassVar[bool] = True
+
+    def fields(self, design: Design, ask: WaterAsk, units: Units) -> tuple[Field, ...]:
+        """The depth wanted, and how long it drifts."""
+        return (wanted_field(ask, units), drift_field(self.way, design, ask, units))
 
     def own_facts(
         self,
@@ -38,13 +48,17 @@ class FloatedTelling(FollowedTelling):
             _rule(fished, units) if self.by_rule else None,
         )
 
+    def floats_as(self, fished: Fished) -> str:
+        """What floats it, at the head of a line."""
+        return self.float_title
+
     def _carried(self, fished: Fished) -> Fact:
         floats = fished.fishing.floats
         assert floats is not None
         share = fished.pulled_n / floats.carries_n
         text = f"is loaded to {min(9.99, share):.0%} of what takes it under."
         standing: Standing = "too much" if share > 1.0 else "right"
-        return Fact(self.float_title, text, standing)
+        return Fact(self.floats_as(fished), text, standing)
 
     def what_if(self, design: Design, fished: Fished, ask: WaterAsk, units: Units) -> Told:
         """A finer tippet, where a drift settles."""

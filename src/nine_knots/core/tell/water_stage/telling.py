@@ -1,9 +1,10 @@
 """What the words of a way of fishing are: its fields, its reading, what it tells beside."""
 
 from abc import ABC, abstractmethod
+from dataclasses import replace
 from typing import ClassVar
 
-from nine_knots.core.base.measure import Fact
+from nine_knots.core.base.measure import Fact, Measure
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.water.judgement import FollowedJudgement
 from nine_knots.core.judge.water_rules import rule_facts
@@ -62,6 +63,10 @@ class FollowedTelling(Telling):
         """What is told of this way only."""
         return ()
 
+    def warning(self, design: Design, fished: Fished, units: Units) -> str:
+        """What else is wrong with how it is fished, in a sentence; or nothing."""
+        return ""
+
     def what_if(
         self,
         design: Design,
@@ -105,9 +110,22 @@ class FollowedTelling(Telling):
             lane=None,
             facts=(*(fact for fact in facts if fact is not None), *told),
             rules=rule_facts(design, units),
-            drift=self.judgement.drift(fished, units),
+            drift=self._drift(design, fished, ask, units),
             depth_cord=self.judgement.depth(fished, ask, units),
         )
+
+    def _drift(self, design: Design, fished: Fished, ask: WaterAsk, units: Units) -> Measure:
+        """The drift cord; where a longer drift might do, that its length is taken and not told."""
+        measure = self.judgement.drift(fished, units)
+        warned = self.warning(design, fished, units)
+        if warned:
+            marginal = measure.standing == "right"
+            measure = replace(measure, why=f"{measure.why} {warned}", marginal=marginal)
+        if measure.standing != "too little" or not self.way.drifts or ask.drift_m is not None:
+            return measure
+        taken = units.on_spool(self.way.drift_m(design, ask)).text
+        why = f"{measure.why} A drift of {taken} is taken: say yours."
+        return replace(measure, why=why)
 
 
 def wanted_field(ask: WaterAsk, units: Units) -> Field:
@@ -116,6 +134,16 @@ def wanted_field(ask: WaterAsk, units: Units) -> Field:
     return Field("wanted", "Depth wanted", wanted, "by the bed")
 
 
+def drift_field(way: Way, design: Design, ask: WaterAsk, units: Units) -> Field:
+    """How long a drift is fished before the next cast."""
+    return Field("drift", "A drift is", units.on_spool(way.drift_m(design, ask)).text)
+
+
+def lands_field(ask: WaterAsk) -> Field:
+    """How far off the flies land, of what is out."""
+    return Field("lands", "Lands at, of its reach", f"{ask.lands:.0%}")
+
+
 def line_field(ask: WaterAsk, units: Units) -> Field:
     """The line that is out on the water."""
-    return Field("line", "Line out", units.length(ask.line_m).text)
+    return Field("line", "Line out", units.on_spool(ask.line_m).text)

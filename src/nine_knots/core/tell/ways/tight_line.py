@@ -13,12 +13,20 @@ from nine_knots.core.models.water.way import Fishing
 from nine_knots.core.models.ways.tight_line import TIGHT_LINE, out_m
 from nine_knots.core.physics.stepper import Leg, history
 from nine_knots.core.tell.water_stage.reading import Aside, Field
-from nine_knots.core.tell.water_stage.telling import FollowedTelling, Told, wanted_field
+from nine_knots.core.tell.water_stage.telling import (
+    FollowedTelling,
+    Told,
+    drift_field,
+    lands_field,
+    wanted_field,
+)
 from nine_knots.core.trade.design import Design
 
 SLOWER = 0.85  # of the lead
 STOPPED_S = 4.0
 HARDLY_M = 0.03
+UNDER_M = 0.1  # of the sighter under water, from which it is said
+WET_M = 0.01
 
 
 class TightLineTelling(FollowedTelling):
@@ -36,6 +44,8 @@ class TightLineTelling(FollowedTelling):
             Field("lead", "Led, of the pace", f"{ask.lead:.0%}"),
             Field("tip", "Rod tip up", units.length(ask.tip_m).text),
             Field("out", "Beyond the tip", out),
+            lands_field(ask),
+            drift_field(self.way, design, ask, units),
         )
 
     def own_facts(
@@ -48,9 +58,32 @@ class TightLineTelling(FollowedTelling):
         """How it is led."""
         return (_led(ask, units),)
 
+    def warning(self, design: Design, fished: Fished, units: Units) -> str:
+        """A sighter that goes under water while the flies fish shows nothing."""
+        under_m = sighter_under_m(design, fished)
+        if under_m < UNDER_M:
+            return ""
+        deep = units.length(units.snap_length(under_m)).text
+        return f"{deep} of the sighter are under water: more tippet below it, or a higher tip."
+
     def what_if(self, design: Design, fished: Fished, ask: WaterAsk, units: Units) -> Told:
         """Led slower, and stopped where the fly is lowest."""
         return _led_otherwise(design, fished, ask, units)
+
+
+def sighter_under_m(design: Design, fished: Fished) -> float:
+    """How much of the sighter is under water, in m, where the flies are lowest."""
+    history, rig = fished.fishing.history, fished.fishing.rig
+    places = history.places[int(history.places[:, rig.lowest.node, 1].argmin())]
+    under = 0.0
+    for part in rig.parts:
+        if part.piece < 0 or part.dropper or design.leader.pieces[part.piece].role != "sighter":
+            continue
+        reach = rig.tree.reach[list(part.nodes)]
+        wet = places[list(part.nodes), 1] < fished.fishing.stream.depth_m - WET_M
+        if wet.any():
+            under += float(reach[-1] - reach[int(wet.argmax())])
+    return under
 
 
 def _led(ask: WaterAsk, units: Units) -> Fact:

@@ -28,6 +28,7 @@ KnotKey = Literal[
     "palomar",
     "non-slip-loop",
     "haywire",
+    "two-overhand-loop",
 ]
 HEAVY_M = 22.5 * THOU_M  # 4 turns from here up [P]
 STOUT_M = 16.5 * THOU_M  # 5 turns from here up; "heavy mono" of which some knots are shy [P]
@@ -125,8 +126,10 @@ _TABLE = (
         held_m=0.065,
         turns_fine=2,
         turns_heavy=2,
-        most_m=STOUT_M,
-        tags="Both tags leave along their own strand's way.",
+        wires=("wire-soft",),
+        dropper="the tag that points to the fly",
+        tags="Both tags leave along their own strand's way; the one towards the fly is the end of "
+        "the upper piece.",
         note="Takes unlike sizes; leaves a bend in thick material.",
     ),
     Knot(
@@ -139,9 +142,9 @@ _TABLE = (
         held_m=0.075,
         turns_fine=3,
         turns_heavy=3,
-        most_m=STOUT_M,
         dropper="the tag that points to the fly",
-        tags="Both tags leave along their own strand's way; the lower one may carry a dropper.",
+        tags="Both tags leave along their own strand's way; the one towards the fly, the end of "
+        "the upper piece, may carry a dropper.",
         note="For fluorocarbon and for dropper tags.",
     ),
     Knot(
@@ -248,6 +251,19 @@ _TABLE = (
         wires=("wire-soft",),
         tags="The tag leaves beside the loop, in line with it.",
         note="The fly swings free on stiff tippet.",
+    ),
+    Knot(
+        key="two-overhand-loop",
+        title="two-overhand loop",
+        place="eye",
+        kept=0.60,
+        spread=0.09,
+        held_m=0.08,
+        turns_fine=1,
+        turns_heavy=1,
+        wires=("wire-soft",),
+        tags="The tag leaves beside the second overhand; it may be left a little long.",
+        note="Quick to tie in stout mono, and the fly swings; it keeps little, so for bite pieces.",
     ),
     Knot(
         key="haywire",

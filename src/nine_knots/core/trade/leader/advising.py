@@ -5,16 +5,28 @@ Rules of common practice [P]; the limits of single knots stand in their table.
 
 from dataclasses import dataclass
 
-from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.trade.knots import KNOTS, STOUT_M
-from nine_knots.core.trade.leader.joining import eye_knot, joint_between, line_joint, ring_between
+from nine_knots.core.trade.leader.joining import (
+    ROUNDING_M,
+    THIN_LOOP_M,
+    blood_fits,
+    eye_knot,
+    joint_between,
+    line_joint,
+    ring_between,
+)
 from nine_knots.core.trade.leader.joints import Dropper, Joint
 from nine_knots.core.trade.leader.leader import Leader
 from nine_knots.core.trade.leader.pieces import LevelPiece, TaperedPiece
 from nine_knots.core.trade.tackle import Fly, FlyLine
 
-THIN_LOOP_M = 12.0 * THOU_M  # a thinner loop cuts into a coated loop [P: 0X to 2X]
 REVERSED = 1.08  # thicker after thinner by more than this runs backwards
+
+PARTED = {
+    "ring": "no step at all to a knot, and the leader above it lasts the season.",
+    "swivel": "parts the two, takes the twist out, and keeps shot from slipping.",
+}
+A_SNAP = "flies are changed without cutting the wire; a little more weight at the fly's nose."
 
 Piece = LevelPiece | TaperedPiece
 
@@ -54,12 +66,14 @@ def advise(leader: Leader, number: int, line: FlyLine, fly: Fly) -> JointAdvice:
         return JointAdvice(best, other, _faults_at_the_line(tied, leader.pieces[0], line, best))
     if number == len(leader.pieces):
         best, other = _at_the_fly(leader.pieces[-1], fly)
-        return JointAdvice(best, other, _faults_of_knots(tied, (leader.pieces[-1],), best))
+        return JointAdvice(best, other, _faults_of_knots(tied, (leader.pieces[-1],), best, True))
     above, below = leader.pieces[number - 1], leader.pieces[number]
     if tied.fly is not None:
         best, other = _in_line(tied, above, below)
         return JointAdvice(best, other, _faults_of_knots(tied, (above, below), best))
     best, other = _between(above, below)
+    if tied.kind in PARTED and best.joint.kind not in PARTED:
+        best, other = _chosen(tied.remade(dropper=None), PARTED[tied.kind]), best
     if tied.dropper is not None:
         best, other = _with_dropper(best, tied.dropper), _with_dropper(other, tied.dropper)
     faults = (*_faults_of_knots(tied, (above, below), best), *_faults_between(tied, above, below))
@@ -73,6 +87,8 @@ def choice_title(joint: Joint) -> str:
         return name
     if joint.kind == "loops":
         return f"loop to loop, {name}"
+    if joint.kind == "snap":
+        return f"snap, {name}"
     if joint.kind == "fly":
         return f"fly in line, tied from the {joint.tied_from}"
     return f"{joint.kind} between two knots"
@@ -93,15 +109,23 @@ def _at_the_line(butt: Piece, line: FlyLine) -> tuple[KnotChoice, KnotChoice]:
         "slimmer, runs through the guides; each renewal wears some two inches of the line's taper "
         "back, and a cut tip floats less well.",
     )
-    nailed = line_joint(line).kind == "knot" or butt.upper_diameter_m < THIN_LOOP_M
-    return (nail, keep) if nailed else (keep, nail)
+    best = line_joint(line, butt)
+    if best.knot == "uni":
+        return _chosen(
+            best, "so thin a loop would cut the line's loop; knotted to it, nothing saws."
+        ), _chosen(
+            Joint(knot="nail"), "slimmest where the line's own tip is tied to, its loop cut off."
+        )
+    return (nail, keep) if best.kind == "knot" else (keep, nail)
 
 
 def _at_the_fly(tippet: Piece, fly: Fly) -> tuple[KnotChoice, KnotChoice]:
     best = eye_knot(tippet, fly)
     if best.knot == "haywire":
         said = "the only knot that single-strand wire keeps."
-        return _chosen(best, said), _chosen(best, "no school ties another: all else slips.")
+        return _chosen(best, said), _chosen(_snapped(best), A_SNAP)
+    if _is_wire(tippet):
+        return _chosen(best, "the fly swings free on the wire."), _chosen(_snapped(best), A_SNAP)
     if best.knot == "non-slip-loop":
         return _chosen(best, "the fly swings free on stiff tippet."), _chosen(
             Joint(knot="uni"), "snugged on the eye it tracks straighter and tangles less."
@@ -115,14 +139,27 @@ def _at_the_fly(tippet: Piece, fly: Fly) -> tuple[KnotChoice, KnotChoice]:
     )
 
 
+def _is_wire(piece: Piece) -> bool:
+    return piece.strand.substance.family == "wire"
+
+
+def _snapped(tied: Joint) -> Joint:
+    """A snap in the fly's place, on the knot that suits the end; a loop has no use there."""
+    return Joint(kind="snap", knot="improved-clinch" if tied.knot == "non-slip-loop" else tied.knot)
+
+
 def _between(above: Piece, below: Piece) -> tuple[KnotChoice, KnotChoice]:
     best = joint_between(above, below)
     families = {above.strand.substance.family, below.strand.substance.family}
     thick_m = max(above.lower_diameter_m, below.upper_diameter_m)
     ring = ring_between(above, below)
     if "wire" in families:
-        return _chosen(best, "joins wire to mono and takes the twist out."), _chosen(
-            Joint(knot="albright"), "slimmer, through soft stranded wire only."
+        swivel = _chosen(best, "joins wire to mono and takes the twist out.")
+        if "wire-single" in (above.strand.material, below.strand.material):
+            return swivel, _chosen(ring, "lighter than a swivel; lets the twist be.")
+        return swivel, _chosen(
+            Joint(knot="double-surgeons"),
+            "no metal between, for soft stranded wire: it keeps less, and kinks the wire for good.",
         )
     if "braid" in families:
         return _chosen(best, "a braided loop is looped on, not knotted."), _chosen(
@@ -133,21 +170,20 @@ def _between(above: Piece, below: Piece) -> tuple[KnotChoice, KnotChoice]:
         why = "fluorocarbon straight to nylon is a weak spot"
         if best.kind == "ring":
             return _chosen(best, f"{why}; a ring keeps them apart."), _chosen(
-                Joint(knot="double-uni"), "no metal in the leader; more turns than in nylon alone."
+                _unlike(above, below), "no metal in the leader; a little weaker than the ring."
             )
         return _chosen(best, f"{why}: three turns hold where two slip."), _chosen(
             ring, "the other school keeps the two apart with a ring, and the leader for a season."
         )
     if best.knot == "blood" and best.kind == "knot":
         return _chosen(best, "like sizes: slim and straight, whatever the thickness."), _chosen(
-            Joint(knot="double-uni" if thick_m >= STOUT_M else "double-surgeons"),
-            "the easiest with numb fingers or no light."
-            if thick_m < STOUT_M
-            else "each half drawn up by itself, where heavy mono will not seat.",
+            Joint(knot="double-surgeons"),
+            "the easiest with numb fingers or no light"
+            + ("." if thick_m < STOUT_M else "; in stout mono it is bulky and leaves a bend."),
         )
     if best.kind == "ring":
         return _chosen(best, "too unlike for one knot: a ring takes any two sizes."), _chosen(
-            Joint(knot="triple-surgeons" if thick_m < STOUT_M else "albright"),
+            Joint(knot="triple-surgeons"),
             "no metal, for those who carry no rings; weaker at such a step.",
         )
     if best.knot == "albright":
@@ -158,9 +194,20 @@ def _between(above: Piece, below: Piece) -> tuple[KnotChoice, KnotChoice]:
         return _chosen(best, "unlike sizes in stout mono: each half seats by itself."), _chosen(
             Joint(knot="albright"), "slimmer, and takes any step; needs a patient hand."
         )
+    if thick_m >= STOUT_M:
+        return _chosen(best, "takes unlike sizes; in stout mono bulky, with a bend."), _chosen(
+            Joint(knot="double-uni"), "each half seats by itself; slower, and straighter."
+        )
     return _chosen(best, "takes unlike sizes, and ties in the dark."), _chosen(
-        Joint(knot="blood"), "slimmer, but shy of a step of more than .003 in (0.08 mm)."
+        ring, "no step at all to a knot, and the leader above lasts the season."
     )
+
+
+def _unlike(above: Piece, below: Piece) -> Joint:
+    """The knot of those who tie fluorocarbon straight to nylon: blood for like sizes."""
+    if blood_fits(above.lower_diameter_m, below.upper_diameter_m):
+        return Joint(knot="blood")
+    return Joint(knot="double-uni")
 
 
 def _in_line(tied: Joint, above: Piece, below: Piece) -> tuple[KnotChoice, KnotChoice]:
@@ -184,8 +231,9 @@ def _in_line(tied: Joint, above: Piece, below: Piece) -> tuple[KnotChoice, KnotC
 def _with_dropper(choice: KnotChoice, dropper: Dropper) -> KnotChoice:
     """The choice with the dropper that is there; a knot without a tag gives way to one with."""
     joint, reason = choice.joint, choice.reason
-    if joint.kind == "knot" and not KNOTS[joint.knot].dropper:
-        joint, reason = Joint(knot="triple-surgeons"), "its lower tag carries the dropper."
+    if joint.kind == "knot" and not joint.leaves_a_tag:
+        joint = Joint(knot="triple-surgeons")
+        reason = "its tag towards the fly carries the dropper."
     return _chosen(joint.remade(dropper=dropper), reason)
 
 
@@ -200,38 +248,39 @@ def _faults_at_the_line(
                 best.joint,
             ),
         )
-    if tied.kind == "loops" and butt.upper_diameter_m < THIN_LOOP_M:
+    if tied.kind == "loops" and butt.upper_diameter_m < THIN_LOOP_M - ROUNDING_M:
         return (
             Fault(
                 "So thin a loop cuts into the line's coated loop.",
-                "Put a short butt of .018 in (0.45 mm) or more between, or nail it on.",
-                Joint(knot="nail"),
+                "Knot it to the loop, or loop a short butt of 40 lb (.024 in, 0.6 mm) between.",
+                Joint(knot="uni"),
             ),
         )
     return _faults_of_knots(tied, (butt,), best)
 
 
-def _faults_of_knots(tied: Joint, pieces: tuple[Piece, ...], best: KnotChoice) -> tuple[Fault, ...]:
-    """Knots in material, thickness or steps that they are not for."""
-    used = [(tied.knot, pieces[-1])]
-    if tied.kind == "knot":
-        used += [(tied.knot, piece) for piece in pieces[:-1]]
-    elif tied.upper_knot is not None:
-        used.append((tied.upper_knot, pieces[0]))
+def _faults_of_knots(
+    tied: Joint, pieces: tuple[Piece, ...], best: KnotChoice, at_the_fly: bool = False
+) -> tuple[Fault, ...]:
+    """Knots in material or thickness that they are not for, by the end that is tied."""
+    used = [(tied.knot, pieces[-1], pieces[-1].upper_diameter_m)]
+    if len(pieces) == 1 and at_the_fly:
+        used = [(tied.knot, pieces[0], pieces[0].lower_diameter_m)]
+    upper_key = tied.knot if tied.kind == "knot" else tied.upper_knot
+    if len(pieces) > 1 and upper_key is not None:
+        used.append((upper_key, pieces[0], pieces[0].lower_diameter_m))
     faults: dict[str, Fault] = {}
-    for key, piece in used:
+    for key, piece, thick_m in used:
         knot, stuff = KNOTS[key], piece.strand.substance
-        thick_m = max(piece.upper_diameter_m, piece.lower_diameter_m)
         what = ""
         if stuff.family == "wire" and piece.strand.material not in knot.wires:
-            what = f"A {knot.title} does not hold in {stuff.title}."
+            what = f"{with_article(knot.title)} does not hold in {stuff.title}."
         elif stuff.family != "wire" and not knot.mono:
-            what = f"A {knot.title} is for wire only."
+            what = f"{with_article(knot.title)} is for wire only."
         elif knot.most_m and stuff.family != "wire" and thick_m >= knot.most_m:
-            why = "leaves a bend" if "surgeons" in key else "does not seat"
-            what = f"A {knot.title} {why} in mono as heavy as this."
+            what = f"{with_article(knot.title)} does not seat in mono as heavy as this."
         if what:
-            faults[what] = Fault(what, f"Tie a {best.title}.", best.joint)
+            faults[what] = Fault(what, f"Tie {with_article(best.title, False)}.", best.joint)
     return tuple(faults.values())
 
 
@@ -241,25 +290,38 @@ def _faults_between(tied: Joint, above: Piece, below: Piece) -> tuple[Fault, ...
     knot = KNOTS[tied.knot]
     families = {above.strand.substance.family, below.strand.substance.family}
     best = joint_between(above, below)
-    mend = f"Tie a {choice_title(best)}."
-    if tied.kind == "knot":
-        step_m = abs(upper_m - lower_m)
-        if knot.most_step_m and step_m > knot.most_step_m + 1e-9:
-            what = f"The step is too great for a {knot.title}: the thinner strand slips or cuts."
+    mend = f"Tie {with_article(choice_title(best), False)}."
+    if tied.kind == "knot" and tied.doubled is None:
+        if _too_great(tied, upper_m, lower_m):
+            named = with_article(knot.title, False)
+            what = f"The step is too great for {named}: the thinner strand slips or cuts."
             faults.append(Fault(what, mend, best if best != tied else ring_between(above, below)))
-        if families == {"nylon", "fluorocarbon"} and tied.knot not in (
-            "triple-surgeons",
-            "double-uni",
-        ):
-            what = "Fluorocarbon tied straight to nylon is a weak spot."
+        if families == {"nylon", "fluorocarbon"} and tied.knot in ("albright", "double-surgeons"):
+            named = with_article(knot.title)
+            what = f"{named} from fluorocarbon to nylon slips more than it needs to."
             faults.append(Fault(what, mend, best))
-    if tied.dropper is not None and tied.kind == "knot" and not knot.dropper:
-        what = f"A {knot.title} leaves no tag for a dropper."
+    if tied.dropper is not None and tied.kind == "knot" and not tied.leaves_a_tag:
+        what = f"{with_article(knot.title)} leaves no tag for a dropper."
         instead = tied.remade(knot="triple-surgeons")
-        faults.append(Fault(what, "Tie a triple surgeon's, and use its lower tag.", instead))
+        faults.append(
+            Fault(what, "Tie a triple surgeon's, and use the tag towards the fly.", instead)
+        )
     heavier = lower_m > REVERSED * upper_m and below.role != "bite"
-    if heavier and "wire" not in families:
+    if heavier and "wire" not in families and not tied.is_ring:
         faults.append(
             Fault("Thicker material follows thinner.", "Change the two, or step down here.", None)
         )
     return tuple(faults)
+
+
+def _too_great(tied: Joint, upper_m: float, lower_m: float) -> bool:
+    if tied.knot == "blood":
+        return not blood_fits(upper_m, lower_m)
+    most_m = KNOTS[tied.knot].most_step_m
+    return most_m is not None and abs(upper_m - lower_m) > most_m + ROUNDING_M
+
+
+def with_article(name: str, begins: bool = True) -> str:
+    """A name with its article: ``an improved clinch``, ``a ring between two knots``."""
+    article = "an" if name[0] in "aeio" else "a"
+    return f"{article.capitalize() if begins else article} {name}"

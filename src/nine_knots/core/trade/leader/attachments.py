@@ -23,6 +23,8 @@ SHOT_G = {
     "no. 8": 0.06,
     "no. 10": 0.04,
 }
+SHOT_ALSO = {"3/0": "AAA", "AA": "AAA"}
+"""Other names of the same sizes [P]."""
 SHOT_DENSITY: dict[ShotMetal, float] = {"lead": 11_340.0, "tin": 7_290.0}
 SHOT_FILL = 0.92  # of its outline: the split [M]
 FLOAT_DENSITY = 220.0  # kg/m³ of an indicator with its fittings [G]
@@ -50,6 +52,10 @@ class Attachment(Frozen):
         if self.kind == "indicator" and self.diameter_m is None:
             raise ValueError("an indicator needs its diameter")
         return self
+
+    def moved(self, by_m: float) -> "Attachment":
+        """The same so many metres further from the point fly."""
+        return self.model_copy(update={"above_end_m": self.above_end_m + by_m})
 
     @property
     def shot_m(self) -> float:

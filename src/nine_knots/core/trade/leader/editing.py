@@ -21,9 +21,10 @@ from nine_knots.core.trade.leader.edits import (
     StepStock,
     UseStock,
 )
-from nine_knots.core.trade.leader.joining import eye_knot, joint_between
+from nine_knots.core.trade.leader.joining import joint_between, kept_at_the_fly, kept_on
 from nine_knots.core.trade.leader.joints import Joint
 from nine_knots.core.trade.leader.leader import Leader
+from nine_knots.core.trade.leader.more_flies import add_fly
 from nine_knots.core.trade.leader.pieces import LevelPiece, Role, TaperedPiece
 from nine_knots.core.trade.leader.resizing import (
     SHORTEST_PIECE_M,
@@ -34,6 +35,7 @@ from nine_knots.core.trade.leader.resizing import (
     rebuilt,
     resized,
     set_length,
+    split_at,
     with_piece,
 )
 from nine_knots.core.trade.leader.rigging import RIG_ACTS
@@ -81,10 +83,8 @@ def _check_index(leader: Leader, edit: Any) -> None:
 def _on_stock(piece: LevelPiece | TaperedPiece, item: Spool | Packet) -> LevelPiece | TaperedPiece:
     if isinstance(item, Spool):
         return LevelPiece(role=piece.role, strand=item.strand, length_m=piece.length_m)
-    made_m = item.strand.profile.length_m
-    return TaperedPiece(
-        role=piece.role, strand=item.strand, cut_tip_m=max(0.0, made_m - piece.length_m)
-    )
+    # as it is sold: what is to be cut off is asked for by itself
+    return TaperedPiece(role=piece.role, strand=item.strand)
 
 
 def _use_stock(leader: Leader, edit: UseStock, bench: Workbench) -> Leader:
@@ -99,11 +99,11 @@ def _restocked(leader: Leader, index: int, item: Spool | Packet, bench: Workbenc
     if new.strand.substance.family != old.strand.substance.family:
         # the knots that held the old material may not hold the new one
         if index > 0:
-            joints[index] = _tied(joints[index], joint_between(pieces[index - 1], new))
+            joints[index] = kept_on(joints[index], pieces[index - 1], new)
         if index + 1 < len(pieces):
-            joints[index + 1] = _tied(joints[index + 1], joint_between(new, pieces[index + 1]))
+            joints[index + 1] = kept_on(joints[index + 1], new, pieces[index + 1])
         else:
-            joints[-1] = _tied(joints[-1], eye_knot(new, bench.fly))
+            joints[-1] = kept_at_the_fly(joints[-1], new, bench.fly)
     return rebuilt(leader, pieces, joints)
 
 
@@ -147,14 +147,7 @@ def _split(leader: Leader, edit: Split, bench: Workbench) -> Leader:
             where=f"leader.pieces.{edit.piece}",
             mend=f"Lengthen it to {bench.units.length(2 * SHORTEST_PIECE_M).text} or more.",
         )
-    upper_m = bench.units.snap_length(piece.length_m * edit.share)
-    upper_m = min(max(upper_m, SHORTEST_PIECE_M), piece.length_m - SHORTEST_PIECE_M)
-    lower_m = piece.length_m - upper_m
-    upper, lower = resized(piece, upper_m, "tip"), resized(piece, lower_m, "butt")
-    pieces, joints = list(leader.pieces), list(leader.joints)
-    pieces[edit.piece : edit.piece + 1] = [upper, lower]
-    joints.insert(edit.piece + 1, joint_between(upper, lower))
-    return rebuilt(leader, pieces, joints)
+    return split_at(leader, edit.piece, piece.length_m * edit.share, bench)
 
 
 def _merge(leader: Leader, edit: Merge, bench: Workbench) -> Leader:  # noqa: ARG001
@@ -187,9 +180,10 @@ def _insert(leader: Leader, edit: Insert, bench: Workbench) -> Leader:
         near, role = pieces[-1].lower_diameter_m - 25.4e-6, "tippet"
     else:
         near, role = (pieces[k - 1].lower_diameter_m + pieces[k].upper_diameter_m) / 2, "taper"
+    spool = bench.thinner_than(pieces[-1]) if k == len(pieces) else None
     new = LevelPiece(
         role=role,
-        strand=bench.nearest(near).strand,
+        strand=(spool or bench.nearest(near)).strand,
         length_m=bench.units.snap_length(NEW_PIECE_M),
     )
     pieces.insert(k, new)
@@ -224,9 +218,7 @@ def _delete(leader: Leader, edit: Delete, bench: Workbench) -> Leader:  # noqa: 
 
 
 def _set_joint(leader: Leader, edit: SetJoint, bench: Workbench) -> Leader:  # noqa: ARG001
-    joints = list(leader.joints)
-    joints[edit.joint] = edit.tied
-    return rebuilt(leader, list(leader.pieces), joints)
+    return leader.with_joint(edit.joint, edit.tied)
 
 
 _ACTS: dict[str, Callable[[Leader, Any, Workbench], Leader]] = {
@@ -244,4 +236,5 @@ _ACTS: dict[str, Callable[[Leader, Any, Workbench], Leader]] = {
     "delete": _delete,
     "set-joint": _set_joint,
     **RIG_ACTS,
+    "add-fly": add_fly,
 }

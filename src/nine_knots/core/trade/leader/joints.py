@@ -10,7 +10,7 @@ from nine_knots.core.trade.knots import KNOTS, KnotKey
 from nine_knots.core.trade.strand import Strand
 from nine_knots.core.trade.tackle import Fly
 
-JointKind = Literal["knot", "loops", "ring", "swivel", "fly"]
+JointKind = Literal["knot", "loops", "ring", "swivel", "fly", "snap"]
 
 LONGEST_TAG_M = 1.5
 SHORTEST_TAG_M = 0.08  # on which a fly still swings clear [P: 10 to 14 in is usual]
@@ -49,7 +49,9 @@ class Joint(Frozen):
     ``knot`` is the knot itself, or at loops, a ring or a swivel the knot in the piece below;
     ``upper_knot`` is then the knot in the piece above (None at the line, whose loop is its own).
     A joint of kind ``fly`` is a fly in line: the piece above is tied to its eye, the piece below
-    to its bend or its eye, as ``tied_from`` says.
+    to its bend or its eye, as ``tied_from`` says. A ``snap`` is tied to the leader's end and holds
+    the fly. ``doubled`` says which piece's end is doubled
+    by a bimini twist before the knot is tied.
     """
 
     kind: JointKind = "knot"
@@ -58,17 +60,32 @@ class Joint(Frozen):
     dropper: Dropper | None = None
     fly: Fly | None = None
     tied_from: Literal["bend", "eye"] | None = None
+    doubled: Literal["upper", "lower"] | None = None
+
+    @property
+    def is_ring(self) -> bool:
+        """Whether it is a ring or a swivel, which parts two sizes."""
+        return self.kind in ("ring", "swivel")
+
+    @property
+    def leaves_a_tag(self) -> bool:
+        """Whether its knot has a tag that may carry a dropper."""
+        return bool(KNOTS[self.knot].dropper)
 
     @model_validator(mode="after")
     def _knots_fit_the_kind(self) -> "Joint":
-        if self.kind == "knot" and self.upper_knot is not None:
+        if self.kind in ("knot", "snap") and self.upper_knot is not None:
             raise ValueError("a joint tied as one knot has no upper_knot")
-        place = {"loops": "loop", "ring": "eye", "swivel": "eye", "fly": "eye"}.get(self.kind)
+        place = {"loops": "loop", "ring": "eye", "swivel": "eye", "fly": "eye", "snap": "eye"}.get(
+            self.kind
+        )
         for key in (self.knot, self.upper_knot):
             if place and key and KNOTS[key].place != place:
                 raise ValueError(f"a {KNOTS[key].title} is no knot for {self.kind}")
         if len({self.kind == "fly", self.fly is not None, self.tied_from is not None}) > 1:
             raise ValueError("a fly in line and where it is tied from go with the kind fly")
-        if self.dropper is not None and self.kind == "fly":
-            raise ValueError("a fly in line carries no dropper")
+        if self.doubled is not None and self.kind != "knot":
+            raise ValueError("an end is doubled before a knot, not before a ring or loops")
+        if self.dropper is not None and self.kind in ("fly", "snap"):
+            raise ValueError("a fly in line or a snap carries no dropper")
         return self

@@ -1,6 +1,7 @@
 """A leader: pieces and joints in order, with what hangs along it."""
 
 from itertools import accumulate
+from typing import Literal
 
 from pydantic import Field, model_validator
 
@@ -12,18 +13,22 @@ from nine_knots.core.trade.leader.joints import Dropper, Joint
 from nine_knots.core.trade.leader.pieces import Piece
 from nine_knots.core.trade.tackle import Fly
 
+HangsFrom = Literal["line", "ring", "swivel"]
+
 
 class Leader(Frozen):
     """Pieces from the line's tip to the fly, one joint more than pieces, things along it.
 
     Joint 0 ties the leader to the line, the last joint ties on the fly. ``school`` names the
-    school of taper that it follows, by which it is judged.
+    school of taper that it follows, by which it is judged. A lower rig, tied by itself, hangs from
+    a ring or a swivel.
     """
 
     pieces: Several[Piece] = Field(min_length=1, max_length=MOST_PIECES)
     joints: Several[Joint] = Field(min_length=2, max_length=MOST_PIECES + 1)
     attachments: Several[Attachment] = Field(default=(), max_length=40)
     school: Key | None = None
+    hangs_from: HangsFrom = Field(default="line", description="what its upper end is tied to")
 
     @model_validator(mode="after")
     def _hangs_together(self) -> "Leader":
@@ -48,19 +53,26 @@ class Leader(Frozen):
         for number, joint in enumerate(self.joints):
             if joint.kind in ("ring", "swivel", "fly") and number in (0, last):
                 raise ValueError(f"joint {number}: a {joint.kind} joins two pieces of the leader")
+            if joint.kind == "snap" and number != last:
+                raise ValueError(f"joint {number}: a snap holds the fly at the leader's end")
             if joint.dropper and number in (0, last):
                 raise ValueError(f"joint {number}: a dropper leaves between two pieces")
             if joint.kind == "loops":
                 if number == last or (joint.upper_knot is None) != (number == 0):
                     raise ValueError(f"joint {number}: loops need a loop knot on each own piece")
             elif joint.kind == "knot":
-                wanted = "line" if number == 0 else "eye" if number == last else "between"
-                if KNOTS[joint.knot].place != wanted:
+                wanted = ("line", "eye") if number == 0 else ("between",)
+                wanted = ("eye",) if number == last else wanted  # to the line's loop, or the fly
+                if KNOTS[joint.knot].place not in wanted:
                     raise ValueError(
                         f"joint {number}: a {KNOTS[joint.knot].title} does not go there"
                     )
-            elif joint.upper_knot is None:
+            elif joint.upper_knot is None and joint.kind != "snap":
                 raise ValueError(f"joint {number}: a {joint.kind} needs a knot on either side")
+
+    def with_joint(self, number: int, joint: Joint) -> "Leader":
+        """The leader with one joint tied otherwise."""
+        return self.remade(joints=(*self.joints[:number], joint, *self.joints[number + 1 :]))
 
     @property
     def length_m(self) -> float:
@@ -91,6 +103,12 @@ class Leader(Frozen):
     def indicator(self) -> Attachment | None:
         """The indicator, where there is one."""
         return next((one for one in self.attachments if one.kind == "indicator"), None)
+
+    @property
+    def greased_m(self) -> float:
+        """How far from the line's tip it is greased, in metres; nothing where it is not."""
+        marks = (one.above_end_m for one in self.attachments if one.kind == "grease")
+        return max((self.length_m - above for above in marks), default=0.0)
 
     @property
     def tippet_diameter_m(self) -> float:

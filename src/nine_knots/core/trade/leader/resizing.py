@@ -9,6 +9,7 @@ from nine_knots.core.base.errors import EditRefused
 from nine_knots.core.base.limits import LONGEST_LEADER_M, MOST_PIECES
 from nine_knots.core.trade.leader.attachments import Attachment
 from nine_knots.core.trade.leader.edits import CutBack, MoveJoint, NudgeJoint, SetLength
+from nine_knots.core.trade.leader.joining import joint_between
 from nine_knots.core.trade.leader.joints import Joint
 from nine_knots.core.trade.leader.leader import Leader
 from nine_knots.core.trade.leader.pieces import LevelPiece, TaperedPiece
@@ -29,6 +30,7 @@ def rebuilt(leader: Leader, pieces: list[Any], joints: list[Joint]) -> Leader:
         joints=tuple(joints),
         attachments=tuple(_within(thing, most_m) for thing in leader.attachments),
         school=leader.school,
+        hangs_from=leader.hangs_from,
     )
 
 
@@ -63,6 +65,19 @@ def resized(
     if end == "tip":
         return piece.remade(cut_tip_m=max(0.0, piece.cut_tip_m - grown))
     return piece.remade(cut_butt_m=max(0.0, piece.cut_butt_m - grown))
+
+
+def split_at(leader: Leader, index: int, upper_m: float, bench: Workbench) -> Leader:
+    """A piece in two, about so much of it (m) above, with the joint that suits both ends."""
+    piece = leader.pieces[index]
+    upper_m = bench.units.snap_length(upper_m)
+    upper_m = min(max(upper_m, SHORTEST_PIECE_M), piece.length_m - SHORTEST_PIECE_M)
+    upper = resized(piece, upper_m, "tip")
+    lower = resized(piece, piece.length_m - upper_m, "butt")
+    pieces, joints = list(leader.pieces), list(leader.joints)
+    pieces[index : index + 1] = [upper, lower]
+    joints.insert(index + 1, joint_between(upper, lower))
+    return rebuilt(leader, pieces, joints)
 
 
 def move_joint(leader: Leader, edit: MoveJoint, bench: Workbench) -> Leader:

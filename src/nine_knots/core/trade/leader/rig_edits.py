@@ -113,6 +113,13 @@ class RemoveFlyInLine(Frozen):
     joint: int
 
 
+class AddFly(Frozen):
+    """Tie on another fly: on a tag above those that are there, or in line behind the point."""
+
+    act: Literal["add-fly"] = "add-fly"
+    how: Literal["tag", "behind"] = "tag"
+
+
 RigEdit = (
     HangOn
     | MoveThing
@@ -126,4 +133,5 @@ RigEdit = (
     | RemoveDropper
     | SetFlyInLine
     | RemoveFlyInLine
+    | AddFly
 )

@@ -5,8 +5,19 @@ from typing import Any
 
 from nine_knots.core.base.errors import EditRefused, NineKnotsError
 from nine_knots.core.base.units import parse_bead, parse_length, parse_mass
-from nine_knots.core.trade.leader.attachments import FLOATS_M, SHOT_G, Attachment, AttachmentKind
-from nine_knots.core.trade.leader.joining import eye_knot, joint_between
+from nine_knots.core.trade.leader.attachments import (
+    FLOATS_M,
+    SHOT_ALSO,
+    SHOT_G,
+    Attachment,
+    AttachmentKind,
+)
+from nine_knots.core.trade.leader.joining import (
+    dropper_of,
+    eye_knot,
+    joint_between,
+    with_a_tag,
+)
 from nine_knots.core.trade.leader.joints import SHORTEST_TAG_M, USED_BY_A_CHANGE_M, Dropper, Joint
 from nine_knots.core.trade.leader.leader import Leader
 from nine_knots.core.trade.leader.pieces import LevelPiece
@@ -37,12 +48,6 @@ SIGHTER_SHARE, FLOAT_SHARE, GREASE_ABOVE_M = 0.45, 0.6, 0.9  # of the leader; of
 def with_things(leader: Leader, things: list[Attachment]) -> Leader:
     """The leader with other things along it."""
     return leader.remade(attachments=tuple(things))
-
-
-def _with_joint(leader: Leader, number: int, joint: Joint) -> Leader:
-    joints = list(leader.joints)
-    joints[number] = joint
-    return leader.remade(joints=tuple(joints))
 
 
 def _usual_place_m(leader: Leader, kind: AttachmentKind, bench: Workbench) -> float:
@@ -90,6 +95,7 @@ def _nudge_thing(leader: Leader, edit: NudgeThing, bench: Workbench) -> Leader:
 
 def shot_kg(text: str) -> float:
     """A shot's mass in kg from its name (BB, no. 4) or its weight (0.4 g); Unreadable else."""
+    text = SHOT_ALSO.get(text.strip().upper(), text)
     plain = text.lower().replace(".", "").replace(" ", "").removeprefix("no")
     for name, grams in SHOT_G.items():
         if plain == name.lower().replace(".", "").replace(" ", "").removeprefix("no"):
@@ -156,13 +162,14 @@ def _inner(leader: Leader, joint: int) -> None:
         )
 
 
-def _set_dropper(leader: Leader, edit: SetDropper, bench: Workbench) -> Leader:
+def set_dropper(leader: Leader, edit: SetDropper, bench: Workbench) -> Leader:
+    """Tie a fly on a tag at a joint, or change the tag or the fly that is there."""
     _inner(leader, edit.joint)
     joint, below = leader.joints[edit.joint], leader.pieces[edit.joint]
     above = leader.pieces[edit.joint - 1]
     old = joint.dropper
     fly = edit.fly or (old.fly if old else bench.fly)
-    tag = edit.tag or (old.tag if old else "lower")
+    tag = edit.tag or (old.tag if old else "upper")
     strand = old.strand if old else None
     if edit.spool_id is not None:
         item = bench.find(edit.spool_id)
@@ -182,19 +189,10 @@ def _set_dropper(leader: Leader, edit: SetDropper, bench: Workbench) -> Leader:
     length = old.length_m if old else bench.units.snap_length(USUAL_TAG_M)
     if edit.length is not None:
         length = bench.length_m(edit.length)
-    as_piece = LevelPiece(role="tippet", strand=strand, length_m=length)
-    dropper = Dropper(
-        strand=strand, length_m=length, knot=eye_knot(as_piece, fly).knot, fly=fly, tag=tag
-    )
-    if joint.kind == "fly" or (joint.kind == "knot" and not _leaves_a_tag(joint)):
-        joint = joint_between(above, below)
-        if joint.kind == "knot" and not _leaves_a_tag(joint):
-            joint = Joint(knot="triple-surgeons")
-    return _with_joint(leader, edit.joint, joint.remade(dropper=dropper))
-
-
-def _leaves_a_tag(joint: Joint) -> bool:
-    return joint.knot in ("blood", "triple-surgeons", "double-surgeons")
+    dropper = dropper_of(strand, length, fly, tag)
+    if joint.kind == "fly" or (joint.kind == "knot" and not joint.leaves_a_tag):
+        joint = with_a_tag(joint_between(above, below))
+    return leader.with_joint(edit.joint, joint.remade(dropper=dropper))
 
 
 def _dropper(leader: Leader, joint: int) -> Dropper:
@@ -208,7 +206,7 @@ def _nudge_dropper(leader: Leader, edit: NudgeDropper, bench: Workbench) -> Lead
     old = _dropper(leader, edit.joint)
     step_m = 2.0 * bench.units.length_step_m
     length = bench.units.snap_length(max(step_m, old.length_m + edit.steps * step_m))
-    return _set_dropper(leader, SetDropper(joint=edit.joint, length=length), bench)
+    return set_dropper(leader, SetDropper(joint=edit.joint, length=length), bench)
 
 
 def _change_fly(leader: Leader, edit: ChangeFly, bench: Workbench) -> Leader:  # noqa: ARG001
@@ -221,12 +219,12 @@ def _change_fly(leader: Leader, edit: ChangeFly, bench: Workbench) -> Leader:  #
             mend="Retie the joint with a longer tag, or set the dropper's length.",
         )
     new = old.remade(length_m=left)
-    return _with_joint(leader, edit.joint, leader.joints[edit.joint].remade(dropper=new))
+    return leader.with_joint(edit.joint, leader.joints[edit.joint].remade(dropper=new))
 
 
 def _remove_dropper(leader: Leader, edit: RemoveDropper, bench: Workbench) -> Leader:  # noqa: ARG001
     _dropper(leader, edit.joint)
-    return _with_joint(leader, edit.joint, leader.joints[edit.joint].remade(dropper=None))
+    return leader.with_joint(edit.joint, leader.joints[edit.joint].remade(dropper=None))
 
 
 def _set_fly_in_line(leader: Leader, edit: SetFlyInLine, bench: Workbench) -> Leader:  # noqa: ARG001
@@ -236,14 +234,14 @@ def _set_fly_in_line(leader: Leader, edit: SetFlyInLine, bench: Workbench) -> Le
     if edit.tied_from == "bend" and lower == "non-slip-loop":
         lower = "improved-clinch"  # on a bend a loop slides about
     joint = Joint(kind="fly", knot=lower, upper_knot=upper, fly=edit.fly, tied_from=edit.tied_from)
-    return _with_joint(leader, edit.joint, joint)
+    return leader.with_joint(edit.joint, joint)
 
 
 def _remove_fly_in_line(leader: Leader, edit: RemoveFlyInLine, bench: Workbench) -> Leader:  # noqa: ARG001
     if leader.joints[edit.joint].fly is None:
         raise EditRefused("There is no fly in line here.", where="edit.joint", mend="Choose it.")
     usual = joint_between(leader.pieces[edit.joint - 1], leader.pieces[edit.joint])
-    return _with_joint(leader, edit.joint, usual)
+    return leader.with_joint(edit.joint, usual)
 
 
 RIG_ACTS: dict[str, Callable[[Leader, Any, Workbench], Leader]] = {
@@ -253,7 +251,7 @@ RIG_ACTS: dict[str, Callable[[Leader, Any, Workbench], Leader]] = {
     "set-thing": _set_thing,
     "step-thing": _step_thing,
     "take-off": _take_off,
-    "set-dropper": _set_dropper,
+    "set-dropper": set_dropper,
     "nudge-dropper": _nudge_dropper,
     "change-fly": _change_fly,
     "remove-dropper": _remove_dropper,

@@ -30,10 +30,14 @@ def place_of(joint: int, joints: int) -> Place:
     return "line" if joint == 0 else "fly" if joint == joints - 1 else "between"
 
 
-def _knots(place: str, title: str) -> TieGroup:
+def _knots(place: str, title: str, at_the_line: bool = False) -> TieGroup:
     return TieGroup(
         title,
-        tuple(WayToTie(k.title, Joint(knot=k.key)) for k in KNOTS.values() if k.place == place),
+        tuple(
+            WayToTie(k.title, Joint(knot=k.key))
+            for k in KNOTS.values()
+            if k.place == place and (k.mono or not at_the_line)
+        ),
     )
 
 
@@ -56,6 +60,7 @@ TIES: dict[Place, tuple[TieGroup, ...]] = {
     "line": (
         _joined("loop", "loops", "Loop to the line’s loop", above=False),
         _knots("line", "To the bare tip"),
+        _knots("eye", "Knotted to the line’s loop", at_the_line=True),
     ),
     "between": (
         _knots("between", "Knots"),
@@ -63,6 +68,9 @@ TIES: dict[Place, tuple[TieGroup, ...]] = {
         _joined("eye", "swivel", "Swivel"),
         _joined("loop", "loops", "Loop to loop"),
     ),
-    "fly": (_knots("eye", "To the fly"),),
+    "fly": (
+        _knots("eye", "To the fly"),
+        _joined("eye", "snap", "Snap that holds the fly", above=False),
+    ),
 }
 """All ties by their place."""

@@ -4,8 +4,12 @@ from dataclasses import dataclass
 
 from nine_knots.core.base.errors import EditRefused
 from nine_knots.core.base.units import Units, parse_length
+from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.trade.leader.pieces import LevelPiece, TaperedPiece
 from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand
 from nine_knots.core.trade.tackle import Fly
+
+THINNER_M = 0.4 * THOU_M  # by less than this two spools are of one thickness
 
 
 @dataclass(frozen=True)
@@ -47,6 +51,13 @@ class Workbench:
         return sorted(
             spools, key=lambda s: (s.strand.diameter_m, s.strand.stiffness_pa, s.spool_id)
         )
+
+    def thinner_than(self, piece: LevelPiece | TaperedPiece) -> Spool | None:
+        """The next thinner level spool of the same family; None where there is none."""
+        plain = self.level_by_thickness(like=piece.strand)
+        across_m = piece.lower_diameter_m - THINNER_M
+        thinner = [spool for spool in plain if spool.strand.diameter_m <= across_m]
+        return thinner[-1] if thinner else None
 
     def nearest(self, diameter_m: float) -> Spool:
         """The level spool nearest in diameter, or EditRefused on an empty shelf."""

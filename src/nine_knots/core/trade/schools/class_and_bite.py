@@ -1,49 +1,39 @@
 """Class and bite: butt, middle, a class tippet of known strength, and a bite piece for teeth."""
 
 from nine_knots.core.base.units.factors import INCH_M
-from nine_knots.core.trade.schools.by_strength import times_as_strong_m
+from nine_knots.core.trade.materials import MaterialKey
+from nine_knots.core.trade.schools.by_strength import by_label
 from nine_knots.core.trade.schools.by_water import feet
-from nine_knots.core.trade.schools.school import (
-    MIDDLE,
-    STIFF,
-    SUNK,
-    Brief,
-    Disagreement,
-    Plan,
-    PlannedPiece,
-    School,
-    Span,
-)
+from nine_knots.core.trade.schools.school import Brief, Disagreement, Plan, School, Span
+from nine_knots.core.trade.schools.suits import all_of, for_huge_fish, without_wire
 from nine_knots.core.trade.situation import Situation
+from nine_knots.core.trade.tippet import labels_n
 
 BITE_M = 10.0 * INCH_M  # under the record rule's 12 in, its knots counted [S: IGFA2023]
+BITE: tuple[MaterialKey, ...] = ("fluorocarbon", "nylon-stiff", "nylon-medium")
 LEAST_CLASS_M = 18.0 * INCH_M
-BITE_TIMES = 3.0  # its strength over the class tippet's [P]
+BUTT_TIMES, MIDDLE_TIMES, BITE_TIMES = 3.0, 2.5, 3.0  # strength over the class tippet's [P]
+LINE_STEPS = (0.25, 14.0)  # 60 lb on a 10- to 12-weight is usual [P]
 
 
 def _span(_situation: Situation) -> Span:
     """8 to 10 ft [P]."""
-    return feet(7.0, 9.0, 11.0)
+    return feet(7.0, 9.5, 11.0)
 
 
 def _plan(brief: Brief) -> Plan:
     left = brief.length_m - BITE_M
     class_m = max(LEAST_CLASS_M, 0.3 * left)
     upper = left - class_m
-    middle_m = max(times_as_strong_m(brief.tippet_m, 2.0), brief.tippet_m * 1.2)
-    butt_m = max(brief.butt_m("nylon-medium"), middle_m * 1.1)
+    bite = by_label(brief, "bite", BITE_M, BITE_TIMES, BITE)
     return Plan(
         pieces=(
-            PlannedPiece(role="butt", length_m=0.6 * upper, diameter_m=butt_m, prefer=MIDDLE),
-            PlannedPiece(role="taper", length_m=0.4 * upper, diameter_m=middle_m, prefer=STIFF),
-            PlannedPiece(role="tippet", length_m=class_m, diameter_m=brief.tippet_m, prefer=SUNK),
-            PlannedPiece(
-                role="bite",
-                length_m=BITE_M,
-                diameter_m=times_as_strong_m(brief.tippet_m, BITE_TIMES, "fluorocarbon"),
-                prefer=("fluorocarbon", "nylon-stiff", "nylon-medium"),
-            ),
-        )
+            by_label(brief, "butt", 0.6 * upper, BUTT_TIMES),
+            by_label(brief, "taper", 0.4 * upper, MIDDLE_TIMES),
+            by_label(brief, "tippet", class_m, 1.0),
+            bite.model_copy(update={"floor": True}),
+        ),
+        doubled=(2, 3),
     )
 
 
@@ -60,6 +50,9 @@ CLASS_AND_BITE = School(
         school="guide-three-part",
         says="Where no record is sought the bite piece is one knot more to fail.",
     ),
+    suits=all_of(without_wire, for_huge_fish),
     span=_span,
     plan=_plan,
+    labels=labels_n,
+    line_steps=LINE_STEPS,
 )

@@ -13,6 +13,7 @@ from nine_knots.core.trade.schools.school import (
     Span,
     stepped,
 )
+from nine_knots.core.trade.schools.suits import all_of, for_a_dry, without_wire
 from nine_knots.core.trade.situation import Situation
 
 SHRINK = 0.7
@@ -64,7 +65,8 @@ COMPOUND_SLACK = School(
         school="sixty-twenty-twenty",
         says="A thin butt gives the wind its way; a stout one with a long tippet lands soft too.",
     ),
+    suits=all_of(without_wire, for_a_dry),
     span=_span,
     plan=_plan,
-    reserve=(0.9, 1.9),  # it is built to land soft [G]
+    reserve=(1.05, 1.9),  # it is built to land soft, and only just opening is a failure [P]
 )

@@ -12,9 +12,12 @@ from nine_knots.core.trade.schools.school import (
     Span,
     tippet_materials,
 )
+from nine_knots.core.trade.schools.suits import without_wire
 from nine_knots.core.trade.situation import Situation
 
 STEP_M = 3.0 * THOU_M
+BUTT_SHARE = 2.7  # of the matched stiffness: .027 in on an 8-weight [P]
+LINE_STEPS = (0.25, 12.0)
 
 
 def _span(situation: Situation) -> Span:
@@ -26,7 +29,7 @@ def _span(situation: Situation) -> Span:
 
 def _plan(brief: Brief) -> Plan:
     """As many pieces as steps of about .003 in lie between butt and tippet, all equally long."""
-    butt_m = max(brief.butt_m(), brief.tippet_m + STEP_M)
+    butt_m = max(brief.butt_m(share=BUTT_SHARE), brief.tippet_m + STEP_M)
     count = max(3, round((butt_m - brief.tippet_m) / STEP_M) + 1)
     step_m = (butt_m - brief.tippet_m) / (count - 1)
     tippets = tippet_materials(brief.situation)
@@ -35,7 +38,7 @@ def _plan(brief: Brief) -> Plan:
             role="butt" if i == 0 else "tippet" if i == count - 1 else "taper",
             length_m=brief.length_m / count,
             diameter_m=butt_m - i * step_m,
-            bend_nm2=brief.butt_bend_nm2 if i == 0 else None,
+            bend_nm2=BUTT_SHARE * brief.butt_bend_nm2 if i == 0 else None,
             prefer=tippets if i == count - 1 else STIFF,
         )
         for i in range(count)
@@ -57,6 +60,8 @@ EVEN_STEP = School(
         school="compound-slack",
         says="What lies straight drags: over currents a leader must land in curves.",
     ),
+    suits=without_wire,
     span=_span,
     plan=_plan,
+    line_steps=LINE_STEPS,
 )

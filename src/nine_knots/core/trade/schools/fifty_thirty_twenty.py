@@ -1,22 +1,14 @@
 """Fifty-thirty-twenty: three pieces, one strength step each, for surf and bass."""
 
-from nine_knots.core.trade.schools.by_strength import times_as_strong_m
+from nine_knots.core.trade.schools.by_strength import steps_by_label
 from nine_knots.core.trade.schools.by_water import feet
-from nine_knots.core.trade.schools.school import (
-    MIDDLE,
-    STIFF,
-    SUNK,
-    Brief,
-    Disagreement,
-    Plan,
-    PlannedPiece,
-    School,
-    Span,
-)
+from nine_knots.core.trade.schools.school import Brief, Disagreement, Plan, School, Span
+from nine_knots.core.trade.schools.suits import all_of, for_a_streamer, without_wire
 from nine_knots.core.trade.situation import Situation
+from nine_knots.core.trade.tippet import labels_n
 
-SHARES = (0.5, 0.3, 0.2)
-MIDDLE_TIMES = 1.5  # the middle's strength over the tippet's; the butt's is that again [P]
+LINE_STEPS = (0.25, 12.0)  # a stout butt throws a wet fly on the beach [P]
+PARTS = ((0.5, 2.0), (0.3, 1.5), (0.2, 1.0))  # of the length; times the tippet's label [P]
 
 
 def _span(situation: Situation) -> Span:
@@ -25,16 +17,7 @@ def _span(situation: Situation) -> Span:
 
 
 def _plan(brief: Brief) -> Plan:
-    middle_m = times_as_strong_m(brief.tippet_m, MIDDLE_TIMES)
-    butt_m = max(brief.butt_m("nylon-medium"), times_as_strong_m(brief.tippet_m, 2.0))
-    butt, middle, tippet = (share * brief.length_m for share in SHARES)
-    return Plan(
-        pieces=(
-            PlannedPiece(role="butt", length_m=butt, diameter_m=butt_m, prefer=MIDDLE),
-            PlannedPiece(role="taper", length_m=middle, diameter_m=middle_m, prefer=STIFF + SUNK),
-            PlannedPiece(role="tippet", length_m=tippet, diameter_m=brief.tippet_m, prefer=SUNK),
-        )
-    )
+    return steps_by_label(brief, PARTS)
 
 
 FIFTY_THIRTY_TWENTY = School(
@@ -50,6 +33,9 @@ FIFTY_THIRTY_TWENTY = School(
         school="even-step",
         says="Two great steps hinge in a side wind; more and smaller ones lay out straight.",
     ),
+    suits=all_of(without_wire, for_a_streamer),
     span=_span,
     plan=_plan,
+    labels=labels_n,
+    line_steps=LINE_STEPS,
 )

@@ -27,6 +27,28 @@ def upper_nymph(brief: Brief) -> Fly:
     return max(light, key=lambda fly: fly.mass_kg, default=usual)
 
 
+def heavier_nymphs(brief: Brief) -> tuple[Fly, Fly]:
+    """The heaviest nymph of the box and one between it and the point fly; or usual ones."""
+    point = brief.situation.fly
+    heavy = sorted(
+        (
+            fly
+            for fly in brief.flies
+            if fly.kind == "nymph" and fly.title != point.title and fly.mass_kg > point.mass_kg
+        ),
+        key=lambda fly: -fly.mass_kg,
+    )
+    stonefly = Fly(
+        title="Stonefly nymph 6, 4.6 mm bead",
+        kind="nymph",
+        hook=6,
+        bead=Bead(diameter_mm=4.6),
+    )
+    middle = Fly(title="Nymph 12, 3.3 mm bead", kind="nymph", hook=12, bead=Bead(diameter_mm=3.3))
+    first = heavy[0] if heavy else stonefly
+    return first, heavy[-1] if len(heavy) > 1 else middle
+
+
 def floating_dry(brief: Brief) -> Fly:
     """The dry fly of the box that is thrown most easily of those that carry the point fly with
     something to spare; where none does, the one that carries most; or a usual one."""

@@ -1,21 +1,14 @@
 """Guide three-part: stout, heavier by the line, stronger than it need be and quick to mend."""
 
-from nine_knots.core.trade.schools.by_strength import times_as_strong_m
+from nine_knots.core.trade.schools.by_strength import steps_by_label
 from nine_knots.core.trade.schools.by_water import feet
-from nine_knots.core.trade.schools.school import (
-    MIDDLE,
-    SUNK,
-    Brief,
-    Disagreement,
-    Plan,
-    PlannedPiece,
-    School,
-    Span,
-)
+from nine_knots.core.trade.schools.school import Brief, Disagreement, Plan, School, Span
+from nine_knots.core.trade.schools.suits import all_of, for_a_streamer, without_wire
 from nine_knots.core.trade.situation import Situation
+from nine_knots.core.trade.tippet import labels_n
 
-SHARES = (0.375, 0.375, 0.25)
-TIMES = (3.0, 2.0)  # strength of butt and middle over the tippet's [P]
+PARTS = ((0.375, 3.0), (0.375, 2.0), (0.25, 1.0))  # of the length; times the tippet's label [P]
+LINE_STEPS = (0.25, 20.0)  # its butts are heavier than the line by design [P]
 
 
 def _span(situation: Situation) -> Span:
@@ -24,17 +17,7 @@ def _span(situation: Situation) -> Span:
 
 
 def _plan(brief: Brief) -> Plan:
-    upper_m, middle_m = (times_as_strong_m(brief.tippet_m, times) for times in TIMES)
-    first, second, third = (share * brief.length_m for share in SHARES)
-    return Plan(
-        pieces=(
-            PlannedPiece(role="butt", length_m=first, diameter_m=upper_m, prefer=MIDDLE + SUNK[:1]),
-            PlannedPiece(
-                role="taper", length_m=second, diameter_m=middle_m, prefer=MIDDLE + SUNK[:1]
-            ),
-            PlannedPiece(role="tippet", length_m=third, diameter_m=brief.tippet_m, prefer=SUNK),
-        )
-    )
+    return steps_by_label(brief, PARTS)
 
 
 GUIDE_THREE_PART = School(
@@ -50,6 +33,9 @@ GUIDE_THREE_PART = School(
         school="tapered-inshore",
         says="So stout a butt kicks on a light line; four pieces match it and land quieter.",
     ),
+    suits=all_of(without_wire, for_a_streamer),
     span=_span,
     plan=_plan,
+    labels=labels_n,
+    line_steps=LINE_STEPS,
 )

@@ -13,6 +13,7 @@ from nine_knots.core.trade.schools.school import (
     stepped,
     tippet_materials,
 )
+from nine_knots.core.trade.schools.suits import all_of, for_a_streamer, without_wire
 from nine_knots.core.trade.situation import Situation
 
 SECTIONS = 3
@@ -63,6 +64,7 @@ HALVING = School(
         school="even-step",
         says="Quick steps over short sections hinge in wind; equal steps lay out straight.",
     ),
+    suits=all_of(without_wire, for_a_streamer),
     span=_span,
     plan=_plan,
 )

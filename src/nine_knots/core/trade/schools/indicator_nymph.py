@@ -1,12 +1,15 @@
-"""Nymphs under an indicator: two in line, or the upper on a tag; and the heavy rig with shot."""
+"""Nymphs under an indicator: two in line, or the upper on a tag."""
 
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M
-from nine_knots.core.trade.leader import Attachment
-from nine_knots.core.trade.leader.attachments import SHOT_G
 from nine_knots.core.trade.schools.by_strength import tapered
 from nine_knots.core.trade.schools.by_water import feet
 from nine_knots.core.trade.schools.flies import upper_nymph
+from nine_knots.core.trade.schools.indicator import (
+    FLOAT_M,
+    below_bought,
+    indicator_at,
+    says_setting,
+)
 from nine_knots.core.trade.schools.school import (
     SUNK,
     Brief,
@@ -14,39 +17,22 @@ from nine_knots.core.trade.schools.school import (
     Plan,
     PlannedFly,
     PlannedPiece,
+    PlannedTaper,
     School,
     Span,
 )
+from nine_knots.core.trade.schools.suits import for_a_nymph
 from nine_knots.core.trade.situation import Situation
 
 FIRST_M, NEXT_M = 18.0 * INCH_M, 20.0 * INCH_M  # lead fly, and to the next [P]
 TAG_M = 8.0 * INCH_M
 SHARES = (0.6, 0.25, 0.15)
 STEP = 0.9  # of the tippet's diameter, from fly to fly: a snag costs the lower one [P]
-SETTING_OVER_DEPTH = 1.5  # [P]
-FLOAT_M, BIG_FLOAT_M = 0.016, 0.025
-FAST_M_S = 1.0
 
 
 def _span(_situation: Situation) -> Span:
     """A tapered leader of seven feet and a half, and the flies [P]."""
     return feet(9.0, 10.75, 13.0)
-
-
-def _set(brief: Brief, across_m: float) -> Attachment:
-    """The indicator at the rule of thumb for the depth."""
-    return Attachment(
-        kind="indicator",
-        above_end_m=max(0.4, SETTING_OVER_DEPTH * brief.situation.water.depth_m),
-        diameter_m=across_m,
-    )
-
-
-def _says(_brief: Brief, _units: Units) -> list[str]:
-    return [
-        "Indicator at 1.5 times the depth, by the rule of thumb; the Water stage finds the setting "
-        "for this weight and pace."
-    ]
 
 
 def _pieces(brief: Brief) -> tuple[PlannedPiece, ...]:
@@ -59,21 +45,41 @@ def _pieces(brief: Brief) -> tuple[PlannedPiece, ...]:
     return (*above, first, second)
 
 
+def _bought(brief: Brief, tip_over: float) -> PlannedTaper:
+    """A whole packet of about seven feet and a half to nine, ended by its swivel or ring."""
+    return PlannedTaper(
+        length_m=8.2 * FOOT_M,
+        butt_m=brief.butt_m(),
+        tip_m=tip_over * brief.tippet_m,
+        parted=True,
+    )
+
+
+def _in_line_bought(brief: Brief) -> tuple[Plan, ...]:
+    return (below_bought(_bought(brief, 1.0), _in_line(brief)),)
+
+
+def _on_tag_bought(brief: Brief) -> tuple[Plan, ...]:
+    return (below_bought(_bought(brief, 1.1), _on_tag(brief)),)
+
+
 def _in_line(brief: Brief) -> Plan:
+    upper = upper_nymph(brief)
     return Plan(
         pieces=_pieces(brief),
         swivels=(3,),
-        flies=(PlannedFly(joint=4, fly=upper_nymph(brief)),),
-        things=(_set(brief, FLOAT_M),),
+        flies=(PlannedFly(joint=4, fly=upper),),
+        things=(indicator_at(brief, FLOAT_M, (upper,)),),
     )
 
 
 def _on_tag(brief: Brief) -> Plan:
+    upper = upper_nymph(brief)
     return Plan(
         pieces=_pieces(brief),
         rings=(3,),
-        flies=(PlannedFly(joint=4, fly=upper_nymph(brief), length_m=TAG_M),),
-        things=(_set(brief, FLOAT_M),),
+        flies=(PlannedFly(joint=4, fly=upper, length_m=TAG_M),),
+        things=(indicator_at(brief, FLOAT_M, (upper,)),),
     )
 
 
@@ -90,9 +96,11 @@ INDICATOR_NYMPH = School(
         school="indicator-nymph-tag",
         says="From the bend it hooks worse and cannot be changed alone: hang it on a tag.",
     ),
+    suits=for_a_nymph,
     span=_span,
     plan=_in_line,
-    says=_says,
+    bought=_in_line_bought,
+    says=says_setting,
 )
 
 INDICATOR_NYMPH_TAG = School(
@@ -108,59 +116,9 @@ INDICATOR_NYMPH_TAG = School(
         school="indicator-nymph",
         says="Tags tangle in a beginner's cast; in line nothing stands off.",
     ),
+    suits=for_a_nymph,
     span=_span,
     plan=_on_tag,
-    says=_says,
-)
-
-
-def _heavy_span(_situation: Situation) -> Span:
-    """Six to eight feet of level tippet under a butt that takes the indicator [P]."""
-    return feet(9.0, 11.0, 13.0)
-
-
-def _heavy(brief: Brief) -> Plan:
-    last = 16.0 * INCH_M
-    butt = 0.3 * brief.length_m
-    level = brief.length_m - butt - last
-    thick = brief.tippet_m * 1.12
-    fast = brief.situation.water.pace_m_s > FAST_M_S
-    shot = Attachment(
-        kind="shot",
-        above_end_m=last + 0.02,
-        mass_kg=1e-3 * SHOT_G["AAA" if fast else "BB"],
-        metal="tin" if brief.situation.water.rules.lead_banned else "lead",
-    )
-    return Plan(
-        pieces=(
-            PlannedPiece(
-                role="butt",
-                length_m=butt,
-                diameter_m=max(brief.butt_m(), thick * 1.2),
-                bend_nm2=brief.butt_bend_nm2,
-                prefer=("nylon-stiff", "nylon-medium"),
-            ),
-            PlannedPiece(role="tippet", length_m=level, diameter_m=thick, prefer=SUNK),
-            PlannedPiece(role="tippet", length_m=last, diameter_m=brief.tippet_m, prefer=SUNK),
-        ),
-        things=(_set(brief, BIG_FLOAT_M), shot),
-    )
-
-
-HEAVY_NYMPH = School(
-    place=210,
-    key="heavy-nymph",
-    title="Heavy nymph",
-    rule=(
-        "A stout butt that takes a big indicator, seven feet of level tippet without taper, and a "
-        "step finer to the fly. Shot sits just above the joining knot, which keeps it from sliding."
-    ),
-    used_for="steelhead-sized fish in strong water",
-    disagrees=Disagreement(
-        school="tight-line",
-        says="Shot hinges and tangles; a heavy fly on fine tippet gets down without it.",
-    ),
-    span=_heavy_span,
-    plan=_heavy,
-    says=_says,
+    bought=_on_tag_bought,
+    says=says_setting,
 )

@@ -1,11 +1,23 @@
 """Long fine: mostly butt and taper, nylon throughout, for spooky fish and small dries."""
 
+from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.trade.schools.by_strength import taper_and_tippet
 from nine_knots.core.trade.schools.by_water import feet
-from nine_knots.core.trade.schools.school import SOFT, Brief, Disagreement, Plan, School, Span
+from nine_knots.core.trade.schools.school import (
+    SOFT,
+    Brief,
+    Disagreement,
+    Plan,
+    PlannedPiece,
+    PlannedTaper,
+    School,
+    Span,
+)
+from nine_knots.core.trade.schools.suits import for_a_small_dry
 from nine_knots.core.trade.situation import Situation
 
 TIPPET_SHARE = 0.24
+STIFF_SHARE = 0.6  # of the matched stiffness: it begins thin [P]
 SHARES = (0.42, 0.2, 0.14, 0.13, 0.11)  # of what is above the tippet
 
 
@@ -15,7 +27,31 @@ def _span(_situation: Situation) -> Span:
 
 
 def _plan(brief: Brief) -> Plan:
-    return taper_and_tippet(brief, SHARES, TIPPET_SHARE, 1.16, SOFT)
+    return taper_and_tippet(brief, SHARES, TIPPET_SHARE, 1.16, SOFT, STIFF_SHARE)
+
+
+def _bought(brief: Brief) -> tuple[Plan, ...]:
+    """A whole packet, a step finer for a seventh, and the tippet; or a longer and finer packet and
+    the tippet alone."""
+    tippet = _plan(brief).pieces[-1]
+    middle = PlannedPiece(
+        role="taper",
+        length_m=0.14 * brief.length_m,
+        diameter_m=brief.tippet_m + THOU_M,
+        prefer=SOFT,
+    )
+    taper = PlannedTaper(
+        length_m=brief.length_m - middle.length_m - tippet.length_m,
+        butt_m=brief.butt_m(),
+        tip_m=brief.tippet_m + 2.0 * THOU_M,
+    )
+    longer = taper.model_copy(
+        update={
+            "length_m": brief.length_m - tippet.length_m,
+            "tip_m": brief.tippet_m + THOU_M,
+        }
+    )
+    return (Plan(taper=taper, pieces=(middle, tippet)), Plan(taper=longer, pieces=(tippet,)))
 
 
 LONG_FINE = School(
@@ -31,6 +67,8 @@ LONG_FINE = School(
         school="sixty-twenty-twenty",
         says="A leader that nobody can turn over in a breeze is no leader: nine feet does.",
     ),
+    suits=for_a_small_dry,
     span=_span,
     plan=_plan,
+    bought=_bought,
 )

@@ -12,10 +12,11 @@ from nine_knots.core.trade.schools.school import (
     School,
     Span,
 )
+from nine_knots.core.trade.schools.suits import for_a_jig, for_a_tight_line
 from nine_knots.core.trade.situation import Situation
 from nine_knots.core.trade.tippet import diameter_for_strength_m
 
-STREAMER_N, ALL_ROUND_N = 7.0 * POUND_N, 13.5 * POUND_N  # 6 to 8, and 12 to 15 lb [P]
+STREAMER_N, ALL_ROUND_N = 6.5 * POUND_N, 13.5 * POUND_N  # 6 to 8, and 12 to 15 lb [P]
 TIPPET_M = 4.0 * FOOT_M
 MONO: tuple[MaterialKey, ...] = ("copolymer", "nylon-medium", "nylon-soft", "nylon-stiff")
 
@@ -26,17 +27,19 @@ def _span(_situation: Situation) -> Span:
 
 
 def _mono(strength_n: float, brief: Brief) -> Plan:
-    mono_m = max(diameter_for_strength_m(strength_n, "nylon-medium"), brief.tippet_m + THOU_M / 2)
+    by_label_m = diameter_for_strength_m(strength_n, "nylon-medium")
     return Plan(
         pieces=(
             PlannedPiece(
                 role="butt",
                 length_m=brief.length_m - TIPPET_M,
-                diameter_m=mono_m,
+                diameter_m=max(by_label_m, brief.tippet_m + THOU_M / 2),
+                strength_n=strength_n,
                 prefer=MONO,
             ),
             PlannedPiece(role="tippet", length_m=TIPPET_M, diameter_m=brief.tippet_m, prefer=SUNK),
-        )
+        ),
+        through_guides=True,
     )
 
 
@@ -58,6 +61,7 @@ THIN_MONO_STREAMER = School(
         school="two-part",
         says="Without a line's weight an unweighted or bulky streamer goes nowhere.",
     ),
+    suits=for_a_jig,
     span=_span,
     plan=lambda brief: _mono(STREAMER_N, brief),
     tippet_m=_streamer_tippet_m,
@@ -77,6 +81,7 @@ ALL_ROUND_MONO = School(
         school="thin-mono",
         says="Thick mono sags and shows takes late: thin carries a light nymph further.",
     ),
+    suits=for_a_tight_line,
     span=_span,
     plan=lambda brief: _mono(ALL_ROUND_N, brief),
     line_leads=False,

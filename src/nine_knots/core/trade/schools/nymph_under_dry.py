@@ -13,13 +13,15 @@ from nine_knots.core.trade.schools.school import (
     Plan,
     PlannedFly,
     PlannedPiece,
+    PlannedTaper,
     School,
     Span,
 )
+from nine_knots.core.trade.schools.suits import under_a_dry
 from nine_knots.core.trade.situation import Situation
 
 TO_THE_DRY_M = 1.5 * FOOT_M  # one to two feet below the ring [P]
-TAG_M = 5.0 * INCH_M
+TAG_M = 6.0 * INCH_M  # room for two more flies [P]
 DROP_M = 0.6  # to the nymph, for middling depth and pace [P]
 SHARES = (0.55, 0.2, 0.14, 0.11)
 FLOATERS = ("dry", "midge", "foam")
@@ -57,6 +59,16 @@ def _plan(brief: Brief) -> Plan:
     )
 
 
+def _bought(brief: Brief) -> tuple[Plan, ...]:
+    """The whole packet, its ring, and the two tippets below."""
+    to_the_dry, to_the_nymph = _plan(brief).pieces[-2:]
+    taper = PlannedTaper(
+        length_m=9.0 * FOOT_M, butt_m=brief.butt_m(), tip_m=brief.tippet_m, parted=True
+    )
+    dry = PlannedFly(joint=2, fly=floating_dry(brief), length_m=TAG_M)
+    return (Plan(taper=taper, pieces=(to_the_dry, to_the_nymph), rings=(1,), flies=(dry,)),)
+
+
 def _says(brief: Brief, units: Units) -> list[str]:
     said = [f"{units.length(_drop_m(brief.situation)).text} to the nymph, for this depth."]
     if brief.situation.fly.kind in FLOATERS:
@@ -80,7 +92,9 @@ NYMPH_UNDER_DRY = School(
         school="tight-line",
         says="Deeper or faster the dry drags the nymph up: lead it on a tight line.",
     ),
+    suits=under_a_dry,
     span=_span,
     plan=_plan,
+    bought=_bought,
     says=_says,
 )

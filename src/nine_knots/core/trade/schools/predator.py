@@ -1,7 +1,7 @@
 """For teeth: stout tapered mono to a foot of soft wire, and level mono to single-strand wire."""
 
 from nine_knots.core.base.units.factors import FOOT_M, POUND_N
-from nine_knots.core.trade.schools.by_strength import times_as_strong_m
+from nine_knots.core.trade.schools.by_strength import by_label
 from nine_knots.core.trade.schools.by_water import feet
 from nine_knots.core.trade.schools.school import (
     MIDDLE,
@@ -10,9 +10,11 @@ from nine_knots.core.trade.schools.school import (
     Disagreement,
     Plan,
     PlannedPiece,
+    PlannedTaper,
     School,
     Span,
 )
+from nine_knots.core.trade.schools.suits import with_long_wire, with_wire
 from nine_knots.core.trade.situation import Situation
 from nine_knots.core.trade.tippet import diameter_for_strength_m
 
@@ -20,6 +22,7 @@ WIRE_M = 1.0 * FOOT_M  # 30 cm [P]
 MONO_N = 20.0 * POUND_N  # where the taper ends [P]
 LEVEL_N, TRACE_N = 30.0 * POUND_N, 86.0 * POUND_N  # [P]
 TRACE_M = 3.5 * FOOT_M
+TAPER_M = 6.0 * FOOT_M  # the arm span [P]
 
 
 def _span(_situation: Situation) -> Span:
@@ -27,13 +30,25 @@ def _span(_situation: Situation) -> Span:
     return feet(5.0, 7.0, 9.0)
 
 
-def _end_m(_situation: Situation) -> float:
-    return diameter_for_strength_m(MONO_N, "nylon-medium")
+def _labels_n(_situation: Situation) -> tuple[float, float]:
+    return 0.75 * MONO_N, 1.25 * MONO_N
+
+
+def _stouter_m(brief: Brief) -> float:
+    """Diameter in metres of a butt 1.6 times as strong as where the taper ends."""
+    return diameter_for_strength_m(1.6 * brief.tippet_n, "nylon-medium")
+
+
+def _wire(brief: Brief) -> PlannedPiece:
+    """Soft wire as strong as the mono or stronger, never single strand."""
+    return by_label(brief, "bite", WIRE_M, 1.0, ("wire-soft",)).model_copy(
+        update={"floor": True, "bound": True}
+    )
 
 
 def _plan(brief: Brief) -> Plan:
     upper = brief.length_m - WIRE_M
-    butt_m = max(brief.butt_m(), times_as_strong_m(brief.tippet_m, 1.6))
+    butt_m = max(brief.butt_m(), _stouter_m(brief))
     return Plan(
         pieces=(
             PlannedPiece(
@@ -43,17 +58,24 @@ def _plan(brief: Brief) -> Plan:
                 bend_nm2=brief.butt_bend_nm2 if butt_m == brief.butt_m() else None,
                 prefer=STIFF,
             ),
-            PlannedPiece(
-                role="taper", length_m=0.4 * upper, diameter_m=brief.tippet_m, prefer=MIDDLE
-            ),
-            PlannedPiece(
-                role="bite",
-                length_m=WIRE_M,
-                diameter_m=diameter_for_strength_m(MONO_N, "wire-soft"),
-                prefer=("wire-soft", "wire-single"),
-            ),
+            by_label(brief, "taper", 0.4 * upper, 1.0, MIDDLE),
+            _wire(brief),
         )
     )
+
+
+def _bought(brief: Brief) -> tuple[Plan, ...]:
+    """A taper to about twenty pounds, cut from the butt to the arm span, and the wire."""
+    long_m = TAPER_M if brief.asked_m is None else brief.asked_m - WIRE_M
+    taper = PlannedTaper(
+        length_m=long_m,
+        butt_m=max(brief.butt_m(), _stouter_m(brief)),
+        tip_m=brief.tippet_m,
+        most_m=long_m,
+        cut="butt",
+        parted=True,
+    )
+    return (Plan(taper=taper, pieces=(_wire(brief),), swivels=(1,)),)
 
 
 PREDATOR = School(
@@ -69,9 +91,12 @@ PREDATOR = School(
         school="guide-three-part",
         says="Heavy fluorocarbon is seen less than wire, for fish that only rasp.",
     ),
+    suits=with_wire,
     span=_span,
     plan=_plan,
-    tippet_m=_end_m,
+    labels=_labels_n,
+    bought=_bought,
+    line_steps=(0.15, 12.0),
 )
 
 
@@ -81,23 +106,9 @@ def _shark_span(_situation: Situation) -> Span:
 
 
 def _shark_plan(brief: Brief) -> Plan:
-    return Plan(
-        pieces=(
-            PlannedPiece(
-                role="butt",
-                length_m=brief.length_m - TRACE_M,
-                diameter_m=brief.tippet_m,
-                prefer=("nylon-medium", "nylon-stiff", "fluorocarbon"),
-            ),
-            PlannedPiece(
-                role="bite",
-                length_m=TRACE_M,
-                diameter_m=diameter_for_strength_m(TRACE_N, "wire-single"),
-                prefer=("wire-single", "wire-soft"),
-            ),
-        ),
-        swivels=(1,),
-    )
+    wire = by_label(brief, "bite", TRACE_M, TRACE_N / brief.tippet_n, ("wire-single",))
+    mono = by_label(brief, "butt", brief.length_m - TRACE_M, 1.0)
+    return Plan(pieces=(mono, wire.model_copy(update={"floor": True, "bound": True})), rings=(1,))
 
 
 LEVEL_AND_WIRE = School(
@@ -106,14 +117,16 @@ LEVEL_AND_WIRE = School(
     title="Level and wire",
     rule=(
         "Level mono straight from the line, then a long trace of single-strand wire, haywire "
-        "twisted, on a swivel. Specialist and guided work: with trained crew only."
+        "twisted, on a ring. Specialist and guided work: with trained crew only."
     ),
     used_for="sharks",
     disagrees=Disagreement(
         school="class-and-bite",
         says="A tapered leader with a short bite turns over better, for fish with smaller mouths.",
     ),
+    suits=with_long_wire,
     span=_shark_span,
     plan=_shark_plan,
-    tippet_m=lambda _situation: diameter_for_strength_m(LEVEL_N, "nylon-medium"),
+    labels=lambda _situation: (0.8 * LEVEL_N, 1.4 * LEVEL_N),
+    line_steps=(0.15, 12.0),
 )

@@ -2,7 +2,7 @@
 
 from math import ceil, log
 
-from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.base.units.factors import FOOT_M, THOU_M
 from nine_knots.core.trade.schools.by_water import span_by_water
 from nine_knots.core.trade.schools.school import (
     MIDDLE,
@@ -11,12 +11,18 @@ from nine_knots.core.trade.schools.school import (
     Disagreement,
     Plan,
     PlannedPiece,
+    PlannedTaper,
     School,
+    Span,
     stepped,
     tippet_materials,
 )
+from nine_knots.core.trade.schools.suits import without_wire
+from nine_knots.core.trade.situation import Situation
 
 MOST_STEP_M = 3.0 * THOU_M
+SOLD_M, WITH_TIPPET_M = 9.0 * FOOT_M, 12.1 * FOOT_M
+LEAST_ADDED_M, MOST_ADDED_M = 1.5 * FOOT_M, 3.0 * FOOT_M  # of tippet tied to a bought taper [P]
 LEAST_RATIO = 0.75  # a thinner next piece is more than three times softer, and soft or a hinge
 
 
@@ -56,16 +62,44 @@ def _tippet(brief: Brief) -> PlannedPiece:
     )
 
 
+def _span_bought(situation: Situation) -> Span:
+    """As by the water, and room for the tippet that is tied to a bought nine feet."""
+    span = span_by_water(situation)
+    if situation.line.sinking != "floating":
+        return span
+    return Span(low_m=span.low_m, usual_m=span.usual_m, high_m=max(span.high_m, WITH_TIPPET_M))
+
+
 def _plan_knotless(brief: Brief) -> Plan:
     """One knotless taper for butt and taper, a tippet of 20 % tied to it."""
-    taper = PlannedPiece(
-        role="butt",
-        length_m=0.8 * brief.length_m,
-        diameter_m=brief.butt_m(),
-        bend_nm2=brief.butt_bend_nm2,
-        prefer=STIFF + MIDDLE[2:],
+    return Plan(taper=_taper(brief, 0.8 * brief.length_m, 1.0, 0.8), pieces=(_tippet(brief),))
+
+
+def _bought(brief: Brief) -> tuple[Plan, ...]:
+    """As it is sold; whole with a tippet one X finer; or cut back to eight tenths."""
+    added = PlannedPiece(
+        role="tippet",
+        length_m=min(MOST_ADDED_M, max(LEAST_ADDED_M, brief.length_m - SOLD_M)),
+        diameter_m=brief.tippet_m,
+        prefer=tippet_materials(brief.situation),
     )
-    return Plan(pieces=(taper, _tippet(brief)), knotless=True)
+    whole = Plan(
+        taper=_taper(brief, max(brief.length_m - added.length_m, 1.0), 1.0), pieces=(added,)
+    )
+    plans = (Plan(taper=_taper(brief, brief.length_m, 0.0), pieces=()), whole)
+    return plans if brief.asked_m is None else (*plans, _plan_knotless(brief))
+
+
+def _taper(
+    brief: Brief, length_m: float, over_thou: float, most: float | None = None
+) -> PlannedTaper:
+    """A taper that ends so many thousandths above the tippet, used to so much of the length."""
+    return PlannedTaper(
+        length_m=length_m,
+        butt_m=brief.butt_m(),
+        tip_m=brief.tippet_m + over_thou * THOU_M,
+        most_m=most * brief.length_m if most else None,
+    )
 
 
 TIED = School(
@@ -81,6 +115,7 @@ TIED = School(
         school="compound-slack",
         says="A strong butt lays the tippet straight, and a straight tippet drags at once.",
     ),
+    suits=without_wire,
     span=span_by_water,
     plan=_plan_tied,
 )
@@ -90,14 +125,16 @@ KNOTLESS = School(
     key="sixty-twenty-twenty-knotless",
     title="Sixty-twenty-twenty, knotless",
     rule=(
-        "A knotless taper gives butt and taper in one piece, cut back to eight tenths of the "
-        "length. Two tenths of level tippet are tied to its tip, never thicker than the tip."
+        "A bought taper is fished as it is sold, or with one to three feet of tippet one X finer. "
+        "One piece gives butt and taper, and no knot catches weed."
     ),
     used_for="all-round; weed and grease that catch on knots",
     disagrees=Disagreement(
         school="sixty-twenty-twenty",
         says="A bought taper has the maker's butt, not one matched to your line's tip.",
     ),
-    span=span_by_water,
+    suits=without_wire,
+    span=_span_bought,
     plan=_plan_knotless,
+    bought=_bought,
 )

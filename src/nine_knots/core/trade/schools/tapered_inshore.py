@@ -1,12 +1,14 @@
 """Tapered inshore: half stout butt, then three quick steps, for shy fish on the flats."""
 
-from nine_knots.core.trade.schools.by_strength import taper_and_tippet
+from nine_knots.core.trade.schools.by_strength import steps_by_label
 from nine_knots.core.trade.schools.by_water import feet
-from nine_knots.core.trade.schools.school import SUNK, Brief, Disagreement, Plan, School, Span
+from nine_knots.core.trade.schools.school import Brief, Disagreement, Plan, School, Span
+from nine_knots.core.trade.schools.suits import all_of, for_a_streamer, without_wire
 from nine_knots.core.trade.situation import Situation
+from nine_knots.core.trade.tippet import labels_n
 
-TIPPET_SHARE = 0.17
-SHARES = (0.6, 0.27, 0.13)
+PARTS = ((0.49, 3.33), (0.23, 2.0), (0.12, 1.33), (0.16, 1.0))  # of the length; times the label [P]
+LINE_STEPS = (0.25, 14.0)  # 50 lb on an 8-weight is usual [P]
 
 
 def _span(situation: Situation) -> Span:
@@ -15,7 +17,7 @@ def _span(situation: Situation) -> Span:
 
 
 def _plan(brief: Brief) -> Plan:
-    return taper_and_tippet(brief, SHARES, TIPPET_SHARE, 1.2, SUNK)
+    return steps_by_label(brief, PARTS)
 
 
 TAPERED_INSHORE = School(
@@ -31,6 +33,9 @@ TAPERED_INSHORE = School(
         school="guide-three-part",
         says="Three knots that weed finds; two pieces less are tied again in a minute.",
     ),
+    suits=all_of(without_wire, for_a_streamer),
     span=_span,
     plan=_plan,
+    labels=labels_n,
+    line_steps=LINE_STEPS,
 )

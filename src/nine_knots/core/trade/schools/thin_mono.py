@@ -14,6 +14,7 @@ from nine_knots.core.trade.schools.school import (
     School,
     Span,
 )
+from nine_knots.core.trade.schools.suits import for_a_tight_line
 from nine_knots.core.trade.situation import Situation
 
 CAST_M = 8.0  # mono in the air on a usual cast
@@ -48,7 +49,7 @@ def _plan(brief: Brief) -> Plan:
         prefer=("copolymer", "nylon-medium", "nylon-soft", "nylon-stiff"),
     )
     tippet = PlannedPiece(role="tippet", length_m=TIPPET_M, diameter_m=brief.tippet_m, prefer=SUNK)
-    return Plan(pieces=(mono, tippet))
+    return Plan(pieces=(mono, tippet), through_guides=True)
 
 
 THIN_MONO = School(
@@ -64,6 +65,7 @@ THIN_MONO = School(
         school="sixty-twenty-twenty",
         says="It throws neither a dry fly nor an indicator, and some waters do not allow it.",
     ),
+    suits=for_a_tight_line,
     span=_span,
     plan=_plan,
     tippet_m=_tippet_m,

@@ -5,7 +5,7 @@ from nine_knots.core.trade.leader import Attachment
 from nine_knots.core.trade.schools.by_water import feet
 from nine_knots.core.trade.schools.flies import upper_nymph
 from nine_knots.core.trade.schools.school import (
-    STIFF,
+    MIDDLE,
     SUNK,
     Brief,
     Disagreement,
@@ -15,11 +15,13 @@ from nine_knots.core.trade.schools.school import (
     School,
     Span,
 )
+from nine_knots.core.trade.schools.suits import for_a_tight_line
 from nine_knots.core.trade.situation import Situation
+from nine_knots.core.trade.tippet import led_tippet_m
 
 SIGHTER_M = 21.0 * INCH_M
 SIGHTER_THICK_M = 10.0 * THOU_M  # 0X to 2X [P]
-BUTT_OVER_SIGHTER_M = 3.5 * THOU_M
+BUTT_OVER_SIGHTER_M = 2.0 * THOU_M
 TIPPET_OVER_DEPTH = 1.2
 APART_M, TAG_M = 20.0 * INCH_M, 6.0 * INCH_M  # upper fly above the point, its tag [P]
 
@@ -43,13 +45,13 @@ def _plan(brief: Brief) -> Plan:
                 role="butt",
                 length_m=upper,
                 diameter_m=SIGHTER_THICK_M + BUTT_OVER_SIGHTER_M,
-                prefer=STIFF,
+                prefer=MIDDLE,
             ),
             PlannedPiece(
                 role="sighter",
                 length_m=SIGHTER_M,
                 diameter_m=SIGHTER_THICK_M,
-                prefer=("nylon-medium", "nylon-stiff", "nylon-soft"),
+                prefer=("nylon-medium", "nylon-stiff", "nylon-soft", "copolymer", "fluorocarbon"),
             ),
             PlannedPiece(
                 role="tippet",
@@ -78,7 +80,9 @@ TIGHT_LINE = School(
         school="indicator-nymph",
         says="Beyond a rod and a half it sags; an indicator carries the rig where an arm cannot.",
     ),
+    suits=for_a_tight_line,
     span=_span,
     plan=_plan,
     line_leads=False,
+    tippet_m=led_tippet_m,
 )

@@ -1,23 +1,17 @@
 """Two parts by line: a stout part and two feet of tippet, the length set by how the line sinks."""
 
+from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M, POUND_N
-from nine_knots.core.physics.section import area_m2
-from nine_knots.core.trade.materials import MATERIALS
+from nine_knots.core.trade.materials import MaterialKey
+from nine_knots.core.trade.schools.by_strength import by_label
 from nine_knots.core.trade.schools.by_water import feet
-from nine_knots.core.trade.schools.school import (
-    SUNK,
-    Brief,
-    Disagreement,
-    Plan,
-    PlannedPiece,
-    School,
-    Span,
-)
+from nine_knots.core.trade.schools.school import Brief, Disagreement, Plan, School, Span
+from nine_knots.core.trade.schools.suits import all_of, for_a_streamer, without_wire
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.tippet import diameter_for_strength_m
 
+SALT: tuple[MaterialKey, ...] = ("fluorocarbon", "nylon-medium", "nylon-stiff", "nylon-soft")
 TIPPET_M = 2.0 * FOOT_M
-TIPPET_N = 12.0 * POUND_N
+LABELS_LB = (10.0, 14.0)  # about 12 lb [P]
 STOUTER = 5.0 / 3.0  # the upper part's strength over the tippet's [P]
 
 
@@ -28,22 +22,18 @@ def _span(situation: Situation) -> Span:
     return feet(0.8 * usual, usual, 1.25 * usual)
 
 
-def _tippet_m(_situation: Situation) -> float:
-    return diameter_for_strength_m(TIPPET_N, "fluorocarbon")
+def _labels_n(_situation: Situation) -> tuple[float, float]:
+    return LABELS_LB[0] * POUND_N, LABELS_LB[1] * POUND_N
 
 
 def _plan(brief: Brief) -> Plan:
-    law = MATERIALS["fluorocarbon"].strength
-    tippet_n = law.stress_pa(brief.tippet_m) * area_m2(brief.tippet_m)
     lower_m = min(TIPPET_M, 0.6 * brief.length_m)
-    upper = PlannedPiece(
-        role="butt",
-        length_m=brief.length_m - lower_m,
-        diameter_m=diameter_for_strength_m(STOUTER * tippet_n, "fluorocarbon"),
-        prefer=SUNK,
-    )
-    lower = PlannedPiece(role="tippet", length_m=lower_m, diameter_m=brief.tippet_m, prefer=SUNK)
-    return Plan(pieces=(upper, lower))
+    upper = by_label(brief, "butt", brief.length_m - lower_m, STOUTER, SALT)
+    return Plan(pieces=(upper, by_label(brief, "tippet", lower_m, 1.0, SALT)), swivels=(1,))
+
+
+def _says(_brief: Brief, _units: Units) -> list[str]:
+    return ["Cut the tippet 6 in longer than it fishes: that is three or four changes of fly."]
 
 
 TWO_PART = School(
@@ -59,7 +49,10 @@ TWO_PART = School(
         school="halving",
         says="One step throws away the taper: on a floating line a big fly turns over badly.",
     ),
+    suits=all_of(without_wire, for_a_streamer),
     span=_span,
     plan=_plan,
-    tippet_m=_tippet_m,
+    labels=_labels_n,
+    line_steps=(0.1, 8.0),
+    says=_says,
 )

@@ -6,6 +6,8 @@ angler types.
 
 from typing import Literal
 
+from pydantic import Field
+
 from nine_knots.core.base.frozen import Frozen
 
 FishKind = Literal[
@@ -24,7 +26,15 @@ FishKind = Literal[
     "bonefish",
     "tarpon",
     "shark",
+    "red-drum",
+    "striped-bass",
+    "musky",
+    "catfish",
+    "panfish",
+    "other",
 ]
+Mouth = Literal["soft", "firm", "bony"]
+Teeth = Literal["none", "fine", "rasping", "cutting"]
 
 
 class Fish(Frozen):
@@ -32,8 +42,8 @@ class Fish(Frozen):
 
     key: FishKind
     title: str
-    mouth: Literal["soft", "firm", "bony"]
-    teeth: Literal["none", "fine", "rasping", "cutting"]
+    mouth: Mouth
+    teeth: Teeth
     shyness: Literal["bold", "middling", "shy"]
     usual_kg: float
     large_kg: float
@@ -42,6 +52,14 @@ class Fish(Frozen):
     def bites_through(self) -> bool:
         """Whether its teeth cut plain tippet."""
         return self.teeth == "cutting"
+
+
+class OwnFish(Frozen):
+    """A kind that is not in the table, as the angler knows it."""
+
+    title: str = Field(default="fish", min_length=1, max_length=40)
+    mouth: Mouth = "firm"
+    teeth: Teeth = "none"
 
 
 _ROWS: tuple[tuple[FishKind, str, str, str, str, float, float], ...] = (
@@ -60,6 +78,11 @@ _ROWS: tuple[tuple[FishKind, str, str, str, str, float, float], ...] = (
     ("bonefish", "bonefish", "soft", "none", "shy", 1.5, 4.0),
     ("tarpon", "tarpon", "bony", "rasping", "middling", 30.0, 60.0),
     ("shark", "shark", "bony", "cutting", "bold", 40.0, 100.0),
+    ("red-drum", "red drum", "firm", "rasping", "middling", 3.0, 10.0),
+    ("striped-bass", "striped bass", "firm", "rasping", "middling", 3.0, 12.0),
+    ("musky", "musky", "bony", "cutting", "shy", 8.0, 18.0),
+    ("catfish", "catfish", "firm", "rasping", "bold", 3.0, 15.0),
+    ("panfish", "panfish", "soft", "none", "bold", 0.15, 0.5),
 )
 
 FISH: dict[str, Fish] = {

@@ -11,6 +11,8 @@ from nine_knots.core.base.limits import Title
 
 FlyKind = Literal["dry", "midge", "foam", "emerger", "nymph", "wet", "streamer", "predator"]
 Bulk = Literal["slim", "standard", "bushy"]
+Dressing = Literal["soaks", "sheds"]
+Head = Literal["small cone", "medium cone", "large cone", "small eyes", "medium eyes", "large eyes"]
 FLOATERS: tuple[FlyKind, ...] = ("dry", "midge", "foam", "emerger")
 
 # Hooks: size, wire in grams, body in millimetres [M ±25 %].
@@ -26,20 +28,40 @@ _BEAD_MM = np.array([1.5, 2.0, 2.5, 2.8, 3.0, 3.3, 3.8, 4.6])
 _BEAD_G = np.array([0.022, 0.051, 0.10, 0.141, 0.173, 0.231, 0.352, 0.624])
 _BRASS = 0.51
 
-# Kind: share of the hook table's wire, dressing in g per cubed body length (g/cm³), and drag
-# area in air over squared body length [G, set so that a size 14 bushy dry has 25 mg and .6 cm²,
-# a size 20 midge 5 mg and .15 cm², a size 8 foam dry 120 mg and 3 cm², a small wet streamer 2 g
-# and 5 cm², a 10 cm predator streamer 3 g and 8 cm²].
-_KINDS = {
+# A small dressing on a hook: share of the table's wire, dressing in g per cubed body length
+# (g/cm³), and drag area in air over squared body length [G, set so that a size 14 bushy dry has
+# 25 mg and .6 cm², a size 20 midge 5 mg and .15 cm², a size 8 foam dry 120 mg and 2 cm²].
+_SMALL = {
     "dry": (0.50, 0.005, 0.50),
     "midge": (0.40, 0.003, 0.62),
-    "foam": (0.75, 0.0073, 1.17),
+    "foam": (0.75, 0.0073, 0.78),
     "emerger": (0.55, 0.008, 0.40),
     "nymph": (1.00, 0.060, 0.185),
     "wet": (0.90, 0.030, 0.35),
-    "streamer": (1.00, 0.262, 1.39),
-    "predator": (1.00, 0.040, 0.52),
 }
+_THICKEST_M = 0.02  # a body as thick as that of a hook so long; larger hooks are dressed no thicker
+# A long dressing flies along its axis: its mass goes with its length and what it soaks up, its area
+# with its thickness. Length over that of the hook's body, at most so long (m), drag area in cm²
+# over body length in mm to the power of .8, at most so much (cm²) [M, set so that a soaked
+# streamer has .7 g and 2 to 3 cm² on a size 8, 1.2 g and 3.5 cm² on a size 4, a 4-inch baitfish of
+# what sheds water 1.2 to 1.5 g, a pike fly of 6 to 8 in 3 to 5 g and 8 cm², a tube fly on a 10/0
+# 4 to 6 g].
+_LONG = {
+    "streamer": (2.6, 0.20, 0.272, 8.0),
+    "predator": (3.2, 0.20, 0.36, 8.0),
+}
+_GROWTH = 0.8
+_G_A_CM = {"soaks": 0.145, "sheds": 0.08}  # of dressing as cast, wet [M]
+# Weight at the head, in grams: cones, and dumb-bell eyes of lead [M ±20 %].
+_HEAD_G = {
+    "small cone": 0.2,
+    "medium cone": 0.35,
+    "large cone": 0.6,
+    "small eyes": 0.47,
+    "medium eyes": 0.79,
+    "large eyes": 1.18,
+}
+_TRAILING = 0.5  # of the hook's wire, a trailing hook and its link [G]
 _TUBE = 0.67  # of a long hook's wire, on a tube [G]
 _BULK = {"slim": 0.65, "standard": 1.0, "bushy": 1.48}
 
@@ -67,7 +89,13 @@ class Fly(Frozen):
     kind: FlyKind
     hook: int = Field(ge=-9, le=26)
     bulk: Bulk = "standard"
+    length_m: float | None = Field(
+        default=None, ge=0.003, le=0.35, description="of the whole fly, where it was measured"
+    )
+    dressing: Dressing | None = Field(default=None, description="whether it sheds or soaks water")
     bead: Bead | None = None
+    head: Head | None = None
+    trailing_hook: bool = False
     weighed_kg: float | None = Field(default=None, gt=0.0, le=0.1)
     drag_area_m2: float | None = Field(default=None, gt=0.0, le=0.05)
     sink_m_s: float | None = Field(
@@ -82,25 +110,56 @@ class Fly(Frozen):
         return 1e-3 * _by_size(self.hook, _BODY_MM, _BODY_STEP)
 
     @property
+    def is_long(self) -> bool:
+        """Whether its dressing streams out beyond the hook."""
+        return self.kind in _LONG
+
+    @property
+    def whole_m(self) -> float:
+        """Length of the fly in metres: measured, or by the hook."""
+        if self.length_m is not None:
+            return self.length_m
+        times, most_m, _, _ = _LONG.get(self.kind, (1.0, 1.0, 0.0, 0.0))
+        return min(most_m, times * self.body_m)
+
+    @property
     def wire_kg(self) -> float:
         """Mass in kg of the hook alone, by the table; of a tube fly's shorter one two thirds."""
-        grams = _KINDS[self.kind][0] * _by_size(self.hook, _WIRE_G, _WIRE_STEP)
-        return 1e-3 * grams * (_TUBE if self.tube else 1.0)
+        share = 1.0 if self.is_long else _SMALL[self.kind][0]
+        share *= (_TUBE if self.tube else 1.0) + (_TRAILING if self.trailing_hook else 0.0)
+        return 1e-3 * share * _by_size(self.hook, _WIRE_G, _WIRE_STEP)
+
+    @property
+    def head_kg(self) -> float:
+        """Mass in kg of a bead, and of a cone or eyes at the head."""
+        eyes_g = _HEAD_G[self.head] if self.head else 0.0
+        return 1e-3 * eyes_g + (self.bead.mass_kg if self.bead else 0.0)
+
+    @property
+    def reckoned_kg(self) -> float:
+        """Mass in kg as cast, by the tables: wire, dressing with what it soaks up, head."""
+        if self.is_long:
+            dressing_g = _G_A_CM[self.dressing or "soaks"] * 100.0 * self.whole_m
+        else:
+            thick_cm = 100.0 * min(self.body_m, _THICKEST_M)
+            dressing_g = _SMALL[self.kind][1] * thick_cm**2 * 100.0 * self.whole_m
+        return self.wire_kg + 1e-3 * dressing_g * _BULK[self.bulk] + self.head_kg
 
     @property
     def mass_kg(self) -> float:
-        """Mass in kg as cast: weighed, or wire, dressing and bead by the tables."""
-        if self.weighed_kg is not None:
-            return self.weighed_kg
-        dressing_g = _KINDS[self.kind][1] * _BULK[self.bulk] * (100.0 * self.body_m) ** 3
-        return self.wire_kg + 1e-3 * dressing_g + (self.bead.mass_kg if self.bead else 0.0)
+        """Mass in kg as cast: weighed, or by the tables."""
+        return self.weighed_kg or self.reckoned_kg
 
     @property
     def air_drag_area_m2(self) -> float:
         """Drag area in air, C_d A, in m²: the angler's own, or by kind, bulk and body."""
         if self.drag_area_m2 is not None:
             return self.drag_area_m2
-        return _KINDS[self.kind][2] * _BULK[self.bulk] * self.body_m**2
+        if not self.is_long:
+            return _SMALL[self.kind][2] * _BULK[self.bulk] * min(self.body_m, _THICKEST_M) ** 2
+        _, _, area, most_cm2 = _LONG[self.kind]
+        by_thickness = float(area * (1e3 * self.body_m) ** _GROWTH)
+        return 1e-4 * _BULK[self.bulk] * min(most_cm2, by_thickness)
 
 
 def floats_up(fly: Fly) -> bool:

@@ -4,13 +4,14 @@ from functools import lru_cache
 from math import pi
 from typing import Literal
 
-from pydantic import Field
+from pydantic import Field, model_validator
 from scipy.optimize import brentq
 
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.limits import Title
 from nine_knots.core.base.units.factors import FOOT_M, GRAIN_KG, INCH_M
 from nine_knots.core.physics.thin_line import sinking_density_kg_m3
+from nine_knots.core.trade.tackle.backing import Backing
 from nine_knots.core.trade.tackle.sink_classes import SINK_CLASS_M_S
 
 # Grains in the first 30 ft [S: AFFTA2004, figures M].
@@ -33,7 +34,10 @@ GRAINS = {
 HEAD_M = 30.0 * FOOT_M
 FLOATING_DENSITY = 870.0  # kg/m³ [M]
 DENSEST_COATING = 3700.0  # kg/m³: about what a 1.05 mm line sinking 7 in/s has [M]
+RUNNING_M = 0.030 * INCH_M  # [M]
 LEVEL_TIP_M = 0.15
+THINNEST_M, THICKEST_M = 5e-4, 4e-3  # of a head, on the mean
+MOST_TAPER = 0.6  # of a head's length
 FRONT_TAPER_M = {"short": 4.5 * FOOT_M, "standard": 6.5 * FOOT_M, "long": 10.0 * FOOT_M}  # [M]
 TIP_BEND_NM2, TIP_BEND_AT_M = 3e-6, 0.035 * INCH_M  # [G: 2 to 4e-6], as the fourth power of d
 
@@ -65,10 +69,36 @@ class FlyLine(Frozen):
     tip_bend_nm2: float | None = Field(
         default=None, gt=1e-8, lt=1e-3, description="the angler's own, from a droop test"
     )
+    head_kg: float | None = Field(
+        default=None, ge=0.002, le=0.06, description="of the head, where it is known"
+    )
+    head_m: float | None = Field(default=None, ge=2.0, le=20.0, description="length of the head")
+    level_m: float | None = Field(
+        default=None, ge=3e-4, le=1.5e-3, description="diameter of a level line without taper"
+    )
+
+    backing: Backing | None = Field(default=None, description="behind it on the reel, if known")
+
+    @model_validator(mode="after")
+    def _head_or_level(self) -> "FlyLine":
+        if (self.head_kg is None) != (self.head_m is None):
+            raise ValueError("a head is known by its mass and its length together")
+        if self.head_kg is not None and self.head_m is not None:
+            mean_m = (4.0 * self.head_kg / (FLOATING_DENSITY * pi * self.head_m)) ** 0.5
+            if not THINNEST_M <= mean_m <= THICKEST_M:
+                raise ValueError("no head of that length weighs so much")
+        if self.level_m is not None and (self.head_kg is not None or self.sinking != "floating"):
+            raise ValueError("a level line floats, and has no head")
+        return self
 
 
 class LineProfile(Frozen):
-    """The first 30 ft of a line: level tip, straight front taper, level belly (SI units)."""
+    """A line from its tip up: level tip, straight front taper, level belly (SI units).
+
+    ``match_bend_nm2`` is the stiffness that butts are matched to: the tip's, but on a sinking line,
+    whose thin hard coating says little of the butt it turns over, that of a floating tip of its
+    weight, unless the angler measured its droop [P]. Beyond ``head_m`` runs thin running line.
+    """
 
     tip_diameter_m: float
     belly_diameter_m: float
@@ -77,6 +107,8 @@ class LineProfile(Frozen):
     mass_kg: float
     tip_mass_kg_m: float
     tip_bend_nm2: float
+    match_bend_nm2: float
+    head_m: float = 1e3
     sink_tip_m: float = 0.0
     sink_tip_density_kg_m3: float = 0.0
 
@@ -85,7 +117,9 @@ class LineProfile(Frozen):
         return self.sink_tip_density_kg_m3 if s_m < self.sink_tip_m else self.density_kg_m3
 
     def diameter_at_m(self, s_m: float) -> float:
-        """Diameter in metres at ``s_m`` from the line's tip."""
+        """Diameter in metres at ``s_m`` from the line's tip; beyond the head, of running line."""
+        if s_m > self.head_m:
+            return RUNNING_M
         share = min(1.0, max(0.0, (s_m - LEVEL_TIP_M) / self.front_taper_m))
         return self.tip_diameter_m + share * (self.belly_diameter_m - self.tip_diameter_m)
 
@@ -101,23 +135,26 @@ def standard_mass_kg(line: FlyLine) -> float:
     return float((low + line.half_sizes_heavy / 2 * (high - low)) * GRAIN_KG)
 
 
-def _volume_m3(tip_m: float, belly_m: float, taper_m: float) -> float:
-    """Volume of level tip, frustum and level belly making up 30 ft."""
+def _volume_m3(tip_m: float, belly_m: float, taper_m: float, over_m: float = HEAD_M) -> float:
+    """Volume of level tip, frustum and level belly making up 30 ft, or a head's length."""
     frustum = pi / 12.0 * taper_m * (tip_m**2 + tip_m * belly_m + belly_m**2)
-    belly = pi / 4.0 * belly_m**2 * (HEAD_M - LEVEL_TIP_M - taper_m)
+    belly = pi / 4.0 * belly_m**2 * (over_m - LEVEL_TIP_M - taper_m)
     return pi / 4.0 * tip_m**2 * LEVEL_TIP_M + frustum + belly
 
 
-def _belly_m(mass_kg: float, density: float, tip_m: float, taper_m: float) -> float:
+def _belly_m(
+    mass_kg: float, density: float, tip_m: float, taper_m: float, over_m: float = HEAD_M
+) -> float:
     def surplus(belly_m: float) -> float:
-        return density * _volume_m3(tip_m, belly_m, taper_m) - mass_kg
+        return density * _volume_m3(tip_m, belly_m, taper_m, over_m) - mass_kg
 
     return float(brentq(surplus, 2e-4, 6e-3, xtol=1e-9))
 
 
 @lru_cache(maxsize=256)
 def line_profile(line: FlyLine) -> LineProfile:
-    """Solve a line's belly so that its first 30 ft weigh what the standard says.
+    """Solve a line's belly so that its first 30 ft weigh what the standard says, or its head, over
+    its length, what it was said to weigh.
 
     The tip is .035 in, .0015 in more for each weight above 5 [M]. A sinking line's density is
     that at which its belly sinks at its class's speed; its tip keeps the floating line's
@@ -125,20 +162,25 @@ def line_profile(line: FlyLine) -> LineProfile:
     classes in light weights), the line is made thicker, and so heavier than the standard, as
     such lines are.
     """
+    if line.level_m is not None:
+        return _level(line, line.level_m)
     tip_m = (0.035 + 0.0015 * max(0, line.weight - 5)) * INCH_M
-    taper_m, mass_kg = FRONT_TAPER_M[line.front_taper], standard_mass_kg(line)
-    if _volume_m3(tip_m, tip_m, taper_m) * FLOATING_DENSITY > mass_kg:
+    over_m, mass_kg = line.head_m or HEAD_M, line.head_kg or standard_mass_kg(line)
+    taper_m = min(FRONT_TAPER_M[line.front_taper], MOST_TAPER * over_m)
+    if _volume_m3(tip_m, tip_m, taper_m, over_m) * FLOATING_DENSITY > mass_kg:
         # A 1- or 2-weight would taper backwards from .035 in: its tip is its belly less a tenth.
-        tip_m = 0.9 * (4.0 * mass_kg / (FLOATING_DENSITY * pi * HEAD_M)) ** 0.5
-    density = FLOATING_DENSITY
-    belly_m = _belly_m(mass_kg, density, tip_m, taper_m)
+        tip_m = 0.9 * (4.0 * mass_kg / (FLOATING_DENSITY * pi * over_m)) ** 0.5
+    density, floating_tip_m = FLOATING_DENSITY, tip_m
+    belly_m = _belly_m(mass_kg, density, tip_m, taper_m, over_m)
     if line.sink_tip_m is not None and line.sinking != "floating":
         return _with_sink_tip(line)
     if line.sinking != "floating":
         ratio = tip_m / belly_m
-        density, belly_m = _sinking_belly(mass_kg, SINK_CLASS_M_S[line.sinking], ratio, taper_m)
+        speed = SINK_CLASS_M_S[line.sinking]
+        density, belly_m = _sinking_belly(mass_kg, speed, ratio, taper_m, over_m)
         tip_m = ratio * belly_m
-        mass_kg = density * _volume_m3(tip_m, belly_m, taper_m)
+        mass_kg = density * _volume_m3(tip_m, belly_m, taper_m, over_m)
+    floating_bend = TIP_BEND_NM2 * (floating_tip_m / TIP_BEND_AT_M) ** 4
     tip_bend = line.tip_bend_nm2 or TIP_BEND_NM2 * (tip_m / TIP_BEND_AT_M) ** 4
     return LineProfile(
         tip_diameter_m=tip_m,
@@ -148,6 +190,24 @@ def line_profile(line: FlyLine) -> LineProfile:
         mass_kg=mass_kg,
         tip_mass_kg_m=density * pi * tip_m**2 / 4.0,
         tip_bend_nm2=tip_bend,
+        match_bend_nm2=line.tip_bend_nm2 or floating_bend,
+        head_m=line.head_m or 1e3,
+    )
+
+
+def _level(line: FlyLine, across_m: float) -> LineProfile:
+    """A level line, such as thin ones for nymphs."""
+    area = pi * across_m**2 / 4.0
+    bend = line.tip_bend_nm2 or TIP_BEND_NM2 * (across_m / TIP_BEND_AT_M) ** 4
+    return LineProfile(
+        tip_diameter_m=across_m,
+        belly_diameter_m=across_m,
+        front_taper_m=FRONT_TAPER_M[line.front_taper],
+        density_kg_m3=FLOATING_DENSITY,
+        mass_kg=FLOATING_DENSITY * area * HEAD_M,
+        tip_mass_kg_m=FLOATING_DENSITY * area,
+        tip_bend_nm2=bend,
+        match_bend_nm2=bend,
     )
 
 
@@ -172,7 +232,7 @@ def _with_sink_tip(line: FlyLine) -> LineProfile:
 
 
 def _sinking_belly(
-    mass_kg: float, sink_m_s: float, ratio: float, taper_m: float
+    mass_kg: float, sink_m_s: float, ratio: float, taper_m: float, over_m: float = HEAD_M
 ) -> tuple[float, float]:
     """Density in kg/m³ and belly in metres of a line that sinks so fast, tip ``ratio`` of belly."""
 
@@ -180,7 +240,7 @@ def _sinking_belly(
         # tip and belly go together: the volume is nearly as the square of the belly
         return float(
             brentq(
-                lambda b: density * _volume_m3(ratio * b, b, taper_m) - mass_kg,
+                lambda b: density * _volume_m3(ratio * b, b, taper_m, over_m) - mass_kg,
                 1e-4,
                 6e-3,
                 xtol=1e-10,

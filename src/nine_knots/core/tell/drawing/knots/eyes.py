@@ -103,7 +103,39 @@ def _non_slip(k: float) -> Figure:
     return Figure((eye(x), strand("upper", path)))
 
 
+def _two_overhands(k: float) -> Figure:
+    """An overhand in the line, the end back through it, and an overhand of the end round the
+    line."""
+    x = between(EYE_X + 6.0, 44.0, k)
+    path = overhand(3, between(0.25, 0.9, k), -REACH, 24.0)
+    deep = -float(smooth(path).points[:, 1].min())
+    path.marks = [path.marks[-1]]
+    path.tag_from = None
+    low = -0.45 * deep
+    path.to((x - EYE_R - 2.0, 1.0, 1.5), (x - EYE_R + 1.0, 0.4, 2.5), (x - 1.5, -0.6, 0.5))
+    path.to((x - 1.5, -2.0, -2.5), (x - EYE_R, -4.5, -3.0), (30.0, low, 0.0))
+    path.to((18.0, low, 4.0), (8.0, low, 1.0), (-8.0, low, -1.0), (-18.0, low, -4.0))
+    path.to((-23.0, low, 0.0)).mark().tag()
+    near, far = -26.0, between(-44.0, -36.0, k)
+    high = between(11.0, 5.0, k)
+    # over the line, round behind it, and out through its own loop
+    path.to((near - 4.0, -0.5 * high, 4.0), (far + 4.0, high, 4.0), (far - 3.0, 0.7 * high, 0.0))
+    path.to((far - 2.0, -0.4 * high, -4.0), (far + 4.0, -high, -2.0))
+    path.to((near - 8.0, -0.5 * high, 1.0), (near - 3.0, 0.5 * high, -4.0))
+    path.to((near + 2.0, high + 2.0, 0.0)).mark()
+    return Figure((eye(x), strand("upper", path)))
+
+
 EYES = {
+    "two-overhand-loop": Recipe(
+        (
+            "Tie a loose overhand in the line, a finger's length up.",
+            "Through the eye, and back in through the overhand.",
+            "With the end, an overhand round the line above the first.",
+            "Wet it, draw each overhand tight, then the one down on the other.",
+        ),
+        _two_overhands,
+    ),
     "clinch": Recipe(
         (
             "Through the eye, and back along the line.",

@@ -1,7 +1,7 @@
 import { computed, onMounted, shallowRef } from 'vue'
 import { answered, api, type Situation } from '@/api/client'
-import { sentenceText } from '@/bench/sentence/sentenceText'
-import { useBench } from '@/bench/useBench'
+import { sentenceText } from './sentence/sentenceText'
+import { useBench } from './useBench'
 
 /** The day that new leaders are built for: the bench's, or a usual one where the bench is empty. */
 export function useDayAtHand() {

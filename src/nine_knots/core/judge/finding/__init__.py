@@ -1,0 +1,1 @@
+"""Finding a leader: what is asked, what is tried, what comes of it."""

@@ -1,0 +1,76 @@
+"""Leaders that may be cast: each once, as a person would tie it, and not ruled out before."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from math import log
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nine_knots.core.judge.day_reader import DayReader
+from nine_knots.core.judge.finding.demands import Demands
+from nine_knots.core.judge.finding.guess import features_of
+from nine_knots.core.judge.finding.sane import is_sane
+from nine_knots.core.judge.finding.table import OnTheTable, on_the_table
+from nine_knots.core.judge.turnover import wanted
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.trade.leader import Leader, TaperedPiece
+
+
+@dataclass(frozen=True, slots=True)
+class Candidate:
+    """A leader that may be cast, with what is known of it before: ``band`` is the logarithm of the
+    highest reserve wanted over the lowest; ``origin`` the school that built it, or empty."""
+
+    table: OnTheTable
+    origin: str
+    features: NDArray[np.float64]
+    band: float
+
+
+class Sieve:
+    """Lets each leader through once, if it may be cast."""
+
+    def __init__(self, reader: DayReader, stroke: Stroke, demands: Demands) -> None:
+        self._reader, self._stroke, self._demands = reader, stroke, demands
+        self._seen: set[tuple[object, ...]] = set()
+
+    def sifted(self, made: Iterable[tuple[str, Leader]]) -> list[Candidate]:
+        """Those of leaders with their origins that are new, sane and may be tied."""
+        found = []
+        for origin, leader in made:
+            key = _key(leader)
+            if key in self._seen or not self._may_be(origin, leader):
+                continue
+            self._seen.add(key)
+            table = on_the_table(leader, self._reader, self._demands)
+            if table is None:
+                continue
+            low, high = wanted(leader, self._reader.day, self._reader.angler.cast)
+            features = features_of(leader, self._reader, self._stroke)
+            found.append(Candidate(table, origin, features, log(high / low)))
+        return found
+
+    def _may_be(self, origin: str, leader: Leader) -> bool:
+        """Whether its tapers are as is asked for, and it is sane where no school built it."""
+        tapers = [piece for piece in leader.pieces if isinstance(piece, TaperedPiece)]
+        cut = any(one.cut_butt_m or one.cut_tip_m for one in tapers)
+        if (self._demands.bought == "none" and tapers) or (self._demands.bought == "whole" and cut):
+            return False
+        return bool(origin) or is_sane(leader, self._reader.day)
+
+
+def _key(leader: Leader) -> tuple[object, ...]:
+    """What makes two leaders the same: spools, lengths, joints, what hangs on them."""
+    pieces = tuple(
+        (
+            one.strand.spool_id,
+            one.strand.material,
+            round(one.lower_diameter_m, 7),
+            round(one.length_m, 3),
+        )
+        for one in leader.pieces
+    )
+    joints = tuple((one.kind, one.knot, one.dropper is None) for one in leader.joints)
+    hung = tuple((one.kind, round(one.above_end_m, 3), one.mass_kg) for one in leader.attachments)
+    return pieces, joints, hung

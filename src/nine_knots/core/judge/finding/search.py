@@ -1,0 +1,162 @@
+"""The search: the schools first, then free tapers and changes of the best, cast by cast.
+
+What is cast next is what promises most after all that was cast. Everything is seeded: the same
+question has the same answer.
+"""
+
+import random
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nine_knots.core.base.errors import CannotCompute, NineKnotsError
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.day_reader import DayReader
+from nine_knots.core.judge.finding.candidates import Candidate, Sieve
+from nine_knots.core.judge.finding.chains import Chains
+from nine_knots.core.judge.finding.changes import Changes
+from nine_knots.core.judge.finding.chosen import dozen_of
+from nine_knots.core.judge.finding.demands import Demands
+from nine_knots.core.judge.finding.front import front_of
+from nine_knots.core.judge.finding.guess import nearest
+from nine_knots.core.judge.finding.promise import most_promising
+from nine_knots.core.judge.finding.tried import Tried, tried
+from nine_knots.core.judge.finding.variants import Variant, as_they_are, built, variants
+from nine_knots.core.models.cast.reserve import Least
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.wind import STEADY, Gust
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.situation import Situation
+
+Array = NDArray[np.float64]
+
+MOST_TRIED = 320  # leaders cast in a search
+ROUND = 32
+# Made by chance for each leader that is cast: tied and bought at first, changed in each round.
+FREE_TIED, FREE_BOUGHT, CHANGED = 2.2, 0.4, 0.75
+SCHOOL_SHARE = 0.3  # of all that is cast, at most, for variants of the schools
+NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
+
+
+@dataclass(frozen=True)
+class SoFar:
+    """What a search has come to: all that was cast, with its features, of how many that will be."""
+
+    tried: tuple[Tried, ...]
+    features: tuple[Array, ...]
+    most: int
+
+
+@dataclass(frozen=True)
+class Search:
+    """What is sought: leaders for a day under a stroke, of what an angler owns, by demands.
+
+    ``most`` of them are cast; the same ``seed`` finds the same.
+    """
+
+    day: Situation
+    stroke: Stroke
+    angler: Angler
+    demands: Demands
+    gust: Gust = STEADY
+    seed: int = 1
+    most: int = MOST_TRIED
+
+    @property
+    def held_day(self) -> Situation:
+        """The day with the fish that must be held."""
+        return self.demands.day(self.day)
+
+    def rounds(self) -> Iterator[SoFar]:
+        """Ever better leaders, round by round; the last is the end of it.
+
+        CannotCompute where nothing on the shelf makes a leader, or none can be cast so.
+        """
+        return _Rounds(self).rounds()
+
+
+class _Rounds:
+    def __init__(self, asked: Search) -> None:
+        self._asked, self._day = asked, asked.held_day
+        self._reader = DayReader(self._day, asked.angler, asked.gust)
+        self._sieve = Sieve(self._reader, asked.stroke, asked.demands)
+        self._changes = Changes(self._day, asked.angler, asked.demands.bought)
+        self._rng, self._draws = random.Random(asked.seed), np.random.default_rng(asked.seed)
+        self._tried: list[Tried] = []
+        self._features: list[Array] = []
+        self._refused: NineKnotsError | None = None
+
+    def rounds(self) -> Iterator[SoFar]:
+        """Schools as they are, their variants, then free tapers and changes by rounds."""
+        asked = self._asked
+        self._cast(self._of_schools(as_they_are(self._day)))
+        yield self._so_far()
+        some = variants(self._day, asked.demands)
+        self._rng.shuffle(some)
+        some = some[: round(SCHOOL_SHARE * asked.most)]
+        for first in range(0, len(some), ROUND):
+            self._cast(self._of_schools(some[first : first + ROUND]))
+            yield self._so_far()
+        pool = self._sieve.sifted(("", one) for one in self._free())
+        if not self._tried:
+            self._cast(pool[:ROUND])
+            pool = pool[ROUND:]
+        if not self._tried:
+            raise self._refused or CannotCompute(
+                "Nothing on the shelf makes a leader for this day.",
+                where="spools",
+                mend="Add spools from butt to tippet, or a bought taper.",
+            )
+        while len(self._tried) < asked.most:
+            pool += self._sieve.sifted(("", one) for one in self._changed())
+            count = min(ROUND, asked.most - len(self._tried), len(pool))
+            if not count:
+                break
+            chosen = most_promising(
+                pool, self._tried, self._features, asked.demands, self._draws, count
+            )
+            self._cast([pool[i] for i in chosen])
+            pool = [one for i, one in enumerate(pool) if i not in set(chosen)]
+            yield self._so_far()
+        self._cast(self._sieve.sifted(("", one) for one in self._simpler()))
+        yield self._so_far()
+
+    def _so_far(self) -> SoFar:
+        return SoFar(tuple(self._tried), tuple(self._features), self._asked.most)
+
+    def _of_schools(self, wanted: list[Variant]) -> list[Candidate]:
+        return self._sieve.sifted(built(wanted, self._day, self._asked.angler))
+
+    def _free(self) -> Iterator[Leader]:
+        most = self._asked.most
+        chains = Chains(self._day, self._asked.angler, self._asked.demands)
+        return chains.made(self._rng, round(FREE_TIED * most), round(FREE_BOUGHT * most))
+
+    def _changed(self) -> Iterator[Leader]:
+        near = sorted(self._tried, key=lambda one: one.falls_short)[:NEAR_FRONT]
+        parents = [one.table.leader for one in front_of(self._tried) + near]
+        return self._changes.of(self._rng, parents, round(CHANGED * self._asked.most))
+
+    def _simpler(self) -> Iterator[Leader]:
+        """Those that would be chosen with one piece fewer: no knot for one in a hundred."""
+        for chosen in dozen_of(self._tried, self._asked.demands):
+            yield from self._changes.without_a_piece(chosen.one.table.leader)
+
+    def _cast(self, candidates: list[Candidate]) -> None:
+        for one in candidates:
+            near = self._near(one.features)
+            try:
+                found = tried(one.table, one.origin, self._reader, self._asked.stroke, near)
+            except CannotCompute as refused:  # a model cannot follow it
+                self._refused = refused
+                continue
+            self._tried.append(found)
+            self._features.append(one.features)
+
+    def _near(self, features: Array) -> Least | None:
+        """About what opens a leader, from where to seek it: what opened the most like it."""
+        if not self._tried:
+            return None
+        return self._tried[nearest(features, np.array(self._features))].least

@@ -1,0 +1,239 @@
+"""What matters of a leader, and how sure its verdict is: small changes made one at a time.
+
+Each doubt is a spread of a logarithm of the reserve, from a change made and cast: lengths as tied,
+thickness of spools, the stroke from cast to cast, an unknown caster's speed, the fly's drag, the
+wind. They are taken as independent and small, so that variances add; the chance of opening is then
+that of a normal above the least reserve wanted. Against plain draws, see tests/reference.
+"""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from functools import cached_property
+from math import exp, gamma, hypot, log
+from typing import Literal
+
+from scipy.special import ndtr
+
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.patience import tell
+from nine_knots.core.base.units.factors import INCH_M, THOU_M
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.hangs_on import DRAG_TIMES
+from nine_knots.core.judge.own_cast import SPEED_SPREAD, UNKNOWN
+from nine_knots.core.judge.turnover import wanted
+from nine_knots.core.models.cast.mono import mass_ratio
+from nine_knots.core.models.cast.reserve import USUAL, Least, finely, least_speed, opens_at
+from nine_knots.core.models.cast.rig import Rig, rig_of
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
+from nine_knots.core.models.hold.elements import Hold, hold_of
+from nine_knots.core.physics.air import Air
+from nine_knots.core.physics.weakest_link import weibull_shape
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader import Leader, LevelPiece
+from nine_knots.core.trade.need import need_of
+from nine_knots.core.trade.situation import Wind
+from nine_knots.core.trade.tackle import Fly, line_profile
+
+LONGER_M, THICKER_M = 4.0 * INCH_M, THOU_M  # a change that is told
+TIED_OFF_M, SPOOL_OFF_M = 1.0 * INCH_M, 0.5 * THOU_M  # as tied; a label's thickness [M]
+MEASURED_OFF_M = 0.1 * THOU_M  # of one that was measured
+STROKE_OFF, WIND_OFF_M_S = 0.05, 1.0  # from cast to cast [G]
+DRAG_OFF, TIMED_OFF = 0.17, 0.05  # of a fly's drag area, by the tables and timed [M]
+WINDIEST_M_S, WIND_STEP_M_S = 16.0, 0.5
+Source = Literal["lengths", "spools", "own speed", "stroke", "fly", "wind"]
+
+
+@dataclass(frozen=True, slots=True)
+class PieceMatters:
+    """What a piece does: changes of the reserve and of the hold, as factors, where it is four
+    inches longer and where it is a thousandth thicker."""
+
+    piece: int
+    longer_opens: float
+    longer_holds: float
+    thicker_opens: float
+    thicker_holds: float
+
+
+@dataclass(frozen=True, slots=True)
+class Doubt:
+    """One source of doubt: its spread of the logarithm of the reserve; ``piece`` of the spool that
+    has most of it."""
+
+    source: Source
+    spread: float
+    piece: int | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Matters:
+    """Pieces, doubts and chances; ``into_m_s`` is the head wind into which it still opens."""
+
+    pieces: tuple[PieceMatters, ...]
+    doubts: tuple[Doubt, ...]
+    opens: float
+    holds: float
+    reserve: float
+    low: float
+    into_m_s: float
+
+
+def matters_of(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEADY) -> Matters:
+    """Change one thing after another and cast it; CannotCompute where no line casts it, or no
+    stroke opens it."""
+    day, leader = design.situation, design.leader
+    if mass_ratio(leader, day.fly) is not None:
+        raise CannotCompute(
+            "Mono is thrown by its fly: no loop is cast, so there is nothing to change in it.",
+            where="leader",
+            mend="What it hangs on is the fly's weight.",
+        )
+    thrown = _Thrown(design, stroke, air_of(day.wind, gust))
+    hold = hold_of(leader, own=angler.tyer.knots)
+    pieces = tuple(_pieces(thrown, hold, angler))
+    low = wanted(leader, day, angler.cast)[0]
+    reserve = thrown.base.reserve(stroke)
+    doubts = tuple(_doubts(thrown, pieces, angler))
+    spread = hypot(*(doubt.spread for doubt in doubts))
+    return Matters(
+        pieces=pieces,
+        doubts=tuple(sorted(doubts, key=lambda doubt: -doubt.spread)),
+        opens=float(ndtr(log(reserve / low) / spread)),
+        holds=_holds(hold, need_of(day).most_n),
+        reserve=reserve,
+        low=low,
+        into_m_s=_into(thrown, low),
+    )
+
+
+@dataclass
+class _Thrown:
+    """A leader under a stroke; changed ones are cast from what was good for it."""
+
+    design: Design
+    stroke: Stroke
+    air: Air
+
+    @cached_property
+    def base(self) -> Least:
+        found = self._least(self.design.leader, self.design.situation.fly, self.air, USUAL)
+        if found.speed_m_s is None:
+            raise CannotCompute(
+                "No stroke opens this leader, so nothing small about it matters.",
+                where="leader",
+                mend="Take one of the turnover's remedies first.",
+            )
+        return found
+
+    def factor(
+        self, leader: Leader | None = None, fly: Fly | None = None, air: Air | None = None
+    ) -> float:
+        """The reserve with something changed over that without."""
+        design = self.design
+        leader, fly = leader or design.leader, fly or design.situation.fly
+        found = self._least(leader, fly, air or self.air, self.base)
+        return found.reserve(self.stroke) / self.base.reserve(self.stroke)
+
+    def opens_into(self, wind_m_s: float, low: float) -> bool:
+        """Whether it opens with the reserve wanted into a head wind."""
+        air = air_of(Wind(speed_m_s=wind_m_s, bearing="in the face"), STEADY)
+        rig = self._rig(self.design.leader, self.design.situation.fly)
+        return opens_at(self.stroke.speed_m_s / low, rig, self.stroke, air, self.base)
+
+    def _least(self, leader: Leader, fly: Fly, air: Air, near: Least) -> Least:
+        """The least speed to half a hundredth."""
+        rig = self._rig(leader, fly)
+        found = least_speed(rig, self.stroke, air, near)
+        return finely(found, rig, self.stroke, air)
+
+    def _rig(self, leader: Leader, fly: Fly) -> Rig:
+        line = line_profile(self.design.situation.line)
+        return rig_of(leader, line, fly, self.stroke.line_out_m)
+
+
+def _pieces(thrown: _Thrown, hold: Hold, angler: Angler) -> Iterator[PieceMatters]:
+    leader = thrown.design.leader
+    own = angler.tyer.knots
+    for number, piece in enumerate(leader.pieces):
+        tell(number, len(leader.pieces) + 3)
+        longer = _with_piece(leader, number, LONGER_M, 0.0)
+        thicker = _with_piece(leader, number, 0.0, THICKER_M)
+        if longer is None or thicker is None:
+            yield PieceMatters(number, 1.0, 1.0, 1.0, 1.0)
+            continue
+        assert isinstance(piece, LevelPiece)
+        yield PieceMatters(
+            piece=number,
+            longer_opens=thrown.factor(leader=longer),
+            longer_holds=hold_of(longer, own=own).low_n / hold.low_n,
+            thicker_opens=thrown.factor(leader=thicker),
+            thicker_holds=hold_of(thicker, own=own).low_n / hold.low_n,
+        )
+
+
+def _with_piece(leader: Leader, number: int, longer_m: float, thicker_m: float) -> Leader | None:
+    """The leader with one level piece longer or thicker, as strong as its material then is; None
+    for a bought taper."""
+    piece = leader.pieces[number]
+    if not isinstance(piece, LevelPiece):
+        return None
+    old, across_m = piece.strand, piece.strand.diameter_m + thicker_m
+    strength_n = old.strength_n
+    if strength_n is not None:
+        strength_n *= old.law_strength_n(across_m) / old.law_strength_n(old.diameter_m)
+    strand = old.model_copy(update={"diameter_m": across_m, "strength_n": strength_n})
+    made = piece.model_copy(update={"strand": strand, "length_m": piece.length_m + longer_m})
+    pieces = (*leader.pieces[:number], made, *leader.pieces[number + 1 :])
+    return leader.model_copy(update={"pieces": pieces})
+
+
+def _doubts(thrown: _Thrown, pieces: tuple[PieceMatters, ...], angler: Angler) -> Iterator[Doubt]:
+    leader, fly = thrown.design.leader, thrown.design.situation.fly
+    tied = [TIED_OFF_M / LONGER_M * log(one.longer_opens) for one in pieces]
+    yield Doubt("lengths", hypot(*tied))
+    spools = [
+        (MEASURED_OFF_M if _measured(leader, one.piece) else SPOOL_OFF_M)
+        / THICKER_M
+        * log(one.thicker_opens)
+        for one in pieces
+    ]
+    most = max(range(len(spools)), key=lambda i: abs(spools[i]))
+    yield Doubt("spools", hypot(*spools), most)
+    yield Doubt("stroke", STROKE_OFF)
+    if angler.cast == UNKNOWN:
+        yield Doubt("own speed", SPEED_SPREAD)
+    dragged = fly.model_copy(update={"drag_area_m2": DRAG_TIMES * fly.air_drag_area_m2})
+    off = DRAG_OFF if fly.drag_area_m2 is None else TIMED_OFF
+    yield Doubt("fly", abs(log(thrown.factor(fly=dragged))) / log(DRAG_TIMES) * off)
+    windier = thrown.air._replace(wind_m_s=thrown.air.wind_m_s - WIND_OFF_M_S)
+    yield Doubt("wind", abs(log(thrown.factor(air=windier))))
+
+
+def _measured(leader: Leader, number: int) -> bool:
+    """Whether a piece's thickness is more than its label's; a label alone is an estimate."""
+    return not leader.pieces[number].strand.estimated and (
+        leader.pieces[number].strand.strength_n is not None
+    )
+
+
+def _holds(hold: Hold, need_n: float) -> float:
+    """Chance that no element breaks under what the day may ask."""
+    hazard = 0.0
+    for element in hold.elements:
+        shape = weibull_shape(element.spread)
+        scale = element.mean_n / gamma(1.0 + 1.0 / shape)
+        hazard += (need_n / scale) ** shape
+    return exp(-hazard)
+
+
+def _into(thrown: _Thrown, low: float) -> float:
+    """The strongest head wind in m/s, by half metres, into which it opens as is wanted."""
+    least, most = 0, round(WINDIEST_M_S / WIND_STEP_M_S)
+    if not thrown.opens_into(0.0, low):
+        return 0.0
+    while most - least > 1:
+        middle = (least + most) // 2
+        opens = thrown.opens_into(middle * WIND_STEP_M_S, low)
+        least, most = (middle, most) if opens else (least, middle)
+    return least * WIND_STEP_M_S

@@ -1,0 +1,79 @@
+"""Which bought taper, whole as it is sold wherever it can be."""
+
+from dataclasses import dataclass
+from math import log
+
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.trade.leader import TaperedPiece
+from nine_knots.core.trade.schools.school import PlannedPiece, PlannedTaper
+from nine_knots.core.trade.strand import Packet, Stock
+
+CUT_COST = 3.0  # of a new taper: it is made to be used whole
+KNOT_COST = 0.5
+UNCUT_M = 0.02  # up to which a taper counts as whole
+TIP_WEIGHT, LENGTH_WEIGHT, BUTT_WEIGHT = 2.0, 10.0, 0.25
+
+
+@dataclass(frozen=True, slots=True)
+class Bought:
+    """A packet's taper as it is used, what of it is cut, and how far it is from what was wanted."""
+
+    packet: Packet
+    taper: TaperedPiece
+    cost: float
+
+    @property
+    def cuts(self) -> tuple[tuple[str, float], ...]:
+        """The ends that are cut, by name, and by how much in metres."""
+        ends = (("butt", self.taper.cut_butt_m), ("tip", self.taper.cut_tip_m))
+        return tuple((end, cut_m) for end, cut_m in ends if cut_m > UNCUT_M)
+
+
+def choose_packet(
+    wanted: PlannedTaper, next_piece: PlannedPiece | None, stock: tuple[Stock, ...], units: Units
+) -> Bought:
+    """The packet nearest to the taper wanted; CannotCompute where none is owned.
+
+    It is cut at the tip where the next piece, knotted to it, would be thicker, and at the end that
+    the plan says where it is to be much shorter.
+    """
+    packets = [item for item in stock if isinstance(item, Packet) and item.count > 0]
+    if not packets:
+        raise CannotCompute(
+            "There is no knotless taper on the shelf.",
+            where="spools",
+            mend=f"Add a packet with a butt of about {units.diameter(wanted.butt_m).text}, "
+            "or choose the tied form of this school.",
+        )
+    return min((_used(packet, wanted, next_piece) for packet in packets), key=lambda b: b.cost)
+
+
+def _used(packet: Packet, wanted: PlannedTaper, next_piece: PlannedPiece | None) -> Bought:
+    profile = packet.strand.profile
+    keep_m = profile.length_m
+    if wanted.most_m is not None and not wanted.whole:
+        keep_m = min(keep_m, wanted.most_m)
+    cut_m = profile.length_m - keep_m
+    cut_butt_m, cut_tip_m = (cut_m, 0.0) if wanted.cut == "butt" else (0.0, cut_m)
+    if next_piece is not None and not (wanted.parted or wanted.whole):
+        thick_m = next_piece.diameter_m
+        if profile.diameter_at_m(profile.length_m - cut_tip_m) < thick_m - 0.3 * THOU_M:
+            span_m = profile.butt_diameter_m - profile.tip_diameter_m
+            share = max(0.0, (profile.butt_diameter_m - thick_m) / span_m)
+            at_m = profile.butt_length_m + share * profile.taper_length_m
+            cut_tip_m = min(profile.length_m - 0.3, max(cut_tip_m, profile.length_m - at_m))
+            cut_butt_m = min(cut_butt_m, profile.length_m - cut_tip_m - 0.2)
+    taper = TaperedPiece(
+        role="butt",
+        strand=packet.strand,
+        cut_butt_m=max(0.0, cut_butt_m),
+        cut_tip_m=max(0.0, cut_tip_m),
+    )
+    off = (taper.lower_diameter_m - wanted.tip_m) / THOU_M
+    cost = TIP_WEIGHT * off**2 + (LENGTH_WEIGHT * log(taper.length_m / wanted.length_m)) ** 2
+    cost += BUTT_WEIGHT * ((taper.upper_diameter_m - wanted.butt_m) / THOU_M) ** 2
+    if max(cut_tip_m, cut_butt_m) > UNCUT_M:
+        cost += CUT_COST
+    return Bought(packet, taper, cost + (KNOT_COST if next_piece is not None else 0.0))

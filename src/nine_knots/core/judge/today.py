@@ -1,0 +1,209 @@
+"""Which school today: each built, cast and fished for a day, and how it comes out."""
+
+from collections.abc import Iterator
+from contextlib import suppress
+from dataclasses import dataclass
+from typing import Literal
+
+from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.base.measure import Measure
+from nine_knots.core.base.words import begun
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.day_reader import DayReader
+from nine_knots.core.judge.proposing.fit import Proposal
+from nine_knots.core.judge.proposing.propose import propose_to
+from nine_knots.core.judge.remedies.changes import changes, in_the_water, sought_for
+from nine_knots.core.judge.remedies.search import Try
+from nine_knots.core.judge.remedies.turnover import STROKES, other_strokes
+from nine_knots.core.judge.ways import judgement_of
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.wind import STEADY, Gust
+from nine_knots.core.models.water.ask import USUAL_ASK
+from nine_knots.core.models.ways import way_of
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.schools import school_of
+from nine_knots.core.trade.schools.school import School, SchoolParameters
+from nine_knots.core.trade.situation import Situation
+
+Group = Literal["fits this day", "would do", "not for this"]
+GROUPS: tuple[Group, ...] = ("fits this day", "would do", "not for this")
+AS_SHORT, AS_LONG = 0.8, 1.25  # of a school's length, tried where it is not right as it is
+STOUTER = 1.13  # of a tippet, about one X
+POWER = 0.6
+A_KNOT, A_MISS, A_CHANGE = 0.03, 0.15, 0.2  # of a cord's length, what each costs
+FAR = 9.0
+HOPELESS = 0.16  # of the turnover cord: far below opening
+
+
+@dataclass(frozen=True, slots=True)
+class SchoolToday:
+    """A school on a day: its leader where it was built, its measures, and what is said of it.
+
+    ``words`` names why it fits, the one change with which it would do, or why it is not for this.
+    ``off`` is how far its measures are from the middle of their bands, knots counted in; ``lacks``
+    names the spools that others stand in for.
+    """
+
+    key: str
+    group: Group
+    words: str
+    design: Design | None
+    measures: tuple[Measure, ...]
+    off: float
+    lacks: tuple[str, ...] = ()
+
+
+def school_today(
+    key: str,
+    day: Situation,
+    stroke: Stroke,
+    angler: Angler,
+    gust: Gust = STEADY,
+) -> SchoolToday:
+    """Build a school's leader for a day from what is owned, cast it and fish it.
+
+    Where something is not right one thing is changed: the stroke, what is set and hung at the
+    water, or the school's own length, tippet or power, until it serves.
+    """
+    not_for = school_of(key).suits(day)
+    if not_for:
+        return SchoolToday(key, "not for this", not_for, None, (), FAR)
+    bench = _Bench(school_of(key), stroke, DayReader(day, angler, gust))
+    try:
+        made = bench.built(SchoolParameters())
+        measures = bench.measures(made.leader, stroke)
+    except NineKnotsError as refused:
+        words = f"{refused.what} {refused.mend}".strip()
+        return SchoolToday(key, "not for this", words, None, (), FAR)
+    design = bench.design(made.leader)
+    lacks = tuple(miss.wanted for miss in made.lacking)
+
+    def came_out(
+        group: Group, words: str, design: Design, after: tuple[Measure, ...], cost: float = 0.0
+    ) -> SchoolToday:
+        return SchoolToday(key, group, words, design, after, _off(after, made) + cost, lacks)
+
+    wrong = tuple(one for one in measures if one.standing != "right")
+    missing = _not_stood_in(made, far_too=not wrong)
+    if missing:
+        return came_out("would do", missing, design, measures, A_CHANGE)
+    if not wrong:
+        return came_out("fits this day", _why(measures, made), design, measures)
+    for words, changed, after in bench.changed(made, wrong):
+        if all(one.standing == "right" for one in after):
+            return came_out("would do", words, bench.design(changed), after, A_CHANGE)
+    worst = max(wrong, key=lambda one: abs(one.position - 0.5))
+    words = f"{worst.title}: {worst.figure}. {worst.why}"
+    if lacks and worst.key in ("match", "hold"):
+        words = f"The shelf lacks {lacks[0]}. {words}"
+    return came_out("not for this", words, design, measures)
+
+
+@dataclass(frozen=True)
+class _Bench:
+    """A school's leaders for one day, built and read."""
+
+    school: School
+    stroke: Stroke
+    reader: DayReader
+
+    @property
+    def day(self) -> Situation:
+        return self.reader.day
+
+    @property
+    def angler(self) -> Angler:
+        return self.reader.angler
+
+    def design(self, leader: Leader) -> Design:
+        return self.reader.design(leader, self.school.title)
+
+    def built(self, parameters: SchoolParameters) -> Proposal:
+        return propose_to(self.angler, self.school.key, self.day, parameters)
+
+    def measures(self, leader: Leader, stroke: Stroke) -> tuple[Measure, ...]:
+        return self.reader.measures(leader, stroke)
+
+    def changed(
+        self, made: Proposal, wrong: tuple[Measure, ...]
+    ) -> Iterator[tuple[str, Leader, tuple[Measure, ...]]]:
+        """One thing changed, in words: how it is thrown, what is set or hung where only the water
+        is wrong, else the school's own length, tippet or power; with what it then comes to."""
+        keys = {one.key for one in wrong}
+        by_slack = judgement_of(way_of(self.design(made.leader))).by_slack
+        for words, stroke in self._strokes(wrong):
+            yield words, made.leader, self.measures(made.leader, stroke)
+        if any(one.key == "turnover" and one.position < HOPELESS for one in wrong):
+            return  # no length and no tippet makes up for so much
+        if keys <= {"depth", "drift"} and not by_slack:
+            served = self._at_the_water(made.leader, wrong[0])
+            if served is not None:
+                yield f"with {served[0]}", served[1], self.measures(served[1], self.stroke)
+            return
+        for words, parameters in self._variants(made.leader):
+            with suppress(NineKnotsError):
+                leader = self.built(parameters).leader
+                yield words, leader, self.measures(leader, self.stroke)
+
+    def _strokes(self, wrong: tuple[Measure, ...]) -> Iterator[tuple[str, Stroke]]:
+        if [(one.key, one.standing) for one in wrong] == [("turnover", "too little")]:
+            for word, stroke in other_strokes(self.stroke, self.angler, harder=True):
+                yield f"with {STROKES[word]}", stroke
+        if {one.key for one in wrong} == {"drift"} and self.day.floats:
+            yield "thrown with a stop and drop", self.stroke.model_copy(update={"drop": True})
+
+    def _variants(self, leader: Leader) -> Iterator[tuple[str, SchoolParameters]]:
+        units, long_m, fine_m = self.angler.units, leader.length_m, leader.tippet_diameter_m
+        for times in (STOUTER, 1.0 / STOUTER):
+            which = "stouter" if times > 1.0 else "finer"
+            words = f"with a {which} tippet, {units.tippet(times * fine_m).text}"
+            yield words, SchoolParameters(tippet_m=times * fine_m)
+        for times in (AS_SHORT, AS_LONG):
+            length_m = units.snap_length(times * long_m)
+            yield f"at {units.length(length_m).text}", SchoolParameters(length_m=length_m)
+        yield "with a stiffer butt", SchoolParameters(power=POWER)
+
+    def _at_the_water(self, leader: Leader, measure: Measure) -> tuple[str, Leader] | None:
+        """What an angler changes there and then of the leader itself, in words."""
+        design, more = self.design(leader), measure.standing == "too little"
+        judgement = judgement_of(way_of(design))
+        serves = in_the_water(judgement, self.angler.units, more)
+        now = Try("", design, self.stroke, USUAL_ASK)
+        sought = sought_for(now, judgement, serves, more, self.angler)
+        for _, served in changes(sought, judgement.at_the_water):
+            if served is None:
+                continue
+            one = served[0]
+            if one.ask == USUAL_ASK and one.design.situation == self.day:
+                return one.words, one.design.leader
+        return None
+
+
+def _not_stood_in(made: Proposal, *, far_too: bool) -> str:
+    """What the shelf lacks and nothing stands in for: a bite piece, and one far from its like."""
+    for miss in made.shortfalls:
+        if (far_too and miss.far) or made.leader.pieces[miss.piece].role == "bite":
+            return f"with {miss.wanted}, which the shelf lacks; {miss.nearest} is no match for it"
+    return ""
+
+
+def _off(measures: tuple[Measure, ...], made: Proposal) -> float:
+    far = sum(abs(one.position - 0.5) for one in measures)
+    knots = len(made.leader.joints) - 1
+    return far + A_KNOT * knots + A_MISS * len(made.shortfalls)
+
+
+def _why(measures: tuple[Measure, ...], made: Proposal) -> str:
+    """How it opens, what of it is only just right, and what stands in for a spool."""
+    said = f"{begun(measures[0].figure)}."
+    edge = [one for one in measures[1:] if one.marginal]
+    if edge:
+        said += f" Only just: {edge[0].title.lower()}, {edge[0].figure}."
+    if made.lacking:
+        miss = made.lacking[0]
+        said += f" The shelf lacks {miss.wanted}; {miss.nearest} stands in."
+    elif made.shortfalls:
+        miss = made.shortfalls[0]
+        said += f" Of {miss.wanted} it has only {miss.nearest}."
+    return said

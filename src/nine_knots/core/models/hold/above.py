@@ -1,0 +1,57 @@
+"""The chain above the leader: reel, backing, line, its loop; and the whole chain pulled at once."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+import numpy as np
+
+from nine_knots.core.models.hold.elements import NEW_SPREAD, Hold
+from nine_knots.core.physics.weakest_link import first_break
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.schools import line_leads
+from nine_knots.core.trade.tackle.backing import LOOP_KEEPS, core_n
+
+Place = Literal["reel", "backing", "backing to line", "line", "line's loop"]
+
+
+@dataclass(frozen=True, slots=True)
+class Link:
+    """One link above the leader: mean breaking load in N, spread, chance to go first of all."""
+
+    place: Place
+    mean_n: float
+    spread: float
+    chance: float
+
+
+@dataclass(frozen=True, slots=True)
+class Above:
+    """All links from the reel down, and the chance that the leader goes before any of them."""
+
+    links: tuple[Link, ...]
+    leader_first: float
+
+
+def above_of(design: Design, hold: Hold) -> Above:
+    """The chain above a design's leader, pulled with it: links of the line where one is cast, and
+    of the backing where it is known."""
+    line = design.situation.line
+    rows: list[tuple[Place, float, float]] = []
+    if line.backing is not None:
+        rows.append(("reel", *line.backing.at_the_reel))
+        rows.append(("backing", line.backing.strength_n, NEW_SPREAD))
+        rows.append(("backing to line", *line.backing.at_the_line))
+    if line_leads(design.leader):
+        core = core_n(line.weight)
+        rows.append(("line", core, NEW_SPREAD))
+        if line.tip == "loop":
+            share, spread = LOOP_KEEPS
+            rows.append(("line's loop", share * core, spread))
+    means = np.array([mean for _, mean, _ in rows] + [e.mean_n for e in hold.elements])
+    spreads = np.array([spread for *_, spread in rows] + [e.spread for e in hold.elements])
+    chances = first_break(means, spreads).chances
+    links = tuple(
+        Link(place, mean, spread, float(chance))
+        for (place, mean, spread), chance in zip(rows, chances, strict=False)
+    )
+    return Above(links=links, leader_first=float(chances[len(rows) :].sum()))

@@ -1,0 +1,1 @@
+"""What a search for a leader has found, in words and as a picture."""

@@ -1,0 +1,81 @@
+"""A school on a day, as a card: its leader drawn, its cords, why it fits or what it wants."""
+
+from dataclasses import dataclass
+
+from nine_knots.core.base.measure import Measure
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.words import begun, listed
+from nine_knots.core.judge.today import GROUPS, Group, SchoolToday
+from nine_knots.core.tell.outline import OutlinePart, outline
+from nine_knots.core.tell.rig import Hung, hung_on
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.schools import school_of
+
+
+@dataclass(frozen=True, slots=True)
+class TodayCard:
+    """One school; without a leader where it was not built. ``facts`` are length, pieces, tippet."""
+
+    key: str
+    title: str
+    group: Group
+    words: str
+    facts: str
+    leader: Leader | None
+    outline: tuple[OutlinePart, ...]
+    hung: tuple[Hung, ...]
+    measures: tuple[Measure, ...]
+    off: float
+    lacks: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class TodayReading:
+    """All schools in their order, and the one spool that most of them lack."""
+
+    cards: tuple[TodayCard, ...]
+    buy: str
+
+
+def card_of(found: SchoolToday, units: Units) -> TodayCard:
+    """The card of a school that was tried."""
+    leader = found.design.leader if found.design else None
+    return TodayCard(
+        key=found.key,
+        title=school_of(found.key).title,
+        group=found.group,
+        words=begun(found.words).rstrip(".") + ".",
+        facts=leader_facts(leader, units) if leader else "",
+        leader=leader,
+        outline=outline(leader) if leader else (),
+        hung=hung_on(leader) if leader else (),
+        measures=found.measures,
+        off=found.off,
+        lacks=found.lacks,
+    )
+
+
+def today_reading(cards: list[TodayCard]) -> TodayReading:
+    """By group, the nearest to the middle of all bands first; and what to buy."""
+    order = sorted(cards, key=lambda card: (GROUPS.index(card.group), card.off, card.title))
+    return TodayReading(cards=tuple(order), buy=_to_buy(order))
+
+
+def _to_buy(cards: list[TodayCard]) -> str:
+    """The one spool that the most schools lack, of those that are for this day."""
+    lacking: dict[str, list[str]] = {}
+    for card in cards:
+        if card.group != "not for this":
+            for wanted in card.lacks:
+                lacking.setdefault(wanted, []).append(card.title)
+    if not lacking:
+        return ""
+    wanted, titles = max(lacking.items(), key=lambda row: len(row[1]))
+    return f"One spool to buy for a day like this: {wanted}, for {listed(titles)}."
+
+
+def leader_facts(leader: Leader, units: Units) -> str:
+    """Length, pieces and tippet: ``9 ft, 6 pieces, to .006 in · 5X``."""
+    pieces = "one piece" if len(leader.pieces) == 1 else f"{len(leader.pieces)} pieces"
+    tippet = units.tippet(leader.tippet_diameter_m).text
+    return f"{units.length(leader.length_m).text}, {pieces}, to {tippet}"

@@ -1,0 +1,8 @@
+"""What hangs below a ring or swivel, kept by name."""
+
+from pydantic import TypeAdapter
+
+from nine_knots.core.trade.leader.lower_rig import LowerRig
+from nine_knots.kept.envelope import Kind
+
+LOWER_RIG = Kind("lower rig", TypeAdapter(LowerRig))

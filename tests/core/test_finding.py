@@ -1,0 +1,225 @@
+"""Find me a leader: what is found does what was asked when read again, and is worth having."""
+
+from itertools import pairwise
+
+import numpy as np
+import pytest
+from pydantic import ValidationError
+
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.units.factors import FOOT_M, INCH_M, THOU_M
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.day_reader import DayReader
+from nine_knots.core.judge.finding.chosen import dozen_of
+from nine_knots.core.judge.finding.demands import WISHES, Demands, knots_in
+from nine_knots.core.judge.finding.front import front_of, told_apart, unbeaten
+from nine_knots.core.judge.finding.impossible import impossible
+from nine_knots.core.judge.finding.nearest import nearest_of
+from nine_knots.core.judge.finding.sane import is_sane
+from nine_knots.core.judge.finding.search import Search
+from nine_knots.core.judge.finding.to_buy import to_buy
+from nine_knots.core.judge.finding.tried import FAR_FROM_IT, SEEN, SLOWER
+from nine_knots.core.judge.matters import WIND_OFF_M_S
+from nine_knots.core.judge.turnover import wanted
+from nine_knots.core.models.cast.reserve import opens_at
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.wind import air_of
+from nine_knots.core.models.hold.elements import hold_of
+from nine_knots.core.tell.finding.asked import sentence_of
+from nine_knots.core.tell.finding.beside import SAID, figure
+from nine_knots.core.tell.finding.buying import buy_words
+from nine_knots.core.tell.finding.in_the_way import nearest_words
+from nine_knots.core.tell.finding.reading import found_so_far
+from nine_knots.core.trade.leader import LevelPiece
+from nine_knots.core.trade.need import need_of
+from nine_knots.core.trade.situation import Quarry, Wind
+from nine_knots.core.trade.strand import Spool
+from nine_knots.demo.shelf import demo_stock
+from nine_knots.demo.tackle import FLIES
+from tests.core.test_today import DAYS
+from tests.makers import INCHES, day, spool
+
+RUNA = Angler(stock=demo_stock(), flies=tuple(FLIES.values()))
+STROKE = Stroke()
+ANYTHING = Demands()
+
+
+def last_of(situation, demands=ANYTHING, most=48, **more):
+    """All that a search has cast when it ends."""
+    *_, last = Search(situation, STROKE, RUNA, demands, most=most, **more).rounds()
+    return last.tried
+
+
+@pytest.fixture(scope="module")
+def found():
+    """A search for each day, each with its own demands."""
+    asked = {
+        "dry": Demands(most_knots=4, wishes=("long and fine", "few knots")),
+        "nymph": Demands(fish_kg=1.0, wishes=("fishing well",)),
+        "streamer": Demands(shortest_m=2.0, longest_m=3.2, bought="none", wishes=("strong",)),
+    }
+    return {name: (demands, last_of(DAYS[name], demands)) for name, demands in asked.items()}
+
+
+@pytest.mark.parametrize("name", DAYS)
+def test_what_is_found_does_all_that_was_asked_when_it_is_read_again(found, name):
+    demands, tried = found[name]
+    dozen = dozen_of(tried, demands)
+    assert 2 <= len(dozen) <= 12
+    held_day = demands.day(DAYS[name])
+    left = {s.spool_id: s.remaining_m for s in RUNA.stock if isinstance(s, Spool)}
+    for chosen in dozen:
+        leader = chosen.one.table.leader
+        read = {one.key: one for one in DayReader(held_day, RUNA).measures(leader, STROKE)}
+        for key in {"turnover", "depth", "drift", "match"} & set(read):
+            assert read[key].standing == "right", (key, read[key])
+        assert hold_of(leader).low_n >= need_of(held_day).most_n
+        if demands.most_knots is not None:
+            assert knots_in(leader) <= demands.most_knots
+        if demands.asks_length:
+            assert demands.shortest_m - 1e-3 <= leader.length_m <= demands.longest_m + 1e-3
+        if demands.bought == "none":
+            assert all(isinstance(piece, LevelPiece) for piece in leader.pieces)
+        for piece in leader.pieces:
+            assert piece.length_m < left.get(piece.strand.spool_id, np.inf)
+
+
+@pytest.mark.parametrize("name", DAYS)
+def test_the_dozen_differ_and_no_school_betters_one_of_them(found, name):
+    demands, tried = found[name]
+    dozen = [chosen.one for chosen in dozen_of(tried, demands)]
+    for one, other in pairwise(dozen):
+        assert (np.abs(one.axes - other.axes) > SEEN).any()
+    for school in (one for one in tried if one.origin and one.serves):
+        assert not any(
+            (school.axes >= one.axes).all() and (school.axes > one.axes).any() for one in dozen
+        )
+
+
+def test_leaders_are_such_as_a_person_would_tie(found):
+    _, tried = found["dry"]
+    own = [one.table.leader for one in tried if not one.origin]
+    assert len(own) > 10
+    for leader in own:
+        assert is_sane(leader, DAYS["dry"])
+        for piece in leader.pieces:
+            if isinstance(piece, LevelPiece):
+                steps = piece.length_m / (2.0 * INCH_M)
+                assert steps == pytest.approx(round(steps))
+        across = [piece.upper_diameter_m for piece in leader.pieces]
+        assert across == sorted(across, reverse=True)
+
+
+def test_the_same_question_has_the_same_answer_and_another_seed_another():
+    one, same, other = (last_of(DAYS["streamer"], most=28, seed=seed) for seed in (3, 3, 4))
+    assert [a.table.leader for a in one] == [b.table.leader for b in same]
+    assert [a.table.leader for a in one] != [b.table.leader for b in other]
+
+
+def test_far_from_the_edge_the_worse_cast_opens_too(found):
+    """What is not thrown a second time would not have been refused by it."""
+    _, tried = found["dry"]
+    reader, air = DayReader(DAYS["dry"], RUNA), air_of(DAYS["dry"].wind)
+    worse = air._replace(wind_m_s=air.wind_m_s - WIND_OFF_M_S)
+    sure = sorted((o for o in tried if o.margin >= FAR_FROM_IT), key=lambda one: one.margin)
+    for one in sure[:6]:
+        leader = one.table.leader
+        speed = SLOWER * STROKE.speed_m_s / wanted(leader, DAYS["dry"])[0]
+        assert opens_at(speed, reader.rig(leader, STROKE), STROKE, worse, one.least)
+
+
+def test_where_nothing_serves_one_demand_less_does_as_it_is_said():
+    demands = Demands(most_knots=0, shortest_m=14 * FOOT_M)
+    tried = last_of(DAYS["dry"], demands, most=64)
+    assert not front_of(tried)
+    nearest = nearest_of(tried)
+    words = nearest_words(nearest, DAYS["dry"], INCHES)
+    assert words[0].startswith("Nothing that your spools make does all you ask. The nearest ")
+    knots = next(give.one.table.knots for give in nearest.gives if give.demand == "knots")
+    assert any("allow " in sentence for sentence in words)
+    less = demands.model_copy(update={"most_knots": knots})
+    assert front_of(last_of(DAYS["dry"], less, most=64))
+
+
+def test_what_no_search_could_meet_is_told_before_one():
+    shark = day(quarry=Quarry(kind="shark", mass_kg=400.0))
+    (weak,) = impossible(shark, Angler(stock=(spool(9),)), Demands())
+    assert "400" not in weak
+    assert "your strongest, nylon-stiff-90, breaks at" in weak
+    (nothing,) = impossible(day(), Angler(), Demands())
+    assert "nothing on the shelf" in nothing
+    assert "foot at least" in impossible(day(), RUNA, Demands(longest_m=0.1))[0]
+    short = Angler(stock=(spool(9, left_m=3.0),))
+    assert "you ask for 30 ft" in impossible(day(), short, Demands(shortest_m=30 * FOOT_M))[0]
+    assert impossible(day(), RUNA, Demands()) == ()
+    with pytest.raises(CannotCompute, match="roll cast is not modelled"):
+        list(Search(day(), Stroke(kind="roll"), RUNA, Demands(), most=20).rounds())
+    with pytest.raises(CannotCompute, match="Nothing on the shelf"):
+        list(Search(day(), STROKE, Angler(stock=(spool(40),)), Demands(), most=20).rounds())
+
+
+def test_it_is_asked_for_in_a_sentence():
+    windy = day(wind=Wind(speed_m_s=4.0, bearing="in the face"))
+    asked = Demands(fish_kg=0.907, most_knots=4, wishes=("long and fine", "easy to throw"))
+    said = sentence_of(asked, windy, STROKE, INCHES)
+    words = " ".join(f"{phrase.before} {phrase.text}" for phrase in said)
+    assert "opens in this wind with a normal stroke" in words
+    assert "holds a trout of 2 lb" in words
+    assert "no more than four knots" in words
+    assert "rather long and fine than easy to throw" in words
+    with pytest.raises(ValidationError, match="each wish once"):
+        Demands(wishes=("strong", "strong"))
+
+
+def test_cards_say_why_each_and_what_is_given_up():
+    demands = Demands(wishes=("long and fine",))
+    *_, last = found_so_far(Search(DAYS["dry"], STROKE, RUNA, demands, most=32))
+    first, *others = last.cards
+    assert first.why.startswith("The balanced one")
+    assert len(others) >= 2
+    for card in last.cards:
+        assert card.chance.startswith("Opens ")
+        assert card.kin.endswith(".")
+        assert card.title.endswith(card.measures[-1].figure)
+    for card in others:
+        assert card.gives_up.startswith(("Against the balanced one it ", "Nothing that"))
+    points = last.picture.points
+    assert {point.card for point in points} >= set(range(len(last.cards)))
+    for axis, at in ((last.picture.across, "x"), (last.picture.up, "y")):
+        assert all(axis.low < getattr(point, at) < axis.high for point in points)
+
+
+def test_the_spool_to_buy_is_one_that_is_lacked_and_what_it_makes_is_better():
+    """Of a shelf without fine stuff for a shy day, fine stuff; of a whole one hardly anything."""
+    coarse = Angler(stock=tuple(spool(t) for t in (22, 20, 18, 16, 14, 12, 10, 9)))
+    asked = Search(DAYS["dry"], STROKE, coarse, Demands(wishes=("long and fine",)), most=40)
+    *_, last = asked.rounds()
+    dozen = dozen_of(last.tried, asked.demands)
+    bought = to_buy(asked, last, dozen)
+    assert bought.spool.strand.diameter_m < 9 * THOU_M
+    assert bought.shown_by.by("long and fine") > dozen[0].one.by("long and fine")
+    words = buy_words(bought, dozen, INCHES)
+    assert words.startswith("One spool to buy for days like this: ")
+    assert "longer or finer" in words
+
+
+def test_what_is_cast_and_what_its_fly_pulls_out_are_told_beside_each_other(found):
+    _, tried = found["nymph"]
+    pulled = next(one for one in tried if one.reserve is None)
+    cast = next(one for one in tried if one.reserve is not None)
+    for one, other in ((pulled, cast), (cast, pulled)):
+        said = SAID["easy to throw"](one, other, INCHES)
+        assert said == f"{figure(one, 'turnover')} (the other {figure(other, 'turnover')})"
+
+
+def test_a_front_is_what_is_beaten_by_none_and_told_apart_what_one_would_want():
+    axes = np.array([[1.0, 0.0], [0.0, 1.0], [0.5, 0.5], [0.4, 0.4], [1.0, 0.0]])
+    assert unbeaten(axes).tolist() == [True, True, True, False, True]
+
+    class One:
+        def __init__(self, *axes):
+            self.axes = np.array(axes) * SEEN
+
+    nearly, better, other = One(0, 0, 0, 0, 0.5), One(0, 3, 0, 0, 0), One(2, 0, 0, 0, 0)
+    assert told_apart([nearly, other, better]) == [other, better]
+    assert len(WISHES) == len(SEEN)

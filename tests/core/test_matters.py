@@ -1,0 +1,84 @@
+"""What matters: doubts are shares of a whole, what is known is no doubt, bigger changes do more."""
+
+import pytest
+
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.day_reader import DayReader
+from nine_knots.core.judge.matters import matters_of
+from nine_knots.core.judge.own_cast import OwnCast
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.tell.matters import matters_reading
+from nine_knots.core.tell.what_if import Supposed, what_if
+from nine_knots.core.trade.situation import Wind
+from nine_knots.demo.designs import demo_designs
+from nine_knots.demo.rigs import demo_rigs
+from nine_knots.demo.shelf import demo_stock
+from tests.makers import INCHES, METRIC
+
+DESIGNS = {one.title: one for one in (*demo_designs(demo_stock()), *demo_rigs(demo_stock()))}
+EDGE, SURE = DESIGNS["Estuary wind leader"], DESIGNS["Skarn evening sedge"]
+
+
+@pytest.fixture(scope="module")
+def edge():
+    return matters_of(EDGE, Stroke(), Angler())
+
+
+def test_doubts_are_shares_of_a_whole_and_the_greatest_is_named_with_its_mend(edge):
+    reading = matters_reading(edge, INCHES)
+    assert sum(doubt.share for doubt in reading.doubts) == pytest.approx(1.0)
+    assert [doubt.share for doubt in reading.doubts] == sorted(
+        (doubt.share for doubt in reading.doubts), reverse=True
+    )
+    assert reading.doubts[0].title == "How this fly catches the air"
+    assert reading.settle.endswith("Time it falling indoors.")
+    assert "on the brink" in reading.facts[0].text
+    assert len(reading.pieces) == len(EDGE.leader.pieces)
+    metric = matters_reading(edge, METRIC)
+    assert "cm longer" in metric.changes
+    assert "2.5 cm as you tie" in metric.supposed
+
+
+def test_what_is_known_is_no_doubt_any_more(edge):
+    fly = EDGE.situation.fly
+    timed = fly.remade(drag_area_m2=fly.air_drag_area_m2)
+    made = EDGE.remade(situation=EDGE.situation.remade(fly=timed))
+    known = matters_of(made, Stroke(), Angler(cast=OwnCast(speed_factor=1.001)))
+    spreads = {doubt.source: doubt.spread for doubt in known.doubts}
+    before = {doubt.source: doubt.spread for doubt in edge.doubts}
+    assert "own speed" not in spreads
+    assert spreads["fly"] < 0.5 * before["fly"]
+    assert known.opens > edge.opens
+
+
+def test_a_sure_leader_is_told_so_and_opens_into_more_wind_with_a_harder_stroke():
+    usual, hard = (matters_of(SURE, Stroke(speed_m_s=v), Angler()) for v in (15.0, 21.0))
+    assert usual.opens > 0.99
+    assert "sure enough" in matters_reading(usual, INCHES).settle
+    assert hard.into_m_s > usual.into_m_s > 0.0
+    assert hard.holds == usual.holds > 0.99
+
+
+def test_mono_and_what_no_stroke_opens_are_refused_by_name():
+    with pytest.raises(CannotCompute, match="thrown by its fly"):
+        matters_of(DESIGNS["Tight line for the pockets"], Stroke(), Angler())
+    storm = EDGE.situation.remade(wind=Wind(speed_m_s=25.0, bearing="in the face"))
+    with pytest.raises(CannotCompute, match="No stroke opens"):
+        matters_of(EDGE.remade(situation=storm), Stroke(), Angler())
+
+
+def test_what_if_tells_what_the_bench_would_of_such_a_day():
+    as_it_is = what_if(EDGE, Stroke(), Angler(), Supposed())
+    _, turnover = DayReader(EDGE.situation, Angler()).turnover(EDGE.leader, Stroke())
+    assert as_it_is.turnover == turnover
+    harder, gale, behind = (
+        what_if(EDGE, Stroke(), Angler(), Supposed(**supposed))
+        for supposed in ({"times": 1.4}, {"head_wind_m_s": 12.0}, {"head_wind_m_s": -4.0})
+    )
+    assert gale.turnover.position < as_it_is.turnover.position < harder.turnover.position
+    assert gale.wind.endswith("in the face")
+    assert behind.wind.endswith("from behind")
+    bulky = EDGE.situation.fly.remade(drag_area_m2=2.0 * EDGE.situation.fly.air_drag_area_m2)
+    other = what_if(EDGE, Stroke(), Angler(), Supposed(fly=bulky))
+    assert other.turnover.position <= as_it_is.turnover.position

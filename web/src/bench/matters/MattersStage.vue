@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { job } from '@/api/job'
+import { useAnswer } from '@/api/useAnswer'
+import { useSettings } from '@/settings/useSettings'
+import JobProgress from '@/widgets/JobProgress.vue'
+import { overhead, useCast } from '../air/useCast'
+import FactList from '../FactList.vue'
+import type { Axis } from '../strip/useAxis'
+import { useBench } from '../useBench'
+import MattersLane from './MattersLane.vue'
+import WhatIf from './WhatIf.vue'
+
+/** How sure the verdict is and what matters: each length and thickness changed a little and cast. */
+defineProps<{ axis: Axis }>()
+const bench = useBench()
+const cast = useCast()
+const settings = useSettings()
+const who = `matters-${crypto.randomUUID().slice(0, 8)}`
+const asked = ref(true)
+const { answer, share, refused, stopped, stop, again } = useAnswer(
+  () =>
+    asked.value && bench.design
+      ? { design: bench.design, stroke: overhead(cast.stroke), units: settings.units }
+      : null,
+  (body, waiting) => job('/api/matters', { bench: who, ...body }, waiting),
+  { quiet: 300, keep: true },
+)
+</script>
+
+<template>
+  <section class="matters" aria-label="How sure, and what matters">
+    <WhatIf />
+    <JobProgress
+      v-if="share !== null"
+      :share="share"
+      words="Changing one thing after another …"
+      @stop="stop"
+    />
+    <p v-else-if="stopped" class="quiet" role="status">
+      Stopped. <button class="do" type="button" @click="again">Work it out after all</button>
+    </p>
+    <p v-if="refused" class="refusal" role="status">{{ refused }}</p>
+    <template v-else-if="answer">
+      <FactList :facts="answer.facts" />
+      <p class="matters__settle">{{ answer.settle }}</p>
+      <MattersLane :axis="axis" :pieces="answer.pieces" :changes="answer.changes" />
+      <p>{{ answer.most }}</p>
+      <h3>Where the doubt comes from</h3>
+      <ul class="doubts">
+        <li v-for="doubt in answer.doubts" :key="doubt.title">
+          <span>{{ doubt.title }}</span>
+          <span class="doubts__bar" aria-hidden="true">
+            <span :style="{ width: `${100 * doubt.share}%` }" />
+          </span>
+          <span class="figure">{{ doubt.text }}</span>
+          <span class="quiet">{{ doubt.settle }}</span>
+        </li>
+      </ul>
+      <p class="quiet">{{ answer.supposed }}</p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.matters {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+
+.matters__settle {
+  font-size: 17px;
+}
+
+h3 {
+  margin-top: 6px;
+  font-size: 15px;
+}
+
+.doubts {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.doubts li {
+  display: grid;
+  grid-template-columns: 230px 120px 90px 1fr;
+  align-items: center;
+  gap: 10px;
+  padding: 2px 0;
+  border-bottom: 1px solid var(--hair);
+}
+
+.doubts__bar {
+  height: 8px;
+  background: var(--hair);
+}
+
+.doubts__bar > span {
+  display: block;
+  height: 100%;
+  background: var(--doubt);
+}
+
+@media (max-width: 820px) {
+  .doubts li {
+    grid-template-columns: 1fr 60px;
+  }
+
+  .doubts__bar {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,111 @@
+import { useStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { answered, api, type Schemas, type Situation } from '@/api/client'
+import { job } from '@/api/job'
+import { inWords } from '@/api/problems'
+import { useAnswer } from '@/api/useAnswer'
+import { overhead, useCast } from '@/bench/air/useCast'
+import { useSettings } from '@/settings/useSettings'
+import { useDayAtHand } from '@/bench/useDayAtHand'
+
+export type Wish = NonNullable<Schemas['FindRequest']['wishes']>[number]
+export type FoundCard = Schemas['FoundCard']
+
+interface AskedFor {
+  /** A stroke for the search; empty is the one on the bench. */
+  speed: string
+  fish: string
+  most_knots: number | null
+  shortest: string
+  longest: string
+  bought: 'cut' | 'whole' | 'none'
+  wishes: Wish[]
+}
+
+const USUAL: AskedFor = {
+  speed: '',
+  fish: '',
+  most_knots: null,
+  shortest: '',
+  longest: '',
+  bought: 'cut',
+  wishes: ['long and fine', 'easy to throw'],
+}
+const QUIET_MS = 200
+
+/** What is asked of a leader to be found, and the search for it; it goes on in every place. */
+export const useFind = defineStore('find', () => {
+  const settings = useSettings()
+  const cast = useCast()
+  const { situation } = useDayAtHand()
+  const bench = `find-${crypto.randomUUID().slice(0, 8)}`
+  const asked = useStorage('nine-knots.find', USUAL, localStorage, { mergeDefaults: true })
+  const reading = shallowRef<Schemas['FindReading'] | null>(null)
+  const share = ref<number | null>(null)
+  const refused = ref('')
+  const stopped = ref(false)
+  /** The question that was answered last: another one is not what is shown. */
+  const answeredTo = ref('')
+  let waiting: AbortController | null = null
+
+  function questionOn(day: Situation) {
+    const { speed, ...demands } = asked.value
+    const stroke = overhead({ ...cast.stroke, speed: speed || cast.stroke.speed })
+    return { bench, situation: day, stroke, ...demands, units: settings.units }
+  }
+  const question = computed(() => situation.value && questionOn(situation.value))
+
+  const { answer: heard, refused: unsaid } = useAnswer(
+    () => question.value,
+    (body, { signal }) => answered(api.POST('/api/find/asked', { body, signal })),
+    { quiet: QUIET_MS, keep: true },
+  )
+
+  /** The sentence as it was last understood stands while something in it cannot be read. */
+  const said = shallowRef<Schemas['Asked'] | null>(null)
+  watch(heard, (now) => {
+    if (now) said.value = now
+  })
+
+  async function find() {
+    if (!question.value) return
+    const mine = (waiting = new AbortController())
+    answeredTo.value = JSON.stringify(question.value)
+    reading.value = null
+    refused.value = ''
+    stopped.value = false
+    share.value = 0
+    try {
+      reading.value = await job('/api/find', question.value, {
+        signal: mine.signal,
+        progress: (done) => (share.value = done),
+        found: (soFar) => (reading.value = soFar),
+      })
+    } catch (error) {
+      if (!mine.signal.aborted) refused.value = inWords(error)
+    } finally {
+      if (waiting === mine) share.value = null
+    }
+  }
+
+  function stop() {
+    stopped.value = true
+    waiting?.abort()
+  }
+
+  return {
+    asked,
+    situation,
+    said,
+    unsaid,
+    reading,
+    share,
+    refused,
+    stopped,
+    /** Whether what is shown answers what is asked now. */
+    fresh: computed(() => answeredTo.value === JSON.stringify(question.value)),
+    find,
+    stop,
+  }
+})

@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { answered, api, type Leader, type Schemas, type Situation } from '@/api/client'
+import { useCatalogue } from '@/api/queries'
+import { useAnswer } from '@/api/useAnswer'
+import { overhead, useCast } from '@/bench/air/useCast'
+import { useSettings } from '@/settings/useSettings'
+import { longestOf } from '@/drawing/side'
+import LeaderOption from '@/widgets/LeaderOption.vue'
+import SchoolProposal from './SchoolProposal.vue'
+
+type Card = Schemas['TodayCard']
+
+/** Every school built, cast and fished for the day: what fits first, the chosen one in full. */
+const props = defineProps<{ situation: Situation | null }>()
+const emit = defineEmits<{ bench: [leader: Leader, title: string] }>()
+const settings = useSettings()
+const cast = useCast()
+const { data: catalogue } = useCatalogue()
+const bench = `today-${crypto.randomUUID().slice(0, 8)}`
+const QUIET_MS = 200
+const WORDS: Record<Card['group'], string> = {
+  'fits this day': 'Fits this day',
+  'would do': 'Would do with one change',
+  'not for this': 'Not for this',
+}
+
+const { answer: today, refused } = useAnswer(
+  () =>
+    props.situation && {
+      bench,
+      situation: props.situation,
+      stroke: overhead(cast.stroke),
+      units: settings.units,
+    },
+  (body, { signal }) => answered(api.POST('/api/today', { body, signal })),
+  { quiet: QUIET_MS, keep: true },
+)
+const cards = computed(() => today.value?.cards)
+const groups = computed(() =>
+  (Object.keys(WORDS) as Card['group'][])
+    .map((group) => ({
+      title: WORDS[group],
+      cards: (cards.value ?? []).filter((card) => card.group === group),
+    }))
+    .filter(({ cards }) => cards.length),
+)
+const longest = computed(() => longestOf(cards.value ?? []))
+const chosen = ref('')
+const touched = ref(false)
+watch(cards, (now) => {
+  if (!touched.value) chosen.value = now?.[0]?.key ?? ''
+})
+const card = computed(() => cards.value?.find((one) => one.key === chosen.value))
+const school = computed(() => catalogue.value?.schools.find((one) => one.key === chosen.value))
+
+function choose(key: string) {
+  chosen.value = key
+  touched.value = true
+}
+
+function put() {
+  if (card.value?.leader) emit('bench', card.value.leader, card.value.title)
+}
+</script>
+
+<template>
+  <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+  <div v-else class="today">
+    <p v-if="!cards" class="quiet" role="status">Building, casting and fishing every school …</p>
+    <div v-else class="names">
+      <fieldset v-for="group in groups" :key="group.title">
+        <legend>{{ group.title }}</legend>
+        <LeaderOption
+          v-for="one in group.cards"
+          :key="one.key"
+          :model-value="chosen"
+          name="school"
+          :value="one.key"
+          :title="one.title"
+          :measures="one.measures"
+          :outline="one.outline"
+          :hung="one.hung"
+          :longest-m="longest"
+          :facts="one.facts"
+          @update:model-value="choose"
+        >
+          {{ one.words }}
+        </LeaderOption>
+      </fieldset>
+      <p v-if="today?.buy" class="quiet">{{ today.buy }}</p>
+    </div>
+    <div v-if="school && situation" class="chosen">
+      <h3>{{ school.title }}</h3>
+      <p v-if="card?.leader && card.group === 'would do'" class="with">
+        {{ card.words }} Then it is right in all: {{ card.facts }}.
+        <button class="do do--main" type="button" @click="put">Put this one on the bench</button>
+      </p>
+      <p v-else-if="card?.group === 'not for this'" class="poor">{{ card.words }}</p>
+      <SchoolProposal
+        :key="school.key"
+        :school="school"
+        :situation="situation"
+        @bench="(leader, title) => emit('bench', leader, title)"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+/* As high before the answer as after it: what stands below must not move under the pointer. */
+.today {
+  display: grid;
+  grid-template-columns: minmax(300px, 5fr) minmax(0, 8fr);
+  gap: 28px;
+  height: max(420px, min(680px, 76vh));
+}
+
+.names,
+.chosen {
+  overflow-y: auto;
+}
+
+fieldset {
+  margin: 0 0 14px;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  margin-bottom: 4px;
+  padding: 0;
+  font-weight: 640;
+}
+
+.chosen h3 {
+  margin-bottom: 6px;
+  font-size: 20px;
+}
+
+.with {
+  margin-bottom: 12px;
+  padding: 8px 12px;
+  border-left: 3px solid var(--act);
+  background: var(--act-soft);
+}
+
+.with .do {
+  margin-left: 8px;
+}
+
+.poor {
+  margin-bottom: 12px;
+}
+
+@media (max-width: 820px) {
+  .today {
+    grid-template-columns: 1fr;
+    grid-template-rows: 1fr 1fr;
+    height: 150vh;
+  }
+}
+</style>

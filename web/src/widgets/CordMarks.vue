@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import type { Measure } from '@/api/client'
+import { STANDING_PATHS } from '@/drawing/standing'
+
+/** The cords of a leader as small marks in a row: shape, tone and height say how each stands. */
+defineProps<{ measures: Measure[] }>()
+const HEIGHT = 30
+const y = (position: number) => 8 + (HEIGHT - 16) * (1 - position)
+const tone = (one: Measure) => one.standing.replace(' ', '-')
+const said = (one: Measure) =>
+  `${one.title}: ${one.figure}, ${one.marginal ? 'only just ' : ''}${one.standing}`
+</script>
+
+<template>
+  <ul class="marks" aria-label="How it stands">
+    <li
+      v-for="one in measures"
+      :key="one.key"
+      :class="`mark mark--${tone(one)}`"
+      :title="said(one)"
+    >
+      <svg :height="HEIGHT" width="22" aria-hidden="true">
+        <line x1="11" x2="11" y1="2" :y2="HEIGHT - 2" class="mark__cord" />
+        <g :transform="`translate(11 ${y(one.position)}) scale(0.6)`">
+          <path :d="STANDING_PATHS[one.standing]" />
+        </g>
+      </svg>
+      <span class="unseen">{{ said(one) }}</span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.marks {
+  display: flex;
+  gap: 1px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.mark {
+  --tone: var(--right);
+}
+
+.mark--too-little {
+  --tone: var(--little);
+}
+
+.mark--too-much {
+  --tone: var(--much);
+}
+
+svg {
+  display: block;
+}
+
+.mark__cord {
+  stroke: var(--hair-strong);
+  stroke-width: 1.5;
+}
+
+path {
+  fill: var(--ground);
+  stroke: var(--tone);
+  stroke-width: 3.4;
+}
+
+.mark--too-much path {
+  fill: var(--tone);
+}
+</style>

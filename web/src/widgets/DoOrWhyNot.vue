@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+
+/** A button that says why it cannot act just now; it keeps its place in the order of keys. */
+defineOptions({ inheritAttrs: false })
+const { whyNot, label = '' } = defineProps<{ whyNot: string; label?: string }>()
+const described = computed(() => (whyNot ? { 'aria-description': whyNot } : {}))
+const emit = defineEmits<{ act: [] }>()
+</script>
+
+<template>
+  <el-tooltip :content="whyNot" :disabled="!whyNot" :trigger="['hover', 'focus', 'click']">
+    <button
+      v-bind="{ ...$attrs, ...described }"
+      class="do"
+      type="button"
+      :aria-disabled="whyNot !== ''"
+      :aria-label="label || undefined"
+      @click="whyNot || emit('act')"
+    >
+      <slot />
+    </button>
+  </el-tooltip>
+</template>
