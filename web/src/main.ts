@@ -12,6 +12,7 @@ import { router } from './router'
 
 const queryClient = new QueryClient({
   defaultOptions: {
+    mutations: { networkMode: 'always' },
     queries: {
       networkMode: 'always', // it is on this machine
       refetchOnWindowFocus: true,

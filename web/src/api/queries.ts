@@ -32,10 +32,12 @@ export function useKit() {
   return useQuery({ queryKey: ['kit'], queryFn: () => answered(api.GET('/api/kit')) })
 }
 
+export const OWN_TIES = ['own-ties'] as const
+
 /** The knots that the angler always ties, by place. */
 export function useOwnTies() {
   return useQuery({
-    queryKey: ['own-ties'],
+    queryKey: OWN_TIES,
     queryFn: () => answered(api.GET('/api/angler/knots')),
   })
 }

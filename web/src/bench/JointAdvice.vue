@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useIsMutating } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answered, api, type Joint, type JointReading } from '@/api/client'
-import { useOwnTies } from '@/api/queries'
+import { OWN_TIES, useOwnTies } from '@/api/queries'
 import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
 import { tieKey } from './pieces/ties'
@@ -20,6 +21,7 @@ const choices = computed(() => [
 ])
 
 const { data: own } = useOwnTies()
+const beingKept = useIsMutating({ mutationKey: OWN_TIES })
 const hasOwn = computed(() => Object.values(own.value ?? {}).some((knot) => knot !== null))
 
 const mineEverywhere = () =>
@@ -63,7 +65,7 @@ function tie(joint: Joint) {
       </button>
     </p>
     <p v-if="hasOwn" class="quiet">
-      <button type="button" class="link" @click="mineEverywhere">
+      <button type="button" class="link" :disabled="beingKept > 0" @click="mineEverywhere">
         Tie all of it with my knots, wherever they hold
       </button>
     </p>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
+import { useMutation, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { inWords } from '@/api/problems'
-import { useCatalogue, useOwnTies } from '@/api/queries'
+import { OWN_TIES, useCatalogue, useOwnTies } from '@/api/queries'
 import { notify } from '@/shell/notify'
 import { option } from '@/widgets/option'
 import PickOne from '@/widgets/PickOne.vue'
@@ -31,17 +31,27 @@ const choices = computed(() =>
   })),
 )
 
-/** Shown at once: what is picked next goes with it. */
-async function set(place: Place, knot: string) {
-  const before = ties.value
-  const body: Ties = { ...before, [place]: knot || null }
-  queries.setQueryData(['own-ties'], body)
-  try {
-    await answered(api.PUT('/api/angler/knots', { body }))
-  } catch (error) {
-    queries.setQueryData(['own-ties'], before)
+/** Shown at once, and kept one after another: the last that was picked is what stays. */
+const { mutate: keep } = useMutation({
+  mutationKey: OWN_TIES,
+  scope: { id: 'own-ties' },
+  mutationFn: (body: Ties) => answered(api.PUT('/api/angler/knots', { body })),
+  onError: (error) => {
     notify(inWords(error), 'trouble')
-  }
+  },
+  onSettled: async () => {
+    const isLast = queries.isMutating({ mutationKey: OWN_TIES }) === 1
+    if (isLast) await queries.invalidateQueries({ queryKey: OWN_TIES })
+  },
+})
+
+async function set(place: Place, knot: string) {
+  await queries.cancelQueries({ queryKey: OWN_TIES }) // it may tell what was before
+  const before = queries.getQueryData<Ties>(OWN_TIES)
+  if (!before) return
+  const body: Ties = { ...before, [place]: knot || null }
+  queries.setQueryData(OWN_TIES, body)
+  keep(body)
 }
 </script>
 
@@ -49,7 +59,7 @@ async function set(place: Place, knot: string) {
   <section class="own" aria-labelledby="own-ties">
     <h2 id="own-ties">What I always tie</h2>
     <p class="quiet">Every school ties so, wherever the knot holds.</p>
-    <label v-for="place in choices" :key="place.key">
+    <label v-for="place in ties ? choices : []" :key="place.key">
       <span class="quiet">{{ place.words }}</span>
       <PickOne
         :options="place.options"
