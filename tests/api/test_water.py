@@ -79,6 +79,14 @@ def test_the_depth_table_and_the_card_that_carries_it(client, rig):
     assert len(with_table.content) > len(plain.content)
 
 
+def test_how_surely_it_reaches_the_zone(client, rig):
+    told = ask(client, "/reach", rig, fished={"wanted": "24 in"}).json()
+    assert told["fact"]["title"] == "Zone"
+    assert "of 32 tries reach the depth you asked for" in told["fact"]["text"]
+    refused = ask(client, "/reach", rig, fished={"wanted": "deep"})
+    assert (refused.status_code, refused.json()["where"]) == (422, "wanted")
+
+
 def test_an_edit_hangs_a_shot_and_the_evaluation_tells_of_it(client, rig):
     asked = {"design": rig, "edit": {"act": "hang-on", "kind": "shot"}}
     answer = client.post("/api/bench", json=asked).json()

@@ -16,6 +16,7 @@ from nine_knots.api.typed import Form, Typed, field
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
 from nine_knots.api.work.tasks import (
     DepthTableTask,
+    ReachTask,
     RigTask,
     TuningTask,
     WaterRemedyTask,
@@ -35,6 +36,7 @@ from nine_knots.core.judge.remedies.depth_table import DepthTable
 from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.judge.remedies.tuning import Tuning
 from nine_knots.core.models.water.ask import FIELDS, WaterAsk
+from nine_knots.core.tell.reach import ReachReading
 from nine_knots.core.tell.water_stage.reading import WaterReading
 from nine_knots.core.trade.design import Design
 from nine_knots.store.stock import list_stock
@@ -170,6 +172,20 @@ async def post_tuning(
     """The setting by bisection, the least and most shot and bead; nothing is stored."""
     task = await _rig_task(TuningTask, session, asked)
     return await answering.respond(f"{asked.bench}-tuning", task)
+
+
+@router.post(
+    "/reach",
+    summary="Ask how surely it reaches the zone",
+    response_model=ReachReading,
+    responses={200: {"content": EVENTS}},
+)
+async def post_reach(
+    session: CurrentSession, asked: WaterRequest, answering: CurrentAnswering
+) -> Response:
+    """Fished again and again in water a little other than was guessed; nothing is stored."""
+    task = await _rig_task(ReachTask, session, asked)
+    return await answering.respond(f"{asked.bench}-reach", task)
 
 
 @router.post(

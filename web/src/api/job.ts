@@ -9,6 +9,7 @@ type JobPath =
   | '/api/water/remedies'
   | '/api/water/tuning'
   | '/api/water/depth-table'
+  | '/api/water/reach'
   | '/api/tying/cards'
   | '/api/matters'
   | '/api/find'

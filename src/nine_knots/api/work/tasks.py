@@ -18,6 +18,7 @@ from nine_knots.core.judge.finding.search import Search
 from nine_knots.core.judge.landings import Seen, landing_of
 from nine_knots.core.judge.matters import matters_of
 from nine_knots.core.judge.own_cast import UNKNOWN, Landing, OwnCast
+from nine_knots.core.judge.reach import reach_of
 from nine_knots.core.judge.remedies.depth_table import DepthTable, depth_table
 from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.judge.remedies.tuning import Tuning, tuned
@@ -32,6 +33,7 @@ from nine_knots.core.tell.cast import CastReading, Near, cast_of
 from nine_knots.core.tell.evaluation import evaluate
 from nine_knots.core.tell.finding.reading import FindReading, found_so_far
 from nine_knots.core.tell.matters import MattersReading, matters_reading
+from nine_knots.core.tell.reach import ReachReading, reach_reading
 from nine_knots.core.tell.today import TodayCard, card_of
 from nine_knots.core.tell.water import water_reading
 from nine_knots.core.tell.water_stage.reading import WaterReading
@@ -228,6 +230,17 @@ class RigTask(_Heavy):
     design: Design
     ask: WaterAsk
     angler: Angler
+
+
+class ReachTask(RigTask):
+    """How surely a rig reaches the zone."""
+
+    answers = ReachReading
+
+    def work(self) -> ReachReading:
+        """The reading."""
+        units = self.angler.units
+        return reach_reading(reach_of(self.design, self.ask, units), units)
 
 
 class TuningTask(RigTask):

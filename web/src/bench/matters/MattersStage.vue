@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { job } from '@/api/job'
 import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
@@ -9,6 +8,7 @@ import FactList from '../FactList.vue'
 import type { Axis } from '../strip/useAxis'
 import { useBench } from '../useBench'
 import MattersLane from './MattersLane.vue'
+import ReachFact from './ReachFact.vue'
 import WhatIf from './WhatIf.vue'
 
 /** How sure the verdict is and what matters: each length and thickness changed a little and cast. */
@@ -17,10 +17,9 @@ const bench = useBench()
 const cast = useCast()
 const settings = useSettings()
 const who = `matters-${crypto.randomUUID().slice(0, 8)}`
-const asked = ref(true)
 const { answer, share, refused, stopped, stop, again } = useAnswer(
   () =>
-    asked.value && bench.design
+    bench.design
       ? { design: bench.design, stroke: overhead(cast.stroke), units: settings.units }
       : null,
   (body, waiting) => job('/api/matters', { bench: who, ...body }, waiting),
@@ -59,6 +58,7 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
       </ul>
       <p class="quiet">{{ answer.supposed }}</p>
     </template>
+    <ReachFact />
   </section>
 </template>
 
