@@ -1547,7 +1547,7 @@ export interface components {
              * Part
              * @enum {string}
              */
-            part: "stroke" | "fish" | "knots" | "length" | "bought" | "wishes";
+            part: "stroke" | "fish" | "knots" | "flies" | "length" | "bought" | "wishes";
             /** Before */
             before: string;
             /** Text */
@@ -2888,6 +2888,8 @@ export interface components {
             fish: string;
             /** Most Knots */
             most_knots?: number | null;
+            /** Flies */
+            flies?: number | null;
             /**
              * Shortest
              * @default

@@ -18,7 +18,14 @@ from nine_knots.core.base.frozen import Several
 from nine_knots.core.base.limits import Key
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units, parse_length, parse_mass
-from nine_knots.core.judge.finding.demands import MOST_KNOTS, MOST_WISHES, Bought, Demands, Wish
+from nine_knots.core.judge.finding.demands import (
+    MOST_FLIES,
+    MOST_KNOTS,
+    MOST_WISHES,
+    Bought,
+    Demands,
+    Wish,
+)
 from nine_knots.core.judge.finding.impossible import impossible
 from nine_knots.core.judge.finding.search import MOST_TRIED, Search
 from nine_knots.core.tell.finding.asked import Asked, sentence_of
@@ -37,6 +44,7 @@ class FindRequest(Form):
     stroke: StrokeForm = Field(default_factory=StrokeForm)
     fish: Typed = Field(default="", description="how heavy a fish it must hold")
     most_knots: Annotated[int, Field(ge=0, le=MOST_KNOTS)] | None = None
+    flies: Annotated[int, Field(ge=1, le=MOST_FLIES)] | None = None
     shortest: Typed = ""
     longest: Typed = ""
     bought: Bought = "cut"
@@ -60,6 +68,7 @@ class FindRequest(Form):
                 {
                     **asked,
                     "most_knots": self.most_knots,
+                    "flies": self.flies,
                     "bought": self.bought,
                     "wishes": self.wishes,
                 }

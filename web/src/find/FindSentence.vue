@@ -11,6 +11,7 @@ const TITLES = {
   stroke: 'Your stroke',
   fish: 'The fish that it must hold',
   knots: 'Knots in it',
+  flies: 'Flies on it',
   length: 'How long',
   bought: 'What it is tied from',
   wishes: 'What you would rather have',
@@ -25,6 +26,12 @@ const STROKES = [
 const KNOTS = [
   { value: '', words: 'any number' },
   ...Array.from({ length: 8 }, (_, most) => ({ value: String(most), words: `${most}` })),
+]
+const FLIES = [
+  { value: '', words: 'as its school rigs' },
+  { value: '1', words: 'one' },
+  { value: '2', words: 'two' },
+  { value: '3', words: 'three' },
 ]
 const BOUGHT = [
   { value: 'cut', words: 'bought tapers cut as need be' },
@@ -59,6 +66,13 @@ const BOUGHT = [
       :chips="KNOTS"
       :model-value="find.asked.most_knots === null ? '' : String(find.asked.most_knots)"
       @update:model-value="(most) => (find.asked.most_knots = most === '' ? null : Number(most))"
+    />
+    <ChipChoice
+      v-if="part === 'flies'"
+      legend="Those above the point are tied on tags or in line, whichever comes out better"
+      :chips="FLIES"
+      :model-value="find.asked.flies === null ? '' : String(find.asked.flies)"
+      @update:model-value="(flies) => (find.asked.flies = flies === '' ? null : Number(flies))"
     />
     <template v-if="part === 'length'">
       <PlainField v-model="find.asked.shortest" label="At least" hint="8 ft, 2.5 m" />

@@ -17,6 +17,7 @@ interface AskedFor {
   speed: string
   fish: string
   most_knots: number | null
+  flies: number | null
   shortest: string
   longest: string
   bought: 'cut' | 'whole' | 'none'
@@ -27,6 +28,7 @@ const USUAL: AskedFor = {
   speed: '',
   fish: '',
   most_knots: null,
+  flies: null,
   shortest: '',
   longest: '',
   bought: 'cut',

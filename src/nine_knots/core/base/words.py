@@ -29,7 +29,7 @@ NUMBERS = [
 ]
 
 
-def counted(number: int, one: str) -> str:
+def counted(number: int, one: str, several: str = "") -> str:
     """``no knots``, ``one knot``, ``twelve knots``; figures beyond."""
     said = NUMBERS[number] if number < len(NUMBERS) else str(number)
-    return f"{said} {one}" if number == 1 else f"{said} {one}s"
+    return f"{said} {one}" if number == 1 else f"{said} {several or f'{one}s'}"

@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 
 from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.finding.demands import Demands
+from nine_knots.core.judge.finding.flies import flies_on
 from nine_knots.core.judge.finding.guess import features_of
 from nine_knots.core.judge.finding.sane import is_sane
 from nine_knots.core.judge.finding.table import OnTheTable, on_the_table
@@ -52,10 +53,12 @@ class Sieve:
         return found
 
     def _may_be(self, origin: str, leader: Leader) -> bool:
-        """Whether its tapers are as is asked for, and it is sane where no school built it."""
+        """Whether its tapers and flies are as is asked for, and it is sane but for a school's."""
         tapers = [piece for piece in leader.pieces if isinstance(piece, TaperedPiece)]
         cut = any(one.cut_butt_m or one.cut_tip_m for one in tapers)
         if (self._demands.bought == "none" and tapers) or (self._demands.bought == "whole" and cut):
+            return False
+        if self._demands.flies not in (None, flies_on(leader)):
             return False
         return bool(origin) or is_sane(leader, self._reader.day)
 
@@ -71,6 +74,9 @@ def _key(leader: Leader) -> tuple[object, ...]:
         )
         for one in leader.pieces
     )
-    joints = tuple((one.kind, one.knot, one.dropper is None) for one in leader.joints)
-    hung = tuple((one.kind, round(one.above_end_m, 3), one.mass_kg) for one in leader.attachments)
+    joints = tuple((one.kind, one.knot, one.dropper, one.fly) for one in leader.joints)
+    hung = tuple(
+        (one.kind, round(one.above_end_m, 3), one.mass_kg, one.diameter_m)
+        for one in leader.attachments
+    )
     return pieces, joints, hung

@@ -7,7 +7,8 @@ from pydantic import ValidationError
 
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.finding.demands import Bought
+from nine_knots.core.judge.finding.demands import Demands
+from nine_knots.core.judge.finding.flies import Flies
 from nine_knots.core.judge.finding.sane import rounded, step_m
 from nine_knots.core.trade.leader import Leader, LevelPiece, TaperedPiece
 from nine_knots.core.trade.leader.editing import apply_edit
@@ -27,14 +28,16 @@ from nine_knots.core.trade.strand import Spool
 
 MOST_STEPS = 5  # of the grid, by which a length is changed at once
 TWICE = 0.4  # chance of another change on top
+FLIES_SHARE = 0.2  # of the changes to a leader with several flies, for how the upper ones are tied
 
 
 class Changes:
     """Changes leaders for a day, with what the shelf has."""
 
-    def __init__(self, day: Situation, angler: Angler, bought: Bought) -> None:
-        self._units, self._bought = angler.units, bought
+    def __init__(self, day: Situation, angler: Angler, demands: Demands) -> None:
+        self._units, self._bought = angler.units, demands.bought
         self._bench = Workbench(stock=angler.stock, fly=day.fly, units=angler.units)
+        self._flies = Flies(self._bench, demands.flies)
         self._spools = [one for one in angler.stock if isinstance(one, Spool)]
         self._kinds: list[Callable[[random.Random, Leader], Edit | None]] = [
             *(self._length,) * 4,
@@ -44,7 +47,7 @@ class Changes:
             self._cut,
         ]
         if not day.floats:
-            self._kinds.append(self._shot)
+            self._kinds += (self._shot, self._float)
 
     def of(self, rng: random.Random, parents: list[Leader], count: int) -> Iterator[Leader]:
         """So many tries at changing leaders taken by chance."""
@@ -77,6 +80,8 @@ class Changes:
         return rounded(shorter, self._units)
 
     def _changed(self, rng: random.Random, leader: Leader) -> Leader | None:
+        if leader.flies_above and rng.random() < FLIES_SHARE:
+            return self._flies.otherwise(rng, leader)
         edit = rng.choice(self._kinds)(rng, leader)
         return apply_edit(leader, edit, self._bench) if edit is not None else None
 
@@ -119,6 +124,12 @@ class Changes:
             return None
         cut_m = rng.randint(1, MOST_STEPS) * step_m(self._units)
         return CutBack(piece=0, end=rng.choice(("butt", "tip")), length=cut_m)
+
+    def _float(self, rng: random.Random, leader: Leader) -> Edit | None:
+        for number, thing in enumerate(leader.attachments):
+            if thing.kind == "indicator":
+                return StepThing(thing=number, by=rng.choice((-1, 1)))
+        return None
 
     def _shot(self, rng: random.Random, leader: Leader) -> Edit | None:
         hung = [i for i, thing in enumerate(leader.attachments) if thing.kind == "shot"]

@@ -14,12 +14,12 @@ Wish = Literal["easy to throw", "fishing well", "strong", "long and fine", "few 
 WISHES: tuple[Wish, ...] = ("easy to throw", "fishing well", "strong", "long and fine", "few knots")
 Bought = Literal["cut", "whole", "none"]
 MOST_WISHES = 3
-MOST_KNOTS = 12
+MOST_KNOTS, MOST_FLIES = 12, 3
 
 
 class Demands(Frozen):
-    """The fish that it must hold, the most knots in it, its shortest and longest, what may be done
-    with bought tapers; and the wishes, the first first.
+    """The fish that it must hold, the most knots in it, how many flies it carries, its shortest and
+    longest, what may be done with bought tapers; and the wishes, the first first.
 
     What is left open is as the day has it. That it opens with the stroke and fishes as the day asks
     is always demanded.
@@ -27,6 +27,7 @@ class Demands(Frozen):
 
     fish_kg: float | None = Field(default=None, gt=0.0, le=500.0)
     most_knots: int | None = Field(default=None, ge=0, le=MOST_KNOTS)
+    flies: int | None = Field(default=None, ge=1, le=MOST_FLIES)
     shortest_m: LengthM | None = None
     longest_m: LengthM | None = None
     bought: Bought = "cut"

@@ -33,9 +33,15 @@ def features_of(leader: Leader, reader: DayReader, stroke: Stroke) -> Array:
             float((rig.thick[rig.leader :] * rig.rest[rig.leader :]).sum()) / leader.length_m,
             log(max(screen.arrival_m_s, 0.05)),
             log(screen.time_s),
-            log(1.0 + 1e4 * float(sum(thing.own_mass_kg for thing in leader.attachments))),
+            log(1.0 + 1e4 * _hung_kg(leader)),
         ]
     )
+
+
+def _hung_kg(leader: Leader) -> float:
+    """What hangs on it above the point: shot, indicator, flies."""
+    things = sum(thing.own_mass_kg for thing in leader.attachments)
+    return float(things + sum(fly.mass_kg for _, fly in leader.flies_above))
 
 
 def nearest(features: Array, known: Array) -> int:

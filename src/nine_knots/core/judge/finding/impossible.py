@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M
+from nine_knots.core.base.words import counted
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.finding.demands import Demands
 from nine_knots.core.judge.proposing.spools import SPARE_M
@@ -32,6 +33,12 @@ def _reasons(day: Situation, angler: Angler, demands: Demands) -> Iterator[str]:
         )
         return
     yield from _too_weak(day, spools, tapers, units)
+    allowed = day.water.rules.most_flies
+    if demands.flies is not None and allowed is not None and demands.flies > allowed:
+        yield (
+            f"The rules you wrote down for this water allow {counted(allowed, 'fly', 'flies')}; "
+            f"you ask for {demands.flies}."
+        )
     low, high = demands.shortest_m, demands.longest_m
     if high is not None and high < SHORTEST_M:
         yield f"At {units.length(high).text} it is no leader: allow it a foot at least."

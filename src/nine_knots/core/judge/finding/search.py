@@ -19,15 +19,18 @@ from nine_knots.core.judge.finding.chains import Chains
 from nine_knots.core.judge.finding.changes import Changes
 from nine_knots.core.judge.finding.chosen import dozen_of
 from nine_knots.core.judge.finding.demands import Demands
+from nine_knots.core.judge.finding.flies import Flies
 from nine_knots.core.judge.finding.front import front_of
 from nine_knots.core.judge.finding.guess import nearest
 from nine_knots.core.judge.finding.promise import most_promising
+from nine_knots.core.judge.finding.sane import is_sane
 from nine_knots.core.judge.finding.tried import Tried, tried
 from nine_knots.core.judge.finding.variants import Variant, as_they_are, built, variants
 from nine_knots.core.models.cast.reserve import Least
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
 from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.leader.workbench import Workbench
 from nine_knots.core.trade.situation import Situation
 
 Array = NDArray[np.float64]
@@ -82,7 +85,9 @@ class _Rounds:
         self._asked, self._day = asked, asked.held_day
         self._reader = DayReader(self._day, asked.angler, asked.gust)
         self._sieve = Sieve(self._reader, asked.stroke, asked.demands)
-        self._changes = Changes(self._day, asked.angler, asked.demands.bought)
+        self._changes = Changes(self._day, asked.angler, asked.demands)
+        bench = Workbench(stock=asked.angler.stock, fly=self._day.fly, units=asked.angler.units)
+        self._flies = Flies(bench, asked.demands.flies)
         self._rng, self._draws = random.Random(asked.seed), np.random.default_rng(asked.seed)
         self._tried: list[Tried] = []
         self._features: list[Array] = []
@@ -127,12 +132,19 @@ class _Rounds:
         return SoFar(tuple(self._tried), tuple(self._features), self._asked.most)
 
     def _of_schools(self, wanted: list[Variant]) -> list[Candidate]:
-        return self._sieve.sifted(built(wanted, self._day, self._asked.angler))
+        schools = built(wanted, self._day, self._asked.angler)
+        return self._sieve.sifted(
+            (origin, made)
+            for origin, leader in schools
+            for made in self._flies.as_wanted(self._rng, leader)
+        )
 
     def _free(self) -> Iterator[Leader]:
         most = self._asked.most
         chains = Chains(self._day, self._asked.angler, self._asked.demands)
-        return chains.made(self._rng, round(FREE_TIED * most), round(FREE_BOUGHT * most))
+        for leader in chains.made(self._rng, round(FREE_TIED * most), round(FREE_BOUGHT * most)):
+            if is_sane(leader, self._day):
+                yield from self._flies.as_wanted(self._rng, leader)
 
     def _changed(self) -> Iterator[Leader]:
         near = sorted(self._tried, key=lambda one: one.falls_short)[:NEAR_FRONT]

@@ -11,7 +11,7 @@ from nine_knots.core.judge.turnover import stroke_words
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.trade.situation import Situation
 
-Part = Literal["stroke", "fish", "knots", "length", "bought", "wishes"]
+Part = Literal["stroke", "fish", "knots", "flies", "length", "bought", "wishes"]
 FROM: dict[Bought, str] = {
     "cut": "from my spools and bought tapers, cut as need be",
     "whole": "from my spools and bought tapers, used whole",
@@ -48,6 +48,7 @@ def sentence_of(
             "fish", ", holds", f"a {fish.fish.title} of {units.fish_mass(fish.mass_kg).text}"
         ),
         AskedPhrase("knots", ", has", _knots(demands)),
+        AskedPhrase("flies", ", carries", _flies(demands)),
         AskedPhrase("length", "and", _length(demands, units)),
         AskedPhrase("bought", ",", FROM[demands.bought]),
         AskedPhrase("wishes", "; rather", _wishes(demands)),
@@ -63,6 +64,12 @@ def _knots(demands: Demands) -> str:
     if most is None:
         return "as many knots as it needs"
     return counted(0, "knot") if most == 0 else f"no more than {counted(most, 'knot')}"
+
+
+def _flies(demands: Demands) -> str:
+    if demands.flies is None:
+        return "as many flies as its school rigs"
+    return counted(demands.flies, "fly", "flies")
 
 
 def _length(demands: Demands, units: Units) -> str:
