@@ -57,29 +57,33 @@ def _judged(design: Design) -> None:
 
 
 def verdict_over_http(url: str) -> None:
-    """The whole verdict after a change: bench, full cast, water and hold, asked for at once."""
+    """The whole verdict after a change, as the page asks for it: bench, cast (from what was good
+    for the leader before), water's cords and hold, at once; and with the Water stage's movie."""
     print(f"\n{'whole verdict over HTTP, ms':<34}{'p50':>9}{'p95':>9}")
     with httpx.Client(base_url=url) as client:
         cards = client.get("/api/leaders").json()
         ids = {card["title"]: card["leader_id"] for card in cards}
         for title in ("Sedge and olive", "Down the drop-off, perch lake"):
             saved = client.get(f"/api/leaders/{ids[title]}").json()
-            row(title, sorted(_whole(url, saved["design"], turn) for turn in range(40)))
+            for movie in (False, True):
+                took = sorted(_whole(url, saved["design"], turn, movie) for turn in range(40))
+                row(f"{title}{', its movie' if movie else ''}"[:33], took)
 
 
-def _whole(url: str, design: dict, turn: int) -> float:
+def _whole(url: str, design: dict, turn: int, movie: bool) -> float:
     """Milliseconds until all four have answered, each on its own connection as browsers ask."""
     edit = {"act": "nudge-joint", "joint": 1, "steps": 1 + turn}
     with httpx.Client(base_url=url) as client:
         changed = client.post("/api/bench", json={"design": design, "edit": edit}).json()["design"]
+        before = client.post("/api/casts", json={"bench": "before", "design": design}).json()
     named = {"bench": "verdict", "design": changed}
     asks = [
         ("/api/bench", {"design": changed}),
         (
             "/api/casts",
-            {"bench": "verdict", "design": changed},
+            {**named, "near": before["near"]},
         ),
-        ("/api/water", {**named, "movie": True}),
+        ("/api/water", {**named, "movie": movie}),
         ("/api/hold", {"design": changed, "soaked": True, "record": False, "units": "metric"}),
     ]
     clients = [httpx.Client(base_url=url) for _ in asks]

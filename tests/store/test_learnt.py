@@ -11,7 +11,8 @@ from nine_knots.core.judge.practice import Attempt
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.trade.knots.own import PullTest, summed
 from nine_knots.store import landings, practice, pulls, tying
-from nine_knots.store.anglers import Settings, create_angler
+from nine_knots.store.anglers import Settings, create_angler, lock_angler
+from nine_knots.store.known import Known
 from tests.makers import design
 
 
@@ -117,3 +118,25 @@ def test_tests_are_forgotten_together_or_not_at_all(database, me):
     database.transact(lambda c: pulls.delete_tests(c, me, ids[:2]))
     assert [k.test_id for k in database.transact(lambda c: pulls.list_tests(c, me))] == ids[2:]
     assert database.transact(lambda c: pulls.count_tests(c, me)) == 1
+
+
+def test_an_angler_is_read_again_after_a_write_of_theirs_and_of_nobody_elses(database, me, other):
+    known = Known()
+
+    def ask(who, system="imperial"):
+        return database.transact(lambda c: known.angler(c, who, system))
+
+    def tall(who, height_m):
+        def write(cursor):
+            lock_angler(cursor, who)
+            tying.write_height_m(cursor, who, height_m)
+
+        database.transact(write)
+
+    before = ask(me)
+    tall(other, 1.6)
+    assert ask(me) is before
+    assert ask(me, "metric").units.system == "metric"
+    tall(me, 1.9)
+    assert ask(me).tyer.height_m == 1.9
+    assert ask(other).tyer.height_m == 1.6

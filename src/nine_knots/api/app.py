@@ -46,6 +46,7 @@ from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
 from nine_knots.store import Database
+from nine_knots.store.known import Known
 
 PAGES = ("", "find", "tie", "tie/now", "spools", "knots", "knots/{knot}", "shelf")
 
@@ -102,6 +103,7 @@ def create_app(
         lifespan=_lifespan,
     )
     app.state.database = database
+    app.state.known = Known()
     app.state.crew = Crew(_first_tasks())
     app.state.searchers = Crew(workers=1, behind=True)
     app.state.warm = warm

@@ -8,8 +8,7 @@ from nine_knots.api.examples import DESIGN, SITUATION
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.base.quantity import Quantity, System
-from nine_knots.core.base.units import Units, parse_length, parse_size
-from nine_knots.core.judge.angler import Angler
+from nine_knots.core.base.units import parse_length, parse_size
 from nine_knots.core.judge.proposing.bare import bare_leader
 from nine_knots.core.judge.proposing.misses import Shortfall
 from nine_knots.core.judge.proposing.propose import propose_to
@@ -28,12 +27,8 @@ from nine_knots.core.trade.leader.own_ties import tied_my_way
 from nine_knots.core.trade.leader.workbench import Workbench
 from nine_knots.core.trade.schools.school import SchoolParameters
 from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
-from nine_knots.core.trade.strand import titles_of
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
-from nine_knots.store.owned import read_angler
-from nine_knots.store.stock import list_stock
 from nine_knots.store.tackle import read_kit
-from nine_knots.store.tying import read_ties, read_tyer
 
 router = APIRouter(prefix="/api", tags=["bench"], responses=RESPONSES)
 
@@ -89,18 +84,18 @@ class ProposalAnswer(BaseModel):
 @router.post("/bench", summary="Change a design and read it")
 def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
     """Apply the change, evaluate the result; nothing is stored."""
-    stock, tyer = session.read(lambda cursor, me: (list_stock(cursor, me), read_tyer(cursor, me)))
-    units = Units(asked.units)
+    angler = session.angler(asked.units)
+    units = angler.units
     design = asked.design
     if asked.say is not None:
         heard = hear(design.situation, asked.say, units)
         design = design.model_copy(update={"situation": heard})
     if asked.edit is not None:
-        workbench = Workbench(stock=stock, fly=design.situation.fly, units=units)
+        workbench = Workbench(stock=angler.stock, fly=design.situation.fly, units=units)
         design = design.model_copy(
             update={"leader": apply_edit(design.leader, asked.edit, workbench)}
         )
-    evaluation = evaluate(design, titles_of(stock), units, tyer)
+    evaluation = evaluate(design, angler.titles, units, angler.tyer)
     return BenchAnswer(design=design, evaluation=evaluation)
 
 
@@ -115,15 +110,14 @@ class MendRequest(Form):
 def post_my_knots(session: CurrentSession, asked: MendRequest) -> Leader:
     """The leader with the angler's own knots wherever they hold; nothing is stored."""
     day = asked.design.situation
-    ties = session.read(read_ties)
+    ties = session.angler().ties
     return tied_my_way(asked.design.leader, ties, day.line, day.fly)
 
 
 @router.post("/bench/remedies", summary="Ask what would mend match, hold and length")
 def post_bench_remedies(session: CurrentSession, asked: MendRequest) -> tuple[Remedy, ...]:
     """Each is one change, made and judged anew; nothing is stored."""
-    angler = session.read(lambda cursor, me: read_angler(cursor, me, asked.units))
-    return verdict_remedies_for(asked.design, angler)
+    return verdict_remedies_for(asked.design, session.angler(asked.units))
 
 
 @router.post("/proposals", summary="Ask a school for a leader from the shelf", responses=MISSING)
@@ -143,11 +137,8 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
         power=asked.power,
         whole=asked.whole,
     )
-    stock, kit, ties = session.read(
-        lambda cursor, me: (list_stock(cursor, me), read_kit(cursor, me), read_ties(cursor, me))
-    )
-    units, day = Units(system), asked.situation
-    angler = Angler(stock=stock, flies=kit.flies, ties=ties, system=system)
+    angler = session.angler(system)
+    units, day = angler.units, asked.situation
     proposal = propose_to(angler, asked.school, day, parameters)
     leader = proposal.leader
     return ProposalAnswer(
@@ -155,7 +146,7 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
         length=units.length(leader.length_m),
         outline=outline(leader),
         hung=hung_on(leader),
-        recipe=recipe(leader, titles_of(stock), units),
+        recipe=recipe(leader, angler.titles, units),
         reasons=proposal.reasons,
         shortfalls=proposal.shortfalls,
         cut=proposal.cut,
@@ -165,7 +156,8 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
 @router.post("/proposals/bare", summary="One piece of butt to build on by hand")
 def post_bare(session: CurrentSession, asked: BareRequest) -> Leader:
     """A butt matched to the line from the spools owned; nothing is stored."""
-    return bare_leader(asked.situation, session.read(list_stock), Units(asked.units))
+    angler = session.angler(asked.units)
+    return bare_leader(asked.situation, angler.stock, angler.units)
 
 
 @router.get("/day", summary="A day to begin with")

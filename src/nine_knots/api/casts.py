@@ -20,7 +20,6 @@ from nine_knots.core.base.quantity import System
 from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.tell.cast import CastReading, Near
 from nine_knots.core.trade.design import Design
-from nine_knots.store.landings import read_own_cast
 
 router = APIRouter(prefix="/api/casts", tags=["casts"], responses=RESPONSES | WORKED_OUT)
 
@@ -49,7 +48,7 @@ def unnamed(design: Design) -> Design:
 
 
 async def _task(session: Session, asked: CastRequest) -> CastTask:
-    own = await run_in_threadpool(session.read, read_own_cast)
+    own = (await run_in_threadpool(session.angler)).cast
     return CastTask(
         design=unnamed(asked.design),
         stroke=asked.stroke.read(asked.units, own).stroke,

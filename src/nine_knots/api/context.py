@@ -9,9 +9,12 @@ from fastapi import Depends, Header, Request
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
+from nine_knots.core.base.quantity import System
+from nine_knots.core.judge.angler import Angler
 from nine_knots.store import Database
 from nine_knots.store.anglers import angler_in_front, lock_angler
 from nine_knots.store.intents import made_before, note_made
+from nine_knots.store.known import Known
 
 Answer = TypeVar("Answer")
 Work = Callable[[DictCursor, str], Answer]
@@ -28,13 +31,17 @@ class Intent:
 class Session:
     """The database as one angler sees it."""
 
-    def __init__(self, database: Database, intent: Intent | None = None) -> None:
-        self._database = database
+    def __init__(self, database: Database, known: Known, intent: Intent | None = None) -> None:
+        self._database, self._known = database, known
         self._intent = intent
 
     def read(self, work: Work[Answer]) -> Answer:
         """One transaction for this angler that changes nothing."""
         return self._database.transact(lambda cursor: work(cursor, _angler(cursor)))
+
+    def angler(self, system: System = "imperial") -> Angler:
+        """What the angler owns and is, as far as a judgement asks."""
+        return self.read(lambda cursor, me: self._known.angler(cursor, me, system))
 
     def write(self, work: Work[Answer]) -> Answer:
         """One transaction that changes something of this angler's, after any other's that does."""
@@ -92,13 +99,13 @@ async def _intent(
 
 
 def _session(request: Request) -> Session:
-    return Session(request.app.state.database)
+    return Session(request.app.state.database, request.app.state.known)
 
 
 def _saving_session(
     request: Request, intent: Annotated[Intent | None, Depends(_intent)]
 ) -> Session:
-    return Session(request.app.state.database, intent)
+    return Session(request.app.state.database, request.app.state.known, intent)
 
 
 CurrentSession = Annotated[Session, Depends(_session)]

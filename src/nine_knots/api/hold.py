@@ -11,7 +11,6 @@ from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.pull import HoldReading, hold_reading
 from nine_knots.core.trade.design import Design
-from nine_knots.store.tying import read_tyer
 
 router = APIRouter(prefix="/api/hold", tags=["hold"], responses=RESPONSES)
 
@@ -28,5 +27,5 @@ class HoldRequest(Form):
 @router.post("", summary="Pull a design until it breaks")
 def post_hold(session: CurrentSession, asked: HoldRequest) -> HoldReading:
     """Every element's spread, what breaks by when, and what it means; nothing is stored."""
-    own = session.read(read_tyer).knots
+    own = session.angler().tyer.knots
     return hold_reading(asked.design, asked.soaked, asked.record, Units(asked.units), own)

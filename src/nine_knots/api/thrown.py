@@ -12,7 +12,6 @@ from nine_knots.api.typed import Form
 from nine_knots.core.base.limits import Key
 from nine_knots.core.base.quantity import System
 from nine_knots.core.trade.design import Design
-from nine_knots.store.owned import read_angler
 
 
 class ThrownRequest(Form):
@@ -26,9 +25,7 @@ class ThrownRequest(Form):
 
 async def thrower(session: Session, stroke: StrokeForm, units: System) -> dict[str, Any]:
     """Who throws, the stroke and the gust in SI, as the fields of a task."""
-    angler = await run_in_threadpool(
-        session.read, lambda cursor, me: read_angler(cursor, me, units)
-    )
+    angler = await run_in_threadpool(session.angler, units)
     return {
         "angler": angler,
         "stroke": stroke.read(units, angler.cast).stroke,

@@ -27,10 +27,7 @@ from nine_knots.core.tell.tying.companion import Order, Screen, screens
 from nine_knots.core.tell.tying.cutting import cut_length_m
 from nine_knots.core.tell.tying.hand import Hand, shown_handiness
 from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.strand import titles_of
 from nine_knots.formats.tying_pdf import Paper
-from nine_knots.store.owned import read_angler
-from nine_knots.store.stock import list_stock
 from nine_knots.store.tying import (
     add_tied,
     read_hand,
@@ -134,9 +131,8 @@ def put_height(session: CurrentSession, form: HeightForm) -> TyerAnswer:
 @router.post("/screens", summary="The work, one step a screen")
 def post_screens(session: CurrentSession, asked: ScreensRequest) -> tuple[Screen, ...]:
     """Cuts by the angler's own hand; nothing is stored."""
-    stock, tyer = session.read(lambda cursor, me: (list_stock(cursor, me), read_tyer(cursor, me)))
-    fly, units = asked.design.situation.fly, Units(asked.units)
-    return screens(asked.design.leader, fly, titles_of(stock), units, tyer, asked.order)
+    angler, fly = session.angler(asked.units), asked.design.situation.fly
+    return screens(asked.design.leader, fly, angler.titles, angler.units, angler.tyer, asked.order)
 
 
 @router.post("/tied", summary="Tell what the pieces came out at")
@@ -176,8 +172,8 @@ def post_tied(session: SavingSession, asked: TiedRequest) -> TiedAnswer:
 def post_batch(session: CurrentSession, asked: BatchRequest) -> Batch:
     """The total cut list against what is left; nothing is stored."""
     wanted = tuple((one.design, one.count) for one in asked.wanted)
-    stock, tyer = session.read(lambda cursor, me: (list_stock(cursor, me), read_tyer(cursor, me)))
-    return batch_of(wanted, stock, Units(asked.units), tyer)
+    angler = session.angler(asked.units)
+    return batch_of(wanted, angler.stock, angler.units, angler.tyer)
 
 
 @router.post(
@@ -197,9 +193,7 @@ async def post_cards(
             where="wanted",
             mend=f"Print {MOST_CARDS} at most, then the others.",
         )
-    angler = await run_in_threadpool(
-        session.read, lambda cursor, me: read_angler(cursor, me, asked.units)
-    )
+    angler = await run_in_threadpool(session.angler, asked.units)
     task = CardsTask(
         wanted=tuple((one.design, one.count) for one in asked.wanted),
         paper=asked.paper,

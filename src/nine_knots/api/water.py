@@ -39,7 +39,6 @@ from nine_knots.core.models.water.ask import FIELDS, WaterAsk
 from nine_knots.core.tell.reach import ReachReading
 from nine_knots.core.tell.water_stage.reading import WaterReading
 from nine_knots.core.trade.design import Design
-from nine_knots.store.stock import list_stock
 
 router = APIRouter(prefix="/api/water", tags=["water"], responses=RESPONSES | WORKED_OUT)
 
@@ -152,11 +151,12 @@ async def _rig_task(
     kind: type[RigTask], session: Session, asked: WaterRequest, **more: Any
 ) -> RigTask:
     """A search through settings and weights, from the spools that the angler owns."""
+    angler = await run_in_threadpool(session.angler)
     return kind(
         **more,
         design=unnamed(asked.design),
         ask=asked.fished.read(asked.units, asked.slack_m),
-        angler=Angler(stock=await run_in_threadpool(session.read, list_stock), system=asked.units),
+        angler=Angler(stock=angler.stock, system=asked.units),
     )
 
 

@@ -58,7 +58,8 @@ def first_break(means_n: NDArray[np.float64], spreads: NDArray[np.float64]) -> F
     shapes = np.array([weibull_shape(float(cv)) for cv in spreads])
     scales = means_n / np.array([gamma(1.0 + 1.0 / k) for k in shapes])
     loads = np.linspace(0.0, 1.4 * float(means_n.min()), 601)[1:]
-    cumulated = (loads[None, :] / scales[:, None]) ** shapes[:, None]
+    times = np.log(loads)[None, :] - np.log(scales)[:, None]
+    cumulated = np.exp(shapes[:, None] * times)
     surviving = np.exp(-cumulated.sum(axis=0))
     rates = cumulated * shapes[:, None] / loads[None, :]
     step = loads[1] - loads[0]
