@@ -2,11 +2,12 @@
 
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.turnover import Thrown, eased, turnover_measure
+from nine_knots.core.judge.turnover import Thrown, eased, turnover_measure, wanted
 from nine_knots.core.models.cast.quick_caster import QuickCaster
 from nine_knots.core.models.cast.reserve import Least
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import Gust, air_of
+from nine_knots.core.physics.flight import OPEN
 from nine_knots.core.trade.design import Design
 
 
@@ -23,6 +24,15 @@ class Caster:
         day = design.situation
         air = air_of(day.wind, self._gust)
         return self._caster.least(design.leader, day.line, day.fly, stroke, air, near)
+
+    def lacks(self, design: Design, stroke: Stroke) -> float:
+        """What the leader lacks of opening as is wanted here, of its length, where the stroke is
+        not enough; 0 where it is. Much sooner known than the least speed."""
+        day = design.situation
+        air = air_of(day.wind, self._gust)
+        speed = stroke.speed_m_s / wanted(design.leader, day, self._own)[0]
+        opens = self._caster.forward(design.leader, day.line, day.fly, stroke, air, speed)
+        return max(0.0, OPEN - opens)
 
     def turnover(self, design: Design, stroke: Stroke, least: Least) -> Measure:
         """The turnover cord of a leader whose least speed is known."""

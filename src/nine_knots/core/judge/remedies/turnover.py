@@ -8,13 +8,15 @@ from dataclasses import replace
 from itertools import islice
 from typing import Literal
 
-from nine_knots.core.base.measure import Measure
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.measure import Measure, Standing
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.caster import Caster
 from nine_knots.core.judge.remedies.bystanders import breaks_another, other_measures
 from nine_knots.core.judge.remedies.schools import by_school
 from nine_knots.core.judge.remedies.search import (
     MOST_STEPS,
+    Judged,
     Remedy,
     Served,
     Serves,
@@ -70,7 +72,9 @@ def remedies_for(
     if mass_ratio(design.leader, design.situation.fly) is not None:
         return _of_mono(now, angler)
     caster = Caster(angler, gust)
-    standing = turnover_of(now, caster).standing
+    standing: Standing = "too little"
+    if not caster.lacks(design, stroke):
+        standing = turnover_of(now, caster).standing
     if standing == "right":
         return ()
     more = standing == "too little"
@@ -78,7 +82,18 @@ def remedies_for(
     def measures(one: Try) -> Iterator[Measure]:
         yield turnover_of(one, caster)
 
-    serves = judged_by(measures, more)
+    judged = judged_by(measures, more)
+
+    def serves(one: Try) -> Judged:
+        if more:
+            try:
+                lacks = caster.lacks(one.design, one.stroke)
+            except CannotCompute:
+                return Judged(past=True)
+            if lacks:
+                return Judged(short=-lacks)
+        return judged(one)
+
     before = other_measures(design, USUAL_ASK, angler)
     remedies = []
     found = _found(now, angler, serves, more)

@@ -1,10 +1,11 @@
 """Casting one rig after another, each from the aim and the speed that were good for the last."""
 
 from nine_knots.core.models.cast.casting import AIM_STEPS, FIRST_AIM, Flight, cast_aimed
-from nine_knots.core.models.cast.reserve import USUAL, Least, least_speed
+from nine_knots.core.models.cast.reserve import USUAL, Least, forward_at, least_speed
 from nine_knots.core.models.cast.rig import Rig, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.physics.air import Air
+from nine_knots.core.physics.flight import OPEN
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
 
@@ -13,7 +14,7 @@ class QuickCaster:
     """Casts of like rigs, for searches that throw many of them."""
 
     def __init__(self) -> None:
-        self._aim, self._least = FIRST_AIM, USUAL
+        self._aim, self._least, self._asked = FIRST_AIM, USUAL, USUAL
 
     def cast(self, leader: Leader, line: FlyLine, fly: Fly, stroke: Stroke, air: Air) -> Flight:
         """One cast, trimmed to open low."""
@@ -34,6 +35,23 @@ class QuickCaster:
         rig = _rig(leader, line, fly, stroke)
         self._least = least_speed(rig, stroke, air, near or self._least)
         return self._least
+
+    def forward(
+        self,
+        leader: Leader,
+        line: FlyLine,
+        fly: Fly,
+        stroke: Stroke,
+        air: Air,
+        speed_m_s: float,
+    ) -> float:
+        """How far it opens at a launch speed, of its length, aimed from what was good before."""
+        rig = _rig(leader, line, fly, stroke)
+        opens, aim = forward_at(speed_m_s, rig, stroke, air, self._asked)
+        self._asked = Least(speed_m_s, aim)
+        if opens >= OPEN:
+            self._least = self._asked
+        return opens
 
 
 def _rig(leader: Leader, line: FlyLine, fly: Fly, stroke: Stroke) -> Rig:

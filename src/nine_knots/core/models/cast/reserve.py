@@ -96,7 +96,16 @@ def finely(found: Least, rig: Rig, stroke: Stroke, air: Air) -> Least:
 
 def opens_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air, near: Least = USUAL) -> bool:
     """Whether a rig opens at one launch speed, at whatever aim serves best."""
-    return _Search(rig, stroke, air, near.aim_deg).opens(_number(speed_m_s))
+    return forward_at(speed_m_s, rig, stroke, air, near)[0] >= OPEN
+
+
+def forward_at(
+    speed_m_s: float, rig: Rig, stroke: Stroke, air: Air, near: Least = USUAL
+) -> tuple[float, float]:
+    """How far a rig opens forward at one launch speed, of its length, and the aim in degrees that
+    serves best; from ``OPEN`` on it opens, and what is beyond is not told."""
+    search = _Search(rig, stroke, air, near.aim_deg)
+    return search.forward(_number(speed_m_s)), search.aim
 
 
 def _number(speed_m_s: float) -> int:
@@ -124,7 +133,11 @@ class _Search:
         return min(self._top, max(LOWEST_AIM, aim))
 
     def opens(self, number: int) -> bool:
-        """Whether it opens at a speed: at the best aim so far, or climbing from it to a better."""
+        """Whether it opens at a speed."""
+        return self.forward(number) >= OPEN
+
+    def forward(self, number: int) -> float:
+        """How far it opens at a speed: at the best aim so far, or climbing from it to a better."""
         best = self._forward(number, self.aim)
         usual = self._within(USUAL_AIM)
         if best == 0.0 and abs(self.aim - usual) > AIM_STEP:  # no slope to climb from here
@@ -141,7 +154,7 @@ class _Search:
                 break
         if best >= OPEN:
             self.opened_at = self.aim
-        return best >= OPEN
+        return best
 
     def _forward(self, number: int, aim: float) -> float:
         stroke = self._stroke.model_copy(update={"speed_m_s": min(FASTEST_M_S, _speed(number))})
