@@ -7,6 +7,7 @@ the loop folds.
 """
 
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Literal
 
 import numpy as np
@@ -61,6 +62,7 @@ def energy_passed(above_kg_m: float, below_kg_m: float) -> float:
     return float(1.0 - reflected**2)
 
 
+@lru_cache(maxsize=1024)
 def hinge_below(above_m: float) -> float:
     """The bend step below which the loop folds, under a piece of this diameter in metres."""
     steps = (HINGE_STEP, STOUT_HINGE_STEP)

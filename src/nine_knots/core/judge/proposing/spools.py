@@ -176,23 +176,22 @@ def _shortest(plan: Plan, own: list[list[tuple[float, Spool]]]) -> tuple[list[Sp
     """The shortest path over each piece's spools, given with what each costs by itself."""
     # joints are numbered from the line
     parted = {number - plan.above for number in (*plan.rings, *plan.swivels)}
-    paths = [(cost, [spool]) for cost, spool in own[0]]
+    paths = [(cost, [spool]) for cost, spool in own[0]]  # the cheapest first
     for number, planned in enumerate(plan.pieces[1:], start=1):
         before, ring = plan.pieces[number - 1], number in parted
         longer = []
         for cost, spool in own[number]:
-            so_far, chain = min(
-                (
-                    (done + _step_cost(chain[-1], spool, before, planned, ring), chain)
-                    for done, chain in paths
-                ),
-                key=lambda one: one[0],
-                default=(inf, []),
-            )
+            so_far, best = inf, []
+            for done, chain in paths:
+                if done >= so_far:
+                    break  # no step makes a chain cheaper
+                through = done + _step_cost(chain[-1], spool, before, planned, ring)
+                if through < so_far:
+                    so_far, best = through, chain
             if so_far < inf:
-                longer.append((so_far + cost, [*chain, spool]))
-        paths = longer
+                longer.append((so_far + cost, [*best, spool]))
+        paths = sorted(longer, key=lambda one: one[0])
     if not paths:
         return None
-    cost, chain = min(paths, key=lambda one: one[0])
+    cost, chain = paths[0]
     return chain, cost
