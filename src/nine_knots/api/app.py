@@ -137,6 +137,8 @@ def create_app(
     ):
         app.include_router(module.router)
     describe_problems(app)
+    # quick rather than tight: an answer is waited for
+    app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=1)
     app.add_middleware(Guard, port=port)
     if built is not None:
         _serve_interface(app, built)
