@@ -32,7 +32,7 @@ from nine_knots.core.tell.finding.in_the_way import nearest_words
 from nine_knots.core.tell.finding.reading import found_so_far
 from nine_knots.core.trade.leader import LevelPiece
 from nine_knots.core.trade.need import need_of
-from nine_knots.core.trade.situation import Quarry, Wind
+from nine_knots.core.trade.situation import Quarry, WaterRules, Wind
 from nine_knots.core.trade.strand import Spool
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES
@@ -55,7 +55,7 @@ def found():
     """A search for each day, each with its own demands."""
     asked = {
         "dry": Demands(most_knots=4, wishes=("long and fine", "few knots")),
-        "nymph": Demands(fish_kg=1.0, wishes=("fishing well",)),
+        "nymph": Demands(fish_kg=1.0, flies=2, wishes=("fishing well",)),
         "streamer": Demands(shortest_m=2.0, longest_m=3.2, bought="none", wishes=("strong",)),
     }
     return {name: (demands, last_of(DAYS[name], demands)) for name, demands in asked.items()}
@@ -76,6 +76,8 @@ def test_what_is_found_does_all_that_was_asked_when_it_is_read_again(found, name
         assert hold_of(leader).low_n >= need_of(held_day).most_n
         if demands.most_knots is not None:
             assert knots_in(leader) <= demands.most_knots
+        if demands.flies is not None:
+            assert 1 + len(leader.flies_above) == demands.flies
         if demands.asks_length:
             assert demands.shortest_m - 1e-3 <= leader.length_m <= demands.longest_m + 1e-3
         if demands.bought == "none":
@@ -108,6 +110,19 @@ def test_leaders_are_such_as_a_person_would_tie(found):
                 assert steps == pytest.approx(round(steps))
         across = [piece.upper_diameter_m for piece in leader.pieces]
         assert across == sorted(across, reverse=True)
+
+
+def test_upper_flies_are_tied_as_comes_out_best(found):
+    _, tried = found["nymph"]
+    joints = [
+        one.table.leader.joints[joint] for one in tried for joint, _ in one.table.leader.flies_above
+    ]
+    assert {joint.kind == "fly" for joint in joints} == {True, False}  # in line, and on tags
+    tags = {round(joint.dropper.length_m, 3) for joint in joints if joint.dropper}
+    assert len(tags) > 1
+    ruled = DAYS["nymph"].water.remade(rules=WaterRules(most_flies=1))
+    (why,) = impossible(DAYS["nymph"].remade(water=ruled), RUNA, Demands(flies=2))
+    assert "allow one fly; you ask for 2" in why
 
 
 def test_the_same_question_has_the_same_answer_and_another_seed_another():
