@@ -43,6 +43,9 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
     <template v-else-if="answer">
       <FactList :facts="answer.facts" />
       <p class="matters__settle">{{ answer.settle }}</p>
+    </template>
+    <ReachFact />
+    <template v-if="answer && !refused">
       <MattersLane :axis="axis" :pieces="answer.pieces" :changes="answer.changes" />
       <p>{{ answer.most }}</p>
       <h3>Where the doubt comes from</h3>
@@ -58,7 +61,6 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
       </ul>
       <p class="quiet">{{ answer.supposed }}</p>
     </template>
-    <ReachFact />
   </section>
 </template>
 

@@ -22,7 +22,6 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
 
 <template>
   <section class="reach" aria-label="How surely it reaches the zone">
-    <h3>In the water</h3>
     <JobProgress
       v-if="share !== null"
       :share="share"
@@ -35,7 +34,7 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
     <p v-if="refused" class="refusal" role="status">{{ refused }}</p>
     <template v-else-if="answer">
       <FactList :facts="[answer.fact]" />
-      <p v-if="answer.settle">{{ answer.settle }}</p>
+      <p v-if="answer.settle" class="reach__settle">{{ answer.settle }}</p>
       <p v-if="answer.supposed" class="quiet">{{ answer.supposed }}</p>
     </template>
   </section>
@@ -47,8 +46,7 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
   gap: 6px;
 }
 
-h3 {
-  margin-top: 6px;
-  font-size: 15px;
+.reach__settle {
+  font-size: 17px;
 }
 </style>

@@ -46,11 +46,13 @@ def is_sane(leader: Leader, day: Situation) -> bool:
     fly, middle pieces that do not grow."""
     if any(piece.length_m < SHORTEST_M for piece in leader.pieces):
         return False
-    if leader.pieces[-1].role == "bite" or not _rolls_out(leader):
+    if leader.pieces[-1].role == "bite" or not _rolls_out(leader, day):
         return True
+    carries = {joint for joint, _ in leader.flies_above}
     ends = [
         (End(a.strand, a.lower_diameter_m), End(b.strand, b.upper_diameter_m))
-        for a, b in pairwise(leader.pieces)
+        for joint, (a, b) in enumerate(pairwise(leader.pieces), start=1)
+        if joint not in carries or a.strand != b.strand  # parted only to carry a fly
     ]
     return (
         all(steps_down(above, below, day) for above, below in ends)
@@ -113,8 +115,8 @@ def _shares(leader: Leader) -> bool:
     return all(below.length_m <= RISE * above.length_m for above, below in pairwise(middle))
 
 
-def _rolls_out(leader: Leader) -> bool:
+def _rolls_out(leader: Leader, day: Situation) -> bool:
     """Whether a line rolls all of it out, so that its steps count."""
-    hung = leader.flies_above or leader.indicator is not None
+    hung = leader.indicator is not None or (leader.flies_above and not day.floats)
     sighted = any(piece.role == "sighter" for piece in leader.pieces)
     return line_leads(leader) and not hung and not sighted
