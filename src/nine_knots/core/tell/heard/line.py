@@ -1,0 +1,68 @@
+"""Which kind of thing a line of text says, and all lines of a list."""
+
+import csv
+from dataclasses import dataclass
+
+from nine_knots.core.base.errors import NineKnotsError, OutOfRange
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.heard.casting import LINE_WORDS, WEIGHT, line_heard, rod_heard
+from nine_knots.core.tell.heard.flies import fly_heard, is_fly
+from nine_knots.core.tell.heard.scan import Scan
+from nine_knots.core.tell.heard.strands import is_taper, packet_heard, spool_heard
+from nine_knots.core.tell.heard.understood import Understood
+
+MOST_LINES = 200
+
+
+@dataclass(frozen=True, slots=True)
+class HeardLine:
+    """A line and what was understood of it, or why it was not and how it would be."""
+
+    number: int
+    text: str
+    understood: Understood | None
+    what: str = ""
+    mend: str = ""
+
+
+def heard(text: str, units: Units) -> Understood:
+    """What a line says is owned; Unreadable or OutOfRange where it cannot be."""
+    scan = Scan(text)
+    if scan.has(WEIGHT):
+        return line_heard(scan, units) if scan.has(LINE_WORDS) else rod_heard(scan, units)
+    if is_fly(scan):
+        return fly_heard(scan, units)
+    return packet_heard(scan, units) if is_taper(scan, units) else spool_heard(scan, units)
+
+
+def heard_lines(text: str, units: Units) -> tuple[HeardLine, ...]:
+    """Every line of a list that says something; those of a table may part its figures by commas
+    or tabs, and a first line of headings is passed over. OutOfRange for too many."""
+    lines = [line.replace("\t", " ") for line in text.splitlines()]
+    filled = [(number, line) for number, line in enumerate(lines, start=1) if line.strip()]
+    if len(filled) > MOST_LINES:
+        raise OutOfRange(
+            f"{len(filled)} lines are too many at once.", mend=f"Give {MOST_LINES} at a time."
+        )
+    if len(filled) > 1 and not any(letter.isdigit() for letter in filled[0][1]):
+        filled = filled[1:]
+    return tuple(_read(number, line, units) for number, line in filled)
+
+
+def _read(number: int, line: str, units: Units) -> HeardLine:
+    try:
+        return HeardLine(number, line.strip(), heard(_plain(line), units))
+    except NineKnotsError as error:
+        return HeardLine(number, line.strip(), None, error.what, error.mend)
+    except ValueError:
+        mend = "Check its figures: one of them is no such thing's."
+        return HeardLine(number, line.strip(), None, f"“{line.strip()}” cannot be.", mend)
+
+
+def _plain(line: str) -> str:
+    """A line of a table as words: quoted cells are opened where a comma parts them."""
+    if line.count('","') or line.startswith('"'):
+        cells = next(csv.reader([line]))
+        if len(cells) > 1:
+            return " ".join(cells)
+    return line

@@ -1,0 +1,38 @@
+"""What was understood of a line: the thing, what was said of it, what is presumed."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from nine_knots.core.trade.strand import Packet, Spool
+from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
+
+Thing = Spool | Packet | Rod | FlyLine | Fly
+KindHeard = Literal["spool", "packet", "rod", "line", "fly"]
+NEW = "new"
+"""The id of a spool or packet that is not on the shelf yet."""
+
+
+@dataclass(frozen=True, slots=True)
+class Understood:
+    """A thing, and in words what was said of it and what was not said and is presumed."""
+
+    kind: KindHeard
+    thing: Thing
+    said: tuple[str, ...]
+    presumed: tuple[str, ...]
+
+
+class Words:
+    """Gathers what was said and what is presumed."""
+
+    def __init__(self) -> None:
+        self._said: list[str] = []
+        self._presumed: list[str] = []
+
+    def tell(self, words: str, said: bool) -> None:
+        """Note one or the other."""
+        (self._said if said else self._presumed).append(words)
+
+    def of(self, kind: KindHeard, thing: Thing) -> Understood:
+        """All of it."""
+        return Understood(kind, thing, tuple(self._said), tuple(self._presumed))
