@@ -1,7 +1,5 @@
 """/api/stock: spools and packets on the shelf."""
 
-import re
-import uuid
 from typing import Any
 
 from fastapi import APIRouter, Response
@@ -31,7 +29,7 @@ from nine_knots.core.trade.strand import (
     TaperedStrand,
     TaperProfile,
 )
-from nine_knots.store.stock import delete_stock, list_stock, put_stock, read_stock
+from nine_knots.store.stock import delete_stock, fresh_id, list_stock, put_stock, read_stock
 
 router = APIRouter(prefix="/api/stock", tags=["stock"], responses=RESPONSES)
 MOST_LEFT_M = 5000.0
@@ -156,13 +154,6 @@ def _row(item: Stock, units: Units) -> StockRow:
     )
 
 
-def _id(given: str, name: str) -> str:
-    if given:
-        return given
-    slug = re.sub(r"[^a-z0-9]+", "-", name.lower()).strip("-")[:28]
-    return f"{slug or 'spool'}-{uuid.uuid4().hex[:8]}"
-
-
 def _load(text: str, system: System) -> float | None:
     with field("strength"):
         return parse_load(text, system) if text.strip() else None
@@ -185,7 +176,7 @@ def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
     label = shown.label(strength_n).text if strength_n else ""
     size = label if estimated else shown.tippet(diameter_m).text
     title = title or f"{MATERIALS[form.material].title} {size}"
-    spool_id = _id(form.spool_id, title)
+    spool_id = form.spool_id or fresh_id(title)
     strand = Strand(
         material=form.material,
         diameter_m=diameter_m,
@@ -210,7 +201,7 @@ def post_packet(session: SavingSession, form: PacketForm) -> StockRow:
     else:
         profile = _profile(form)
         title = title or f"Knotless {shown.length(profile.length_m).text}"
-    spool_id = _id(form.spool_id, title)
+    spool_id = form.spool_id or fresh_id(title)
     strand = TaperedStrand(
         material=form.material,
         profile=profile,

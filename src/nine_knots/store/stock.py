@@ -1,5 +1,8 @@
 """Spools and packets on an angler's shelf."""
 
+import re
+import uuid
+
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
@@ -28,6 +31,12 @@ def read_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> Stock:
     if row is None:
         raise no_spool(spool_id)
     return value_of(STOCK, row)
+
+
+def fresh_id(title: str) -> str:
+    """A name for a new spool or packet that tells what it is."""
+    slug = re.sub(r"[^a-z0-9]+", "-", title.lower()).strip("-")[:28]
+    return f"{slug or 'spool'}-{uuid.uuid4().hex[:8]}"
 
 
 def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:

@@ -6,6 +6,7 @@ from typing import Any
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
+from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.kept.envelope import Kind
@@ -37,6 +38,57 @@ def read_kit(cursor: DictCursor, angler_id: str) -> Kit:
         lines=tuple(line for _, line in readable(LINE, rows["line"])),
         flies=tuple(fly for _, fly in readable(FLY, rows["fly"])),
     )
+
+
+def list_tackle(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, Rod | FlyLine | Fly], ...]:
+    """The same with their ids: rods, then lines, then flies, each in the order it was added."""
+    cursor.execute(
+        "SELECT tackle_id, kind, version, body FROM tackle WHERE angler_id = %s "
+        "ORDER BY kind, place, title",
+        (angler_id,),
+    )
+    rows = list(cursor.fetchall())
+    kinds: tuple[Kind[Any], ...] = (ROD, LINE, FLY)
+    return tuple(
+        (row["tackle_id"], item)
+        for kind in kinds
+        for row, item in readable(kind, [row for row in rows if row["kind"] == kind.name])
+    )
+
+
+def put_tackle(
+    cursor: DictCursor, angler_id: str, tackle_id: str, item: Rod | FlyLine | Fly
+) -> None:
+    """Write one anew in its place; NotFound where nothing of its kind has this id."""
+    kind = _KIND_OF[type(item)]
+    put = cursor.execute(
+        "UPDATE tackle SET title = %s, version = %s, body = %s "
+        "WHERE angler_id = %s AND tackle_id = %s AND kind = %s",
+        (item.title, kind.version, kind.write(item), angler_id, tackle_id, kind.name),
+    )
+    if not put and not _is_there(cursor, angler_id, tackle_id, kind.name):
+        raise _no_tackle()
+
+
+def delete_tackle(cursor: DictCursor, angler_id: str, tackle_id: str) -> None:
+    """Take a rod, line or fly out of the kit, or NotFound; leaders keep what they were made for."""
+    gone = cursor.execute(
+        "DELETE FROM tackle WHERE angler_id = %s AND tackle_id = %s", (angler_id, tackle_id)
+    )
+    if not gone:
+        raise _no_tackle()
+
+
+def _is_there(cursor: DictCursor, angler_id: str, tackle_id: str, kind: str) -> bool:
+    cursor.execute(
+        "SELECT 1 FROM tackle WHERE angler_id = %s AND tackle_id = %s AND kind = %s",
+        (angler_id, tackle_id, kind),
+    )
+    return cursor.fetchone() is not None
+
+
+def _no_tackle() -> NotFound:
+    return NotFound("There is no such rod, line or fly in the kit.", where="tackle_id")
 
 
 def add_tackle(cursor: DictCursor, angler_id: str, item: Rod | FlyLine | Fly) -> None:
