@@ -3,7 +3,9 @@ import { computed, ref } from 'vue'
 import type { StockRow } from '@/api/client'
 import { useCatalogue, useStock } from '@/api/queries'
 import DamagedRows from '@/shell/DamagedRows.vue'
+import KitList from './KitList.vue'
 import PacketForm from './PacketForm.vue'
+import SayOwned from './SayOwned.vue'
 import SpoolDisc from './SpoolDisc.vue'
 import SpoolForm from './SpoolForm.vue'
 
@@ -51,9 +53,10 @@ const packetOpen = computed({
       these; a strength without a label, or a thickness (≈) with nothing else, is the usual for the
       material.
     </p>
+    <SayOwned :begins="isSuccess && !stock?.length" />
     <DamagedRows :kinds="['spool']" />
-    <p v-if="isSuccess && !stock?.length" class="refusal">
-      The shelf is empty. Add a spool: say, stiff nylon of .017 in with 25 yd left for a butt.
+    <p v-if="isSuccess && !stock?.length">
+      The shelf is empty: type what you own above, or begin with one of the shelves.
     </p>
     <section v-for="shelf in shelves" :key="shelf.key" class="shelf">
       <h2>
@@ -77,6 +80,7 @@ const packetOpen = computed({
         </li>
       </ul>
     </section>
+    <KitList />
     <SpoolForm v-model="spoolOpen" :row="editing?.row ?? null" />
     <PacketForm v-model="packetOpen" :row="editing?.row ?? null" />
   </div>

@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { answered, api, type Schemas } from '@/api/client'
+import { inWords } from '@/api/problems'
+import { useAnswer } from '@/api/useAnswer'
+import { useIntent } from '@/api/useIntent'
+import { useSettings } from '@/settings/useSettings'
+
+/** One box for all that is owned: typed as it is said, read line by line, kept together. */
+defineProps<{
+  /** Whether nothing is owned yet. */
+  begins: boolean
+}>()
+const settings = useSettings()
+const queries = useQueryClient()
+const text = ref('')
+const refused = ref('')
+const done = ref('')
+const busy = ref(false)
+const once = useIntent()
+const KINDS = { spool: 'spool', packet: 'tapers', rod: 'rod', line: 'line', fly: 'fly' } as const
+const EXAMPLE = '5X fluoro 30 m\n9 ft 4X tapered, 3 left\n9 ft 5 wt, medium\nsize 14 bushy dry'
+
+const { data: starters } = useQuery({
+  queryKey: ['starters'],
+  queryFn: () => answered(api.GET('/api/owned/starters')),
+  staleTime: Infinity,
+})
+const { answer: rows, refused: unread } = useAnswer(
+  () => (text.value.trim() ? { text: text.value, units: settings.units } : null),
+  (body, { signal }) => answered(api.POST('/api/owned/read', { body, signal })),
+  { quiet: 200, keep: true },
+)
+const shown = computed(() => (text.value.trim() ? (rows.value ?? []) : []))
+const odd = computed(() => shown.value.filter((row) => !row.kind).length)
+
+function begin(starter: Schemas['StarterShelf']) {
+  done.value = ''
+  text.value = [text.value.trim(), starter.text].filter(Boolean).join('\n')
+}
+
+async function keep() {
+  refused.value = done.value = ''
+  busy.value = true
+  try {
+    const body = { text: text.value, units: settings.units }
+    const kept = await once(body, (header) =>
+      answered(api.POST('/api/owned', { params: { header }, body })),
+    )
+    text.value = ''
+    done.value = kept.words
+    await Promise.all(
+      ['stock', 'kit', 'owned-kit'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
+    )
+  } catch (error) {
+    refused.value = inWords(error)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="say" aria-labelledby="say-owned" @submit.prevent="keep">
+    <h2 id="say-owned">Type what you own, as you would say it</h2>
+    <p class="quiet">
+      One thing a line: spools, tapers, rods, lines, flies. A list or a table can be pasted.
+    </p>
+    <details v-if="starters?.length" :open="begins">
+      <summary>Begin with what many have, and take out what you have not</summary>
+      <div class="row say__starters">
+        <button
+          v-for="starter in starters"
+          :key="starter.key"
+          type="button"
+          class="do"
+          @click="begin(starter)"
+        >
+          {{ starter.title }}
+        </button>
+      </div>
+    </details>
+    <div class="say__both" :class="{ 'say__both--read': shown.length }">
+      <textarea
+        v-model="text"
+        class="figure"
+        :rows="Math.max(begins ? 4 : 2, Math.min(20, text.split('\n').length + 1))"
+        :placeholder="begins ? EXAMPLE : '5X fluoro 30 m'"
+        aria-label="What you own, one thing a line"
+        spellcheck="false"
+      />
+      <ol v-if="shown.length" class="say__rows" aria-label="How it is read">
+        <li v-for="row in shown" :key="row.number" :class="{ odd: !row.kind }">
+          <span class="say__number figure">{{ row.number }}</span>
+          <span v-if="row.kind">
+            <b>{{ row.title }}</b> <small>{{ KINDS[row.kind] }}</small> {{ row.said.join(', ')
+            }}<template v-if="row.presumed.length">; </template>
+            <em v-if="row.presumed.length">presumed: {{ row.presumed.join(', ') }}</em>
+          </span>
+          <span v-else role="note"
+            ><b>{{ row.what }}</b> {{ row.mend }}</span
+          >
+        </li>
+      </ol>
+    </div>
+    <p v-if="refused || unread" class="refusal" role="alert">{{ refused || unread }}</p>
+    <p v-else-if="done" role="status">{{ done }}</p>
+    <div class="row">
+      <button class="do do--main" type="submit" :disabled="busy || !shown.length || odd > 0">
+        Put on the shelf
+      </button>
+      <span class="quiet" role="status">
+        <template v-if="!text.trim()">Nothing is typed yet.</template>
+        <template v-else-if="odd"
+          >{{ odd }} {{ odd === 1 ? 'line is' : 'lines are' }} not understood: correct or take
+          {{ odd === 1 ? 'it' : 'them' }} out.</template
+        >
+        <template v-else-if="shown.length"
+          >All {{ shown.length }} understood. What is presumed can be typed into the line.</template
+        >
+      </span>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.say {
+  display: grid;
+  gap: 8px;
+  margin: 12px 0 18px;
+  padding: 14px 16px;
+  border: 1px solid var(--hair-strong);
+  border-radius: var(--radius);
+  background: var(--raised);
+}
+
+.say__starters {
+  margin-top: 8px;
+  gap: 6px;
+  flex-wrap: wrap;
+}
+
+.say__both {
+  display: grid;
+  gap: 14px;
+}
+
+.say__both--read {
+  grid-template-columns: minmax(260px, 2fr) 3fr;
+}
+
+textarea {
+  width: 100%;
+  line-height: 1.5;
+  resize: vertical;
+}
+
+.say__rows {
+  display: grid;
+  align-content: start;
+  gap: 5px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  font-size: var(--small);
+  line-height: 1.35;
+}
+
+.say__rows li {
+  display: grid;
+  grid-template-columns: 26px 1fr;
+}
+
+.say__number,
+.say__rows small {
+  color: var(--ink-2);
+}
+
+.say__rows em {
+  color: var(--ink-2);
+}
+
+.odd {
+  color: var(--much);
+}
+
+@media (max-width: 820px) {
+  .say__both--read {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
