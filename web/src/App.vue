@@ -3,6 +3,8 @@ import { onMounted, ref } from 'vue'
 import { inWords } from './api/problems'
 import { useBench } from './bench/useBench'
 import { useSettings } from './settings/useSettings'
+import { useAnglers } from './settings/useAnglers'
+import BeginNote from './shell/BeginNote.vue'
 import CompileNotice from './shell/CompileNotice.vue'
 import KeyList from './shell/KeyList.vue'
 import LostNotice from './shell/LostNotice.vue'
@@ -11,14 +13,15 @@ import { useKeyListOpen } from './shell/useKeyListOpen'
 
 const settings = useSettings()
 const bench = useBench()
+const anglers = useAnglers()
 const trouble = ref('')
 useKeyListOpen()
 
 async function begin() {
   trouble.value = ''
   try {
-    await settings.load()
-    await bench.begin()
+    await Promise.all([settings.load(), anglers.load()])
+    await bench.begin(anglers.front?.angler_id ?? '', anglers.here.length < 2)
   } catch (error) {
     trouble.value = inWords(error)
     setTimeout(begin, 2000)
@@ -33,6 +36,7 @@ onMounted(begin)
     <PlaceRail />
     <main id="place" class="house__place" tabindex="-1">
       <LostNotice />
+      <BeginNote />
       <CompileNotice />
       <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
       <RouterView />

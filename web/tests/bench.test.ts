@@ -114,7 +114,7 @@ describe('the bench', () => {
       const body = (await request.clone().json()) as BenchRequest
       return json({ design: body.design, evaluation: {} as Evaluation })
     })
-    const beginning = bench.begin()
+    const beginning = bench.begin('me', true)
     await vi.waitFor(() => expect(shelf).toHaveLength(1))
     await bench.openLeader('by-hand')
     shelf[0]!(json([saved('newest')]))

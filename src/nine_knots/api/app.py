@@ -12,6 +12,7 @@ from fastapi.staticfiles import StaticFiles
 
 from nine_knots.api import (
     anglers,
+    anglers_here,
     bench,
     casts,
     catalogue,
@@ -113,6 +114,7 @@ def create_app(
     problems.install(app)
     for module in (
         anglers,
+        anglers_here,
         catalogue,
         stock,
         owned,

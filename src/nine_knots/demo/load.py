@@ -24,7 +24,13 @@ def load_demo(database: Database) -> bool:
 def _load(cursor: DictCursor) -> bool:
     if angler_in_front(cursor) is not None:
         return False
-    angler_id = create_angler(cursor, Settings(name="Runa of the Skarn valley"))
+    add_demo(cursor)
+    return True
+
+
+def add_demo(cursor: DictCursor) -> str:
+    """The demo's angler with all that is theirs, who comes to the front; answers the id."""
+    angler_id = create_angler(cursor, Settings(name="Runa of the Skarn valley"), demo=True)
     stock = demo_stock()
     for item in stock:
         put_stock(cursor, angler_id, item)
@@ -35,4 +41,16 @@ def _load(cursor: DictCursor) -> bool:
         create_leader(cursor, angler_id, design)
     for rig in demo_lower_rigs(stock):
         put_lower_rig(cursor, angler_id, rig)
-    return True
+    return angler_id
+
+
+def begin_empty(database: Database) -> bool:
+    """Begin without the demo: one angler who owns nothing; True where there was none before."""
+
+    def begin(cursor: DictCursor) -> bool:
+        if angler_in_front(cursor) is not None:
+            return False
+        create_angler(cursor, Settings(name="My own"))
+        return True
+
+    return database.transact(begin)

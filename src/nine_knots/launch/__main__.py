@@ -37,6 +37,7 @@ def _arguments() -> argparse.Namespace:
     parser = argparse.ArgumentParser(prog="./start", description="Start Nine Knots.")
     parser.add_argument("--port", type=int, default=DEFAULT_PORT, help="port on 127.0.0.1")
     parser.add_argument("--fresh", action="store_true", help="begin again with the demo")
+    parser.add_argument("--empty", action="store_true", help="begin without the demo")
     parser.add_argument("--local", type=Path, default=PROJECT / ".local", help="folder for data")
     parser.add_argument("--backup", type=Path, metavar="FILE", help="write all data into a file")
     parser.add_argument("--restore", type=Path, metavar="FILE", help="bring a backup's data back")
@@ -104,7 +105,9 @@ def run(arguments: argparse.Namespace) -> None:
             before_migrating(server, database, local)
             migrate(database)
             database.close()
-            orders = Orders(address, arguments.port, str(built), str(server.folder))
+            orders = Orders(
+                address, arguments.port, str(built), str(server.folder), empty=arguments.empty
+            )
             service = Service(orders, local)
             try:
                 service.start()

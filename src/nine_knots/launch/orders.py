@@ -11,12 +11,14 @@ from nine_knots.store import Address
 
 @dataclass(frozen=True)
 class Orders:
-    """Where the database is, the port to listen on, the folders of the interface and the data."""
+    """Where the database is, the port to listen on, the folders of the interface and the data, and
+    whether to begin without the demo."""
 
     address: Address
     port: int
     built: str
     data: str
+    empty: bool = False
     again: bool = False
 
     def line(self) -> bytes:

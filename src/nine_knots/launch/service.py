@@ -12,7 +12,7 @@ import uvicorn
 
 from nine_knots.api.app import create_app
 from nine_knots.core.base.errors import NineKnotsError
-from nine_knots.demo.load import load_demo
+from nine_knots.demo.load import begin_empty, load_demo
 from nine_knots.launch.orders import Orders
 from nine_knots.launch.window import say
 from nine_knots.store import Database
@@ -41,7 +41,10 @@ def main() -> int:
     orders = Orders.read(sys.stdin.buffer.readline())
     database = Database(orders.address, folder=Path(orders.data))
     try:
-        if load_demo(database):
+        if orders.empty:
+            if begin_empty(database):
+                say("The shelf is empty: begin with what you own, under Spools.")
+        elif load_demo(database):
             say("The demo of the Skarn valley is loaded.")
     except NineKnotsError as error:
         print(f"{error.what} {error.mend}".strip(), file=sys.stderr)

@@ -21,15 +21,46 @@ class Settings(Frozen):
     theme: Theme = "auto"
 
 
-def create_angler(cursor: DictCursor, settings: Settings) -> str:
-    """A new angler; answers the id."""
+class Here(Frozen):
+    """An angler whose things are here; those of the demo are made up."""
+
+    angler_id: str
+    name: Title
+    demo: bool
+    in_front: bool
+
+
+def create_angler(cursor: DictCursor, settings: Settings, demo: bool = False) -> str:
+    """A new angler, who comes to the front; answers the id."""
     angler_id = uuid.uuid4().hex
     cursor.execute(
-        "INSERT INTO angler (angler_id, name, units, theme, created_at, in_front_since) "
-        "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
-        (angler_id, settings.name, settings.units, settings.theme),
+        "INSERT INTO angler (angler_id, name, units, theme, demo, created_at, in_front_since) "
+        "VALUES (%s, %s, %s, %s, %s, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
+        (angler_id, settings.name, settings.units, settings.theme, demo),
     )
     return angler_id
+
+
+def list_anglers(cursor: DictCursor) -> tuple[Here, ...]:
+    """All whose things are here, who is in front first."""
+    cursor.execute("SELECT angler_id, name, demo FROM angler ORDER BY in_front_since DESC")
+    return tuple(
+        Here(
+            angler_id=row["angler_id"],
+            name=row["name"],
+            demo=bool(row["demo"]),
+            in_front=number == 0,
+        )
+        for number, row in enumerate(cursor.fetchall())
+    )
+
+
+def read_here(cursor: DictCursor, angler_id: str) -> Here:
+    """One of them, or NotFound."""
+    found = [one for one in list_anglers(cursor) if one.angler_id == angler_id]
+    if not found:
+        raise NotFound("There is no such angler.", where="angler_id")
+    return found[0]
 
 
 def angler_in_front(cursor: DictCursor) -> str | None:

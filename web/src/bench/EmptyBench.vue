@@ -1,15 +1,36 @@
+<script setup lang="ts">
+import { useStock } from '@/api/queries'
+
+/** Where to go while nothing lies on the bench. */
+const { data: stock } = useStock()
+</script>
+
 <template>
   <section class="place">
     <h1>The bench is empty</h1>
-    <p class="empty">
-      Open a leader from the <RouterLink to="/shelf">shelf</RouterLink>, or ask one of the schools
-      there for a leader made of your spools.
-    </p>
+    <ul class="ways">
+      <li v-if="stock && !stock.length">
+        First say what you own: <RouterLink to="/spools">type it under Spools</RouterLink>, one
+        thing a line, or begin with one of the shelves there.
+      </li>
+      <li>
+        <RouterLink to="/shelf">Ask the schools</RouterLink> for a leader made of your spools, for a
+        usual day; the day is yours to change once it lies here.
+      </li>
+      <li>
+        <RouterLink to="/find">Find one</RouterLink> by what it must do and what you would rather.
+      </li>
+      <li>Or <RouterLink to="/shelf">open one</RouterLink> that was saved.</li>
+    </ul>
   </section>
 </template>
 
 <style scoped>
-.empty {
+.ways {
+  display: grid;
+  gap: 8px;
   margin-top: 12px;
+  padding-left: 20px;
+  font-size: 16px;
 }
 </style>

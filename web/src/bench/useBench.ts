@@ -150,8 +150,8 @@ export const useBench = defineStore('bench', () => {
     })
   }
 
-  async function restore(): Promise<boolean> {
-    draftId = await draftOfThisTab()
+  async function restore(anglerId: string, isAlone: boolean): Promise<boolean> {
+    draftId = await draftOfThisTab(anglerId, isAlone)
     const { draft, damaged: broken } = await draftOfToday(draftId)
     damaged.value = broken
     if (draft && !opened) {
@@ -186,10 +186,10 @@ export const useBench = defineStore('bench', () => {
     await change({ kind: 'open', design: made, saved: link })
   }
 
-  /** Restores this tab's draft, or opens the leader that was saved last. */
-  async function begin() {
+  /** Restores this tab's draft of an angler's, or opens the leader that was saved last. */
+  async function begin(anglerId: string, isAlone: boolean) {
     if (ready.value) return
-    if (!(await restore())) {
+    if (!(await restore(anglerId, isAlone))) {
       const shelf = await answered(api.GET('/api/leaders'))
       if (shelf[0] && !opened) await openLeader(shelf[0].leader_id)
     }

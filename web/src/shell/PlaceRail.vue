@@ -3,11 +3,14 @@ import { ref } from 'vue'
 import { inWords } from '@/api/problems'
 import type { Settings } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
+import { useAnglers } from '@/settings/useAnglers'
 import MyThings from './MyThings.vue'
 import { notify } from './notify'
 import { useKeyListOpen } from './useKeyListOpen'
+import WhoDialog from './WhoDialog.vue'
 
 const settings = useSettings()
+const anglers = useAnglers()
 const keysOpen = useKeyListOpen()
 const thingsOpen = ref(false)
 const places = [
@@ -59,9 +62,18 @@ function turnTheme() {
     <button class="rail__small" type="button" @click="turnTheme">
       {{ settings.theme === 'dark' ? 'Lamp' : 'Night' }}
     </button>
+    <button
+      class="rail__small rail__who"
+      type="button"
+      :title="`In front: ${anglers.front?.name ?? ''}`"
+      @click="anglers.open = true"
+    >
+      {{ anglers.front?.demo ? 'Demo' : (anglers.front?.name ?? '…') }}
+    </button>
     <button class="rail__small" type="button" @click="thingsOpen = true">My things</button>
     <button class="rail__small" type="button" @click="keysOpen = true">Keys ?</button>
     <MyThings v-model="thingsOpen" />
+    <WhoDialog />
   </nav>
 </template>
 
@@ -145,6 +157,13 @@ function turnTheme() {
   font-size: var(--small);
   text-align: left;
   cursor: pointer;
+}
+
+.rail__who {
+  overflow: hidden;
+  max-width: 80px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 
 .rail__small:hover {

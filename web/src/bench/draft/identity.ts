@@ -14,17 +14,19 @@ function claim(id: string): Promise<boolean> {
 
 /**
  * The draft of this tab: the one it had before a reload, or else the last one that no other tab
- * has open, or a new one. Two tabs never write into one draft.
+ * has open, or a new one. Two tabs never write into one draft, nor two anglers;
+ * drafts that tell no angler are from before there were several.
  */
-export async function draftOfThisTab(): Promise<string> {
+export async function draftOfThisTab(anglerId: string, isAlone: boolean): Promise<string> {
+  const isMine = (id: string) => id.startsWith(`${anglerId}.`) || (isAlone && !id.includes('.'))
   const before = sessionStorage.getItem(KEY)
   for (const id of [before, ...(await draftIds())]) {
-    if (id && (await claim(id))) {
+    if (id && isMine(id) && (await claim(id))) {
       sessionStorage.setItem(KEY, id)
       return id
     }
   }
-  const id = crypto.randomUUID()
+  const id = `${anglerId}.${crypto.randomUUID()}`
   await claim(id)
   sessionStorage.setItem(KEY, id)
   return id

@@ -1,0 +1,39 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { useStorage } from '@vueuse/core'
+import { answered, api, type Schemas } from '@/api/client'
+
+const channel = new BroadcastChannel('nine-knots.angler')
+
+/** Whose things are here and who is in front: the demo's or one's own, never both at once. */
+export const useAnglers = defineStore('anglers', () => {
+  const here = shallowRef<readonly Schemas['Here'][]>([])
+  const open = ref(false)
+  /** Whether it was said once how to begin: in the demo, or with one's own. */
+  const begun = useStorage('nine-knots.begun', false)
+  const front = computed(() => here.value.find((one) => one.in_front) ?? null)
+  const isFirst = computed(
+    () => !begun.value && here.value.length > 0 && here.value.every((one) => one.demo),
+  )
+
+  async function load() {
+    here.value = await answered(api.GET('/api/anglers'))
+  }
+
+  /** Another comes to the front: this page and every other begins anew with their things. */
+  async function turn(work: Promise<unknown>, path = '/') {
+    await work
+    begun.value = true
+    channel.postMessage('turned')
+    location.assign(path)
+  }
+
+  const to = (angler_id: string) =>
+    turn(answered(api.POST('/api/anglers/{angler_id}/front', { params: { path: { angler_id } } })))
+  const toDemo = () => turn(answered(api.POST('/api/anglers/demo')))
+  const begin = (name: string) =>
+    turn(answered(api.POST('/api/anglers', { body: { name: name.trim() || 'My own' } })), '/spools')
+
+  channel.onmessage = () => location.assign('/')
+  return { here, front, open, begun, isFirst, load, to, toDemo, begin }
+})

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useAnglers } from '@/settings/useAnglers'
+import { attempt } from './attempt'
+
+/** Whose things are in front: the demo's or one's own, with the way from one to the other. */
+const anglers = useAnglers()
+const name = ref('')
+const hasDemo = computed(() => anglers.here.some((one) => one.demo))
+</script>
+
+<template>
+  <el-dialog
+    v-model="anglers.open"
+    title="Whose things are in front"
+    width="min(560px, 94vw)"
+    append-to-body
+  >
+    <p class="quiet">
+      Spools, tackle, leaders and all that was learnt belong to one angler. Only what is in front is
+      used for what is proposed; the others’ things stay as they are.
+    </p>
+    <ul class="who">
+      <li v-for="one in anglers.here" :key="one.angler_id">
+        <span
+          ><b>{{ one.name }}</b>
+          <span class="quiet">{{ one.demo ? ' demo, made up' : ' own' }}</span></span
+        >
+        <span v-if="one.in_front">in front</span>
+        <button v-else class="do" type="button" @click="attempt(() => anglers.to(one.angler_id))">
+          Go to {{ one.demo ? 'the demo' : one.name }}
+        </button>
+      </li>
+      <li v-if="!hasDemo">
+        <span><b>The demo</b> <span class="quiet">made up, to look round</span></span>
+        <button class="do" type="button" @click="attempt(anglers.toDemo)">Look round in it</button>
+      </li>
+    </ul>
+    <form class="row" @submit.prevent="attempt(() => anglers.begin(name))">
+      <input v-model="name" aria-label="Name of another angler" placeholder="Name, if you like" />
+      <button class="do" type="submit">Begin with an empty shelf</button>
+    </form>
+  </el-dialog>
+</template>
+
+<style scoped>
+.who {
+  margin: 12px 0;
+  padding: 0;
+  list-style: none;
+}
+
+.who li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 14px;
+  padding: 7px 0;
+  border-top: 1px solid var(--hair);
+}
+</style>
