@@ -212,6 +212,7 @@ def main() -> None:
                 page = browser.new_page(
                     base_url=running.url, viewport={"width": 1280, "height": 800}
                 )
+                page.add_init_script("localStorage.setItem('nine-knots.begun', 'true')")
                 page.goto("/shelf")
                 show(page)
                 page.mouse.move(1270, 790)

@@ -103,3 +103,14 @@ def test_an_ordinary_user_is_told_which_packages_to_ask_for():
     assert done.returncode == 1
     assert "As root: apt-get install" in done.stderr
     assert "some-package" in done.stderr
+
+
+def test_empty_begins_without_the_demo(start):
+    running = start("--empty").ready()
+    assert "The shelf is empty" in running.said
+    with httpx.Client(base_url=running.url) as client:
+        (only,) = client.get("/api/anglers").json()
+        assert not only["demo"]
+        assert client.get("/api/stock").json() == client.get("/api/leaders").json() == []
+        assert client.post("/api/anglers/demo").json()["demo"]
+        assert client.get("/api/leaders").json()

@@ -12,9 +12,7 @@ export const useAnglers = defineStore('anglers', () => {
   /** Whether it was said once how to begin: in the demo, or with one's own. */
   const begun = useStorage('nine-knots.begun', false)
   const front = computed(() => here.value.find((one) => one.in_front) ?? null)
-  const isFirst = computed(
-    () => !begun.value && here.value.length > 0 && here.value.every((one) => one.demo),
-  )
+  const isFirst = computed(() => !begun.value && !!front.value?.demo)
 
   async function load() {
     here.value = await answered(api.GET('/api/anglers'))

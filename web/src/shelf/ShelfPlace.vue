@@ -14,7 +14,9 @@ const bench = useBench()
 const settings = useSettings()
 const router = useRouter()
 const { situation, sentence } = useDayAtHand()
-const forWhat = computed(() => sentence.value || 'the day on the bench')
+const forWhat = computed(
+  () => sentence.value || 'It is for a usual day with your first rod, line and fly.',
+)
 
 async function putOnBench(leader: Leader, title: string) {
   if (!situation.value) return

@@ -18,7 +18,12 @@ const name = ref('')
     <form class="row" @submit.prevent="attempt(() => anglers.begin(name))">
       <button class="do" type="button" @click="anglers.begun = true">Look round in the demo</button>
       <span class="quiet">or</span>
-      <input v-model="name" aria-label="Your name" placeholder="Your name, if you like" />
+      <el-input
+        v-model="name"
+        class="first__name"
+        aria-label="Your name"
+        placeholder="Your name, if you like"
+      />
       <button class="do do--main" type="submit">Begin with mine</button>
     </form>
   </section>
@@ -31,6 +36,10 @@ const name = ref('')
   padding: 14px 28px 16px;
   background: var(--act-soft);
   border-bottom: 2px solid var(--act);
+}
+
+.first__name {
+  width: 220px;
 }
 
 .first .row {

@@ -37,13 +37,22 @@ const hasDemo = computed(() => anglers.here.some((one) => one.demo))
       </li>
     </ul>
     <form class="row" @submit.prevent="attempt(() => anglers.begin(name))">
-      <input v-model="name" aria-label="Name of another angler" placeholder="Name, if you like" />
+      <el-input
+        v-model="name"
+        class="who__name"
+        aria-label="Name of another angler"
+        placeholder="Name, if you like"
+      />
       <button class="do" type="submit">Begin with an empty shelf</button>
     </form>
   </el-dialog>
 </template>
 
 <style scoped>
+.who__name {
+  width: 220px;
+}
+
 .who {
   margin: 12px 0;
   padding: 0;

@@ -1,0 +1,89 @@
+"""Beginning with nothing: one's own shelf from what one says, apart from the demo."""
+
+import re
+
+import httpx
+import pytest
+from playwright.sync_api import expect
+
+
+@pytest.fixture
+def first(open_page, program):
+    """The first opening ever; the demo is in front again afterwards."""
+    httpx.post(f"{program.url}/api/anglers/demo").raise_for_status()
+    yield open_page("/#first")
+    httpx.post(f"{program.url}/api/anglers/demo").raise_for_status()
+
+
+def test_my_own_shelf_from_nothing_to_a_leader_that_opens_by_keyboard_alone(first):
+    page = first
+    asked = page.get_by_role("region", name="Whose bench is it?")
+    asked.get_by_label("Your name").fill("Eira")
+    page.keyboard.press("Tab")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("heading", name="Spools", exact=True)).to_be_visible()
+    expect(page.get_by_text("The shelf is empty")).to_be_visible()
+    box = page.get_by_label("What you own, one thing a line")
+    box.focus()
+    page.keyboard.insert_text("9 ft 5X tapered, 3 left\n5 wt floating\n9 ft 5 wt\nhello 5X nylon")
+    read = page.get_by_role("list", name="How it is read")
+    expect(read).to_contain_text("presumed: butt .0205 in")
+    expect(read).to_contain_text("“hello” says nothing of a spool")
+    keep = page.get_by_role("button", name="Put on the shelf")
+    expect(keep).to_be_disabled()
+    for _ in range(len("hello 5X nylon")):
+        page.keyboard.press("Backspace")
+    page.keyboard.insert_text("size 14 bushy dry")
+    expect(keep).to_be_enabled()
+    keep.focus()
+    page.keyboard.press("Enter")
+    expect(
+        page.get_by_text("One packet of tapers, one rod, one fly line and one fly")
+    ).to_be_visible()
+    page.get_by_role("link", name="Shelf", exact=True).focus()
+    page.keyboard.press("Enter")
+    fits = page.get_by_role("group", name="Fits this day")
+    expect(fits).to_contain_text("Sixty-twenty-twenty, knotless", timeout=60_000)
+    expect(page.get_by_text("Nothing saved yet")).to_be_visible()
+    for demo in ("Amber stiff", "Skarn evening sedge", "Mist soft"):
+        expect(page.get_by_text(demo)).to_have_count(0)
+    page.get_by_role("button", name=re.compile("^Put this 9 ft leader")).focus()
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("option", name=re.compile("^Piece 1,"))).to_be_visible()
+
+
+def test_demo_and_own_never_mix_and_the_rail_says_which(first):
+    page = first
+    page.get_by_role("button", name="Look round in the demo").click()
+    expect(page.get_by_role("region", name="Whose bench is it?")).to_have_count(0)
+    rail = page.get_by_role("navigation", name="Places")
+    rail.get_by_role("button", name="Demo").click()
+    who = page.get_by_role("dialog", name="Whose things are in front")
+    who.get_by_label("Name of another angler").fill("Torv")
+    who.get_by_role("button", name="Begin with an empty shelf").click()
+    expect(rail.get_by_role("button", name="Torv")).to_be_visible()
+    page.goto("/")
+    expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
+    rail.get_by_role("button", name="Torv").click()
+    who.get_by_role("button", name="Go to the demo").click()
+    expect(rail.get_by_role("button", name="Demo")).to_be_visible()
+    expect(page.get_by_role("option", name=re.compile("^Piece 1,"))).to_be_visible()
+
+
+def test_a_rod_is_changed_by_its_line_and_another_made_like_it(page):
+    page.get_by_role("link", name="Spools").click()
+    page.get_by_role("button", name="Another like 9 ft 8-weight, fast").click()
+    line = page.get_by_label("Another, as it is said")
+    line.fill("“Long reach” 12 ft 8 wt, soft")
+    line.press("Enter")
+    expect(page.get_by_text("Long reach")).to_be_visible()
+    page.get_by_role("button", name="Change Long reach").click()
+    line = page.get_by_label("Long reach, as it is said")
+    line.fill("“Long reach” a very long one")
+    line.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("Line 1")
+    line.fill("“Long reach” 13 ft 8 wt, soft")
+    line.press("Enter")
+    expect(page.get_by_text("13 ft, 8-weight, soft")).to_be_visible()
+    page.get_by_role("button", name="Take out Long reach").click()
+    expect(page.get_by_text("Long reach")).to_have_count(0)
