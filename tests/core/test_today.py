@@ -92,9 +92,9 @@ def test_what_would_do_names_the_one_change_and_carries_it():
         assert one.words.startswith(("with ", "at ", "thrown "))
 
 
-def test_an_empty_shelf_says_so_of_every_school_and_the_cards_stand_in_order():
+def test_an_empty_shelf_fits_nothing_and_the_cards_stand_in_order():
     bare = tried(DAYS["dry"], Angler())
-    assert {one.group for one in bare.values()} == {"not for this"}
+    assert {one.group for one in bare.values()} == {"would do", "not for this"}
     cards = today_reading([card_of(one, INCHES) for one in tried(DAYS["nymph"]).values()]).cards
     places = [(GROUPS.index(card.group), card.off) for card in cards]
     assert places == sorted(places)
@@ -112,3 +112,21 @@ def test_the_spool_that_most_schools_lack_is_the_one_to_buy():
     assert named == max(
         sum(other in card.lacks for card in lacking) for one in lacking for other in one.lacks
     )
+
+
+def test_an_empty_shelf_is_told_what_to_buy_and_the_least_of_it():
+    nobody = Angler()
+    found = tried(DAYS["dry"], angler=nobody)
+    built = [one for one in found.values() if one.design is not None]
+    assert {one.group for one in built} <= {"would do", "not for this"}
+    for one in built:
+        assert one.buys
+        assert all(wanted in one.words for wanted in one.buys)
+        assert all(piece.strand.spool_id is None for piece in one.design.leader.pieces)
+    reading = today_reading([card_of(one, INCHES) for one in found.values()])
+    assert reading.buy.startswith("The least to buy for a day like this: a knotless taper of ")
+    # what is owned is used: with all but the tippet on the shelf, the tippet is what is wanted
+    fewer = Angler(stock=tuple(s for s in RUNA.stock if s.strand.material == "nylon-stiff"))
+    lacking = school_today("even-step", DAYS["dry"], Stroke(), fewer)
+    owned = [p for p in lacking.design.leader.pieces if p.strand.spool_id is not None]
+    assert owned or not lacking.buys

@@ -67,7 +67,7 @@ export interface paths {
         put?: never;
         /**
          * Begin with one's own things
-         * @description An angler who owns nothing yet comes to the front; the others' things are left as they are.
+         * @description An angler who owns nothing yet comes to the front; all else is left as it is.
          */
         post: operations["post_angler"];
         delete?: never;
@@ -5121,6 +5121,11 @@ export interface components {
              * @description what is cut off a bought taper, unless it is used whole
              */
             cut: string;
+            /**
+             * Buys
+             * @description what is not owned, where the shelf makes no leader
+             */
+            buys: string[];
         };
         /**
          * ProposalRequest
@@ -7074,10 +7079,12 @@ export interface components {
             off: number;
             /** Lacks */
             lacks: string[];
+            /** Buys */
+            buys: string[];
         };
         /**
          * TodayReading
-         * @description All schools in their order, and the one spool that most of them lack.
+         * @description All schools in their order, and the one spool that most of them lack, or the least to buy.
          */
         TodayReading: {
             /** Cards */

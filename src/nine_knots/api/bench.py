@@ -11,7 +11,7 @@ from nine_knots.core.base.quantity import Quantity, System
 from nine_knots.core.base.units import parse_length, parse_size
 from nine_knots.core.judge.proposing.bare import bare_leader
 from nine_knots.core.judge.proposing.misses import Shortfall
-from nine_knots.core.judge.proposing.propose import propose_to
+from nine_knots.core.judge.proposing.shop import propose_or_buy
 from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.judge.remedies.verdict import verdict_remedies_for
 from nine_knots.core.tell.evaluation import Evaluation, evaluate
@@ -79,6 +79,7 @@ class ProposalAnswer(BaseModel):
     reasons: tuple[str, ...]
     shortfalls: tuple[Shortfall, ...]
     cut: str = Field(description="what is cut off a bought taper, unless it is used whole")
+    buys: tuple[str, ...] = Field(description="what is not owned, where the shelf makes no leader")
 
 
 @router.post("/bench", summary="Change a design and read it")
@@ -139,7 +140,7 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
     )
     angler = session.angler(system)
     units, day = angler.units, asked.situation
-    proposal = propose_to(angler, asked.school, day, parameters)
+    proposal = propose_or_buy(angler, asked.school, day, parameters)
     leader = proposal.leader
     return ProposalAnswer(
         leader=leader,
@@ -150,6 +151,7 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
         reasons=proposal.reasons,
         shortfalls=proposal.shortfalls,
         cut=proposal.cut,
+        buys=proposal.buys,
     )
 
 

@@ -80,6 +80,9 @@ const powerWords = (value: number) =>
       </fieldset>
       <ul class="reasons">
         <li v-for="reason in proposal.reasons" :key="reason">{{ reason }}</li>
+        <li v-if="proposal.buys.length" class="short">
+          To buy first, the shelf alone makes no such leader: {{ proposal.buys.join(', ') }}.
+        </li>
         <li v-for="short in proposal.shortfalls" :key="short.piece" class="short">
           The shelf lacks {{ short.wanted }} for piece {{ short.piece + 1 }}; nearest is
           {{ short.nearest }}.

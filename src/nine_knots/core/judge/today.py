@@ -7,11 +7,11 @@ from typing import Literal
 
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.core.base.measure import Measure
-from nine_knots.core.base.words import begun
+from nine_knots.core.base.words import begun, listed
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.proposing.fit import Proposal
-from nine_knots.core.judge.proposing.propose import propose_to
+from nine_knots.core.judge.proposing.shop import propose_or_buy
 from nine_knots.core.judge.remedies.changes import changes, in_the_water, sought_for
 from nine_knots.core.judge.remedies.search import Try
 from nine_knots.core.judge.remedies.turnover import STROKES, other_strokes
@@ -32,6 +32,7 @@ AS_SHORT, AS_LONG = 0.8, 1.25  # of a school's length, tried where it is not rig
 STOUTER = 1.13  # of a tippet, about one X
 POWER = 0.6
 A_KNOT, A_MISS, A_CHANGE = 0.03, 0.15, 0.2  # of a cord's length, what each costs
+A_BUY = 0.5  # what each thing that is to be bought costs
 FAR = 9.0
 HOPELESS = 0.16  # of the turnover cord: far below opening
 
@@ -42,7 +43,8 @@ class SchoolToday:
 
     ``words`` names why it fits, the one change with which it would do, or why it is not for this.
     ``off`` is how far its measures are from the middle of their bands, knots counted in; ``lacks``
-    names the spools that others stand in for.
+    names the spools that others stand in for, ``buys`` what is not owned of a leader that the
+    shelf alone does not make.
     """
 
     key: str
@@ -52,6 +54,7 @@ class SchoolToday:
     measures: tuple[Measure, ...]
     off: float
     lacks: tuple[str, ...] = ()
+    buys: tuple[str, ...] = ()
 
 
 def school_today(
@@ -82,9 +85,13 @@ def school_today(
     def came_out(
         group: Group, words: str, design: Design, after: tuple[Measure, ...], cost: float = 0.0
     ) -> SchoolToday:
-        return SchoolToday(key, group, words, design, after, _off(after, made) + cost, lacks)
+        off = _off(after, made) + cost + A_BUY * len(made.buys)
+        return SchoolToday(key, group, words, design, after, off, lacks, made.buys)
 
     wrong = tuple(one for one in measures if one.standing != "right")
+    bought = f"with {listed(list(made.buys))} bought" if made.buys else ""
+    if bought and not wrong:
+        return came_out("would do", bought, design, measures)
     missing = _not_stood_in(made, far_too=not wrong)
     if missing:
         return came_out("would do", missing, design, measures, A_CHANGE)
@@ -92,9 +99,12 @@ def school_today(
         return came_out("fits this day", _why(measures, made), design, measures)
     for words, changed, after in bench.changed(made, wrong):
         if all(one.standing == "right" for one in after):
+            words = f"{bought}, {words}" if bought else words
             return came_out("would do", words, bench.design(changed), after, A_CHANGE)
     worst = max(wrong, key=lambda one: abs(one.position - 0.5))
     words = f"{worst.title}: {worst.figure}. {worst.why}"
+    if bought:
+        words = f"Even {bought}. {words}"
     if lacks and worst.key in ("match", "hold"):
         words = f"The shelf lacks {lacks[0]}. {words}"
     return came_out("not for this", words, design, measures)
@@ -120,7 +130,7 @@ class _Bench:
         return self.reader.design(leader, self.school.title)
 
     def built(self, parameters: SchoolParameters) -> Proposal:
-        return propose_to(self.angler, self.school.key, self.day, parameters)
+        return propose_or_buy(self.angler, self.school.key, self.day, parameters)
 
     def measures(self, leader: Leader, stroke: Stroke) -> tuple[Measure, ...]:
         return self.reader.measures(leader, stroke)
@@ -134,8 +144,8 @@ class _Bench:
         by_slack = judgement_of(way_of(self.design(made.leader))).by_slack
         for words, stroke in self._strokes(wrong):
             yield words, made.leader, self.measures(made.leader, stroke)
-        if any(one.key == "turnover" and one.position < HOPELESS for one in wrong):
-            return  # no length and no tippet makes up for so much
+        if made.buys or any(one.key == "turnover" and one.position < HOPELESS for one in wrong):
+            return  # other spools to buy; and no length and no tippet makes up for so much
         if keys <= {"depth", "drift"} and not by_slack:
             served = self._at_the_water(made.leader, wrong[0])
             if served is not None:

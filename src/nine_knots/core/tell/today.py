@@ -27,11 +27,12 @@ class TodayCard:
     measures: tuple[Measure, ...]
     off: float
     lacks: tuple[str, ...]
+    buys: tuple[str, ...]
 
 
 @dataclass(frozen=True, slots=True)
 class TodayReading:
-    """All schools in their order, and the one spool that most of them lack."""
+    """All schools in their order, and the one spool that most of them lack, or the least to buy."""
 
     cards: tuple[TodayCard, ...]
     buy: str
@@ -52,6 +53,7 @@ def card_of(found: SchoolToday, units: Units) -> TodayCard:
         measures=found.measures,
         off=found.off,
         lacks=found.lacks,
+        buys=found.buys,
     )
 
 
@@ -62,7 +64,14 @@ def today_reading(cards: list[TodayCard]) -> TodayReading:
 
 
 def _to_buy(cards: list[TodayCard]) -> str:
-    """The one spool that the most schools lack, of those that are for this day."""
+    """The one spool that the most schools lack, of those that are for this day; where none of them
+    can be built of what is owned, the least that makes one."""
+    built = [card for card in cards if card.leader is not None]
+    if built and all(card.buys for card in built):
+        least = min(built, key=lambda card: (card.group, len(card.buys), card.off))
+        if least.group == "would do":
+            what = listed(list(least.buys))
+            return f"The least to buy for a day like this: {what}, for {least.title}."
     lacking: dict[str, list[str]] = {}
     for card in cards:
         if card.group != "not for this":

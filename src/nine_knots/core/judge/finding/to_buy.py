@@ -23,24 +23,15 @@ from nine_knots.core.judge.finding.promise import guessed_axes
 from nine_knots.core.judge.finding.sane import is_sane
 from nine_knots.core.judge.finding.search import Search, SoFar
 from nine_knots.core.judge.finding.tried import Tried, tried
+from nine_knots.core.judge.proposing.shop import ID, SOLD, is_owned, sold_spool
 from nine_knots.core.trade.leader import Leader, LevelPiece
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.edits import UseStock
 from nine_knots.core.trade.leader.workbench import Workbench
-from nine_knots.core.trade.materials import MATERIALS, MaterialKey
-from nine_knots.core.trade.strand import Spool, Strand
+from nine_knots.core.trade.strand import Spool
 
 Array = NDArray[np.float64]
 
-# What is sold by thickness [P]: soft stuff for tippets, nylon and stiff nylon up to butts.
-SOLD: dict[MaterialKey, tuple[float, ...]] = {
-    "nylon-soft": (4, 5, 6, 7, 8, 9, 10),
-    "fluorocarbon": (5, 6, 7, 8, 9, 10, 11, 12, 13, 15, 17),
-    "nylon-stiff": (11, 13, 15, 17, 19, 21, 24),
-}
-OWNED_M = 0.6 * THOU_M  # a spool so near to one of its kind that is owned is had already
-FULL_M = 25.0
-ID = "to-buy"
 BEST_LEADERS, MIXTURES = 6, 64
 GUESSED, CAST_OF_EACH = 8, 4  # spools of which leaders are cast, and how many
 WORTH = 0.02  # of the scale from the worst to the best that is had, which one would notice
@@ -106,18 +97,10 @@ class _Worth:
 
 
 def _not_owned(asked: Search) -> Iterator[Spool]:
-    owned = [item.strand for item in asked.angler.stock if isinstance(item, Spool)]
     for material, sizes in SOLD.items():
-        family = MATERIALS[material].family
         for thou in sizes:
-            across = thou * THOU_M
-            if any(
-                one.substance.family == family and abs(one.diameter_m - across) < OWNED_M
-                for one in owned
-            ):
-                continue
-            strand = Strand(material=material, diameter_m=across, spool_id=ID)
-            yield Spool(spool_id=ID, title="to buy", strand=strand, remaining_m=FULL_M)
+            if not is_owned(material, thou * THOU_M, asked.angler.stock):
+                yield sold_spool(material, thou, ID)
 
 
 class _Shop:

@@ -28,12 +28,14 @@ MISS_COST = 4.0  # of a thing that the shelf lacks, against what is a little off
 
 class Proposal(Frozen):
     """A leader built by a school from the shelf, with reasons and what the shelf lacks; ``cut``
-    says what of a bought taper is cut off, if the angler will have it so."""
+    says what of a bought taper is cut off, if the angler will have it so, ``buys`` what is not
+    owned of a leader that the shelf alone does not make."""
 
     leader: Leader
     reasons: tuple[str, ...]
     shortfalls: tuple[Shortfall, ...]
     cut: str = ""
+    buys: tuple[str, ...] = ()
 
     @property
     def lacking(self) -> tuple[Shortfall, ...]:
