@@ -42,3 +42,13 @@ def test_kit_is_listed_corrected_by_its_line_and_taken_out(client):
 def test_starter_shelves_can_be_put_on_the_shelf_as_they_are(client):
     for starter in client.get("/api/owned/starters").json():
         assert client.post("/api/owned", json={"text": starter["text"]}).status_code == 200
+
+
+def test_a_spool_tells_in_which_saved_leaders_it_is(client, saved):
+    used = saved["design"]["leader"]["pieces"][0]["strand"]["spool_id"]
+    told = client.get(f"/api/stock/{used}/use").json()
+    assert saved["design"]["title"] in told["leaders"]
+    assert "keep the figures" in told["words"]
+    for nobodys in ("nobody", "%"):
+        told = client.get(f"/api/stock/{nobodys}/use").json()
+        assert told == {"leaders": [], "words": "No saved leader is tied of it."}

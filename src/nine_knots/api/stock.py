@@ -1,5 +1,6 @@
 """/api/stock: spools and packets on the shelf."""
 
+from dataclasses import dataclass
 from typing import Any
 
 from fastapi import APIRouter, Response
@@ -18,6 +19,7 @@ from nine_knots.core.base.units import (
     parse_load,
     parse_size,
 )
+from nine_knots.core.base.words import counted, listed
 from nine_knots.core.trade.as_sold import bought_profile, labelled_diameter_m
 from nine_knots.core.trade.materials import MATERIALS, MaterialKey
 from nine_knots.core.trade.strand import (
@@ -29,10 +31,12 @@ from nine_knots.core.trade.strand import (
     TaperedStrand,
     TaperProfile,
 )
+from nine_knots.store.leaders import leaders_with
 from nine_knots.store.stock import delete_stock, fresh_id, list_stock, put_stock, read_stock
 
 router = APIRouter(prefix="/api/stock", tags=["stock"], responses=RESPONSES)
 MOST_LEFT_M = 5000.0
+MOST_NAMED = 4
 LINKS: dict[int | str, dict[str, Any]] = {
     200: {
         "links": {
@@ -248,6 +252,27 @@ def _put(session: Session, item: Stock) -> Stock:
         lambda cursor, me: put_stock(cursor, me, item).spool_id,
         lambda cursor, me, spool_id: read_stock(cursor, me, spool_id),
     )
+
+
+@dataclass(frozen=True, slots=True)
+class SpoolUse:
+    """In which saved leaders a spool or packet is, in words."""
+
+    leaders: tuple[str, ...]
+    words: str
+
+
+@router.get("/{spool_id}/use", summary="Ask which saved leaders a spool is in")
+def get_use(session: CurrentSession, spool_id: str) -> SpoolUse:
+    """As they stand; what is changed of the spool changes none of them."""
+    titles = session.read(lambda cursor, me: leaders_with(cursor, me, spool_id))
+    if not titles:
+        return SpoolUse((), "No saved leader is tied of it.")
+    shown = list(titles[:MOST_NAMED])
+    more = len(titles) - len(shown)
+    names = listed([*shown, f"{counted(more, 'other')}"] if more else shown)
+    count = counted(len(titles), "saved leader")
+    return SpoolUse(titles, f"In {count}: {names}. They keep the figures they were saved with.")
 
 
 @router.delete(

@@ -1,5 +1,6 @@
 """Saved leaders: named, each a row of immutable numbered revisions."""
 
+import re
 import uuid
 from datetime import UTC, datetime
 
@@ -89,6 +90,20 @@ def count_leaders(cursor: DictCursor, angler_id: str) -> int:
     )
     row = cursor.fetchone()
     return int(row["saved"]) if row else 0
+
+
+def leaders_with(cursor: DictCursor, angler_id: str, spool_id: str) -> tuple[str, ...]:
+    """Titles of saved leaders of which a spool or packet is a piece, as they stand; last saved
+    first."""
+    cursor.execute(
+        "SELECT l.title FROM leader l "
+        "JOIN revision r ON r.leader_id = l.leader_id AND r.number = l.newest "
+        "WHERE l.angler_id = %s AND l.removed_at IS NULL "
+        "AND JSON_SEARCH(r.body, 'one', %s, '!', '$**.spool_id') IS NOT NULL "
+        "ORDER BY l.updated_at DESC, l.leader_id DESC",
+        (angler_id, re.sub(r"([%_!])", r"!\1", spool_id)),
+    )
+    return tuple(row["title"] for row in cursor.fetchall())
 
 
 def create_leader(cursor: DictCursor, angler_id: str, design: Design) -> Revision:

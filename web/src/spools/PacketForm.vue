@@ -53,7 +53,7 @@ const save = () =>
   <ShelfDialog
     v-model="open"
     :title="row ? 'These knotless tapers' : 'Add knotless tapers'"
-    :known="row !== null"
+    :spool-id="row?.spool_id"
     :refused="refused"
     @save="save"
     @remove="row && remove(row.spool_id)"

@@ -54,7 +54,7 @@ const save = () =>
   <ShelfDialog
     v-model="open"
     :title="row ? 'This spool' : 'Add a spool'"
-    :known="row !== null"
+    :spool-id="row?.spool_id"
     :refused="refused"
     @save="save"
     @remove="row && remove(row.spool_id)"

@@ -13,18 +13,30 @@ const { data: stock, isSuccess } = useStock()
 const { data: catalogue } = useCatalogue()
 const editing = ref<{ form: 'spool' | 'packet'; row: StockRow | null } | null>(null)
 
+/** Words of which every one must be found in a row's own. */
+const sought = ref('')
+function isSought(row: StockRow) {
+  const own = `${row.title} ${row.material_title} ${row.diameter} ${row.strength} ${row.left}`
+  return sought.value
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => own.toLowerCase().includes(word))
+}
+
 /** A shelf a material, thickest first as the server sends them. */
 const shelves = computed(() =>
   (catalogue.value?.materials ?? [])
     .map((material) => ({
       ...material,
       rows: (stock.value ?? []).filter(
-        (row) => row.form === 'spool' && row.material === material.key,
+        (row) => row.form === 'spool' && row.material === material.key && isSought(row),
       ),
     }))
     .filter((shelf) => shelf.rows.length),
 )
-const packets = computed(() => (stock.value ?? []).filter((row) => row.form === 'packet'))
+const packets = computed(() =>
+  (stock.value ?? []).filter((row) => row.form === 'packet' && isSought(row)),
+)
 
 const spoolOpen = computed({
   get: () => editing.value?.form === 'spool',
@@ -54,6 +66,13 @@ const packetOpen = computed({
       material.
     </p>
     <SayOwned :begins="isSuccess && !stock?.length" />
+    <label v-if="stock?.length" class="seek">
+      <span class="quiet">Look for</span>
+      <el-input v-model="sought" placeholder="5X, fluorocarbon, stiff .01" clearable />
+      <span v-if="sought && !shelves.length && !packets.length" role="status"
+        >Nothing on the shelf is like that.</span
+      >
+    </label>
     <DamagedRows :kinds="['spool']" />
     <p v-if="isSuccess && !stock?.length">
       The shelf is empty: type what you own above, or begin with one of the shelves.
@@ -87,6 +106,17 @@ const packetOpen = computed({
 </template>
 
 <style scoped>
+.seek {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+}
+
+.seek .el-input {
+  width: 260px;
+}
+
 .shelf {
   margin-top: 22px;
 }

@@ -1,7 +1,19 @@
-import { useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
 import { answered, api } from '@/api/client'
 import { inWords } from '@/api/problems'
+
+/** In which saved leaders a spool or packet is, in words. */
+export function useSpoolUse(spoolId: () => string | undefined) {
+  return useQuery({
+    queryKey: ['spool-use', computed(spoolId)],
+    queryFn: () =>
+      answered(
+        api.GET('/api/stock/{spool_id}/use', { params: { path: { spool_id: spoolId()! } } }),
+      ),
+    enabled: computed(() => !!spoolId()),
+  })
+}
 
 /** Adding, changing and removing things on the shelf of spools, with refusals said in the form. */
 export function useShelfForm(close: () => void) {
