@@ -48,6 +48,7 @@ def test_tapers_rods_lines_and_flies():
     assert (rod.weight, rod.action, presumed) == (5, "medium", "")
     line, presumed = of("8 wt floating, loop")
     assert (line.weight, line.sinking, presumed) == (8, "floating", "standard front taper")
+    assert (of("WF5F")[0].weight, of("wf-8-i")[0].sinking) == (5, "intermediate")
     tip = of("8 wt 10 ft sink tip")[0]
     assert (tip.sinking, tip.sink_tip_m) == ("sink-3", pytest.approx(3.048))
     dry = of("size 14 bushy dry")[0]

@@ -1,6 +1,7 @@
 """Which kind of thing a line of text says, and all lines of a list."""
 
 import csv
+import re
 from dataclasses import dataclass
 
 from nine_knots.core.base.errors import NineKnotsError, OutOfRange
@@ -12,6 +13,8 @@ from nine_knots.core.tell.heard.strands import is_taper, packet_heard, spool_hea
 from nine_knots.core.tell.heard.understood import Understood
 
 MOST_LINES = 200
+_CODE = re.compile(r"\b(?:WF|DT|L)-?(\d{1,2})-?([FIS])?\b", re.IGNORECASE)
+_SINKS = {"f": "floating", "i": "intermediate", "s": "sinking", "": "line"}
 
 
 @dataclass(frozen=True, slots=True)
@@ -27,7 +30,7 @@ class HeardLine:
 
 def heard(text: str, units: Units) -> Understood:
     """What a line says is owned; Unreadable or OutOfRange where it cannot be."""
-    scan = Scan(text)
+    scan = Scan(_CODE.sub(_spelled, text))
     if scan.has(WEIGHT):
         return line_heard(scan, units) if scan.has(LINE_WORDS) else rod_heard(scan, units)
     if is_fly(scan):
@@ -47,6 +50,11 @@ def heard_lines(text: str, units: Units) -> tuple[HeardLine, ...]:
     if len(filled) > 1 and not any(letter.isdigit() for letter in filled[0][1]):
         filled = filled[1:]
     return tuple(_read(number, line, units) for number, line in filled)
+
+
+def _spelled(code: re.Match[str]) -> str:
+    """A line's code as words: ``WF5F`` is a floating five-weight."""
+    return f"{code.group(1)} wt {_SINKS[(code.group(2) or '').lower()]}"
 
 
 def _read(number: int, line: str, units: Units) -> HeardLine:
