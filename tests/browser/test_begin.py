@@ -72,7 +72,7 @@ def test_demo_and_own_never_mix_and_the_rail_says_which(first):
 
 def test_a_rod_is_changed_by_its_line_and_another_made_like_it(page):
     page.get_by_role("link", name="Spools").click()
-    page.get_by_role("button", name="Another like 9 ft 8-weight, fast").click()
+    page.get_by_role("button", name="Another like it: 9 ft 8-weight, fast").click()
     line = page.get_by_label("Another, as it is said")
     line.fill("“Long reach” 12 ft 8 wt, soft")
     line.press("Enter")

@@ -56,6 +56,7 @@ def test_a_draft_that_cannot_be_read_is_told_and_given_out(page):
     with draft_kept(page):  # every place keeps what it has read: aged before, it would be young
         page.goto("/knots/blood")
     expect(page.locator("svg.knot")).to_be_visible()
+    page.wait_for_load_state("networkidle")  # it is kept once more when its reading has come
     page.evaluate(AGE_THE_DRAFTS, 99)
     page.goto("/")
     told = page.get_by_role("alert").filter(has_text="draft of this browser is damaged")

@@ -97,7 +97,7 @@ const takeOut = (tackle_id: string) =>
               v-if="row.text"
               class="link"
               type="button"
-              :aria-label="`Another like ${row.title}`"
+              :aria-label="`Another like it: ${row.title}`"
               @click="edit(row, true)"
             >
               another like it

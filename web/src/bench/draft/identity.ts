@@ -2,13 +2,21 @@ import { draftIds } from './keep'
 
 const KEY = 'nine-knots.draft'
 
-/** Holds a draft for this tab as long as it lives; false where another tab holds it. */
-function claim(id: string): Promise<boolean> {
+const LEAVES_WITHIN_MS = 1500
+
+/**
+ * Holds a draft for this tab as long as it lives; false where another tab holds it. What this tab
+ * had before is waited for a while: the page before it may only just be leaving.
+ */
+function claim(id: string, isOwn = false): Promise<boolean> {
+  const how = isOwn ? { signal: AbortSignal.timeout(LEAVES_WITHIN_MS) } : { ifAvailable: true }
   return new Promise((resolve) => {
-    void navigator.locks.request(`nine-knots.draft.${id}`, { ifAvailable: true }, (lock) => {
-      resolve(lock !== null)
-      return lock ? new Promise<never>(() => undefined) : undefined
-    })
+    navigator.locks
+      .request(`nine-knots.draft.${id}`, how, (lock) => {
+        resolve(lock !== null)
+        return lock ? new Promise<never>(() => undefined) : undefined
+      })
+      .catch(() => resolve(false))
   })
 }
 
@@ -21,7 +29,7 @@ export async function draftOfThisTab(anglerId: string, isAlone: boolean): Promis
   const isMine = (id: string) => id.startsWith(`${anglerId}.`) || (isAlone && !id.includes('.'))
   const before = sessionStorage.getItem(KEY)
   for (const id of [before, ...(await draftIds())]) {
-    if (id && isMine(id) && (await claim(id))) {
+    if (id && isMine(id) && (await claim(id, id === before))) {
       sessionStorage.setItem(KEY, id)
       return id
     }
