@@ -9,6 +9,7 @@ from nine_knots.api.typed import Form
 from nine_knots.core.base.limits import Title
 from nine_knots.demo.load import add_demo
 from nine_knots.store.anglers import (
+    OWN,
     Here,
     Settings,
     create_angler,
@@ -24,7 +25,7 @@ router = APIRouter(prefix="/api/anglers", tags=["angler"], responses=RESPONSES)
 class BeginForm(Form):
     """Who begins."""
 
-    name: Title = "My own"
+    name: Title = OWN
 
 
 @router.get("", summary="Whose things are here")
@@ -39,9 +40,7 @@ def post_angler(session: SavingSession, form: BeginForm) -> Here:
 
     def begin(cursor: DictCursor, me: str) -> str:
         settings = read_settings(cursor, me)
-        own = Settings(
-            name=form.name.strip() or "My own", units=settings.units, theme=settings.theme
-        )
+        own = Settings(name=form.name.strip() or OWN, units=settings.units, theme=settings.theme)
         return create_angler(cursor, own)
 
     return session.save(begin, lambda cursor, _me, made: read_here(cursor, made))

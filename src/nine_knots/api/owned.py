@@ -13,11 +13,11 @@ from nine_knots.api.typed import Form
 from nine_knots.core.base.errors import OutOfRange, Unreadable
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
-from nine_knots.core.base.words import counted, listed
+from nine_knots.core.base.words import begun, counted, listed
 from nine_knots.core.tell.heard.line import HeardLine, heard, heard_lines
 from nine_knots.core.tell.heard.printed import printed
 from nine_knots.core.tell.heard.starters import STARTERS
-from nine_knots.core.tell.heard.understood import KindHeard, Thing
+from nine_knots.core.tell.heard.understood import KindHeard, Thing, kind_of
 from nine_knots.core.trade.strand import Packet, Spool
 from nine_knots.store.stock import fresh_id, put_stock
 from nine_knots.store.tackle import add_tackle, delete_tackle, list_tackle, put_tackle
@@ -157,7 +157,7 @@ def _counted_words(kinds: list[KindHeard]) -> str:
         for kind, (one, several) in KINDS.items()
         if kind in kinds
     ]
-    return f"{listed(said).capitalize()} on the shelf."
+    return f"{begun(listed(said))} on the shelf."
 
 
 def _put(cursor: DictCursor, me: str, thing: Thing, instead: str | None) -> None:
@@ -173,9 +173,8 @@ def _put(cursor: DictCursor, me: str, thing: Thing, instead: str | None) -> None
 
 def _kit_row(tackle_id: str, item: Thing, units: Units) -> KitRow:
     text = printed(item, units)
-    kind: KindHeard = {"Rod": "rod", "FlyLine": "line"}.get(type(item).__name__, "fly")  # type: ignore[assignment]
     words = ""
     if text is not None:
         understood = heard(text, units)
         words = ", ".join((*understood.said, *understood.presumed))
-    return KitRow(tackle_id, kind, item.title, words, text)
+    return KitRow(tackle_id, kind_of(item), item.title, words, text)

@@ -23,6 +23,7 @@ from nine_knots.core.base.words import counted, listed
 from nine_knots.core.trade.as_sold import bought_profile, labelled_diameter_m
 from nine_knots.core.trade.materials import MATERIALS, MaterialKey
 from nine_knots.core.trade.strand import (
+    MOST_LEFT_M,
     Colour,
     Packet,
     Spool,
@@ -35,7 +36,6 @@ from nine_knots.store.leaders import leaders_with
 from nine_knots.store.stock import delete_stock, fresh_id, list_stock, put_stock, read_stock
 
 router = APIRouter(prefix="/api/stock", tags=["stock"], responses=RESPONSES)
-MOST_LEFT_M = 5000.0
 MOST_NAMED = 4
 LINKS: dict[int | str, dict[str, Any]] = {
     200: {

@@ -24,11 +24,10 @@ from nine_knots.core.base.units import (
 from nine_knots.core.physics.elastica import bend_stiffness_from_droop
 from nine_knots.core.physics.fall import drag_area_of_fall_m2
 from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, Rod, line_profile
-from nine_knots.core.trade.tackle.fly import Bulk, Dressing, FlyKind, Head
+from nine_knots.core.trade.tackle.fly import HEAVIEST_KG, Bulk, Dressing, FlyKind, Head
 from nine_knots.core.trade.tackle.line import Sinking
 from nine_knots.store.tackle import Kit, add_tackle, read_kit
 
-HEAVIEST_KG = 0.015
 HEIGHTS_M = (0.5, 10.0)  # to drop a fly from
 AskedUnits = Annotated[System, Query()]
 

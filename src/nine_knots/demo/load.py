@@ -8,7 +8,7 @@ from nine_knots.demo.lower_rigs import demo_lower_rigs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
-from nine_knots.store.anglers import Settings, angler_in_front, create_angler
+from nine_knots.store.anglers import OWN, Settings, angler_in_front, create_angler
 from nine_knots.store.database import Database
 from nine_knots.store.leaders import create_leader
 from nine_knots.store.lower_rigs import put_lower_rig
@@ -50,7 +50,7 @@ def begin_empty(database: Database) -> bool:
     def begin(cursor: DictCursor) -> bool:
         if angler_in_front(cursor) is not None:
             return False
-        create_angler(cursor, Settings(name="My own"))
+        create_angler(cursor, Settings(name=OWN))
         return True
 
     return database.transact(begin)

@@ -10,6 +10,8 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.limits import Title
 from nine_knots.core.base.quantity import System
 
+OWN = "My own"
+"""Name of an angler who told none."""
 Theme = Literal["auto", "light", "dark"]
 
 

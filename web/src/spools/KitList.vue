@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, ref } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
-import { inWords } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
+import { useShelfForm } from './useShelfForm'
 
 /** Rods, lines and flies: each corrected by the line that says it, doubled, or taken out. */
 const settings = useSettings()
-const queries = useQueryClient()
 const GROUPS = [
   { kind: 'rod', title: 'Rods' },
   { kind: 'line', title: 'Lines' },
@@ -21,7 +20,7 @@ const { data: rows } = useQuery({
     answered(api.GET('/api/owned/kit', { params: { query: { units: settings.units } } })),
 })
 const editing = ref<{ id: string; text: string; instead: string | null } | null>(null)
-const refused = ref('')
+const { refused, attempt } = useShelfForm(() => (editing.value = null))
 
 async function edit(row: Row, another: boolean) {
   refused.value = ''
@@ -32,19 +31,6 @@ async function edit(row: Row, another: boolean) {
   }
   await nextTick()
   document.getElementById('kit-line')?.focus()
-}
-
-async function attempt(work: () => Promise<unknown>) {
-  refused.value = ''
-  try {
-    await work()
-    editing.value = null
-    await Promise.all(
-      ['kit', 'owned-kit'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
-    )
-  } catch (error) {
-    refused.value = inWords(error)
-  }
 }
 
 const keep = () =>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
-import { inWords } from '@/api/problems'
 import { useAnswer } from '@/api/useAnswer'
 import { useIntent } from '@/api/useIntent'
 import { useSettings } from '@/settings/useSettings'
+import { useShelfForm } from './useShelfForm'
 
 /** One box for all that is owned: typed as it is said, read line by line, kept together. */
 defineProps<{
@@ -13,9 +13,8 @@ defineProps<{
   begins: boolean
 }>()
 const settings = useSettings()
-const queries = useQueryClient()
 const text = ref('')
-const refused = ref('')
+const { refused, attempt } = useShelfForm(() => (text.value = ''))
 const done = ref('')
 const busy = ref(false)
 const once = useIntent()
@@ -41,23 +40,16 @@ function begin(starter: Schemas['StarterShelf']) {
 }
 
 async function keep() {
-  refused.value = done.value = ''
+  done.value = ''
   busy.value = true
-  try {
+  await attempt(async () => {
     const body = { text: text.value, units: settings.units }
     const kept = await once(body, (header) =>
       answered(api.POST('/api/owned', { params: { header }, body })),
     )
-    text.value = ''
     done.value = kept.words
-    await Promise.all(
-      ['stock', 'kit', 'owned-kit'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
-    )
-  } catch (error) {
-    refused.value = inWords(error)
-  } finally {
-    busy.value = false
-  }
+  })
+  busy.value = false
 }
 </script>
 

@@ -15,7 +15,9 @@ export function useSpoolUse(spoolId: () => string | undefined) {
   })
 }
 
-/** Adding, changing and removing things on the shelf of spools, with refusals said in the form. */
+const OWNED = ['stock', 'kit', 'owned-kit']
+
+/** Adding, changing and removing what is owned, with refusals said in the form. */
 export function useShelfForm(close: () => void) {
   const queries = useQueryClient()
   const refused = ref('')
@@ -24,7 +26,7 @@ export function useShelfForm(close: () => void) {
     refused.value = ''
     try {
       await work()
-      await queries.invalidateQueries({ queryKey: ['stock'] })
+      await Promise.all(OWNED.map((key) => queries.invalidateQueries({ queryKey: [key] })))
       close()
     } catch (error) {
       refused.value = inWords(error)

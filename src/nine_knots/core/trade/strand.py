@@ -106,6 +106,10 @@ class TaperedStrand(_Stuff):
         return scale * self.law_strength_n(diameter_m)
 
 
+MOST_LEFT_M = 5000.0
+"""No spool holds more."""
+
+
 class Spool(Frozen):
     """A spool of level material on the angler's shelf."""
 
@@ -113,7 +117,7 @@ class Spool(Frozen):
     spool_id: Key
     title: Title
     strand: Strand
-    remaining_m: float = Field(ge=0.0, le=5000.0)
+    remaining_m: float = Field(ge=0.0, le=MOST_LEFT_M)
 
     @model_validator(mode="after")
     def _own_name(self) -> "Spool":

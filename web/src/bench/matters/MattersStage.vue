@@ -2,7 +2,7 @@
 import { job } from '@/api/job'
 import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
-import JobProgress from '@/widgets/JobProgress.vue'
+import JobAnswer from '@/widgets/JobAnswer.vue'
 import { overhead, useCast } from '../air/useCast'
 import FactList from '../FactList.vue'
 import type { Axis } from '../strip/useAxis'
@@ -30,20 +30,19 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
 <template>
   <section class="matters" aria-label="How sure, and what matters">
     <WhatIf />
-    <JobProgress
-      v-if="share !== null"
+    <JobAnswer
       :share="share"
       words="Changing one thing after another …"
+      :stopped="stopped"
+      :refused="refused"
       @stop="stop"
-    />
-    <p v-else-if="stopped" class="quiet" role="status">
-      Stopped. <button class="do" type="button" @click="again">Work it out after all</button>
-    </p>
-    <p v-if="refused" class="refusal" role="status">{{ refused }}</p>
-    <template v-else-if="answer">
-      <FactList :facts="answer.facts" />
-      <p class="matters__settle">{{ answer.settle }}</p>
-    </template>
+      @again="again"
+    >
+      <template v-if="answer">
+        <FactList :facts="answer.facts" />
+        <p class="matters__settle">{{ answer.settle }}</p>
+      </template>
+    </JobAnswer>
     <ReachFact />
     <template v-if="answer && !refused">
       <MattersLane :axis="axis" :pieces="answer.pieces" :changes="answer.changes" />

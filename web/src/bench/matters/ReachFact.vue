@@ -2,7 +2,7 @@
 import { job } from '@/api/job'
 import { useAnswer } from '@/api/useAnswer'
 import { useSettings } from '@/settings/useSettings'
-import JobProgress from '@/widgets/JobProgress.vue'
+import JobAnswer from '@/widgets/JobAnswer.vue'
 import FactList from '../FactList.vue'
 import { useBench } from '../useBench'
 import { useWater } from '../water/useWater'
@@ -22,21 +22,20 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
 
 <template>
   <section class="reach" aria-label="How surely it reaches the zone">
-    <JobProgress
-      v-if="share !== null"
+    <JobAnswer
       :share="share"
       words="Fishing it in water a little other …"
+      :stopped="stopped"
+      :refused="refused"
       @stop="stop"
-    />
-    <p v-else-if="stopped" class="quiet" role="status">
-      Stopped. <button class="do" type="button" @click="again">Work it out after all</button>
-    </p>
-    <p v-if="refused" class="refusal" role="status">{{ refused }}</p>
-    <template v-else-if="answer">
-      <FactList :facts="[answer.fact]" />
-      <p v-if="answer.settle" class="reach__settle">{{ answer.settle }}</p>
-      <p v-if="answer.supposed" class="quiet">{{ answer.supposed }}</p>
-    </template>
+      @again="again"
+    >
+      <template v-if="answer">
+        <FactList :facts="[answer.fact]" />
+        <p v-if="answer.settle" class="reach__settle">{{ answer.settle }}</p>
+        <p v-if="answer.supposed" class="quiet">{{ answer.supposed }}</p>
+      </template>
+    </JobAnswer>
   </section>
 </template>
 

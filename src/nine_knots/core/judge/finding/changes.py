@@ -6,8 +6,7 @@ from collections.abc import Callable, Iterator
 from pydantic import ValidationError
 
 from nine_knots.core.base.errors import NineKnotsError
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.finding.demands import Demands
+from nine_knots.core.judge.finding.demands import Bought
 from nine_knots.core.judge.finding.flies import Flies
 from nine_knots.core.judge.finding.sane import rounded, step_m
 from nine_knots.core.trade.leader import Leader, LevelPiece, TaperedPiece
@@ -34,11 +33,10 @@ FLIES_SHARE = 0.2  # of the changes to a leader with several flies, for how the 
 class Changes:
     """Changes leaders for a day, with what the shelf has."""
 
-    def __init__(self, day: Situation, angler: Angler, demands: Demands) -> None:
-        self._units, self._bought = angler.units, demands.bought
-        self._bench = Workbench(stock=angler.stock, fly=day.fly, units=angler.units)
-        self._flies = Flies(self._bench, demands.flies)
-        self._spools = [one for one in angler.stock if isinstance(one, Spool)]
+    def __init__(self, bench: Workbench, day: Situation, bought: Bought, flies: Flies) -> None:
+        self._bench, self._units = bench, bench.units
+        self._bought, self._flies = bought, flies
+        self._spools = [one for one in bench.stock if isinstance(one, Spool)]
         self._kinds: list[Callable[[random.Random, Leader], Edit | None]] = [
             *(self._length,) * 4,
             *(self._spool,) * 3,

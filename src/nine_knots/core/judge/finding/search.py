@@ -85,9 +85,9 @@ class _Rounds:
         self._asked, self._day = asked, asked.held_day
         self._reader = DayReader(self._day, asked.angler, asked.gust)
         self._sieve = Sieve(self._reader, asked.stroke, asked.demands)
-        self._changes = Changes(self._day, asked.angler, asked.demands)
         bench = Workbench(stock=asked.angler.stock, fly=self._day.fly, units=asked.angler.units)
         self._flies = Flies(bench, asked.demands.flies)
+        self._changes = Changes(bench, self._day, asked.demands.bought, self._flies)
         self._rng, self._draws = random.Random(asked.seed), np.random.default_rng(asked.seed)
         self._tried: list[Tried] = []
         self._features: list[Array] = []

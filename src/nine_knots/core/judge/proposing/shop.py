@@ -1,6 +1,8 @@
 """What a shop has beside the shelf: spools and tapers of usual sizes, from which a school builds
 where the shelf alone has nothing for it."""
 
+from typing import TypeVar, cast
+
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
@@ -9,7 +11,8 @@ from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.proposing.fit import Proposal
 from nine_knots.core.judge.proposing.propose import propose_to
 from nine_knots.core.trade.as_sold import bought_profile
-from nine_knots.core.trade.leader import Leader, Piece
+from nine_knots.core.trade.leader import Leader, LevelPiece, TaperedPiece
+from nine_knots.core.trade.leader.joints import Dropper
 from nine_knots.core.trade.materials import MATERIALS, MaterialKey
 from nine_knots.core.trade.schools.school import SchoolParameters
 from nine_knots.core.trade.situation import Situation
@@ -31,6 +34,7 @@ TAPERS_FT, TIPS_THOU = (7.5, 9.0, 12.0), (5, 6, 7, 8, 9, 11)
 OWNED_M = 0.6 * THOU_M  # a spool so near to one of its kind that is owned is had already
 FULL_M = 25.0
 ID = "to-buy"
+Tied = TypeVar("Tied", bound=LevelPiece | TaperedPiece | Dropper)
 
 
 def sold_spool(material: MaterialKey, thou: float, name: str = "") -> Spool:
@@ -63,13 +67,14 @@ def propose_or_buy(
     sold = _sold_beside(angler.stock)
     shopper = angler.model_copy(update={"stock": (*angler.stock, *sold)})
     made = propose_to(shopper, key, situation, parameters)
+    pieces = made.leader.pieces
     return made.model_copy(
         update={
             "leader": _not_yet_owned(made.leader),
             "buys": tuple(dict.fromkeys(_bought(made.leader, angler.units))),
             # of what is to be bought the very size is to be had
             "shortfalls": tuple(
-                miss for miss in made.shortfalls if not _is_new(made.leader.pieces[miss.piece])
+                miss for miss in made.shortfalls if not _is_new(pieces[miss.piece].strand)
             ),
         }
     )
@@ -100,7 +105,7 @@ def _bought(leader: Leader, units: Units) -> list[str]:
     said = []
     for piece in leader.pieces:
         strand = piece.strand
-        if not _is_new(piece):
+        if not _is_new(strand):
             continue
         if isinstance(strand, TaperedStrand):
             whole = units.length(strand.profile.length_m).text
@@ -111,25 +116,24 @@ def _bought(leader: Leader, units: Units) -> list[str]:
     return said
 
 
-def _is_new(piece: Piece) -> bool:
-    return (piece.strand.spool_id or "").startswith(ID)
+def _is_new(strand: Strand | TaperedStrand) -> bool:
+    return (strand.spool_id or "").startswith(ID)
 
 
 def _not_yet_owned(leader: Leader) -> Leader:
     """The leader with no spool named where none is owned."""
-    pieces = tuple(
-        piece.model_copy(update={"strand": piece.strand.model_copy(update={"spool_id": None})})
-        if _is_new(piece)
-        else piece
-        for piece in leader.pieces
+    pieces = tuple(_without_spool(piece) for piece in leader.pieces)
+    joints = tuple(
+        joint.model_copy(update={"dropper": _without_spool(joint.dropper)})
+        if joint.dropper is not None
+        else joint
+        for joint in leader.joints
     )
-    joints = []
-    for joint in leader.joints:
-        dropper = joint.dropper
-        if dropper is not None and (dropper.strand.spool_id or "").startswith(ID):
-            strand = dropper.strand.model_copy(update={"spool_id": None})
-            joint = joint.model_copy(
-                update={"dropper": dropper.model_copy(update={"strand": strand})}
-            )
-        joints.append(joint)
-    return leader.model_copy(update={"pieces": pieces, "joints": tuple(joints)})
+    return leader.model_copy(update={"pieces": pieces, "joints": joints})
+
+
+def _without_spool(tied: Tied) -> Tied:
+    if not _is_new(tied.strand):
+        return tied
+    strand = tied.strand.model_copy(update={"spool_id": None})
+    return cast(Tied, tied.model_copy(update={"strand": strand}))

@@ -56,9 +56,7 @@ def rod_heard(scan: Scan, units: Units) -> Understood:
     words.tell(action or "medium", said=action is not None)
     scan.ends("a rod", "9 ft 5 wt, medium")
     title = scan.title or f"{units.length(length_m).text} {weight}-weight, {action or 'medium'}"
-    return words.of(
-        "rod", Rod(title=title, length_m=length_m, weight=weight, action=action or "medium")
-    )
+    return words.of(Rod(title=title, length_m=length_m, weight=weight, action=action or "medium"))
 
 
 def line_heard(scan: Scan, units: Units) -> Understood:
@@ -99,7 +97,7 @@ def line_heard(scan: Scan, units: Units) -> Understood:
         head_kg=parse_mass(mass, bare="g") if mass else None,
         head_m=parse_length(long, units.system) if long else None,
     )
-    return words.of("line", line)
+    return words.of(line)
 
 
 def _line_title(weight: int, kind: Sinking, sink_tip: bool) -> str:

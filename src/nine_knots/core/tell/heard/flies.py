@@ -4,10 +4,11 @@ from typing import Literal, NamedTuple, get_args
 
 from nine_knots.core.base.errors import OutOfRange, Unreadable
 from nine_knots.core.base.units import Units, parse_bead, parse_hook, parse_length, parse_mass
+from nine_knots.core.base.words import begun
 from nine_knots.core.tell.heard.scan import NUMBER, Scan
 from nine_knots.core.tell.heard.understood import Understood, Words
 from nine_knots.core.trade.tackle import Bead, Fly
-from nine_knots.core.trade.tackle.fly import Bulk, Dressing, FlyKind, Head
+from nine_knots.core.trade.tackle.fly import HEAVIEST_KG, Bulk, Dressing, FlyKind, Head
 
 KINDS: dict[str, FlyKind] = {
     "dry": "dry",
@@ -53,7 +54,6 @@ DRESSINGS: dict[str, Dressing] = {
     "soaks water": "soaks",
 }
 SHEDS = ("baitfish",)
-HEAVIEST_KG = 0.015
 
 
 def is_fly(scan: Scan) -> bool:
@@ -82,8 +82,6 @@ def fly_heard(scan: Scan, units: Units) -> Understood:
     length_m = parse_length(long, units.system) if long else None
     hook = parse_hook(hook_said) if hook_said else _hook_for(kind, length_m, scan)
     bulk, head = scan.word(BULKS), scan.word(HEADS)
-    barbless, tube = scan.take("barbless"), scan.take("tube")
-    trailing = scan.take(r"trailing[\s-]hook")
     weighed_kg = parse_mass(mass, bare="g") if mass else None
     if weighed_kg is not None and weighed_kg > HEAVIEST_KG:
         raise OutOfRange("That is heavier than any fly that is cast.", mend="Give up to 15 g.")
@@ -96,10 +94,10 @@ def fly_heard(scan: Scan, units: Units) -> Understood:
         dressing="sheds" if presumed_to_shed else dressing,
         bead=bead.on(hook) if bead else None,
         head=head,
-        trailing_hook=trailing is not None,
+        trailing_hook=scan.take(r"trailing[\s-]hook") is not None,
         weighed_kg=weighed_kg,
-        barbless=barbless is not None,
-        tube=tube is not None,
+        barbless=scan.take("barbless") is not None,
+        tube=scan.take("tube") is not None,
     )
     words.tell(kind, said=True)
     words.tell(f"hook {units.hook(hook)}", said=hook_said is not None)
@@ -112,16 +110,15 @@ def fly_heard(scan: Scan, units: Units) -> Understood:
     words.tell(f"{units.fly_mass(fly.mass_kg).text} as cast", said=weighed_kg is not None)
     if fly.dressing:
         words.tell(f"{fly.dressing} water", said=not presumed_to_shed)
-    extra = [
-        (head, str(head)),
-        (barbless, "barbless"),
-        (tube, "on a tube"),
-        (trailing, "a trailing hook"),
-    ]
-    for one, text in extra:
-        if one:
+    for is_so, text in (
+        (fly.head, fly.head or ""),
+        (fly.barbless, "barbless"),
+        (fly.tube, "on a tube"),
+        (fly.trailing_hook, "a trailing hook"),
+    ):
+        if is_so:
             words.tell(text, said=True)
-    return words.of("fly", fly)
+    return words.of(fly)
 
 
 class _Bead(NamedTuple):
@@ -163,4 +160,4 @@ def _title(named: list[str], kind: FlyKind, hook: int) -> str:
     """Its own words where they are more than kind and dressing, or its kind."""
     own = " ".join(word for word in named if word.lower() not in PLAIN and not word.isdigit())
     name = own[:60] or kind
-    return f"{name[0].upper()}{name[1:]} {Units.hook(hook)}"
+    return f"{begun(name)} {Units.hook(hook)}"

@@ -5,18 +5,18 @@ import re
 from nine_knots.core.base.errors import Unreadable
 from nine_knots.core.base.units import Units, parse_diameter, parse_length, parse_load
 from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.base.words import begun
 from nine_knots.core.tell.heard.scan import NUMBER, Scan
 from nine_knots.core.tell.heard.understood import NEW, Understood, Words
 from nine_knots.core.trade.as_sold import bought_profile, labelled_diameter_m
 from nine_knots.core.trade.materials import MATERIALS, MaterialKey
-from nine_knots.core.trade.strand import Packet, Spool, Strand, TaperedStrand
+from nine_knots.core.trade.strand import MOST_LEFT_M, Packet, Spool, Strand, TaperedStrand
 
 X = r"(0?\d(?:\.5)?\s?x)"
 ACROSS = rf"((?:{NUMBER})\s*(?:mm|thou|in(?:ch)?|\")|0?\.\d+)"
 LOAD = rf"((?:{NUMBER})\s*(?:lbs?|lbf|kg))"
 _INCHES = rf"(?:\s*(?:{NUMBER})\s*(?:in|\"))?"
 LONG = rf"((?:{NUMBER})\s*(?:yds?|yards?|cm|m|metres?|meters?|ft|feet|foot|'){_INCHES})"
-MOST_LEFT_M = 5000.0
 USUAL_LEFT_M = {"imperial": 75.0 * 0.3048, "metric": 25.0}
 SOFT_TO_M = 11.0 * THOU_M  # nylon of which nothing else is said is a soft one up to here [P]
 TAPERS = r"(knotless(?:\s+tapers?|\s+leaders?)?|tapered(?:\s+leaders?)?|tapers?)"
@@ -85,14 +85,14 @@ def spool_heard(scan: Scan, units: Units) -> Understood:
     words.tell(f"{units.on_spool(left_m or USUAL_LEFT_M[units.system]).text} left", bool(left_m))
     scan.ends("a spool", ".017 stiff nylon 50 yd 20 lb")
     size = units.label(label_n).text if estimated and label_n else units.tippet(across_m).text
-    title = scan.title or f"{MATERIALS[material].title.capitalize()} {size}"
+    title = scan.title or f"{begun(MATERIALS[material].title)} {size}"
     spool = Spool(
         spool_id=NEW,
         title=title,
         strand=strand,
         remaining_m=left_m or USUAL_LEFT_M[units.system],
     )
-    return words.of("spool", spool)
+    return words.of(spool)
 
 
 def packet_heard(scan: Scan, units: Units) -> Understood:
@@ -126,7 +126,7 @@ def packet_heard(scan: Scan, units: Units) -> Understood:
     )
     title = scan.title or f"Knotless {units.length(length_m).text} {tip}"
     packet = Packet(spool_id=NEW, title=title, strand=strand, count=int(count or 1))
-    return words.of("packet", packet)
+    return words.of(packet)
 
 
 def is_taper(scan: Scan, units: Units) -> bool:

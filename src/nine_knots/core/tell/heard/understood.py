@@ -8,18 +8,34 @@ from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 
 Thing = Spool | Packet | Rod | FlyLine | Fly
 KindHeard = Literal["spool", "packet", "rod", "line", "fly"]
+_KINDS: dict[type[Thing], KindHeard] = {
+    Spool: "spool",
+    Packet: "packet",
+    Rod: "rod",
+    FlyLine: "line",
+    Fly: "fly",
+}
 NEW = "new"
 """The id of a spool or packet that is not on the shelf yet."""
+
+
+def kind_of(thing: Thing) -> KindHeard:
+    """What a thing is."""
+    return _KINDS[type(thing)]
 
 
 @dataclass(frozen=True, slots=True)
 class Understood:
     """A thing, and in words what was said of it and what was not said and is presumed."""
 
-    kind: KindHeard
     thing: Thing
     said: tuple[str, ...]
     presumed: tuple[str, ...]
+
+    @property
+    def kind(self) -> KindHeard:
+        """What it is."""
+        return kind_of(self.thing)
 
 
 class Words:
@@ -33,6 +49,6 @@ class Words:
         """Note one or the other."""
         (self._said if said else self._presumed).append(words)
 
-    def of(self, kind: KindHeard, thing: Thing) -> Understood:
+    def of(self, thing: Thing) -> Understood:
         """All of it."""
-        return Understood(kind, thing, tuple(self._said), tuple(self._presumed))
+        return Understood(thing, tuple(self._said), tuple(self._presumed))

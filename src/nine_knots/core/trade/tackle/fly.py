@@ -61,6 +61,8 @@ _HEAD_G = {
     "medium eyes": 0.79,
     "large eyes": 1.18,
 }
+HEAVIEST_KG = 0.015
+"""No fly that is cast weighs more [M]."""
 _TRAILING = 0.5  # of the hook's wire, a trailing hook and its link [G]
 _TUBE = 0.67  # of a long hook's wire, on a tube [G]
 _BULK = {"slim": 0.65, "standard": 1.0, "bushy": 1.48}
