@@ -16,6 +16,9 @@ settings.register_profile("steady", deadline=None, derandomize=True)
 settings.load_profile("steady")
 
 TABLES = (
+    "ledger",
+    "act",
+    "measurement",
     "intended_save",
     "pull_test",
     "attempt",

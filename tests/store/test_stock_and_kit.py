@@ -9,7 +9,8 @@ from nine_knots.core.trade.tackle import Fly
 from nine_knots.demo.load import load_demo
 from nine_knots.store.anglers import Settings, angler_in_front, create_angler
 from nine_knots.store.leaders import list_leaders
-from nine_knots.store.stock import delete_stock, list_stock, put_stock
+from nine_knots.store.ledger import put_stock
+from nine_knots.store.stock import list_stock, retire_stock
 from nine_knots.store.tackle import add_tackle, read_kit
 from tests.makers import DRY, FIVE, SHELF, day, spool
 
@@ -33,9 +34,9 @@ def test_a_spool_is_written_anew_under_its_own_name_and_can_go(database, me):
     database.transact(lambda c: put_stock(c, me, spool(18, left_m=3.0)))
     (found,) = database.transact(lambda c: list_stock(c, me))
     assert found.remaining_m == 3.0
-    database.transact(lambda c: delete_stock(c, me, found.spool_id))
+    database.transact(lambda c: retire_stock(c, me, found.spool_id))
     with pytest.raises(NotFound):
-        database.transact(lambda c: delete_stock(c, me, found.spool_id))
+        database.transact(lambda c: retire_stock(c, me, found.spool_id))
 
 
 def test_the_kit_keeps_its_order_and_renews_in_place(database, me):

@@ -20,18 +20,23 @@ from nine_knots.api import (
     files,
     find,
     hold,
+    instruments,
     kept,
     knots,
     leaders,
+    ledger,
     lower_rigs,
     matters,
+    measure,
     own_cast,
     owned,
     practice,
     problems,
     pulls,
     readiness,
+    revisions,
     scale,
+    sharing,
     stock,
     tackle,
     today,
@@ -83,6 +88,8 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     app.state.searchers.close()
     if app.state.pull_scale is not None:
         app.state.pull_scale.unplug()
+    for instrument in app.state.simulated.values():
+        instrument.unplug()
 
 
 def create_app(
@@ -111,6 +118,7 @@ def create_app(
     app.state.warm = warm
     app.state.watch = None
     app.state.pull_scale = None
+    app.state.simulated = {}
     problems.install(app)
     for module in (
         anglers,
@@ -132,8 +140,13 @@ def create_app(
         pulls,
         scale,
         leaders,
+        revisions,
+        sharing,
+        ledger,
         lower_rigs,
+        instruments,
         matters,
+        measure,
         files,
         find,
         everything,

@@ -27,6 +27,7 @@ KindName = Literal[
     "landing",
     "own cast",
     "pull test",
+    "measurement",
 ]
 
 

@@ -1,23 +1,26 @@
 """/api/leaders: saved leaders and their revisions, guarded by ETag and If-Match."""
 
 import re
+from dataclasses import dataclass
 from datetime import datetime
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Body, Header, Path, Query, Response
-from pydantic import BaseModel
+from pydantic import BaseModel, Field
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.paging import USUAL, PageSize, tell_page
 from nine_knots.api.problems import MISSING, RESPONSES, STALE
+from nine_knots.api.typed import Form
 from nine_knots.core.base.errors import Unreadable
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.outline import OutlinePart, outline
 from nine_knots.core.tell.rig import Hung, hung_on
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.labels import labels_in
 from nine_knots.core.trade.schools import SCHOOLS
 from nine_knots.store import leaders as store
 
@@ -36,6 +39,7 @@ LINKS: dict[int | str, dict[str, Any]] = {
         }
     }
 }
+MOST_WORDS = 8
 DesignBody = Annotated[Design, Body(examples=[DESIGN])]
 
 
@@ -50,9 +54,24 @@ class LeaderCard(BaseModel):
     tippet: str
     outline: tuple[OutlinePart, ...]
     hung: tuple[Hung, ...]
+    labels: tuple[str, ...]
     revision: int
     updated_at: str
     damaged: str = ""
+
+
+class LabelsForm(Form):
+    """Labels as typed, between commas."""
+
+    labels: str = Field(max_length=400, examples=["salt, spring"])
+
+
+@dataclass(frozen=True, slots=True)
+class LabelCount:
+    """A label, and how many leaders carry it."""
+
+    label: str
+    leaders: int
 
 
 def etag(revision: store.Revision) -> str:
@@ -96,20 +115,28 @@ def get_leaders(
     units: System = "imperial",
     limit: PageSize = USUAL,
     after: Annotated[str, Query(max_length=80, description="a place, from the Link header")] = "",
+    q: Annotated[str, Query(max_length=100, description="words of which each is in it")] = "",
+    label: Annotated[str, Query(max_length=30, description="a label that is on it")] = "",
 ) -> list[LeaderCard]:
     """A page of leaders, each in a line; Link names the next, X-Total-Count tells how many."""
     place = _place(after)
+    which = store.Sought(tuple(q.lower().split()[:MOST_WORDS]), label.strip())
+    if which.words:
+        lacking = session.read(store.lacks_sought)
+        if lacking:
+            session.write(store.fill_sought)
     saved, total = session.read(
         lambda cursor, me: (
-            store.list_leaders(cursor, me, limit + 1, place),
-            store.count_leaders(cursor, me),
+            store.list_leaders(cursor, me, limit + 1, place, which),
+            store.count_leaders(cursor, me, which),
         )
     )
-    following = None
+    following: dict[str, str | int] | None = None
     if len(saved) > limit:
         last = saved[limit - 1]
         at = last.updated_at.isoformat(timespec="microseconds")
         following = {"units": units, "limit": limit, "after": f"{at}~{last.leader_id}"}
+        following |= {key: text for key, text in (("q", q), ("label", label)) if text}
     tell_page(response, "/api/leaders", total, following)
     return [_card(one, Units(units)) for one in saved[:limit]]
 
@@ -126,6 +153,7 @@ def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
             tippet="",
             outline=(),
             hung=(),
+            labels=saved.labels,
             revision=saved.revision,
             updated_at=updated_at,
             damaged=saved.damaged,
@@ -141,9 +169,24 @@ def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
         tippet=units.tippet(leader.tippet_diameter_m).text,
         outline=outline(leader),
         hung=hung_on(leader),
+        labels=saved.labels,
         revision=saved.revision,
         updated_at=updated_at,
     )
+
+
+@router.get("/labels", summary="Labels in use")
+def get_labels(session: CurrentSession) -> tuple[LabelCount, ...]:
+    """Every label, with how many leaders carry it."""
+    return tuple(LabelCount(*one) for one in session.read(store.labels_in_use))
+
+
+@router.put("/{leader_id}/labels", responses=MISSING, summary="Label a leader")
+def put_labels(session: CurrentSession, leader_id: str, form: LabelsForm) -> tuple[str, ...]:
+    """Its labels, in place of those it had; none where nothing is typed."""
+    labels = labels_in(form.labels)
+    session.write(lambda cursor, me: store.write_labels(cursor, me, leader_id, labels))
+    return labels
 
 
 @router.post("", status_code=201, responses=LINKS, summary="Save a new leader")

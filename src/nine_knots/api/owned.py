@@ -19,8 +19,9 @@ from nine_knots.core.tell.heard.printed import printed
 from nine_knots.core.tell.heard.starters import STARTERS
 from nine_knots.core.tell.heard.understood import KindHeard, Thing, kind_of
 from nine_knots.core.trade.strand import Packet, Spool
-from nine_knots.store.stock import fresh_id, put_stock
-from nine_knots.store.tackle import add_tackle, delete_tackle, list_tackle, put_tackle
+from nine_knots.store.ledger import put_stock
+from nine_knots.store.stock import fresh_id
+from nine_knots.store.tackle import add_tackle, list_tackle, put_tackle, retire_tackle
 
 router = APIRouter(prefix="/api/owned", tags=["owned"], responses=RESPONSES)
 
@@ -121,19 +122,34 @@ def post_owned(session: SavingSession, form: OwnedForm) -> Kept:
 
 @router.get("/kit", summary="Rods, lines and flies as they are said")
 def get_owned_kit(
-    session: CurrentSession, units: Annotated[System, Query()] = "imperial"
+    session: CurrentSession,
+    units: Annotated[System, Query()] = "imperial",
+    retired: Annotated[bool, Query(description="those taken out instead")] = False,
 ) -> tuple[KitRow, ...]:
     """Each with the line by which it can be corrected."""
     shown = Units(units)
-    return tuple(_kit_row(key, item, shown) for key, item in session.read(list_tackle))
+    owned = session.read(lambda cursor, me: list_tackle(cursor, me, retired))
+    return tuple(_kit_row(key, item, shown) for key, item in owned)
 
 
 @router.delete(
     "/kit/{tackle_id}", status_code=204, responses=MISSING, summary="Take out of the kit"
 )
 def remove_tackle(session: CurrentSession, tackle_id: str) -> Response:
-    """Leaders made for it keep it as it was."""
-    session.write(lambda cursor, me: delete_tackle(cursor, me, tackle_id))
+    """Leaders made for it keep it as it was; it can be put back."""
+    session.write(lambda cursor, me: retire_tackle(cursor, me, tackle_id))
+    return Response(status_code=204)
+
+
+@router.post(
+    "/kit/{tackle_id}/restore",
+    status_code=204,
+    responses=MISSING,
+    summary="Put back into the kit",
+)
+def put_back_tackle(session: CurrentSession, tackle_id: str) -> Response:
+    """A rod, line or fly that was taken out is there again."""
+    session.write(lambda cursor, me: retire_tackle(cursor, me, tackle_id, retired=False))
     return Response(status_code=204)
 
 

@@ -1,15 +1,20 @@
 """/api/stock: spools and packets on the shelf."""
 
+import re
+from collections.abc import Mapping
 from dataclasses import dataclass
-from typing import Any
+from datetime import UTC, date, datetime, timedelta
+from typing import Annotated, Any
 
-from fastapi import APIRouter, Response
+from fastapi import APIRouter, Query, Response
 from pydantic import BaseModel, Field
+from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession, SavingSession, Session
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
-from nine_knots.core.base.errors import Unreadable
+from nine_knots.core.base.errors import OutOfRange, Unreadable
+from nine_knots.core.base.limits import Day
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import (
     Units,
@@ -20,6 +25,9 @@ from nine_knots.core.base.units import (
     parse_size,
 )
 from nine_knots.core.base.words import counted, listed
+from nine_knots.core.judge.ageing import age_words
+from nine_knots.core.tell.known import known_words
+from nine_knots.core.tell.taken import is_low, short_words
 from nine_knots.core.trade.as_sold import bought_profile, labelled_diameter_m
 from nine_knots.core.trade.materials import MATERIALS, MaterialKey
 from nine_knots.core.trade.strand import (
@@ -33,10 +41,19 @@ from nine_knots.core.trade.strand import (
     TaperProfile,
 )
 from nine_knots.store.leaders import leaders_with
-from nine_knots.store.stock import delete_stock, fresh_id, list_stock, put_stock, read_stock
+from nine_knots.store.ledger import merge_stock, overdrawn, put_stock, usual_takes
+from nine_knots.store.stock import (
+    find_stock,
+    fresh_id,
+    list_stock,
+    read_stock,
+    restore_stock,
+    retire_stock,
+)
 
 router = APIRouter(prefix="/api/stock", tags=["stock"], responses=RESPONSES)
 MOST_NAMED = 4
+Bought = Annotated[str, Field(pattern=r"^(\d{4}-\d\d-\d\d)?$", description="a day, or nothing")]
 LINKS: dict[int | str, dict[str, Any]] = {
     200: {
         "links": {
@@ -76,6 +93,10 @@ class StockRow(BaseModel):
     labelled: bool
     estimated: bool
     left: str
+    bought: str = Field(description="a day, as YYYY-MM-DD; empty where it is not known")
+    low: bool = Field(description="little is left, beside what is usually taken of it")
+    note: str = Field(description="what is to be done about it, if anything")
+    known: tuple[str, ...] = Field(description="where its figures come from, and how sure")
     packet: PacketTexts | None = None
     item: Stock
 
@@ -90,6 +111,7 @@ class SpoolForm(Form):
     diameter: Typed = Field(default="", examples=[".018", "5X", "30 lb"])
     strength: Typed = ""
     left: Typed
+    bought: Bought = ""
     colour: Colour = "plain"
     units: System = "imperial"
 
@@ -108,7 +130,25 @@ class PacketForm(Form):
     tip: Typed = ""
     strength: Typed = ""
     count: int = Field(ge=0, le=500)
+    bought: Bought = ""
     units: System = "imperial"
+
+
+class OtherEnd(Form):
+    """The spool or packet that is put together with another, and is retired then."""
+
+    other: str = Field(max_length=40)
+    units: System = "imperial"
+
+
+@dataclass(frozen=True, slots=True)
+class Lying:
+    """What is known of the shelf beside its spools: largest takes, what was taken beyond what was
+    there, and the day."""
+
+    usual: Mapping[str, float]
+    over: Mapping[str, float]
+    today: Day
 
 
 def _packet_texts(item: Packet, units: Units) -> PacketTexts:
@@ -128,7 +168,7 @@ def _packet_texts(item: Packet, units: Units) -> PacketTexts:
     )
 
 
-def _row(item: Stock, units: Units) -> StockRow:
+def _row(item: Stock, units: Units, lying: Lying) -> StockRow:
     material = item.strand.substance
     if isinstance(item, Spool):
         diameter = units.across(item.strand.diameter_m, item.strand.estimated)
@@ -153,8 +193,25 @@ def _row(item: Stock, units: Units) -> StockRow:
         labelled=item.strand.strength_n is not None,
         estimated=item.strand.estimated,
         left=left,
+        bought=item.bought_on or "",
+        low=is_low(item, lying.usual.get(item.spool_id)),
+        note=_note(item, units, lying),
+        known=known_words(item, units),
         packet=_packet_texts(item, units) if isinstance(item, Packet) else None,
         item=item,
+    )
+
+
+def _note(item: Stock, units: Units, lying: Lying) -> str:
+    over = {key: more for key, more in lying.over.items() if key == item.spool_id}
+    old = age_words(item, lying.today)
+    renew = f"Time to renew: {old}." if old else ""
+    return f"{short_words(over, {item.spool_id: item}, units).strip()} {renew}".strip()
+
+
+def _lying(cursor: DictCursor, me: str) -> Lying:
+    return Lying(
+        usual_takes(cursor, me), overdrawn(cursor, me), datetime.now(UTC).date().isoformat()
     )
 
 
@@ -164,18 +221,25 @@ def _load(text: str, system: System) -> float | None:
 
 
 @router.get("", summary="All spools and packets owned")
-def get_stock(session: CurrentSession, units: System = "imperial") -> list[StockRow]:
+def get_stock(
+    session: CurrentSession,
+    units: System = "imperial",
+    retired: Annotated[bool, Query(description="those taken off the shelf instead")] = False,
+) -> list[StockRow]:
     """The shelf, by material and thickness."""
-    return [_row(item, Units(units)) for item in session.read(list_stock)]
+    stock, lying = session.read(
+        lambda cursor, me: (list_stock(cursor, me, retired), _lying(cursor, me))
+    )
+    return [_row(item, Units(units), lying) for item in stock]
 
 
 @router.post("/spools", responses=LINKS, summary="Add a spool, or write one anew")
 def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
     """Read the typed figures and keep the spool."""
-    diameter_m, strength_n, estimated = _size(form)
-    with field("left"):
-        left_m = parse_length(form.left, form.units, most_m=MOST_LEFT_M)
     shown = Units(form.units)
+    before = session.read(lambda cursor, me: find_stock(cursor, me, form.spool_id))
+    diameter_m, strength_n, estimated = _size(form)
+    left_m = _left_m(form, before, shown)
     title = form.title.strip()
     label = shown.label(strength_n).text if strength_n else ""
     size = label if estimated else shown.tippet(diameter_m).text
@@ -189,8 +253,16 @@ def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
         estimated=estimated,
         spool_id=spool_id,
     )
-    spool = Spool(spool_id=spool_id, title=title, strand=strand, remaining_m=left_m)
-    return _row(_put(session, spool), shown)
+    if isinstance(before, Spool):
+        strand = _as_measured(strand, before.strand, shown)
+    spool = Spool(
+        spool_id=spool_id,
+        title=title,
+        strand=strand,
+        remaining_m=left_m,
+        bought_on=_day(form.bought),
+    )
+    return _put(session, spool, shown)
 
 
 @router.post("/packets", summary="Add a packet of knotless leaders, or write one anew")
@@ -213,8 +285,52 @@ def post_packet(session: SavingSession, form: PacketForm) -> StockRow:
         estimated=estimated,
         spool_id=spool_id,
     )
-    packet = Packet(spool_id=spool_id, title=title, strand=strand, count=form.count)
-    return _row(_put(session, packet), shown)
+    packet = Packet(
+        spool_id=spool_id,
+        title=title,
+        strand=strand,
+        count=form.count,
+        bought_on=_day(form.bought),
+    )
+    return _put(session, packet, shown)
+
+
+def _left_m(form: SpoolForm, before: Stock | None, units: Units) -> float:
+    """What is left as typed; where it is what was shown, as exactly as it was known."""
+    if isinstance(before, Spool) and form.left.strip() == units.on_spool(before.remaining_m).text:
+        return before.remaining_m
+    with field("left"):
+        if re.fullmatch(r"0(\.0*)?\s*\D*", form.left.strip()):
+            return 0.0
+        return parse_length(form.left, form.units, most_m=MOST_LEFT_M)
+
+
+def _as_measured(strand: Strand, before: Strand, units: Units) -> Strand:
+    """The strand with what the instruments told of it, where its size and stuff were not changed:
+    as exactly as it was measured."""
+    if strand.material != before.material:
+        return strand
+    changes: dict[str, object] = {
+        "modulus_pa": before.modulus_pa,
+        "modulus_by": before.modulus_by,
+    }
+    same = units.diameter(strand.diameter_m).text == units.diameter(before.diameter_m).text
+    if same and strand.estimated == before.estimated:
+        changes |= {"diameter_m": before.diameter_m, "across_by": before.across_by}
+    return strand.model_copy(update=changes)
+
+
+def _day(text: str) -> Day | None:
+    with field("bought"):
+        if not text:
+            return None
+        try:
+            day = date.fromisoformat(text)
+        except ValueError as error:
+            raise Unreadable(f"“{text}” is no day.", mend="Write it as 2024-05-17.") from error
+        if not date(1950, 1, 1) <= day <= datetime.now(UTC).date() + timedelta(days=1):
+            raise OutOfRange(f"Nothing was bought on {text}.", mend="Give a day that has been.")
+        return text
 
 
 def _size(form: SpoolForm) -> tuple[float, float | None, bool]:
@@ -247,10 +363,12 @@ def _profile(form: PacketForm) -> TaperProfile:
         return TaperProfile(butt_diameter_m=butt_m, tip_diameter_m=tip_m, **lengths)
 
 
-def _put(session: Session, item: Stock) -> Stock:
+def _put(session: Session, item: Stock, units: Units) -> StockRow:
     return session.save(
         lambda cursor, me: put_stock(cursor, me, item).spool_id,
-        lambda cursor, me, spool_id: read_stock(cursor, me, spool_id),
+        lambda cursor, me, spool_id: _row(
+            read_stock(cursor, me, spool_id), units, _lying(cursor, me)
+        ),
     )
 
 
@@ -275,10 +393,36 @@ def get_use(session: CurrentSession, spool_id: str) -> SpoolUse:
     return SpoolUse(titles, f"In {count}: {names}. They keep the figures they were saved with.")
 
 
+@router.post("/{spool_id}/ends", responses=MISSING, summary="Put two ends of the same together")
+def post_ends(session: SavingSession, spool_id: str, form: OtherEnd) -> StockRow:
+    """What the other holds goes on this one; the other is taken off the shelf. Undone in the
+    ledger."""
+
+    def merge(cursor: DictCursor, me: str) -> str:
+        merge_stock(cursor, me, spool_id, form.other)
+        return spool_id
+
+    return session.save(
+        merge,
+        lambda cursor, me, made: _row(
+            read_stock(cursor, me, made), Units(form.units), _lying(cursor, me)
+        ),
+    )
+
+
 @router.delete(
     "/{spool_id}", status_code=204, responses=MISSING, summary="Take a spool off the shelf"
 )
 def remove_stock(session: CurrentSession, spool_id: str) -> Response:
-    """Leaders made from it keep their own figures."""
-    session.write(lambda cursor, me: delete_stock(cursor, me, spool_id))
+    """Leaders made from it keep their own figures and its name; it can be put back."""
+    session.write(lambda cursor, me: retire_stock(cursor, me, spool_id))
+    return Response(status_code=204)
+
+
+@router.post(
+    "/{spool_id}/restore", status_code=204, responses=MISSING, summary="Put it back on the shelf"
+)
+def put_back_stock(session: CurrentSession, spool_id: str) -> Response:
+    """A spool that was taken off is there again, with what it held."""
+    session.write(lambda cursor, me: restore_stock(cursor, me, spool_id))
     return Response(status_code=204)

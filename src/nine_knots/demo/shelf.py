@@ -3,6 +3,7 @@
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units, parse_diameter, parse_length, parse_load
 from nine_knots.core.trade.materials import MaterialKey
+from nine_knots.core.trade.measured import Measured
 from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
 
 # material, colour in words, diameter as written, metres left, label strength if it has one
@@ -39,6 +40,10 @@ _ESKIL: tuple[tuple[MaterialKey, str, str, float, str | None], ...] = (
     ("fluorocarbon", "Glass fluorocarbon", "0.13 mm", 38.0, "1.5 kg"),
     ("wire-single", "Bare single wire", "0.33 mm", 6.0, "21 kg"),
 )
+# Runa put her micrometer on the stuff of her butts and tapers; tippets go by their labels.
+_MEASURED = ("nylon-stiff",)
+MEASURED = Measured(off=0.007, readings=9)
+_BOUGHT = {"runa-nylon-soft-004": "2022-04-02", "runa-nylon-soft-0095": "2026-05-16"}
 # title, butt, level butt, taper, level tip, tip, tip's label strength, how many
 _PACKETS = (
     ("Knotless, long", ".021", "4 ft 3 in", "4 ft", "2 ft 9 in", ".0065", "5.4 lb", 3),
@@ -65,8 +70,10 @@ def _spool(
             material=material,
             diameter_m=diameter_m,
             strength_n=parse_load(label) if label else None,
+            across_by=MEASURED if material in _MEASURED and label else None,
             spool_id=spool_id,
         ),
+        bought_on=_BOUGHT.get(spool_id, "2025-03-08"),
     )
 
 

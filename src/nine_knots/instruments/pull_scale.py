@@ -6,15 +6,14 @@ and kilograms (``kg``) are understood. Any pyserial address serves: ``/dev/ttyUS
 ``socket://127.0.0.1:4711``.
 """
 
-import os
 import re
-import stat
 import time
 
 import serial
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import KILO_N, POUND_N
+from nine_knots.instruments.addresses import open_port
 
 LINE = re.compile(r"^([FP]) ([+-]?\d+(?:\.\d+)?) (N|lb|kg)$")
 NEWTONS = {"N": 1.0, "lb": POUND_N, "kg": KILO_N}
@@ -36,24 +35,13 @@ def read_line(line: str) -> tuple[str, float] | None:
     return (match.group(1), force_n) if -1.0 <= force_n <= STRONGEST_N else None
 
 
-def is_serial_device(path: str) -> bool:
-    """Whether a path names a terminal device, wherever its links lead; nothing else is opened."""
-    try:
-        found = os.stat(path)
-    except OSError:
-        return False
-    return stat.S_ISCHR(found.st_mode) and os.path.realpath(path).startswith("/dev/tty")
-
-
 def read_peak(address: str, patience_s: float, say: str = "") -> float:
     """Wait for the next peak, in newtons; ScaleTrouble where none comes.
 
     ``say`` is a line to send first, for a scale that takes commands.
     """
     try:
-        if address.startswith("/dev/") and not is_serial_device(address):
-            raise serial.SerialException("no serial device")
-        with serial.serial_for_url(address, timeout=SILENT_S) as port:
+        with open_port(address, SILENT_S) as port:
             if say:
                 port.write(f"{say}\r\n".encode())
             return _peak(port, patience_s)

@@ -12,6 +12,7 @@ from nine_knots.kept.envelope import Kind
 from nine_knots.kept.kinds.design import DESIGN
 from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN
 from nine_knots.kept.kinds.lower_rig import LOWER_RIG
+from nine_knots.kept.kinds.measurement import MEASUREMENT
 from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
 from nine_knots.store.rows import value_of
 
@@ -71,6 +72,11 @@ _TABLES = (
         PULL_TEST,
         "SELECT test_id AS row_id, line AS title, version, body FROM pull_test "
         "WHERE angler_id = %s",
+    ),
+    _Table(
+        MEASUREMENT,
+        "SELECT measurement_id AS row_id, COALESCE(JSON_VALUE(body, '$.title'), of_id) AS title, "
+        "version, body FROM measurement WHERE angler_id = %s",
     ),
 )
 

@@ -11,29 +11,37 @@ from pymysql.cursors import DictCursor
 from nine_knots.core.base.errors import Damaged
 from nine_knots.core.base.frozen import Frozen, Several
 from nine_knots.core.judge.landings import Seen
+from nine_knots.core.judge.measuring.measurement import Measurement
 from nine_knots.core.judge.own_cast import Estimate
 from nine_knots.core.judge.practice import Attempt
+from nine_knots.core.tell.found_by import words_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots.own import PullTest
 from nine_knots.core.trade.leader.lower_rig import LowerRig
 from nine_knots.core.trade.leader.own_ties import OwnTies
+from nine_knots.core.trade.ledger import Act
 from nine_knots.core.trade.strand import Stock
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.kept.envelope import Kind
 from nine_knots.kept.kinds.design import DESIGN
 from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN, usual_reserve
 from nine_knots.kept.kinds.lower_rig import LOWER_RIG
+from nine_knots.kept.kinds.measurement import MEASUREMENT
 from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
 from nine_knots.store.anglers import Settings, create_angler, read_settings
 from nine_knots.store.damaged import DamagedRow, list_damaged
 from nine_knots.store.landings import list_landings, read_estimate, write_estimate
+from nine_knots.store.ledger import KeptAct, list_acts, put_stock, write_acts
 from nine_knots.store.lower_rigs import list_lower_rigs, put_lower_rig
+from nine_knots.store.measurements import add_measurement, list_measurements
 from nine_knots.store.practice import add_attempt, list_attempts
 from nine_knots.store.pulls import Source, list_tests
 from nine_knots.store.rows import readable
-from nine_knots.store.stock import list_stock, put_stock
-from nine_knots.store.tackle import add_tackle, read_kit
+from nine_knots.store.stock import list_stock, retire_stock
+from nine_knots.store.tackle import add_tackle, list_tackle, read_kit, retire_tackle
 from nine_knots.store.tying import read_height_m, read_ties, write_height_m, write_ties
+
+MOST_ACTS = 1_000_000
 
 
 class RevisionKept(Frozen):
@@ -49,6 +57,7 @@ class LeaderKept(Frozen):
 
     revisions: Several[RevisionKept] = Field(min_length=1)
     removed: bool = False
+    labels: Several[str] = ()
 
 
 class LandingKept(Frozen):
@@ -77,11 +86,36 @@ class TiedKept(Frozen):
     tied_at: datetime
 
 
+class Retired(Frozen):
+    """What was taken off the shelf and out of the kit."""
+
+    stock: Several[Stock] = ()
+    rods: Several[Rod] = ()
+    lines: Several[FlyLine] = ()
+    flies: Several[Fly] = ()
+
+
+class ActKept(Frozen):
+    """An act of the ledger."""
+
+    act_id: str = Field(pattern=r"^[0-9a-f]{32}$")
+    noted_at: datetime
+    act: Act
+    undone: bool = False
+
+
+class MeasurementKept(Frozen):
+    """What an instrument read, and when."""
+
+    measurement: Measurement
+    taken_at: datetime
+
+
 class Everything(Frozen):
     """The file: what it is, its version, and all that is an angler's; SI units, times in UTC."""
 
     format: Literal["nine-knots-everything"] = "nine-knots-everything"
-    version: Literal[3] = 3
+    version: Literal[4] = 4
     versions: dict[str, int] = Field(
         default_factory=dict, description="of each kind of value in it; 1 where it is not named"
     )
@@ -100,6 +134,9 @@ class Everything(Frozen):
     attempts: Several[Attempt] = ()
     pulls: Several[PullKept] = ()
     tied: Several[TiedKept] = ()
+    retired: Retired = Retired()
+    ledger: Several[ActKept] = ()
+    measurements: Several[MeasurementKept] = ()
     damaged: Several[DamagedRow] = Field(
         default=(), description="rows that could not be read, as they are"
     )
@@ -117,8 +154,15 @@ def _with_more(body: Any) -> Any:
     return {**body, "version": 3}
 
 
+def _with_ledger(body: Any) -> Any:
+    """Version 4 has what was retired, the ledger, measurements and labels."""
+    return {**body, "version": 4}
+
+
 EVERYTHING = Kind(
-    "file of all that an angler has", TypeAdapter(Everything), (_by_reserve, _with_more)
+    "file of all that an angler has",
+    TypeAdapter(Everything),
+    (_by_reserve, _with_more, _with_ledger),
 )
 
 
@@ -146,6 +190,11 @@ _PARTS: tuple[tuple[Kind[Any], str], ...] = (
     (SEEN, "landings.*.seen"),
     (ESTIMATE, "own_cast"),
     (PULL_TEST, "pulls.*.test"),
+    (STOCK, "retired.stock.*"),
+    (ROD, "retired.rods.*"),
+    (LINE, "retired.lines.*"),
+    (FLY, "retired.flies.*"),
+    (MEASUREMENT, "measurements.*.measurement"),
 )
 """Where in the file values of each kind stand; ``*`` is every one of a list."""
 
@@ -185,6 +234,15 @@ def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
         attempts=list_attempts(cursor, angler_id),
         pulls=_pulls(cursor, angler_id),
         tied=_tied(cursor, angler_id),
+        retired=_retired(cursor, angler_id),
+        ledger=tuple(
+            ActKept(act_id=one.act_id, noted_at=one.noted_at, act=one.act, undone=one.undone)
+            for one in reversed(list_acts(cursor, angler_id, MOST_ACTS))
+        ),
+        measurements=tuple(
+            MeasurementKept(measurement=one.measurement, taken_at=one.taken_at)
+            for one in reversed(list_measurements(cursor, angler_id))
+        ),
         damaged=list_damaged(cursor, angler_id),
     )
 
@@ -194,11 +252,16 @@ def write_everything(cursor: DictCursor, found: Everything) -> str:
     angler_id = create_angler(cursor, found.settings)
     write_height_m(cursor, angler_id, found.height_m)
     write_ties(cursor, angler_id, found.ties)
-    for item in found.stock:
+    write_acts(
+        cursor,
+        angler_id,
+        (KeptAct(one.act_id, one.noted_at, one.act, one.undone) for one in found.ledger),
+    )
+    for item in (*found.stock, *found.retired.stock):
         put_stock(cursor, angler_id, item)
-    owned: list[Rod | FlyLine | Fly] = [*found.rods, *found.lines, *found.flies]
-    for tackle in owned:
-        add_tackle(cursor, angler_id, tackle)
+    for item in found.retired.stock:
+        retire_stock(cursor, angler_id, item.spool_id)
+    _write_kit(cursor, angler_id, found)
     for leader in found.leaders:
         _write_leader(cursor, angler_id, leader)
     for rig in found.lower_rigs:
@@ -211,9 +274,39 @@ def write_everything(cursor: DictCursor, found: Everything) -> str:
     return angler_id
 
 
+def _retired(cursor: DictCursor, angler_id: str) -> Retired:
+    kit = [item for _, item in list_tackle(cursor, angler_id, retired=True)]
+    return Retired(
+        stock=list_stock(cursor, angler_id, retired=True),
+        rods=tuple(item for item in kit if isinstance(item, Rod)),
+        lines=tuple(item for item in kit if isinstance(item, FlyLine)),
+        flies=tuple(item for item in kit if isinstance(item, Fly)),
+    )
+
+
+def _write_kit(cursor: DictCursor, angler_id: str, found: Everything) -> None:
+    """Rods, lines, flies, those taken out among them, and what was measured: by the new ids."""
+    off = found.retired
+    retired: list[Rod | FlyLine | Fly] = [*off.rods, *off.lines, *off.flies]
+    owned: list[Rod | FlyLine | Fly] = [*found.rods, *found.lines, *found.flies]
+    here = {(type(item), item.title) for item in owned}
+    gone = [item for item in retired if (type(item), item.title) not in here]
+    for tackle in (*gone, *owned):
+        add_tackle(cursor, angler_id, tackle)
+    ids = {(type(item), item.title): key for key, item in list_tackle(cursor, angler_id)}
+    for tackle in gone:
+        retire_tackle(cursor, angler_id, ids[type(tackle), tackle.title])
+    for one in found.measurements:
+        made = one.measurement
+        if made.of != "spool":
+            kind: type[Rod | FlyLine | Fly] = Fly if made.of == "fly" else FlyLine
+            made = made.model_copy(update={"of_id": ids.get((kind, made.title), made.of_id)})
+        add_measurement(cursor, angler_id, made, one.taken_at)
+
+
 def _leaders(cursor: DictCursor, angler_id: str) -> tuple[LeaderKept, ...]:
     cursor.execute(
-        "SELECT l.leader_id, l.removed_at, r.number, r.saved_at, r.version, r.body "
+        "SELECT l.leader_id, l.removed_at, l.labels, r.number, r.saved_at, r.version, r.body "
         "FROM leader l "
         "JOIN revision r ON r.leader_id = l.leader_id WHERE l.angler_id = %s "
         "ORDER BY l.updated_at, l.leader_id, r.number",
@@ -226,6 +319,7 @@ def _leaders(cursor: DictCursor, angler_id: str) -> tuple[LeaderKept, ...]:
         kept[row["leader_id"]] = LeaderKept(
             revisions=(*(before.revisions if before else ()), revision),
             removed=row["removed_at"] is not None,
+            labels=tuple(label for label in row["labels"].split("|") if label),
         )
     return tuple(kept.values())
 
@@ -236,8 +330,9 @@ def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
     leader = newest.design.leader
     saved_at = _stored(newest.saved_at)
     cursor.execute(
-        "INSERT INTO leader (leader_id, angler_id, title, school, length_m, tippet_m, newest, "
-        "created_at, updated_at, removed_at) VALUES (%s, %s, %s, %s, %s, %s, %s, %s, %s, %s)",
+        "INSERT INTO leader (leader_id, angler_id, title, school, length_m, tippet_m, labels, "
+        "sought, newest, created_at, updated_at, removed_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, %s, %s, %s, %s, %s, %s)",
         (
             leader_id,
             angler_id,
@@ -245,6 +340,8 @@ def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
             leader.school,
             leader.length_m,
             leader.tippet_diameter_m,
+            f"|{'|'.join(kept.labels)}|" if kept.labels else "",
+            words_of(newest.design),
             newest.number,
             _stored(kept.revisions[0].saved_at),
             saved_at,

@@ -2,12 +2,14 @@
 
 import re
 import uuid
+from dataclasses import dataclass
 from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import Damaged, NotFound, StaleRevision
 from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.tell.found_by import words_of
 from nine_knots.core.trade.design import Design
 from nine_knots.kept.kinds.design import DESIGN
 from nine_knots.store.rows import Row, value_of
@@ -24,6 +26,7 @@ class SavedLeader(Frozen):
     revision: int
     updated_at: datetime
     design: Design | None
+    labels: tuple[str, ...] = ()
     damaged: str = ""
 
 
@@ -36,6 +39,15 @@ class Revision(Frozen):
     design: Design
 
 
+@dataclass(frozen=True, slots=True)
+class Sought:
+    """Leaders sought: small words of which each is found in a leader's, and a label on it."""
+
+    words: tuple[str, ...] = ()
+    label: str = ""
+
+
+ALL = Sought()
 Place = tuple[datetime, str]
 """Of a leader in the order of the shelf: when it was saved last, and its id."""
 
@@ -44,26 +56,47 @@ def _utc(moment: datetime) -> datetime:
     return moment.replace(tzinfo=UTC)
 
 
-def _summary(design: Design) -> tuple[str, str | None, float, float]:
+def _summary(design: Design) -> tuple[str, str | None, float, float, str]:
     leader = design.leader
-    return design.title, leader.school, leader.length_m, leader.tippet_diameter_m
+    sought = words_of(design)
+    return design.title, leader.school, leader.length_m, leader.tippet_diameter_m, sought
 
 
 def list_leaders(
-    cursor: DictCursor, angler_id: str, most: int, after: Place | None = None
+    cursor: DictCursor,
+    angler_id: str,
+    most: int,
+    after: Place | None = None,
+    which: Sought = ALL,
 ) -> tuple[SavedLeader, ...]:
     """A page of the angler's leaders, last saved first: those after a place in that order."""
     moment, leader_id = after or (datetime(9999, 1, 1, tzinfo=UTC), "")
+    where, values = _which(which)
     cursor.execute(
-        "SELECT l.leader_id, l.title, l.newest AS revision, l.updated_at, r.version, r.body "
-        "FROM leader l "
+        "SELECT l.leader_id, l.title, l.labels, l.newest AS revision, l.updated_at, r.version, "
+        "r.body FROM leader l "
         "JOIN revision r ON r.leader_id = l.leader_id AND r.number = l.newest "
         "WHERE l.angler_id = %s AND l.removed_at IS NULL "
-        "AND (l.updated_at < %s OR (l.updated_at = %s AND l.leader_id < %s)) "
+        f"AND (l.updated_at < %s OR (l.updated_at = %s AND l.leader_id < %s)) {where} "
         "ORDER BY l.updated_at DESC, l.leader_id DESC LIMIT %s",
-        (angler_id, *[moment.astimezone(UTC).replace(tzinfo=None)] * 2, leader_id, most),
+        (angler_id, *[moment.astimezone(UTC).replace(tzinfo=None)] * 2, leader_id, *values, most),
     )
     return tuple(_saved(row) for row in cursor.fetchall())
+
+
+def _which(which: Sought) -> tuple[str, list[str]]:
+    """The condition of a search, and its values: every word is found, and the label is on it."""
+    patterns = [f"%{escaped(word)}%" for word in which.words]
+    where = "AND l.sought LIKE %s ESCAPE '!' " * len(patterns)
+    if which.label:
+        where += "AND l.labels LIKE %s ESCAPE '!' "
+        patterns.append(f"%|{escaped(which.label)}|%")
+    return where, patterns
+
+
+def escaped(text: str) -> str:
+    """A text as LIKE and JSON_SEARCH take it by the letter, with ``!`` as their escape."""
+    return re.sub(r"([%_!])", r"!\1", text)
 
 
 def _saved(row: Row) -> SavedLeader:
@@ -78,15 +111,18 @@ def _saved(row: Row) -> SavedLeader:
         revision=row["revision"],
         updated_at=_utc(row["updated_at"]),
         design=design,
+        labels=tuple(label for label in row["labels"].split("|") if label),
         damaged=damaged,
     )
 
 
-def count_leaders(cursor: DictCursor, angler_id: str) -> int:
-    """How many leaders lie on the shelf."""
+def count_leaders(cursor: DictCursor, angler_id: str, which: Sought = ALL) -> int:
+    """How many leaders lie on the shelf, or of those sought."""
+    where, values = _which(which)
     cursor.execute(
-        "SELECT COUNT(*) AS saved FROM leader WHERE angler_id = %s AND removed_at IS NULL",
-        (angler_id,),
+        "SELECT COUNT(*) AS saved FROM leader l "
+        f"WHERE l.angler_id = %s AND l.removed_at IS NULL {where}",
+        (angler_id, *values),
     )
     row = cursor.fetchone()
     return int(row["saved"]) if row else 0
@@ -101,7 +137,7 @@ def leaders_with(cursor: DictCursor, angler_id: str, spool_id: str) -> tuple[str
         "WHERE l.angler_id = %s AND l.removed_at IS NULL "
         "AND JSON_SEARCH(r.body, 'one', %s, '!', '$**.spool_id') IS NOT NULL "
         "ORDER BY l.updated_at DESC, l.leader_id DESC",
-        (angler_id, re.sub(r"([%_!])", r"!\1", spool_id)),
+        (angler_id, escaped(spool_id)),
     )
     return tuple(row["title"] for row in cursor.fetchall())
 
@@ -110,9 +146,9 @@ def create_leader(cursor: DictCursor, angler_id: str, design: Design) -> Revisio
     """Save a design under a new id, as revision 1."""
     leader_id = uuid.uuid4().hex
     cursor.execute(
-        "INSERT INTO leader (leader_id, angler_id, title, school, length_m, tippet_m, newest, "
-        "created_at, updated_at) "
-        "VALUES (%s, %s, %s, %s, %s, %s, 1, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
+        "INSERT INTO leader (leader_id, angler_id, title, school, length_m, tippet_m, sought, "
+        "newest, created_at, updated_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, %s, 1, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
         (leader_id, angler_id, *_summary(design)),
     )
     _write_revision(cursor, leader_id, 1, design)
@@ -149,8 +185,8 @@ def save_revision(
         )
     _write_revision(cursor, leader_id, newest + 1, design)
     cursor.execute(
-        "UPDATE leader SET title = %s, school = %s, length_m = %s, tippet_m = %s, newest = %s, "
-        "updated_at = UTC_TIMESTAMP(6) WHERE leader_id = %s",
+        "UPDATE leader SET title = %s, school = %s, length_m = %s, tippet_m = %s, sought = %s, "
+        "newest = %s, updated_at = UTC_TIMESTAMP(6) WHERE leader_id = %s",
         (*_summary(design), newest + 1, leader_id),
     )
     return read_revision(cursor, angler_id, leader_id)
@@ -176,6 +212,94 @@ def read_revision(
         saved_at=_utc(row["saved_at"]),
         design=value_of(DESIGN, row),
     )
+
+
+def list_revisions(
+    cursor: DictCursor, angler_id: str, leader_id: str
+) -> tuple[tuple[int, datetime, Design | None], ...]:
+    """All revisions of a leader, the newest first: number, time, design; None where one cannot be
+    read. NotFound where the leader is not on the shelf."""
+    cursor.execute(
+        "SELECT r.number, r.saved_at, r.version, r.body FROM revision r "
+        "JOIN leader l ON l.leader_id = r.leader_id "
+        "WHERE r.leader_id = %s AND l.angler_id = %s AND l.removed_at IS NULL "
+        "ORDER BY r.number DESC",
+        (leader_id, angler_id),
+    )
+    rows = cursor.fetchall()
+    if not rows:
+        raise _no_leader()
+    found: list[tuple[int, datetime, Design | None]] = []
+    for row in rows:
+        try:
+            design = value_of(DESIGN, row)
+        except Damaged:
+            design = None
+        found.append((row["number"], _utc(row["saved_at"]), design))
+    return tuple(found)
+
+
+def write_labels(
+    cursor: DictCursor, angler_id: str, leader_id: str, labels: tuple[str, ...]
+) -> None:
+    """Label a leader; NotFound where it is not on the shelf."""
+    text = f"|{'|'.join(labels)}|" if labels else ""
+    cursor.execute(
+        "UPDATE leader SET labels = %s WHERE leader_id = %s AND angler_id = %s "
+        "AND removed_at IS NULL",
+        (text, leader_id, angler_id),
+    )
+    if not cursor.rowcount:
+        read_revision(cursor, angler_id, leader_id)  # labelled so already, or not there
+
+
+def labels_of(cursor: DictCursor, angler_id: str, leader_id: str) -> tuple[str, ...]:
+    """The labels on a leader."""
+    cursor.execute(
+        "SELECT labels FROM leader WHERE leader_id = %s AND angler_id = %s", (leader_id, angler_id)
+    )
+    row = cursor.fetchone()
+    return tuple(label for label in row["labels"].split("|") if label) if row else ()
+
+
+def labels_in_use(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, int], ...]:
+    """Every label with how many leaders carry it, by name."""
+    cursor.execute(
+        "SELECT labels, COUNT(*) AS leaders FROM leader "
+        "WHERE angler_id = %s AND removed_at IS NULL AND labels != '' GROUP BY labels",
+        (angler_id,),
+    )
+    counts: dict[str, int] = {}
+    for row in cursor.fetchall():
+        for label in filter(None, row["labels"].split("|")):
+            counts[label] = counts.get(label, 0) + int(row["leaders"])
+    return tuple(sorted(counts.items()))
+
+
+def fill_sought(cursor: DictCursor, angler_id: str) -> None:
+    """Note by which words leaders are found that were saved before that was noted."""
+    cursor.execute(
+        "SELECT l.leader_id, r.version, r.body FROM leader l "
+        "JOIN revision r ON r.leader_id = l.leader_id AND r.number = l.newest "
+        "WHERE l.angler_id = %s AND l.sought = ''",
+        (angler_id,),
+    )
+    for row in cursor.fetchall():
+        try:
+            words = words_of(value_of(DESIGN, row))
+        except Damaged:
+            words = " "
+        cursor.execute(
+            "UPDATE leader SET sought = %s WHERE leader_id = %s", (words, row["leader_id"])
+        )
+
+
+def lacks_sought(cursor: DictCursor, angler_id: str) -> bool:
+    """Whether some were."""
+    cursor.execute(
+        "SELECT 1 FROM leader WHERE angler_id = %s AND sought = '' LIMIT 1", (angler_id,)
+    )
+    return cursor.fetchone() is not None
 
 
 def set_removed(cursor: DictCursor, angler_id: str, leader_id: str, removed: bool) -> None:

@@ -11,26 +11,32 @@ from nine_knots.kept.kinds.owned import STOCK
 from nine_knots.store.rows import readable, value_of
 
 
-def list_stock(cursor: DictCursor, angler_id: str) -> tuple[Stock, ...]:
-    """All that is owned, by material and then thickest first."""
+def list_stock(cursor: DictCursor, angler_id: str, retired: bool = False) -> tuple[Stock, ...]:
+    """All that is on the shelf, or was taken off it, by material and then thickest first."""
     cursor.execute(
-        "SELECT version, body FROM stock WHERE angler_id = %s "
+        "SELECT version, body FROM stock WHERE angler_id = %s AND (retired_at IS NULL) != %s "
         "ORDER BY form DESC, material, diameter_m DESC",
-        (angler_id,),
+        (angler_id, retired),
     )
     return tuple(item for _, item in readable(STOCK, cursor.fetchall()))
 
 
 def read_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> Stock:
-    """One spool or packet, or NotFound."""
+    """One spool or packet, on the shelf or taken off it, or NotFound."""
+    found = find_stock(cursor, angler_id, spool_id)
+    if found is None:
+        raise no_spool(spool_id)
+    return found
+
+
+def find_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> Stock | None:
+    """The same, or None."""
     cursor.execute(
         "SELECT version, body FROM stock WHERE angler_id = %s AND spool_id = %s",
         (angler_id, spool_id),
     )
     row = cursor.fetchone()
-    if row is None:
-        raise no_spool(spool_id)
-    return value_of(STOCK, row)
+    return value_of(STOCK, row) if row is not None else None
 
 
 def fresh_id(title: str) -> str:
@@ -39,8 +45,8 @@ def fresh_id(title: str) -> str:
     return f"{slug or 'spool'}-{uuid.uuid4().hex[:8]}"
 
 
-def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
-    """Add a spool or packet, or write it anew under its own id."""
+def write_stock(cursor: DictCursor, angler_id: str, item: Stock) -> None:
+    """Write a spool or packet under its own id; ``ledger.put_stock`` notes what it holds too."""
     is_spool = isinstance(item, Spool)
     diameter_m = (
         item.strand.diameter_m if isinstance(item, Spool) else item.strand.profile.butt_diameter_m
@@ -62,15 +68,25 @@ def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
             STOCK.write(item),
         ),
     )
-    return item
 
 
-def delete_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> None:
-    """Take a spool off the shelf, or NotFound; leaders made of it keep their own figures."""
-    gone = cursor.execute(
-        "DELETE FROM stock WHERE angler_id = %s AND spool_id = %s", (angler_id, spool_id)
+def retire_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> None:
+    """Take a spool off the shelf, or NotFound; it is still known, and can be put back."""
+    _set_retired(cursor, angler_id, spool_id, True)
+
+
+def restore_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> None:
+    """Put a spool that was taken off the shelf back, or NotFound."""
+    _set_retired(cursor, angler_id, spool_id, False)
+
+
+def _set_retired(cursor: DictCursor, angler_id: str, spool_id: str, retired: bool) -> None:
+    found = cursor.execute(
+        "UPDATE stock SET retired_at = IF(%s, UTC_TIMESTAMP(6), NULL) "
+        "WHERE angler_id = %s AND spool_id = %s AND (retired_at IS NULL) = %s",
+        (retired, angler_id, spool_id, retired),
     )
-    if not gone:
+    if not found:
         raise no_spool(spool_id)
 
 

@@ -27,7 +27,8 @@ class Kit(Frozen):
 def read_kit(cursor: DictCursor, angler_id: str) -> Kit:
     """The angler's rods, lines and flies."""
     cursor.execute(
-        "SELECT kind, version, body FROM tackle WHERE angler_id = %s ORDER BY place, title",
+        "SELECT kind, version, body FROM tackle WHERE angler_id = %s AND retired_at IS NULL "
+        "ORDER BY place, title",
         (angler_id,),
     )
     rows: dict[str, list[Row]] = {"rod": [], "line": [], "fly": []}
@@ -40,12 +41,15 @@ def read_kit(cursor: DictCursor, angler_id: str) -> Kit:
     )
 
 
-def list_tackle(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, Rod | FlyLine | Fly], ...]:
-    """The same with their ids: rods, then lines, then flies, each in the order it was added."""
+def list_tackle(
+    cursor: DictCursor, angler_id: str, retired: bool = False
+) -> tuple[tuple[str, Rod | FlyLine | Fly], ...]:
+    """The same with their ids: rods, then lines, then flies, each in the order it was added; or
+    those that were taken out."""
     cursor.execute(
-        "SELECT tackle_id, kind, version, body FROM tackle WHERE angler_id = %s "
-        "ORDER BY kind, place, title",
-        (angler_id,),
+        "SELECT tackle_id, kind, version, body FROM tackle "
+        "WHERE angler_id = %s AND (retired_at IS NULL) != %s ORDER BY kind, place, title",
+        (angler_id, retired),
     )
     rows = list(cursor.fetchall())
     kinds: tuple[Kind[Any], ...] = (ROD, LINE, FLY)
@@ -54,6 +58,14 @@ def list_tackle(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, Rod | Fl
         for kind in kinds
         for row, item in readable(kind, [row for row in rows if row["kind"] == kind.name])
     )
+
+
+def read_tackle(cursor: DictCursor, angler_id: str, tackle_id: str) -> Rod | FlyLine | Fly:
+    """One of them, or NotFound."""
+    found = dict(list_tackle(cursor, angler_id)).get(tackle_id)
+    if found is None:
+        raise _no_tackle()
+    return found
 
 
 def put_tackle(
@@ -70,12 +82,14 @@ def put_tackle(
         raise _no_tackle()
 
 
-def delete_tackle(cursor: DictCursor, angler_id: str, tackle_id: str) -> None:
-    """Take a rod, line or fly out of the kit, or NotFound; leaders keep what they were made for."""
-    gone = cursor.execute(
-        "DELETE FROM tackle WHERE angler_id = %s AND tackle_id = %s", (angler_id, tackle_id)
+def retire_tackle(cursor: DictCursor, angler_id: str, tackle_id: str, retired: bool = True) -> None:
+    """Take a rod, line or fly out of the kit, or put it back; NotFound where it is not there."""
+    found = cursor.execute(
+        "UPDATE tackle SET retired_at = IF(%s, UTC_TIMESTAMP(6), NULL) "
+        "WHERE angler_id = %s AND tackle_id = %s AND (retired_at IS NULL) = %s",
+        (retired, angler_id, tackle_id, retired),
     )
-    if not gone:
+    if not found:
         raise _no_tackle()
 
 

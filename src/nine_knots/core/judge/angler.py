@@ -11,9 +11,11 @@ from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
 
 
 class Angler(Frozen):
-    """Spools and packets, flies, own cast, own hands and knots, and the system of units."""
+    """Spools and packets, flies, own cast, own hands and knots, and the system of units;
+    ``retired`` has ids and names of spools that are off the shelf."""
 
     stock: tuple[Stock, ...] = ()
+    retired: tuple[tuple[str, str], ...] = ()
     flies: tuple[Fly, ...] = ()
     cast: OwnCast = UNKNOWN
     tyer: Tyer = USUAL_TYER
@@ -27,5 +29,6 @@ class Angler(Frozen):
 
     @property
     def titles(self) -> dict[str, str]:
-        """Names of their spools by id."""
-        return titles_of(self.stock)
+        """Names of their spools by id, those off the shelf among them."""
+        off = {key: f"{title} (off the shelf)" for key, title in self.retired}
+        return off | titles_of(self.stock)

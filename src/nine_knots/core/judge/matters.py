@@ -12,6 +12,7 @@ from functools import cached_property
 from math import exp, gamma, hypot, log
 from typing import Literal
 
+import numpy as np
 from scipy.special import ndtr
 
 from nine_knots.core.base.errors import CannotCompute
@@ -20,6 +21,7 @@ from nine_knots.core.base.units.factors import INCH_M, THOU_M
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.hangs_on import DRAG_TIMES
 from nine_knots.core.judge.own_cast import SPEED_SPREAD, UNKNOWN
+from nine_knots.core.judge.strength_known import StrengthKnown, strength_known
 from nine_knots.core.judge.turnover import wanted
 from nine_knots.core.models.cast.mono import mass_ratio
 from nine_knots.core.models.cast.reserve import USUAL, Least, finely, least_speed, opens_at
@@ -37,10 +39,11 @@ from nine_knots.core.trade.tackle import Fly, line_profile
 
 LONGER_M, THICKER_M = 4.0 * INCH_M, THOU_M  # a change that is told
 TIED_OFF_M, SPOOL_OFF_M = 1.0 * INCH_M, 0.5 * THOU_M  # as tied; a label's thickness [M]
-MEASURED_OFF_M = 0.1 * THOU_M  # of one that was measured
 STROKE_OFF, WIND_OFF_M_S = 0.05, 1.0  # from cast to cast [G]
 DRAG_OFF, TIMED_OFF = 0.17, 0.05  # of a fly's drag area, by the tables and timed [M]
 WINDIEST_M_S, WIND_STEP_M_S = 16.0, 0.5
+_AT, _WEIGHTS = np.polynomial.hermite_e.hermegauss(9)
+NODES = (_AT.tolist(), (_WEIGHTS / _WEIGHTS.sum()).tolist())  # of a standard normal
 Source = Literal["lengths", "spools", "own speed", "stroke", "fly", "wind"]
 
 
@@ -59,16 +62,18 @@ class PieceMatters:
 @dataclass(frozen=True, slots=True)
 class Doubt:
     """One source of doubt: its spread of the logarithm of the reserve; ``piece`` of the spool that
-    has most of it."""
+    has most of it, and the spool's name where it is owned."""
 
     source: Source
     spread: float
     piece: int | None = None
+    spool: str = ""
 
 
 @dataclass(frozen=True, slots=True)
 class Matters:
-    """Pieces, doubts and chances; ``into_m_s`` is the head wind into which it still opens."""
+    """Pieces, doubts and chances; ``into_m_s`` is the head wind into which it still opens,
+    ``known`` how surely the hold is known, ``weakest`` the name of the spool it is known by."""
 
     pieces: tuple[PieceMatters, ...]
     doubts: tuple[Doubt, ...]
@@ -77,6 +82,8 @@ class Matters:
     reserve: float
     low: float
     into_m_s: float
+    known: StrengthKnown
+    weakest: str
 
 
 def matters_of(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEADY) -> Matters:
@@ -96,14 +103,17 @@ def matters_of(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEA
     reserve = thrown.base.reserve(stroke)
     doubts = tuple(_doubts(thrown, pieces, angler))
     spread = hypot(*(doubt.spread for doubt in doubts))
+    known = strength_known(leader, hold, angler.tyer.knots)
     return Matters(
         pieces=pieces,
         doubts=tuple(sorted(doubts, key=lambda doubt: -doubt.spread)),
         opens=float(ndtr(log(reserve / low) / spread)),
-        holds=_holds(hold, need_of(day).most_n),
+        holds=_holds(hold, need_of(day).most_n, known.off),
         reserve=reserve,
         low=low,
         into_m_s=_into(thrown, low),
+        known=known,
+        weakest=_spool_name(leader, known.piece, angler),
     )
 
 
@@ -193,13 +203,10 @@ def _doubts(thrown: _Thrown, pieces: tuple[PieceMatters, ...], angler: Angler) -
     tied = [TIED_OFF_M / LONGER_M * log(one.longer_opens) for one in pieces]
     yield Doubt("lengths", hypot(*tied))
     spools = [
-        (MEASURED_OFF_M if _measured(leader, one.piece) else SPOOL_OFF_M)
-        / THICKER_M
-        * log(one.thicker_opens)
-        for one in pieces
+        _across_off_m(leader, one.piece) / THICKER_M * log(one.thicker_opens) for one in pieces
     ]
     most = max(range(len(spools)), key=lambda i: abs(spools[i]))
-    yield Doubt("spools", hypot(*spools), most)
+    yield Doubt("spools", hypot(*spools), most, _spool_name(leader, most, angler))
     yield Doubt("stroke", STROKE_OFF)
     if angler.cast == UNKNOWN:
         yield Doubt("own speed", SPEED_SPREAD)
@@ -210,21 +217,30 @@ def _doubts(thrown: _Thrown, pieces: tuple[PieceMatters, ...], angler: Angler) -
     yield Doubt("wind", abs(log(thrown.factor(air=windier))))
 
 
-def _measured(leader: Leader, number: int) -> bool:
-    """Whether a piece's thickness is more than its label's; a label alone is an estimate."""
-    return not leader.pieces[number].strand.estimated and (
-        leader.pieces[number].strand.strength_n is not None
-    )
+def _across_off_m(leader: Leader, number: int) -> float:
+    """How far off a piece's thickness may be: as its readings were spread, or as labels are."""
+    piece = leader.pieces[number]
+    by = piece.strand.across_by
+    return by.off * piece.lower_diameter_m if by is not None else SPOOL_OFF_M
 
 
-def _holds(hold: Hold, need_n: float) -> float:
-    """Chance that no element breaks under what the day may ask."""
-    hazard = 0.0
-    for element in hold.elements:
-        shape = weibull_shape(element.spread)
-        scale = element.mean_n / gamma(1.0 + 1.0 / shape)
-        hazard += (need_n / scale) ** shape
-    return exp(-hazard)
+def _spool_name(leader: Leader, number: int, angler: Angler) -> str:
+    return angler.titles.get(leader.pieces[number].strand.spool_id or "", "")
+
+
+def _holds(hold: Hold, need_n: float, off: float) -> float:
+    """Chance that no element breaks under what the day may ask, over what the strand may hold in
+    truth: all are stronger or weaker together by a normal of its logarithm."""
+    chance = 0.0
+    for at, weight in zip(*NODES, strict=True):
+        asked_n = need_n * exp(-off * at)
+        hazard = 0.0
+        for element in hold.elements:
+            shape = weibull_shape(element.spread)
+            scale = element.mean_n / gamma(1.0 + 1.0 / shape)
+            hazard += (asked_n / scale) ** shape
+        chance += weight * exp(-hazard)
+    return float(min(1.0, chance))
 
 
 def _into(thrown: _Thrown, low: float) -> float:

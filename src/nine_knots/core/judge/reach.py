@@ -113,6 +113,7 @@ def _falling(fly: Fly, by: float, fluid: Fluid) -> Fly:
     if floats_up(fly) or body.weight_n <= 0.0:
         return fly
     off = FALLS_OFF if fly.sink_m_s is None else JARRED_OFF
+    off = fly.sink_by.off if fly.sink_by is not None else off
     sinks = (fly.sink_m_s or body.sink_m_s(fluid)) * exp(off * by)
     return fly.remade(sink_m_s=max(0.005, min(3.0, sinks)))
 

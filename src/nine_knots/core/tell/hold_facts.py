@@ -9,10 +9,12 @@ from nine_knots.core.base.measure import Fact, Standing
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M
+from nine_knots.core.judge.strength_known import strength_known
 from nine_knots.core.models.hold.elements import Hold, hold_of_dropper
 from nine_knots.core.models.hold.stretch import at_the_hook_n_m, compliance_m_n, energy_j
 from nine_knots.core.tell.above import chain_fact
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.knots.own import OwnKnot
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.leader.lower_rig import parting_joint
 from nine_knots.core.trade.need import need_of
@@ -53,7 +55,7 @@ class Facts:
     lines: tuple[Fact, ...]
 
 
-def facts(design: Design, hold: Hold, units: Units) -> Facts:
+def facts(design: Design, hold: Hold, units: Units, own: tuple[OwnKnot, ...] = ()) -> Facts:
     """The hold of a design's leader against fish, snags, rod and line."""
     leader, situation = design.leader, design.situation
     need = need_of(situation)
@@ -65,6 +67,7 @@ def facts(design: Design, hold: Hold, units: Units) -> Facts:
             "Breaks at",
             f"{units.load(hold.mean_n).text} as a rule; one in twenty below {low}.",
         ),
+        _known(leader, hold, own),
         Fact(
             "The day asks",
             f"{units.load(need.strike_n).text} on a usual strike with this rod, "
@@ -81,6 +84,17 @@ def facts(design: Design, hold: Hold, units: Units) -> Facts:
         chain_fact(design, hold, units),
     )
     return Facts(need=units.load(need.most_n), lines=lines)
+
+
+def _known(leader: Leader, hold: Hold, own: tuple[OwnKnot, ...]) -> Fact:
+    """How far off these figures themselves may be, and what would say it better."""
+    known = strength_known(leader, hold, own)
+    within = f"within {2.0 * known.off:.0%}, nineteen times in twenty"
+    if known.by == "pulls":
+        return Fact("How sure", f"By your own pulls of this knot, {within}.")
+    by = "the label" if known.by == "label" else "what its material usually holds"
+    text = f"By {by} of piece {known.piece + 1}, {within}. Pulls of its knot would say it better."
+    return Fact("How sure", text)
 
 
 def _drag(hold: Hold, units: Units) -> Fact:

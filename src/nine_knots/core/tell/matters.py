@@ -22,7 +22,7 @@ SURE, BRINK = 0.95, 0.6  # chances of opening from which one is sure, and below 
 NOTHING = 0.02  # of a reserve, of what holds: less is nothing to speak of
 SOURCES: dict[Source, tuple[str, str]] = {
     "lengths": ("{tied} more or less as you tie it", "tell what the pieces came out at"),
-    "spools": ("spools off by {off}", "put a micrometer on {piece}"),
+    "spools": ("spools off by {off}", "measure {piece}: it decides"),
     "stroke": ("one cast unlike the next", "practice: nothing measures it away"),
     "own speed": ("how fast you throw", "tell how a few of your casts landed"),
     "fly": ("how this fly catches the air", "time it falling indoors"),
@@ -98,7 +98,12 @@ def _opens(found: Matters) -> Fact:
 
 def _holds(found: Matters) -> Fact:
     standing: Standing = "right" if found.holds >= SURE else "too little"
-    return Fact("Holds", f"{_of_hundred(found.holds)} against what the day may ask.", standing)
+    said = f"{_of_hundred(found.holds)} against what the day may ask."
+    if 1.0 - SURE < found.holds < SURE and found.known.by != "pulls":
+        what = f"your {found.weakest}" if found.weakest else f"piece {found.known.piece + 1}"
+        by = "its label" if found.known.by == "label" else "what its material usually holds"
+        said += f" {begun(what)} is known by {by} only: pull one to breaking under Knots."
+    return Fact("Holds", said, standing)
 
 
 def _into(found: Matters, units: Units) -> Fact:
@@ -114,6 +119,7 @@ def _doubts(doubts: tuple[Doubt, ...], units: Units) -> tuple[DoubtReading, ...]
     for doubt in doubts:
         title, mend = SOURCES[doubt.source]
         piece = f"piece {doubt.piece + 1}" if doubt.piece is not None else ""
+        piece = f"your {doubt.spool}" if doubt.spool else piece
         share = doubt.spread**2 / whole
         found.append(
             DoubtReading(

@@ -95,7 +95,7 @@ def hold_reading(
     loads = np.linspace(0.0, 1.6 * hold.mean_n, POINTS + 1)
     broken = 1.0 - np.exp(-((loads[:, None] / scales) ** shapes).sum(axis=1))
     give = compliance_m_n(leader)
-    told = facts(design, hold, units)
+    told = facts(design, hold, units, own)
     return HoldReading(
         mean=units.load(hold.mean_n),
         low=units.load(hold.low_n),

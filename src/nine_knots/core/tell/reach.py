@@ -15,8 +15,8 @@ SOURCES: dict[Unsure, tuple[str, str]] = {
 }
 SUPPOSED = (
     f"Each try is in water guessed to {GUESSED_OFF:.0%} of its pace and depth, with flies "
-    f"that fall as they should to {FALLS_OFF:.0%} ({JARRED_OFF:.0%} where they were timed in a "
-    f"jar), cast to {LANDS_OFF:.0%} of the distance."
+    f"that fall as they should to {FALLS_OFF:.0%} ({JARRED_OFF:.0%}, or as its times were spread, "
+    f"where one was timed in a jar), cast to {LANDS_OFF:.0%} of the distance."
 )
 
 

@@ -5,9 +5,10 @@ from typing import Annotated, Literal
 from pydantic import Field, model_validator
 
 from nine_knots.core.base.frozen import Frozen
-from nine_knots.core.base.limits import DiameterM, Key, LengthM, ModulusPa, StrengthN, Title
+from nine_knots.core.base.limits import Day, DiameterM, Key, LengthM, ModulusPa, StrengthN, Title
 from nine_knots.core.physics import section
 from nine_knots.core.trade.materials import MATERIALS, Material, MaterialKey
+from nine_knots.core.trade.measured import Measured
 
 Colour = Literal["plain", "sighter"]
 
@@ -48,6 +49,12 @@ class _Stuff(Frozen):
     colour: Colour = "plain"
     estimated: bool = Field(
         default=False, description="its thickness is by the usual for its label, not measured"
+    )
+    across_by: Measured | None = Field(
+        default=None, description="of its thickness, where a micrometer was put on it"
+    )
+    modulus_by: Measured | None = Field(
+        default=None, description="of its stiffness, where it was drooped or stretched"
     )
 
     @property
@@ -118,6 +125,7 @@ class Spool(Frozen):
     title: Title
     strand: Strand
     remaining_m: float = Field(ge=0.0, le=MOST_LEFT_M)
+    bought_on: Day | None = None
 
     @model_validator(mode="after")
     def _own_name(self) -> "Spool":
@@ -134,6 +142,7 @@ class Packet(Frozen):
     title: Title
     strand: TaperedStrand
     count: int = Field(ge=0, le=500)
+    bought_on: Day | None = None
 
     @model_validator(mode="after")
     def _own_name(self) -> "Packet":

@@ -37,6 +37,6 @@ def _own_by_reserve(body: Any) -> Any:
     }
 
 
-SEEN = Kind("landing", TypeAdapter(Seen), (as_it_was,))
+SEEN = Kind("landing", TypeAdapter(Seen), (as_it_was, as_it_was))
 ESTIMATE: Kind[Estimate] = Kind("own cast", TypeAdapter(Estimate), (_own_by_reserve,))
 PULL_TEST = Kind("pull test", TypeAdapter(PullTest), (as_it_was,))

@@ -79,6 +79,12 @@ class Units:
         text = f"{halves / 2000:.4f}".removesuffix("0").lstrip("0")
         return Quantity(si=diameter_m, text=f"{text} in")
 
+    def finely(self, diameter_m: float) -> str:
+        """A diameter as a micrometer gives it: ``.0062 in`` or ``0.158 mm``."""
+        if self.system == "metric":
+            return f"{diameter_m * 1000:.3f} mm"
+        return f"{diameter_m / factors.INCH_M:.4f}".lstrip("0") + " in"
+
     def tippet(self, diameter_m: float) -> Quantity:
         """A diameter with its X size where it has one: ``.006 in · 5X``."""
         plain, x = self.diameter(diameter_m), x_of_diameter(diameter_m)

@@ -23,6 +23,17 @@ def diameter_of_x(text: str) -> float | None:
     return (11.0 - float(match.group(1))) * THOU_M
 
 
+def x_to_a_tenth(diameter_m: float) -> str | None:
+    """``4.6X``: the X of a diameter in metres as it was measured; None thicker than 0X or thinner
+    than 8X.
+
+    >>> x_to_a_tenth(6.4 * THOU_M)
+    '4.6X'
+    """
+    x = 11.0 - diameter_m / THOU_M
+    return f"{x:.1f}X".replace(".0X", "X") if -0.05 <= x <= 8.05 else None
+
+
 def x_of_diameter(diameter_m: float) -> str | None:
     """The X size of a diameter in metres, to a quarter of a thousandth; None off the scale."""
     thou = diameter_m / THOU_M

@@ -13,6 +13,7 @@ from nine_knots.core.tell.tying.steps import (
     joint_title,
     work_order,
 )
+from nine_knots.core.tell.tying.takes import Take, takes_of
 from nine_knots.core.trade.tyer import USUAL_HAND, USUAL_TYER, Tyer
 
 __all__ = [
@@ -24,6 +25,7 @@ __all__ = [
     "Hand",
     "Screen",
     "Step",
+    "Take",
     "Tyer",
     "WorkOrder",
     "as_tied",
@@ -36,5 +38,6 @@ __all__ = [
     "knot_turns",
     "screens",
     "shown_handiness",
+    "takes_of",
     "work_order",
 ]

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.units import Units
-from nine_knots.core.tell.tying.cutting import cut_length_m
+from nine_knots.core.tell.tying.takes import takes_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.strand import Packet, Spool, Stock
 from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
@@ -36,29 +36,17 @@ def batch_of(
     tyer: Tyer = USUAL_TYER,
 ) -> Batch:
     """The stock that ``wanted`` designs, each so many times, take from the shelf."""
-    metres: dict[str, float] = {}
-    packets: dict[str, int] = {}
-    strange: dict[str, float] = {}
-    for design, count in wanted:
-        for number, piece in enumerate(design.leader.pieces):
-            owned = piece.strand.spool_id
-            if piece.form == "tapered":
-                packets[owned or piece.strand.substance.title] = (
-                    packets.get(owned or piece.strand.substance.title, 0) + count
-                )
-                continue
-            into = metres if owned else strange
-            key = owned or f"{piece.strand.substance.title}, no spool of yours"
-            into[key] = into.get(key, 0.0) + count * cut_length_m(
-                design.leader, number, tyer.handiness
-            )
     owned_by_id = {item.spool_id: item for item in stock}
-    rows = [_spool_row(key, taken, owned_by_id, units) for key, taken in metres.items()]
-    rows += [_packet_row(key, count, owned_by_id) for key, count in packets.items()]
-    rows += [
-        BatchRow(key, units.on_spool(taken).text, "none", "none", True)
-        for key, taken in strange.items()
-    ]
+    rows = []
+    for take in takes_of(wanted, tyer):
+        if take.form == "packet":
+            key = take.spool_id or take.stuff
+            rows.append(_packet_row(key, round(take.amount), owned_by_id))
+        elif take.spool_id is not None:
+            rows.append(_spool_row(take.spool_id, take.amount, owned_by_id, units))
+        else:
+            of = f"{take.stuff}, no spool of yours"
+            rows.append(BatchRow(of, units.on_spool(take.amount).text, "none", "none", True))
     lacking = [row.stock for row in rows if row.short]
     words = f"Runs out: {', '.join(lacking)}." if lacking else "The shelf has it all."
     return Batch(rows=tuple(rows), words=words)

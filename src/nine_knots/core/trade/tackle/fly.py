@@ -8,6 +8,7 @@ from pydantic import Field
 
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.limits import Title
+from nine_knots.core.trade.measured import Measured
 
 FlyKind = Literal["dry", "midge", "foam", "emerger", "nymph", "wet", "streamer", "predator"]
 Bulk = Literal["slim", "standard", "bushy"]
@@ -103,6 +104,7 @@ class Fly(Frozen):
     sink_m_s: float | None = Field(
         default=None, ge=0.005, le=3.0, description="the angler's own, from a jar test"
     )
+    sink_by: Measured | None = Field(default=None, description="of that test, where it was timed")
     barbless: bool = False
     tube: bool = Field(default=False, description="tied on a tube, its hook behind")
 

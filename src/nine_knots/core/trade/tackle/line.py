@@ -11,6 +11,7 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.limits import Title
 from nine_knots.core.base.units.factors import FOOT_M, GRAIN_KG, INCH_M
 from nine_knots.core.physics.thin_line import sinking_density_kg_m3
+from nine_knots.core.trade.measured import Measured
 from nine_knots.core.trade.tackle.backing import Backing
 from nine_knots.core.trade.tackle.sink_classes import SINK_CLASS_M_S
 
@@ -69,6 +70,7 @@ class FlyLine(Frozen):
     tip_bend_nm2: float | None = Field(
         default=None, gt=1e-8, lt=1e-3, description="the angler's own, from a droop test"
     )
+    tip_by: Measured | None = Field(default=None, description="of that test, by its readings")
     head_kg: float | None = Field(
         default=None, ge=0.002, le=0.06, description="of the head, where it is known"
     )

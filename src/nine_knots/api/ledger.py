@@ -1,0 +1,282 @@
+"""/api/ledger: what came on and off the spools, undone by another act; and what is to be bought."""
+
+from dataclasses import dataclass
+from datetime import UTC, datetime
+from typing import Annotated, Literal
+
+from fastapi import APIRouter, Query, Response
+from pydantic import Field
+from pymysql.cursors import DictCursor
+
+from nine_knots.api.context import CurrentSession, SavingSession
+from nine_knots.api.examples import DESIGN
+from nine_knots.api.files import file_answer
+from nine_knots.api.paging import USUAL, PageSize
+from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.api.typed import Form, Typed, field
+from nine_knots.core.base.errors import OutOfRange, Unreadable
+from nine_knots.core.base.frozen import Several
+from nine_knots.core.base.limits import MOST_PIECES, Key
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units, parse_length
+from nine_knots.core.base.words import counted
+from nine_knots.core.tell.taken import (
+    ToBuy,
+    act_title,
+    change_text,
+    changes_by,
+    shopping,
+    short_words,
+    taken_words,
+    unknown_words,
+)
+from nine_knots.core.tell.tying import takes_of
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.ledger import Act, Change
+from nine_knots.core.trade.strand import MOST_LEFT_M, Packet, Stock
+from nine_knots.formats.shopping_csv import write_shopping
+from nine_knots.store.ledger import (
+    KeptAct,
+    count_acts,
+    list_acts,
+    note_act,
+    overdrawn,
+    read_act,
+    undo_act,
+    usual_takes,
+)
+from nine_knots.store.stock import list_stock, read_stock
+from nine_knots.store.tying import read_tyer
+
+router = APIRouter(prefix="/api/ledger", tags=["ledger"], responses=RESPONSES)
+MOST_COPIES = 20
+
+
+class TiedMany(Form):
+    """A design, and how many of it."""
+
+    design: Design = Field(examples=[DESIGN])
+    count: int = Field(default=1, ge=1, le=MOST_COPIES)
+
+
+class TiedForm(Form):
+    """Leaders that were tied; or, where ``pieces`` are named, of which these were renewed."""
+
+    wanted: Several[TiedMany] = Field(min_length=1, max_length=40)
+    pieces: list[Annotated[int, Field(ge=0, lt=MOST_PIECES)]] | None = None
+    units: System = "imperial"
+
+
+class TakenForm(Form):
+    """So much off one spool, or so many out of a packet, and why."""
+
+    spool_id: Key
+    amount: Typed = Field(examples=["3 ft"])
+    why: Literal["renewed", "lost", "given"] = "lost"
+    words: str = Field(default="", max_length=120)
+    units: System = "imperial"
+
+
+class ToTie(Form):
+    """Leaders that are to be tied next, for the list of what to buy."""
+
+    wanted: Several[TiedMany] = Field(default=(), max_length=40)
+    units: System = "imperial"
+
+
+@dataclass(frozen=True, slots=True)
+class Noted:
+    """An act, by which it can be undone, and what it did in words."""
+
+    act_id: str
+    words: str
+
+
+@dataclass(frozen=True, slots=True)
+class LedgerChange:
+    """What an act did to one spool."""
+
+    spool_id: str
+    title: str
+    change: str
+
+
+@dataclass(frozen=True, slots=True)
+class LedgerLine:
+    """An act: when, what, and what it did to the spools."""
+
+    act_id: str
+    at: str
+    title: str
+    changes: tuple[LedgerChange, ...]
+    undone: bool
+    can_undo: bool
+
+
+@dataclass(frozen=True, slots=True)
+class LedgerPage:
+    """A page of acts, the newest first, of so many in all."""
+
+    lines: tuple[LedgerLine, ...]
+    total: int
+
+
+@dataclass(frozen=True, slots=True)
+class ShoppingList:
+    """What is to be bought; ``words`` say it where that is nothing."""
+
+    rows: tuple[ToBuy, ...]
+    words: str
+
+
+@router.get("", summary="What came on and off the spools")
+def get_ledger(
+    session: CurrentSession,
+    units: System = "imperial",
+    limit: PageSize = USUAL,
+    skip: Annotated[int, Query(ge=0, le=1_000_000, description="newer ones left out")] = 0,
+    spool_id: Annotated[str | None, Query(max_length=40, description="of one spool only")] = None,
+) -> LedgerPage:
+    """A page of acts, the newest first."""
+    kept, total, packets = session.read(
+        lambda cursor, me: (
+            list_acts(cursor, me, limit, skip, spool_id),
+            count_acts(cursor, me, spool_id),
+            _packets(cursor, me),
+        )
+    )
+    return LedgerPage(tuple(_line(one, packets, Units(units)) for one in kept), total)
+
+
+@router.post("/tied", summary="Take off the spools what was tied or renewed")
+def post_tied_off(session: SavingSession, form: TiedForm) -> Noted:
+    """By the angler's own hand, knots and all; answers what to undo it by."""
+    only = frozenset(form.pieces) if form.pieces is not None else None
+    shown = Units(form.units)
+    titles = [
+        one.design.title if one.count == 1 else f"{one.count} of {one.design.title}"
+        for one in form.wanted
+    ]
+    if only is not None and any(
+        piece >= len(one.design.leader.pieces) for one in form.wanted for piece in only
+    ):
+        raise OutOfRange("There is no such piece in it.", where="pieces", mend="Count from 0.")
+
+    def take(cursor: DictCursor, me: str) -> str:
+        stock = _by_id(list_stock(cursor, me))
+        wanted = tuple((one.design, one.count) for one in form.wanted)
+        takes = takes_of(wanted, read_tyer(cursor, me), only)
+        return note_act(
+            cursor,
+            me,
+            Act(
+                why="tied" if only is None else "renewed",
+                words=", ".join(titles)[:160],
+                changes=changes_by(takes, stock),
+            ),
+        )
+
+    def told(cursor: DictCursor, me: str, act_id: str) -> Noted:
+        stock = _by_id(list_stock(cursor, me))
+        wanted = tuple((one.design, one.count) for one in form.wanted)
+        takes = takes_of(wanted, read_tyer(cursor, me), only)
+        changes = read_act(cursor, me, act_id).act.changes
+        here = {one.spool_id for one in changes}
+        over = {key: more for key, more in overdrawn(cursor, me).items() if key in here}
+        words = taken_words(changes, _packets(cursor, me), shown)
+        return Noted(
+            act_id, f"{words}{short_words(over, stock, shown)}{unknown_words(takes, stock)}"
+        )
+
+    return session.save(take, told)
+
+
+@router.post("/taken", responses=MISSING, summary="Take some off one spool")
+def post_taken(session: SavingSession, form: TakenForm) -> Noted:
+    """Lost, thrown away, given away, or a tippet renewed by the water."""
+
+    def take(cursor: DictCursor, me: str) -> str:
+        item = read_stock(cursor, me, form.spool_id)
+        change = Change(spool_id=item.spool_id, title=item.title, change=-_amount(item, form))
+        return note_act(cursor, me, Act(why=form.why, words=form.words.strip(), changes=(change,)))
+
+    def told(cursor: DictCursor, me: str, act_id: str) -> Noted:
+        item, shown = read_stock(cursor, me, form.spool_id), Units(form.units)
+        changes = read_act(cursor, me, act_id).act.changes
+        over = {k: more for k, more in overdrawn(cursor, me).items() if k == item.spool_id}
+        words = taken_words(changes, _packets(cursor, me), shown)
+        return Noted(act_id, f"{words}{short_words(over, _by_id((item,)), shown)}")
+
+    return session.save(take, told)
+
+
+@router.post("/{act_id}/undo", responses=MISSING, summary="Take an act back")
+def post_undo(session: CurrentSession, act_id: str) -> Noted:
+    """What it took is on the spools again; asked twice, it is done once."""
+
+    def undo(cursor: DictCursor, me: str) -> Noted:
+        before = read_act(cursor, me, act_id).act
+        by = undo_act(cursor, me, act_id)
+        return Noted(by, f"Undone: {act_title(before)}.")
+
+    return session.write(undo)
+
+
+@router.post("/shopping", summary="What is to be bought")
+def post_shopping(session: CurrentSession, form: ToTie) -> ShoppingList:
+    """What the next leaders lack, what is low, what is old; nothing is stored."""
+    rows = _shopping(session, form)
+    said = counted(len(rows), "thing")
+    words = f"To buy: {said}." if rows else "Nothing needs buying: the shelf has enough of all."
+    return ShoppingList(rows, words)
+
+
+@router.post("/shopping/csv", response_class=Response, summary="The same as a CSV file")
+def post_shopping_csv(session: CurrentSession, form: ToTie) -> Response:
+    """What, and why."""
+    return file_answer(write_shopping(_shopping(session, form)), "to buy", "csv")
+
+
+def _shopping(session: CurrentSession, form: ToTie) -> tuple[ToBuy, ...]:
+    wanted = tuple((one.design, one.count) for one in form.wanted)
+    stock, tyer, usual = session.read(
+        lambda cursor, me: (
+            list_stock(cursor, me),
+            read_tyer(cursor, me),
+            usual_takes(cursor, me),
+        )
+    )
+    today = datetime.now(UTC).date().isoformat()
+    return shopping(stock, takes_of(wanted, tyer), usual, today, Units(form.units))
+
+
+def _amount(item: Stock, form: TakenForm) -> float:
+    with field("amount"):
+        if not isinstance(item, Packet):
+            return parse_length(form.amount, form.units, most_m=MOST_LEFT_M)
+        if not form.amount.strip().isdigit() or not 1 <= int(form.amount) <= 500:
+            raise Unreadable(f"“{form.amount}” is no count of tapers.", mend="Write 1, or 2.")
+        return float(form.amount)
+
+
+def _line(kept: KeptAct, packets: frozenset[str], units: Units) -> LedgerLine:
+    return LedgerLine(
+        act_id=kept.act_id,
+        at=kept.noted_at.isoformat(),
+        title=act_title(kept.act),
+        changes=tuple(
+            LedgerChange(one.spool_id, one.title, change_text(one, one.spool_id in packets, units))
+            for one in kept.act.changes
+        ),
+        undone=kept.undone,
+        can_undo=not kept.undone and kept.act.why not in ("on the shelf", "undone"),
+    )
+
+
+def _by_id(stock: tuple[Stock, ...]) -> dict[str, Stock]:
+    return {item.spool_id: item for item in stock}
+
+
+def _packets(cursor: DictCursor, me: str) -> frozenset[str]:
+    owned = (*list_stock(cursor, me), *list_stock(cursor, me, retired=True))
+    return frozenset(item.spool_id for item in owned if isinstance(item, Packet))

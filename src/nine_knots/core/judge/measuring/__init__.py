@@ -1,0 +1,1 @@
+"""The bench instruments: what their readings say, and how sure that is."""

@@ -1,0 +1,94 @@
+"""Micrometer or caliper: round the strand at several places; how thick, how oval, how even."""
+
+from dataclasses import dataclass
+from itertools import accumulate
+from math import hypot, sqrt
+from statistics import fmean
+from typing import Literal
+
+from pydantic import Field
+
+from nine_knots.core.base.frozen import Frozen, Several
+from nine_knots.core.base.limits import DiameterM
+from nine_knots.core.judge.measuring.readings import mean_and_off, odd_ones
+from nine_knots.core.trade.measured import Measured
+from nine_knots.core.trade.strand import Strand
+
+READS_TO_M = 2e-6  # of a micrometer on something soft: it is squeezed a little [M]
+ZERO_OFF_M = 1e-6  # of its zero [M]
+
+
+class MicrometerReadings(Frozen):
+    """Diameters in metres: at each place along the strand, several round it."""
+
+    instrument: Literal["micrometer"] = "micrometer"
+    places: Several[Several[DiameterM]] = Field(min_length=1, max_length=12)
+
+
+@dataclass(frozen=True, slots=True)
+class Across:
+    """How thick: mean and its standard uncertainty, from place to place, ovality as a share of the
+    mean; ``odd`` readings by (place, number)."""
+
+    mean_m: float
+    off_m: float
+    along_m: float
+    oval: float
+    readings: int
+    odd: tuple[tuple[int, int], ...]
+
+    @property
+    def measured(self) -> Measured:
+        """Its spread, to go with the figure."""
+        return Measured(off=self.off_m / self.mean_m, readings=self.readings)
+
+
+def across_of(readings: MicrometerReadings) -> Across:
+    """What the readings say, all of them counted: an odd one is asked about, never dropped.
+
+    Places differ because the strand does, so that the mean's uncertainty is that of their means.
+    """
+    places = [place for place in readings.places if place]
+    everything = tuple(value for place in places for value in place)
+    means = tuple(fmean(place) for place in places)
+    if len(means) > 1:
+        mean_m, off_m = mean_and_off(means, READS_TO_M)
+        along_m = max(means) - min(means)
+    else:
+        mean_m, off_m = mean_and_off(everything, READS_TO_M)
+        along_m = 0.0
+    ends = list(accumulate((len(place) for place in places), initial=0))
+    odd = tuple(
+        next((p, at - ends[p]) for p in range(len(places)) if ends[p] <= at < ends[p + 1])
+        for at in odd_ones(everything, READS_TO_M)
+    )
+    return Across(
+        mean_m=mean_m,
+        off_m=hypot(off_m, ZERO_OFF_M),
+        along_m=along_m,
+        oval=max((max(place) - min(place)) / fmean(place) for place in places),
+        readings=len(everything),
+        odd=odd,
+    )
+
+
+def with_across(strand: Strand, found: Across) -> Strand:
+    """The strand as thick as it was measured; its stiffness, where that was measured, is of the
+    thickness it was measured with, so that EI stays as it was."""
+    modulus = strand.modulus_pa
+    if modulus is not None and strand.modulus_by is not None:
+        modulus *= (strand.diameter_m / found.mean_m) ** 4
+    return strand.model_copy(
+        update={
+            "diameter_m": found.mean_m,
+            "modulus_pa": modulus,
+            "estimated": False,
+            "across_by": found.measured,
+        }
+    )
+
+
+def off_by_places(across_m: float, readings: int) -> float:
+    """Standard uncertainty in metres that so many readings may be hoped to leave [M: a strand is
+    even to a hundredth along a spool]."""
+    return hypot(READS_TO_M / sqrt(12.0), ZERO_OFF_M, 0.01 * across_m / sqrt(max(1, readings)))

@@ -1,0 +1,74 @@
+"""Several leaders as one JSON file, format ``nine-knots-leaders``; see docs/formats.md."""
+
+import json
+from typing import Any, Literal
+
+from pydantic import Field
+
+from nine_knots.core.base.errors import Damaged, FileRefused
+from nine_knots.core.base.frozen import Frozen, Several
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.labels import Label
+from nine_knots.kept.kinds.design import DESIGN
+
+FORMAT = "nine-knots-leaders"
+MOST_LEADERS = 500
+MOST_BYTES = 4_000_000
+
+
+class LabelledDesign(Frozen):
+    """A design, and the labels on it."""
+
+    design: Design
+    labels: Several[Label] = ()
+
+
+class LeadersFile(Frozen):
+    """The file: what it is, the version of the designs in it, and they; metres and newtons."""
+
+    format: Literal["nine-knots-leaders"] = "nine-knots-leaders"
+    version: int = Field(default=DESIGN.version)
+    leaders: Several[LabelledDesign] = Field(max_length=MOST_LEADERS)
+
+
+def write_leaders(leaders: tuple[LabelledDesign, ...]) -> str:
+    """The file's text."""
+    return LeadersFile(leaders=leaders).model_dump_json(indent=1) + "\n"
+
+
+def read_leaders(text: str) -> tuple[LabelledDesign, ...]:
+    """The leaders in a file's text, of any version; FileRefused says which is wrong."""
+    if len(text.encode()) > MOST_BYTES:
+        raise FileRefused("The file is larger than 4 MB.", mend="Export fewer at once.")
+    try:
+        found = json.loads(text)
+    except (ValueError, RecursionError) as error:
+        raise FileRefused("This is no JSON.", mend="Export the leaders again.") from error
+    if not isinstance(found, dict) or found.get("format") != FORMAT:
+        raise FileRefused(
+            f"This is no {FORMAT} file.",
+            where="format",
+            mend="Choose a file that was exported from the shelf.",
+        )
+    version, rows = found.get("version"), found.get("leaders")
+    if not isinstance(version, int) or not isinstance(rows, list) or len(rows) > MOST_LEADERS:
+        raise FileRefused(
+            f"The file tells no version, or not up to {MOST_LEADERS} leaders.", where="leaders"
+        )
+    return tuple(_read_one(version, number, row) for number, row in enumerate(rows))
+
+
+def _read_one(version: int, number: int, row: Any) -> LabelledDesign:
+    where = f"leaders.{number}"
+    try:
+        design = DESIGN.read_json(version, row["design"])
+        labels = tuple(row.get("labels", ()))
+        return LabelledDesign(design=design, labels=labels)
+    except Damaged as damage:
+        raise FileRefused(
+            f"Leader {number + 1}: {damage.what}", where=where, mend="Mend it, or take it out."
+        ) from damage
+    except (LookupError, TypeError, ValueError, AttributeError) as error:
+        raise FileRefused(
+            f"Leader {number + 1} of the file is none.", where=where, mend="Take it out."
+        ) from error

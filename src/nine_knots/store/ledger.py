@@ -1,0 +1,250 @@
+"""The ledger: acts that took from spools or put on them, and what is left by them.
+
+What is left stands in the spool's own row too, written in the same transaction, so that whoever
+reads the shelf need not add up its whole history.
+"""
+
+import uuid
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import UTC, datetime
+
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.base.errors import NotFound, OutOfRange
+from nine_knots.core.trade.ends import check_ends
+from nine_knots.core.trade.ledger import Act, Change, held_by, holding, left_of, undoing
+from nine_knots.core.trade.strand import Stock
+from nine_knots.store.stock import (
+    find_stock,
+    read_stock,
+    restore_stock,
+    retire_stock,
+    write_stock,
+)
+
+
+@dataclass(frozen=True, slots=True)
+class KeptAct:
+    """An act as it was noted, and whether it was undone since."""
+
+    act_id: str
+    noted_at: datetime
+    act: Act
+    undone: bool
+
+
+def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
+    """Add a spool or packet, or write it anew under its own id; what it holds goes to the ledger:
+    as put on the shelf the first time, later as counted."""
+    write_stock(cursor, angler_id, item)
+    changes = _changes_of(cursor, angler_id, item.spool_id)
+    held = held_by(item)
+    if not changes:
+        note_act(cursor, angler_id, _one("on the shelf", item, held))
+    elif abs(held - left_of(changes)) > 1e-9:
+        note_act(cursor, angler_id, _one("counted", item, held - sum(changes)))
+    return item
+
+
+def note_act(cursor: DictCursor, angler_id: str, act: Act) -> str:
+    """Note an act, and what its spools then hold; answers its id. Spools that are not known any
+    more are left out."""
+    items = {
+        one.spool_id: found
+        for one in act.changes
+        if (found := find_stock(cursor, angler_id, one.spool_id)) is not None
+    }
+    act_id = uuid.uuid4().hex
+    _write_act(cursor, angler_id, act_id, act, datetime.now(UTC), set(items))
+    for item in items.values():
+        left = left_of(_changes_of(cursor, angler_id, item.spool_id))
+        write_stock(cursor, angler_id, holding(item, left))
+    return act_id
+
+
+def undo_act(cursor: DictCursor, angler_id: str, act_id: str) -> str:
+    """Take an act back, once however often it is asked; answers the id of what undid it."""
+    kept = read_act(cursor, angler_id, act_id)
+    cursor.execute(
+        "SELECT act_id FROM act WHERE angler_id = %s AND undoes = %s", (angler_id, act_id)
+    )
+    before = cursor.fetchone()
+    if before is not None:
+        return str(before["act_id"])
+    if kept.act.why in ("on the shelf", "undone"):
+        raise OutOfRange(
+            "That is not undone.",
+            where="act_id",
+            mend="Take the spool off the shelf, or count what is left on it.",
+        )
+    if kept.act.why == "merged":
+        for one in kept.act.changes:
+            if one.change < 0.0:
+                restore_stock(cursor, angler_id, one.spool_id)
+    return note_act(cursor, angler_id, undoing(kept.act, act_id))
+
+
+def merge_stock(cursor: DictCursor, angler_id: str, spool_id: str, other_id: str) -> str:
+    """Put what the other holds on the first, and retire the other; answers the act's id."""
+    kept, other = (read_stock(cursor, angler_id, each) for each in (spool_id, other_id))
+    check_ends(kept, other)
+    held = held_by(other)
+    act = Act(
+        why="merged",
+        changes=(
+            Change(spool_id=kept.spool_id, title=kept.title, change=held),
+            Change(spool_id=other.spool_id, title=other.title, change=-held),
+        ),
+    )
+    act_id = note_act(cursor, angler_id, act)
+    retire_stock(cursor, angler_id, other_id)
+    return act_id
+
+
+def read_act(cursor: DictCursor, angler_id: str, act_id: str) -> KeptAct:
+    """One act, or NotFound."""
+    found = _acts(cursor, angler_id, "AND a.act_id = %s", (act_id,), 1)
+    if not found:
+        raise NotFound("There is no such act in the ledger.", where="act_id")
+    return found[0]
+
+
+def list_acts(
+    cursor: DictCursor, angler_id: str, most: int, skip: int = 0, spool_id: str | None = None
+) -> tuple[KeptAct, ...]:
+    """Acts, the newest first; of one spool where it is named."""
+    where, values = "", ()
+    if spool_id is not None:
+        where = (
+            "AND a.act_id IN (SELECT l.act_id FROM ledger l "
+            "WHERE l.angler_id = a.angler_id AND l.spool_id = %s)"
+        )
+        return _acts(cursor, angler_id, where, (spool_id,), most, skip)
+    return _acts(cursor, angler_id, where, values, most, skip)
+
+
+def count_acts(cursor: DictCursor, angler_id: str, spool_id: str | None = None) -> int:
+    """How many acts there are, or of a spool."""
+    if spool_id is None:
+        cursor.execute("SELECT COUNT(*) AS noted FROM act WHERE angler_id = %s", (angler_id,))
+    else:
+        cursor.execute(
+            "SELECT COUNT(*) AS noted FROM ledger WHERE angler_id = %s AND spool_id = %s",
+            (angler_id, spool_id),
+        )
+    row = cursor.fetchone()
+    return int(row["noted"]) if row else 0
+
+
+def overdrawn(cursor: DictCursor, angler_id: str) -> dict[str, float]:
+    """By how much more was taken than was there, by spool, where that is so."""
+    cursor.execute(
+        "SELECT spool_id, SUM(change_by) AS held FROM ledger WHERE angler_id = %s "
+        "GROUP BY spool_id HAVING held < -0.001",
+        (angler_id,),
+    )
+    return {row["spool_id"]: -float(row["held"]) for row in cursor.fetchall()}
+
+
+def usual_takes(cursor: DictCursor, angler_id: str) -> dict[str, float]:
+    """The most that one leader or renewal of the last hundred took of each spool."""
+    cursor.execute(
+        "SELECT l.spool_id, MAX(-l.change_by) AS took FROM ledger l JOIN ("
+        "SELECT angler_id, act_id FROM act WHERE angler_id = %s AND why IN ('tied', 'renewed') "
+        "ORDER BY noted_at DESC LIMIT 100) AS a USING (angler_id, act_id) GROUP BY l.spool_id",
+        (angler_id,),
+    )
+    return {row["spool_id"]: float(row["took"]) for row in cursor.fetchall()}
+
+
+def write_acts(cursor: DictCursor, angler_id: str, acts: Iterable[KeptAct]) -> None:
+    """Note acts as they were once noted, without changing what spools hold."""
+    for kept in acts:
+        known = {one.spool_id for one in kept.act.changes}
+        _write_act(cursor, angler_id, kept.act_id, kept.act, kept.noted_at, known)
+
+
+def _one(why: str, item: Stock, change: float) -> Act:
+    changed = Change(spool_id=item.spool_id, title=item.title, change=change)
+    return Act(why=why, changes=(changed,))  # type: ignore[arg-type]
+
+
+def _write_act(
+    cursor: DictCursor,
+    angler_id: str,
+    act_id: str,
+    act: Act,
+    noted_at: datetime,
+    known: set[str],
+) -> None:
+    cursor.execute(
+        "INSERT INTO act (angler_id, act_id, why, words, undoes, noted_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s)",
+        (angler_id, act_id, act.why, act.words, act.undoes, _stored(noted_at)),
+    )
+    cursor.executemany(
+        "INSERT INTO ledger (angler_id, act_id, spool_id, title, change_by) "
+        "VALUES (%s, %s, %s, %s, %s)",
+        [
+            (angler_id, act_id, one.spool_id, one.title, one.change)
+            for one in act.changes
+            if one.spool_id in known
+        ],
+    )
+
+
+def _changes_of(cursor: DictCursor, angler_id: str, spool_id: str) -> list[float]:
+    cursor.execute(
+        "SELECT change_by FROM ledger WHERE angler_id = %s AND spool_id = %s",
+        (angler_id, spool_id),
+    )
+    return [float(row["change_by"]) for row in cursor.fetchall()]
+
+
+def _acts(
+    cursor: DictCursor,
+    angler_id: str,
+    where: str,
+    values: tuple[str, ...],
+    most: int,
+    skip: int = 0,
+) -> tuple[KeptAct, ...]:
+    cursor.execute(
+        "SELECT a.act_id, a.why, a.words, a.undoes, a.noted_at, "
+        "EXISTS (SELECT 1 FROM act u WHERE u.angler_id = a.angler_id AND u.undoes = a.act_id) "
+        f"AS undone FROM act a WHERE a.angler_id = %s {where} "
+        "ORDER BY a.noted_at DESC, a.act_id DESC LIMIT %s OFFSET %s",
+        (angler_id, *values, most, skip),
+    )
+    rows = list(cursor.fetchall())
+    changes: dict[str, list[Change]] = {row["act_id"]: [] for row in rows}
+    if rows:
+        marks = ", ".join(["%s"] * len(rows))
+        cursor.execute(
+            "SELECT act_id, spool_id, title, change_by FROM ledger "
+            f"WHERE angler_id = %s AND act_id IN ({marks}) ORDER BY change_by, spool_id",
+            (angler_id, *changes),
+        )
+        for row in cursor.fetchall():
+            changes[row["act_id"]].append(
+                Change(spool_id=row["spool_id"], title=row["title"], change=row["change_by"])
+            )
+    return tuple(
+        KeptAct(
+            act_id=row["act_id"],
+            noted_at=row["noted_at"].replace(tzinfo=UTC),
+            act=Act(
+                why=row["why"],
+                words=row["words"],
+                changes=tuple(changes[row["act_id"]]),
+                undoes=row["undoes"],
+            ),
+            undone=bool(row["undone"]),
+        )
+        for row in rows
+    )
+
+
+def _stored(moment: datetime) -> datetime:
+    return moment.astimezone(UTC).replace(tzinfo=None)

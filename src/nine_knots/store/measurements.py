@@ -1,0 +1,56 @@
+"""What the bench instruments read of an angler's things; none is dropped."""
+
+import uuid
+from dataclasses import dataclass
+from datetime import UTC, datetime
+
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.judge.measuring.measurement import Measurement
+from nine_knots.kept.kinds.measurement import MEASUREMENT
+from nine_knots.store.rows import readable
+
+
+@dataclass(frozen=True, slots=True)
+class KeptMeasurement:
+    """A measurement and when it was taken."""
+
+    measurement: Measurement
+    taken_at: datetime
+
+
+def add_measurement(
+    cursor: DictCursor, angler_id: str, made: Measurement, taken_at: datetime | None = None
+) -> str:
+    """Keep one; answers its id."""
+    measurement_id = uuid.uuid4().hex
+    moment = (taken_at or datetime.now(UTC)).astimezone(UTC).replace(tzinfo=None)
+    cursor.execute(
+        "INSERT INTO measurement (angler_id, measurement_id, of_id, version, body, taken_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s)",
+        (
+            angler_id,
+            measurement_id,
+            made.of_id,
+            MEASUREMENT.version,
+            MEASUREMENT.write(made),
+            moment,
+        ),
+    )
+    return measurement_id
+
+
+def list_measurements(
+    cursor: DictCursor, angler_id: str, of_id: str | None = None, most: int = 1_000_000
+) -> tuple[KeptMeasurement, ...]:
+    """All of them, or those of one thing, the newest first."""
+    cursor.execute(
+        "SELECT version, body, taken_at FROM measurement "
+        "WHERE angler_id = %s AND of_id = COALESCE(%s, of_id) "
+        "ORDER BY taken_at DESC, measurement_id DESC LIMIT %s",
+        (angler_id, of_id, most),
+    )
+    return tuple(
+        KeptMeasurement(made, row["taken_at"].replace(tzinfo=UTC))
+        for row, made in readable(MEASUREMENT, cursor.fetchall())
+    )
