@@ -90,7 +90,7 @@ def changed(**at) -> str:
         ('{\n  "format": "nine-knots-leader",\n  oops\n}', "line 3", "no JSON"),
         ("[]", "format", "no nine-knots-leader"),
         ('"x"', "format", "no nine-knots-leader"),
-        (changed(version=3), "version", "up to 2"),
+        (changed(version=4), "version", "up to 3"),
         (changed(design__title=""), "design.title", "at least 1"),
         (changed(design__leader__pieces__0__length_m=-3), "length_m", "greater than 0"),
         (changed(design__leader__pieces__0__length_m=1e308), "length_m", "less than"),

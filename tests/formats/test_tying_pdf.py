@@ -89,3 +89,10 @@ def test_a_card_carries_the_chain_above_the_leader_where_it_is_asked_for():
     )
     assert reading.chain.words in asked.replace("\n", " ")
     assert "Above the leader" not in plain
+
+
+def test_a_code_to_share_stands_on_the_back():
+    made = card()
+    found = read([Card(made.design, made.evaluation, code=True)], "a6")
+    assert len(found.pages) == 2
+    assert "Scan it with Nine Knots" in found.pages[1].extract_text().replace("\n", " ")

@@ -537,6 +537,27 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/today/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask what to buy for several days
+         * @description The cheapest set with which every day has a leader that serves it, from what is owned and
+         *     what a shop has; and which leader that is on each day.
+         */
+        post: operations["post_days"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/readiness": {
         parameters: {
             query?: never;
@@ -2694,6 +2715,18 @@ export interface components {
             why: string;
         };
         /**
+         * BuyLine
+         * @description A thing to buy, for how many of the days, and what it was taken to cost.
+         */
+        BuyLine: {
+            /** What */
+            what: string;
+            /** Words */
+            words: string;
+            /** Price */
+            price: number;
+        };
+        /**
          * CardsRequest
          * @description Designs to print; on sheets and labels each as often as it is wanted.
          */
@@ -2724,6 +2757,12 @@ export interface components {
              * @default false
              */
             chain: boolean;
+            /**
+             * Code
+             * @description a side more with a QR code to share it by
+             * @default false
+             */
+            code: boolean;
         };
         /**
          * CastReading
@@ -3129,6 +3168,106 @@ export interface components {
             title: string;
             /** Why */
             why: string;
+        };
+        /**
+         * DayServed
+         * @description A day and the leader for it; without one where no school serves it, and why.
+         */
+        DayServed: {
+            /** Sentence */
+            sentence: string;
+            card: components["schemas"]["TodayCard"] | null;
+            /** Words */
+            words: string;
+        };
+        /**
+         * DaysReading
+         * @description All days, what to buy for them, and the sum of it in words.
+         */
+        DaysReading: {
+            /** Days */
+            days: components["schemas"]["DayServed"][];
+            /** Buy */
+            buy: components["schemas"]["BuyLine"][];
+            /** Words */
+            words: string;
+        };
+        /**
+         * DaysRequest
+         * @description Days that are all to be served, and what things cost where that is known.
+         */
+        DaysRequest: {
+            /**
+             * Bench
+             * @example buy-1
+             */
+            bench: string;
+            /**
+             * Days
+             * @example [
+             *       {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
+             *           "tube": false
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       }
+             *     ]
+             */
+            days: components["schemas"]["Situation"][];
+            stroke?: components["schemas"]["StrokeForm"];
+            /** Prices */
+            prices?: {
+                [key: string]: number;
+            };
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
         };
         /**
          * Delete
@@ -6514,6 +6653,42 @@ export interface components {
             text: string;
         };
         /**
+         * ScaleForm
+         * @description A pull to be read from a scale; an empty address is the simulated one, which is started.
+         */
+        ScaleForm: {
+            /**
+             * Knot
+             * @enum {string}
+             */
+            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
+            /** Spool Id */
+            spool_id: string;
+            /**
+             * Wet
+             * @default true
+             */
+            wet: boolean;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+            /**
+             * Address
+             * @default
+             * @example /dev/ttyUSB0
+             */
+            address: string;
+            /**
+             * Mischief
+             * @default none
+             * @enum {string}
+             */
+            mischief: "none" | "silent" | "rubbish" | "unplugged";
+        };
+        /**
          * ScanForm
          * @description The text of a QR code.
          */
@@ -8911,6 +9086,38 @@ export interface components {
             joint: components["schemas"]["Joint"];
         };
         /**
+         * WeighingForm
+         * @description A fly's weights, dry and wet.
+         */
+        WeighingForm: {
+            /** Of Id */
+            of_id: string;
+            /**
+             * Keep
+             * @default false
+             */
+            keep: boolean;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+            /**
+             * Dry
+             * @default []
+             */
+            dry: string[];
+            /**
+             * Wet
+             * @default []
+             * @example [
+             *       "0.24 g"
+             *     ]
+             */
+            wet: string[];
+        };
+        /**
          * WhatIf
          * @description What was supposed, in words, and the turnover it comes to; ``head_wind_m_s`` as it stands,
          *     to set a slider by.
@@ -9200,74 +9407,6 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
-        };
-        /**
-         * ScaleForm
-         * @description A fly's weights, dry and wet.
-         */
-        nine_knots__api__measure__ScaleForm: {
-            /** Of Id */
-            of_id: string;
-            /**
-             * Keep
-             * @default false
-             */
-            keep: boolean;
-            /**
-             * Units
-             * @default imperial
-             * @enum {string}
-             */
-            units: "imperial" | "metric";
-            /**
-             * Dry
-             * @default []
-             */
-            dry: string[];
-            /**
-             * Wet
-             * @default []
-             * @example [
-             *       "0.24 g"
-             *     ]
-             */
-            wet: string[];
-        };
-        /**
-         * ScaleForm
-         * @description A pull to be read from a scale; an empty address is the simulated one, which is started.
-         */
-        nine_knots__api__scale__ScaleForm: {
-            /**
-             * Knot
-             * @enum {string}
-             */
-            knot: "perfection-loop" | "surgeons-loop" | "nail" | "blood" | "double-surgeons" | "triple-surgeons" | "double-uni" | "albright" | "bimini" | "uni" | "clinch" | "improved-clinch" | "palomar" | "non-slip-loop" | "haywire" | "two-overhand-loop";
-            /** Spool Id */
-            spool_id: string;
-            /**
-             * Wet
-             * @default true
-             */
-            wet: boolean;
-            /**
-             * Units
-             * @default imperial
-             * @enum {string}
-             */
-            units: "imperial" | "metric";
-            /**
-             * Address
-             * @default
-             * @example /dev/ttyUSB0
-             */
-            address: string;
-            /**
-             * Mischief
-             * @default none
-             * @enum {string}
-             */
-            mischief: "none" | "silent" | "rubbish" | "unplugged";
         };
         /**
          * MendRequest
@@ -12677,6 +12816,138 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TodayReading"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_days: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DaysRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysReading"];
                 };
             };
             /** @description Not to be read as a request */
@@ -17015,7 +17286,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["nine_knots__api__scale__ScaleForm"];
+                "application/json": components["schemas"]["ScaleForm"];
             };
         };
         responses: {
@@ -20503,7 +20774,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": string;
+                    "text/event-stream": unknown;
                 };
             };
             /** @description Not to be read as a request */
@@ -21492,7 +21763,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["nine_knots__api__measure__ScaleForm"];
+                "application/json": components["schemas"]["WeighingForm"];
             };
         };
         responses: {

@@ -24,7 +24,7 @@ export const router = createRouter({
       meta: { title: 'Tie it now' },
     },
     {
-      path: '/spools',
+      path: '/spools/:part(measure|ledger|buy)?',
       name: 'spools',
       component: () => import('./spools/SpoolsPlace.vue'),
       meta: { title: 'Spools' },

@@ -55,7 +55,7 @@ from nine_knots.core.trade.design import Design
 from nine_knots.store import Database
 from nine_knots.store.known import Known
 
-PAGES = ("", "find", "tie", "tie/now", "spools", "knots", "knots/{knot}", "shelf")
+PAGES = ("", "find", "tie", "tie/now", "spools", "spools/{part}", "knots", "knots/{knot}", "shelf")
 
 
 def _operation_id(route: APIRoute) -> str:

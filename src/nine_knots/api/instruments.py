@@ -14,7 +14,6 @@ from pymysql.cursors import DictCursor
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES
 from nine_knots.api.scale import ADDRESS
-from nine_knots.api.work.answering import EVENTS
 from nine_knots.core.base.errors import TooBusy
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
@@ -76,7 +75,7 @@ def get_instruments() -> Found:
 @router.get(
     "/live",
     response_class=Response,
-    responses={200: {"content": EVENTS}},
+    responses={200: {"content": {"text/event-stream": {"schema": {}}}}},
     summary="An instrument, live",
 )
 def get_live(

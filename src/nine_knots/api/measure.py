@@ -88,7 +88,7 @@ class StretchForm(Measured):
     stays: Typed = ""
 
 
-class ScaleForm(Measured):
+class WeighingForm(Measured):
     """A fly's weights, dry and wet."""
 
     dry: Texts = Field(default=(), max_length=12)
@@ -240,7 +240,7 @@ def post_stretch(session: SavingSession, form: StretchForm) -> MeasuredAnswer:
 
 
 @router.post("/scale", responses=MISSING, summary="Measure what a fly weighs")
-def post_weighing(session: SavingSession, form: ScaleForm) -> MeasuredAnswer:
+def post_weighing(session: SavingSession, form: WeighingForm) -> MeasuredAnswer:
     """Wet, as it is cast, and dry."""
     dry, wet = (
         _several(texts, name, lambda text: parse_mass(text, form.units, bare="g"))

@@ -1,5 +1,7 @@
 """/api/today: every school built, cast and fished for a day, ranked and grouped."""
 
+from typing import Annotated, Any
+
 from fastapi import APIRouter
 from pydantic import Field
 
@@ -11,13 +13,18 @@ from nine_knots.api.thrown import thrower
 from nine_knots.api.typed import Form
 from nine_knots.api.work.answering import CurrentAnswering
 from nine_knots.api.work.tasks import SchoolTask, adapter_of
+from nine_knots.core.base.frozen import Several
 from nine_knots.core.base.limits import Key
 from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.days import DaysReading, days_reading
 from nine_knots.core.tell.today import TodayReading, today_reading
 from nine_knots.core.trade.schools import SCHOOLS
 from nine_knots.core.trade.situation import Situation
 
 router = APIRouter(prefix="/api/today", tags=["today"], responses=RESPONSES | WORKED_OUT)
+
+MOST_DAYS = 8
 
 
 class TodayRequest(Form):
@@ -29,16 +36,49 @@ class TodayRequest(Form):
     units: System = "imperial"
 
 
+class DaysRequest(Form):
+    """Days that are all to be served, and what things cost where that is known."""
+
+    bench: Key = Field(examples=["buy-1"])
+    days: Several[Situation] = Field(min_length=1, max_length=MOST_DAYS, examples=[[SITUATION]])
+    stroke: StrokeForm = Field(default_factory=StrokeForm)
+    prices: dict[
+        Annotated[str, Field(max_length=80)], Annotated[float, Field(ge=0.0, le=10_000.0)]
+    ] = Field(default_factory=dict, max_length=100)
+    units: System = "imperial"
+
+
 @router.post("", summary="Ask which schools fit a day")
 async def post_today(
     session: CurrentSession, asked: TodayRequest, answering: CurrentAnswering
 ) -> TodayReading:
     """Those that fit, those that would with one change, those that are not for this and why."""
     thrown = await thrower(session, asked.stroke, asked.units)
-    tasks = {key: SchoolTask(key=key, day=asked.situation, **thrown) for key in SCHOOLS}
-    long = {key for key, school in SCHOOLS.items() if not school.suits(asked.situation)}
+    return await _today(asked.bench, asked.situation, thrown, answering)
+
+
+@router.post("/days", summary="Ask what to buy for several days")
+async def post_days(
+    session: CurrentSession, asked: DaysRequest, answering: CurrentAnswering
+) -> DaysReading:
+    """The cheapest set with which every day has a leader that serves it, from what is owned and
+    what a shop has; and which leader that is on each day."""
+    thrown = await thrower(session, asked.stroke, asked.units)
+    read = [
+        (day, await _today(f"{asked.bench}-{number}", day, thrown, answering))
+        for number, day in enumerate(asked.days)
+    ]
+    prices = {what[:1].lower() + what[1:]: price for what, price in asked.prices.items()}
+    return days_reading(tuple(read), prices, Units(asked.units))
+
+
+async def _today(
+    bench: str, day: Situation, thrown: dict[str, Any], answering: CurrentAnswering
+) -> TodayReading:
+    tasks = {key: SchoolTask(key=key, day=day, **thrown) for key in SCHOOLS}
+    long = {key for key, school in SCHOOLS.items() if not school.suits(day)}
     answers = await answering.all_worked_out(
-        {f"{asked.bench}-{key}": tasks[key] for key in tasks if key in long}
+        {f"{bench}-{key}": tasks[key] for key in tasks if key in long}
     )
     read_card = adapter_of(SchoolTask).validate_json
     at_once = [task.work() for key, task in tasks.items() if key not in long]

@@ -101,6 +101,7 @@ class CardsRequest(BatchRequest):
     paper: Paper = "a6"
     depth_table: bool = Field(default=False, description="on the cards, of rigs that sink")
     chain: bool = Field(default=False, description="on the cards, from the reel to the leader")
+    code: bool = Field(default=False, description="a side more with a QR code to share it by")
 
 
 @router.get("", summary="Who ties")
@@ -199,6 +200,7 @@ async def post_cards(
         paper=asked.paper,
         depth_table=asked.depth_table,
         chain=asked.chain,
+        code=asked.code,
         angler=angler,
     )
     kind = "labels" if asked.paper == "labels" else "tying card"

@@ -12,6 +12,7 @@ from pydantic import ValidationError
 
 from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.trade.leader import Joint, Leader, LevelPiece, TaperedPiece
+from nine_knots.core.trade.measured import Measured
 from nine_knots.core.trade.strand import Strand, TaperedStrand, TaperProfile
 
 JOINT = ("joint_kind", "joint_knot", "joint_upper_knot")
@@ -22,6 +23,9 @@ COLUMNS = (
     *("length_m", "diameter_m", "cut_butt_m", "cut_tip_m", *PROFILE),
 )
 WEAR = "wear"  # may be missing: a file from before it has new pieces
+BY = ("across_by", "modulus_by")
+MEASURED = tuple(f"{by}_{field}" for by in BY for field in Measured.model_fields)
+MORE = ("estimated", *MEASURED, WEAR)  # may be missing, each: what was not known then
 MOST_BYTES = 100_000
 
 
@@ -33,7 +37,7 @@ def write_csv(leader: Leader) -> str:
             mend="Export it as JSON.",
         )
     out = io.StringIO()
-    writer = csv.DictWriter(out, (*COLUMNS, WEAR), lineterminator="\n")
+    writer = csv.DictWriter(out, (*COLUMNS, *MORE), lineterminator="\n")
     writer.writeheader()
     for number, joint in enumerate(leader.joints):
         row: dict[str, Any] = {
@@ -53,6 +57,10 @@ def write_csv(leader: Leader) -> str:
 def _piece_row(piece: LevelPiece | TaperedPiece) -> dict[str, Any]:
     row: dict[str, Any] = {"form": piece.form, "role": piece.role, WEAR: piece.wear}
     row |= {name: getattr(piece.strand, name) for name in STRAND}
+    row["estimated"] = "yes" if piece.strand.estimated else ""
+    for by in BY:
+        measured = getattr(piece.strand, by)
+        row |= {f"{by}_{field}": getattr(measured, field, "") for field in Measured.model_fields}
     if isinstance(piece, LevelPiece):
         return row | {"length_m": piece.length_m, "diameter_m": piece.strand.diameter_m}
     row |= {"cut_butt_m": piece.cut_butt_m, "cut_tip_m": piece.cut_tip_m}
@@ -109,7 +117,12 @@ def _joint(row: dict[str, str]) -> Joint:
 
 
 def _piece(row: dict[str, str]) -> LevelPiece | TaperedPiece:
-    stuff = {name: row[name] or None for name in STRAND}
+    stuff: dict[str, Any] = {name: row[name] or None for name in STRAND}
+    stuff["estimated"] = row.get("estimated") == "yes"
+    for by in BY:
+        said = {field: row.get(f"{by}_{field}") or None for field in Measured.model_fields}
+        measured = any(said.values())
+        stuff[by] = Measured.model_validate(said, strict=False) if measured else None
     worn = row.get(WEAR) or "new"
     if row["form"] == "tapered":
         profile = TaperProfile.model_validate({name: row[name] for name in PROFILE}, strict=False)

@@ -22,12 +22,14 @@ from reportlab.platypus import (
     Table,
 )
 
+from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.base.patience import still_wanted
 from nine_knots.core.judge.remedies.depth_table import DepthTable
 from nine_knots.core.tell.evaluation import Evaluation
 from nine_knots.core.tell.sentence import sentence_text
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots import KNOTS
+from nine_knots.formats.leader_qr import qr_modules, qr_text
 from nine_knots.formats.pdf_style import BOLD, HAIR, INK, QUIET, TEXT, style
 from nine_knots.formats.text import xml
 from nine_knots.formats.tints import LIGHT, tint_of
@@ -37,18 +39,20 @@ FONTS = Path(__file__).parent / "fonts"
 EACH = "Each knot: wet, draw up smoothly without jerks, seat fully, tug, trim close."
 MOST_SHRUNK = 9  # pieces: a little too long is made to fit, a longer card runs on
 LABELS = (3, 8)  # across and down an A4 sheet
+CODE_MM, QUIET_ZONE = 78.0, 4
 SCALE = {"a6": 1.0, "sheet": 1.0, "a4": 1.45, "labels": 1.0}
 
 
 @dataclass(frozen=True)
 class Card:
-    """One leader to print: the design, what there is to read of it, its depth table and the
-    chain above it if asked."""
+    """One leader to print: the design, what there is to read of it, its depth table, the chain
+    above it and its code to share if asked."""
 
     design: Design
     evaluation: Evaluation
     table: DepthTable | None = None
     chain: bool = False
+    code: bool = False
 
 
 def _fonts() -> None:
@@ -73,6 +77,8 @@ def write_pdf(cards: tuple[Card, ...], paper: Paper) -> bytes:
         if len(card.evaluation.pieces) <= MOST_SHRUNK:
             made = [KeepInFrame(width, height, made, mode="shrink")]
         story += made
+        if card.code and paper != "labels":
+            story += [FrameBreak(), *_back(card, width, SCALE[paper])]
     document.build(story)
     return out.getvalue()
 
@@ -161,6 +167,37 @@ def _card(card: Card, width: float, scale: float) -> list[Flowable]:
     if design.notes:
         story.append(Paragraph(xml(design.notes), small))
     return story
+
+
+def _back(card: Card, width: float, scale: float) -> list[Flowable]:
+    """The card's other side: the code by which another angler takes the leader over."""
+    title = Paragraph(xml(card.design.title), style(11 * scale, bold=True, after=4))
+    how = "Scan it with Nine Knots: File, Scan a code. It opens of the nearest spools owned there."
+    try:
+        text = qr_text(card.design)
+    except FileRefused as refused:
+        return [title, Paragraph(xml(f"{refused.what} {refused.mend}"), style(8 * scale))]
+    across = min(width, CODE_MM * mm * scale)
+    return [title, _Code(qr_modules(text), across), Paragraph(how, style(8 * scale))]
+
+
+class _Code(Flowable):  # type: ignore[misc]
+    """A QR code as black squares, with its quiet zone of four."""
+
+    def __init__(self, modules: tuple[tuple[bool, ...], ...], across: float) -> None:
+        super().__init__()
+        self.modules, self.width, self.height = modules, across, across
+
+    def draw(self) -> None:
+        canvas, count = self.canv, len(self.modules) + 2 * QUIET_ZONE
+        each = self.width / count
+        canvas.setFillColor(HexColor("#000000"))
+        for row, squares in enumerate(self.modules):
+            for column, dark in enumerate(squares):
+                if dark:
+                    x = (column + QUIET_ZONE) * each
+                    y = self.height - (row + QUIET_ZONE + 1) * each
+                    canvas.rect(x, y, 1.02 * each, 1.02 * each, stroke=0, fill=1)
 
 
 def _ruled(scale: float) -> list[tuple[object, ...]]:

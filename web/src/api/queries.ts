@@ -56,13 +56,20 @@ export function useLowerRigs() {
 
 const AT_A_TIME = 24
 
-/** Saved leaders, last saved first, a page at a time. */
-export function useLeaders() {
+export interface LeadersSought {
+  q: string
+  label: string
+}
+const ALL: LeadersSought = { q: '', label: '' }
+
+/** Saved leaders, last saved first, a page at a time; all of them or those sought. */
+export function useLeaders(which: () => LeadersSought = () => ALL) {
   const settings = useSettings()
   const units = computed(() => settings.units)
+  const sought = computed(which)
   const pages = useInfiniteQuery({
-    queryKey: ['leaders', units],
-    queryFn: ({ pageParam }) => leadersAfter(units.value, pageParam),
+    queryKey: ['leaders', units, sought],
+    queryFn: ({ pageParam }) => leadersAfter(units.value, pageParam, sought.value),
     initialPageParam: '',
     getNextPageParam: (page) => page.next || undefined,
     placeholderData: (before) => before,
@@ -74,8 +81,9 @@ export function useLeaders() {
   }
 }
 
-async function leadersAfter(units: System, after: string) {
-  const asked = api.GET('/api/leaders', { params: { query: { units, after, limit: AT_A_TIME } } })
+async function leadersAfter(units: System, after: string, { q, label }: LeadersSought) {
+  const query = { units, after, q, label, limit: AT_A_TIME }
+  const asked = api.GET('/api/leaders', { params: { query } })
   const { headers } = (await asked).response
   const following = /<[^>]*[?&]after=([^&>]+)[^>]*>; rel="next"/.exec(headers.get('link') ?? '')
   return {
@@ -83,4 +91,12 @@ async function leadersAfter(units: System, after: string) {
     total: Number(headers.get('x-total-count')) || 0,
     next: following?.[1] ? decodeURIComponent(following[1]) : '',
   }
+}
+
+/** Labels in use, with how many leaders carry each. */
+export function useLabels() {
+  return useQuery({
+    queryKey: ['leaders', 'labels'],
+    queryFn: () => answered(api.GET('/api/leaders/labels')),
+  })
 }

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import DoOrWhyNot from '@/widgets/DoOrWhyNot.vue'
 import { useBench } from './useBench'
 import { useFiles } from './useFiles'
 
+const ShareCode = defineAsyncComponent(() => import('./ShareCode.vue'))
+const ScanCode = defineAsyncComponent(() => import('./ScanCode.vue'))
 const props = defineProps<{ busy: boolean; piecesShown: boolean }>()
 const emit = defineEmits<{ save: []; saveNew: []; pieces: [] }>()
 
@@ -11,6 +13,8 @@ const bench = useBench()
 const files = useFiles()
 const title = ref('')
 const picker = ref<HTMLInputElement>()
+const sharing = ref(false)
+const scanning = ref(false)
 
 watch(
   () => bench.design?.title,
@@ -40,8 +44,11 @@ function ghost() {
   bench.pinGhost(bench.ghost ? null : bench.design)
 }
 
-function file(command: 'json' | 'csv' | 'svg' | 'import' | 'new') {
+type Command = 'json' | 'csv' | 'svg' | 'import' | 'new' | 'share' | 'scan'
+function file(command: Command) {
   if (command === 'import') picker.value?.click()
+  else if (command === 'share') sharing.value = true
+  else if (command === 'scan') scanning.value = true
   else if (command === 'new') emit('saveNew')
   else void files.exportAs(command)
 }
@@ -87,6 +94,8 @@ function picked(event: Event) {
           <el-dropdown-item command="json" divided>Export as JSON</el-dropdown-item>
           <el-dropdown-item command="csv">Export as CSV table</el-dropdown-item>
           <el-dropdown-item command="svg">Export the strip as SVG</el-dropdown-item>
+          <el-dropdown-item command="share" divided>Share as a code (QR) …</el-dropdown-item>
+          <el-dropdown-item command="scan">Scan a code …</el-dropdown-item>
           <el-dropdown-item command="import" divided>Import JSON or CSV …</el-dropdown-item>
         </el-dropdown-menu>
       </template>
@@ -101,6 +110,8 @@ function picked(event: Event) {
       tabindex="-1"
       @change="picked"
     />
+    <ShareCode v-if="sharing" v-model="sharing" />
+    <ScanCode v-if="scanning" v-model="scanning" />
   </header>
 </template>
 

@@ -5,6 +5,7 @@ import { isTyping } from '@/widgets/isTyping'
 import { useCast } from './air/useCast'
 import BenchBar from './BenchBar.vue'
 import DamagedDraft from './DamagedDraft.vue'
+import DiffersNote from './DiffersNote.vue'
 import EmptyBench from './EmptyBench.vue'
 import LanesStage from './lanes/LanesStage.vue'
 import LeaderNotes from './LeaderNotes.vue'
@@ -68,6 +69,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 
 <template>
   <DamagedDraft />
+  <DiffersNote />
   <div v-if="bench.design && bench.evaluation" class="bench">
     <BenchBar
       :busy="saving.busy.value"

@@ -4,6 +4,7 @@ import { inWords, Refused } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
 import { useBench } from './useBench'
+import { useFitted } from './useFitted'
 
 const MOST_BYTES = 300_000
 
@@ -11,6 +12,7 @@ const MOST_BYTES = 300_000
 export function useFiles() {
   const bench = useBench()
   const settings = useSettings()
+  const fitted = useFitted()
 
   async function exportAs(kind: 'json' | 'csv' | 'svg') {
     if (!bench.design) return
@@ -32,7 +34,8 @@ export function useFiles() {
     if (!bench.design) return
     try {
       const design = await read(file, bench.design)
-      await bench.openDesign(design)
+      if (file.name.toLowerCase().endsWith('.csv')) await bench.openDesign(design)
+      else await fitted.open(design)
       notify(`“${design.title}” is on the bench, from ${file.name}. Undo brings the last one back.`)
     } catch (error) {
       notify(`${file.name}: ${inWords(error)}`, 'trouble')

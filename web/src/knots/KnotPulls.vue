@@ -5,6 +5,7 @@ import { useStock } from '@/api/queries'
 import { useSettings } from '@/settings/useSettings'
 import { option } from '@/widgets/option'
 import PickOne from '@/widgets/PickOne.vue'
+import StockPick from '@/widgets/StockPick.vue'
 import BeliefPicture from './BeliefPicture.vue'
 import PullTable from './PullTable.vue'
 import { usePulls, type Mischief } from './usePulls'
@@ -31,9 +32,6 @@ const MISCHIEF: { value: Mischief | typeof REAL; words: string }[] = [
   { value: REAL, words: 'a scale of yours at …' },
 ]
 const WET = [option(true, 'soaked'), option(false, 'dry')]
-const spoolOptions = computed(() =>
-  spools.value.map((row) => option(row.spool_id, `${row.title}, ${row.strength}`)),
-)
 const mine = computed(() => pulls.value?.tests ?? [])
 const beliefs = computed(() => pulls.value?.beliefs ?? [])
 watch(
@@ -83,7 +81,7 @@ function chosen(event: Event) {
     <form class="row pulls__form" @submit.prevent="keep">
       <label class="quiet">
         In
-        <PickOne v-model="spool" :options="spoolOptions" otherwise="…" />
+        <StockPick v-model="spool" label="The spool it is tied in" :rows="spools" />
       </label>
       <label class="quiet">
         <PickOne v-model="wet" label="How the line was" :options="WET" />

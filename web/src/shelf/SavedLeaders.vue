@@ -1,124 +1,103 @@
 <script setup lang="ts">
-import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { answered, api, type LeaderCard } from '@/api/client'
-import { keepAnswer } from '@/api/keepAnswer'
-import { useLeaders } from '@/api/queries'
-import { useBench } from '@/bench/useBench'
+import { refDebounced } from '@vueuse/core'
+import { computed, defineAsyncComponent, reactive, ref } from 'vue'
+import type { LeaderCard } from '@/api/client'
+import { useLabels, useLeaders } from '@/api/queries'
 import { longestOf } from '@/drawing/side'
-import { attempt } from '@/shell/attempt'
-import MiniStrip from '@/widgets/MiniStrip.vue'
+import SavedLeader from './SavedLeader.vue'
+import { useShelfActs } from './useShelfActs'
 
-const bench = useBench()
-const router = useRouter()
-const queries = useQueryClient()
-const { leaders, total, isSuccess, hasNextPage, isFetchingNextPage, fetchNextPage } = useLeaders()
-const removed = ref<LeaderCard | null>(null)
+/** Leaders kept over the seasons: found by anything in them, kept together by labels. */
+const LeaderHistory = defineAsyncComponent(() => import('./LeaderHistory.vue'))
+const ScanCode = defineAsyncComponent(() => import('@/bench/ScanCode.vue'))
+const QUIET_MS = 150
+const typed = ref('')
+const q = refDebounced(typed, QUIET_MS)
+const label = ref('')
+const { leaders, total, isSuccess, hasNextPage, isFetchingNextPage, fetchNextPage } = useLeaders(
+  () => ({ q: q.value.trim(), label: label.value }),
+)
+const { data: labels } = useLabels()
+const acts = useShelfActs()
 const longest = computed(() => longestOf(leaders.value))
+const chosen = reactive(new Set<string>())
+const history = ref<LeaderCard | null>(null)
+const scanning = ref(false)
+const picker = ref<HTMLInputElement>()
+const narrowed = computed(() => !!q.value.trim() || !!label.value)
 
-const anew = (work: () => Promise<unknown>) =>
-  attempt(async () => {
-    await work()
-    await queries.invalidateQueries({ queryKey: ['leaders'] })
-  })
-
-const open = (card: LeaderCard) =>
-  anew(async () => {
-    await bench.openLeader(card.leader_id)
-    await router.push('/')
-  })
-
-const compare = (card: LeaderCard) =>
-  anew(async () => {
-    const path = { leader_id: card.leader_id }
-    const found = await answered(api.GET('/api/leaders/{leader_id}', { params: { path } }))
-    bench.pinGhost(found.design)
-    await router.push('/')
-  })
-
-const takeOff = (card: LeaderCard) =>
-  anew(async () => {
-    const path = { leader_id: card.leader_id }
-    await answered(api.DELETE('/api/leaders/{leader_id}', { params: { path } }))
-    removed.value = card
-  })
-
-const keepRaw = (card: LeaderCard) =>
-  anew(() => {
-    const path = { kind: 'leader' as const, row_id: `${card.leader_id}.${card.revision}` }
-    const asked = { params: { path }, parseAs: 'blob' as const }
-    return keepAnswer(api.GET('/api/kept/damaged/{kind}/{row_id}', asked))
-  })
-
-const putBack = (card: LeaderCard) =>
-  anew(async () => {
-    const path = { leader_id: card.leader_id }
-    await answered(api.POST('/api/leaders/{leader_id}/restore', { params: { path } }))
-    removed.value = null
-  })
-
-const day = (iso: string) =>
-  new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
+function choose(card: LeaderCard, on: boolean) {
+  if (on) chosen.add(card.leader_id)
+  else chosen.delete(card.leader_id)
+}
+function picked(event: Event) {
+  const field = event.target as HTMLInputElement
+  const file = field.files?.[0]
+  if (file) void acts.takeFile(file)
+  field.value = ''
+}
 </script>
 
 <template>
   <section aria-labelledby="saved-title">
-    <h2 id="saved-title" class="saved">Saved leaders</h2>
-    <p v-if="removed" class="refusal row" role="status">
-      “{{ removed.title }}” is off the shelf.
-      <button class="do" type="button" @click="putBack(removed)">Put it back</button>
-    </p>
+    <header class="row saved">
+      <h2 id="saved-title">Saved leaders</h2>
+      <span class="grow" />
+      <button
+        v-if="chosen.size"
+        class="do do--main"
+        type="button"
+        @click="acts.asFile([...chosen])"
+      >
+        {{ chosen.size }} as one file
+      </button>
+      <button class="do" type="button" @click="picker?.click()">Take a file of leaders …</button>
+      <button class="do" type="button" @click="scanning = true">Scan a code …</button>
+      <input
+        ref="picker"
+        class="unseen"
+        type="file"
+        accept=".json"
+        aria-label="File of leaders"
+        tabindex="-1"
+        @change="picked"
+      />
+    </header>
+    <div class="row seek">
+      <label class="row">
+        <span class="quiet">Look for</span>
+        <el-input v-model="typed" placeholder="grayling 5X, blood, estuary" clearable />
+      </label>
+      <template v-if="labels?.length">
+        <button
+          v-for="one in [{ label: '', leaders: 0 }, ...labels]"
+          :key="one.label"
+          class="do do--plain label"
+          type="button"
+          :aria-pressed="label === one.label"
+          @click="label = one.label"
+        >
+          {{ one.label || 'all' }}
+          <span v-if="one.label" class="quiet figure">{{ one.leaders }}</span>
+        </button>
+      </template>
+      <span v-if="narrowed" class="quiet figure" role="status">{{ total }} found</span>
+    </div>
     <ul class="list">
-      <li v-for="card in leaders" :key="card.leader_id" class="card">
-        <div class="card__words">
-          <h3>
-            <template v-if="card.damaged">{{ card.title }}</template>
-            <button v-else class="card__open" type="button" @click="open(card)">
-              {{ card.title }}
-            </button>
-          </h3>
-          <p v-if="card.damaged" class="quiet">revision {{ card.revision }}</p>
-          <p v-else class="quiet">
-            {{ card.school }} · {{ card.length }} to {{ card.tippet }} · revision
-            {{ card.revision }},
-            {{ day(card.updated_at) }}
-          </p>
-          <p class="card__notes">{{ card.notes }}</p>
-        </div>
-        <p v-if="card.damaged" class="refusal">
-          Damaged. {{ card.damaged }} Nothing of it is lost, and the other leaders are untouched.
-        </p>
-        <MiniStrip v-else :outline="card.outline" :hung="card.hung" :longest-m="longest" />
-        <div class="card__acts">
-          <button
-            v-if="card.damaged"
-            class="do"
-            type="button"
-            :aria-label="`Keep as a file: ${card.title}`"
-            @click="keepRaw(card)"
-          >
-            Keep as a file
-          </button>
-          <button
-            v-else
-            class="do"
-            type="button"
-            :aria-label="`Compare: ${card.title}`"
-            @click="compare(card)"
-          >
-            Compare
-          </button>
-          <button
-            class="do do--plain"
-            type="button"
-            :aria-label="`Take off: ${card.title}`"
-            @click="takeOff(card)"
-          >
-            Take off
-          </button>
-        </div>
-      </li>
+      <SavedLeader
+        v-for="card in leaders"
+        :key="card.leader_id"
+        :card="card"
+        :longest-m="longest"
+        :chosen="chosen.has(card.leader_id)"
+        @choose="(on) => choose(card, on)"
+        @open="acts.open(card)"
+        @compare="acts.compare(card)"
+        @history="history = card"
+        @take-off="acts.takeOff(card)"
+        @keep-raw="acts.keepRaw(card)"
+        @label="(text) => acts.label(card, text)"
+      />
     </ul>
     <p v-if="hasNextPage" class="row more">
       <button class="do" type="button" :disabled="isFetchingNextPage" @click="fetchNextPage()">
@@ -126,9 +105,14 @@ const day = (iso: string) =>
       </button>
       <span class="quiet figure">{{ leaders.length }} of {{ total }}</span>
     </p>
-    <p v-if="isSuccess && !leaders.length" class="quiet">
+    <p v-if="isSuccess && !leaders.length && narrowed" class="quiet">
+      No saved leader is like that. Take a word away, or choose “all”.
+    </p>
+    <p v-else-if="isSuccess && !leaders.length" class="quiet">
       Nothing saved yet. Choose a school above, put its leader on the bench, and save it there.
     </p>
+    <LeaderHistory v-if="history" :card="history" @close="history = null" />
+    <ScanCode v-if="scanning" v-model="scanning" />
   </section>
 </template>
 
@@ -137,57 +121,26 @@ const day = (iso: string) =>
   margin-top: 34px;
 }
 
+.seek {
+  margin-top: 8px;
+}
+
+.seek .el-input {
+  width: 260px;
+}
+
+.label[aria-pressed='true'] {
+  border-color: var(--act);
+  background: var(--act-soft);
+}
+
 .list {
   margin: 10px 0 0;
   padding: 0;
   list-style: none;
 }
 
-.card {
-  display: grid;
-  grid-template-columns: minmax(240px, 2fr) minmax(200px, 3fr) auto;
-  align-items: center;
-  gap: 18px;
-  padding: 10px 0;
-  border-bottom: 1px solid var(--hair);
-}
-
 .more {
   margin-top: 12px;
-}
-
-.card__open {
-  padding: 0;
-  border: 0;
-  background: none;
-  color: var(--act);
-  font-size: 17px;
-  font-weight: 640;
-  text-align: left;
-  text-decoration: underline;
-  text-decoration-thickness: 1px;
-  text-underline-offset: 3px;
-  cursor: pointer;
-}
-
-.card__notes {
-  margin-top: 2px;
-  font-size: 14px;
-}
-
-.card__acts {
-  display: flex;
-  gap: 2px;
-}
-
-@media (max-width: 820px) {
-  .card {
-    grid-template-columns: 1fr;
-    gap: 8px;
-  }
-
-  .card__open {
-    min-height: 48px;
-  }
 }
 </style>

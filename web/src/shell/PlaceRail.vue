@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { inWords } from '@/api/problems'
 import type { Settings } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
@@ -9,6 +10,7 @@ import { notify } from './notify'
 import { useKeyListOpen } from './useKeyListOpen'
 import WhoDialog from './WhoDialog.vue'
 
+const route = useRoute()
 const settings = useSettings()
 const anglers = useAnglers()
 const keysOpen = useKeyListOpen()
@@ -42,7 +44,13 @@ function turnTheme() {
         />
       </svg>
     </div>
-    <RouterLink v-for="place in places" :key="place.name" :to="{ name: place.name }" class="go">
+    <RouterLink
+      v-for="place in places"
+      :key="place.name"
+      :to="{ name: place.name }"
+      class="go"
+      :class="{ 'go--here': route.name === place.name }"
+    >
       {{ place.words }}
     </RouterLink>
     <span class="grow" />
@@ -109,7 +117,8 @@ function turnTheme() {
   color: var(--ink);
 }
 
-.go.router-link-exact-active {
+.go.router-link-exact-active,
+.go--here {
   border-left-color: var(--act);
   color: var(--ink);
   font-weight: 640;
@@ -193,7 +202,8 @@ function turnTheme() {
     border-bottom: 3px solid transparent;
   }
 
-  .go.router-link-exact-active {
+  .go.router-link-exact-active,
+  .go--here {
     border-bottom-color: var(--act);
   }
 

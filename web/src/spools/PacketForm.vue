@@ -4,13 +4,15 @@ import { answered, api, type Schemas, type StockRow } from '@/api/client'
 import { useIntent } from '@/api/useIntent'
 import { useSettings } from '@/settings/useSettings'
 import CountField from '@/widgets/CountField.vue'
+import DayField from '@/widgets/DayField.vue'
 import MaterialField from '@/widgets/MaterialField.vue'
 import PlainField from '@/widgets/PlainField.vue'
 import ShelfDialog from './ShelfDialog.vue'
 import { useShelfForm } from './useShelfForm'
 
 type Form = Schemas['PacketForm']
-const props = defineProps<{ row: StockRow | null }>()
+const props = defineProps<{ row: StockRow | null; like: StockRow | null }>()
+const emit = defineEmits<{ another: [row: StockRow] }>()
 const open = defineModel<boolean>({ required: true })
 const settings = useSettings()
 const { refused, attempt, remove } = useShelfForm(() => (open.value = false))
@@ -25,17 +27,20 @@ const EMPTY = {
   tip: '',
   strength: '',
   count: 3,
+  bought: '',
 }
 const form = reactive({ ...EMPTY })
 
 watch(open, (shown) => {
   if (!shown) return
   refused.value = ''
-  Object.assign(form, EMPTY, props.row?.packet ?? {})
-  if (props.row) {
-    form.title = props.row.title
-    form.material = props.row.material as Form['material']
-    form.strength = props.row.labelled ? props.row.strength : ''
+  const row = props.row ?? props.like
+  Object.assign(form, EMPTY, row?.packet ?? {})
+  form.title = props.row?.title ?? ''
+  form.bought = props.row?.bought ?? ''
+  if (row) {
+    form.material = row.material as Form['material']
+    form.strength = row.labelled ? row.strength : ''
   }
 })
 
@@ -53,10 +58,11 @@ const save = () =>
   <ShelfDialog
     v-model="open"
     :title="row ? 'These knotless tapers' : 'Add knotless tapers'"
-    :spool-id="row?.spool_id"
+    :row="row"
     :refused="refused"
     @save="save"
     @remove="row && remove(row.spool_id)"
+    @another="row && emit('another', row)"
   >
     <MaterialField v-model="form.material" />
     <CountField v-model="form.count" label="How many" :min="0" :max="500" />
@@ -71,6 +77,7 @@ const save = () =>
     <PlainField v-model="form.tip_length" label="Level tip, how long" hint="2 ft" />
     <PlainField v-model="form.taper_length" label="Taper between, how long" hint="4 ft" />
     <PlainField v-model="form.strength" label="Label strength of the tip" hint="6 lb" />
-    <PlainField v-model="form.title" class="whole" label="Name (or leave it to us)" />
+    <PlainField v-model="form.title" label="Name (or leave it to us)" />
+    <DayField v-model="form.bought" label="Bought on, if known" />
   </ShelfDialog>
 </template>

@@ -1,28 +1,27 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { useSpoolUse } from './useShelfForm'
+import type { StockRow } from '@/api/client'
+import SpoolMore from './SpoolMore.vue'
 
-/** A form about one thing on the shelf of spools, with its refusal and its two ends. */
-const props = defineProps<{ title: string; spoolId: string | undefined; refused: string }>()
+/** A form about one thing on the shelf of spools, with its refusal, its ends, and all else of it. */
+defineProps<{ title: string; row: StockRow | null; refused: string }>()
 const open = defineModel<boolean>({ required: true })
-const known = computed(() => props.spoolId !== undefined)
-const { data: use } = useSpoolUse(() => (open.value ? props.spoolId : undefined))
-const emit = defineEmits<{ save: []; remove: [] }>()
+const emit = defineEmits<{ save: []; remove: []; another: [] }>()
 </script>
 
 <template>
-  <el-dialog v-model="open" :title="title" width="min(560px, 94vw)" append-to-body>
+  <el-dialog v-model="open" :title="title" width="min(620px, 94vw)" append-to-body top="6vh">
     <form class="form" @submit.prevent="emit('save')">
       <slot />
-      <p v-if="known && use" class="quiet whole">{{ use.words }}</p>
       <p v-if="refused" class="refusal whole" role="alert">{{ refused }}</p>
       <div class="row whole">
-        <button class="do do--main" type="submit">{{ known ? 'Keep' : 'Put on the shelf' }}</button>
-        <button v-if="known" class="do" type="button" @click="emit('remove')">
-          Take off the shelf
-        </button>
+        <button class="do do--main" type="submit">{{ row ? 'Keep' : 'Put on the shelf' }}</button>
+        <template v-if="row">
+          <button class="do" type="button" @click="emit('another')">Another like it</button>
+          <button class="do" type="button" @click="emit('remove')">Take off the shelf</button>
+        </template>
       </div>
     </form>
+    <SpoolMore v-if="row && open" :row="row" @merged="open = false" />
   </el-dialog>
 </template>
 

@@ -22,15 +22,17 @@ const size = computed(() => props.row.diameter.split(' · '))
       <SighterBands v-if="row.sighter" />
       <circle :r="OUTER + 2" class="rim" />
       <circle :r="HUB + ring" :class="fillOf(row.material, row.sighter)" />
+      <circle v-if="row.low" :r="OUTER - 2" class="low" />
       <circle :r="HUB" class="hub" />
       <text v-if="size[1]" y="5" class="x">{{ size[1] }}</text>
     </svg>
     <span class="unseen">{{ row.title }},</span>
     <span class="figure disc__size">{{ size[0] }}</span>
     <span class="unseen">,</span>
-    <span class="quiet figure">{{ row.left }}</span>
+    <span class="quiet figure">{{ row.left }}{{ row.low ? ', low' : '' }}</span>
     <span class="unseen">left, breaks at</span>
     <span class="quiet figure">{{ row.strength }}{{ row.labelled ? '' : ' est.' }}</span>
+    <span v-if="row.note" class="disc__note" :title="row.note">see to it</span>
   </button>
 </template>
 
@@ -67,6 +69,20 @@ const size = computed(() => props.row.diameter.split(' · '))
   font-size: 13px;
   font-weight: 640;
   text-anchor: middle;
+}
+
+.low {
+  fill: none;
+  stroke: var(--doubt);
+  stroke-width: 2;
+  stroke-dasharray: 4 4;
+}
+
+.disc__note {
+  padding: 0 6px;
+  border-left: 3px solid var(--doubt);
+  background: var(--doubt-soft);
+  font-size: var(--small);
 }
 
 .disc__size {

@@ -4,12 +4,14 @@ import { answered, api, type Schemas, type StockRow } from '@/api/client'
 import { useIntent } from '@/api/useIntent'
 import { useSettings } from '@/settings/useSettings'
 import MaterialField from '@/widgets/MaterialField.vue'
+import DayField from '@/widgets/DayField.vue'
 import PlainField from '@/widgets/PlainField.vue'
 import ShelfDialog from './ShelfDialog.vue'
 import { useShelfForm } from './useShelfForm'
 
 type Form = Schemas['SpoolForm']
-const props = defineProps<{ row: StockRow | null }>()
+const props = defineProps<{ row: StockRow | null; like: StockRow | null }>()
+const emit = defineEmits<{ another: [row: StockRow] }>()
 const open = defineModel<boolean>({ required: true })
 const settings = useSettings()
 const { refused, attempt, remove } = useShelfForm(() => (open.value = false))
@@ -19,18 +21,20 @@ const form = reactive({
   diameter: '',
   strength: '',
   left: '',
+  bought: '',
   sighter: false,
 })
 
 watch(open, (shown) => {
   if (!shown) return
-  const row = props.row
+  const row = props.row ?? props.like
   refused.value = ''
-  form.title = row?.title ?? ''
+  form.title = props.row?.title ?? ''
   form.material = (row?.material as Form['material']) ?? 'nylon-stiff'
   form.diameter = row && !row.estimated ? (row.diameter.split(' · ')[0] ?? '') : ''
   form.strength = row?.labelled ? row.strength : ''
   form.left = row?.left ?? ''
+  form.bought = props.row?.bought ?? ''
   form.sighter = row?.sighter ?? false
 })
 
@@ -54,10 +58,11 @@ const save = () =>
   <ShelfDialog
     v-model="open"
     :title="row ? 'This spool' : 'Add a spool'"
-    :spool-id="row?.spool_id"
+    :row="row"
     :refused="refused"
     @save="save"
     @remove="row && remove(row.spool_id)"
+    @another="row && emit('another', row)"
   >
     <MaterialField v-model="form.material" />
     <PlainField
@@ -67,7 +72,8 @@ const save = () =>
     />
     <PlainField v-model="form.left" label="Left on it" hint="25 yd or 25 m" />
     <PlainField v-model="form.strength" label="Label strength" hint="30 lb or 14 kg" />
-    <PlainField v-model="form.title" class="whole" label="Name (or leave it to us)" />
+    <PlainField v-model="form.title" label="Name (or leave it to us)" />
+    <DayField v-model="form.bought" label="Bought on, if known" />
     <label class="whole"
       ><input v-model="form.sighter" type="checkbox" /> Coloured as a sighter</label
     >

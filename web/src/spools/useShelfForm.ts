@@ -15,7 +15,7 @@ export function useSpoolUse(spoolId: () => string | undefined) {
   })
 }
 
-const OWNED = ['stock', 'kit', 'owned-kit']
+const OWNED = ['stock', 'kit', 'owned-kit', 'ledger', 'shopping', 'put-away']
 
 /** Adding, changing and removing what is owned, with refusals said in the form. */
 export function useShelfForm(close: () => void) {

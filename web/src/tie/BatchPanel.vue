@@ -1,51 +1,41 @@
 <script setup lang="ts">
-import { computed, reactive, ref } from 'vue'
-import { answered, api, type Design } from '@/api/client'
+import { computed } from 'vue'
+import { answered, api } from '@/api/client'
 import { useLeaders } from '@/api/queries'
 import { useAnswer } from '@/api/useAnswer'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
+import { attempt } from '@/shell/attempt'
+import { useLedger } from '@/spools/useLedger'
 import CardPrinter from './CardPrinter.vue'
+import { MOST, useBatch } from './useBatch'
 
 /** Several at one sitting: how many of this one and of those on the shelf, and what that takes. */
 const bench = useBench()
 const settings = useSettings()
+const ledger = useLedger()
+const { own, others, wanted, want, clear } = useBatch()
 const { leaders, hasNextPage, isFetchingNextPage, fetchNextPage } = useLeaders()
-const MOST = 20
-const own = ref(3)
-const others = reactive<Record<string, number>>({})
-const designs = reactive<Record<string, Design>>({})
 
 const shelf = computed(() =>
   leaders.value.filter((one) => one.leader_id !== bench.saved?.leader_id),
 )
-const wanted = computed(() => {
-  const mine = bench.design && own.value > 0 ? [{ design: bench.design, count: own.value }] : []
-  const rest = Object.entries(others).flatMap(([id, count]) => {
-    const design = designs[id]
-    return design && count > 0 ? [{ design, count }] : []
-  })
-  return [...mine, ...rest]
-})
 const { answer: batch } = useAnswer(
   () => (wanted.value.length ? { wanted: wanted.value, units: settings.units } : null),
   (body, { signal }) => answered(api.POST('/api/tying/batch', { body, signal })),
   { keep: true },
 )
 
-async function want(leader_id: string, event: Event) {
-  const count = counted(event)
-  if (!designs[leader_id] && count > 0) {
-    const params = { path: { leader_id } }
-    designs[leader_id] = (await answered(api.GET('/api/leaders/{leader_id}', { params }))).design
-  }
-  others[leader_id] = count
-}
 function counted(event: Event): number {
   const field = event.target as HTMLInputElement
   const count = Math.min(MOST, Math.max(0, Math.round(Number(field.value) || 0)))
   field.value = String(count)
   return count
+}
+
+async function allTied() {
+  await ledger.tied(wanted.value)
+  clear()
 }
 </script>
 
@@ -77,7 +67,7 @@ function counted(event: Event): number {
             :max="MOST"
             :value="others[one.leader_id] ?? 0"
             :aria-label="`How many of ${one.title}`"
-            @change="want(one.leader_id, $event)"
+            @change="attempt(() => want(one.leader_id, counted($event)))"
           />
           <span>{{ one.title }}</span>
         </li>
@@ -107,6 +97,12 @@ function counted(event: Event): number {
             </tr>
           </tbody>
         </table>
+        <p class="row batch__acts">
+          <button class="do" type="button" @click="allTied">
+            All tied: take it off the spools
+          </button>
+          <RouterLink class="do" to="/spools/buy">What to buy for it</RouterLink>
+        </p>
       </div>
       <p v-else class="quiet">Say how many, and see what the spools give.</p>
     </div>
@@ -169,6 +165,10 @@ th,
 td {
   padding: 4px 10px 4px 0;
   border-bottom: 1px solid var(--hair);
+}
+
+.batch__acts {
+  margin-top: 10px;
 }
 
 .short {

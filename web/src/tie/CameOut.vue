@@ -8,6 +8,7 @@ import { useIntent } from '@/api/useIntent'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
+import { useLedger } from '@/spools/useLedger'
 
 /** After the last step: the verdict for the leader as it came out, beside that of the design. */
 const props = defineProps<{ cameOut: string[] }>()
@@ -19,6 +20,9 @@ const router = useRouter()
 const tied = shallowRef<Design | null>(null)
 const measures = shallowRef<Measure[]>([])
 const trouble = ref('')
+const ledger = useLedger()
+/** Whether what was tied comes off its spools. */
+const takes = ref(true)
 
 async function workOut() {
   if (!bench.design) return
@@ -50,10 +54,22 @@ async function keep() {
     return
   }
   await queries.invalidateQueries({ queryKey: ['tyer'] })
+  await takeOff(planned)
   bench.pinGhost({ ...planned, title: `${planned.title.slice(0, 70)}, planned` })
   bench.put({ leader: tied.value.leader })
   emit('kept')
   void router.push('/')
+}
+
+const takeOff = async (design: Design) => {
+  if (takes.value) await ledger.tied([{ design, count: 1 }])
+}
+
+/** It was tied all the same. */
+async function leave() {
+  if (bench.design) await takeOff(bench.design)
+  emit('kept')
+  void router.push('/tie')
 }
 
 const before = (key: string) => bench.evaluation?.verdict.find((one) => one.key === key)
@@ -92,7 +108,8 @@ onMounted(workOut)
       </p>
       <div class="row">
         <button class="do do--main" type="button" @click="keep">Keep the true lengths</button>
-        <RouterLink class="do" to="/tie">Leave the design as it was</RouterLink>
+        <button class="do" type="button" @click="leave">Leave the design as it was</button>
+        <label><input v-model="takes" type="checkbox" /> Take it off the spools</label>
       </div>
     </template>
     <p v-else class="quiet" role="status">Working out what came of it …</p>

@@ -9,7 +9,7 @@ import { notify } from '@/shell/notify'
 import JobProgress from '@/widgets/JobProgress.vue'
 
 type Paper = 'a6' | 'a4' | 'sheet' | 'labels'
-type Choice = Paper | 'a6-depths' | 'a4-depths' | 'a6-chain'
+type Choice = Paper | 'a6-depths' | 'a4-depths' | 'a6-chain' | 'a6-code'
 
 /** Tying cards and wallet labels as PDF, of one leader or of a batch. */
 const props = defineProps<{ wanted: { design: Design; count: number }[] }>()
@@ -20,11 +20,17 @@ const PAPERS: { paper: Choice; words: string }[] = [
   { paper: 'a6-depths', words: 'A card each with its depth table, A6' },
   { paper: 'a4-depths', words: 'A sheet each with its depth table, A4' },
   { paper: 'a6-chain', words: 'A card each with the chain from the reel, A6' },
+  { paper: 'a6-code', words: 'A card each with a code to share on its back, A6' },
   { paper: 'sheet', words: 'Four cards on an A4 sheet' },
   { paper: 'labels', words: 'Labels for leader wallets, 24 on an A4 sheet' },
 ]
 
-const asked = shallowRef<{ paper: Paper; depth_table: boolean; chain: boolean } | null>(null)
+const asked = shallowRef<{
+  paper: Paper
+  depth_table: boolean
+  chain: boolean
+  code: boolean
+} | null>(null)
 const { answer, share, refused, stopped, stop } = useAnswer(
   () => asked.value && { ...asked.value, wanted: props.wanted, units: settings.units },
   (body, waiting) => job('/api/tying/cards', body, waiting),
@@ -32,7 +38,12 @@ const { answer, share, refused, stopped, stop } = useAnswer(
 
 function write(choice: Choice) {
   const [paper, more] = choice.split('-') as [Paper, string?]
-  asked.value = { paper, depth_table: more === 'depths', chain: more === 'chain' }
+  asked.value = {
+    paper,
+    depth_table: more === 'depths',
+    chain: more === 'chain',
+    code: more === 'code',
+  }
 }
 
 watch([answer, refused, stopped], () => {

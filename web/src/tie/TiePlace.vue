@@ -7,6 +7,7 @@ import MiniStrip from '@/widgets/MiniStrip.vue'
 import BatchPanel from './BatchPanel.vue'
 import CardPrinter from './CardPrinter.vue'
 import CutList from './CutList.vue'
+import TakeOff from './TakeOff.vue'
 import TyerLine from './TyerLine.vue'
 import './print.css'
 
@@ -43,6 +44,7 @@ const work = computed(() => bench.evaluation?.work)
         <h2 id="cut-title">Cut</h2>
         <CutList :rows="work.rows" />
         <TyerLine class="screen-only" />
+        <TakeOff class="screen-only" />
         <p v-if="bench.design.notes" class="tie__notes">{{ bench.design.notes }}</p>
         <section class="cautions" aria-label="Take care">
           <p v-for="caution in work.cautions" :key="caution">{{ caution }}</p>

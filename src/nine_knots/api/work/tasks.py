@@ -272,6 +272,7 @@ class CardsTask(_Heavy):
     paper: Paper
     depth_table: bool
     chain: bool
+    code: bool = False
     angler: Angler
 
     def work(self) -> bytes:
@@ -292,4 +293,4 @@ class CardsTask(_Heavy):
         if self.depth_table and way_of(design).followed:
             table = depth_table(design, angler, USUAL_ASK)
         reading = evaluate(design, angler.titles, angler.units, angler.tyer)
-        return Card(design, reading, table, self.chain)
+        return Card(design, reading, table, self.chain, self.code)

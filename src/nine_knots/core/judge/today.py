@@ -11,6 +11,7 @@ from nine_knots.core.base.words import begun, listed
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.proposing.fit import Proposal
+from nine_knots.core.judge.proposing.misses import Shortfall
 from nine_knots.core.judge.proposing.shop import propose_or_buy
 from nine_knots.core.judge.remedies.changes import changes, in_the_water, sought_for
 from nine_knots.core.judge.remedies.search import Try
@@ -44,7 +45,7 @@ class SchoolToday:
     ``words`` names why it fits, the one change with which it would do, or why it is not for this.
     ``off`` is how far its measures are from the middle of their bands, knots counted in; ``lacks``
     names the spools that others stand in for, ``buys`` what is not owned of a leader that the
-    shelf alone does not make.
+    shelf alone does not make, or not well.
     """
 
     key: str
@@ -83,18 +84,26 @@ def school_today(
     lacks = tuple(miss.wanted for miss in made.lacking)
 
     def came_out(
-        group: Group, words: str, design: Design, after: tuple[Measure, ...], cost: float = 0.0
+        group: Group,
+        words: str,
+        design: Design,
+        after: tuple[Measure, ...],
+        cost: float = 0.0,
+        wants: tuple[str, ...] = (),
     ) -> SchoolToday:
         off = _off(after, made) + cost + A_BUY * len(made.buys)
-        return SchoolToday(key, group, words, design, after, off, lacks, made.buys)
+        return SchoolToday(key, group, words, design, after, off, lacks, made.buys + wants)
 
     wrong = tuple(one for one in measures if one.standing != "right")
     bought = f"with {listed(list(made.buys))} bought" if made.buys else ""
     if bought and not wrong:
         return came_out("would do", bought, design, measures)
     missing = _not_stood_in(made, far_too=not wrong)
-    if missing:
-        return came_out("would do", missing, design, measures, A_CHANGE)
+    if missing is not None:
+        words = (
+            f"with {missing.wanted}, which the shelf lacks; {missing.nearest} is no match for it"
+        )
+        return came_out("would do", words, design, measures, A_CHANGE, (missing.wanted,))
     if not wrong:
         return came_out("fits this day", _why(measures, made), design, measures)
     for words, changed, after in bench.changed(made, wrong):
@@ -190,12 +199,12 @@ class _Bench:
         return None
 
 
-def _not_stood_in(made: Proposal, *, far_too: bool) -> str:
+def _not_stood_in(made: Proposal, *, far_too: bool) -> Shortfall | None:
     """What the shelf lacks and nothing stands in for: a bite piece, and one far from its like."""
     for miss in made.shortfalls:
         if (far_too and miss.far) or made.leader.pieces[miss.piece].role == "bite":
-            return f"with {miss.wanted}, which the shelf lacks; {miss.nearest} is no match for it"
-    return ""
+            return miss
+    return None
 
 
 def _off(measures: tuple[Measure, ...], made: Proposal) -> float:

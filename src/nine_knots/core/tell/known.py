@@ -4,9 +4,8 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import counted
 from nine_knots.core.judge.matters import SPOOL_OFF_M
 from nine_knots.core.judge.strength_known import LABEL_OFF, LAW_OFF
+from nine_knots.core.tell.measured import TWICE
 from nine_knots.core.trade.strand import Packet, Stock
-
-TWICE = 2.0  # standard deviations: nineteen times in twenty
 
 
 def known_words(item: Stock, units: Units) -> tuple[str, ...]:
@@ -14,13 +13,13 @@ def known_words(item: Stock, units: Units) -> tuple[str, ...]:
     strand, stuff = item.strand, item.strand.substance
     by = strand.across_by
     if by is not None and not isinstance(item, Packet):
-        off = _bare(units.finely(TWICE * by.off * item.strand.diameter_m))
+        off = units.within(TWICE * by.off * item.strand.diameter_m)
         across = f"Measured, {counted(by.readings, 'reading')}: "
         across += f"{units.finely(item.strand.diameter_m)} ± {off}."
     elif strand.estimated:
         across = "Its thickness is the usual one for its label."
     else:
-        off = _bare(units.finely(TWICE * SPOOL_OFF_M))
+        off = units.within(TWICE * SPOOL_OFF_M)
         across = f"Its thickness is as it was sold, ± {off}."
     if strand.strength_n is not None:
         holds = f"Its strength is by its label, ± {TWICE * LABEL_OFF:.0%}."
@@ -31,7 +30,3 @@ def known_words(item: Stock, units: Units) -> tuple[str, ...]:
     else:
         stiff = f"Its stiffness is that of {stuff.title}, ± {stuff.modulus_spread:.0%}."
     return across, holds, stiff
-
-
-def _bare(text: str) -> str:
-    return text.split(" ")[0]

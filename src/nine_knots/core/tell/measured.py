@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from math import exp, log
 
 from nine_knots.core.base.units import Units
+from nine_knots.core.base.units.factors import INCH_M
 from nine_knots.core.base.units.x_scale import x_of_diameter, x_to_a_tenth
 from nine_knots.core.base.words import counted
 from nine_knots.core.judge.measuring.droop import Bend
@@ -22,6 +23,7 @@ OVAL, UNEVEN = 0.05, 0.03  # shares from which they are worth a word [M]
 AS_SOLD = 0.02  # of a thickness: nearer, it is as its label says
 AS_USUAL = 0.1  # of a stiffness or a speed
 SET = 0.005  # of a length that stays stretched: more, and coils will stay too [M]
+TWICE = 2.0  # standard uncertainties: nineteen times in twenty
 TAP_C = 15.0  # of water in a jar
 
 
@@ -35,7 +37,7 @@ class Told:
 
 def across_told(found: Across, before: Strand, units: Units) -> Told:
     """How thick a strand is, beside what it was sold as."""
-    figure = f"{units.finely(found.mean_m)} ± {_bare(units.finely(found.off_m))}"
+    figure = f"{units.finely(found.mean_m)} ± {units.within(TWICE * found.off_m)}"
     places = "" if found.along_m == 0.0 else " at several places"
     said = [f"By {counted(found.readings, 'reading')}{places}. {_as_sold(found, before, units)}"]
     if found.oval > OVAL:
@@ -89,7 +91,7 @@ def stretch_told(found: Stiff, before: Strand) -> Told:
 
 def _stiffness(modulus: float, off: float, readings: int, stuff: Material) -> Told:
     usual = stuff.wet_modulus_pa
-    figure = f"{modulus / 1e9:.2f} GPa ± {100 * off:.0f} %"
+    figure = f"{modulus / 1e9:.2f} GPa ± {_percent(off)}"
     low, high = (usual * (1.0 + by * stuff.modulus_spread) / 1e9 for by in (-1.0, 1.0))
     said = f"By {counted(readings, 'reading')}. {stuff.title.capitalize()} has {low:.1f} to "
     said += f"{high:.1f} GPa wet: {_beside(modulus, usual, 'stiff')}."
@@ -99,7 +101,7 @@ def _stiffness(modulus: float, off: float, readings: int, stuff: Material) -> To
 def tip_told(found: Bend, line: FlyLine) -> Told:
     """How stiff a line's tip is, beside what one of its thickness usually is."""
     bare = line_profile(line.model_copy(update={"tip_bend_nm2": None, "tip_by": None}))
-    figure = f"{1e6 * found.bend_nm2:.1f} N·mm² ± {100 * found.off:.0f} %"
+    figure = f"{1e6 * found.bend_nm2:.1f} N·mm² ± {_percent(found.off)}"
     said = (
         f"By {counted(found.readings, 'reading')}: {_beside(found.bend_nm2, bare.tip_bend_nm2)} "
         "for a tip of this thickness. Butts are matched to it from now on."
@@ -111,9 +113,9 @@ def sinks_told(found: Sinks, fly: Fly, units: Units) -> Told:
     """How fast a fly sinks, beside the tables."""
     fluid = Fluid(density_kg_m3(TAP_C), viscosity_pa_s(TAP_C))
     body = fly_body(fly.model_copy(update={"sink_m_s": None, "sink_by": None}), fluid)
-    figure = f"{100 * found.speed_m_s:.0f} cm/s ± {100 * found.off:.0f} %"
+    figure = f"{100 * found.speed_m_s:.0f} cm/s ± {_percent(found.off)}"
     if units.system == "imperial":
-        figure = f"{found.speed_m_s / 0.0254:.1f} in/s ± {100 * found.off:.0f} %"
+        figure = f"{found.speed_m_s / INCH_M:.1f} in/s ± {_percent(found.off)}"
     said = [f"By {counted(found.readings, 'fall')}."]
     if body.weight_n > 0.0:
         by_tables = body.sink_m_s(fluid)
@@ -138,6 +140,10 @@ def weighed_told(found: Weighed, fly: Fly, units: Units) -> Told:
     return Told(units.fly_mass(found.mass_kg).text, tuple(said))
 
 
+def _percent(off: float) -> str:
+    return f"{100 * TWICE * off:.0f} %"
+
+
 def _beside(value: float, usual: float, what: str = "stiff") -> str:
     """``12 % stiffer than usual``."""
     off = log(value / usual)
@@ -147,7 +153,3 @@ def _beside(value: float, usual: float, what: str = "stiff") -> str:
         return f"{exp(off):.1f} times as {what} as usual"
     more = {"stiff": ("stiffer", "softer"), "fast": ("faster", "slower")}[what]
     return f"{abs(exp(off) - 1.0):.0%} {more[0] if off > 0.0 else more[1]} than usual"
-
-
-def _bare(text: str) -> str:
-    return text.split(" ")[0]

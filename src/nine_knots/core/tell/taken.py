@@ -56,7 +56,7 @@ def change_text(change: Change, packet: bool, units: Units) -> str:
     sign = "−" if change.change < 0.0 else "+"
     size = abs(change.change)
     if packet:
-        return f"{sign}{counted(round(size), 'taper')}"
+        return f"{sign}{round(size)} {'taper' if round(size) == 1 else 'tapers'}"
     return f"{sign}{units.on_spool(size).text}"
 
 

@@ -163,7 +163,7 @@ thead th {
 }
 
 .wide {
-  width: 144px;
+  width: 150px;
 }
 
 .size {

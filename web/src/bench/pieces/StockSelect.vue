@@ -1,22 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { PieceReading, StockRow } from '@/api/client'
-import PickOne from '@/widgets/PickOne.vue'
+import StockPick from '@/widgets/StockPick.vue'
 import { useBench } from '../useBench'
 
 /** The spool or packet a piece is made of; one no longer on the shelf still shows its name. */
 const props = defineProps<{ stock: StockRow[]; piece: PieceReading; label: string }>()
 const bench = useBench()
 const owned = computed(() => bench.design?.leader.pieces[props.piece.index]?.strand.spool_id ?? '')
-const groups = computed(() =>
-  [
-    { title: 'Spools', form: 'spool' },
-    { title: 'Knotless tapers', form: 'packet' },
-  ].flatMap(({ title, form }) => {
-    const rows = props.stock.filter((row) => row.form === form)
-    const options = rows.map((row) => ({ value: row.spool_id, words: row.title }))
-    return options.length ? [{ title, options }] : []
-  }),
+const otherwise = computed(() =>
+  props.piece.stock.endsWith(')') ? props.piece.stock : `${props.piece.stock} (not on the shelf)`,
 )
 
 const use = (spool_id: string) =>
@@ -24,10 +17,10 @@ const use = (spool_id: string) =>
 </script>
 
 <template>
-  <PickOne
+  <StockPick
     :label="label"
-    :groups="groups"
-    :otherwise="`${piece.stock} (not on the shelf)`"
+    :rows="stock"
+    :otherwise="otherwise"
     :model-value="owned"
     @update:model-value="use"
   />

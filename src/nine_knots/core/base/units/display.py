@@ -5,6 +5,7 @@ Every text reads back through ``parse`` to the same text.
 """
 
 from dataclasses import dataclass
+from math import ceil
 
 from nine_knots.core.base.quantity import Quantity, System
 from nine_knots.core.base.units import factors
@@ -84,6 +85,12 @@ class Units:
         if self.system == "metric":
             return f"{diameter_m * 1000:.3f} mm"
         return f"{diameter_m / factors.INCH_M:.4f}".lstrip("0") + " in"
+
+    def within(self, off_m: float) -> str:
+        """How far a diameter may be off, without its unit, to the last digit of ``finely``, rounded
+        up: ``.0001`` or ``0.002``."""
+        last_m = 1e-6 if self.system == "metric" else 1e-4 * factors.INCH_M
+        return self.finely(max(1, ceil(off_m / last_m - 1e-9)) * last_m).split(" ")[0]
 
     def tippet(self, diameter_m: float) -> Quantity:
         """A diameter with its X size where it has one: ``.006 in · 5X``."""

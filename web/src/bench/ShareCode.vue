@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { answered, api } from '@/api/client'
+import { inWords } from '@/api/problems'
+import { useSettings } from '@/settings/useSettings'
+import { useBench } from './useBench'
+
+/** The leader on the bench as a QR code, to be read off this screen or off its tying card. */
+const open = defineModel<boolean>({ required: true })
+const bench = useBench()
+const settings = useSettings()
+const body = computed(() => ({ design: bench.design!, units: settings.units }))
+const { data: picture, error } = useQuery({
+  queryKey: ['qr', body],
+  queryFn: () =>
+    answered<string>(api.POST('/api/sharing/qr', { body: body.value, parseAs: 'text' })),
+  enabled: computed(() => open.value && bench.design !== null),
+  retry: false,
+})
+const source = computed(
+  () => picture.value && `data:image/svg+xml,${encodeURIComponent(picture.value)}`,
+)
+</script>
+
+<template>
+  <el-dialog v-model="open" title="Share this leader" width="min(440px, 94vw)" append-to-body>
+    <p v-if="error" class="refusal" role="alert">{{ inWords(error) }}</p>
+    <template v-else>
+      <img v-if="source" class="code" :src="source" :alt="`QR code of ${bench.design?.title}`" />
+      <p>
+        Another angler scans it with Nine Knots (File, Scan a code) and has this leader of the
+        nearest spools of theirs. Its notes go with it, your name does not. Tie prints it on the
+        back of its card.
+      </p>
+      <a v-if="source" class="do" :href="source" :download="`${bench.design?.title}.svg`"
+        >Keep the picture</a
+      >
+    </template>
+  </el-dialog>
+</template>
+
+<style scoped>
+.code {
+  display: block;
+  width: 100%;
+  margin-bottom: 10px;
+}
+</style>

@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import { useStorage } from '@vueuse/core'
+import { computed, reactive } from 'vue'
+import { answered, api, type Situation } from '@/api/client'
+import { useAnswer } from '@/api/useAnswer'
+import { overhead, useCast } from '@/bench/air/useCast'
+import { useDayAtHand } from '@/bench/useDayAtHand'
+import { useAnglers } from '@/settings/useAnglers'
+import { useSettings } from '@/settings/useSettings'
+import { attempt } from '@/shell/attempt'
+
+/** Days ahead: the cheapest set of things to buy with which each has a leader that serves it. */
+const MOST_DAYS = 8
+const SAVED = 6
+const bench = `buy-${crypto.randomUUID().slice(0, 8)}`
+const settings = useSettings()
+const anglers = useAnglers()
+const cast = useCast()
+const { situation, sentence } = useDayAtHand()
+const kept = useStorage<Record<string, Situation[]>>('nine-knots.days-ahead', {})
+const mine = computed(() => anglers.front?.angler_id ?? '')
+const days = computed({
+  get: () => kept.value[mine.value] ?? [],
+  set: (list) => (kept.value = { ...kept.value, [mine.value]: list.slice(0, MOST_DAYS) }),
+})
+const prices = reactive<Record<string, number>>({})
+const same = (one: Situation, other: Situation) => JSON.stringify(one) === JSON.stringify(other)
+
+const add = (more: Situation[]) => {
+  const fresh = more.filter((one) => !days.value.some((day) => same(day, one)))
+  days.value = [...days.value, ...fresh]
+}
+const addSaved = () =>
+  attempt(async () => {
+    const cards = await answered(api.GET('/api/leaders', { params: { query: { limit: SAVED } } }))
+    const saved = await Promise.all(
+      cards
+        .filter((card) => !card.damaged)
+        .map((card) =>
+          answered(
+            api.GET('/api/leaders/{leader_id}', {
+              params: { path: { leader_id: card.leader_id } },
+            }),
+          ),
+        ),
+    )
+    add(saved.map((one) => one.design.situation))
+  })
+const drop = (at: number) => (days.value = days.value.filter((_, i) => i !== at))
+
+const { answer, refused, share } = useAnswer(
+  () =>
+    days.value.length
+      ? {
+          bench,
+          days: days.value,
+          stroke: overhead(cast.stroke),
+          prices: { ...prices },
+          units: settings.units,
+        }
+      : null,
+  (body, { signal }) => answered(api.POST('/api/today/days', { body, signal })),
+  { keep: true, quiet: 300 },
+)
+
+function price(what: string, event: Event) {
+  const value = Number((event.target as HTMLInputElement).value.replace(',', '.'))
+  if (value > 0) prices[what] = Math.min(10_000, value)
+  else delete prices[what]
+}
+</script>
+
+<template>
+  <section class="ahead" aria-labelledby="ahead-title">
+    <header class="row">
+      <h2 id="ahead-title" class="grow">For days ahead</h2>
+      <button
+        class="do"
+        type="button"
+        :disabled="!situation || days.length >= MOST_DAYS"
+        :title="sentence"
+        @click="situation && add([situation])"
+      >
+        Add the day on the bench
+      </button>
+      <button class="do" type="button" :disabled="days.length >= MOST_DAYS" @click="addSaved">
+        Add the days of saved leaders
+      </button>
+    </header>
+    <p v-if="!days.length" class="quiet">
+      Add the days you mean to fish, eight at most: what is the least to buy so that each has a
+      leader that serves it is worked out over all the schools at once.
+    </p>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <p v-if="answer && days.length" class="ahead__words" role="status">{{ answer.words }}</p>
+    <p v-else-if="share !== null" class="quiet" role="status">
+      Building, casting and fishing every school for each day …
+    </p>
+    <template v-if="days.length">
+      <ul v-if="answer?.buy.length" class="buys">
+        <li v-for="line in answer.buy" :key="line.what">
+          <b>{{ line.what }}</b>
+          <span class="quiet">{{ line.words }}</span>
+          <label class="quiet row"
+            >price
+            <input
+              class="pick figure price"
+              inputmode="decimal"
+              :value="prices[line.what] ?? ''"
+              :aria-label="`Price of ${line.what}`"
+              placeholder="if known"
+              @change="price(line.what, $event)"
+            />
+          </label>
+        </li>
+      </ul>
+      <ol class="days">
+        <li v-for="(_, at) in days" :key="at">
+          <span>
+            {{ answer?.days[at]?.sentence ?? '…' }}
+            <b v-if="answer?.days[at]" class="day__words">{{ answer.days[at]!.words }}</b>
+          </span>
+          <button
+            class="link"
+            type="button"
+            :aria-label="`Leave out day ${at + 1}`"
+            @click="drop(at)"
+          >
+            leave out
+          </button>
+        </li>
+      </ol>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.ahead {
+  margin-top: 30px;
+}
+
+.ahead__words {
+  margin: 8px 0;
+  font-weight: 640;
+}
+
+.buys {
+  margin: 0 0 12px;
+  padding: 0;
+  list-style: none;
+}
+
+.buys li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  padding: 5px 0;
+  border-top: 1px solid var(--hair);
+}
+
+.buys li .quiet:nth-child(2) {
+  flex: 1;
+}
+
+.price {
+  width: 96px;
+}
+
+.days {
+  margin: 0;
+  padding-left: 24px;
+}
+
+.days li {
+  padding: 5px 0;
+  border-top: 1px solid var(--hair);
+}
+
+.day__words {
+  display: block;
+  font-weight: 520;
+}
+
+@media print {
+  .do,
+  .link,
+  .price {
+    display: none;
+  }
+}
+</style>

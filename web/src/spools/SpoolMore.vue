@@ -1,0 +1,149 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { answered, api, type StockRow } from '@/api/client'
+import { useStock } from '@/api/queries'
+import { inWords } from '@/api/problems'
+import { useIntent } from '@/api/useIntent'
+import { useSettings } from '@/settings/useSettings'
+import { notify } from '@/shell/notify'
+import { option } from '@/widgets/option'
+import PickOne from '@/widgets/PickOne.vue'
+import StockPick from '@/widgets/StockPick.vue'
+import LedgerList from './LedgerList.vue'
+import { useLedger } from './useLedger'
+import { useSpoolUse } from './useShelfForm'
+
+/** All else about a spool or packet: how it is known, where it is used, what came on and off it. */
+const props = defineProps<{ row: StockRow }>()
+const emit = defineEmits<{ merged: [] }>()
+const settings = useSettings()
+const ledger = useLedger()
+const { data: stock } = useStock()
+const { data: use } = useSpoolUse(() => props.row.spool_id)
+const once = useIntent()
+const amount = ref('')
+const words = ref('')
+const refused = ref('')
+const WHYS = [
+  option('lost' as const, 'lost or thrown away'),
+  option('renewed' as const, 'tippet renewed'),
+  option('given' as const, 'given away'),
+]
+const why = ref<(typeof WHYS)[number]['value']>('lost')
+const others = computed(() =>
+  (stock.value ?? []).filter(
+    (one) =>
+      one.spool_id !== props.row.spool_id &&
+      one.form === props.row.form &&
+      one.material === props.row.material &&
+      one.sighter === props.row.sighter,
+  ),
+)
+
+async function said(work: () => Promise<unknown>) {
+  refused.value = ''
+  try {
+    await work()
+  } catch (error) {
+    refused.value = inWords(error)
+  }
+}
+
+const takeOff = () =>
+  said(async () => {
+    await ledger.taken({
+      spool_id: props.row.spool_id,
+      amount: amount.value,
+      why: why.value,
+      words: words.value,
+    })
+    amount.value = words.value = ''
+    emit('merged')
+  })
+
+const putTogether = (other: string) =>
+  said(async () => {
+    const body = { other, units: settings.units }
+    const path = { spool_id: props.row.spool_id }
+    const made = await once({ ...body, ...path }, (header) =>
+      answered(api.POST('/api/stock/{spool_id}/ends', { params: { path, header }, body })),
+    )
+    await ledger.moved()
+    notify(`Put together: ${made.left} on ${made.title}. Undo it under “Come and gone”.`)
+    emit('merged')
+  })
+</script>
+
+<template>
+  <section class="more" :aria-label="`More of ${row.title}`">
+    <p v-if="row.note" class="poor">{{ row.note }}</p>
+    <p class="quiet">
+      {{ row.known.join(' ') }}
+      <RouterLink
+        v-if="row.form === 'spool'"
+        :to="{ path: '/spools/measure', query: { of: row.spool_id } }"
+        >Measure it</RouterLink
+      >
+    </p>
+    <p v-if="use" class="quiet">{{ use.words }}</p>
+    <form class="row" @submit.prevent="takeOff">
+      <span class="quiet">Take off</span>
+      <input
+        v-model="amount"
+        class="pick figure more__amount"
+        aria-label="How much to take off"
+        :placeholder="row.form === 'packet' ? '1' : settings.units === 'metric' ? '60 cm' : '2 ft'"
+      />
+      <PickOne v-model="why" class="more__why" label="Why" :options="WHYS" />
+      <input
+        v-model="words"
+        class="pick more__words"
+        aria-label="Words to it"
+        placeholder="words to it"
+      />
+      <button class="do" type="submit" :disabled="!amount.trim()">Take it off</button>
+    </form>
+    <p v-if="others.length" class="row">
+      <span class="quiet">Another end of the same?</span>
+      <StockPick
+        class="more__other"
+        label="Put this one’s rest on it"
+        :rows="others"
+        :model-value="''"
+        placeholder="put its rest on this one"
+        @update:model-value="putTogether"
+      />
+    </p>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <h3>Come and gone</h3>
+    <LedgerList :spool-id="row.spool_id" :most="5" />
+  </section>
+</template>
+
+<style scoped>
+.more {
+  display: grid;
+  gap: 10px;
+  margin-top: 16px;
+  padding-top: 14px;
+  border-top: 1px solid var(--hair);
+}
+
+.more__amount {
+  width: 84px;
+}
+
+.more__why {
+  width: auto;
+}
+
+.more__words {
+  flex: 1;
+  width: auto;
+  min-width: 120px;
+}
+
+.more__other {
+  width: 260px;
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { useSettings } from '@/settings/useSettings'
+import MeasuredSays from './MeasuredSays.vue'
+import ReadingFields from './ReadingFields.vue'
+import { useMeasure } from './useMeasure'
+
+/** Droop: a length clamped level, and how far its end falls. */
+const props = defineProps<{ ofId: string; of: 'spool' | 'line' }>()
+const settings = useSettings()
+const empty = () => ['', '', '', '']
+const length = ref('')
+const drops = ref(empty())
+watch(
+  () => props.ofId,
+  () => {
+    length.value = ''
+    drops.value = empty()
+  },
+)
+const measure = useMeasure('droop', () =>
+  props.ofId && length.value.trim() && drops.value.some((one) => one.trim())
+    ? { of_id: props.ofId, of: props.of, length: length.value, drops: drops.value }
+    : null,
+)
+const { answer, refused, trouble, busy } = measure
+
+async function keep() {
+  if (await measure.keep()) drops.value = empty()
+}
+</script>
+
+<template>
+  <p class="quiet measure__how">
+    Clamp a straight length level at a table’s edge and read how far its end hangs below the edge, a
+    fifth to a half of the length. Turn it a quarter round between readings, so that its set does
+    not count. Soak nylon a quarter of an hour first: it is cast wet, and softer than dry.
+  </p>
+  <div class="measure__fields">
+    <label class="quiet measure__one">
+      Free length
+      <input
+        v-model="length"
+        class="pick figure"
+        :placeholder="settings.units === 'metric' ? '12 cm' : '5 in'"
+      />
+    </label>
+    <ReadingFields
+      v-model="drops"
+      label="Its end falls by"
+      :hint="settings.units === 'metric' ? '3.5 cm' : '1¼ in'"
+    />
+  </div>
+  <MeasuredSays v-bind="{ ofId, answer, refused, trouble, busy }" @keep="keep" />
+</template>
