@@ -13,6 +13,7 @@ from playwright.sync_api import sync_playwright
 from bench import casts, waters
 from bench.finding import finding
 from bench.laps import laps, row
+from bench.shelf import shelf
 from bench.strain import strain
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.evaluation import evaluate
@@ -124,6 +125,7 @@ def main() -> None:
         try:
             over_http(running.url)
             strain(running.url)
+            shelf(running.url)
         finally:
             running.stop()
 

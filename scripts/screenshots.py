@@ -10,7 +10,7 @@ from pathlib import Path
 import httpx
 from playwright.sync_api import Page, expect, sync_playwright
 
-from tests.browser.conftest import CHROMIUM_FLAGS, cord, joint, open_from_shelf, piece
+from tests.browser.conftest import CHROMIUM_FLAGS, cord, joint, open_from_shelf, pick_spool, piece
 from tests.running import PROJECT, Running
 
 FOLDER = PROJECT / "docs" / "screenshots"
@@ -32,7 +32,7 @@ def bench_night(page: Page) -> None:
     """By night, a hinge made and the leader as it was behind it."""
     open_from_shelf(page, "Night pool")
     page.get_by_role("button", name="Pin as ghost").click()
-    page.get_by_label("Spool of piece 3").select_option(label="Mist soft .007 in · 4X")
+    pick_spool(page, "Spool of piece 3", "Mist soft .007 in · 4X")
     page.get_by_label("Length of piece 4").fill("24 in")
     page.get_by_label("Length of piece 4").press("Enter")
     piece(page, 3).click()

@@ -152,6 +152,14 @@ def cord(page: Page, name: str) -> Locator:
     return page.get_by_label("The verdict").locator(".cord").filter(has=heading)
 
 
+def pick_spool(within: Page | Locator, label: str, name: str) -> None:
+    """Pick a spool by typing its name."""
+    box = within.get_by_role("combobox", name=label, exact=True)
+    box.click()
+    box.page.keyboard.type(name)
+    box.page.get_by_role("option", name=re.compile(f"^{re.escape(name)}")).click()
+
+
 def typed(page: Page, label: str, text: str) -> None:
     """Type into a field and hand it on."""
     field = page.get_by_role("textbox", name=label, exact=True)

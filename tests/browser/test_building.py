@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import cord, joint, piece, pieces, tab_to, title
+from tests.browser.conftest import cord, joint, pick_spool, piece, pieces, tab_to, title
 
 
 def drag(page: Page, what, by_px: float) -> None:
@@ -26,10 +26,10 @@ def test_with_the_mouse(page):
         expect(pieces(page)).to_have_count(count)
     bar = page.get_by_label("What is selected")
     piece(page, 2).click()
-    bar.get_by_label("Spool", exact=True).select_option(label="Amber stiff .0125 in")
+    pick_spool(bar, "Spool", "Amber stiff .0125 in")
     expect(piece(page, 2)).to_have_accessible_name(re.compile(r"\.0125 in, Amber stiff"))
     piece(page, 3).click()
-    bar.get_by_label("Spool", exact=True).select_option(label="Mist soft .0095 in")
+    pick_spool(bar, "Spool", "Mist soft .0095 in")
     expect(piece(page, 3)).to_have_accessible_name(re.compile("Mist soft"))
 
     joint(page, 1).click()
@@ -135,8 +135,7 @@ def test_a_hinge_is_seen_on_strip_lane_and_cord(page):
         page.keyboard.press("ArrowDown")
     expect(cord(page, "Match")).not_to_contain_text("steps evenly")
     page.keyboard.press("ArrowRight")
-    rows = page.get_by_label("Spool of piece 2")
-    rows.select_option(label="Mist soft .004 in · 7X")
+    pick_spool(page, "Spool of piece 2", "Mist soft .004 in · 7X")
     expect(cord(page, "Match")).to_contain_text("too little")
     expect(page.locator(".lanes .flag text").first).to_have_text("hinge")
     expect(joint(page, 1)).to_have_accessible_name(re.compile("hinge"))

@@ -165,7 +165,7 @@ def test_how_sure_it_is_and_what_matters(page):
     expect(stage).to_contain_text("It is on the brink.", timeout=30_000)
     expect(stage).to_contain_text("Most of the doubt")
     expect(stage).to_contain_text("Piece 6:")
-    expect(stage).to_contain_text("Put a micrometer on piece")
+    expect(stage).to_contain_text("Measure your Amber stiff")
     reach = stage.get_by_role("region", name="How surely it reaches the zone")
     expect(reach).to_contain_text("32 of 32 tries keep clear of the bed", timeout=30_000)
     supposed = stage.get_by_role("region", name="What if")

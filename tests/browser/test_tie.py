@@ -64,6 +64,8 @@ def test_lengths_by_arm_and_a_batch_against_the_shelf(page):
     height.press("Enter")
     expect(page.get_by_text("By arm:")).to_have_count(0)
     batch = page.get_by_label("A batch at one sitting")
+    batch.get_by_label("How many of this leader").fill("3")
+    batch.get_by_label("How many of this leader").press("Tab")
     expect(batch.get_by_role("status")).to_have_text("The shelf has it all.")
     batch.get_by_label("How many of this leader").fill("20")
     batch.get_by_label("How many of this leader").press("Tab")

@@ -27,8 +27,9 @@ from nine_knots.core.base.units import (
 from nine_knots.core.base.words import counted, listed
 from nine_knots.core.judge.ageing import age_words
 from nine_knots.core.tell.known import known_words
-from nine_knots.core.tell.taken import is_low, short_words
+from nine_knots.core.tell.taken import is_low, left_words, short_words
 from nine_knots.core.trade.as_sold import bought_profile, labelled_diameter_m
+from nine_knots.core.trade.ledger import held_by
 from nine_knots.core.trade.materials import MATERIALS, MaterialKey
 from nine_knots.core.trade.strand import (
     MOST_LEFT_M,
@@ -204,8 +205,11 @@ def _row(item: Stock, units: Units, lying: Lying) -> StockRow:
 
 def _note(item: Stock, units: Units, lying: Lying) -> str:
     over = {key: more for key, more in lying.over.items() if key == item.spool_id}
-    old = age_words(item, lying.today)
-    renew = f"Time to renew: {old}." if old else ""
+    why = [age_words(item, lying.today)]
+    if held_by(item) > 0.0 and is_low(item, lying.usual.get(item.spool_id)):
+        why.append(f"{left_words(item, units)} left")
+    said = "; ".join(filter(None, why))
+    renew = f"Time to renew: {said}." if said else ""
     return f"{short_words(over, {item.spool_id: item}, units).strip()} {renew}".strip()
 
 

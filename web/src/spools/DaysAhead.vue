@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core'
 import { computed, reactive } from 'vue'
-import { answered, api, type Situation } from '@/api/client'
+import { useRouter } from 'vue-router'
+import { answered, api, type Schemas, type Situation } from '@/api/client'
 import { useAnswer } from '@/api/useAnswer'
 import { overhead, useCast } from '@/bench/air/useCast'
+import { useBench } from '@/bench/useBench'
 import { useDayAtHand } from '@/bench/useDayAtHand'
 import { useAnglers } from '@/settings/useAnglers'
 import { useSettings } from '@/settings/useSettings'
@@ -12,7 +14,9 @@ import { attempt } from '@/shell/attempt'
 /** Days ahead: the cheapest set of things to buy with which each has a leader that serves it. */
 const MOST_DAYS = 8
 const SAVED = 6
-const bench = `buy-${crypto.randomUUID().slice(0, 8)}`
+const asker = `buy-${crypto.randomUUID().slice(0, 8)}`
+const bench = useBench()
+const router = useRouter()
 const settings = useSettings()
 const anglers = useAnglers()
 const cast = useCast()
@@ -27,8 +31,9 @@ const prices = reactive<Record<string, number>>({})
 const same = (one: Situation, other: Situation) => JSON.stringify(one) === JSON.stringify(other)
 
 const add = (more: Situation[]) => {
-  const fresh = more.filter((one) => !days.value.some((day) => same(day, one)))
-  days.value = [...days.value, ...fresh]
+  const all = [...days.value]
+  for (const one of more) if (!all.some((day) => same(day, one))) all.push(one)
+  days.value = all
 }
 const addSaved = () =>
   attempt(async () => {
@@ -52,7 +57,7 @@ const { answer, refused, share } = useAnswer(
   () =>
     days.value.length
       ? {
-          bench,
+          bench: asker,
           days: days.value,
           stroke: overhead(cast.stroke),
           prices: { ...prices },
@@ -62,6 +67,13 @@ const { answer, refused, share } = useAnswer(
   (body, { signal }) => answered(api.POST('/api/today/days', { body, signal })),
   { keep: true, quiet: 300 },
 )
+
+const put = (day: Situation, card: Schemas['TodayCard']) =>
+  attempt(async () => {
+    if (!card.leader) return
+    await bench.openDesign({ title: card.title, notes: '', situation: day, leader: card.leader })
+    await router.push('/')
+  })
 
 function price(what: string, event: Event) {
   const value = Number((event.target as HTMLInputElement).value.replace(',', '.'))
@@ -115,19 +127,30 @@ function price(what: string, event: Event) {
         </li>
       </ul>
       <ol class="days">
-        <li v-for="(_, at) in days" :key="at">
-          <span>
-            {{ answer?.days[at]?.sentence ?? '…' }}
-            <b v-if="answer?.days[at]" class="day__words">{{ answer.days[at]!.words }}</b>
-          </span>
-          <button
-            class="link"
-            type="button"
-            :aria-label="`Leave out day ${at + 1}`"
-            @click="drop(at)"
-          >
-            leave out
-          </button>
+        <li v-for="(day, at) in days" :key="at">
+          <div class="day">
+            <span>
+              {{ answer?.days[at]?.sentence ?? '…' }}
+              <b v-if="answer?.days[at]" class="day__words">{{ answer.days[at]!.words }}</b>
+            </span>
+            <button
+              v-if="answer?.days[at]?.card"
+              class="link"
+              type="button"
+              :aria-label="`Put the leader of day ${at + 1} on the bench`"
+              @click="put(day, answer.days[at]!.card!)"
+            >
+              to the bench
+            </button>
+            <button
+              class="link"
+              type="button"
+              :aria-label="`Leave out day ${at + 1}`"
+              @click="drop(at)"
+            >
+              leave out
+            </button>
+          </div>
         </li>
       </ol>
     </template>
@@ -173,8 +196,22 @@ function price(what: string, event: Event) {
 }
 
 .days li {
-  padding: 5px 0;
+  padding: 6px 0;
   border-top: 1px solid var(--hair);
+}
+
+.day {
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+}
+
+.day > :first-child {
+  flex: 1;
+}
+
+.day .link {
+  white-space: nowrap;
 }
 
 .day__words {

@@ -10,6 +10,7 @@ import { option } from '@/widgets/option'
 import PickOne from '@/widgets/PickOne.vue'
 import StockPick from '@/widgets/StockPick.vue'
 import LedgerList from './LedgerList.vue'
+import { useMeasurements } from './measure/useMeasure'
 import { useLedger } from './useLedger'
 import { useSpoolUse } from './useShelfForm'
 
@@ -20,6 +21,7 @@ const settings = useSettings()
 const ledger = useLedger()
 const { data: stock } = useStock()
 const { data: use } = useSpoolUse(() => props.row.spool_id)
+const { data: measured } = useMeasurements(() => props.row.spool_id)
 const once = useIntent()
 const amount = ref('')
 const words = ref('')
@@ -115,6 +117,14 @@ const putTogether = (other: string) =>
       />
     </p>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <template v-if="measured?.length">
+      <h3>Measured</h3>
+      <ul class="more__measured">
+        <li v-for="(one, i) in measured.slice(0, 3)" :key="i">
+          <span class="quiet figure">{{ one.day }}</span> {{ one.words }}
+        </li>
+      </ul>
+    </template>
     <h3>Come and gone</h3>
     <LedgerList :spool-id="row.spool_id" :most="5" />
   </section>
@@ -141,6 +151,13 @@ const putTogether = (other: string) =>
   flex: 1;
   width: auto;
   min-width: 120px;
+}
+
+.more__measured {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  font-size: 14px;
 }
 
 .more__other {

@@ -5,7 +5,7 @@ import OwnedShelf from './OwnedShelf.vue'
 
 /** What is owned: on the shelf, measured, come and gone, to be bought. */
 const PARTS = [
-  { key: '', words: 'On the shelf', shows: OwnedShelf },
+  { key: '', words: 'Owned', shows: OwnedShelf },
   {
     key: 'measure',
     words: 'Measure',

@@ -41,6 +41,7 @@ const shown = computed(() => (known.value ? picked.value : (props.otherwise ?? '
   <el-select
     class="stock-pick"
     filterable
+    default-first-option
     :aria-label="label"
     :model-value="shown"
     :filter-method="(text: string) => (sought = text)"
@@ -68,6 +69,11 @@ const shown = computed(() => (known.value ? picked.value : (props.otherwise ?? '
 </template>
 
 <style>
+.stock-pick .el-select__wrapper {
+  gap: 2px;
+  padding: 4px 8px;
+}
+
 .grid .stock-pick .el-select__wrapper {
   gap: 2px;
   min-height: 27px;

@@ -22,7 +22,7 @@ SURE, BRINK = 0.95, 0.6  # chances of opening from which one is sure, and below 
 NOTHING = 0.02  # of a reserve, of what holds: less is nothing to speak of
 SOURCES: dict[Source, tuple[str, str]] = {
     "lengths": ("{tied} more or less as you tie it", "tell what the pieces came out at"),
-    "spools": ("spools off by {off}", "measure {piece}: it decides"),
+    "spools": ("spools off by {off}", "measure {piece}"),
     "stroke": ("one cast unlike the next", "practice: nothing measures it away"),
     "own speed": ("how fast you throw", "tell how a few of your casts landed"),
     "fly": ("how this fly catches the air", "time it falling indoors"),
@@ -136,7 +136,10 @@ def _settle(doubts: tuple[DoubtReading, ...], found: Matters) -> str:
     first = doubts[0]
     if found.opens >= SURE or found.opens <= 1.0 - SURE:
         return f"It is sure enough; what doubt there is, is mostly {first.title.lower()}."
-    return f"Most of the doubt, {first.text}, is {first.title.lower()}. {first.settle}"
+    decides = first.settle
+    if found.doubts[0].source == "spools":
+        decides = f"{decides.removesuffix('.')}: it decides."
+    return f"Most of the doubt, {first.text}, is {first.title.lower()}. {decides}"
 
 
 def _longer(units: Units) -> str:

@@ -38,7 +38,7 @@ class Told:
 def across_told(found: Across, before: Strand, units: Units) -> Told:
     """How thick a strand is, beside what it was sold as."""
     figure = f"{units.finely(found.mean_m)} ± {units.within(TWICE * found.off_m)}"
-    places = "" if found.along_m == 0.0 else " at several places"
+    places = f" at {counted(found.places, 'place')}" if found.places > 1 else ""
     said = [f"By {counted(found.readings, 'reading')}{places}. {_as_sold(found, before, units)}"]
     if found.oval > OVAL:
         said.append(f"It is oval by {found.oval:.0%}: such a strand twists and coils.")

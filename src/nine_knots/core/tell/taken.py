@@ -123,7 +123,7 @@ def shopping(
             lacking.append(ToBuy(item.title, f"{more} more for the leaders to be tied"))
             named.add(item.spool_id)
     low = [
-        ToBuy(item.title, f"{_left(item, units)} left")
+        ToBuy(item.title, f"{left_words(item, units)} left")
         for item in stock
         if item.spool_id not in named and is_low(item, usual.get(item.spool_id))
     ]
@@ -136,7 +136,8 @@ def shopping(
     return (*lacking, *low, *old)
 
 
-def _left(item: Stock, units: Units) -> str:
+def left_words(item: Stock, units: Units) -> str:
+    """``7 ft``, ``two tapers`` or ``nothing``: what is left of a spool or packet."""
     held = held_by(item)
     if held <= 0.0:
         return "nothing"

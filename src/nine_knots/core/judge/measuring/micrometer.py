@@ -34,6 +34,7 @@ class Across:
     off_m: float
     along_m: float
     oval: float
+    places: int
     readings: int
     odd: tuple[tuple[int, int], ...]
 
@@ -67,6 +68,7 @@ def across_of(readings: MicrometerReadings) -> Across:
         off_m=hypot(off_m, ZERO_OFF_M),
         along_m=along_m,
         oval=max((max(place) - min(place)) / fmean(place) for place in places),
+        places=len(places),
         readings=len(everything),
         odd=odd,
     )
