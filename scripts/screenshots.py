@@ -39,12 +39,6 @@ def bench_night(page: Page) -> None:
     settled(page)
 
 
-def sentence(page: Page) -> None:
-    """A part of the sentence opened."""
-    open_from_shelf(page, "Skarn evening sedge")
-    page.locator("#say-water").click()
-
-
 def shelf(page: Page) -> None:
     """The saved leaders, below the schools of the day."""
     page.goto("/shelf")
@@ -109,13 +103,6 @@ def spools(page: Page) -> None:
     expect(page.get_by_role("list", name="How it is read")).to_contain_text("says no kind of fly")
 
 
-def lower_rig(page: Page) -> None:
-    """What hangs below a ring, to be swapped and kept."""
-    open_from_shelf(page, "Sedge and olive")
-    joint(page, 4).click()
-    settled(page)
-
-
 def hold(page: Page) -> None:
     """A joint with its advice, and the leader pulled until it broke."""
     open_from_shelf(page, "Night pool")
@@ -130,19 +117,6 @@ def water(page: Page) -> None:
     page.get_by_text("Water: the drift").click()
     page.get_by_text("Fold rows away").click()
     expect(page.locator("svg.section")).to_be_visible(timeout=30_000)
-    settled(page)
-
-
-def water_strip(page: Page) -> None:
-    """A streamer that is counted down too little for the depth wanted, and what mends it."""
-    open_from_shelf(page, "Down the drop-off, perch lake")
-    page.get_by_text("Water: the drift").click()
-    for label, text in (("Count down", "12 s"), ("Depth wanted", "9 ft")):
-        field = page.get_by_role("textbox", name=label, exact=True)
-        field.fill(text)
-        field.press("Enter")
-    remedies = page.get_by_label("Remedies, drift and depth").locator("li")
-    expect(remedies.first).to_be_visible(timeout=30_000)
     settled(page)
 
 
@@ -174,10 +148,47 @@ def pulls(page: Page) -> None:
     ours.evaluate("e => e.scrollIntoView()")
 
 
-def my_things(page: Page) -> None:
-    """Everything as one file, and back."""
+def measure(page: Page) -> None:
+    """A strand read by the simulated micrometer, beside what it was sold as."""
+    page.goto("/spools/measure")
+    pick_spool(page, "The spool", "Mist soft .006 in · 5X")
+    page.get_by_label("Read from").select_option(label="the simulated micrometer")
+    expect(page.locator(".live__reading")).to_have_text(re.compile(r"\.\d{4} in"))
+    for _ in range(9):
+        page.get_by_role("button", name="Take it").click()
+        page.wait_for_timeout(160)
+    expect(page.get_by_text(re.compile("^By nine readings"))).to_be_visible()
+
+
+def spool(page: Page) -> None:
+    """All there is to know of a spool: how it is known, where it is used, what came and went."""
     page.goto("/spools")
-    page.get_by_role("button", name="My things").click()
+    page.get_by_role("button", name=re.compile(r"^Mist soft \.004 in")).click()
+    expect(page.get_by_role("dialog", name="This spool")).to_contain_text("Put on the shelf")
+
+
+def history(page: Page) -> None:
+    """Two revisions of a leader side by side."""
+    open_from_shelf(page, "Skarn evening sedge")
+    page.get_by_label("Length of piece 6").fill("32 in")
+    page.get_by_label("Length of piece 6").press("Enter")
+    settled(page)
+    page.get_by_role("button", name="Save", exact=True).click()
+    expect(page.get_by_text("revision 2", exact=True)).to_be_visible()
+    page.get_by_role("link", name="Shelf", exact=True).click()
+    page.get_by_role("button", name="History: Skarn evening sedge").click()
+    for number in (1, 2):
+        page.get_by_label(f"Revision {number}", exact=True).check()
+    expect(page.get_by_label("What differs")).to_be_visible()
+
+
+def buy(page: Page) -> None:
+    """What is to be bought, and that for the days of saved leaders."""
+    open_from_shelf(page, "Night pool")
+    page.goto("/spools/buy")
+    page.get_by_role("button", name="Add the days of saved leaders").click()
+    served = page.get_by_text(re.compile("what you own serves|to buy serve"))
+    expect(served).to_be_visible(timeout=60_000)
 
 
 def at(path: str) -> Callable[[Page], None]:
@@ -190,7 +201,6 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "bench-night": ("dark", bench_night),
     "air": ("light", air),
     "air-remedy": ("dark", air_remedy),
-    "sentence": ("light", sentence),
     "shelf": ("light", shelf),
     "schools": ("dark", schools),
     "spools": ("light", spools),
@@ -198,13 +208,14 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "tie-now": ("dark", tie_now),
     "find": ("light", find),
     "sure": ("light", sure),
-    "lower-rig": ("light", lower_rig),
     "hold": ("light", hold),
     "water": ("light", water),
-    "water-strip": ("dark", water_strip),
     "knots": ("light", knots),
     "pulls": ("dark", pulls),
-    "my-things": ("light", my_things),
+    "measure": ("light", measure),
+    "spool": ("light", spool),
+    "buy": ("light", buy),
+    "history": ("light", history),
 }
 
 

@@ -1,21 +1,22 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { defineAsyncComponent, onMounted, ref } from 'vue'
 import { inWords } from './api/problems'
 import { useBench } from './bench/useBench'
 import { useSettings } from './settings/useSettings'
 import { useAnglers } from './settings/useAnglers'
-import BeginNote from './shell/BeginNote.vue'
 import CompileNotice from './shell/CompileNotice.vue'
-import KeyList from './shell/KeyList.vue'
 import LostNotice from './shell/LostNotice.vue'
 import PlaceRail from './shell/PlaceRail.vue'
 import { useKeyListOpen } from './shell/useKeyListOpen'
 
+// what is looked at now and then is fetched then
+const BeginNote = defineAsyncComponent(() => import('./shell/BeginNote.vue'))
+const KeyList = defineAsyncComponent(() => import('./shell/KeyList.vue'))
 const settings = useSettings()
 const bench = useBench()
 const anglers = useAnglers()
 const trouble = ref('')
-useKeyListOpen()
+const keysOpen = useKeyListOpen()
 
 async function begin() {
   trouble.value = ''
@@ -36,12 +37,12 @@ onMounted(begin)
     <PlaceRail />
     <main id="place" class="house__place" tabindex="-1">
       <LostNotice />
-      <BeginNote />
+      <BeginNote v-if="anglers.isFirst" />
       <CompileNotice />
       <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
       <RouterView />
     </main>
-    <KeyList />
+    <KeyList v-if="keysOpen" />
   </div>
 </template>
 

@@ -6,12 +6,13 @@ reads the shelf need not add up its whole history.
 
 import uuid
 from collections.abc import Iterable
+from contextlib import suppress
 from dataclasses import dataclass
 from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import NotFound, OutOfRange
+from nine_knots.core.base.errors import Damaged, NotFound, OutOfRange
 from nine_knots.core.trade.ends import check_ends
 from nine_knots.core.trade.ledger import Act, Change, held_by, holding, left_of, undoing
 from nine_knots.core.trade.strand import Stock
@@ -49,12 +50,13 @@ def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
 
 def note_act(cursor: DictCursor, angler_id: str, act: Act) -> str:
     """Note an act, and what its spools then hold; answers its id. Spools that are not known any
-    more are left out."""
-    items = {
-        one.spool_id: found
-        for one in act.changes
-        if (found := find_stock(cursor, angler_id, one.spool_id)) is not None
-    }
+    more, or whose row cannot be read, are left out."""
+    items: dict[str, Stock] = {}
+    for one in act.changes:
+        with suppress(Damaged):
+            found = find_stock(cursor, angler_id, one.spool_id)
+            if found is not None:
+                items[one.spool_id] = found
     act_id = uuid.uuid4().hex
     _write_act(cursor, angler_id, act_id, act, datetime.now(UTC), set(items))
     for item in items.values():

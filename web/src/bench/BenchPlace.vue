@@ -10,7 +10,6 @@ import EmptyBench from './EmptyBench.vue'
 import LanesStage from './lanes/LanesStage.vue'
 import LeaderNotes from './LeaderNotes.vue'
 import PiecesGrid from './pieces/PiecesGrid.vue'
-import SaveConflict from './SaveConflict.vue'
 import SelectedThing from './SelectedThing.vue'
 import SituationSentence from './sentence/SituationSentence.vue'
 import LeaderStrip from './strip/LeaderStrip.vue'
@@ -26,6 +25,7 @@ import VerdictColumn from './verdict/VerdictColumn.vue'
 const AirStage = defineAsyncComponent(() => import('./air/AirStage.vue'))
 const WaterStage = defineAsyncComponent(() => import('./water/WaterStage.vue'))
 const HoldStage = defineAsyncComponent(() => import('./hold/HoldStage.vue'))
+const SaveConflict = defineAsyncComponent(() => import('./SaveConflict.vue'))
 const MattersStage = defineAsyncComponent(() => import('./matters/MattersStage.vue'))
 
 const bench = useBench()
@@ -105,6 +105,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       </VerdictColumn>
     </div>
     <SaveConflict
+      v-if="saving.conflict.value"
       :problem="saving.conflict.value"
       @close="saving.conflict.value = null"
       @own="saving.asItsOwn(`${bench.design.title.slice(0, 74)}, mine`)"

@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { defineAsyncComponent, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { inWords } from '@/api/problems'
 import type { Settings } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
 import { useAnglers } from '@/settings/useAnglers'
-import MyThings from './MyThings.vue'
 import { notify } from './notify'
 import { useKeyListOpen } from './useKeyListOpen'
-import WhoDialog from './WhoDialog.vue'
 
+// what is looked at now and then is fetched then
+const MyThings = defineAsyncComponent(() => import('./MyThings.vue'))
+const WhoDialog = defineAsyncComponent(() => import('./WhoDialog.vue'))
 const route = useRoute()
 const settings = useSettings()
 const anglers = useAnglers()
@@ -80,8 +81,8 @@ function turnTheme() {
     </button>
     <button class="rail__small" type="button" @click="thingsOpen = true">My things</button>
     <button class="rail__small" type="button" @click="keysOpen = true">Keys ?</button>
-    <MyThings v-model="thingsOpen" />
-    <WhoDialog />
+    <MyThings v-if="thingsOpen" v-model="thingsOpen" />
+    <WhoDialog v-if="anglers.open" />
   </nav>
 </template>
 
