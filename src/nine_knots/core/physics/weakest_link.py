@@ -55,7 +55,14 @@ def first_break(means_n: NDArray[np.float64], spreads: NDArray[np.float64]) -> F
     """
     if means_n.size == 0 or not np.all(means_n > 0.0):
         raise CannotCompute("A chain needs elements of positive strength.", where="means_n")
-    shapes = np.array([weibull_shape(float(cv)) for cv in spreads])
+    return _first_break(tuple(means_n.tolist()), tuple(spreads.tolist()))
+
+
+@lru_cache(maxsize=512)
+def _first_break(means: tuple[float, ...], spreads: tuple[float, ...]) -> FirstBreak:
+    """The same of tuples: what is dragged is a length, which leaves what holds as it was."""
+    means_n = np.array(means)
+    shapes = np.array([weibull_shape(cv) for cv in spreads])
     scales = means_n / np.array([gamma(1.0 + 1.0 / k) for k in shapes])
     loads = np.linspace(0.0, 1.4 * float(means_n.min()), 601)[1:]
     times = np.log(loads)[None, :] - np.log(scales)[:, None]
@@ -66,4 +73,6 @@ def first_break(means_n: NDArray[np.float64], spreads: NDArray[np.float64]) -> F
     chances = np.trapezoid(rates * surviving, dx=step, axis=1)
     low = float(np.interp(0.05, 1.0 - surviving, loads))
     mean = float(step * (0.5 + surviving[:-1].sum() + 0.5 * surviving[-1]))
-    return FirstBreak(mean_n=mean, low_n=low, chances=chances / chances.sum())
+    chances /= chances.sum()
+    chances.setflags(write=False)
+    return FirstBreak(mean_n=mean, low_n=low, chances=chances)
