@@ -128,7 +128,9 @@ def test_a_strand_is_measured_beside_its_label_and_kept_so(client):
 
 def test_a_fly_is_weighed_and_timed_and_a_tip_drooped(client):
     kit = {row["title"]: row for row in client.get("/api/owned/kit").json()}
-    nymph = next(row for row in kit.values() if row["kind"] == "fly" and "bead" in row["words"])
+    nymph = next(
+        row for row in kit.values() if row["kind"] == "fly" and "bead" in f"{row['words']}"
+    )
     line = next(row for row in kit.values() if row["kind"] == "line")
     fly_id = nymph["tackle_id"]
     scale = {"of_id": fly_id, "dry": ["0.21 g"], "wet": ["0.24 g", "0.25 g"], "keep": True}
@@ -144,6 +146,20 @@ def test_a_fly_is_weighed_and_timed_and_a_tip_drooped(client):
     droop = {"of_id": line["tackle_id"], "of": "line", "length": "6 in"}
     told = client.post("/api/measure/droop", json=droop | {"drops": ["1 in"], "keep": True})
     assert "for a tip of this thickness" in told.json()["words"][0]
+    row = next(r for r in client.get("/api/owned/kit").json() if r["tackle_id"] == fly_id)
+    assert row["known"].startswith("Measured: weighs")
+    named = row["text"].replace(row["title"], "Renamed nymph")
+    client.post("/api/owned", json={"text": named, "instead": fly_id})
+    flies = {fly["title"]: fly for fly in client.get("/api/kit").json()["flies"]}
+    assert flies["Renamed nymph"]["sink_by"]["readings"] == 3  # a corrected line keeps it
+    other = (
+        named.replace("size ", "size 1", 1)
+        if "size 1" not in named
+        else named.replace("size 1", "size 2", 1)
+    )
+    client.post("/api/owned", json={"text": other, "instead": fly_id})
+    flies = {fly["title"]: fly for fly in client.get("/api/kit").json()["flies"]}
+    assert flies["Renamed nymph"]["sink_m_s"] is None  # another fly
     for path, body in (
         ("jar", jar | {"of_id": line["tackle_id"]}),
         ("droop", droop | {"of_id": "nobody", "drops": ["1 in"]}),

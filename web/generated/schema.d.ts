@@ -4882,6 +4882,7 @@ export interface components {
         /**
          * KitRow
          * @description A rod, line or fly, and the line that says it; none where more is known than a line says.
+         *     ``known`` tells what of it was measured.
          */
         KitRow: {
             /** Tackle Id */
@@ -4895,6 +4896,8 @@ export interface components {
             title: string;
             /** Words */
             words: string;
+            /** Known */
+            known: string;
             /** Text */
             text: string | null;
         };

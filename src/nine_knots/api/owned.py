@@ -15,13 +15,15 @@ from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import begun, counted, listed
 from nine_knots.core.tell.heard.line import HeardLine, heard, heard_lines
+from nine_knots.core.tell.heard.measured_too import bare, with_measured
 from nine_knots.core.tell.heard.printed import printed
 from nine_knots.core.tell.heard.starters import STARTERS
 from nine_knots.core.tell.heard.understood import KindHeard, Thing, kind_of
+from nine_knots.core.tell.known import known_of_tackle
 from nine_knots.core.trade.strand import Packet, Spool
 from nine_knots.store.ledger import put_stock
 from nine_knots.store.stock import fresh_id
-from nine_knots.store.tackle import add_tackle, list_tackle, put_tackle, retire_tackle
+from nine_knots.store.tackle import add_tackle, list_tackle, put_tackle, read_tackle, retire_tackle
 
 router = APIRouter(prefix="/api/owned", tags=["owned"], responses=RESPONSES)
 
@@ -75,12 +77,14 @@ class Kept:
 
 @dataclass(frozen=True, slots=True)
 class KitRow:
-    """A rod, line or fly, and the line that says it; none where more is known than a line says."""
+    """A rod, line or fly, and the line that says it; none where more is known than a line says.
+    ``known`` tells what of it was measured."""
 
     tackle_id: str
     kind: KindHeard
     title: str
     words: str
+    known: str
     text: str | None
 
 
@@ -182,15 +186,18 @@ def _put(cursor: DictCursor, me: str, thing: Thing, instead: str | None) -> None
         strand = thing.strand.model_copy(update={"spool_id": spool_id})
         put_stock(cursor, me, thing.remade(spool_id=spool_id, strand=strand))
     elif instead is not None:
-        put_tackle(cursor, me, instead, thing)
+        old = read_tackle(cursor, me, instead)
+        made = with_measured(thing, old)
+        put_tackle(cursor, me, instead, made)
     else:
         add_tackle(cursor, me, thing)
 
 
 def _kit_row(tackle_id: str, item: Thing, units: Units) -> KitRow:
-    text = printed(item, units)
+    text = printed(item if isinstance(item, Spool | Packet) else bare(item), units)
     words = ""
     if text is not None:
         understood = heard(text, units)
         words = ", ".join((*understood.said, *understood.presumed))
-    return KitRow(tackle_id, kind_of(item), item.title, words, text)
+    known = "" if isinstance(item, Spool | Packet) else known_of_tackle(item, units)
+    return KitRow(tackle_id, kind_of(item), item.title, words, known, text)

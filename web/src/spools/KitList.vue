@@ -67,9 +67,18 @@ const takeOut = (tackle_id: string) =>
         <template v-else>
           <span
             ><b>{{ row.title }}</b>
-            <span class="quiet">{{ row.words || 'measured: more than a line says' }}</span></span
+            <span class="quiet"
+              >{{ row.words }}
+              {{ row.known || (row.text ? '' : 'more is known of it than a line says') }}</span
+            ></span
           >
           <span class="kit__acts">
+            <RouterLink
+              v-if="row.kind !== 'rod'"
+              :to="{ path: '/spools/measure', query: { [row.kind]: row.tackle_id } }"
+              :aria-label="`Measure ${row.title}`"
+              >measure</RouterLink
+            >
             <button
               v-if="row.text"
               class="link"

@@ -1,11 +1,13 @@
-"""Where the figures of a spool or packet come from, and how sure they are."""
+"""Where the figures of what is owned come from, and how sure they are."""
 
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import counted
 from nine_knots.core.judge.matters import SPOOL_OFF_M
 from nine_knots.core.judge.strength_known import LABEL_OFF, LAW_OFF
 from nine_knots.core.tell.measured import TWICE
+from nine_knots.core.trade.measured import Measured
 from nine_knots.core.trade.strand import Packet, Stock
+from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 
 
 def known_words(item: Stock, units: Units) -> tuple[str, ...]:
@@ -30,3 +32,22 @@ def known_words(item: Stock, units: Units) -> tuple[str, ...]:
     else:
         stiff = f"Its stiffness is that of {stuff.title}, ± {stuff.modulus_spread:.0%}."
     return across, holds, stiff
+
+
+def known_of_tackle(item: Rod | FlyLine | Fly, units: Units) -> str:
+    """What of a line or fly was measured, in a sentence; empty where nothing was."""
+    said = []
+    if isinstance(item, Fly):
+        if item.weighed_kg is not None:
+            said.append(f"weighs {units.fly_mass(item.weighed_kg).text}")
+        if item.sink_m_s is not None:
+            said.append(f"sinks at {units.sinking(item.sink_m_s)}{_within(item.sink_by)}")
+        if item.drag_area_m2 is not None:
+            said.append(f"catches the air like {units.area(item.drag_area_m2).text}")
+    if isinstance(item, FlyLine) and item.tip_bend_nm2 is not None:
+        said.append(f"its tip is {1e6 * item.tip_bend_nm2:.1f} N·mm² stiff{_within(item.tip_by)}")
+    return f"Measured: {', '.join(said)}." if said else ""
+
+
+def _within(by: Measured | None) -> str:
+    return f" ± {100 * TWICE * by.off:.0f} %" if by is not None else ""

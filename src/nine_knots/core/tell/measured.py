@@ -4,7 +4,6 @@ from dataclasses import dataclass
 from math import exp, log
 
 from nine_knots.core.base.units import Units
-from nine_knots.core.base.units.factors import INCH_M
 from nine_knots.core.base.units.x_scale import x_of_diameter, x_to_a_tenth
 from nine_knots.core.base.words import counted
 from nine_knots.core.judge.measuring.droop import Bend
@@ -113,9 +112,7 @@ def sinks_told(found: Sinks, fly: Fly, units: Units) -> Told:
     """How fast a fly sinks, beside the tables."""
     fluid = Fluid(density_kg_m3(TAP_C), viscosity_pa_s(TAP_C))
     body = fly_body(fly.model_copy(update={"sink_m_s": None, "sink_by": None}), fluid)
-    figure = f"{100 * found.speed_m_s:.0f} cm/s ± {_percent(found.off)}"
-    if units.system == "imperial":
-        figure = f"{found.speed_m_s / INCH_M:.1f} in/s ± {_percent(found.off)}"
+    figure = f"{units.sinking(found.speed_m_s)} ± {_percent(found.off)}"
     said = [f"By {counted(found.readings, 'fall')}."]
     if body.weight_n > 0.0:
         by_tables = body.sink_m_s(fluid)

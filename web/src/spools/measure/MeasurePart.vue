@@ -37,8 +37,8 @@ const { data: kit } = useQuery({
 })
 const spools = computed(() => (stock.value ?? []).filter((row) => row.form === 'spool'))
 const spool = ref(String(route.query['of'] ?? ''))
-const fly = ref('')
-const line = ref('')
+const fly = ref(String(route.query['fly'] ?? ''))
+const line = ref(String(route.query['line'] ?? ''))
 const kitOf = (what: 'fly' | 'line') =>
   (kit.value ?? [])
     .filter((row) => row.kind === what)
@@ -53,6 +53,8 @@ watch(spools, (rows) => (spool.value ||= rows[0]?.spool_id ?? ''), { immediate: 
 watch(flies, (rows) => (fly.value ||= rows[0]?.value ?? ''), { immediate: true })
 watch(lines, (rows) => (line.value ||= rows[0]?.value ?? ''), { immediate: true })
 if (route.query['of'] && of.value !== 'spool') kind.value = 'micrometer'
+if (route.query['fly'] && of.value !== 'fly') kind.value = 'jar'
+if (route.query['line']) kind.value = 'tip'
 </script>
 
 <template>

@@ -144,6 +144,12 @@ class Units:
             return Quantity(si=speed_m_s, text=f"{speed_m_s:.1f} m/s")
         return Quantity(si=speed_m_s, text=f"{speed_m_s / factors.FOOT_M:.1f} ft/s")
 
+    def sinking(self, speed_m_s: float) -> str:
+        """How fast something sinks: ``12.2 in/s`` or ``31 cm/s``."""
+        if self.system == "metric":
+            return f"{100 * speed_m_s:.0f} cm/s"
+        return f"{speed_m_s / factors.INCH_M:.1f} in/s"
+
     def temperature(self, celsius: float) -> Quantity:
         """``10 °C`` or ``50 °F``."""
         if self.system == "metric":
