@@ -76,8 +76,7 @@ const takeOut = (tackle_id: string) =>
             <RouterLink
               v-if="row.kind !== 'rod'"
               :to="{ path: '/spools/measure', query: { [row.kind]: row.tackle_id } }"
-              :aria-label="`Measure ${row.title}`"
-              >measure</RouterLink
+              >measure<span class="unseen"> {{ row.title }}</span></RouterLink
             >
             <button
               v-if="row.text"
