@@ -167,19 +167,13 @@ def spool(page: Page) -> None:
     expect(page.get_by_role("dialog", name="This spool")).to_contain_text("Put on the shelf")
 
 
-def history(page: Page) -> None:
-    """Two revisions of a leader side by side."""
-    open_from_shelf(page, "Skarn evening sedge")
-    page.get_by_label("Length of piece 6").fill("32 in")
-    page.get_by_label("Length of piece 6").press("Enter")
-    settled(page)
-    page.get_by_role("button", name="Save", exact=True).click()
-    expect(page.get_by_text("revision 2", exact=True)).to_be_visible()
-    page.get_by_role("link", name="Shelf", exact=True).click()
-    page.get_by_role("button", name="History: Skarn evening sedge").click()
-    for number in (1, 2):
-        page.get_by_label(f"Revision {number}", exact=True).check()
-    expect(page.get_by_label("What differs")).to_be_visible()
+def days(page: Page) -> None:
+    """A river at the level that its gauge says."""
+    page.goto("/days")
+    page.get_by_text("The Skarn", exact=True).click()
+    water = page.get_by_role("region", name="The Skarn")
+    water.get_by_role("button", name="Read the gauge").click()
+    expect(water.get_by_role("status")).to_contain_text("just now")
 
 
 def buy(page: Page) -> None:
@@ -215,7 +209,7 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "measure": ("light", measure),
     "spool": ("light", spool),
     "buy": ("light", buy),
-    "history": ("light", history),
+    "days": ("light", days),
 }
 
 

@@ -19,6 +19,7 @@ TABLES = (
     "ledger",
     "act",
     "measurement",
+    "place",
     "intended_save",
     "pull_test",
     "attempt",

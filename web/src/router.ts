@@ -41,6 +41,12 @@ export const router = createRouter({
       component: () => import('./shelf/ShelfPlace.vue'),
       meta: { title: 'Shelf' },
     },
+    {
+      path: '/days',
+      name: 'days',
+      component: () => import('./days/DaysPlace.vue'),
+      meta: { title: 'Days' },
+    },
     { path: '/:rest(.*)', redirect: '/' },
   ],
 })

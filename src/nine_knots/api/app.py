@@ -19,6 +19,7 @@ from nine_knots.api import (
     everything,
     files,
     find,
+    gauges,
     hold,
     instruments,
     kept,
@@ -30,6 +31,7 @@ from nine_knots.api import (
     measure,
     own_cast,
     owned,
+    places,
     practice,
     problems,
     pulls,
@@ -55,7 +57,18 @@ from nine_knots.core.trade.design import Design
 from nine_knots.store import Database
 from nine_knots.store.known import Known
 
-PAGES = ("", "find", "tie", "tie/now", "spools", "spools/{part}", "knots", "knots/{knot}", "shelf")
+PAGES = (
+    "",
+    "find",
+    "tie",
+    "tie/now",
+    "spools",
+    "spools/{part}",
+    "knots",
+    "knots/{knot}",
+    "shelf",
+    "days",
+)
 
 
 def _operation_id(route: APIRoute) -> str:
@@ -90,6 +103,8 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
         app.state.pull_scale.unplug()
     for instrument in app.state.simulated.values():
         instrument.unplug()
+    if app.state.level_service is not None:
+        app.state.level_service.end()
 
 
 def create_app(
@@ -119,6 +134,7 @@ def create_app(
     app.state.watch = None
     app.state.pull_scale = None
     app.state.simulated = {}
+    app.state.level_service = None
     problems.install(app)
     for module in (
         anglers,
@@ -126,6 +142,8 @@ def create_app(
         catalogue,
         stock,
         owned,
+        gauges,
+        places,
         tackle,
         today,
         readiness,

@@ -28,6 +28,7 @@ KindName = Literal[
     "own cast",
     "pull test",
     "measurement",
+    "place",
 ]
 
 

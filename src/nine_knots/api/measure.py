@@ -79,7 +79,7 @@ class JarForm(Measured):
     times: Texts = Field(max_length=12, examples=[["0.8 s"]])
 
 
-class StretchForm(Measured):
+class StretchingForm(Measured):
     """A length of a spool's strand, the weight on it, how much longer it was then and after."""
 
     length: Typed = Field(examples=["1 m"])
@@ -212,7 +212,7 @@ def post_jar(session: SavingSession, form: JarForm) -> MeasuredAnswer:
 
 
 @router.post("/stretch", responses=MISSING, summary="Measure how a strand stretches")
-def post_stretch(session: SavingSession, form: StretchForm) -> MeasuredAnswer:
+def post_stretching(session: SavingSession, form: StretchingForm) -> MeasuredAnswer:
     """Stiffness by a weight on a length, and the set that stays."""
     with field("length"):
         length_m = parse_length(form.length, form.units)

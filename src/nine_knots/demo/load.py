@@ -6,6 +6,7 @@ from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.demo.acts import demo_acts
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.lower_rigs import demo_lower_rigs
+from nine_knots.demo.places import demo_places
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
@@ -14,6 +15,7 @@ from nine_knots.store.database import Database
 from nine_knots.store.leaders import create_leader
 from nine_knots.store.ledger import note_act, put_stock
 from nine_knots.store.lower_rigs import put_lower_rig
+from nine_knots.store.places import add_place
 from nine_knots.store.tackle import add_tackle
 
 
@@ -42,6 +44,8 @@ def add_demo(cursor: DictCursor) -> str:
         create_leader(cursor, angler_id, design)
     for rig in demo_lower_rigs(stock):
         put_lower_rig(cursor, angler_id, rig)
+    for place in demo_places():
+        add_place(cursor, angler_id, place)
     for act in demo_acts(stock):
         note_act(cursor, angler_id, act)
     return angler_id

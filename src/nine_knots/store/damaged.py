@@ -14,6 +14,7 @@ from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN
 from nine_knots.kept.kinds.lower_rig import LOWER_RIG
 from nine_knots.kept.kinds.measurement import MEASUREMENT
 from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
+from nine_knots.kept.kinds.place import PLACE
 from nine_knots.store.rows import value_of
 
 
@@ -72,6 +73,10 @@ _TABLES = (
         PULL_TEST,
         "SELECT test_id AS row_id, line AS title, version, body FROM pull_test "
         "WHERE angler_id = %s",
+    ),
+    _Table(
+        PLACE,
+        "SELECT place_id AS row_id, title, version, body FROM place WHERE angler_id = %s",
     ),
     _Table(
         MEASUREMENT,

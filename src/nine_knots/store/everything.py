@@ -20,6 +20,7 @@ from nine_knots.core.trade.knots.own import PullTest
 from nine_knots.core.trade.leader.lower_rig import LowerRig
 from nine_knots.core.trade.leader.own_ties import OwnTies
 from nine_knots.core.trade.ledger import Act
+from nine_knots.core.trade.places import Place
 from nine_knots.core.trade.strand import Stock
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.kept.envelope import Kind
@@ -28,12 +29,14 @@ from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN, usual_reserv
 from nine_knots.kept.kinds.lower_rig import LOWER_RIG
 from nine_knots.kept.kinds.measurement import MEASUREMENT
 from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
+from nine_knots.kept.kinds.place import PLACE
 from nine_knots.store.anglers import Settings, create_angler, read_settings
 from nine_knots.store.damaged import DamagedRow, list_damaged
 from nine_knots.store.landings import list_landings, read_estimate, write_estimate
 from nine_knots.store.ledger import KeptAct, list_acts, put_stock, write_acts
 from nine_knots.store.lower_rigs import list_lower_rigs, put_lower_rig
 from nine_knots.store.measurements import add_measurement, list_measurements
+from nine_knots.store.places import add_place, list_places
 from nine_knots.store.practice import add_attempt, list_attempts
 from nine_knots.store.pulls import Source, list_tests
 from nine_knots.store.rows import readable
@@ -136,6 +139,7 @@ class Everything(Frozen):
     tied: Several[TiedKept] = ()
     retired: Retired = Retired()
     ledger: Several[ActKept] = ()
+    places: Several[Place] = ()
     measurements: Several[MeasurementKept] = ()
     damaged: Several[DamagedRow] = Field(
         default=(), description="rows that could not be read, as they are"
@@ -155,7 +159,7 @@ def _with_more(body: Any) -> Any:
 
 
 def _with_ledger(body: Any) -> Any:
-    """Version 4 has what was retired, the ledger, measurements and labels."""
+    """Version 4 has what was retired, the ledger, measurements, labels and waters."""
     return {**body, "version": 4}
 
 
@@ -195,6 +199,7 @@ _PARTS: tuple[tuple[Kind[Any], str], ...] = (
     (LINE, "retired.lines.*"),
     (FLY, "retired.flies.*"),
     (MEASUREMENT, "measurements.*.measurement"),
+    (PLACE, "places.*"),
 )
 """Where in the file values of each kind stand; ``*`` is every one of a list."""
 
@@ -239,6 +244,7 @@ def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
             ActKept(act_id=one.act_id, noted_at=one.noted_at, act=one.act, undone=one.undone)
             for one in reversed(list_acts(cursor, angler_id, MOST_ACTS))
         ),
+        places=tuple(place for _, place in list_places(cursor, angler_id)),
         measurements=tuple(
             MeasurementKept(measurement=one.measurement, taken_at=one.taken_at)
             for one in reversed(list_measurements(cursor, angler_id))
@@ -266,6 +272,8 @@ def write_everything(cursor: DictCursor, found: Everything) -> str:
         _write_leader(cursor, angler_id, leader)
     for rig in found.lower_rigs:
         put_lower_rig(cursor, angler_id, rig)
+    for place in found.places:
+        add_place(cursor, angler_id, place)
     for attempt in found.attempts:
         add_attempt(cursor, angler_id, attempt)
     if found.own_cast is not None:

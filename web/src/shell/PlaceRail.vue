@@ -22,6 +22,7 @@ const places = [
   { name: 'tie', words: 'Tie' },
   { name: 'spools', words: 'Spools' },
   { name: 'knots', words: 'Knots' },
+  { name: 'days', words: 'Days' },
   { name: 'shelf', words: 'Shelf' },
 ]
 

@@ -11,7 +11,7 @@ interface Forms {
   micrometer: Schemas['MicrometerForm']
   droop: Schemas['DroopForm']
   jar: Schemas['JarForm']
-  stretch: Schemas['StretchForm']
+  stretch: Schemas['StretchingForm']
   scale: Schemas['WeighingForm']
 }
 type Kind = keyof Forms

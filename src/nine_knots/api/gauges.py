@@ -1,0 +1,138 @@
+"""/api/places/…/gauge: where a water's level is read, and what the gauge says."""
+
+from dataclasses import dataclass
+from datetime import UTC, datetime
+from typing import Annotated, Literal
+
+from fastapi import APIRouter, Query, Request
+from pydantic import Field
+
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.places import PlaceId, changed_place
+from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
+from nine_knots.api.typed import Form, Typed, field
+from nine_knots.core.base.errors import NotFound
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.gauge import Gauged, gauged
+from nine_knots.core.tell.places import PlaceReading, level_text
+from nine_knots.core.trade.places import Gauge
+from nine_knots.services.sensor_things import list_datastreams, read_levels
+from nine_knots.simulated.level_service import LevelService, Trick
+from nine_knots.store.places import read_place
+
+router = APIRouter(prefix="/api/places", tags=["places"], responses=RESPONSES)
+DEMO = "demo"
+LOOKED_BACK = 13  # observations: three hours of quarters
+
+
+class GaugeForm(Form):
+    """Where the level is read: the base address of a SensorThings service, or ``demo`` for the
+    stand-in that ships; empty forgets it."""
+
+    base: str = Field(max_length=300, pattern=r"^(demo|https?://\S+)?$", examples=["demo"])
+    datastream: str = Field(default="", max_length=100)
+    title: Typed = ""
+    metres: float = Field(default=1.0, gt=0.0, le=1000.0)
+
+
+@dataclass(frozen=True, slots=True)
+class GaugeChoice:
+    """A datastream that a level can be read of."""
+
+    datastream: str
+    title: str
+    unit: str
+    metres: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class LevelAnswer:
+    """The level that the gauge says, as it is typed, and whether it can be gone by."""
+
+    level: str
+    standing: Literal["fresh", "stale", "odd"]
+    words: str
+
+
+@router.get("/gauges", responses=WORKED_OUT, summary="Gauges of a SensorThings service")
+def get_gauges(
+    request: Request,
+    base: Annotated[str, Query(max_length=300, pattern=r"^(demo|https?://\S+)$")],
+) -> tuple[GaugeChoice, ...]:
+    """Its datastreams, those of a length first."""
+    found = list_datastreams(_base(request, base))
+    return tuple(GaugeChoice(one.key, one.title, one.unit, one.metres) for one in found)
+
+
+@router.put("/{place_id}/gauge", responses=MISSING, summary="Say where the level is read")
+def put_gauge(session: CurrentSession, place_id: PlaceId, form: GaugeForm) -> PlaceReading:
+    """A service and its datastream, or none."""
+    gauge = None
+    if form.base:
+        with field("datastream"):
+            gauge = Gauge(
+                base=form.base,
+                datastream=form.datastream,
+                title=form.title.strip() or form.datastream,
+                metres=form.metres,
+            )
+    return changed_place(session, place_id, lambda place: place.remade(gauge=gauge), "imperial")
+
+
+@router.get("/{place_id}/level", responses=MISSING | WORKED_OUT, summary="Read the gauge")
+def get_level(
+    request: Request,
+    session: CurrentSession,
+    place_id: PlaceId,
+    trick: Annotated[Trick, Query(description="what the stand-in is up to")] = "none",
+    units: System = "imperial",
+) -> LevelAnswer:
+    """The newest level, how it goes, and whether it can be gone by; nothing is stored."""
+    place = session.read(lambda cursor, me: read_place(cursor, me, place_id))
+    gauge = place.gauge
+    if gauge is None:
+        raise NotFound(
+            "No gauge is named for this water.",
+            where="gauge",
+            mend="Choose one, or type the level.",
+        )
+    base = _base(request, gauge.base, trick)
+    now = datetime.now(UTC)
+    seen = read_levels(base, gauge.datastream, gauge.metres, LOOKED_BACK)
+    found = gauged(tuple((one.level_m, (now - one.at).total_seconds()) for one in seen))
+    return LevelAnswer(
+        level_text(found.level_m, Units(units)), found.standing, _words(found, Units(units))
+    )
+
+
+def _words(found: Gauged, units: Units) -> str:
+    level = level_text(found.level_m, units)
+    hours = found.age_s / 3600.0
+    old = (
+        "just now"
+        if hours < 1.0
+        else f"{hours:.0f} h ago"
+        if hours < 48.0
+        else (f"{hours / 24.0:.0f} days ago")
+    )
+    if found.standing == "odd":
+        return f"{level}, {old}: it leapt. Look at the water before you go by it."
+    if found.standing == "stale":
+        return f"{level}, {old}: too old to go by. Look at the staff, and type what it says."
+    per_hour = level_text(abs(found.rises_m_h), units)
+    goes = "rising" if found.rises_m_h > 0.0 else "falling"
+    steady = abs(found.rises_m_h) < 0.01
+    return f"{level}, {old}, {'steady' if steady else f'{goes} by {per_hour} an hour'}."
+
+
+def _base(request: Request, base: str, trick: Trick = "none") -> str:
+    """The address to ask; that of the stand-in, which is started once, where that is meant."""
+    if base != DEMO:
+        return base
+    state = request.app.state
+    if state.level_service is None:
+        state.level_service = LevelService()
+    service: LevelService = state.level_service
+    service.trick = trick
+    return service.base

@@ -1,0 +1,37 @@
+"""Figures of a stretch as they are typed: levels on a gauge, depths and paces in words."""
+
+from nine_knots.api.typed import field
+from nine_knots.core.base.errors import Unreadable
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import parse_length
+from nine_knots.core.base.units.parse import parse_current
+from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS
+
+
+def level_m(text: str, units: System, where: str) -> float:
+    """A level on the gauge; a bare figure is in feet or metres, and it may be below nought."""
+    bare = text.strip()
+    below = bare.startswith(("-", "−"))
+    figure = bare.lstrip("-−").strip()
+    with field(where):
+        if figure.replace(".", "", 1).replace(",", "", 1).isdigit():
+            figure = f"{figure} {'ft' if units == 'imperial' else 'm'}"
+        if not figure or not any(letter.isdigit() for letter in figure):
+            raise Unreadable(f"“{text}” is no level.", mend="Write it as 0.62 m, or 2.03 ft.")
+        zero = not any(letter in "123456789" for letter in figure)
+        found_m = 0.0 if zero else parse_length(figure, units, most_m=60.0)
+        return -found_m if below else found_m
+
+
+def depth_m(text: str, units: System) -> float:
+    """A depth in metres from a word or a figure."""
+    with field("depth"):
+        word = DEPTH_WORDS.get(text.strip().lower())
+        return word if word is not None else parse_length(text, units)
+
+
+def pace_m_s(text: str, units: System) -> float:
+    """A pace in m/s from a word, a speed or a stick over so many steps."""
+    with field("pace"):
+        word = PACE_WORDS.get(text.strip().lower())
+        return word if word is not None else parse_current(text, units)

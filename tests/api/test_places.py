@@ -1,0 +1,158 @@
+"""Waters over HTTP: stretches, notes at levels, the gauge by SensorThings and its troubles."""
+
+import json
+import socketserver
+import threading
+from http.server import BaseHTTPRequestHandler
+
+import pytest
+
+from nine_knots.services.sensor_things import LevelTrouble, list_datastreams, read_levels
+from nine_knots.simulated.level_service import LevelService
+
+
+@pytest.fixture
+def skarn(client):
+    found = {card["title"]: card for card in client.get("/api/places").json()}
+    assert found["The Skarn"]["words"] == "river, four stretches"
+    return f"/api/places/{found['The Skarn']['place_id']}"
+
+
+@pytest.fixture
+def service():
+    made = LevelService()
+    yield made
+    made.end()
+
+
+def test_the_level_is_read_by_the_standard(service):
+    level, lake, other = list_datastreams(service.base)
+    assert {level.title, lake.title} == {"Skarn bridge: Water level", "Perch lake: Water level"}
+    assert (other.unit, other.metres) == ("°C", None)
+    levels = read_levels(service.base, "1", 1.0, 5)
+    assert len(levels) == 5
+    assert all(0.4 < one.level_m < 0.7 for one in levels)
+    assert levels[0].at > levels[1].at
+    in_cm = read_levels(service.base, "2", 0.01)
+    assert in_cm[0].level_m == pytest.approx(1.41, abs=0.05)
+
+
+class Examples(BaseHTTPRequestHandler):
+    """Answers as in the standard's own examples (OGC 18-088, annex; from memory)."""
+
+    def do_GET(self):
+        if "Observations" in self.path:
+            rows = [
+                {
+                    "@iot.id": 1,
+                    "phenomenonTime": "2017-02-07T18:02:00.000Z",
+                    "result": 21.6,
+                    "resultTime": None,
+                },
+                {"@iot.id": 2, "phenomenonTime": "2014-03-01T13:00:00Z/2015-05-11T15:30:00Z"},
+                {"@iot.id": 3, "phenomenonTime": "2017-02-07T18:15:00+01:00", "result": 20.9},
+                {"@iot.id": 4, "phenomenonTime": "yesterday", "result": 1.0},
+                {"@iot.id": 5, "phenomenonTime": "2017-02-07T18:20:00Z", "result": True},
+            ]
+        else:
+            rows = [
+                {
+                    "@iot.id": "ds/1",
+                    "name": "oven temperature",
+                    "unitOfMeasurement": {"name": "degree", "symbol": "deg", "definition": ""},
+                }
+            ]
+        body = json.dumps({"@iot.count": len(rows), "value": rows}).encode()
+        self.send_response(200)
+        self.send_header("content-length", str(len(body)))
+        self.end_headers()
+        self.wfile.write(body)
+
+    def log_message(self, *args):
+        pass
+
+
+def test_answers_as_the_standard_has_them_are_read():
+    with socketserver.ThreadingTCPServer(("127.0.0.1", 0), Examples) as server:
+        threading.Thread(target=server.serve_forever, daemon=True).start()
+        base = f"http://127.0.0.1:{server.server_address[1]}/v1.1/"
+        assert [one.key for one in list_datastreams(base)] == ["ds/1"]
+        found = read_levels(base, "ds/1", 1.0, 9)
+        server.shutdown()
+    assert [one.level_m for one in found] == [21.6, 20.9]  # the newest first, in one zone
+
+
+@pytest.mark.parametrize("trick", ["absurd", "nothing", "no json", "huge", "redirect", "error"])
+def test_what_a_service_answers_badly_is_one_trouble(service, trick):
+    service.trick = trick
+    with pytest.raises(LevelTrouble) as trouble:
+        read_levels(service.base, "1", 1.0)
+    assert trouble.value.mend
+
+
+@pytest.mark.parametrize("base", ["http://127.0.0.1:9", "http://[", "http://no such host/v1.1"])
+def test_what_is_not_there_is_said(base):
+    with pytest.raises(LevelTrouble, match="not reached"):
+        list_datastreams(base)
+
+
+def test_the_gauge_is_read_and_its_troubles_change_nothing(client, skarn):
+    told = client.get(f"{skarn}/level", params={"units": "metric"}).json()
+    assert (told["standing"], told["level"][-2:]) == ("fresh", " m")
+    assert "just now" in told["words"]
+    stale = client.get(f"{skarn}/level", params={"trick": "stale"}).json()
+    assert stale["standing"] == "stale"
+    assert "too old to go by" in stale["words"]
+    for trick in ("absurd", "no json", "error"):
+        refused = client.get(f"{skarn}/level", params={"trick": trick})
+        assert (refused.status_code, refused.json()["where"]) == (422, "gauge")
+    choices = client.get("/api/places/gauges", params={"base": "demo"}).json()
+    put = {"base": "demo", "datastream": choices[0]["datastream"], "title": choices[0]["title"]}
+    assert client.put(f"{skarn}/gauge", json=put).json()["place"]["gauge"]["title"]
+    assert client.put(f"{skarn}/gauge", json={"base": ""}).json()["place"]["gauge"] is None
+    assert client.get(f"{skarn}/level").status_code == 404
+    assert client.put(f"{skarn}/gauge", json={"base": "file:///etc/passwd"}).status_code == 422
+
+
+def test_stretches_and_notes_are_kept_and_depth_follows_the_level(client, skarn):
+    form = {"title": "Below the weir", "depth": "waist-deep", "pace": "8 s for 10 steps"}
+    made = client.post(f"{skarn}/stretches", json=form | {"units": "metric"}).json()
+    weir = made["stretches"][-1]
+    path = f"{skarn}/stretches/{weir['stretch_id']}"
+    for level, depth, pace in (("0.4 m", "80 cm", "0.5 m/s"), ("0,7", "1.1 m", "")):
+        note = {"level": level, "depth": depth, "pace": pace, "units": "metric"}
+        assert client.post(f"{path}/levels", json=note).status_code == 200
+    asked = {"level": "0.55", "units": "metric"}
+    weir = client.get(skarn, params=asked).json()["stretches"][-1]
+    assert weir["now"].startswith("Waist-deep, 95 cm")
+    assert weir["water"]["depth_m"] == pytest.approx(0.95, abs=0.03)
+    assert [note["words"] for note in weir["notes"]][1] == "At 0.70 m: waist-deep, 110 cm"
+    left = client.delete(f"{path}/levels/1").json()
+    assert len(left["stretches"][-1]["notes"]) == 1
+    again = form | {"stretch_id": weir["stretch_id"], "title": "Weir pool"}
+    weir = client.post(f"{skarn}/stretches", json=again).json()["stretches"][-1]
+    assert (weir["title"], len(weir["notes"])) == ("Weir pool", 1)
+    for wrong, where in (
+        ({"depth": "deep enough"}, "depth"),
+        ({"pace": "quick"}, "pace"),
+        ({"stretch_id": "nobody"}, "stretch_id"),
+    ):
+        refused = client.post(f"{skarn}/stretches", json=form | wrong)
+        assert refused.json()["where"] == where
+    assert client.post(f"{path}/levels", json={"level": "high", "depth": "1 m"}).status_code == 422
+    assert client.delete(path).status_code == 200
+    assert client.delete(path).status_code == 404
+
+
+def test_waters_are_added_renamed_forgotten_and_are_each_anglers_own(client, skarn):
+    made = client.post("/api/places", json={"title": "Tarn", "kind": "lake"}).json()
+    path = f"/api/places/{made['place_id']}"
+    assert client.post("/api/places", json={"title": "Tarn"}).status_code == 422
+    put = {"title": "High tarn", "kind": "lake", "rules": {"most_flies": 2}}
+    assert client.put(path, json=put).json()["rules"].startswith("Two flies at most")
+    client.post("/api/anglers", json={"name": "Eira"})
+    assert client.get("/api/places").json() == []
+    assert client.get(path).status_code == 404
+    client.post("/api/anglers/demo")
+    assert client.delete(path).status_code == 204
+    assert client.delete(path).status_code == 404

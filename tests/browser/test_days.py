@@ -1,0 +1,71 @@
+"""Waters: the gauge read, a note taken, depth and pace at today's level, on to the bench."""
+
+import re
+
+from playwright.sync_api import expect
+
+
+def skarn(page):
+    page.get_by_role("link", name="Days", exact=True).click()
+    page.get_by_text("The Skarn", exact=True).click()
+    return page.get_by_role("region", name="The Skarn")
+
+
+def test_the_gauge_tells_how_deep_it_is_and_the_bench_goes_by_it(page):
+    water = skarn(page)
+    water.get_by_role("button", name="Read the gauge").click()
+    expect(water.get_by_role("status")).to_contain_text("just now")
+    alder = water.get_by_role("article", name="The alder pool, head")
+    expect(alder).to_contain_text(re.compile(r"Thigh-deep, 3\d in, ± 4 in"))
+    level = water.get_by_label("Today’s level")
+    level.fill("high")
+    expect(water.get_by_role("alert")).to_contain_text("is no level")
+    level.fill("4.6 ft")
+    expect(alder).to_contain_text("beyond what you saw")
+    expect(alder).to_contain_text("Not to be waded by the usual rule")
+    level.fill("1.3 ft")
+    expect(alder).to_contain_text("Knee-deep")
+    alder.get_by_role("button", name="To the bench: The alder pool, head").click()
+    expect(page.locator("#say-water")).to_contain_text("in deep run")
+
+
+def test_a_stretch_is_added_noted_at_two_levels_and_left_out(page):
+    water = skarn(page)
+    water.get_by_role("button", name="Add a stretch").click()
+    form = page.get_by_role("dialog", name="Add a stretch")
+    form.get_by_label("Name").fill("Willow bend")
+    form.get_by_label("Usually so deep").fill("waist-deep")
+    form.get_by_label("and so fast").fill("fast")
+    form.get_by_role("button", name="Keep").click()
+    expect(form.get_by_role("alert")).to_be_visible()
+    form.get_by_label("and so fast").fill("8 s for 10 steps")
+    form.get_by_label("grayling").check()
+    form.get_by_role("button", name="Keep").click()
+    bend = water.get_by_role("article", name="Willow bend")
+    expect(bend).to_contain_text("Usually waist-deep")
+    for level, depth in (("1.2 ft", "30 in"), ("2.2 ft", "42 in")):
+        bend.get_by_role("button", name=re.compile("^note it at a level")).click()
+        bend.get_by_label("At the level").fill(level)
+        bend.get_by_label("it is deep").fill(depth)
+        bend.get_by_role("button", name="Note it").click()
+        expect(bend.get_by_role("list")).to_contain_text(f"At {level[:3]}0 ft")
+    water.get_by_label("Today’s level").fill("1.7 ft")
+    expect(bend).to_contain_text("By two notes")
+    bend.get_by_role("button", name="Change Willow bend").click()
+    form = page.get_by_role("dialog", name="Willow bend")
+    form.get_by_role("button", name="Leave this stretch out").click()
+    expect(bend).to_have_count(0)
+
+
+def test_a_gauge_is_chosen_and_one_that_is_not_there_is_said(page):
+    water = skarn(page)
+    water.get_by_role("button", name="another gauge").click()
+    form = page.get_by_role("dialog", name="Where the level is read")
+    form.get_by_label("Base address of the service").fill("http://127.0.0.1:9/v1.1")
+    form.get_by_role("button", name="Look there").click()
+    expect(form.get_by_role("alert")).to_contain_text("not reached")
+    form.get_by_role("button", name="The stand-in").click()
+    expect(form.get_by_role("button", name=re.compile("Water temperature"))).to_be_disabled()
+    form.get_by_role("button", name="Read Skarn bridge: Water level").click()
+    expect(form).to_have_count(0)
+    expect(water).to_contain_text("Skarn bridge: Water level")

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { answered, api } from '@/api/client'
+import { inWords } from '@/api/problems'
+import { usePlaceActs } from './usePlaces'
+
+/** Where a water's level is read: any SensorThings service, or the stand-in that ships. */
+const props = defineProps<{ placeId: string }>()
+const emit = defineEmits<{ close: [] }>()
+const acts = usePlaceActs(() => props.placeId)
+const DEMO = 'demo'
+const typed = ref('')
+const base = ref('')
+const refused = ref('')
+const {
+  data: gauges,
+  error,
+  isFetching,
+} = useQuery({
+  queryKey: ['gauges', base],
+  queryFn: () =>
+    answered(api.GET('/api/places/gauges', { params: { query: { base: base.value } } })),
+  enabled: computed(() => !!base.value),
+  retry: false,
+})
+
+async function choose(row: { datastream: string; title: string; metres: number | null }) {
+  refused.value = ''
+  try {
+    const { datastream, title, metres } = row
+    await acts.putGauge({ base: base.value, datastream, title, metres: metres ?? 1 })
+    emit('close')
+  } catch (trouble) {
+    refused.value = inWords(trouble)
+  }
+}
+const none = () => acts.putGauge({ base: '', datastream: '', title: '', metres: 1 })
+</script>
+
+<template>
+  <el-dialog
+    :model-value="true"
+    title="Where the level is read"
+    width="min(600px, 94vw)"
+    append-to-body
+    @close="emit('close')"
+  >
+    <p>
+      Many authorities publish river levels by an open standard, the OGC SensorThings API. Type the
+      base address of such a service, or try the stand-in that ships with Nine Knots.
+    </p>
+    <form class="row gauge" @submit.prevent="base = typed.trim()">
+      <input
+        v-model="typed"
+        class="pick figure gauge__address"
+        aria-label="Base address of the service"
+        placeholder="https://… /v1.1"
+      />
+      <button class="do" type="submit" :disabled="!typed.trim()">Look there</button>
+      <button class="do" type="button" @click="base = DEMO">The stand-in</button>
+    </form>
+    <p v-if="isFetching" class="quiet" role="status">Asking the service …</p>
+    <p v-else-if="error" class="refusal" role="alert">{{ inWords(error) }}</p>
+    <p v-else-if="gauges && !gauges.length" class="quiet">It has no datastream to read.</p>
+    <ul v-else>
+      <li v-for="row in gauges" :key="row.datastream" class="row">
+        <span class="grow"
+          >{{ row.title }} <span class="quiet">{{ row.unit }}</span></span
+        >
+        <button
+          class="link"
+          type="button"
+          :disabled="row.metres === null"
+          :aria-label="`Read ${row.title}`"
+          @click="choose(row)"
+        >
+          {{ row.metres === null ? 'no level' : 'read this' }}
+        </button>
+      </li>
+    </ul>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <p>
+      <button class="link" type="button" @click="none().then(() => emit('close'))">
+        no gauge: I type the level
+      </button>
+    </p>
+  </el-dialog>
+</template>
+
+<style scoped>
+.gauge {
+  margin: 10px 0;
+}
+
+.gauge__address {
+  flex: 1;
+  width: auto;
+}
+
+ul {
+  margin: 0 0 10px;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  padding: 5px 0;
+  border-top: 1px solid var(--hair);
+}
+
+.link:disabled {
+  border: 0;
+  color: var(--ink-2);
+  cursor: default;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { reactive, ref } from 'vue'
+import { inWords } from '@/api/problems'
+import PlainField from '@/widgets/PlainField.vue'
+import { usePlaceActs, type PlaceReading } from './usePlaces'
+
+/** A water's name, notes and rules as the angler wrote them down. */
+const props = defineProps<{ placeId: string; water: PlaceReading }>()
+const emit = defineEmits<{ close: [] }>()
+const acts = usePlaceActs(() => props.placeId)
+const { place } = props.water
+const refused = ref('')
+const title = ref(place.title)
+const notes = ref(place.notes)
+const most = ref(place.rules.most_flies ? String(place.rules.most_flies) : '')
+const rules = reactive({ ...place.rules })
+
+async function keep() {
+  refused.value = ''
+  const most_flies = Number(most.value) > 0 ? Math.round(Number(most.value)) : null
+  try {
+    await acts.write({
+      title: title.value,
+      kind: place.kind,
+      notes: notes.value,
+      rules: { ...rules, most_flies },
+    })
+    emit('close')
+  } catch (error) {
+    refused.value = inWords(error)
+  }
+}
+</script>
+
+<template>
+  <el-dialog
+    :model-value="true"
+    title="This water"
+    width="min(520px, 94vw)"
+    append-to-body
+    @close="emit('close')"
+  >
+    <form class="form" @submit.prevent="keep">
+      <PlainField v-model="title" label="Name" />
+      <PlainField v-model="most" label="Flies at most" hint="as many as you like" />
+      <label><input v-model="rules.barbless" type="checkbox" /> barbless hooks only</label>
+      <label><input v-model="rules.lead_banned" type="checkbox" /> no lead</label>
+      <label><input v-model="rules.wire_required" type="checkbox" /> wire for teeth</label>
+      <PlainField v-model="notes" label="Notes" />
+      <p class="quiet">Your own notes of the rules: the local authority has the say.</p>
+      <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+      <p><button class="do do--main" type="submit">Keep</button></p>
+    </form>
+  </el-dialog>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 10px;
+}
+</style>

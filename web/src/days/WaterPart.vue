@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { useStorage, refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { inWords } from '@/api/problems'
+import { useSettings } from '@/settings/useSettings'
+import { attempt } from '@/shell/attempt'
+import { notify } from '@/shell/notify'
+import GaugeDialog from './GaugeDialog.vue'
+import RulesDialog from './RulesDialog.vue'
+import StretchCard from './StretchCard.vue'
+import StretchDialog from './StretchDialog.vue'
+import { usePlace, usePlaceActs, type StretchReading } from './usePlaces'
+
+/** One water at today's level: typed, or read off its gauge. */
+const props = defineProps<{ placeId: string }>()
+const emit = defineEmits<{ gone: [] }>()
+const QUIET_MS = 250
+const settings = useSettings()
+const levels = useStorage<Record<string, string>>('nine-knots.levels', {})
+const level = computed({
+  get: () => levels.value[props.placeId] ?? '',
+  set: (text) => (levels.value = { ...levels.value, [props.placeId]: text }),
+})
+const asked = refDebounced(level, QUIET_MS)
+const { water, error } = usePlace(
+  () => props.placeId,
+  () => asked.value,
+)
+const acts = usePlaceActs(() => props.placeId)
+const gaugeSays = ref('')
+const reading = ref(false)
+const editing = ref<{ row: StretchReading | null } | null>(null)
+const gauging = ref(false)
+const ruling = ref(false)
+
+async function readGauge() {
+  reading.value = true
+  gaugeSays.value = ''
+  try {
+    const told = await acts.readGauge()
+    gaugeSays.value = told.words
+    if (told.standing === 'fresh') level.value = told.level
+  } catch (trouble) {
+    gaugeSays.value = inWords(trouble)
+  } finally {
+    reading.value = false
+  }
+}
+const forget = () =>
+  attempt(async () => {
+    const title = water.value?.title
+    await acts.forget()
+    notify(`“${title}” is forgotten, with its stretches.`)
+    emit('gone')
+  })
+</script>
+
+<template>
+  <section v-if="water" class="water" :aria-label="water.title">
+    <header class="row">
+      <h2 class="grow">{{ water.title }}</h2>
+      <button class="do" type="button" @click="editing = { row: null }">Add a stretch</button>
+      <button class="do do--plain" type="button" @click="ruling = true">Rules</button>
+      <button class="do do--plain" type="button" @click="forget">Forget this water</button>
+    </header>
+    <p class="quiet">{{ water.rules }} {{ water.place.notes }}</p>
+    <div class="row level">
+      <label class="row">
+        Today’s level
+        <input
+          v-model="level"
+          class="pick figure level__field"
+          :placeholder="settings.units === 'metric' ? '0.62 m' : '2.03 ft'"
+        />
+      </label>
+      <template v-if="water.place.gauge">
+        <button class="do" type="button" :disabled="reading" @click="readGauge">
+          {{ reading ? 'Asking …' : 'Read the gauge' }}
+        </button>
+        <span class="quiet">{{ water.place.gauge.title }}</span>
+      </template>
+      <button class="link" type="button" @click="gauging = true">
+        {{ water.place.gauge ? 'another gauge' : 'name a gauge' }}
+      </button>
+    </div>
+    <p v-if="error" class="refusal" role="alert">{{ inWords(error) }}</p>
+    <p v-else-if="gaugeSays" class="level__says" role="status">{{ gaugeSays }}</p>
+    <p v-else-if="!level.trim()" class="quiet">
+      Without a level every stretch is taken as it usually is.
+    </p>
+    <p v-if="!water.stretches.length" class="quiet">
+      No stretch yet. Add the first: how deep and how fast it usually is will do.
+    </p>
+    <StretchCard
+      v-for="row in water.stretches"
+      :key="row.stretch_id"
+      :row="row"
+      :place-id="placeId"
+      :level="level"
+      @edit="editing = { row }"
+    />
+    <StretchDialog v-if="editing" :place-id="placeId" :row="editing.row" @close="editing = null" />
+    <GaugeDialog v-if="gauging" :place-id="placeId" @close="gauging = false" />
+    <RulesDialog v-if="ruling" :place-id="placeId" :water="water" @close="ruling = false" />
+  </section>
+</template>
+
+<style scoped>
+.level {
+  margin: 12px 0 6px;
+  gap: 8px 14px;
+}
+
+.level__field {
+  width: 110px;
+}
+
+.level__says {
+  margin-bottom: 6px;
+}
+</style>
