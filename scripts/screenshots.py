@@ -174,6 +174,7 @@ def days(page: Page) -> None:
     water = page.get_by_role("region", name="The Skarn")
     water.get_by_role("button", name="Read the gauge").click()
     expect(water.get_by_role("status")).to_contain_text("just now")
+    expect(page.get_by_text("being compiled")).to_have_count(0, timeout=90_000)
 
 
 def buy(page: Page) -> None:

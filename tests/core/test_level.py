@@ -73,7 +73,7 @@ def test_words_say_depth_pace_spread_and_where_nobody_looked():
     assert alder.now.endswith("By four notes.")
     assert alder.beyond == ""
     assert "only: note it at another level" in here["The gorge pool"].now
-    assert "Nothing was noted" in here["The mill glide"].now
+    assert "nothing was noted" in here["The mill glide"].now
     assert here["The mill glide"].rules.startswith("One fly at most")
     high = place_reading("a" * 32, SKARN, 1.4, METRIC).stretches[1]
     assert "beyond what you saw (0.38 m to 0.81 m)" in high.beyond

@@ -132,7 +132,7 @@ def _now(found: AtLevel | None, level_m: float | None, units: Units) -> str:
     if level_m is None:
         return ""
     if found is None:
-        return "Nothing was noted of it at any level: it is taken as it usually is."
+        return "Taken as it usually is: nothing was noted of it at any level."
     off = units.roughly(TWICE * found.depth_off_m)
     said = f"{begun(_deep(found.depth_m, units))}, ± {off}; {_fast(found.pace_m_s, units)}"
     said += f", ± {TWICE * found.pace_off:.0%}. By {counted(found.depth_notes, 'note')}"
