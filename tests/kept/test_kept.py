@@ -14,8 +14,8 @@ from nine_knots.formats.leader_json import read_json, write_json
 from nine_knots.kept.envelope import Kind
 from nine_knots.kept.kinds import KINDS
 from nine_knots.kept.kinds.design import DESIGN
-from nine_knots.store import everything
-from nine_knots.store.everything import EVERYTHING, everything_in
+from nine_knots.store import everything_kept
+from nine_knots.store.everything_kept import EVERYTHING, everything_in
 
 GOLDEN = Path(__file__).parent / "golden"
 SHAPES = GOLDEN / "shapes.json"
@@ -116,8 +116,8 @@ def test_parts_of_a_file_are_brought_up_each_by_its_own_version(monkeypatch):
         return {**kept, "title": body["name"]}
 
     newer = replace(DESIGN, upgrades=(renamed,))
-    parts = [(newer if kind is DESIGN else kind, place) for kind, place in everything._PARTS]
-    monkeypatch.setattr(everything, "_PARTS", tuple(parts))
+    parts = [(newer if kind is DESIGN else kind, place) for kind, place in everything_kept.PARTS]
+    monkeypatch.setattr(everything_kept, "PARTS", tuple(parts))
     found = everything_in(json.dumps(old))
     assert found.leaders[0].revisions[0].design.title
 

@@ -7,7 +7,8 @@ from hypothesis import strategies as st
 from nine_knots.core.base.errors import NotFound, OutOfRange
 from nine_knots.core.trade.ledger import Act, Change, held_by, holding, left_of
 from nine_knots.store.anglers import Settings, create_angler
-from nine_knots.store.everything import everything_in, read_everything, write_everything
+from nine_knots.store.everything import read_everything, write_everything
+from nine_knots.store.everything_kept import everything_in
 from nine_knots.store.ledger import (
     list_acts,
     merge_stock,

@@ -12,7 +12,8 @@ from nine_knots.api.files import file_answer
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.core.base.errors import Damaged, FileRefused, NotFound
 from nine_knots.store.anglers import angler_before, put_in_front, read_settings
-from nine_knots.store.everything import Everything, everything_in, read_everything, write_everything
+from nine_knots.store.everything import read_everything, write_everything
+from nine_knots.store.everything_kept import Everything, everything_in
 
 router = APIRouter(prefix="/api/everything", tags=["everything"], responses=RESPONSES)
 FILE: dict[str, Any] = {

@@ -1,13 +1,12 @@
 """/api/stock: spools and packets on the shelf."""
 
 import re
-from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import UTC, date, datetime, timedelta
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Query, Response
-from pydantic import BaseModel, Field
+from pydantic import Field
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession, SavingSession, Session
@@ -25,11 +24,8 @@ from nine_knots.core.base.units import (
     parse_size,
 )
 from nine_knots.core.base.words import counted, listed
-from nine_knots.core.judge.ageing import age_words
-from nine_knots.core.tell.known import known_words
-from nine_knots.core.tell.taken import is_low, left_words, short_words
+from nine_knots.core.tell.stock_row import Lying, StockRow, stock_row
 from nine_knots.core.trade.as_sold import bought_profile, labelled_diameter_m
-from nine_knots.core.trade.ledger import held_by
 from nine_knots.core.trade.materials import MATERIALS, MaterialKey
 from nine_knots.core.trade.strand import (
     MOST_LEFT_M,
@@ -65,41 +61,6 @@ LINKS: dict[int | str, dict[str, Any]] = {
         }
     }
 }
-
-
-class PacketTexts(BaseModel):
-    """A packet's figures as they can be typed again: as it is sold, or as measured."""
-
-    sold_as: str = ""
-    butt: str
-    butt_length: str
-    taper_length: str
-    tip_length: str
-    tip: str
-    count: int
-
-
-class StockRow(BaseModel):
-    """One spool or packet as the shelf shows it, in the angler's units."""
-
-    spool_id: str
-    form: str
-    title: str
-    material: str
-    material_title: str
-    family: str
-    sighter: bool
-    diameter: str
-    strength: str
-    labelled: bool
-    estimated: bool
-    left: str
-    bought: str = Field(description="a day, as YYYY-MM-DD; empty where it is not known")
-    low: bool = Field(description="little is left, beside what is usually taken of it")
-    note: str = Field(description="what is to be done about it, if anything")
-    known: tuple[str, ...] = Field(description="where its figures come from, and how sure")
-    packet: PacketTexts | None = None
-    item: Stock
 
 
 class SpoolForm(Form):
@@ -142,77 +103,6 @@ class OtherEnd(Form):
     units: System = "imperial"
 
 
-@dataclass(frozen=True, slots=True)
-class Lying:
-    """What is known of the shelf beside its spools: largest takes, what was taken beyond what was
-    there, and the day."""
-
-    usual: Mapping[str, float]
-    over: Mapping[str, float]
-    today: Day
-
-
-def _packet_texts(item: Packet, units: Units) -> PacketTexts:
-    profile = item.strand.profile
-    if item.strand.estimated:
-        whole = units.length(profile.length_m).text
-        tip = units.tippet(profile.tip_diameter_m).text.split(" · ")
-        empty = dict.fromkeys(("butt", "butt_length", "taper_length", "tip_length", "tip"), "")
-        return PacketTexts(sold_as=f"{whole} {tip[-1]}", count=item.count, **empty)
-    return PacketTexts(
-        butt=units.diameter(profile.butt_diameter_m).text,
-        butt_length=units.length(profile.butt_length_m).text,
-        taper_length=units.length(profile.taper_length_m).text,
-        tip_length=units.length(profile.tip_length_m).text,
-        tip=units.diameter(profile.tip_diameter_m).text,
-        count=item.count,
-    )
-
-
-def _row(item: Stock, units: Units, lying: Lying) -> StockRow:
-    material = item.strand.substance
-    if isinstance(item, Spool):
-        diameter = units.across(item.strand.diameter_m, item.strand.estimated)
-        strength = units.load(item.strand.breaking_n).text
-        left = units.on_spool(item.remaining_m).text
-    else:
-        profile = item.strand.profile
-        tip_m = profile.tip_diameter_m
-        diameter = f"{units.diameter(profile.butt_diameter_m).text} to {units.tippet(tip_m).text}"
-        strength = units.load(item.strand.breaking_at_n(tip_m)).text
-        left = f"{item.count} of {units.length(profile.length_m).text}"
-    return StockRow(
-        spool_id=item.spool_id,
-        form=item.form,
-        title=item.title,
-        material=material.key,
-        material_title=material.title,
-        family=material.family,
-        sighter=item.strand.colour == "sighter",
-        diameter=diameter,
-        strength=strength,
-        labelled=item.strand.strength_n is not None,
-        estimated=item.strand.estimated,
-        left=left,
-        bought=item.bought_on or "",
-        low=is_low(item, lying.usual.get(item.spool_id)),
-        note=_note(item, units, lying),
-        known=known_words(item, units),
-        packet=_packet_texts(item, units) if isinstance(item, Packet) else None,
-        item=item,
-    )
-
-
-def _note(item: Stock, units: Units, lying: Lying) -> str:
-    over = {key: more for key, more in lying.over.items() if key == item.spool_id}
-    why = [age_words(item, lying.today)]
-    if held_by(item) > 0.0 and is_low(item, lying.usual.get(item.spool_id)):
-        why.append(f"{left_words(item, units)} left")
-    said = "; ".join(filter(None, why))
-    renew = f"Time to renew: {said}." if said else ""
-    return f"{short_words(over, {item.spool_id: item}, units).strip()} {renew}".strip()
-
-
 def _lying(cursor: DictCursor, me: str) -> Lying:
     return Lying(
         usual_takes(cursor, me), overdrawn(cursor, me), datetime.now(UTC).date().isoformat()
@@ -234,7 +124,7 @@ def get_stock(
     stock, lying = session.read(
         lambda cursor, me: (list_stock(cursor, me, retired), _lying(cursor, me))
     )
-    return [_row(item, Units(units), lying) for item in stock]
+    return [stock_row(item, Units(units), lying) for item in stock]
 
 
 @router.post("/spools", responses=LINKS, summary="Add a spool, or write one anew")
@@ -370,7 +260,7 @@ def _profile(form: PacketForm) -> TaperProfile:
 def _put(session: Session, item: Stock, units: Units) -> StockRow:
     return session.save(
         lambda cursor, me: put_stock(cursor, me, item).spool_id,
-        lambda cursor, me, spool_id: _row(
+        lambda cursor, me, spool_id: stock_row(
             read_stock(cursor, me, spool_id), units, _lying(cursor, me)
         ),
     )
@@ -408,7 +298,7 @@ def post_ends(session: SavingSession, spool_id: str, form: OtherEnd) -> StockRow
 
     return session.save(
         merge,
-        lambda cursor, me, made: _row(
+        lambda cursor, me, made: stock_row(
             read_stock(cursor, me, made), Units(form.units), _lying(cursor, me)
         ),
     )

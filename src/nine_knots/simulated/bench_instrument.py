@@ -12,6 +12,8 @@ import threading
 import time
 from typing import Literal
 
+from nine_knots.simulated.wire import WiredInstrument
+
 Trick = Literal["none", "silent", "rubbish", "halves", "unplugged"]
 TICK_S = 0.05
 
@@ -58,26 +60,9 @@ class _Wire(socketserver.StreamRequestHandler):
                 self._presses += 1
 
 
-class BenchInstrument(socketserver.ThreadingTCPServer):
-    """The simulated instrument, on a free port of loopback."""
-
-    daemon_threads = True
-    allow_reuse_address = True
+class BenchInstrument(WiredInstrument):
+    """The simulated micrometer (``mm``) or scale (``g``)."""
 
     def __init__(self, unit: Literal["mm", "g"], trick: Trick = "none") -> None:
-        super().__init__(("127.0.0.1", 0), _Wire)
-        self.unit, self.places = unit, 3
-        self.trick = trick
-        self.stopping = False
-        threading.Thread(target=self.serve_forever, daemon=True).start()
-
-    @property
-    def address(self) -> str:
-        """Where it is plugged in, for pyserial."""
-        return f"socket://127.0.0.1:{self.server_address[1]}"
-
-    def unplug(self) -> None:
-        """End it and whatever line is open."""
-        self.stopping = True
-        self.shutdown()
-        self.server_close()
+        self.unit, self.places, self.trick = unit, 3, trick
+        super().__init__(_Wire)

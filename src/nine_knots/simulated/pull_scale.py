@@ -11,6 +11,8 @@ import threading
 import time
 from typing import Literal
 
+from nine_knots.simulated.wire import WiredInstrument
+
 Mischief = Literal["none", "silent", "rubbish", "unplugged"]
 TICK_S = 0.03
 PULL_TICKS = 20
@@ -64,25 +66,9 @@ class _Line(socketserver.StreamRequestHandler):
         self.wfile.write(f"{line}\r\n".encode())
 
 
-class PullScale(socketserver.ThreadingTCPServer):
-    """The simulated scale, on a free port of loopback."""
-
-    daemon_threads = True
-    allow_reuse_address = True
+class PullScale(WiredInstrument):
+    """The simulated scale."""
 
     def __init__(self, mischief: Mischief = "none") -> None:
-        super().__init__(("127.0.0.1", 0), _Line)
         self.mischief = mischief
-        self.stopping = False
-        threading.Thread(target=self.serve_forever, daemon=True).start()
-
-    @property
-    def address(self) -> str:
-        """Where it is plugged in, for pyserial."""
-        return f"socket://127.0.0.1:{self.server_address[1]}"
-
-    def unplug(self) -> None:
-        """End it and whatever line is open."""
-        self.stopping = True
-        self.shutdown()
-        self.server_close()
+        super().__init__(_Line)

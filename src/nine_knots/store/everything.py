@@ -1,44 +1,35 @@
-"""All that an angler has, as one value, and back: read out whole, or laid beside what was there."""
+"""All that an angler has read out whole as one value, and laid beside what was there."""
 
-import json
 import uuid
 from datetime import UTC, datetime
-from typing import Any, Literal
 
-from pydantic import Field, TypeAdapter
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import Damaged
-from nine_knots.core.base.frozen import Frozen, Several
-from nine_knots.core.judge.landings import Seen
-from nine_knots.core.judge.measuring.measurement import Measurement
-from nine_knots.core.judge.own_cast import Estimate
-from nine_knots.core.judge.practice import Attempt
 from nine_knots.core.tell.found_by import words_of
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.knots.own import PullTest
-from nine_knots.core.trade.leader.lower_rig import LowerRig
-from nine_knots.core.trade.leader.own_ties import OwnTies
-from nine_knots.core.trade.ledger import Act
-from nine_knots.core.trade.places import Place
-from nine_knots.core.trade.strand import Stock
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
-from nine_knots.kept.envelope import Kind
 from nine_knots.kept.kinds.design import DESIGN
-from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN, usual_reserve
-from nine_knots.kept.kinds.lower_rig import LOWER_RIG
-from nine_knots.kept.kinds.measurement import MEASUREMENT
-from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
-from nine_knots.kept.kinds.place import PLACE
-from nine_knots.store.anglers import Settings, create_angler, read_settings
-from nine_knots.store.damaged import DamagedRow, list_damaged
+from nine_knots.kept.kinds.learnt import PULL_TEST, SEEN
+from nine_knots.store.anglers import create_angler, read_settings
+from nine_knots.store.damaged import list_damaged
+from nine_knots.store.everything_kept import (
+    ActKept,
+    Everything,
+    LandingKept,
+    LeaderKept,
+    MeasurementKept,
+    PullKept,
+    Retired,
+    RevisionKept,
+    TiedKept,
+    versions_today,
+)
 from nine_knots.store.landings import list_landings, read_estimate, write_estimate
 from nine_knots.store.ledger import KeptAct, list_acts, put_stock, write_acts
 from nine_knots.store.lower_rigs import list_lower_rigs, put_lower_rig
 from nine_knots.store.measurements import add_measurement, list_measurements
 from nine_knots.store.places import add_place, list_places
 from nine_knots.store.practice import add_attempt, list_attempts
-from nine_knots.store.pulls import Source, list_tests
+from nine_knots.store.pulls import list_tests
 from nine_knots.store.rows import readable
 from nine_knots.store.stock import list_stock, retire_stock
 from nine_knots.store.tackle import add_tackle, list_tackle, read_kit, retire_tackle
@@ -47,183 +38,11 @@ from nine_knots.store.tying import read_height_m, read_ties, write_height_m, wri
 MOST_ACTS = 1_000_000
 
 
-class RevisionKept(Frozen):
-    """One saved state of a leader."""
-
-    number: int = Field(ge=1)
-    saved_at: datetime
-    design: Design
-
-
-class LeaderKept(Frozen):
-    """A leader with all its revisions, the newest last; ``removed`` where it is off the shelf."""
-
-    revisions: Several[RevisionKept] = Field(min_length=1)
-    removed: bool = False
-    labels: Several[str] = ()
-
-
-class LandingKept(Frozen):
-    """A landing as it was seen, with what the cast model made of it."""
-
-    seen: Seen
-    usual: float
-    seen_at: datetime
-
-
-class PullKept(Frozen):
-    """A pull test."""
-
-    test: PullTest
-    line: str = Field(max_length=80)
-    source: Source
-    tested_at: datetime
-
-
-class TiedKept(Frozen):
-    """What a piece of one tied leader showed of the hand."""
-
-    tied: str = Field(max_length=32)
-    piece: int
-    handiness: float
-    tied_at: datetime
-
-
-class Retired(Frozen):
-    """What was taken off the shelf and out of the kit."""
-
-    stock: Several[Stock] = ()
-    rods: Several[Rod] = ()
-    lines: Several[FlyLine] = ()
-    flies: Several[Fly] = ()
-
-
-class ActKept(Frozen):
-    """An act of the ledger."""
-
-    act_id: str = Field(pattern=r"^[0-9a-f]{32}$")
-    noted_at: datetime
-    act: Act
-    undone: bool = False
-
-
-class MeasurementKept(Frozen):
-    """What an instrument read, and when."""
-
-    measurement: Measurement
-    taken_at: datetime
-
-
-class Everything(Frozen):
-    """The file: what it is, its version, and all that is an angler's; SI units, times in UTC."""
-
-    format: Literal["nine-knots-everything"] = "nine-knots-everything"
-    version: Literal[4] = 4
-    versions: dict[str, int] = Field(
-        default_factory=dict, description="of each kind of value in it; 1 where it is not named"
-    )
-    written_at: datetime
-    settings: Settings
-    height_m: float | None = None
-    ties: OwnTies = OwnTies()
-    stock: Several[Stock] = ()
-    rods: Several[Rod] = ()
-    lines: Several[FlyLine] = ()
-    flies: Several[Fly] = ()
-    leaders: Several[LeaderKept] = ()
-    lower_rigs: Several[LowerRig] = ()
-    landings: Several[LandingKept] = ()
-    own_cast: Estimate | None = None
-    attempts: Several[Attempt] = ()
-    pulls: Several[PullKept] = ()
-    tied: Several[TiedKept] = ()
-    retired: Retired = Retired()
-    ledger: Several[ActKept] = ()
-    places: Several[Place] = ()
-    measurements: Several[MeasurementKept] = ()
-    damaged: Several[DamagedRow] = Field(
-        default=(), description="rows that could not be read, as they are"
-    )
-
-
-def _by_reserve(body: Any) -> Any:
-    """Version 2 knows a landing by the reserve of its stroke."""
-    for landing in body.get("landings", []):
-        landing["usual"] = usual_reserve(landing.pop("at_usual"), landing.pop("slope"))
-    return {**body, "version": 2}
-
-
-def _with_more(body: Any) -> Any:
-    """Version 3 has lower rigs beside the rest, and more that is known of lines, fish and flies."""
-    return {**body, "version": 3}
-
-
-def _with_ledger(body: Any) -> Any:
-    """Version 4 has what was retired, the ledger, measurements, labels and waters."""
-    return {**body, "version": 4}
-
-
-EVERYTHING = Kind(
-    "file of all that an angler has",
-    TypeAdapter(Everything),
-    (_by_reserve, _with_more, _with_ledger),
-)
-
-
-def everything_in(text: str | bytes) -> Everything:
-    """The file's value, whatever version it and its parts are of; Damaged where it is none."""
-    try:
-        found = json.loads(text)
-        versions = found.get("versions", {})
-        for kind, place in _PARTS:
-            if versions.get(kind.name, 1) != kind.version:
-                _upgrade(found, place, kind, versions.get(kind.name, 1))
-        found["versions"] = _today()
-        return EVERYTHING.read(found.get("version", 1), json.dumps(found))
-    except (ValueError, AttributeError, TypeError, KeyError, RecursionError) as error:
-        raise Damaged("This is no file of all that an angler has.") from error
-
-
-_PARTS: tuple[tuple[Kind[Any], str], ...] = (
-    (STOCK, "stock.*"),
-    (ROD, "rods.*"),
-    (LINE, "lines.*"),
-    (FLY, "flies.*"),
-    (DESIGN, "leaders.*.revisions.*.design"),
-    (LOWER_RIG, "lower_rigs.*"),
-    (SEEN, "landings.*.seen"),
-    (ESTIMATE, "own_cast"),
-    (PULL_TEST, "pulls.*.test"),
-    (STOCK, "retired.stock.*"),
-    (ROD, "retired.rods.*"),
-    (LINE, "retired.lines.*"),
-    (FLY, "retired.flies.*"),
-    (MEASUREMENT, "measurements.*.measurement"),
-    (PLACE, "places.*"),
-)
-"""Where in the file values of each kind stand; ``*`` is every one of a list."""
-
-
-def _today() -> dict[str, int]:
-    return {kind.name: kind.version for kind, _ in _PARTS}
-
-
-def _upgrade(found: Any, place: str, kind: Kind[Any], version: int) -> None:
-    """Bring up to date, in their places, the values of a kind below ``place``."""
-    step, _, rest = place.partition(".")
-    keys = range(len(found)) if step == "*" else [step] if found.get(step) is not None else []
-    for key in keys:
-        if rest:
-            _upgrade(found[key], rest, kind, version)
-        else:
-            found[key] = kind.upgraded(version, found[key])
-
-
 def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
     """All that this angler has."""
     kit = read_kit(cursor, angler_id)
     return Everything(
-        versions=_today(),
+        versions=versions_today(),
         written_at=datetime.now(UTC),
         settings=read_settings(cursor, angler_id),
         height_m=read_height_m(cursor, angler_id),

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { answered, api } from '@/api/client'
+import { answered, api, type Schemas } from '@/api/client'
 import { inWords } from '@/api/problems'
+import { useRefusal } from '@/shell/useRefusal'
 import { usePlaceActs } from './usePlaces'
 
 /** Where a water's level is read: any SensorThings service, or the stand-in that ships. */
@@ -12,7 +13,7 @@ const acts = usePlaceActs(() => props.placeId)
 const DEMO = 'demo'
 const typed = ref('')
 const base = ref('')
-const refused = ref('')
+const { refused, attempt } = useRefusal()
 const {
   data: gauges,
   error,
@@ -26,16 +27,14 @@ const {
 })
 
 async function choose(row: { datastream: string; title: string; metres: number | null }) {
-  refused.value = ''
-  try {
-    const { datastream, title, metres } = row
-    await acts.putGauge({ base: base.value, datastream, title, metres: metres ?? 1 })
-    emit('close')
-  } catch (trouble) {
-    refused.value = inWords(trouble)
-  }
+  const { datastream, title, metres } = row
+  await put({ base: base.value, datastream, title, metres: metres ?? 1 })
 }
-const none = () => acts.putGauge({ base: '', datastream: '', title: '', metres: 1 })
+const none = () => put({ base: '', datastream: '', title: '', metres: 1 })
+
+async function put(gauge: Schemas['GaugeForm']) {
+  if (await attempt(() => acts.putGauge(gauge))) emit('close')
+}
 </script>
 
 <template>
@@ -81,9 +80,7 @@ const none = () => acts.putGauge({ base: '', datastream: '', title: '', metres: 
     </ul>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <p>
-      <button class="link" type="button" @click="none().then(() => emit('close'))">
-        no gauge: I type the level
-      </button>
+      <button class="link" type="button" @click="none">no gauge: I type the level</button>
     </p>
   </el-dialog>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { reactive, ref } from 'vue'
-import { inWords } from '@/api/problems'
+import { useRefusal } from '@/shell/useRefusal'
 import PlainField from '@/widgets/PlainField.vue'
 import { usePlaceActs, type PlaceReading } from './usePlaces'
 
@@ -9,26 +9,21 @@ const props = defineProps<{ placeId: string; water: PlaceReading }>()
 const emit = defineEmits<{ close: [] }>()
 const acts = usePlaceActs(() => props.placeId)
 const { place } = props.water
-const refused = ref('')
+const { refused, attempt } = useRefusal()
 const title = ref(place.title)
 const notes = ref(place.notes)
 const most = ref(place.rules.most_flies ? String(place.rules.most_flies) : '')
 const rules = reactive({ ...place.rules })
 
 async function keep() {
-  refused.value = ''
   const most_flies = Number(most.value) > 0 ? Math.round(Number(most.value)) : null
-  try {
-    await acts.write({
-      title: title.value,
-      kind: place.kind,
-      notes: notes.value,
-      rules: { ...rules, most_flies },
-    })
-    emit('close')
-  } catch (error) {
-    refused.value = inWords(error)
+  const form = {
+    title: title.value,
+    kind: place.kind,
+    notes: notes.value,
+    rules: { ...rules, most_flies },
   }
+  if (await attempt(() => acts.write(form))) emit('close')
 }
 </script>
 

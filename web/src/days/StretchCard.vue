@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { inWords } from '@/api/problems'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
 import { notify } from '@/shell/notify'
+import { useRefusal } from '@/shell/useRefusal'
 import { usePlaceActs, type StretchReading } from './usePlaces'
 
 /** One stretch: usual and today, what was noted at levels, and on to the bench. */
@@ -16,7 +16,7 @@ const bench = useBench()
 const router = useRouter()
 const acts = usePlaceActs(() => props.placeId)
 const noting = ref(false)
-const refused = ref('')
+const { refused, attempt: tryIt } = useRefusal()
 const form = ref({ level: '', depth: '', pace: '' })
 
 function begin() {
@@ -25,13 +25,7 @@ function begin() {
   noting.value = true
 }
 async function note() {
-  refused.value = ''
-  try {
-    await acts.noteLevel(props.row.stretch_id, form.value)
-    noting.value = false
-  } catch (error) {
-    refused.value = inWords(error)
-  }
+  noting.value = !(await tryIt(() => acts.noteLevel(props.row.stretch_id, form.value)))
 }
 const drop = (number: number) => attempt(() => acts.dropLevel(props.row.stretch_id, number))
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { reactive, ref } from 'vue'
+import { reactive } from 'vue'
 import { useCatalogue } from '@/api/queries'
-import { inWords } from '@/api/problems'
+import { useRefusal } from '@/shell/useRefusal'
 import { option } from '@/widgets/option'
 import PickOne from '@/widgets/PickOne.vue'
 import PlainField from '@/widgets/PlainField.vue'
@@ -12,7 +12,7 @@ const props = defineProps<{ placeId: string; row: StretchReading | null }>()
 const emit = defineEmits<{ close: [] }>()
 const acts = usePlaceActs(() => props.placeId)
 const { data: catalogue } = useCatalogue()
-const refused = ref('')
+const { refused, attempt } = useRefusal()
 const plain = <const T extends string>(words: readonly T[]) => words.map((one) => option(one, one))
 const WATERS = plain([
   'pocket water',
@@ -58,17 +58,11 @@ const form = reactive<StretchForm>({
   own_rules: old?.own_rules ?? null,
   notes: old?.notes ?? '',
 })
-async function said(work: () => Promise<unknown>) {
-  refused.value = ''
-  try {
-    await work()
-    emit('close')
-  } catch (error) {
-    refused.value = inWords(error)
-  }
+async function closing(work: () => Promise<unknown>) {
+  if (await attempt(work)) emit('close')
 }
-const keep = () => said(() => acts.putStretch({ ...form }))
-const drop = () => said(() => acts.dropStretch(form.stretch_id))
+const keep = () => closing(() => acts.putStretch({ ...form }))
+const drop = () => closing(() => acts.dropStretch(form.stretch_id))
 </script>
 
 <template>

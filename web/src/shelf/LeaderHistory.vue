@@ -3,12 +3,12 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { answered, api, type LeaderCard } from '@/api/client'
-import { inWords } from '@/api/problems'
 import { useIntent } from '@/api/useIntent'
 import { useBench } from '@/bench/useBench'
 import { longestOf } from '@/drawing/side'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
+import { useRefusal } from '@/shell/useRefusal'
 import MiniStrip from '@/widgets/MiniStrip.vue'
 
 /** All revisions of a leader: what each changed, two of them side by side, one put back. */
@@ -21,7 +21,7 @@ const queries = useQueryClient()
 const once = useIntent()
 const path = computed(() => ({ leader_id: props.card.leader_id }))
 const query = computed(() => ({ units: settings.units }))
-const refused = ref('')
+const { refused, attempt } = useRefusal()
 const { data: rows } = useQuery({
   queryKey: ['leaders', 'revisions', path, query],
   queryFn: () =>
@@ -54,14 +54,6 @@ function choose(number: number, on: boolean) {
   pair.value = on ? [...pair.value.slice(-1), number] : pair.value.filter((one) => one !== number)
 }
 
-async function said(work: () => Promise<unknown>) {
-  refused.value = ''
-  try {
-    await work()
-  } catch (error) {
-    refused.value = inWords(error)
-  }
-}
 const designOf = async (number: number) =>
   (
     await answered(
@@ -72,13 +64,13 @@ const designOf = async (number: number) =>
   ).design
 
 const asGhost = (number: number) =>
-  said(async () => {
+  attempt(async () => {
     await bench.openLeader(props.card.leader_id)
     bench.pinGhost(await designOf(number))
     await router.push('/')
   })
 const putBack = (number: number) =>
-  said(async () => {
+  attempt(async () => {
     const body = await designOf(number)
     const match = { 'if-match': `"${newest.value}"` }
     await once({ ...path.value, number, ...match }, (header) =>

@@ -2,10 +2,10 @@
 import { computed, ref } from 'vue'
 import { answered, api, type StockRow } from '@/api/client'
 import { useStock } from '@/api/queries'
-import { inWords } from '@/api/problems'
 import { useIntent } from '@/api/useIntent'
 import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
+import { useRefusal } from '@/shell/useRefusal'
 import { option } from '@/widgets/option'
 import PickOne from '@/widgets/PickOne.vue'
 import StockPick from '@/widgets/StockPick.vue'
@@ -25,7 +25,7 @@ const { data: measured } = useMeasurements(() => props.row.spool_id)
 const once = useIntent()
 const amount = ref('')
 const words = ref('')
-const refused = ref('')
+const { refused, attempt } = useRefusal()
 const WHYS = [
   option('lost' as const, 'lost or thrown away'),
   option('renewed' as const, 'tippet renewed'),
@@ -42,17 +42,8 @@ const others = computed(() =>
   ),
 )
 
-async function said(work: () => Promise<unknown>) {
-  refused.value = ''
-  try {
-    await work()
-  } catch (error) {
-    refused.value = inWords(error)
-  }
-}
-
 const takeOff = () =>
-  said(async () => {
+  attempt(async () => {
     await ledger.taken({
       spool_id: props.row.spool_id,
       amount: amount.value,
@@ -64,7 +55,7 @@ const takeOff = () =>
   })
 
 const putTogether = (other: string) =>
-  said(async () => {
+  attempt(async () => {
     const body = { other, units: settings.units }
     const path = { spool_id: props.row.spool_id }
     const made = await once({ ...body, ...path }, (header) =>

@@ -1,0 +1,205 @@
+"""All that an angler has, as one value: the file's shape, its versions, older ones upgraded."""
+
+import json
+from datetime import datetime
+from typing import Any, Literal
+
+from pydantic import Field, TypeAdapter
+
+from nine_knots.core.base.errors import Damaged
+from nine_knots.core.base.frozen import Frozen, Several
+from nine_knots.core.judge.landings import Seen
+from nine_knots.core.judge.measuring.measurement import Measurement
+from nine_knots.core.judge.own_cast import Estimate
+from nine_knots.core.judge.practice import Attempt
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.knots.own import PullTest
+from nine_knots.core.trade.leader.lower_rig import LowerRig
+from nine_knots.core.trade.leader.own_ties import OwnTies
+from nine_knots.core.trade.ledger import Act
+from nine_knots.core.trade.places import Place
+from nine_knots.core.trade.strand import Stock
+from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
+from nine_knots.kept.envelope import Kind
+from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN, usual_reserve
+from nine_knots.kept.kinds.lower_rig import LOWER_RIG
+from nine_knots.kept.kinds.measurement import MEASUREMENT
+from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
+from nine_knots.kept.kinds.place import PLACE
+from nine_knots.store.anglers import Settings
+from nine_knots.store.damaged import DamagedRow
+from nine_knots.store.pulls import Source
+
+
+class RevisionKept(Frozen):
+    """One saved state of a leader."""
+
+    number: int = Field(ge=1)
+    saved_at: datetime
+    design: Design
+
+
+class LeaderKept(Frozen):
+    """A leader with all its revisions, the newest last; ``removed`` where it is off the shelf."""
+
+    revisions: Several[RevisionKept] = Field(min_length=1)
+    removed: bool = False
+    labels: Several[str] = ()
+
+
+class LandingKept(Frozen):
+    """A landing as it was seen, with what the cast model made of it."""
+
+    seen: Seen
+    usual: float
+    seen_at: datetime
+
+
+class PullKept(Frozen):
+    """A pull test."""
+
+    test: PullTest
+    line: str = Field(max_length=80)
+    source: Source
+    tested_at: datetime
+
+
+class TiedKept(Frozen):
+    """What a piece of one tied leader showed of the hand."""
+
+    tied: str = Field(max_length=32)
+    piece: int
+    handiness: float
+    tied_at: datetime
+
+
+class Retired(Frozen):
+    """What was taken off the shelf and out of the kit."""
+
+    stock: Several[Stock] = ()
+    rods: Several[Rod] = ()
+    lines: Several[FlyLine] = ()
+    flies: Several[Fly] = ()
+
+
+class ActKept(Frozen):
+    """An act of the ledger."""
+
+    act_id: str = Field(pattern=r"^[0-9a-f]{32}$")
+    noted_at: datetime
+    act: Act
+    undone: bool = False
+
+
+class MeasurementKept(Frozen):
+    """What an instrument read, and when."""
+
+    measurement: Measurement
+    taken_at: datetime
+
+
+class Everything(Frozen):
+    """The file: what it is, its version, and all that is an angler's; SI units, times in UTC."""
+
+    format: Literal["nine-knots-everything"] = "nine-knots-everything"
+    version: Literal[4] = 4
+    versions: dict[str, int] = Field(
+        default_factory=dict, description="of each kind of value in it; 1 where it is not named"
+    )
+    written_at: datetime
+    settings: Settings
+    height_m: float | None = None
+    ties: OwnTies = OwnTies()
+    stock: Several[Stock] = ()
+    rods: Several[Rod] = ()
+    lines: Several[FlyLine] = ()
+    flies: Several[Fly] = ()
+    leaders: Several[LeaderKept] = ()
+    lower_rigs: Several[LowerRig] = ()
+    landings: Several[LandingKept] = ()
+    own_cast: Estimate | None = None
+    attempts: Several[Attempt] = ()
+    pulls: Several[PullKept] = ()
+    tied: Several[TiedKept] = ()
+    retired: Retired = Retired()
+    ledger: Several[ActKept] = ()
+    places: Several[Place] = ()
+    measurements: Several[MeasurementKept] = ()
+    damaged: Several[DamagedRow] = Field(
+        default=(), description="rows that could not be read, as they are"
+    )
+
+
+def _by_reserve(body: Any) -> Any:
+    """Version 2 knows a landing by the reserve of its stroke."""
+    for landing in body.get("landings", []):
+        landing["usual"] = usual_reserve(landing.pop("at_usual"), landing.pop("slope"))
+    return {**body, "version": 2}
+
+
+def _with_more(body: Any) -> Any:
+    """Version 3 has lower rigs beside the rest, and more that is known of lines, fish and flies."""
+    return {**body, "version": 3}
+
+
+def _with_ledger(body: Any) -> Any:
+    """Version 4 has what was retired, the ledger, measurements, labels and waters."""
+    return {**body, "version": 4}
+
+
+EVERYTHING = Kind(
+    "file of all that an angler has",
+    TypeAdapter(Everything),
+    (_by_reserve, _with_more, _with_ledger),
+)
+
+
+def everything_in(text: str | bytes) -> Everything:
+    """The file's value, whatever version it and its parts are of; Damaged where it is none."""
+    try:
+        found = json.loads(text)
+        versions = found.get("versions", {})
+        for kind, place in PARTS:
+            if versions.get(kind.name, 1) != kind.version:
+                _upgrade(found, place, kind, versions.get(kind.name, 1))
+        found["versions"] = versions_today()
+        return EVERYTHING.read(found.get("version", 1), json.dumps(found))
+    except (ValueError, AttributeError, TypeError, KeyError, RecursionError) as error:
+        raise Damaged("This is no file of all that an angler has.") from error
+
+
+PARTS: tuple[tuple[Kind[Any], str], ...] = (
+    (STOCK, "stock.*"),
+    (ROD, "rods.*"),
+    (LINE, "lines.*"),
+    (FLY, "flies.*"),
+    (DESIGN, "leaders.*.revisions.*.design"),
+    (LOWER_RIG, "lower_rigs.*"),
+    (SEEN, "landings.*.seen"),
+    (ESTIMATE, "own_cast"),
+    (PULL_TEST, "pulls.*.test"),
+    (STOCK, "retired.stock.*"),
+    (ROD, "retired.rods.*"),
+    (LINE, "retired.lines.*"),
+    (FLY, "retired.flies.*"),
+    (MEASUREMENT, "measurements.*.measurement"),
+    (PLACE, "places.*"),
+)
+"""Where in the file values of each kind stand; ``*`` is every one of a list."""
+
+
+def versions_today() -> dict[str, int]:
+    """Today's version of each kind of value in the file."""
+    return {kind.name: kind.version for kind, _ in PARTS}
+
+
+def _upgrade(found: Any, place: str, kind: Kind[Any], version: int) -> None:
+    """Bring up to date, in their places, the values of a kind below ``place``."""
+    step, _, rest = place.partition(".")
+    keys = range(len(found)) if step == "*" else [step] if found.get(step) is not None else []
+    for key in keys:
+        if rest:
+            _upgrade(found[key], rest, kind, version)
+        else:
+            found[key] = kind.upgraded(version, found[key])
