@@ -156,3 +156,38 @@ def test_waters_are_added_renamed_forgotten_and_are_each_anglers_own(client, ska
     client.post("/api/anglers/demo")
     assert client.delete(path).status_code == 204
     assert client.delete(path).status_code == 404
+
+
+def test_light_is_told_where_its_place_on_the_map_is_known(client, skarn):
+    told = client.get(f"{skarn}/light", params={"day": "2026-09-22"}).json()
+    assert told["words"].startswith("First light ")
+    assert told["dawn"] < told["sunrise"] < told["sunset"] < told["dusk"]
+    assert client.get(f"{skarn}/light", params={"day": "2026-02-31"}).status_code == 422
+    put = {"title": "The Skarn", "latitude": "69,7", "longitude": "19"}
+    client.put(skarn, json=put)
+    winter = client.get(f"{skarn}/light", params={"day": "2026-12-21"}).json()
+    assert winter["words"] == "The sun does not rise."
+    for wrong, where in (
+        ({"latitude": "north"}, "latitude"),
+        ({"latitude": "99"}, "latitude"),
+        ({"longitude": ""}, "longitude"),
+    ):
+        refused = client.put(skarn, json=put | wrong)
+        assert (refused.status_code, refused.json()["where"]) == (422, where)
+    client.put(skarn, json={"title": "The Skarn"})
+    assert client.get(f"{skarn}/light").status_code == 404
+
+
+def test_the_tide_makes_the_current_by_the_sea(client):
+    cards = {card["title"]: card["place_id"] for card in client.get("/api/places").json()}
+    path = f"/api/places/{cards['Skarn estuary']}"
+    usual = client.get(path).json()["stretches"][0]["water"]["pace_m_s"]
+    half = {"high": "06:10", "low": "12:22", "at": "09:16", "units": "metric"}
+    told = client.get(path, params=half).json()
+    assert told["tide"].startswith("Ebbing, 3 h 6 min after the turn, at 100% of its strongest")
+    assert told["stretches"][0]["water"]["pace_m_s"] == pytest.approx(usual, rel=1e-3)
+    slack = client.get(path, params=half | {"at": "12:20"}).json()
+    assert slack["tide"] == "Low water slack: hardly a current."
+    assert slack["stretches"][0]["water"]["pace_m_s"] < 0.1
+    refused = client.get(path, params=half | {"high": "noon"})
+    assert (refused.status_code, refused.json()["where"]) == (422, "high")

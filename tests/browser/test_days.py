@@ -69,3 +69,16 @@ def test_a_gauge_is_chosen_and_one_that_is_not_there_is_said(page):
     form.get_by_role("button", name="Read Skarn bridge: Water level").click()
     expect(form).to_have_count(0)
     expect(water).to_contain_text("Skarn bridge: Water level")
+
+
+def test_the_tide_is_typed_and_the_light_is_told(page):
+    water = skarn(page)
+    expect(water.get_by_text(re.compile("^First light |^Sun up |^The sun "))).to_be_visible()
+    page.get_by_text("Skarn estuary", exact=True).click()
+    shore = page.get_by_role("region", name="Skarn estuary")
+    for label, time in (("High water", "06:10"), ("Low water", "12:22"), ("at", "9.16")):
+        field = shore.get_by_label(label, exact=True)
+        field.fill(time)
+        field.press("Tab")
+    expect(shore.get_by_role("status")).to_contain_text("Ebbing, 3 h 6 min after the turn")
+    expect(shore.get_by_role("article", name="The bar mouth")).to_contain_text("by the tide")

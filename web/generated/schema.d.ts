@@ -457,6 +457,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/places/{place_id}/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * When it is light at a water
+         * @description By its place on the map.
+         */
+        get: operations["get_light"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/places": {
         parameters: {
             query?: never;
@@ -490,7 +510,8 @@ export interface paths {
         };
         /**
          * A water at a level
-         * @description Its stretches: as they usually are, and as the notes say they are at this level.
+         * @description Its stretches: as they usually are, and as the notes say they are at this level; by the sea
+         *     with the current between high and low water.
          */
         get: operations["get_place"];
         /**
@@ -5605,6 +5626,23 @@ export interface components {
             wear: "new" | "fished" | "nicked" | "wind knot";
         };
         /**
+         * LightAnswer
+         * @description First and last light and the sun's times as hours and minutes of this machine's clock; empty
+         *     where there is none.
+         */
+        LightAnswer: {
+            /** Dawn */
+            dawn: string;
+            /** Sunrise */
+            sunrise: string;
+            /** Sunset */
+            sunset: string;
+            /** Dusk */
+            dusk: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * Line
          * @description One line of a card.
          */
@@ -6538,6 +6576,20 @@ export interface components {
              */
             rules: components["schemas"]["WaterRules"];
             /**
+             * Latitude
+             * @description degrees north
+             * @default
+             * @example 63.2
+             */
+            latitude: string;
+            /**
+             * Longitude
+             * @description degrees east
+             * @default
+             * @example 14.6
+             */
+            longitude: string;
+            /**
              * Notes
              * @default
              */
@@ -6558,6 +6610,8 @@ export interface components {
             rules: string;
             /** Level */
             level: string;
+            /** Tide */
+            tide: string;
             /** Stretches */
             stretches: components["schemas"]["StretchReading"][];
             place: components["schemas"]["Place"];
@@ -13133,6 +13187,130 @@ export interface operations {
             };
         };
     };
+    get_light: {
+        parameters: {
+            query?: {
+                /** @description today if empty */
+                day?: string;
+            };
+            header?: never;
+            path: {
+                place_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LightAnswer"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_places: {
         parameters: {
             query?: never;
@@ -13365,6 +13543,12 @@ export interface operations {
             query?: {
                 /** @description as typed; empty: as usual */
                 level?: string;
+                /** @description by the sea: high water, 06:10 */
+                high?: string;
+                /** @description low water */
+                low?: string;
+                /** @description the time it is for */
+                at?: string;
                 units?: "imperial" | "metric";
             };
             header?: never;

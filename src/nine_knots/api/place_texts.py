@@ -1,11 +1,15 @@
 """Figures of a stretch as they are typed: levels on a gauge, depths and paces in words."""
 
+import re
+
 from nine_knots.api.typed import field
 from nine_knots.core.base.errors import Unreadable
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import parse_length
 from nine_knots.core.base.units.parse import parse_current
 from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS
+
+TIME = re.compile(r"^\s*(\d{1,2})[:. ](\d{2})\s*$")
 
 
 def level_m(text: str, units: System, where: str) -> float:
@@ -21,6 +25,29 @@ def level_m(text: str, units: System, where: str) -> float:
         zero = not any(letter in "123456789" for letter in figure)
         found_m = 0.0 if zero else parse_length(figure, units, most_m=60.0)
         return -found_m if below else found_m
+
+
+def minute_of_day(text: str, where: str) -> float:
+    """A time of day as ``06:10``, ``6.10`` or ``6 10``, in minutes."""
+    with field(where):
+        found = TIME.match(text)
+        if found is None or int(found[1]) > 23 or int(found[2]) > 59:
+            raise Unreadable(f"“{text}” is no time of day.", mend="Write it as 06:10.")
+        return 60.0 * int(found[1]) + int(found[2])
+
+
+def degrees(text: str, most: float, where: str) -> float | None:
+    """A latitude or longitude in degrees, north and east; none where nothing is typed."""
+    if not text.strip():
+        return None
+    with field(where):
+        try:
+            value = float(text.strip().rstrip("°").replace(",", "."))
+        except ValueError as error:
+            raise Unreadable(f"“{text}” is no figure in degrees.", mend="Write 63.2.") from error
+        if not -most <= value <= most:
+            raise Unreadable(f"“{text}” lies on no map.", mend=f"Give −{most:g} to {most:g}.")
+        return value
 
 
 def depth_m(text: str, units: System) -> float:

@@ -4,7 +4,7 @@ import uuid
 from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import UTC, datetime
-from typing import Annotated
+from typing import Annotated, Any
 
 from fastapi import APIRouter, Path, Query, Response
 from pydantic import Field
@@ -14,11 +14,12 @@ from nine_knots.api import place_texts as texts
 from nine_knots.api.context import CurrentSession, SavingSession, Session
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
-from nine_knots.core.base.errors import NotFound
+from nine_knots.core.base.errors import NotFound, Unreadable
 from nine_knots.core.base.frozen import Several
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units, parse_length
 from nine_knots.core.base.words import counted
+from nine_knots.core.judge.tide import Tide, tide_at
 from nine_knots.core.tell.places import PlaceReading, place_reading, stretch_texts
 from nine_knots.core.trade.places import (
     Behind,
@@ -57,6 +58,8 @@ class PlaceForm(Form):
     title: Typed = Field(min_length=1, examples=["The Skarn"])
     kind: PlaceKind = "river"
     rules: WaterRules = WaterRules()
+    latitude: Typed = Field(default="", description="degrees north", examples=["63.2"])
+    longitude: Typed = Field(default="", description="degrees east", examples=["14.6"])
     notes: str = Field(default="", max_length=2000)
 
 
@@ -114,7 +117,7 @@ def get_places(session: CurrentSession) -> tuple[PlaceCard, ...]:
 @router.post("", summary="Add a water")
 def post_place(session: SavingSession, form: PlaceForm) -> PlaceReading:
     """Without a stretch as yet."""
-    place = Place(title=form.title.strip(), kind=form.kind, rules=form.rules, notes=form.notes)
+    place = Place(**_fields(form))
     return session.save(
         lambda cursor, me: add_place(cursor, me, place),
         lambda cursor, me, made: _reading(cursor, me, made, None, "imperial"),
@@ -126,23 +129,26 @@ def get_place(
     session: CurrentSession,
     place_id: PlaceId,
     level: Annotated[str, Query(max_length=60, description="as typed; empty: as usual")] = "",
+    high: Annotated[str, Query(max_length=20, description="by the sea: high water, 06:10")] = "",
+    low: Annotated[str, Query(max_length=20, description="low water")] = "",
+    at: Annotated[str, Query(max_length=20, description="the time it is for")] = "",
     units: System = "imperial",
 ) -> PlaceReading:
-    """Its stretches: as they usually are, and as the notes say they are at this level."""
+    """Its stretches: as they usually are, and as the notes say they are at this level; by the sea
+    with the current between high and low water."""
     level_m = texts.level_m(level, units, "level") if level.strip() else None
-    return session.read(lambda cursor, me: _reading(cursor, me, place_id, level_m, units))
+    tide = None
+    if high.strip() and low.strip() and at.strip():
+        times = {"high": high, "low": low, "at": at}
+        tide = tide_at(*(texts.minute_of_day(text, name) for name, text in times.items()))
+    return session.read(lambda cursor, me: _reading(cursor, me, place_id, level_m, units, tide))
 
 
 @router.put("/{place_id}", responses=MISSING, summary="Write a water anew")
 def put_place(session: CurrentSession, place_id: PlaceId, form: PlaceForm) -> PlaceReading:
     """Its name, kind, rules and notes; the stretches stay."""
-    changes = {
-        "title": form.title.strip(),
-        "kind": form.kind,
-        "rules": form.rules,
-        "notes": form.notes,
-    }
-    return changed_place(session, place_id, lambda place: place.remade(**changes), "imperial")
+    fields = _fields(form)
+    return changed_place(session, place_id, lambda place: place.remade(**fields), "imperial")
 
 
 @router.delete("/{place_id}", status_code=204, responses=MISSING, summary="Forget a water")
@@ -297,9 +303,32 @@ def _with_notes(
 
 
 def _reading(
-    cursor: DictCursor, me: str, place_id: str, level_m: float | None, units: System
+    cursor: DictCursor,
+    me: str,
+    place_id: str,
+    level_m: float | None,
+    units: System,
+    tide: Tide | None = None,
 ) -> PlaceReading:
-    return place_reading(place_id, read_place(cursor, me, place_id), level_m, Units(units))
+    place = read_place(cursor, me, place_id)
+    return place_reading(place_id, place, level_m, Units(units), tide)
+
+
+def _fields(form: PlaceForm) -> dict[str, Any]:
+    latitude = texts.degrees(form.latitude, 90.0, "latitude")
+    longitude = texts.degrees(form.longitude, 180.0, "longitude")
+    if (latitude is None) != (longitude is None):
+        raise Unreadable(
+            "A place has a latitude and a longitude.", where="longitude", mend="Give both, or none."
+        )
+    return {
+        "title": form.title.strip(),
+        "kind": form.kind,
+        "rules": form.rules,
+        "latitude": latitude,
+        "longitude": longitude,
+        "notes": form.notes,
+    }
 
 
 def _no_stretch() -> NotFound:

@@ -28,6 +28,8 @@ const add = () =>
       title: name.value.trim(),
       kind: kind.value,
       rules: NO_RULES,
+      latitude: '',
+      longitude: '',
       notes: '',
     })
     chosen.value = made.place_id

@@ -12,6 +12,8 @@ const { place } = props.water
 const { refused, attempt } = useRefusal()
 const title = ref(place.title)
 const notes = ref(place.notes)
+const latitude = ref(place.latitude === null ? '' : String(place.latitude))
+const longitude = ref(place.longitude === null ? '' : String(place.longitude))
 const most = ref(place.rules.most_flies ? String(place.rules.most_flies) : '')
 const rules = reactive({ ...place.rules })
 
@@ -21,6 +23,8 @@ async function keep() {
     title: title.value,
     kind: place.kind,
     notes: notes.value,
+    latitude: latitude.value,
+    longitude: longitude.value,
     rules: { ...rules, most_flies },
   }
   if (await attempt(() => acts.write(form))) emit('close')
@@ -41,6 +45,8 @@ async function keep() {
       <label><input v-model="rules.barbless" type="checkbox" /> barbless hooks only</label>
       <label><input v-model="rules.lead_banned" type="checkbox" /> no lead</label>
       <label><input v-model="rules.wire_required" type="checkbox" /> wire for teeth</label>
+      <PlainField v-model="latitude" label="Latitude, degrees north" hint="63.2, for the light" />
+      <PlainField v-model="longitude" label="Longitude, degrees east" hint="14.6" />
       <PlainField v-model="notes" label="Notes" />
       <p class="quiet">Your own notes of the rules: the local authority has the say.</p>
       <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>

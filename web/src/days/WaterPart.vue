@@ -9,7 +9,7 @@ import GaugeDialog from './GaugeDialog.vue'
 import RulesDialog from './RulesDialog.vue'
 import StretchCard from './StretchCard.vue'
 import StretchDialog from './StretchDialog.vue'
-import { usePlace, usePlaceActs, type StretchReading } from './usePlaces'
+import { useLight, usePlace, usePlaceActs, type StretchReading, type TideTyped } from './usePlaces'
 
 /** One water at today's level: typed, or read off its gauge. */
 const props = defineProps<{ placeId: string }>()
@@ -22,11 +22,25 @@ const level = computed({
   set: (text) => (levels.value = { ...levels.value, [props.placeId]: text }),
 })
 const asked = refDebounced(level, QUIET_MS)
+const tides = useStorage<Record<string, TideTyped>>('nine-knots.tides', {})
+const tide = computed(() => tides.value[props.placeId] ?? { high: '', low: '', at: '' })
+const setTide = (part: Partial<TideTyped>) =>
+  (tides.value = { ...tides.value, [props.placeId]: { ...tide.value, ...part } })
 const { water, error } = usePlace(
   () => props.placeId,
   () => asked.value,
+  () => tide.value,
+)
+const { data: light } = useLight(
+  () => props.placeId,
+  () => water.value?.place.latitude !== null && water.value !== undefined,
 )
 const acts = usePlaceActs(() => props.placeId)
+const TIDES = [
+  { key: 'high', words: 'High water' },
+  { key: 'low', words: 'Low water' },
+  { key: 'at', words: 'at' },
+] as const
 const gaugeSays = ref('')
 const reading = ref(false)
 const editing = ref<{ row: StretchReading | null } | null>(null)
@@ -60,11 +74,24 @@ const forget = () =>
     <header class="row">
       <h2 class="grow">{{ water.title }}</h2>
       <button class="do" type="button" @click="editing = { row: null }">Add a stretch</button>
-      <button class="do do--plain" type="button" @click="ruling = true">Rules</button>
+      <button class="do do--plain" type="button" @click="ruling = true">Rules and place</button>
       <button class="do do--plain" type="button" @click="forget">Forget this water</button>
     </header>
     <p class="quiet">{{ water.rules }} {{ water.place.notes }}</p>
-    <div class="row level">
+    <p v-if="light" class="quiet">{{ light.words }}</p>
+    <form v-if="water.kind === 'sea'" class="row level" @submit.prevent>
+      <label v-for="one in TIDES" :key="one.key" class="row">
+        {{ one.words }}
+        <input
+          class="pick figure level__time"
+          :value="tide[one.key]"
+          placeholder="06:10"
+          @change="setTide({ [one.key]: ($event.target as HTMLInputElement).value })"
+        />
+      </label>
+    </form>
+    <p v-if="water.tide" class="level__says" role="status">{{ water.tide }}</p>
+    <div v-else-if="water.kind !== 'sea'" class="row level">
       <label class="row">
         Today’s level
         <input
@@ -85,8 +112,12 @@ const forget = () =>
     </div>
     <p v-if="error" class="refusal" role="alert">{{ inWords(error) }}</p>
     <p v-else-if="gaugeSays" class="level__says" role="status">{{ gaugeSays }}</p>
-    <p v-else-if="!level.trim()" class="quiet">
-      Without a level every stretch is taken as it usually is.
+    <p v-else-if="!level.trim() && !water.tide" class="quiet">
+      {{
+        water.kind === 'sea'
+          ? 'Give today’s high and low water and a time: the current between them follows.'
+          : 'Without a level every stretch is taken as it usually is.'
+      }}
     </p>
     <p v-if="!water.stretches.length" class="quiet">
       No stretch yet. Add the first: how deep and how fast it usually is will do.
@@ -113,6 +144,10 @@ const forget = () =>
 
 .level__field {
   width: 110px;
+}
+
+.level__time {
+  width: 76px;
 }
 
 .level__says {

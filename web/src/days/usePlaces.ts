@@ -8,6 +8,13 @@ export type PlaceReading = Schemas['PlaceReading']
 export type StretchReading = Schemas['StretchReading']
 export type StretchForm = Omit<Schemas['StretchForm'], 'units'>
 
+/** High and low water of a day and the time it is for, as typed. */
+export interface TideTyped {
+  high: string
+  low: string
+  at: string
+}
+
 /** All waters, by name. */
 export function usePlaces() {
   return useQuery({
@@ -18,9 +25,9 @@ export function usePlaces() {
 
 /** One water at a level as typed, or as it usually is; the last that was read stays where a level
  * is refused. */
-export function usePlace(placeId: () => string, level: () => string) {
+export function usePlace(placeId: () => string, level: () => string, tide: () => TideTyped) {
   const settings = useSettings()
-  const query = computed(() => ({ level: level().trim(), units: settings.units }))
+  const query = computed(() => ({ level: level().trim(), ...tide(), units: settings.units }))
   const { data, error } = useQuery({
     queryKey: ['place', computed(placeId), query],
     queryFn: () =>
@@ -41,6 +48,19 @@ export function usePlace(placeId: () => string, level: () => string) {
     { immediate: true },
   )
   return { water, error }
+}
+
+/** When it is light at a water whose place on the map is known. */
+export function useLight(placeId: () => string, known: () => boolean) {
+  return useQuery({
+    queryKey: ['light', computed(placeId)],
+    queryFn: () =>
+      answered(
+        api.GET('/api/places/{place_id}/light', { params: { path: { place_id: placeId() } } }),
+      ),
+    enabled: computed(known),
+    retry: false,
+  })
 }
 
 /** What is done with a water; what is refused is thrown. */

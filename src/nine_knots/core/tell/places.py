@@ -6,6 +6,7 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.base.words import begun, counted, listed
 from nine_knots.core.judge.level import AtLevel, at_level
+from nine_knots.core.judge.tide import Tide
 from nine_knots.core.trade.places import Hazard, Place, Stretch
 from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS, Water, WaterRules
 from nine_knots.core.trade.tackle import fish_of
@@ -72,19 +73,28 @@ class PlaceReading:
     kind: str
     rules: str
     level: str
+    tide: str
     stretches: tuple[StretchReading, ...]
     place: Place
 
 
-def place_reading(place_id: str, place: Place, level_m: float | None, units: Units) -> PlaceReading:
-    """The reading at a level in metres, or as it usually is."""
+def place_reading(
+    place_id: str,
+    place: Place,
+    level_m: float | None,
+    units: Units,
+    tide: Tide | None = None,
+) -> PlaceReading:
+    """The reading at a level in metres, or as it usually is; by the sea at a tide, where the
+    usual pace is that of the strongest current."""
     return PlaceReading(
         place_id=place_id,
         title=place.title,
         kind=place.kind,
         rules=_rules(place.rules, units),
         level=level_text(level_m, units) if level_m is not None else "",
-        stretches=tuple(_stretch(place, one, level_m, units) for one in place.stretches),
+        tide=tide_words(tide) if tide is not None else "",
+        stretches=tuple(_stretch(place, one, level_m, units, tide) for one in place.stretches),
         place=place,
     )
 
@@ -106,17 +116,37 @@ def level_text(level_m: float, units: Units) -> str:
     return f"{level_m / FOOT_M:.2f} ft"
 
 
-def _stretch(place: Place, one: Stretch, level_m: float | None, units: Units) -> StretchReading:
+def tide_words(tide: Tide) -> str:
+    """Which way it runs, how hard, and when it turns."""
+    turns = "low" if tide.state == "ebb" else "high"
+    if tide.state.endswith("slack"):
+        return f"{begun(tide.state.split(' ')[0])} water slack: hardly a current."
+    way = "Ebbing" if tide.state == "ebb" else "Flooding"
+    return (
+        f"{way}, {_hours(tide.since_min)} after the turn, at {tide.strength:.0%} of its strongest; "
+        f"{turns} water in {_hours(tide.to_min)}."
+    )
+
+
+def _hours(minutes: float) -> str:
+    hours, rest = divmod(round(minutes), 60)
+    return f"{hours} h {rest} min" if hours else f"{rest} min"
+
+
+def _stretch(
+    place: Place, one: Stretch, level_m: float | None, units: Units, tide: Tide | None
+) -> StretchReading:
     found = at_level(one, level_m) if level_m is not None else None
     depth_m = found.depth_m if found else one.water.depth_m
     pace = found.pace_m_s if found else one.water.pace_m_s
+    pace *= tide.strength if tide is not None else 1.0
     rules = place.rules_of(one)
     water = one.water.remade(depth_m=depth_m, pace_m_s=pace, rules=rules)
     return StretchReading(
         stretch_id=one.stretch_id,
         title=one.title,
         usual=f"Usually {_deep(one.water.depth_m, units)}, {_fast(one.water.pace_m_s, units)}.",
-        now=_now(found, level_m, units),
+        now=f"{_now(found, level_m, units)} {_runs(tide, pace, units)}".strip(),
         beyond=_beyond(found, units),
         facts=_facts(one),
         cautions=_cautions(one, water),
@@ -141,6 +171,10 @@ def _now(found: AtLevel | None, level_m: float | None, units: Units) -> str:
     if not found.pace_notes:
         return f"{said}, none of its pace."
     return f"{said}."
+
+
+def _runs(tide: Tide | None, pace_m_s: float, units: Units) -> str:
+    return f"Runs at {_fast(pace_m_s, units)} by the tide." if tide is not None else ""
 
 
 def _beyond(found: AtLevel | None, units: Units) -> str:
