@@ -30,6 +30,16 @@ PLACES = {
     "knots": "/knots/blood",
     "shelf": "/shelf",
     "find": "/find",
+    "measure": "/spools/measure",
+    "ledger": "/spools/ledger",
+    "buy": "/spools/buy",
+    "days": "/days",
+}
+LANDMARKS = {
+    "measure": "Keep it",
+    "ledger": "undo",
+    "buy": "Add the days of saved leaders",
+    "days": "Add a stretch",
 }
 
 
@@ -48,6 +58,8 @@ def show(page: Page, view: str) -> None:
         expect(page.get_by_role("button", name="Find", exact=True)).to_be_visible()
     elif view == "spools":
         expect(page.get_by_text("Knotless tapers").first).to_be_visible()
+    elif view in LANDMARKS:
+        expect(page.get_by_role("button", name=LANDMARKS[view]).first).to_be_visible()
     else:
         expect(piece(page, 1)).to_be_visible()
     if view == "bench with a ghost and a joint selected":
@@ -95,6 +107,7 @@ VIEWS = [
     "spool form",
     "shelf",
     "find",
+    *LANDMARKS,
 ]
 
 
@@ -114,7 +127,18 @@ def test_nothing_serious(page, theme):
 def test_nothing_serious_on_a_phone(page):
     page.set_viewport_size({"width": 390, "height": 844})
     found = {}
-    for view in ("bench", "water", "hold", "tie", "tie now", "spools", "knots", "shelf", "find"):
+    for view in (
+        "bench",
+        "water",
+        "hold",
+        "tie",
+        "tie now",
+        "spools",
+        "knots",
+        "shelf",
+        "find",
+        *LANDMARKS,
+    ):
         show(page, view)
         found[view] = serious(page)
         wide = page.evaluate("document.documentElement.scrollWidth - innerWidth")

@@ -88,7 +88,9 @@ function turnTheme() {
 </template>
 
 <style scoped>
+/* Positioned, so that what is unseen in it scrolls with it and widens no page. */
 .rail {
+  position: relative;
   display: flex;
   flex-direction: column;
   gap: 2px;
