@@ -38,6 +38,9 @@ def test_what_is_tied_comes_off_and_is_undone_where_it_is_told(page):
 
 def test_a_spool_is_counted_taken_off_put_together_and_put_away(page):
     page.get_by_role("link", name="Spools", exact=True).click()
+    page.get_by_label("Look for").fill("foam pine")
+    expect(page.get_by_role("button", name="Change Foam pine beetle 8")).to_be_visible()
+    expect(page.get_by_text("None of them is like that.")).to_have_count(2)
     page.get_by_label("Look for").fill("soft 7X")
     page.get_by_role("button", name=re.compile(r"^Mist soft \.004 in")).click()
     form = page.get_by_role("dialog", name="This spool")

@@ -3,9 +3,11 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, ref } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
+import { soughtIn } from '@/widgets/soughtIn'
 import { useShelfForm } from './useShelfForm'
 
 /** Rods, lines and flies: each corrected by the line that says it, doubled, or taken out. */
+const props = defineProps<{ sought: string }>()
 const settings = useSettings()
 const GROUPS = [
   { kind: 'rod', title: 'Rods' },
@@ -19,6 +21,11 @@ const { data: rows } = useQuery({
   queryFn: () =>
     answered(api.GET('/api/owned/kit', { params: { query: { units: settings.units } } })),
 })
+const shown = computed(() =>
+  (rows.value ?? []).filter((row) =>
+    soughtIn(props.sought, `${row.title} ${row.words} ${row.known}`),
+  ),
+)
 const editing = ref<{ id: string; text: string; instead: string | null } | null>(null)
 const { refused, attempt } = useShelfForm(() => (editing.value = null))
 
@@ -50,8 +57,11 @@ const takeOut = (tackle_id: string) =>
     <p v-if="rows && !rows.some((row) => row.kind === group.kind)" class="quiet">
       None yet: type one above.
     </p>
+    <p v-else-if="rows && !shown.some((row) => row.kind === group.kind)" class="quiet">
+      None of them is like that.
+    </p>
     <ul>
-      <li v-for="row in rows?.filter((one) => one.kind === group.kind)" :key="row.tackle_id">
+      <li v-for="row in shown.filter((one) => one.kind === group.kind)" :key="row.tackle_id">
         <form v-if="editing?.id === row.tackle_id" class="kit__edit" @submit.prevent="keep">
           <input
             id="kit-line"

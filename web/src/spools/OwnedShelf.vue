@@ -77,7 +77,7 @@ const packetOpen = computed({
       </button>
     </header>
     <SayOwned :begins="isSuccess && !stock?.length" />
-    <div v-if="stock?.length" class="seek">
+    <div v-if="stock" class="seek">
       <label class="row">
         <span class="quiet">Look for</span>
         <el-input v-model="sought" placeholder="5X, fluorocarbon, stiff .01" clearable />
@@ -116,7 +116,7 @@ const packetOpen = computed({
         </li>
       </ul>
     </section>
-    <KitList />
+    <KitList :sought="sought" />
     <PutAway />
     <SpoolForm
       v-model="spoolOpen"
