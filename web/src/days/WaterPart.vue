@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useStorage, refDebounced } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import { inWords } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
@@ -24,8 +24,9 @@ const level = computed({
 const asked = refDebounced(level, QUIET_MS)
 const tides = useStorage<Record<string, TideTyped>>('nine-knots.tides', {})
 const tide = computed(() => tides.value[props.placeId] ?? { high: '', low: '', at: '' })
-const setTide = (part: Partial<TideTyped>) =>
-  (tides.value = { ...tides.value, [props.placeId]: { ...tide.value, ...part } })
+/** As it is being typed: kept, and asked for, when a field is left. */
+const typed = reactive({ ...tide.value })
+const keepTide = () => (tides.value = { ...tides.value, [props.placeId]: { ...typed } })
 const { water, error } = usePlace(
   () => props.placeId,
   () => asked.value,
@@ -83,10 +84,10 @@ const forget = () =>
       <label v-for="one in TIDES" :key="one.key" class="row">
         {{ one.words }}
         <input
+          v-model="typed[one.key]"
           class="pick figure level__time"
-          :value="tide[one.key]"
           placeholder="06:10"
-          @change="setTide({ [one.key]: ($event.target as HTMLInputElement).value })"
+          @change="keepTide"
         />
       </label>
     </form>

@@ -28,6 +28,8 @@ const days = computed({
   set: (list) => (kept.value = { ...kept.value, [mine.value]: list.slice(0, MOST_DAYS) }),
 })
 const prices = reactive<Record<string, number>>({})
+/** Prices as they are being typed; heeded when their field is left. */
+const typed = reactive<Record<string, string>>({})
 const same = (one: Situation, other: Situation) => JSON.stringify(one) === JSON.stringify(other)
 
 const add = (more: Situation[]) => {
@@ -75,8 +77,8 @@ const put = (day: Situation, card: Schemas['TodayCard']) =>
     await router.push('/')
   })
 
-function price(what: string, event: Event) {
-  const value = Number((event.target as HTMLInputElement).value.replace(',', '.'))
+function price(what: string) {
+  const value = Number((typed[what] ?? '').replace(',', '.'))
   if (value > 0) prices[what] = Math.min(10_000, value)
   else delete prices[what]
 }
@@ -116,12 +118,12 @@ function price(what: string, event: Event) {
           <label class="quiet row"
             >price
             <input
+              v-model="typed[line.what]"
               class="pick figure price"
               inputmode="decimal"
-              :value="prices[line.what] ?? ''"
               :aria-label="`Price of ${line.what}`"
               placeholder="if known"
-              @change="price(line.what, $event)"
+              @change="price(line.what)"
             />
           </label>
         </li>
