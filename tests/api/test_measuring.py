@@ -6,7 +6,7 @@ import time
 import pytest
 import serial
 
-from nine_knots.instruments.lines import Sighting, latest, read_line, watch
+from nine_knots.instruments.lines import Sighting, read_line, watch
 from nine_knots.simulated.bench_instrument import BenchInstrument
 
 FIVE_X = "runa-nylon-soft-006"
@@ -51,7 +51,7 @@ def test_what_is_no_reading_is_none(line):
 def test_it_is_shown_live_and_taken_by_its_own_button(micrometer):
     seen = until(micrometer.address, "taken", say=("HAS 0.160 0.001", "PRESS"))
     assert seen[-1].value == pytest.approx(1.6e-4, abs=6e-6)
-    again = latest(watch(micrometer.address, "micrometer", lambda: True, ("HAS 0.200 0",)))
+    again = until(micrometer.address, "live", say=("HAS 0.200 0",))[-1]
     assert again == Sighting("live", pytest.approx(2e-4)) or again.value == pytest.approx(0.0)
 
 

@@ -14,7 +14,8 @@ from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
-from nine_knots.core.judge.gauge import Gauged, gauged
+from nine_knots.core.judge.gauge import gauged
+from nine_knots.core.tell.gauge import gauge_words
 from nine_knots.core.tell.places import PlaceReading, level_text
 from nine_knots.core.trade.places import Gauge
 from nine_knots.services.sensor_things import list_datastreams, read_levels
@@ -102,28 +103,8 @@ def get_level(
     seen = read_levels(base, gauge.datastream, gauge.metres, LOOKED_BACK)
     found = gauged(tuple((one.level_m, (now - one.at).total_seconds()) for one in seen))
     return LevelAnswer(
-        level_text(found.level_m, Units(units)), found.standing, _words(found, Units(units))
+        level_text(found.level_m, Units(units)), found.standing, gauge_words(found, Units(units))
     )
-
-
-def _words(found: Gauged, units: Units) -> str:
-    level = level_text(found.level_m, units)
-    hours = found.age_s / 3600.0
-    old = (
-        "just now"
-        if hours < 1.0
-        else f"{hours:.0f} h ago"
-        if hours < 48.0
-        else (f"{hours / 24.0:.0f} days ago")
-    )
-    if found.standing == "odd":
-        return f"{level}, {old}: it leapt. Look at the water before you go by it."
-    if found.standing == "stale":
-        return f"{level}, {old}: too old to go by. Look at the staff, and type what it says."
-    per_hour = level_text(abs(found.rises_m_h), units)
-    goes = "rising" if found.rises_m_h > 0.0 else "falling"
-    steady = abs(found.rises_m_h) < 0.01
-    return f"{level}, {old}, {'steady' if steady else f'{goes} by {per_hour} an hour'}."
 
 
 def _base(request: Request, base: str, trick: Trick = "none") -> str:

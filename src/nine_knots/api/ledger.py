@@ -138,13 +138,14 @@ def get_ledger(
     spool_id: Annotated[str | None, Query(max_length=40, description="of one spool only")] = None,
 ) -> LedgerPage:
     """A page of acts, the newest first."""
-    kept, total, packets = session.read(
+    kept, total, owned = session.read(
         lambda cursor, me: (
             list_acts(cursor, me, limit, skip, spool_id),
             count_acts(cursor, me, spool_id),
-            _packets(cursor, me),
+            _owned(cursor, me),
         )
     )
+    packets = _packets(owned)
     return LedgerPage(tuple(_line(one, packets, Units(units)) for one in kept), total)
 
 
@@ -152,7 +153,6 @@ def get_ledger(
 def post_tied_off(session: SavingSession, form: TiedForm) -> Noted:
     """By the angler's own hand, knots and all; answers what to undo it by."""
     only = frozenset(form.pieces) if form.pieces is not None else None
-    shown = Units(form.units)
     titles = [
         one.design.title if one.count == 1 else f"{one.count} of {one.design.title}"
         for one in form.wanted
@@ -162,9 +162,9 @@ def post_tied_off(session: SavingSession, form: TiedForm) -> Noted:
     ):
         raise OutOfRange("There is no such piece in it.", where="pieces", mend="Count from 0.")
 
+    wanted = _counted(form.wanted)
+
     def take(cursor: DictCursor, me: str) -> str:
-        stock = _by_id(list_stock(cursor, me))
-        wanted = tuple((one.design, one.count) for one in form.wanted)
         takes = takes_of(wanted, read_tyer(cursor, me), only)
         return note_act(
             cursor,
@@ -172,21 +172,14 @@ def post_tied_off(session: SavingSession, form: TiedForm) -> Noted:
             Act(
                 why="tied" if only is None else "renewed",
                 words=", ".join(titles)[:160],
-                changes=changes_by(takes, stock),
+                changes=changes_by(takes, _by_id(list_stock(cursor, me))),
             ),
         )
 
     def told(cursor: DictCursor, me: str, act_id: str) -> Noted:
-        stock = _by_id(list_stock(cursor, me))
-        wanted = tuple((one.design, one.count) for one in form.wanted)
         takes = takes_of(wanted, read_tyer(cursor, me), only)
-        changes = read_act(cursor, me, act_id).act.changes
-        here = {one.spool_id for one in changes}
-        over = {key: more for key, more in overdrawn(cursor, me).items() if key in here}
-        words = taken_words(changes, _packets(cursor, me), shown)
-        return Noted(
-            act_id, f"{words}{short_words(over, stock, shown)}{unknown_words(takes, stock)}"
-        )
+        words = _words_of(cursor, me, act_id, Units(form.units))
+        return Noted(act_id, f"{words}{unknown_words(takes, _by_id(list_stock(cursor, me)))}")
 
     return session.save(take, told)
 
@@ -201,11 +194,7 @@ def post_taken(session: SavingSession, form: TakenForm) -> Noted:
         return note_act(cursor, me, Act(why=form.why, words=form.words.strip(), changes=(change,)))
 
     def told(cursor: DictCursor, me: str, act_id: str) -> Noted:
-        item, shown = read_stock(cursor, me, form.spool_id), Units(form.units)
-        changes = read_act(cursor, me, act_id).act.changes
-        over = {k: more for k, more in overdrawn(cursor, me).items() if k == item.spool_id}
-        words = taken_words(changes, _packets(cursor, me), shown)
-        return Noted(act_id, f"{words}{short_words(over, _by_id((item,)), shown)}")
+        return Noted(act_id, _words_of(cursor, me, act_id, Units(form.units)))
 
     return session.save(take, told)
 
@@ -238,7 +227,6 @@ def post_shopping_csv(session: CurrentSession, form: ToTie) -> Response:
 
 
 def _shopping(session: CurrentSession, form: ToTie) -> tuple[ToBuy, ...]:
-    wanted = tuple((one.design, one.count) for one in form.wanted)
     stock, tyer, usual = session.read(
         lambda cursor, me: (
             list_stock(cursor, me),
@@ -247,7 +235,7 @@ def _shopping(session: CurrentSession, form: ToTie) -> tuple[ToBuy, ...]:
         )
     )
     today = datetime.now(UTC).date().isoformat()
-    return shopping(stock, takes_of(wanted, tyer), usual, today, Units(form.units))
+    return shopping(stock, takes_of(_counted(form.wanted), tyer), usual, today, Units(form.units))
 
 
 def _amount(item: Stock, form: TakenForm) -> float:
@@ -273,10 +261,28 @@ def _line(kept: KeptAct, packets: frozenset[str], units: Units) -> LedgerLine:
     )
 
 
+def _counted(wanted: tuple[TiedMany, ...]) -> tuple[tuple[Design, int], ...]:
+    return tuple((one.design, one.count) for one in wanted)
+
+
+def _words_of(cursor: DictCursor, me: str, act_id: str, units: Units) -> str:
+    """What an act took, and what was not there to take."""
+    changes = read_act(cursor, me, act_id).act.changes
+    owned = _owned(cursor, me)
+    drawn = overdrawn(cursor, me)
+    over = {one.spool_id: drawn[one.spool_id] for one in changes if one.spool_id in drawn}
+    took = taken_words(changes, _packets(owned), units)
+    return f"{took}{short_words(over, _by_id(owned), units)}"
+
+
 def _by_id(stock: tuple[Stock, ...]) -> dict[str, Stock]:
     return {item.spool_id: item for item in stock}
 
 
-def _packets(cursor: DictCursor, me: str) -> frozenset[str]:
-    owned = (*list_stock(cursor, me), *list_stock(cursor, me, retired=True))
-    return frozenset(item.spool_id for item in owned if isinstance(item, Packet))
+def _owned(cursor: DictCursor, me: str) -> tuple[Stock, ...]:
+    """All on the shelf, and what was taken off it."""
+    return (*list_stock(cursor, me), *list_stock(cursor, me, retired=True))
+
+
+def _packets(stock: tuple[Stock, ...]) -> frozenset[str]:
+    return frozenset(item.spool_id for item in stock if isinstance(item, Packet))

@@ -40,7 +40,7 @@ from nine_knots.core.trade.strand import Spool
 from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
 from nine_knots.store.ledger import put_stock
 from nine_knots.store.measurements import add_measurement, list_measurements
-from nine_knots.store.stock import no_spool, read_stock
+from nine_knots.store.stock import read_spool
 from nine_knots.store.tackle import put_tackle, read_tackle
 
 router = APIRouter(prefix="/api/measure", tags=["measuring"], responses=RESPONSES)
@@ -155,7 +155,7 @@ def post_micrometer(session: SavingSession, form: MicrometerForm) -> MeasuredAns
     readings = MicrometerReadings(places=tuple(places))
 
     def read_of(cursor: DictCursor, me: str) -> _Read:
-        spool = _spool(cursor, me, form.of_id)
+        spool = read_spool(cursor, me, form.of_id)
         found = across_of(readings)
         strand = with_across(spool.strand, found)
         told = across_told(found, spool.strand, Units(form.units))
@@ -181,7 +181,7 @@ def post_droop(session: SavingSession, form: DroopForm) -> MeasuredAnswer:
             found = bend_of(readings, line_profile(line).tip_mass_kg_m, mass_off=0.05)
             made = line.remade(tip_bend_nm2=found.bend_nm2, tip_by=found.measured)
             return _Read("line", made, readings, tip_told(found, line))
-        spool = _spool(cursor, me, form.of_id)
+        spool = read_spool(cursor, me, form.of_id)
         strand = spool.strand
         found = bend_of(readings, strand.mass_kg_m(strand.diameter_m), mass_off(strand))
         with field("drops"):
@@ -229,7 +229,7 @@ def post_stretching(session: SavingSession, form: StretchingForm) -> MeasuredAns
         )
 
     def read_of(cursor: DictCursor, me: str) -> _Read:
-        spool = _spool(cursor, me, form.of_id)
+        spool = read_spool(cursor, me, form.of_id)
         found = stiff_of(readings, spool.strand)
         with field("longer"):
             strand = with_stiffness(spool.strand, found)
@@ -299,13 +299,6 @@ def _several(texts: Texts, where: str, parse: Callable[[str], float]) -> tuple[f
             with field(f"{where}.{number}"):
                 read.append(parse(text))
     return tuple(read)
-
-
-def _spool(cursor: DictCursor, me: str, spool_id: str) -> Spool:
-    item = read_stock(cursor, me, spool_id)
-    if not isinstance(item, Spool):
-        raise no_spool(spool_id)
-    return item
 
 
 def _tackle(cursor: DictCursor, me: str, tackle_id: str, kind: type[Thing]) -> Thing:

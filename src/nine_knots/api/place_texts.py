@@ -6,8 +6,7 @@ from nine_knots.api.typed import field
 from nine_knots.core.base.errors import Unreadable
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import parse_length
-from nine_knots.core.base.units.parse import parse_current
-from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS
+from nine_knots.core.tell.sentence import depth_heard, pace_heard
 
 TIME = re.compile(r"^\s*(\d{1,2})[:. ](\d{2})\s*$")
 
@@ -53,12 +52,10 @@ def degrees(text: str, most: float, where: str) -> float | None:
 def depth_m(text: str, units: System) -> float:
     """A depth in metres from a word or a figure."""
     with field("depth"):
-        word = DEPTH_WORDS.get(text.strip().lower())
-        return word if word is not None else parse_length(text, units)
+        return depth_heard(text.strip(), units)
 
 
 def pace_m_s(text: str, units: System) -> float:
     """A pace in m/s from a word, a speed or a stick over so many steps."""
     with field("pace"):
-        word = PACE_WORDS.get(text.strip().lower())
-        return word if word is not None else parse_current(text, units)
+        return pace_heard(text.strip(), units)

@@ -32,7 +32,7 @@ from nine_knots.store.pulls import (
     set_aside,
     summed_tests,
 )
-from nine_knots.store.stock import no_spool, read_stock
+from nine_knots.store.stock import read_spool
 
 router = APIRouter(prefix="/api/pulls", tags=["pull tests"], responses=RESPONSES)
 AskedUnits = Annotated[System, Query()]
@@ -181,14 +181,6 @@ def post_csv(session: SavingSession, form: CsvForm) -> PullsAnswer:
     return session.save(keep, lambda cursor, me, _: pulls_answer(cursor, me, Units(form.units)))
 
 
-def spool_of(cursor: DictCursor, me: str, spool_id: str) -> Spool:
-    """The spool that a knot is tied in, or NotFound."""
-    item = read_stock(cursor, me, spool_id)
-    if not isinstance(item, Spool):
-        raise no_spool(spool_id)
-    return item
-
-
 def strand_n(spool: Spool, wet: bool) -> float:
     """What the line itself holds, in N."""
     strand = spool.strand
@@ -197,7 +189,7 @@ def strand_n(spool: Spool, wet: bool) -> float:
 
 def keep_pull(cursor: DictCursor, me: str, form: Pulled, broke_n: float, source: Source) -> str:
     """Keep a pull; answers its knot."""
-    spool = spool_of(cursor, me, form.spool_id)
+    spool = read_spool(cursor, me, form.spool_id)
     with field("broke"):
         test = PullTest(
             knot=form.knot,

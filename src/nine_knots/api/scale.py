@@ -15,7 +15,6 @@ from nine_knots.api.pulls import (
     PullsAnswer,
     keep_pull,
     pulls_answer,
-    spool_of,
     strand_n,
 )
 from nine_knots.core.base.errors import TooBusy
@@ -23,6 +22,7 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.trade.knots.own import spread_of, usual_share
 from nine_knots.instruments.pull_scale import read_peak
 from nine_knots.simulated.pull_scale import Mischief, PullScale
+from nine_knots.store.stock import read_spool
 
 router = APIRouter(prefix="/api/pulls", tags=["pull tests"], responses=RESPONSES)
 PATIENCE_S = 20.0
@@ -42,7 +42,7 @@ class ScaleForm(Pulled):
 @router.post("/scale", summary="Read a pull from the scale", responses=MISSING | WORKED_OUT)
 def post_scale(request: Request, session: SavingSession, form: ScaleForm) -> PullsAnswer:
     """Wait for the scale's peak and keep it; what ails the scale is said, and nothing kept."""
-    spool = session.read(lambda cursor, me: spool_of(cursor, me, form.spool_id))
+    spool = session.read(lambda cursor, me: read_spool(cursor, me, form.spool_id))
     with _alone_at_the_scale():
         if form.address:
             peak_n = read_peak(form.address, PATIENCE_S)

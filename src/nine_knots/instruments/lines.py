@@ -9,7 +9,6 @@ the instrument. Micrometers and calipers speak in ``mm`` or ``in``, scales in ``
 import re
 import time
 from collections.abc import Callable, Iterator
-from contextlib import suppress
 from dataclasses import dataclass
 from typing import Literal
 
@@ -92,14 +91,3 @@ def _readings(port: serial.SerialBase, kind: Kind, on: Callable[[], bool]) -> It
             continue
         rubbish, last = 0, Sighting("live", found.value) if found.state == "taken" else found
         yield found
-
-
-def latest(sightings: Iterator[Sighting]) -> Sighting:
-    """The first sighting that has a reading at rest; the last of them where none comes."""
-    seen = Sighting("silent")
-    with suppress(StopIteration):
-        while True:
-            seen = next(sightings)
-            if seen.state in ("live", "taken"):
-                return seen
-    return seen

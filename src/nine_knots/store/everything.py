@@ -24,13 +24,14 @@ from nine_knots.store.everything_kept import (
     versions_today,
 )
 from nine_knots.store.landings import list_landings, read_estimate, write_estimate
+from nine_knots.store.leaders import labels_column, labels_in
 from nine_knots.store.ledger import KeptAct, list_acts, put_stock, write_acts
 from nine_knots.store.lower_rigs import list_lower_rigs, put_lower_rig
 from nine_knots.store.measurements import add_measurement, list_measurements
 from nine_knots.store.places import add_place, list_places
 from nine_knots.store.practice import add_attempt, list_attempts
 from nine_knots.store.pulls import list_tests
-from nine_knots.store.rows import readable
+from nine_knots.store.rows import as_column, in_utc, readable
 from nine_knots.store.stock import list_stock, retire_stock
 from nine_knots.store.tackle import add_tackle, list_tackle, read_kit, retire_tackle
 from nine_knots.store.tying import read_height_m, read_ties, write_height_m, write_ties
@@ -141,12 +142,14 @@ def _leaders(cursor: DictCursor, angler_id: str) -> tuple[LeaderKept, ...]:
     )
     kept: dict[str, LeaderKept] = {}
     for row, design in readable(DESIGN, cursor.fetchall()):
-        revision = RevisionKept(number=row["number"], saved_at=_utc(row["saved_at"]), design=design)
+        revision = RevisionKept(
+            number=row["number"], saved_at=in_utc(row["saved_at"]), design=design
+        )
         before = kept.get(row["leader_id"])
         kept[row["leader_id"]] = LeaderKept(
             revisions=(*(before.revisions if before else ()), revision),
             removed=row["removed_at"] is not None,
-            labels=tuple(label for label in row["labels"].split("|") if label),
+            labels=labels_in(row["labels"]),
         )
     return tuple(kept.values())
 
@@ -155,7 +158,7 @@ def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
     leader_id = uuid.uuid4().hex
     newest = kept.revisions[-1]
     leader = newest.design.leader
-    saved_at = _stored(newest.saved_at)
+    saved_at = as_column(newest.saved_at)
     cursor.execute(
         "INSERT INTO leader (leader_id, angler_id, title, school, length_m, tippet_m, labels, "
         "sought, newest, created_at, updated_at, removed_at) "
@@ -167,10 +170,10 @@ def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
             leader.school,
             leader.length_m,
             leader.tippet_diameter_m,
-            f"|{'|'.join(kept.labels)}|" if kept.labels else "",
+            labels_column(kept.labels),
             words_of(newest.design),
             newest.number,
-            _stored(kept.revisions[0].saved_at),
+            as_column(kept.revisions[0].saved_at),
             saved_at,
             saved_at if kept.removed else None,
         ),
@@ -184,7 +187,7 @@ def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
                 one.number,
                 DESIGN.version,
                 DESIGN.write(one.design),
-                _stored(one.saved_at),
+                as_column(one.saved_at),
             )
             for one in kept.revisions
         ],
@@ -196,7 +199,7 @@ def _landings(cursor: DictCursor, angler_id: str) -> tuple[LandingKept, ...]:
         LandingKept(
             seen=kept.seen,
             usual=kept.landing.usual,
-            seen_at=_utc(kept.seen_at),
+            seen_at=in_utc(kept.seen_at),
         )
         for kept in reversed(list_landings(cursor, angler_id))
     )
@@ -204,7 +207,9 @@ def _landings(cursor: DictCursor, angler_id: str) -> tuple[LandingKept, ...]:
 
 def _pulls(cursor: DictCursor, angler_id: str) -> tuple[PullKept, ...]:
     return tuple(
-        PullKept(test=kept.test, line=kept.line, source=kept.source, tested_at=_utc(kept.tested_at))
+        PullKept(
+            test=kept.test, line=kept.line, source=kept.source, tested_at=in_utc(kept.tested_at)
+        )
         for kept in reversed(list_tests(cursor, angler_id))
     )
 
@@ -215,7 +220,9 @@ def _tied(cursor: DictCursor, angler_id: str) -> tuple[TiedKept, ...]:
         "ORDER BY tied_at, tied_id, piece",
         (angler_id,),
     )
-    return tuple(TiedKept(**{**row, "tied_at": _utc(row["tied_at"])}) for row in cursor.fetchall())
+    return tuple(
+        TiedKept(**{**row, "tied_at": in_utc(row["tied_at"])}) for row in cursor.fetchall()
+    )
 
 
 def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
@@ -229,7 +236,7 @@ def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
                 SEEN.version,
                 SEEN.write(one.seen),
                 one.usual,
-                _stored(one.seen_at),
+                as_column(one.seen_at),
             )
             for one in found.landings
         ],
@@ -245,7 +252,7 @@ def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
                 PULL_TEST.write(one.test),
                 one.line,
                 one.source,
-                _stored(one.tested_at),
+                as_column(one.tested_at),
             )
             for one in found.pulls
         ],
@@ -254,15 +261,7 @@ def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
         "INSERT INTO tied_piece (angler_id, tied_id, piece, handiness, tied_at) "
         "VALUES (%s, %s, %s, %s, %s)",
         [
-            (angler_id, one.tied, one.piece, one.handiness, _stored(one.tied_at))
+            (angler_id, one.tied, one.piece, one.handiness, as_column(one.tied_at))
             for one in found.tied
         ],
     )
-
-
-def _utc(moment: datetime) -> datetime:
-    return moment.replace(tzinfo=UTC)
-
-
-def _stored(moment: datetime) -> datetime:
-    return moment.astimezone(UTC).replace(tzinfo=None)

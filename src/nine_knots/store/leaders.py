@@ -12,7 +12,7 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.tell.found_by import words_of
 from nine_knots.core.trade.design import Design
 from nine_knots.kept.kinds.design import DESIGN
-from nine_knots.store.rows import Row, value_of
+from nine_knots.store.rows import Row, as_column, in_utc, value_of
 
 
 class SavedLeader(Frozen):
@@ -52,8 +52,14 @@ Place = tuple[datetime, str]
 """Of a leader in the order of the shelf: when it was saved last, and its id."""
 
 
-def _utc(moment: datetime) -> datetime:
-    return moment.replace(tzinfo=UTC)
+def labels_in(column: str) -> tuple[str, ...]:
+    """Labels out of their column, where each stands between bars so that it can be sought."""
+    return tuple(label for label in column.split("|") if label)
+
+
+def labels_column(labels: tuple[str, ...]) -> str:
+    """Labels as their column holds them."""
+    return f"|{'|'.join(labels)}|" if labels else ""
 
 
 def _summary(design: Design) -> tuple[str, str | None, float, float, str]:
@@ -79,7 +85,7 @@ def list_leaders(
         "WHERE l.angler_id = %s AND l.removed_at IS NULL "
         f"AND (l.updated_at < %s OR (l.updated_at = %s AND l.leader_id < %s)) {where} "
         "ORDER BY l.updated_at DESC, l.leader_id DESC LIMIT %s",
-        (angler_id, *[moment.astimezone(UTC).replace(tzinfo=None)] * 2, leader_id, *values, most),
+        (angler_id, *[as_column(moment)] * 2, leader_id, *values, most),
     )
     return tuple(_saved(row) for row in cursor.fetchall())
 
@@ -109,9 +115,9 @@ def _saved(row: Row) -> SavedLeader:
         leader_id=row["leader_id"],
         title=row["title"],
         revision=row["revision"],
-        updated_at=_utc(row["updated_at"]),
+        updated_at=in_utc(row["updated_at"]),
         design=design,
-        labels=tuple(label for label in row["labels"].split("|") if label),
+        labels=labels_in(row["labels"]),
         damaged=damaged,
     )
 
@@ -209,7 +215,7 @@ def read_revision(
     return Revision(
         leader_id=row["leader_id"],
         revision=row["revision"],
-        saved_at=_utc(row["saved_at"]),
+        saved_at=in_utc(row["saved_at"]),
         design=value_of(DESIGN, row),
     )
 
@@ -235,7 +241,7 @@ def list_revisions(
             design = value_of(DESIGN, row)
         except Damaged:
             design = None
-        found.append((row["number"], _utc(row["saved_at"]), design))
+        found.append((row["number"], in_utc(row["saved_at"]), design))
     return tuple(found)
 
 
@@ -243,11 +249,10 @@ def write_labels(
     cursor: DictCursor, angler_id: str, leader_id: str, labels: tuple[str, ...]
 ) -> None:
     """Label a leader; NotFound where it is not on the shelf."""
-    text = f"|{'|'.join(labels)}|" if labels else ""
     cursor.execute(
         "UPDATE leader SET labels = %s WHERE leader_id = %s AND angler_id = %s "
         "AND removed_at IS NULL",
-        (text, leader_id, angler_id),
+        (labels_column(labels), leader_id, angler_id),
     )
     if not cursor.rowcount:
         read_revision(cursor, angler_id, leader_id)  # labelled so already, or not there
@@ -259,7 +264,7 @@ def labels_of(cursor: DictCursor, angler_id: str, leader_id: str) -> tuple[str, 
         "SELECT labels FROM leader WHERE leader_id = %s AND angler_id = %s", (leader_id, angler_id)
     )
     row = cursor.fetchone()
-    return tuple(label for label in row["labels"].split("|") if label) if row else ()
+    return labels_in(row["labels"]) if row else ()
 
 
 def labels_in_use(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, int], ...]:
@@ -271,7 +276,7 @@ def labels_in_use(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, int], 
     )
     counts: dict[str, int] = {}
     for row in cursor.fetchall():
-        for label in filter(None, row["labels"].split("|")):
+        for label in labels_in(row["labels"]):
             counts[label] = counts.get(label, 0) + int(row["leaders"])
     return tuple(sorted(counts.items()))
 

@@ -14,8 +14,9 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import Damaged, NotFound, OutOfRange
 from nine_knots.core.trade.ends import check_ends
-from nine_knots.core.trade.ledger import Act, Change, held_by, holding, left_of, undoing
+from nine_knots.core.trade.ledger import Act, Change, Why, held_by, holding, left_of, undoing
 from nine_knots.core.trade.strand import Stock
+from nine_knots.store.rows import as_column, in_utc
 from nine_knots.store.stock import (
     find_stock,
     read_stock,
@@ -116,14 +117,13 @@ def list_acts(
     cursor: DictCursor, angler_id: str, most: int, skip: int = 0, spool_id: str | None = None
 ) -> tuple[KeptAct, ...]:
     """Acts, the newest first; of one spool where it is named."""
-    where, values = "", ()
-    if spool_id is not None:
-        where = (
-            "AND a.act_id IN (SELECT l.act_id FROM ledger l "
-            "WHERE l.angler_id = a.angler_id AND l.spool_id = %s)"
-        )
-        return _acts(cursor, angler_id, where, (spool_id,), most, skip)
-    return _acts(cursor, angler_id, where, values, most, skip)
+    if spool_id is None:
+        return _acts(cursor, angler_id, "", (), most, skip)
+    where = (
+        "AND a.act_id IN (SELECT l.act_id FROM ledger l "
+        "WHERE l.angler_id = a.angler_id AND l.spool_id = %s)"
+    )
+    return _acts(cursor, angler_id, where, (spool_id,), most, skip)
 
 
 def count_acts(cursor: DictCursor, angler_id: str, spool_id: str | None = None) -> int:
@@ -167,9 +167,9 @@ def write_acts(cursor: DictCursor, angler_id: str, acts: Iterable[KeptAct]) -> N
         _write_act(cursor, angler_id, kept.act_id, kept.act, kept.noted_at, known)
 
 
-def _one(why: str, item: Stock, change: float) -> Act:
+def _one(why: Why, item: Stock, change: float) -> Act:
     changed = Change(spool_id=item.spool_id, title=item.title, change=change)
-    return Act(why=why, changes=(changed,))  # type: ignore[arg-type]
+    return Act(why=why, changes=(changed,))
 
 
 def _write_act(
@@ -183,7 +183,7 @@ def _write_act(
     cursor.execute(
         "INSERT INTO act (angler_id, act_id, why, words, undoes, noted_at) "
         "VALUES (%s, %s, %s, %s, %s, %s)",
-        (angler_id, act_id, act.why, act.words, act.undoes, _stored(noted_at)),
+        (angler_id, act_id, act.why, act.words, act.undoes, as_column(noted_at)),
     )
     cursor.executemany(
         "INSERT INTO ledger (angler_id, act_id, spool_id, title, change_by) "
@@ -235,7 +235,7 @@ def _acts(
     return tuple(
         KeptAct(
             act_id=row["act_id"],
-            noted_at=row["noted_at"].replace(tzinfo=UTC),
+            noted_at=in_utc(row["noted_at"]),
             act=Act(
                 why=row["why"],
                 words=row["words"],
@@ -246,7 +246,3 @@ def _acts(
         )
         for row in rows
     )
-
-
-def _stored(moment: datetime) -> datetime:
-    return moment.astimezone(UTC).replace(tzinfo=None)

@@ -8,7 +8,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.core.judge.measuring.measurement import Measurement
 from nine_knots.kept.kinds.measurement import MEASUREMENT
-from nine_knots.store.rows import readable
+from nine_knots.store.rows import as_column, in_utc, readable
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,7 +24,6 @@ def add_measurement(
 ) -> str:
     """Keep one; answers its id."""
     measurement_id = uuid.uuid4().hex
-    moment = (taken_at or datetime.now(UTC)).astimezone(UTC).replace(tzinfo=None)
     cursor.execute(
         "INSERT INTO measurement (angler_id, measurement_id, of_id, version, body, taken_at) "
         "VALUES (%s, %s, %s, %s, %s, %s)",
@@ -34,7 +33,7 @@ def add_measurement(
             made.of_id,
             MEASUREMENT.version,
             MEASUREMENT.write(made),
-            moment,
+            as_column(taken_at or datetime.now(UTC)),
         ),
     )
     return measurement_id
@@ -51,6 +50,6 @@ def list_measurements(
         (angler_id, of_id, most),
     )
     return tuple(
-        KeptMeasurement(made, row["taken_at"].replace(tzinfo=UTC))
+        KeptMeasurement(made, in_utc(row["taken_at"]))
         for row, made in readable(MEASUREMENT, cursor.fetchall())
     )

@@ -1,11 +1,11 @@
 """Knots tied against the clock."""
 
 import uuid
-from datetime import UTC
 
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.judge.practice import Attempt
+from nine_knots.store.rows import as_column, in_utc
 
 
 def add_attempt(cursor: DictCursor, angler_id: str, attempt: Attempt) -> None:
@@ -19,7 +19,7 @@ def add_attempt(cursor: DictCursor, angler_id: str, attempt: Attempt) -> None:
             attempt.knot,
             attempt.seconds,
             attempt.rated,
-            attempt.at.astimezone(UTC).replace(tzinfo=None),
+            as_column(attempt.at),
         ),
     )
 
@@ -35,7 +35,7 @@ def list_attempts(cursor: DictCursor, angler_id: str) -> tuple[Attempt, ...]:
             knot=row["knot"],
             seconds=row["seconds"],
             rated=row["rated"],
-            at=row["tied_at"].replace(tzinfo=UTC),
+            at=in_utc(row["tied_at"]),
         )
         for row in cursor.fetchall()
     )

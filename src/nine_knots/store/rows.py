@@ -1,6 +1,7 @@
-"""Bodies out of rows: each of its own version, the unreadable ones left aside."""
+"""Rows and what stands in them: bodies, each of its own version, and times, which are UTC."""
 
 from collections.abc import Iterable, Iterator
+from datetime import UTC, datetime
 from typing import Any, TypeVar
 
 from nine_knots.core.base.errors import Damaged
@@ -22,3 +23,13 @@ def readable(kind: Kind[Value], rows: Iterable[Row]) -> Iterator[tuple[Row, Valu
             yield row, value_of(kind, row)
         except Damaged:
             continue
+
+
+def in_utc(column: datetime) -> datetime:
+    """A time as a row holds it, with its zone."""
+    return column.replace(tzinfo=UTC)
+
+
+def as_column(moment: datetime) -> datetime:
+    """A time with its zone, as a row holds it."""
+    return moment.astimezone(UTC).replace(tzinfo=None)

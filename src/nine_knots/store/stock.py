@@ -29,8 +29,16 @@ def read_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> Stock:
     return found
 
 
+def read_spool(cursor: DictCursor, angler_id: str, spool_id: str) -> Spool:
+    """The same of a spool; NotFound also where it is a packet."""
+    item = read_stock(cursor, angler_id, spool_id)
+    if not isinstance(item, Spool):
+        raise no_spool(spool_id)
+    return item
+
+
 def find_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> Stock | None:
-    """The same, or None."""
+    """A spool or packet, or None."""
     cursor.execute(
         "SELECT version, body FROM stock WHERE angler_id = %s AND spool_id = %s",
         (angler_id, spool_id),

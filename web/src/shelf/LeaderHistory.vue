@@ -10,6 +10,7 @@ import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
 import { useRefusal } from '@/shell/useRefusal'
 import MiniStrip from '@/widgets/MiniStrip.vue'
+import { dayText } from '@/widgets/dayText'
 
 /** All revisions of a leader: what each changed, two of them side by side, one put back. */
 const props = defineProps<{ card: LeaderCard }>()
@@ -84,9 +85,6 @@ const putBack = (number: number) =>
     await queries.invalidateQueries({ queryKey: ['leaders'] })
     notify(`Revision ${number} is put back, as revision ${newest.value}.`)
   })
-
-const day = (iso: string) =>
-  new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
 </script>
 
 <template>
@@ -121,7 +119,9 @@ const day = (iso: string) =>
             />
             <b>Revision {{ row.number }}</b>
           </label>
-          <span class="quiet">{{ day(row.saved_at) }} · {{ row.length }} to {{ row.tippet }}</span>
+          <span class="quiet"
+            >{{ dayText(row.saved_at) }} · {{ row.length }} to {{ row.tippet }}</span
+          >
           <span class="grow" />
           <template v-if="!row.damaged && row.number !== newest">
             <button

@@ -2,6 +2,7 @@
 import { nextTick, ref } from 'vue'
 import type { LeaderCard } from '@/api/client'
 import MiniStrip from '@/widgets/MiniStrip.vue'
+import { dayText } from '@/widgets/dayText'
 
 /** One saved leader in a row: its name, labels, strip, and what can be done with it. */
 const props = defineProps<{ card: LeaderCard; longestM: number; chosen: boolean }>()
@@ -27,9 +28,6 @@ function keepLabels() {
   emit('label', labels.value)
   labels.value = null
 }
-
-const day = (iso: string) =>
-  new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
 </script>
 
 <template>
@@ -50,7 +48,7 @@ const day = (iso: string) =>
       <p v-if="card.damaged" class="quiet">revision {{ card.revision }}</p>
       <p v-else class="quiet">
         {{ card.school }} · {{ card.length }} to {{ card.tippet }} · revision {{ card.revision }},
-        {{ day(card.updated_at) }}
+        {{ dayText(card.updated_at) }}
       </p>
       <p class="card__notes">{{ card.notes }}</p>
       <form v-if="labels !== null" class="row" @submit.prevent="keepLabels">

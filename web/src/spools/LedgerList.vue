@@ -3,6 +3,7 @@ import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
+import { dayText } from '@/widgets/dayText'
 import { useLedger } from './useLedger'
 
 /** What came on and off the spools, or one of them, the newest first; each act can be undone. */
@@ -21,8 +22,6 @@ const { data: page } = useQuery({
   placeholderData: keepPreviousData,
 })
 
-const day = (iso: string) =>
-  new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
 const changes = (line: Schemas['LedgerLine']) =>
   props.spoolId ? line.changes.filter((one) => one.spool_id === props.spoolId) : line.changes
 </script>
@@ -34,7 +33,7 @@ const changes = (line: Schemas['LedgerLine']) =>
     </p>
     <ol v-else>
       <li v-for="line in page?.lines" :key="line.act_id" :class="{ undone: line.undone }">
-        <span class="quiet figure ledger__day">{{ day(line.at) }}</span>
+        <span class="quiet figure ledger__day">{{ dayText(line.at) }}</span>
         <span class="ledger__what">
           <b>{{ line.title }}</b>
           <span v-if="line.undone" class="quiet"> undone since</span>

@@ -4,7 +4,6 @@ import { answered, api, type Schemas, type StockRow } from '@/api/client'
 import { useIntent } from '@/api/useIntent'
 import { useSettings } from '@/settings/useSettings'
 import CountField from '@/widgets/CountField.vue'
-import DayField from '@/widgets/DayField.vue'
 import MaterialField from '@/widgets/MaterialField.vue'
 import PlainField from '@/widgets/PlainField.vue'
 import ShelfDialog from './ShelfDialog.vue'
@@ -78,6 +77,6 @@ const save = () =>
     <PlainField v-model="form.taper_length" label="Taper between, how long" hint="4 ft" />
     <PlainField v-model="form.strength" label="Label strength of the tip" hint="6 lb" />
     <PlainField v-model="form.title" label="Name (or leave it to us)" />
-    <DayField v-model="form.bought" label="Bought on, if known" />
+    <PlainField v-model="form.bought" day label="Bought on, if known" />
   </ShelfDialog>
 </template>

@@ -4,7 +4,6 @@ import { answered, api, type Schemas, type StockRow } from '@/api/client'
 import { useIntent } from '@/api/useIntent'
 import { useSettings } from '@/settings/useSettings'
 import MaterialField from '@/widgets/MaterialField.vue'
-import DayField from '@/widgets/DayField.vue'
 import PlainField from '@/widgets/PlainField.vue'
 import ShelfDialog from './ShelfDialog.vue'
 import { useShelfForm } from './useShelfForm'
@@ -73,7 +72,7 @@ const save = () =>
     <PlainField v-model="form.left" label="Left on it" hint="25 yd or 25 m" />
     <PlainField v-model="form.strength" label="Label strength" hint="30 lb or 14 kg" />
     <PlainField v-model="form.title" label="Name (or leave it to us)" />
-    <DayField v-model="form.bought" label="Bought on, if known" />
+    <PlainField v-model="form.bought" day label="Bought on, if known" />
     <label class="whole"
       ><input v-model="form.sighter" type="checkbox" /> Coloured as a sighter</label
     >

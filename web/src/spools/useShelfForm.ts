@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { answered, api } from '@/api/client'
-import { inWords } from '@/api/problems'
+import { useRefusal } from '@/shell/useRefusal'
 
 /** In which saved leaders a spool or packet is, in words. */
 export function useSpoolUse(spoolId: () => string | undefined) {
@@ -20,18 +20,14 @@ const OWNED = ['stock', 'kit', 'owned-kit', 'ledger', 'shopping', 'put-away']
 /** Adding, changing and removing what is owned, with refusals said in the form. */
 export function useShelfForm(close: () => void) {
   const queries = useQueryClient()
-  const refused = ref('')
+  const { refused, attempt: tried } = useRefusal()
 
-  async function attempt(work: () => Promise<unknown>) {
-    refused.value = ''
-    try {
+  const attempt = (work: () => Promise<unknown>) =>
+    tried(async () => {
       await work()
       await Promise.all(OWNED.map((key) => queries.invalidateQueries({ queryKey: [key] })))
       close()
-    } catch (error) {
-      refused.value = inWords(error)
-    }
-  }
+    })
 
   const remove = (spool_id: string) =>
     attempt(() => answered(api.DELETE('/api/stock/{spool_id}', { params: { path: { spool_id } } })))

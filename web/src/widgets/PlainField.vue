@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useId } from 'vue'
 
-/** A labelled text field of a form. */
-defineProps<{ label: string; hint?: string }>()
+/** A labelled field of a form: text, or a day, empty where it is not known. */
+defineProps<{ label: string; hint?: string; day?: boolean }>()
 const text = defineModel<string>({ required: true })
 const id = useId()
 </script>
@@ -10,7 +10,7 @@ const id = useId()
 <template>
   <div class="field">
     <label :for="id">{{ label }}</label>
-    <el-input :id="id" v-model="text" :placeholder="hint" />
+    <el-input :id="id" v-model="text" :type="day ? 'date' : 'text'" :placeholder="hint" />
   </div>
 </template>
 

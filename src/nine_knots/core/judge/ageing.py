@@ -8,7 +8,7 @@ spool of some age is to be pulled, or renewed. Fluorocarbon and wire hardly chan
 from nine_knots.core.base.limits import Day
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.base.words import counted
-from nine_knots.core.trade.strand import Packet, Stock
+from nine_knots.core.trade.strand import Stock
 
 FINE_M = 11.0 * THOU_M  # tippet stuff: of a fine strand more lies at its surface
 FINE_YEARS, STOUT_YEARS = 3, 6  # after which a nylon is pulled before it is trusted [M]
@@ -27,10 +27,6 @@ def age_words(item: Stock, today: Day) -> str:
     years = years_old(item, today)
     if years is None or item.strand.substance.family != "nylon":
         return ""
-    if isinstance(item, Packet):
-        thin_m = item.strand.profile.tip_diameter_m
-    else:
-        thin_m = item.strand.diameter_m
-    if years < (FINE_YEARS if thin_m <= FINE_M else STOUT_YEARS):
+    if years < (FINE_YEARS if item.finest_m <= FINE_M else STOUT_YEARS):
         return ""
     return f"{counted(years, 'year')} old; nylon loses with years and sun: pull-test or renew it"

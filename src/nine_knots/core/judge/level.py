@@ -37,7 +37,7 @@ class AtLevel:
     pace_m_s: float
     pace_off: float
     pace_notes: int
-    seen_m: tuple[float, float] | None
+    seen_m: tuple[float, float]
     beyond_m: float
 
 

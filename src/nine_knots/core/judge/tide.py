@@ -9,7 +9,6 @@ from dataclasses import dataclass
 from math import cos, pi, sin
 from typing import Literal
 
-DAY_MIN = 24 * 60.0
 HALF_MIN = 6 * 60.0 + 12.5  # from high to low water, where there are two tides a day [M]
 SLACK = 0.3  # of the strongest current: less is slack water [G]
 State = Literal["flood", "ebb", "high slack", "low slack"]

@@ -178,7 +178,7 @@ def _runs(tide: Tide | None, pace_m_s: float, units: Units) -> str:
 
 
 def _beyond(found: AtLevel | None, units: Units) -> str:
-    if found is None or found.seen_m is None or found.beyond_m <= 0.0:
+    if found is None or found.beyond_m <= 0.0:
         return ""
     low, high = (level_text(level, units) for level in found.seen_m)
     seen = low if low == high else f"{low} to {high}"

@@ -7,6 +7,7 @@ from pydantic import Field
 
 from nine_knots.core.base.errors import NineKnotsError, OutOfRange, Unreadable
 from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import (
     Units,
     parse_current,
@@ -128,18 +129,29 @@ def hear(situation: Situation, say: Say, units: Units) -> Situation:
         raise
 
 
+def depth_heard(text: str, system: System) -> float:
+    """A depth in metres from a word or a figure; Unreadable or OutOfRange else."""
+    depth_m = _meant(text, DEPTH_WORDS)
+    depth_m = parse_length(text, system) if depth_m is None else depth_m
+    _between(depth_m, 0.05, 30.0, "A depth", "5 cm to 30 m")
+    return depth_m
+
+
+def pace_heard(text: str, system: System) -> float:
+    """A pace in m/s from a word, a speed or a stick over so many steps; Unreadable or OutOfRange
+    else."""
+    pace_m_s = _meant(text, PACE_WORDS)
+    pace_m_s = parse_current(text, system) if pace_m_s is None else pace_m_s
+    _between(pace_m_s, 0.0, 4.0, "A current", "0 to 4 m/s (13 ft/s)")
+    return pace_m_s
+
+
 def _heard(situation: Situation, say: Say, units: Units) -> Situation:
     text = say.text.strip()
     if say.part == "depth":
-        depth = _meant(text, DEPTH_WORDS)
-        depth = parse_length(text, units.system) if depth is None else depth
-        _between(depth, 0.05, 30.0, "A depth", "5 cm to 30 m")
-        return _with(situation, "water", "depth_m", depth)
+        return _with(situation, "water", "depth_m", depth_heard(text, units.system))
     if say.part == "pace":
-        pace = _meant(text, PACE_WORDS)
-        pace = parse_current(text, units.system) if pace is None else pace
-        _between(pace, 0.0, 4.0, "A current", "0 to 4 m/s (13 ft/s)")
-        return _with(situation, "water", "pace_m_s", pace)
+        return _with(situation, "water", "pace_m_s", pace_heard(text, units.system))
     if say.part == "temperature":
         celsius = parse_temperature(text, units.system)
         return _with(situation, "water", "temperature_c", celsius)

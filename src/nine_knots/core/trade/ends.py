@@ -2,7 +2,7 @@
 
 from nine_knots.core.base.errors import OutOfRange
 from nine_knots.core.base.units.factors import THOU_M
-from nine_knots.core.trade.strand import Packet, Spool, Stock
+from nine_knots.core.trade.strand import Packet, Stock
 
 SAME_M = 0.5 * THOU_M
 """In thickness, two spools that differ by less are of one size."""
@@ -17,14 +17,10 @@ def check_ends(kept: Stock, other: Stock) -> None:
         what = "A spool and a packet of tapers cannot be put together."
     elif (kept.strand.material, kept.strand.colour) != (other.strand.material, other.strand.colour):
         what = f"{kept.title} and {other.title} are not of the same stuff."
-    elif abs(_across_m(kept) - _across_m(other)) > SAME_M:
+    elif abs(kept.finest_m - other.finest_m) > SAME_M:
         what = f"{kept.title} and {other.title} are not of one size."
     elif isinstance(kept, Packet) and isinstance(other, Packet):
         off_m = abs(kept.strand.profile.length_m - other.strand.profile.length_m)
         what = "These tapers are not of one length." if off_m > 0.05 else ""
     if what:
         raise OutOfRange(what, where="other", mend="Choose two ends of the same.")
-
-
-def _across_m(item: Stock) -> float:
-    return item.strand.diameter_m if isinstance(item, Spool) else item.strand.profile.tip_diameter_m

@@ -11,7 +11,6 @@ from nine_knots.core.base.limits import Key, Title
 from nine_knots.core.trade.strand import Packet, Spool, Stock
 
 Why = Literal["on the shelf", "tied", "renewed", "lost", "given", "counted", "merged", "undone"]
-ActId = str
 DIGITS = 6  # of a metre, or of a leader: finer is no difference
 
 

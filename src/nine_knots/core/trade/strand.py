@@ -133,6 +133,11 @@ class Spool(Frozen):
             raise ValueError("the spool's strand must carry the spool's own spool_id")
         return self
 
+    @property
+    def finest_m(self) -> float:
+        """Where it is thinnest, in metres."""
+        return self.strand.diameter_m
+
 
 class Packet(Frozen):
     """Knotless tapered leaders of one kind on the shelf, counted."""
@@ -149,6 +154,11 @@ class Packet(Frozen):
         if self.strand.spool_id != self.spool_id:
             raise ValueError("the packet's strand must carry the packet's own spool_id")
         return self
+
+    @property
+    def finest_m(self) -> float:
+        """Where they are thinnest, in metres."""
+        return self.strand.profile.tip_diameter_m
 
 
 Stock = Annotated[Spool | Packet, Field(discriminator="form")]

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 from itertools import accumulate
-from math import hypot, sqrt
+from math import hypot
 from statistics import fmean
 from typing import Literal
 
@@ -88,9 +88,3 @@ def with_across(strand: Strand, found: Across) -> Strand:
             "across_by": found.measured,
         }
     )
-
-
-def off_by_places(across_m: float, readings: int) -> float:
-    """Standard uncertainty in metres that so many readings may be hoped to leave [M: a strand is
-    even to a hundredth along a spool]."""
-    return hypot(READS_TO_M / sqrt(12.0), ZERO_OFF_M, 0.01 * across_m / sqrt(max(1, readings)))

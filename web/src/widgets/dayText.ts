@@ -1,0 +1,3 @@
+/** A moment as the day it was, as the browser's language writes it. */
+export const dayText = (iso: string) =>
+  new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })
