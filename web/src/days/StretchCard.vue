@@ -8,8 +8,13 @@ import { notify } from '@/shell/notify'
 import { useRefusal } from '@/shell/useRefusal'
 import { usePlaceActs, type StretchReading } from './usePlaces'
 
-/** One stretch: usual and today, what was noted at levels, and on to the bench. */
-const props = defineProps<{ row: StretchReading; placeId: string; level: string }>()
+/** One stretch: usual and today, what was noted at levels (none by the sea), on to the bench. */
+const props = defineProps<{
+  row: StretchReading
+  placeId: string
+  level: string
+  byTide: boolean
+}>()
 const emit = defineEmits<{ edit: [] }>()
 const settings = useSettings()
 const bench = useBench()
@@ -94,7 +99,7 @@ const fish = () =>
       <button class="do do--main" type="submit">Note it</button>
       <button class="do" type="button" @click="noting = false">Leave it</button>
     </form>
-    <button v-else class="link" type="button" @click="begin">
+    <button v-else-if="!byTide" class="link" type="button" @click="begin">
       note it at a level<span class="unseen">: {{ row.title }}</span>
     </button>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>

@@ -113,7 +113,7 @@ const forget = () =>
     </div>
     <p v-if="error" class="refusal" role="alert">{{ inWords(error) }}</p>
     <p v-else-if="gaugeSays" class="level__says" role="status">{{ gaugeSays }}</p>
-    <p v-else-if="!level.trim() && !water.tide" class="quiet">
+    <p v-else-if="!level.trim() && !water.tide" class="quiet level__says">
       {{
         water.kind === 'sea'
           ? 'Give today’s high and low water and a time: the current between them follows.'
@@ -129,6 +129,7 @@ const forget = () =>
       :row="row"
       :place-id="placeId"
       :level="level"
+      :by-tide="water.kind === 'sea'"
       @edit="editing = { row }"
     />
     <StretchDialog v-if="editing" :place-id="placeId" :row="editing.row" @close="editing = null" />

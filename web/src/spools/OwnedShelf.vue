@@ -135,7 +135,8 @@ const packetOpen = computed({
 
 <style scoped>
 .owned__words {
-  max-width: 64ch;
+  max-width: 84ch;
+  margin-right: auto;
 }
 
 .seek {
