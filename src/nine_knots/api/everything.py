@@ -55,7 +55,8 @@ async def post_everything(request: Request, session: CurrentSession) -> WhoseAns
     def lay(cursor: DictCursor, me: str) -> WhoseAnswer:
         before = read_settings(cursor, me).name
         angler_id = write_everything(cursor, found)
-        leaders, stock = len(found.leaders), len(found.stock)
+        leaders = sum(not one.removed for one in found.leaders)
+        stock = len(found.stock)
         words = (
             f"{leaders} leaders and {stock} spools and packets of {found.settings.name} are in "
             f"front. What {before} had is kept behind them."
