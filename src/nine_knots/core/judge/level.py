@@ -13,7 +13,9 @@ from math import exp, log
 import numpy as np
 from numpy.typing import NDArray
 
-from nine_knots.core.trade.places import LevelNote, Stretch
+from nine_knots.core.judge.tide import Tide
+from nine_knots.core.trade.places import LevelNote, Place, Stretch
+from nine_knots.core.trade.situation import Water
 
 SLOPE, SLOPE_OFF = 1.0, 0.3  # of depth with level [G]
 POWER, POWER_OFF = 2.0 / 3.0, 0.25  # of pace with depth [S: Manning1891; its spread G]
@@ -65,6 +67,18 @@ def at_level(stretch: Stretch, level_m: float) -> AtLevel | None:
         seen_m=(low, high),
         beyond_m=beyond if beyond > SEEN_M else 0.0,
     )
+
+
+def water_at(
+    place: Place, stretch: Stretch, level_m: float | None, tide: Tide | None = None
+) -> Water:
+    """A stretch's water at a level (m; None as it usually is) with the rules that hold there; by
+    the sea at a tide, where the usual pace is that of the strongest current."""
+    found = at_level(stretch, level_m) if level_m is not None else None
+    depth_m = found.depth_m if found else stretch.water.depth_m
+    pace = found.pace_m_s if found else stretch.water.pace_m_s
+    pace *= tide.strength if tide is not None else 1.0
+    return stretch.water.remade(depth_m=depth_m, pace_m_s=pace, rules=place.rules_of(stretch))
 
 
 def _depth(notes: tuple[LevelNote, ...], level_m: float) -> tuple[float, float]:

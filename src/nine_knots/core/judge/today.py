@@ -9,17 +9,14 @@ from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.words import begun, listed
 from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.at_the_water import served_at_the_water, throws_for
 from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.proposing.fit import Proposal
 from nine_knots.core.judge.proposing.misses import Shortfall
 from nine_knots.core.judge.proposing.shop import propose_or_buy
-from nine_knots.core.judge.remedies.changes import changes, in_the_water, sought_for
-from nine_knots.core.judge.remedies.search import Try
-from nine_knots.core.judge.remedies.turnover import STROKES, other_strokes
 from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
-from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.models.ways import way_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Leader
@@ -151,26 +148,21 @@ class _Bench:
         is wrong, else the school's own length, tippet or power; with what it then comes to."""
         keys = {one.key for one in wrong}
         by_slack = judgement_of(way_of(self.design(made.leader))).by_slack
-        for words, stroke in self._strokes(wrong):
+        for words, stroke in throws_for(wrong, self.day, self.stroke, self.angler):
             yield words, made.leader, self.measures(made.leader, stroke)
         if made.buys or any(one.key == "turnover" and one.position < HOPELESS for one in wrong):
             return  # other spools to buy; and no length and no tippet makes up for so much
         if keys <= {"depth", "drift"} and not by_slack:
-            served = self._at_the_water(made.leader, wrong[0])
+            design = self.design(made.leader)
+            served = served_at_the_water(design, self.stroke, self.angler, wrong[0])
             if served is not None:
-                yield f"with {served[0]}", served[1], self.measures(served[1], self.stroke)
+                words, leader = served[0], served[1].leader
+                yield f"with {words}", leader, self.measures(leader, self.stroke)
             return
         for words, parameters in self._variants(made.leader):
             with suppress(NineKnotsError):
                 leader = self.built(parameters).leader
                 yield words, leader, self.measures(leader, self.stroke)
-
-    def _strokes(self, wrong: tuple[Measure, ...]) -> Iterator[tuple[str, Stroke]]:
-        if [(one.key, one.standing) for one in wrong] == [("turnover", "too little")]:
-            for word, stroke in other_strokes(self.stroke, self.angler, harder=True):
-                yield f"with {STROKES[word]}", stroke
-        if {one.key for one in wrong} == {"drift"} and self.day.floats:
-            yield "thrown with a stop and drop", self.stroke.model_copy(update={"drop": True})
 
     def _variants(self, leader: Leader) -> Iterator[tuple[str, SchoolParameters]]:
         units, long_m, fine_m = self.angler.units, leader.length_m, leader.tippet_diameter_m
@@ -182,21 +174,6 @@ class _Bench:
             length_m = units.snap_length(times * long_m)
             yield f"at {units.length(length_m).text}", SchoolParameters(length_m=length_m)
         yield "with a stiffer butt", SchoolParameters(power=POWER)
-
-    def _at_the_water(self, leader: Leader, measure: Measure) -> tuple[str, Leader] | None:
-        """What an angler changes there and then of the leader itself, in words."""
-        design, more = self.design(leader), measure.standing == "too little"
-        judgement = judgement_of(way_of(design))
-        serves = in_the_water(judgement, self.angler.units, more)
-        now = Try("", design, self.stroke, USUAL_ASK)
-        sought = sought_for(now, judgement, serves, more, self.angler)
-        for _, served in changes(sought, judgement.at_the_water):
-            if served is None:
-                continue
-            one = served[0]
-            if one.ask == USUAL_ASK and one.design.situation == self.day:
-                return one.words, one.design.leader
-        return None
 
 
 def _not_stood_in(made: Proposal, *, far_too: bool) -> Shortfall | None:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.base.words import begun, counted, listed
-from nine_knots.core.judge.level import AtLevel, at_level
+from nine_knots.core.judge.level import AtLevel, at_level, water_at
 from nine_knots.core.judge.tide import Tide
 from nine_knots.core.trade.places import Hazard, Place, Stretch
 from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS, Water, WaterRules
@@ -91,7 +91,7 @@ def place_reading(
         place_id=place_id,
         title=place.title,
         kind=place.kind,
-        rules=_rules(place.rules, units),
+        rules=rules_words(place.rules, units),
         level=level_text(level_m, units) if level_m is not None else "",
         tide=tide_words(tide) if tide is not None else "",
         stretches=tuple(_stretch(place, one, level_m, units, tide) for one in place.stretches),
@@ -137,20 +137,16 @@ def _stretch(
     place: Place, one: Stretch, level_m: float | None, units: Units, tide: Tide | None
 ) -> StretchReading:
     found = at_level(one, level_m) if level_m is not None else None
-    depth_m = found.depth_m if found else one.water.depth_m
-    pace = found.pace_m_s if found else one.water.pace_m_s
-    pace *= tide.strength if tide is not None else 1.0
-    rules = place.rules_of(one)
-    water = one.water.remade(depth_m=depth_m, pace_m_s=pace, rules=rules)
+    water = water_at(place, one, level_m, tide)
     return StretchReading(
         stretch_id=one.stretch_id,
         title=one.title,
-        usual=f"Usually {_deep(one.water.depth_m, units)}, {_fast(one.water.pace_m_s, units)}.",
-        now=f"{_now(found, level_m, units)} {_runs(tide, pace, units)}".strip(),
-        beyond=_beyond(found, units),
+        usual=f"Usually {_deep_and_fast(one.water, units)}.",
+        now=f"{_now(found, level_m, units)} {_runs(tide, water.pace_m_s, units)}".strip(),
+        beyond=beyond_words(one, level_m, units),
         facts=_facts(one),
-        cautions=_cautions(one, water),
-        rules=_rules(rules, units) if one.own_rules is not None else "",
+        cautions=stretch_cautions(one, water),
+        rules=rules_words(water.rules, units) if one.own_rules is not None else "",
         notes=tuple(_note(note.level_m, note.depth_m, note.pace_m_s, units) for note in one.levels),
         typed=stretch_texts(one, units),
         water=water,
@@ -177,7 +173,19 @@ def _runs(tide: Tide | None, pace_m_s: float, units: Units) -> str:
     return f"Runs at {_fast(pace_m_s, units)} by the tide." if tide is not None else ""
 
 
-def _beyond(found: AtLevel | None, units: Units) -> str:
+def water_words(water: Water, units: Units) -> str:
+    """A water in a line: ``Run, knee-deep, 20 in, walking pace, 2.6 ft/s, over gravel.``"""
+    tint = "" if water.clarity == "clear" else f", {water.clarity}"
+    return f"{begun(water.kind)}, {_deep_and_fast(water, units)}, over {water.bed}{tint}."
+
+
+def _deep_and_fast(water: Water, units: Units) -> str:
+    return f"{_deep(water.depth_m, units)}, {_fast(water.pace_m_s, units)}"
+
+
+def beyond_words(one: Stretch, level_m: float | None, units: Units) -> str:
+    """That a level is beyond those at which the stretch was seen; empty where it is not."""
+    found = at_level(one, level_m) if level_m is not None else None
     if found is None or found.beyond_m <= 0.0:
         return ""
     low, high = (level_text(level, units) for level in found.seen_m)
@@ -199,7 +207,8 @@ def _facts(one: Stretch) -> tuple[str, ...]:
     return tuple(said)
 
 
-def _cautions(one: Stretch, water: Water) -> tuple[str, ...]:
+def stretch_cautions(one: Stretch, water: Water) -> tuple[str, ...]:
+    """What to mind on a stretch: its hazards, and depth against pace as they are."""
     said = [CAUTIONS[hazard] for hazard in one.hazards]
     if water.depth_m * water.pace_m_s / FOOT_M**2 > WADES:
         said.insert(
@@ -210,7 +219,8 @@ def _cautions(one: Stretch, water: Water) -> tuple[str, ...]:
     return tuple(said)
 
 
-def _rules(rules: WaterRules, units: Units) -> str:
+def rules_words(rules: WaterRules, units: Units) -> str:
+    """The angler's own notes of the rules, in a line."""
     said = []
     if rules.most_flies is not None:
         said.append(f"{counted(rules.most_flies, 'fly', 'flies')} at most")

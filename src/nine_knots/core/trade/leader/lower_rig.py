@@ -31,33 +31,42 @@ def parting_joint(leader: Leader) -> int | None:
 
 def lower_rig_of(title: str, leader: Leader, fly: Fly, joint: int | None = None) -> LowerRig:
     """What hangs below a ring or swivel of a leader; EditRefused where there is none."""
+    return LowerRig(title=title, leader=lower_of(leader, joint), fly=fly)
+
+
+def lower_of(leader: Leader, joint: int | None = None) -> Leader:
+    """The part below a ring or swivel, tied to it; EditRefused where there is none."""
     at = _parted(leader, joint)
     upper = leader.joints[at]
     length_m = leader.length_m - leader.joints_at_m[at]
-    lower = Leader(
+    return Leader(
         pieces=leader.pieces[at:],
         joints=(Joint(knot=upper.knot), *leader.joints[at + 1 :]),
         attachments=tuple(one for one in leader.attachments if one.above_end_m < length_m),
         hangs_from="swivel" if upper.kind == "swivel" else "ring",
     )
-    return LowerRig(title=title, leader=lower, fly=fly)
 
 
 def with_lower_rig(leader: Leader, rig: LowerRig, joint: int | None = None) -> Leader:
-    """The upper leader with another lower rig; ring or swivel, and what is along the upper part,
+    """The upper leader with another lower rig. EditRefused where it has no ring or swivel."""
+    return with_lower(leader, rig.leader, joint)
+
+
+def with_lower(leader: Leader, lower: Leader, joint: int | None = None) -> Leader:
+    """The upper leader with another lower part; ring or swivel, and what is along the upper part,
     stay where they are. EditRefused where the leader has neither."""
     at = _parted(leader, joint)
     old_m = leader.length_m - leader.joints_at_m[at]
-    ring = leader.joints[at].remade(knot=rig.leader.joints[0].knot, dropper=None)
-    longer_m = rig.leader.length_m - old_m
+    ring = leader.joints[at].remade(knot=lower.joints[0].knot, dropper=None)
+    longer_m = lower.length_m - old_m
     above = (one for one in leader.attachments if one.above_end_m >= old_m)
-    kinds = {one.kind for one in rig.leader.attachments} & {"indicator", "grease"}
+    kinds = {one.kind for one in lower.attachments} & {"indicator", "grease"}
     return leader.remade(
-        pieces=(*leader.pieces[:at], *rig.leader.pieces),
-        joints=(*leader.joints[:at], ring, *rig.leader.joints[1:]),
+        pieces=(*leader.pieces[:at], *lower.pieces),
+        joints=(*leader.joints[:at], ring, *lower.joints[1:]),
         attachments=(
             *(one.moved(longer_m) for one in above if one.kind not in kinds),
-            *rig.leader.attachments,
+            *lower.attachments,
         ),
     )
 

@@ -1,0 +1,1 @@
+"""A planned day in words: what to fish where, what to tie, pack and mind."""

@@ -1,0 +1,320 @@
+"""A planned day as it is read: each stretch with its leader, what to tie, to pack and to mind."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from nine_knots.core.base.measure import Measure
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.words import begun, counted, listed
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.planning.cover import Chosen
+from nine_knots.core.judge.planning.parts import part_names
+from nine_knots.core.judge.planning.planned import Planned, PlannedStop
+from nine_knots.core.judge.planning.stops import stretch_of, tide_of
+from nine_knots.core.judge.tying_time import tying_time
+from nine_knots.core.tell.outline import OutlinePart, outline
+from nine_knots.core.tell.places import (
+    beyond_words,
+    rules_words,
+    stretch_cautions,
+    tide_words,
+    water_words,
+)
+from nine_knots.core.tell.plan.change import change_words, lower_words, upper_words
+from nine_knots.core.tell.plan.packing import PackLine, pack_lines
+from nine_knots.core.tell.rig import Hung, hung_on
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.knots.table import KnotKey
+from nine_knots.core.trade.leader.lower_rig import lower_of, parting_joint
+from nine_knots.core.trade.places import Place
+from nine_knots.core.trade.plan import DayPlan
+
+THUNDER = "Thunder: rods conduct. Lay the rod down, leave the water and wait."
+BLOW_M_S = 8.0  # a fresh breeze: hooks go where they will [M]
+
+
+@dataclass(frozen=True, slots=True)
+class StopReading:
+    """A stretch of the plan; without a design where nothing serves it, and ``words`` says why."""
+
+    stretch_id: str
+    stretch: str
+    hours: str
+    water: str
+    beyond: str
+    fly: str
+    wish: str
+    outfit: str
+    title: str
+    facts: str
+    change: str
+    words: str
+    outline: tuple[OutlinePart, ...]
+    hung: tuple[Hung, ...]
+    measures: tuple[Measure, ...]
+    cautions: tuple[str, ...]
+    rules: str
+    design: Design | None
+
+
+@dataclass(frozen=True, slots=True)
+class ToTie:
+    """Something to tie the night before, for which stretches, how long it takes; or where it lies
+    ready. ``design`` is the leader that it is part of, ``whole`` whether it is all of it."""
+
+    title: str
+    facts: str
+    for_stretches: str
+    time: str
+    ready: bool
+    whole: bool
+    design: Design
+
+
+@dataclass(frozen=True, slots=True)
+class PlanReading:
+    """The whole plan; ``words`` say what the choice of leaders came to, ``time`` how long tying
+    takes, ``light`` when it is light."""
+
+    title: str
+    on: str
+    place: str
+    stops: tuple[StopReading, ...]
+    words: str
+    tie: tuple[ToTie, ...]
+    time: str
+    pack: tuple[PackLine, ...]
+    cautions: tuple[str, ...]
+    rules: str
+    light: str
+
+
+@dataclass(frozen=True, slots=True)
+class Light:
+    """Last light in minutes of the day, where it gets dark; the words for the day's light."""
+
+    dusk_min: float | None = None
+    words: str = ""
+
+
+def plan_reading(
+    plan: DayPlan,
+    place: Place,
+    found: Planned,
+    angler: Angler,
+    own_s: Mapping[KnotKey, float],
+    light: Light,
+) -> PlanReading:
+    """The reading, in the angler's units; ``own_s`` are the angler's times for knots in seconds."""
+    units = angler.units
+    stops = []
+    before: Design | None = None
+    for stop in found.stops:
+        stops.append(_stop(plan, place, stop, before, angler))
+        before = stop.fit.design if stop.fit is not None else before
+    tie = _to_tie(plan, place, found, own_s, units)
+    pairs = [(stop, stretch_of(place, plan.stops[stop.number])) for stop in found.stops]
+    dark = light.dusk_min is not None and plan.stops[-1].ends_min > light.dusk_min
+    return PlanReading(
+        title=plan.title,
+        on=plan.on,
+        place=place.title,
+        stops=tuple(stops),
+        words=_words(found),
+        tie=tuple(row for row, _, _ in tie),
+        time=_time(tie),
+        pack=pack_lines(plan, pairs, angler, dark),
+        cautions=_cautions(plan),
+        rules=rules_words(place.rules, units),
+        light=light.words,
+    )
+
+
+def hours_text(begins_min: int, ends_min: int) -> str:
+    """``09:00 to 11:30``."""
+    return f"{clock(begins_min)} to {clock(ends_min)}"
+
+
+def clock(minute: int) -> str:
+    """A minute of the day as ``09:05``."""
+    return f"{minute // 60:02d}:{minute % 60:02d}"
+
+
+def _stop(
+    plan: DayPlan, place: Place, stop: PlannedStop, before: Design | None, angler: Angler
+) -> StopReading:
+    units, asked = angler.units, plan.stops[stop.number]
+    stretch, day = stretch_of(place, asked), stop.choice.day
+    tide = tide_of(plan, asked)
+    design, candidate, fit = None, stop.candidate, stop.fit
+    change = words = facts = title = ""
+    if candidate is not None and fit is not None:
+        design, title = fit.design, candidate.title
+        facts = _facts(design, units)
+        change = change_words(before, design, title, units)
+        thrown = fit.words if fit.words.startswith(("with ", "thrown ")) else ""
+        words = f"Throw it {thrown.removeprefix('thrown ')}." if thrown else ""
+        if candidate.buys:
+            words = f"{words} To buy: {listed(list(candidate.buys))}.".strip()
+    elif stop.nearest is not None:
+        words = f"Nothing tried serves here. Nearest: {_nearest(stop)}"
+    else:
+        words = (
+            "No school can be built for it from what you own: add spools, or plan another fly here."
+        )
+    return StopReading(
+        stretch_id=stretch.stretch_id,
+        stretch=stretch.title,
+        hours=hours_text(asked.begins_min, asked.ends_min),
+        water=f"{water_words(day.water, units)} {tide_words(tide) if tide else ''}".strip(),
+        beyond=beyond_words(stretch, plan.level_m, units),
+        fly=day.fly.title,
+        wish=day.wish,
+        outfit=f"{day.rod.title}, {day.line.title}",
+        title=title,
+        facts=facts,
+        change=change,
+        words=words,
+        outline=outline(design.leader) if design else (),
+        hung=hung_on(design.leader) if design else (),
+        measures=fit.measures if fit else (),
+        cautions=stretch_cautions(stretch, day.water),
+        rules=rules_words(day.water.rules, units) if stretch.own_rules is not None else "",
+        design=design,
+    )
+
+
+def _nearest(stop: PlannedStop) -> str:
+    assert stop.nearest is not None
+    near = stop.nearest
+    title = near.design.title if near.design is not None else near.key
+    return f"{title}. {begun(near.words).rstrip('.')}."
+
+
+def _facts(design: Design, units: Units) -> str:
+    said = upper_words(design.leader, units)
+    if parting_joint(design.leader) is None:
+        return f"{said}."
+    return f"{said}; below it {lower_words(design.leader, units)}."
+
+
+Row = tuple[ToTie, float, tuple[int, int]]
+
+
+def _to_tie(
+    plan: DayPlan, place: Place, found: Planned, own_s: Mapping[KnotKey, float], units: Units
+) -> list[Row]:
+    """Each upper and each further lower part once, with seconds and knots by own times of all."""
+    where: dict[tuple[str, str], list[str]] = {}
+    rows: dict[tuple[str, str], Row] = {}
+    carried: dict[str, str] = {}
+    for stop in found.stops:
+        if stop.candidate is None or stop.fit is None:
+            continue
+        leader = stop.candidate.leader
+        upper, lower = part_names(leader)
+        title = stretch_of(place, plan.stops[stop.number]).title
+        first = upper not in carried
+        carried.setdefault(upper, lower)
+        whole = first or carried[upper] == lower
+        key = (upper, "") if whole else (upper, lower)
+        where.setdefault(key, []).append(title)
+        if key in rows:
+            continue
+        design = Design(title=stop.candidate.title[:80], situation=stop.choice.day, leader=leader)
+        if whole:
+            time = tying_time(leader, own_s)
+            said = ToTie(
+                title=stop.candidate.title,
+                facts=_facts(design, units),
+                for_stretches="",
+                time=_minutes(time.seconds),
+                ready=stop.candidate.tied_id is not None,
+                whole=True,
+                design=design,
+            )
+        else:
+            time = tying_time(lower_of(leader), own_s)
+            said = ToTie(
+                title=f"Lower rig: {lower_words(leader, units)}",
+                facts=f"To hang from the {leader.joints[parting_joint(leader) or 0].kind} of "
+                f"{stop.candidate.title}.",
+                for_stretches="",
+                time=_minutes(time.seconds),
+                ready=False,
+                whole=False,
+                design=design,
+            )
+        rows[key] = (said, time.seconds, (time.own, time.knots))
+    return [
+        (_for(said, where[key]), 0.0 if said.ready else seconds, knots)
+        for key, (said, seconds, knots) in rows.items()
+    ]
+
+
+def _for(row: ToTie, stretches: list[str]) -> ToTie:
+    return ToTie(
+        title=row.title,
+        facts=row.facts,
+        for_stretches=f"For {listed(stretches)}",
+        time=row.time,
+        ready=row.ready,
+        whole=row.whole,
+        design=row.design,
+    )
+
+
+def _minutes(seconds: float) -> str:
+    return f"about {max(1, round(seconds / 60.0))} min"
+
+
+def _time(rows: list[Row]) -> str:
+    seconds = sum(row[1] for row in rows)
+    if seconds <= 0.0:
+        return "Nothing to tie: all of it lies ready." if rows else "Nothing to tie."
+    own = sum(row[2][0] for row in rows if not row[0].ready)
+    knots = sum(row[2][1] for row in rows if not row[0].ready)
+    by = "by usual times for all its knots; practise them, and it goes by yours"
+    if own:
+        by = f"by your own times for {own} of {counted(knots, 'knot')}"
+        by += "" if own == knots else ", usual ones for the others"
+    return f"To tie tonight: {_minutes(seconds)}, {by}."
+
+
+def _words(found: Planned) -> str:
+    """What was tried and what it came to; what was made least of."""
+    chosen, unserved = found.chosen, sum(stop.fit is None for stop in found.stops)
+    tried = f"{begun(counted(found.tried, 'leader'))} tried on {_stretches(len(found.stops))}. "
+    if chosen is None:
+        return f"{tried}None of them serves any: see what is wrong of the nearest."
+    said = [counted(len(chosen.uppers), "leader")]
+    extra = len(chosen.lowers) - len(chosen.uppers)
+    if extra > 0:
+        said.append(counted(extra, "further lower rig"))
+    served = len(chosen.ways)
+    words = f"{tried}{begun(listed(said))} for {_stretches(served)}: {_changes(chosen)}"
+    if unserved:
+        words += f" {begun(_stretches(unserved))} not served: see what is wrong of the nearest."
+    return f"{words} Made least of: what is tied, then what the hands change on the way."
+
+
+def _stretches(many: int) -> str:
+    return counted(many, "stretch", "stretches")
+
+
+def _changes(chosen: Chosen) -> str:
+    kinds = [kind for kind in chosen.changes if kind]
+    if not kinds:
+        return "nothing is changed on the way." if len(chosen.ways) > 1 else "fished as it is tied."
+    said = [
+        f"{counted(kinds.count(kind), f'change of {kind}', f'changes of {kind}')}"
+        for kind in dict.fromkeys(kinds)
+    ]
+    return f"{listed(said)} on the way."
+
+
+def _cautions(plan: DayPlan) -> tuple[str, ...]:
+    said = [THUNDER, "Eyes and hooks: glasses on, and look behind before each cast."]
+    if plan.wind.speed_m_s >= BLOW_M_S:
+        said.insert(0, "A wind like this throws hooks at you: cast over the lee shoulder.")
+    return tuple(said)

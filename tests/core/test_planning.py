@@ -1,0 +1,183 @@
+"""Planning a day: the fewest leaders and changes, each of them right where it is fished."""
+
+from itertools import product
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from nine_knots.core.base.errors import CannotCompute, OutOfRange
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.day_reader import DayReader
+from nine_knots.core.judge.planning.cover import Way, cost_of, fewest
+from nine_knots.core.judge.planning.parts import part_names
+from nine_knots.core.judge.planning.planned import Tied, planned
+from nine_knots.core.judge.practice import Attempt
+from nine_knots.core.judge.tying_time import own_times, tying_time
+from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.wind import STEADY
+from nine_knots.core.tell.plan.change import change_words
+from nine_knots.core.tell.plan.reading import Light, plan_reading
+from nine_knots.core.trade.leader import Attachment
+from nine_knots.core.trade.plan import DayPlan, FlyFor, Outfit, Stop
+from nine_knots.core.trade.situation import Quarry, Wind
+from nine_knots.demo.designs import demo_designs
+from nine_knots.demo.places import demo_places
+from nine_knots.demo.rigs import demo_rigs
+from nine_knots.demo.shelf import demo_stock
+from nine_knots.demo.tackle import FLIES, LINES, RODS
+from tests.makers import INCHES
+
+STOCK = demo_stock()
+RUNA = Angler(stock=STOCK, flies=tuple(FLIES.values()))
+OWN = (*demo_designs(STOCK), *demo_rigs(STOCK))
+SKARN = demo_places()[0]
+CAST = (Stroke(), RUNA, STEADY)
+
+
+def a_plan(*stops, flies=(("skarn-sedge", "drift on top"), ("slate-point", "drift deep"))):
+    """A plan on the Skarn: stretches with the number of a fly, an hour each from nine on."""
+    return DayPlan(
+        title="A day on the Skarn",
+        on="2026-06-20",
+        place_id="skarn",
+        level_m=0.55,
+        wind=Wind(speed_m_s=2.5),
+        quarry=Quarry(kind="grayling", mass_kg=0.6),
+        outfits=(Outfit(rod=RODS["river"], line=LINES["river"]),),
+        flies=tuple(FlyFor(fly=FLIES[key], wish=wish) for key, wish in flies),
+        stops=tuple(
+            Stop(
+                stretch_id=stretch,
+                begins_min=540 + 60 * number,
+                ends_min=600 + 60 * number,
+                fly=fly,
+            )
+            for number, (stretch, fly) in enumerate(stops)
+        ),
+    )
+
+
+def read(plan, found):
+    return plan_reading(plan, SKARN, found, RUNA, {}, Light())
+
+
+names = st.sampled_from("abc")
+way = st.builds(
+    Way,
+    upper=names,
+    lower=st.sampled_from(["", "x", "y"]),
+    fly=st.sampled_from("12"),
+    outfit=st.sampled_from("01"),
+    setting=st.sampled_from("st"),
+    off=st.floats(0.0, 2.0),
+)
+
+
+@settings(max_examples=40, deadline=None)
+@given(
+    stops=st.lists(st.lists(way, min_size=1, max_size=4), min_size=1, max_size=4),
+    tied=st.sets(names, max_size=2),
+)
+def test_no_other_row_of_ways_costs_less(stops, tied):
+    chosen = fewest(stops, tied)
+    least = min(cost_of(path, tied) for path in product(*stops))
+    taken = [stop[number] for stop, number in zip(stops, chosen.ways, strict=True)]
+    assert chosen.cost == pytest.approx(cost_of(taken, tied))
+    assert chosen.cost == pytest.approx(least, abs=1e-6)
+
+
+def test_a_stretch_without_a_way_is_refused():
+    with pytest.raises(CannotCompute):
+        fewest([[]])
+
+
+def test_every_leader_of_a_plan_is_right_where_it_is_fished():
+    plan = a_plan(("pockets", 0), ("alder-head", 1), ("mill-glide", 0), ("gorge", 1))
+    found = planned(plan, SKARN, CAST, OWN)
+    for stop in found.stops:
+        assert stop.fit is not None
+        design = stop.fit.design
+        thrown = Stroke(drop=True) if "drop" in stop.fit.words else Stroke()
+        if "stroke" in stop.fit.words:
+            continue  # thrown harder, in words of the stroke
+        again = DayReader(design.situation, RUNA).measures(design.leader, thrown)
+        assert all(one.standing == "right" for one in again if one.key != "length")
+    # one leader is not put away for another and then taken out again for nothing
+    assert len(found.chosen.uppers) <= 2
+    reading = read(plan, found)
+    assert len(reading.stops) == 4
+    assert reading.stops[0].change.startswith("Begin with")
+    assert reading.stops[2].rules.startswith("One fly at most")
+    for stop in reading.stops:
+        flies = 1 + len(stop.design.leader.flies_above)
+        assert flies <= stop.design.situation.water.rules.most_flies
+    assert "3 of Skarn sedge 14" in [line.what for line in reading.pack]
+    assert any("pinch their barbs" in line.why for line in reading.pack)
+    assert any("Wading staff" in line.what for line in reading.pack)
+
+
+def test_what_lies_ready_is_taken_first_and_is_not_tied():
+    plan = a_plan(("pockets", 0))
+    fresh = planned(plan, SKARN, CAST)
+    design = fresh.stops[0].fit.design
+    others = planned(plan, SKARN, CAST, OWN, (Tied("t1", OWN[0]),))
+    assert others.stops[0].candidate.tied_id == "t1"
+    reading = read(plan, others)
+    assert reading.tie[0].ready
+    assert reading.time == "Nothing to tie: all of it lies ready."
+    assert not read(plan, fresh).tie[0].ready
+    assert design is not None
+
+
+def test_where_nothing_serves_the_nearest_is_told():
+    gale = Wind(speed_m_s=28.0, bearing="in the face")
+    plan = a_plan(("mill-glide", 0)).remade(wind=gale)
+    found = planned(plan, SKARN, CAST)
+    stop = read(plan, found).stops[0]
+    assert stop.design is None
+    assert stop.words.startswith(("Nothing tried serves here", "No school can be built"))
+    assert "see what is wrong" in read(plan, found).words
+
+
+def test_a_stretch_that_is_gone_is_said():
+    with pytest.raises(OutOfRange, match="no longer part"):
+        planned(a_plan(("weir", 0)), SKARN, CAST)
+
+
+def test_a_float_that_is_moved_is_said_as_on_the_bank():
+    nymph = next(one for one in OWN if one.leader.indicator is not None)
+    shot = Attachment(kind="shot", above_end_m=0.2, mass_kg=0.0004, metal="tin")
+    things = []
+    for one in nymph.leader.attachments:
+        things.append(one.moved(-0.2032) if one.kind == "indicator" else one)
+    after = nymph.remade(leader=nymph.leader.remade(attachments=(*things, shot)))
+    words = change_words(nymph, after, "It", INCHES)
+    assert words.startswith("Slide the indicator down 8 in, to ")
+    assert "add one BB shot, 7¾ in above the point fly" in words
+    assert change_words(nymph, nymph, "It", INCHES) == "Fish it as it is."
+    assert change_words(None, nymph, "the float rig", INCHES).startswith(
+        "Begin with the float rig."
+    )
+
+
+def test_own_times_for_knots_make_the_evening_shorter():
+    leader = demo_designs(STOCK)[0].leader
+    usual = tying_time(leader, {})
+    quick = {joint.knot: 10.0 for joint in leader.joints}
+    assert tying_time(leader, quick).seconds < usual.seconds
+    assert usual.own == 0
+    moment = "2026-01-01T00:00:00+00:00"
+    attempts = [
+        Attempt.model_validate_json(
+            f'{{"knot": "blood", "seconds": {seconds}, "rated": "{rated}", "at": "{moment}"}}'
+        )
+        for seconds, rated in ((40, "good"), (60, "clean"), (10, "slipped"))
+    ]
+    assert own_times(attempts) == {"blood": 50.0}
+
+
+def test_parts_are_alike_where_they_are_tied_alike():
+    leader = OWN[0].leader
+    again = leader.remade(attachments=())
+    assert part_names(leader) == part_names(again)
