@@ -610,6 +610,146 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All planned days
+         * @description The latest first.
+         */
+        get: operations["get_plans"];
+        put?: never;
+        /**
+         * Plan a day
+         * @description Kept as it is typed; nothing is worked out yet.
+         */
+        post: operations["post_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A planned day
+         * @description As it can be typed again.
+         */
+        get: operations["get_plan"];
+        /**
+         * Write a plan anew
+         * @description What was packed of it stays till it is packed again.
+         */
+        put: operations["put_plan_anew"];
+        post?: never;
+        /**
+         * Forget a plan
+         * @description What happened that day stays.
+         */
+        delete: operations["remove_plan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Work a plan out
+         * @description Leaders tried on every stretch at the level said, and the fewest that fish them all.
+         */
+        post: operations["post_work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The plan for a calendar
+         * @description An iCalendar file (RFC 5545): each stretch an entry in local time.
+         */
+        get: operations["get_calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wallet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What lies ready
+         * @description The last tied first.
+         */
+        get: operations["get_wallet"];
+        put?: never;
+        /**
+         * Put a tied leader in the wallet
+         * @description One that was tied without the companion, or bought tied.
+         */
+        post: operations["post_rig"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wallet/{rig_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Say where a rig lies and how worn it is
+         * @description Its leader stays as it is.
+         */
+        put: operations["put_rig"];
+        post?: never;
+        /**
+         * Take a rig out
+         * @description Lost, cut up or given away.
+         */
+        delete: operations["remove_rig"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/kit": {
         parameters: {
             query?: never;
@@ -4274,118 +4414,6 @@ export interface components {
             words: string;
         };
         /**
-         * FlyForm
-         * @description A fly as typed; an empty weight is taken from hook, dressing and bead.
-         */
-        FlyForm: {
-            /**
-             * Title
-             * @default
-             */
-            title: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "dry" | "midge" | "foam" | "emerger" | "nymph" | "wet" | "streamer" | "predator";
-            /**
-             * Hook
-             * @example 14
-             * @example 2/0
-             */
-            hook: string;
-            /**
-             * Bulk
-             * @default standard
-             * @enum {string}
-             */
-            bulk: "slim" | "standard" | "bushy";
-            /**
-             * Bead
-             * @default
-             * @example 3 mm
-             */
-            bead: string;
-            /**
-             * Bead Metal
-             * @default tungsten
-             * @enum {string}
-             */
-            bead_metal: "tungsten" | "brass";
-            /**
-             * Length
-             * @description of the whole fly
-             * @default
-             * @example 4 in
-             */
-            length: string;
-            /** Dressing */
-            dressing?: ("soaks" | "sheds") | null;
-            /** Head */
-            head?: ("small cone" | "medium cone" | "large cone" | "small eyes" | "medium eyes" | "large eyes") | null;
-            /**
-             * Trailing Hook
-             * @default false
-             */
-            trailing_hook: boolean;
-            /**
-             * Weight
-             * @default
-             */
-            weight: string;
-            /**
-             * Area
-             * @description drag area in the air
-             * @default
-             * @example 3 cm2
-             */
-            area: string;
-            /**
-             * Fall
-             * @description jar test: so far
-             * @default
-             * @example 20 cm
-             */
-            fall: string;
-            /**
-             * Fall Time
-             * @description jar test: in so long
-             * @default
-             * @example 0.6 s
-             */
-            fall_time: string;
-            /**
-             * Air Fall
-             * @description dropped in still air
-             * @default
-             * @example 8 ft
-             */
-            air_fall: string;
-            /**
-             * Air Fall Time
-             * @description in so long
-             * @default
-             * @example 1.1 s
-             */
-            air_fall_time: string;
-            /**
-             * Barbless
-             * @default false
-             */
-            barbless: boolean;
-            /**
-             * Tube
-             * @default false
-             */
-            tube: boolean;
-            /**
-             * Units
-             * @default imperial
-             * @enum {string}
-             */
-            units: "imperial" | "metric";
-        };
-        /**
          * FlyLine
          * @description A fly line as it is sold: weight, how heavy for it, how it sinks, taper and tip.
          */
@@ -5626,6 +5654,23 @@ export interface components {
             wear: "new" | "fished" | "nicked" | "wind knot";
         };
         /**
+         * LiesForm
+         * @description Where a rig lies, and how worn it is.
+         */
+        LiesForm: {
+            /**
+             * Lies
+             * @default
+             */
+            lies: string;
+            /**
+             * State
+             * @default new
+             * @enum {string}
+             */
+            state: "new" | "fished" | "worn";
+        };
+        /**
          * LightAnswer
          * @description First and last light and the sun's times as hours and minutes of this machine's clock; empty
          *     where there is none.
@@ -6183,6 +6228,22 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * OutfitForm
+         * @description A rod and a line of the angler's, by their names.
+         */
+        OutfitForm: {
+            /**
+             * Rod
+             * @example 9 ft 5-weight
+             */
+            rod: string;
+            /**
+             * Line
+             * @example 5-weight floating line
+             */
+            line: string;
+        };
+        /**
          * OutlinePart
          * @description A part of a piece between two places, its diameter changing evenly (metres).
          */
@@ -6309,6 +6370,16 @@ export interface components {
             speed: string;
             /** Cells */
             cells: components["schemas"]["Cell"][];
+        };
+        /**
+         * PackLine
+         * @description Something to pack, and why.
+         */
+        PackLine: {
+            /** What */
+            what: string;
+            /** Why */
+            why: string;
         };
         /**
          * Packet
@@ -6615,6 +6686,196 @@ export interface components {
             /** Stretches */
             stretches: components["schemas"]["StretchReading"][];
             place: components["schemas"]["Place"];
+        };
+        /**
+         * PlanAnswer
+         * @description A plan: its id, and its figures as they can be typed again.
+         */
+        PlanAnswer: {
+            /** Plan Id */
+            plan_id: string;
+            texts: components["schemas"]["PlanTexts"];
+        };
+        /**
+         * PlanCard
+         * @description A plan in a line.
+         */
+        PlanCard: {
+            /** Plan Id */
+            plan_id: string;
+            /** Title */
+            title: string;
+            /** On */
+            on: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * PlanForm
+         * @description A day as it is typed.
+         */
+        PlanForm: {
+            /**
+             * Title
+             * @example Saturday on the Skarn
+             */
+            title: string;
+            /**
+             * On
+             * @description YYYY-MM-DD
+             * @example 2026-06-20
+             */
+            on: string;
+            /** Place Id */
+            place_id: string;
+            /**
+             * Level
+             * @default
+             */
+            level: string;
+            /**
+             * High
+             * @description by the sea: high water
+             * @default
+             */
+            high: string;
+            /**
+             * Low
+             * @default
+             */
+            low: string;
+            /**
+             * Wind
+             * @default light breeze
+             */
+            wind: string;
+            /**
+             * Bearing
+             * @default upstream
+             * @enum {string}
+             */
+            bearing: "upstream" | "downstream" | "across" | "behind" | "in the face";
+            /**
+             * Temperature
+             * @default
+             */
+            temperature: string;
+            /**
+             * Fish
+             * @default trout
+             * @enum {string}
+             */
+            fish: "grayling" | "trout" | "sea-trout" | "char" | "perch" | "pike" | "zander" | "carp" | "black-bass" | "steelhead" | "salmon" | "sea-bass" | "bonefish" | "tarpon" | "shark" | "red-drum" | "striped-bass" | "musky" | "catfish" | "panfish" | "other";
+            /**
+             * Mass
+             * @default
+             */
+            mass: string;
+            /**
+             * Temper
+             * @default wary
+             * @enum {string}
+             */
+            temper: "easy" | "wary" | "very wary";
+            /** Outfits */
+            outfits: components["schemas"]["OutfitForm"][];
+            /** Flies */
+            flies: components["schemas"]["nine_knots__api__plan_forms__FlyForm"][];
+            /** Stops */
+            stops: components["schemas"]["StopForm"][];
+            /**
+             * Notes
+             * @default
+             */
+            notes: string;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * PlanReading
+         * @description The whole plan; ``words`` say what the choice of leaders came to, ``time`` how long tying
+         *     takes, ``light`` when it is light.
+         */
+        PlanReading: {
+            /** Title */
+            title: string;
+            /** On */
+            on: string;
+            /** Place */
+            place: string;
+            /** Stops */
+            stops: components["schemas"]["StopReading"][];
+            /** Words */
+            words: string;
+            /** Tie */
+            tie: components["schemas"]["ToTie-Output"][];
+            /** Time */
+            time: string;
+            /** Pack */
+            pack: components["schemas"]["PackLine"][];
+            /** Cautions */
+            cautions: string[];
+            /** Rules */
+            rules: string;
+            /** Light */
+            light: string;
+        };
+        /**
+         * PlanTexts
+         * @description A plan as it can be typed again.
+         */
+        PlanTexts: {
+            /** Title */
+            title: string;
+            /** On */
+            on: string;
+            /** Place Id */
+            place_id: string;
+            /** Level */
+            level: string;
+            /** High */
+            high: string;
+            /** Low */
+            low: string;
+            /** Wind */
+            wind: string;
+            /**
+             * Bearing
+             * @enum {string}
+             */
+            bearing: "upstream" | "downstream" | "across" | "behind" | "in the face";
+            /** Temperature */
+            temperature: string;
+            /**
+             * Fish
+             * @enum {string}
+             */
+            fish: "grayling" | "trout" | "sea-trout" | "char" | "perch" | "pike" | "zander" | "carp" | "black-bass" | "steelhead" | "salmon" | "sea-bass" | "bonefish" | "tarpon" | "shark" | "red-drum" | "striped-bass" | "musky" | "catfish" | "panfish" | "other";
+            /** Mass */
+            mass: string;
+            /**
+             * Temper
+             * @enum {string}
+             */
+            temper: "easy" | "wary" | "very wary";
+            /** Outfits */
+            outfits: [
+                string,
+                string
+            ][];
+            /** Flies */
+            flies: [
+                string,
+                "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop"
+            ][];
+            /** Stops */
+            stops: components["schemas"]["StopTexts"][];
+            /** Notes */
+            notes: string;
         };
         /**
          * Plugged
@@ -7061,6 +7322,118 @@ export interface components {
             changed: string[];
             /** Damaged */
             damaged: boolean;
+        };
+        /**
+         * RigForm
+         * @description A leader that is tied, and where it lies.
+         */
+        RigForm: {
+            /**
+             * @example {
+             *       "leader": {
+             *         "attachments": [],
+             *         "hangs_from": "line",
+             *         "joints": [
+             *           {
+             *             "kind": "loops",
+             *             "knot": "perfection-loop"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "blood"
+             *           },
+             *           {
+             *             "kind": "knot",
+             *             "knot": "improved-clinch"
+             *           }
+             *         ],
+             *         "pieces": [
+             *           {
+             *             "form": "level",
+             *             "length_m": 1.5,
+             *             "role": "butt",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00043,
+             *               "estimated": false,
+             *               "material": "nylon-stiff"
+             *             },
+             *             "wear": "new"
+             *           },
+             *           {
+             *             "form": "level",
+             *             "length_m": 0.9,
+             *             "role": "tippet",
+             *             "strand": {
+             *               "colour": "plain",
+             *               "diameter_m": 0.00036,
+             *               "estimated": false,
+             *               "material": "nylon-medium"
+             *             },
+             *             "wear": "new"
+             *           }
+             *         ]
+             *       },
+             *       "notes": "",
+             *       "situation": {
+             *         "fly": {
+             *           "barbless": false,
+             *           "bulk": "standard",
+             *           "hook": 16,
+             *           "kind": "dry",
+             *           "title": "Dry fly 16",
+             *           "trailing_hook": false,
+             *           "tube": false
+             *         },
+             *         "line": {
+             *           "front_taper": "standard",
+             *           "half_sizes_heavy": 0,
+             *           "sinking": "floating",
+             *           "tip": "loop",
+             *           "title": "5-weight floating line",
+             *           "weight": 5
+             *         },
+             *         "quarry": {
+             *           "kind": "grayling",
+             *           "mass_kg": 0.5,
+             *           "temper": "wary"
+             *         },
+             *         "rod": {
+             *           "action": "medium",
+             *           "length_m": 2.745,
+             *           "title": "9 ft 5-weight",
+             *           "weight": 5
+             *         },
+             *         "water": {
+             *           "bed": "gravel",
+             *           "clarity": "clear",
+             *           "depth_m": 0.8,
+             *           "kind": "glide",
+             *           "pace_m_s": 0.4,
+             *           "rules": {
+             *             "barbless": false,
+             *             "lead_banned": false,
+             *             "wire_required": false
+             *           },
+             *           "snags": "open",
+             *           "temperature_c": 10
+             *         },
+             *         "wind": {
+             *           "bearing": "upstream",
+             *           "speed_m_s": 0
+             *         },
+             *         "wish": "drift on top"
+             *       },
+             *       "title": "Two pieces for the glide"
+             *     }
+             */
+            design: components["schemas"]["Design"];
+            /**
+             * Lies
+             * @default
+             * @example wallet, sleeve 3
+             */
+            lies: string;
         };
         /**
          * Rod
@@ -7917,6 +8290,84 @@ export interface components {
             packet?: components["schemas"]["PacketTexts"] | null;
             /** Item */
             item: components["schemas"]["Spool"] | components["schemas"]["Packet"];
+        };
+        /**
+         * StopForm
+         * @description A stretch with its hours as typed, and the number of the fly; None for whichever serves.
+         */
+        StopForm: {
+            /**
+             * Stretch Id
+             * @example alder-head
+             */
+            stretch_id: string;
+            /**
+             * Begins
+             * @example 09:00
+             */
+            begins: string;
+            /**
+             * Ends
+             * @example 11:00
+             */
+            ends: string;
+            /** Fly */
+            fly?: number | null;
+        };
+        /**
+         * StopReading
+         * @description A stretch of the plan; without a design where nothing serves it, and ``words`` says why.
+         */
+        StopReading: {
+            /** Stretch Id */
+            stretch_id: string;
+            /** Stretch */
+            stretch: string;
+            /** Hours */
+            hours: string;
+            /** Water */
+            water: string;
+            /** Beyond */
+            beyond: string;
+            /** Fly */
+            fly: string;
+            /** Wish */
+            wish: string;
+            /** Outfit */
+            outfit: string;
+            /** Title */
+            title: string;
+            /** Facts */
+            facts: string;
+            /** Change */
+            change: string;
+            /** Words */
+            words: string;
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
+            /** Measures */
+            measures: components["schemas"]["Measure"][];
+            /** Cautions */
+            cautions: string[];
+            /** Rules */
+            rules: string;
+            design: components["schemas"]["Design"] | null;
+        };
+        /**
+         * StopTexts
+         * @description A stop as it can be typed again.
+         */
+        StopTexts: {
+            /** Stretch Id */
+            stretch_id: string;
+            /** Begins */
+            begins: string;
+            /** Ends */
+            ends: string;
+            /** Fly */
+            fly: number | null;
         };
         /**
          * Strand
@@ -8965,6 +9416,8 @@ export interface components {
              * @default 1
              */
             count: number;
+            /** @description as it came out, to lie in the wallet; else as it was planned */
+            came_out?: components["schemas"]["Design"] | null;
         };
         /**
          * TiedRequest
@@ -9106,7 +9559,7 @@ export interface components {
          * ToTie
          * @description Leaders that are to be tied next, for the list of what to buy.
          */
-        ToTie: {
+        "ToTie-Input": {
             /**
              * Wanted
              * @default []
@@ -9118,6 +9571,26 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * ToTie
+         * @description Something to tie the night before, for which stretches, how long it takes; or where it lies
+         *     ready. ``design`` is the leader that it is part of, ``whole`` whether it is all of it.
+         */
+        "ToTie-Output": {
+            /** Title */
+            title: string;
+            /** Facts */
+            facts: string;
+            /** For Stretches */
+            for_stretches: string;
+            /** Time */
+            time: string;
+            /** Ready */
+            ready: boolean;
+            /** Whole */
+            whole: boolean;
+            design: components["schemas"]["Design"];
         };
         /**
          * TodayCard
@@ -9278,6 +9751,34 @@ export interface components {
             piece: number;
             /** Spool Id */
             spool_id: string;
+        };
+        /**
+         * WalletCard
+         * @description A rig in a line, drawn; ``design`` to open or print it.
+         */
+        WalletCard: {
+            /** Rig Id */
+            rig_id: string;
+            /** Title */
+            title: string;
+            /** Facts */
+            facts: string;
+            /** Fly */
+            fly: string;
+            /** Lies */
+            lies: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "new" | "fished" | "worn";
+            /** Tied On */
+            tied_on: string;
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
+            design: components["schemas"]["Design"];
         };
         /**
          * Wanted
@@ -9972,6 +10473,19 @@ export interface components {
             cautions: string[];
         };
         /**
+         * WorkRequest
+         * @description How it is to be thrown, and in which units it is told.
+         */
+        WorkRequest: {
+            stroke?: components["schemas"]["StrokeForm"];
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
          * MendRequest
          * @description A design whose match, hold or length is to be mended.
          */
@@ -10076,6 +10590,135 @@ export interface components {
              *     }
              */
             design: components["schemas"]["Design"];
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
+         * FlyForm
+         * @description A fly of the angler's by its name, and what is wanted of it.
+         */
+        nine_knots__api__plan_forms__FlyForm: {
+            /**
+             * Fly
+             * @example Skarn sedge 14
+             */
+            fly: string;
+            /**
+             * Wish
+             * @default drift on top
+             * @enum {string}
+             */
+            wish: "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop";
+        };
+        /**
+         * FlyForm
+         * @description A fly as typed; an empty weight is taken from hook, dressing and bead.
+         */
+        nine_knots__api__tackle__FlyForm: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "dry" | "midge" | "foam" | "emerger" | "nymph" | "wet" | "streamer" | "predator";
+            /**
+             * Hook
+             * @example 14
+             * @example 2/0
+             */
+            hook: string;
+            /**
+             * Bulk
+             * @default standard
+             * @enum {string}
+             */
+            bulk: "slim" | "standard" | "bushy";
+            /**
+             * Bead
+             * @default
+             * @example 3 mm
+             */
+            bead: string;
+            /**
+             * Bead Metal
+             * @default tungsten
+             * @enum {string}
+             */
+            bead_metal: "tungsten" | "brass";
+            /**
+             * Length
+             * @description of the whole fly
+             * @default
+             * @example 4 in
+             */
+            length: string;
+            /** Dressing */
+            dressing?: ("soaks" | "sheds") | null;
+            /** Head */
+            head?: ("small cone" | "medium cone" | "large cone" | "small eyes" | "medium eyes" | "large eyes") | null;
+            /**
+             * Trailing Hook
+             * @default false
+             */
+            trailing_hook: boolean;
+            /**
+             * Weight
+             * @default
+             */
+            weight: string;
+            /**
+             * Area
+             * @description drag area in the air
+             * @default
+             * @example 3 cm2
+             */
+            area: string;
+            /**
+             * Fall
+             * @description jar test: so far
+             * @default
+             * @example 20 cm
+             */
+            fall: string;
+            /**
+             * Fall Time
+             * @description jar test: in so long
+             * @default
+             * @example 0.6 s
+             */
+            fall_time: string;
+            /**
+             * Air Fall
+             * @description dropped in still air
+             * @default
+             * @example 8 ft
+             */
+            air_fall: string;
+            /**
+             * Air Fall Time
+             * @description in so long
+             * @default
+             * @example 1.1 s
+             */
+            air_fall_time: string;
+            /**
+             * Barbless
+             * @default false
+             */
+            barbless: boolean;
+            /**
+             * Tube
+             * @default false
+             */
+            tube: boolean;
             /**
              * Units
              * @default imperial
@@ -14419,6 +15062,1338 @@ export interface operations {
             };
         };
     };
+    get_plans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanCard"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_plan: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description a name of this intended save: sent again with it, it is not done twice */
+                "idempotency-key"?: string | null;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_plan: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_plan_anew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanAnswer"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanReading"];
+                    "text/event-stream": string;
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_wallet: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalletCard"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_rig: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description a name of this intended save: sent again with it, it is not done twice */
+                "idempotency-key"?: string | null;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RigForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalletCard"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_rig: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path: {
+                rig_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiesForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalletCard"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_rig: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rig_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_kit: {
         parameters: {
             query?: never;
@@ -14654,7 +16629,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FlyForm"];
+                "application/json": components["schemas"]["nine_knots__api__tackle__FlyForm"];
             };
         };
         responses: {
@@ -14768,7 +16743,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["FlyForm"];
+                "application/json": components["schemas"]["nine_knots__api__tackle__FlyForm"];
             };
         };
         responses: {
@@ -22131,7 +24106,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ToTie"];
+                "application/json": components["schemas"]["ToTie-Input"];
             };
         };
         responses: {
@@ -22245,7 +24220,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ToTie"];
+                "application/json": components["schemas"]["ToTie-Input"];
             };
         };
         responses: {

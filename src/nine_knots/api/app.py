@@ -33,6 +33,7 @@ from nine_knots.api import (
     own_cast,
     owned,
     places,
+    plans,
     practice,
     problems,
     pulls,
@@ -44,6 +45,7 @@ from nine_knots.api import (
     tackle,
     today,
     tying,
+    wallet,
     water,
 )
 from nine_knots.api.describe import describe_problems
@@ -69,6 +71,7 @@ PAGES = (
     "knots/{knot}",
     "shelf",
     "days",
+    "days/{part}",
 )
 
 
@@ -146,6 +149,8 @@ def create_app(
         gauges,
         light,
         places,
+        plans,
+        wallet,
         tackle,
         today,
         readiness,

@@ -27,6 +27,7 @@ MEDIA = {
     "json": "application/json",
     "csv": "text/csv",
     "svg": "image/svg+xml",
+    "ics": "text/calendar",
 }
 
 

@@ -14,6 +14,7 @@ from nine_knots.api.files import file_answer
 from nine_knots.api.paging import USUAL, PageSize
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
+from nine_knots.api.wallet import today
 from nine_knots.core.base.errors import OutOfRange, Unreadable
 from nine_knots.core.base.frozen import Several
 from nine_knots.core.base.limits import MOST_PIECES, Key
@@ -34,6 +35,7 @@ from nine_knots.core.tell.tying import takes_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.ledger import Act, Change
 from nine_knots.core.trade.strand import MOST_LEFT_M, Packet, Stock
+from nine_knots.core.trade.wallet import WalletRig
 from nine_knots.formats.shopping_csv import write_shopping
 from nine_knots.store.ledger import (
     KeptAct,
@@ -47,9 +49,11 @@ from nine_knots.store.ledger import (
 )
 from nine_knots.store.stock import list_stock, read_stock
 from nine_knots.store.tying import read_tyer
+from nine_knots.store.wallet import put_rigs, take_out_tied_by
 
 router = APIRouter(prefix="/api/ledger", tags=["ledger"], responses=RESPONSES)
 MOST_COPIES = 20
+LIES_READY = ("It lies in the wallet.", "They lie in the wallet.")
 
 
 class TiedMany(Form):
@@ -57,6 +61,9 @@ class TiedMany(Form):
 
     design: Design = Field(examples=[DESIGN])
     count: int = Field(default=1, ge=1, le=MOST_COPIES)
+    came_out: Design | None = Field(
+        default=None, description="as it came out, to lie in the wallet; else as it was planned"
+    )
 
 
 class TiedForm(Form):
@@ -163,10 +170,15 @@ def post_tied_off(session: SavingSession, form: TiedForm) -> Noted:
         raise OutOfRange("There is no such piece in it.", where="pieces", mend="Count from 0.")
 
     wanted = _counted(form.wanted)
+    rigs = [
+        WalletRig(design=one.came_out or one.design, tied_on=today())
+        for one in form.wanted
+        for _ in range(one.count)
+    ]
 
     def take(cursor: DictCursor, me: str) -> str:
         takes = takes_of(wanted, read_tyer(cursor, me), only)
-        return note_act(
+        act_id = note_act(
             cursor,
             me,
             Act(
@@ -175,11 +187,15 @@ def post_tied_off(session: SavingSession, form: TiedForm) -> Noted:
                 changes=changes_by(takes, _by_id(list_stock(cursor, me))),
             ),
         )
+        if only is None:
+            put_rigs(cursor, me, rigs, act_id)
+        return act_id
 
     def told(cursor: DictCursor, me: str, act_id: str) -> Noted:
         takes = takes_of(wanted, read_tyer(cursor, me), only)
         words = _words_of(cursor, me, act_id, Units(form.units))
-        return Noted(act_id, f"{words}{unknown_words(takes, _by_id(list_stock(cursor, me)))}")
+        words += unknown_words(takes, _by_id(list_stock(cursor, me)))
+        return Noted(act_id, f"{words} {LIES_READY[len(rigs) > 1]}" if only is None else words)
 
     return session.save(take, told)
 
@@ -206,6 +222,7 @@ def post_undo(session: CurrentSession, act_id: str) -> Noted:
     def undo(cursor: DictCursor, me: str) -> Noted:
         before = read_act(cursor, me, act_id).act
         by = undo_act(cursor, me, act_id)
+        take_out_tied_by(cursor, me, act_id)
         return Noted(by, f"Undone: {act_title(before)}.")
 
     return session.write(undo)

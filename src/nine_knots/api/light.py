@@ -53,8 +53,20 @@ def get_light(
 
 
 def _answer(light: Light) -> LightAnswer:
-    times = (light.dawn, light.sunrise, light.sunset, light.dusk)
-    dawn, sunrise, sunset, dusk = (f"{time:%H:%M}" if time else "" for time in times)
+    return LightAnswer(*_times(light), light_words(light))
+
+
+def _times(light: Light) -> tuple[str, str, str, str]:
+    dawn, sunrise, sunset, dusk = (
+        f"{time:%H:%M}" if time else ""
+        for time in (light.dawn, light.sunrise, light.sunset, light.dusk)
+    )
+    return dawn, sunrise, sunset, dusk
+
+
+def light_words(light: Light) -> str:
+    """When it is light, in a sentence."""
+    dawn, sunrise, sunset, dusk = _times(light)
     if sunrise and sunset:
         words = f"Sun up {sunrise}, down {sunset}."
         if dawn and dusk:
@@ -63,4 +75,4 @@ def _answer(light: Light) -> LightAnswer:
             words += " It does not get dark."
     else:
         words = "The sun does not set." if light.up else "The sun does not rise."
-    return LightAnswer(dawn, sunrise, sunset, dusk, words)
+    return words

@@ -9,6 +9,7 @@ from pymysql.cursors import DictCursor
 from nine_knots.core.base.errors import Damaged, NotFound
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.kept.envelope import Kind
+from nine_knots.kept.kinds.day import EVENT, PLAN, WALLET_RIG
 from nine_knots.kept.kinds.design import DESIGN
 from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN
 from nine_knots.kept.kinds.lower_rig import LOWER_RIG
@@ -77,6 +78,19 @@ _TABLES = (
     _Table(
         PLACE,
         "SELECT place_id AS row_id, title, version, body FROM place WHERE angler_id = %s",
+    ),
+    _Table(
+        PLAN,
+        "SELECT plan_id AS row_id, title, version, body FROM plan WHERE angler_id = %s",
+    ),
+    _Table(
+        WALLET_RIG,
+        "SELECT rig_id AS row_id, title, version, body FROM wallet WHERE angler_id = %s",
+    ),
+    _Table(
+        EVENT,
+        "SELECT event_id AS row_id, kind AS title, version, body FROM happened "
+        "WHERE angler_id = %s",
     ),
     _Table(
         MEASUREMENT,

@@ -17,26 +17,32 @@ from nine_knots.store.everything_kept import (
     LandingKept,
     LeaderKept,
     MeasurementKept,
+    PlanKept,
     PullKept,
     Retired,
     RevisionKept,
     TiedKept,
     versions_today,
 )
+from nine_knots.store.happened import add_events, list_events
 from nine_knots.store.landings import list_landings, read_estimate, write_estimate
 from nine_knots.store.leaders import labels_column, labels_in
 from nine_knots.store.ledger import KeptAct, list_acts, put_stock, write_acts
 from nine_knots.store.lower_rigs import list_lower_rigs, put_lower_rig
 from nine_knots.store.measurements import add_measurement, list_measurements
 from nine_knots.store.places import add_place, list_places
+from nine_knots.store.plans import lay_plan, list_plans
 from nine_knots.store.practice import add_attempt, list_attempts
 from nine_knots.store.pulls import list_tests
 from nine_knots.store.rows import as_column, in_utc, readable
 from nine_knots.store.stock import list_stock, retire_stock
 from nine_knots.store.tackle import add_tackle, list_tackle, read_kit, retire_tackle
 from nine_knots.store.tying import read_height_m, read_ties, write_height_m, write_ties
+from nine_knots.store.wallet import list_wallet, put_rigs
 
 MOST_ACTS = 1_000_000
+NO_PLACE = "0" * 32
+"""Of a plan in the file, where its water goes by its name."""
 
 
 def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
@@ -69,6 +75,9 @@ def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
             MeasurementKept(measurement=one.measurement, taken_at=one.taken_at)
             for one in reversed(list_measurements(cursor, angler_id))
         ),
+        plans=_plans(cursor, angler_id),
+        wallet=tuple(rig for _, rig in reversed(list_wallet(cursor, angler_id))),
+        happened=list_events(cursor, angler_id),
         damaged=list_damaged(cursor, angler_id),
     )
 
@@ -92,14 +101,30 @@ def write_everything(cursor: DictCursor, found: Everything) -> str:
         _write_leader(cursor, angler_id, leader)
     for rig in found.lower_rigs:
         put_lower_rig(cursor, angler_id, rig)
-    for place in found.places:
-        add_place(cursor, angler_id, place)
+    waters = {place.title: add_place(cursor, angler_id, place) for place in found.places}
+    for one in found.plans:
+        at = {"place_id": waters.get(one.place, one.plan.place_id)}
+        lay_plan(cursor, angler_id, one.plan.remade(**at), one.plan_id)
+    put_rigs(cursor, angler_id, found.wallet)
+    add_events(cursor, angler_id, found.happened)
     for attempt in found.attempts:
         add_attempt(cursor, angler_id, attempt)
     if found.own_cast is not None:
         write_estimate(cursor, angler_id, found.own_cast)
     _write_rows(cursor, angler_id, found)
     return angler_id
+
+
+def _plans(cursor: DictCursor, angler_id: str) -> tuple[PlanKept, ...]:
+    waters = {place_id: place.title for place_id, place in list_places(cursor, angler_id)}
+    return tuple(
+        PlanKept(
+            plan_id=plan_id,
+            place=waters.get(plan.place_id, ""),
+            plan=plan.remade(place_id=NO_PLACE),
+        )
+        for plan_id, plan in list_plans(cursor, angler_id)
+    )
 
 
 def _retired(cursor: DictCursor, angler_id: str) -> Retired:

@@ -13,14 +13,18 @@ from nine_knots.core.judge.measuring.measurement import Measurement
 from nine_knots.core.judge.own_cast import Estimate
 from nine_knots.core.judge.practice import Attempt
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.event import Event
 from nine_knots.core.trade.knots.own import PullTest
 from nine_knots.core.trade.leader.lower_rig import LowerRig
 from nine_knots.core.trade.leader.own_ties import OwnTies
 from nine_knots.core.trade.ledger import Act
 from nine_knots.core.trade.places import Place
+from nine_knots.core.trade.plan import DayPlan
 from nine_knots.core.trade.strand import Stock
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
+from nine_knots.core.trade.wallet import WalletRig
 from nine_knots.kept.envelope import Kind
+from nine_knots.kept.kinds.day import EVENT, PLAN, WALLET_RIG
 from nine_knots.kept.kinds.design import DESIGN
 from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN, usual_reserve
 from nine_knots.kept.kinds.lower_rig import LOWER_RIG
@@ -99,11 +103,19 @@ class MeasurementKept(Frozen):
     taken_at: datetime
 
 
+class PlanKept(Frozen):
+    """A planned day, and the water it is on by its name."""
+
+    plan_id: str = Field(pattern=r"^[0-9a-f]{32}$")
+    place: str = Field(max_length=80)
+    plan: DayPlan
+
+
 class Everything(Frozen):
     """The file: what it is, its version, and all that is an angler's; SI units, times in UTC."""
 
     format: Literal["nine-knots-everything"] = "nine-knots-everything"
-    version: Literal[4] = 4
+    version: Literal[5] = 5
     versions: dict[str, int] = Field(
         default_factory=dict, description="of each kind of value in it; 1 where it is not named"
     )
@@ -126,6 +138,9 @@ class Everything(Frozen):
     ledger: Several[ActKept] = ()
     places: Several[Place] = ()
     measurements: Several[MeasurementKept] = ()
+    plans: Several[PlanKept] = ()
+    wallet: Several[WalletRig] = ()
+    happened: Several[Event] = ()
     damaged: Several[DamagedRow] = Field(
         default=(), description="rows that could not be read, as they are"
     )
@@ -148,10 +163,15 @@ def _with_ledger(body: Any) -> Any:
     return {**body, "version": 4}
 
 
+def _with_days(body: Any) -> Any:
+    """Version 5 has planned days, the wallet and what happened at the water."""
+    return {**body, "version": 5}
+
+
 EVERYTHING = Kind(
     "file of all that an angler has",
     TypeAdapter(Everything),
-    (_by_reserve, _with_more, _with_ledger),
+    (_by_reserve, _with_more, _with_ledger, _with_days),
 )
 
 
@@ -185,6 +205,9 @@ PARTS: tuple[tuple[Kind[Any], str], ...] = (
     (FLY, "retired.flies.*"),
     (MEASUREMENT, "measurements.*.measurement"),
     (PLACE, "places.*"),
+    (PLAN, "plans.*.plan"),
+    (WALLET_RIG, "wallet.*"),
+    (EVENT, "happened.*"),
 )
 """Where in the file values of each kind stand; ``*`` is every one of a list."""
 

@@ -146,6 +146,21 @@ def pace_heard(text: str, system: System) -> float:
     return pace_m_s
 
 
+def wind_heard(text: str, system: System) -> float:
+    """A wind in m/s from a word or a speed; Unreadable or OutOfRange else."""
+    wind = _meant(text, WIND_WORDS)
+    wind = parse_speed(text, system) if wind is None else wind
+    _between(wind, 0.0, 30.0, "A wind", "0 to 30 m/s (67 mph)")
+    return wind
+
+
+def fish_mass_heard(text: str, system: System) -> float:
+    """A fish's mass in kg; Unreadable or OutOfRange else."""
+    mass = parse_mass(text, system)
+    _between(mass, 0.01, 500.0, "A fish", "10 g to 500 kg (1100 lb)")
+    return mass
+
+
 def _heard(situation: Situation, say: Say, units: Units) -> Situation:
     text = say.text.strip()
     if say.part == "depth":
@@ -164,15 +179,10 @@ def _heard(situation: Situation, say: Say, units: Units) -> Situation:
         line = situation.line.model_copy(update={"backing": _backed(text, situation, units)})
         return situation.model_copy(update={"line": line})
     if say.part == "wind":
-        wind = _meant(text, WIND_WORDS)
-        wind = parse_speed(text, units.system) if wind is None else wind
-        _between(wind, 0.0, 30.0, "A wind", "0 to 30 m/s (67 mph)")
-        return _with(situation, "wind", "speed_m_s", wind)
+        return _with(situation, "wind", "speed_m_s", wind_heard(text, units.system))
     if say.part == "fish":
         return situation.model_copy(update={"quarry": _usual(text, situation.quarry)})
-    mass = parse_mass(text, units.system)
-    _between(mass, 0.01, 500.0, "A fish", "10 g to 500 kg (1100 lb)")
-    return _with(situation, "quarry", "mass_kg", mass)
+    return _with(situation, "quarry", "mass_kg", fish_mass_heard(text, units.system))
 
 
 def _backed(text: str, situation: Situation, units: Units) -> Backing | None:

@@ -1,0 +1,214 @@
+"""A planned day as it is typed, and as it can be typed again."""
+
+from dataclasses import dataclass
+from math import floor
+from typing import TypeVar
+
+from pydantic import Field
+
+from nine_knots.api import place_texts as texts
+from nine_knots.api.typed import Form, Typed, field
+from nine_knots.core.base.errors import OutOfRange
+from nine_knots.core.base.frozen import Several
+from nine_knots.core.base.limits import Day
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units, parse_temperature
+from nine_knots.core.tell.places import level_text
+from nine_knots.core.tell.plan.reading import clock
+from nine_knots.core.tell.sentence import fish_mass_heard, wind_heard
+from nine_knots.core.trade.plan import (
+    MOST_FLIES,
+    MOST_OUTFITS,
+    MOST_STOPS,
+    DayPlan,
+    FlyFor,
+    Outfit,
+    Stop,
+    Tides,
+)
+from nine_knots.core.trade.situation import Bearing, Quarry, Temper, Wind, Wish
+from nine_knots.core.trade.tackle import FishKind
+from nine_knots.store.tackle import Kit
+
+Thing = TypeVar("Thing")
+
+
+class StopForm(Form):
+    """A stretch with its hours as typed, and the number of the fly; None for whichever serves."""
+
+    stretch_id: str = Field(max_length=40, examples=["alder-head"])
+    begins: Typed = Field(examples=["09:00"])
+    ends: Typed = Field(examples=["11:00"])
+    fly: int | None = Field(default=None, ge=0, lt=MOST_FLIES)
+
+
+class OutfitForm(Form):
+    """A rod and a line of the angler's, by their names."""
+
+    rod: str = Field(max_length=80, examples=["9 ft 5-weight"])
+    line: str = Field(max_length=80, examples=["5-weight floating line"])
+
+
+class FlyForm(Form):
+    """A fly of the angler's by its name, and what is wanted of it."""
+
+    fly: str = Field(max_length=80, examples=["Skarn sedge 14"])
+    wish: Wish = "drift on top"
+
+
+class PlanForm(Form):
+    """A day as it is typed."""
+
+    title: Typed = Field(min_length=1, examples=["Saturday on the Skarn"])
+    on: Day = Field(examples=["2026-06-20"])
+    place_id: str = Field(pattern=r"^[0-9a-f]{32}$")
+    level: Typed = ""
+    high: Typed = Field(default="", description="by the sea: high water")
+    low: Typed = ""
+    wind: Typed = "light breeze"
+    bearing: Bearing = "upstream"
+    temperature: Typed = ""
+    fish: FishKind = "trout"
+    mass: Typed = ""
+    temper: Temper = "wary"
+    outfits: Several[OutfitForm] = Field(min_length=1, max_length=MOST_OUTFITS)
+    flies: Several[FlyForm] = Field(min_length=1, max_length=MOST_FLIES)
+    stops: Several[StopForm] = Field(min_length=1, max_length=MOST_STOPS)
+    notes: str = Field(default="", max_length=2000)
+    units: System = "imperial"
+
+    def read(self, kit: Kit) -> DayPlan:
+        """The day in SI, with the things themselves; what is refused names its field."""
+        tides = None
+        if self.high.strip() or self.low.strip():
+            tides = Tides(
+                high_min=texts.minute_of_day(self.high, "high"),
+                low_min=texts.minute_of_day(self.low, "low"),
+            )
+        with field("wind"):
+            wind = Wind(speed_m_s=wind_heard(self.wind, self.units), bearing=self.bearing)
+        level_m = texts.level_m(self.level, self.units, "level") if self.level.strip() else None
+        celsius, quarry = self._celsius(), self._quarry()
+        outfits, flies = self._outfits(kit), self._flies(kit)
+        stops = tuple(_stop(number, stop) for number, stop in enumerate(self.stops))
+        with field("stops"):
+            return DayPlan(
+                title=self.title.strip(),
+                on=self.on,
+                place_id=self.place_id,
+                level_m=level_m,
+                tides=tides,
+                wind=wind,
+                temperature_c=celsius,
+                quarry=quarry,
+                outfits=outfits,
+                flies=flies,
+                stops=stops,
+                notes=self.notes,
+            )
+
+    def _celsius(self) -> float:
+        with field("temperature"):
+            if not self.temperature.strip():
+                return 10.0
+            return parse_temperature(self.temperature, self.units)
+
+    def _quarry(self) -> Quarry:
+        usual = Quarry(kind=self.fish, temper=self.temper)
+        with field("mass"):
+            mass_kg = usual.fish.usual_kg
+            if self.mass.strip():
+                mass_kg = fish_mass_heard(self.mass, self.units)
+            return usual.remade(mass_kg=mass_kg)
+
+    def _outfits(self, kit: Kit) -> tuple[Outfit, ...]:
+        rods = {one.title: one for one in kit.rods}
+        lines = {one.title: one for one in kit.lines}
+        return tuple(
+            Outfit(
+                rod=_owned(rods, one.rod, "rod", "outfits"),
+                line=_owned(lines, one.line, "line", "outfits"),
+            )
+            for one in self.outfits
+        )
+
+    def _flies(self, kit: Kit) -> tuple[FlyFor, ...]:
+        flies = {one.title: one for one in kit.flies}
+        return tuple(
+            FlyFor(fly=_owned(flies, one.fly, "fly", "flies"), wish=one.wish) for one in self.flies
+        )
+
+
+def _owned(row: dict[str, Thing], title: str, what: str, where: str) -> Thing:
+    if title not in row:
+        raise OutOfRange(
+            f"You own no {what} called “{title}”.",
+            where=where,
+            mend="Choose one of yours, or add it under Spools.",
+        )
+    return row[title]
+
+
+def _stop(number: int, stop: StopForm) -> Stop:
+    where = f"stops.{number}"
+    begins = floor(texts.minute_of_day(stop.begins, f"{where}.begins"))
+    ends = floor(texts.minute_of_day(stop.ends, f"{where}.ends"))
+    with field(f"{where}.ends"):
+        return Stop(stretch_id=stop.stretch_id, begins_min=begins, ends_min=ends, fly=stop.fly)
+
+
+@dataclass(frozen=True, slots=True)
+class StopTexts:
+    """A stop as it can be typed again."""
+
+    stretch_id: str
+    begins: str
+    ends: str
+    fly: int | None
+
+
+@dataclass(frozen=True, slots=True)
+class PlanTexts:
+    """A plan as it can be typed again."""
+
+    title: str
+    on: str
+    place_id: str
+    level: str
+    high: str
+    low: str
+    wind: str
+    bearing: Bearing
+    temperature: str
+    fish: FishKind
+    mass: str
+    temper: Temper
+    outfits: tuple[tuple[str, str], ...]
+    flies: tuple[tuple[str, Wish], ...]
+    stops: tuple[StopTexts, ...]
+    notes: str
+
+
+def plan_texts(plan: DayPlan, units: Units) -> PlanTexts:
+    """Every figure as it can be typed again."""
+    return PlanTexts(
+        title=plan.title,
+        on=plan.on,
+        place_id=plan.place_id,
+        level=level_text(plan.level_m, units) if plan.level_m is not None else "",
+        high=clock(round(plan.tides.high_min)) if plan.tides else "",
+        low=clock(round(plan.tides.low_min)) if plan.tides else "",
+        wind=units.speed(plan.wind.speed_m_s).text,
+        bearing=plan.wind.bearing,
+        temperature=units.temperature(plan.temperature_c).text,
+        fish=plan.quarry.kind,
+        mass=units.fish_mass(plan.quarry.mass_kg).text,
+        temper=plan.quarry.temper,
+        outfits=tuple((one.rod.title, one.line.title) for one in plan.outfits),
+        flies=tuple((one.fly.title, one.wish) for one in plan.flies),
+        stops=tuple(
+            StopTexts(one.stretch_id, clock(one.begins_min), clock(one.ends_min), one.fly)
+            for one in plan.stops
+        ),
+        notes=plan.notes,
+    )

@@ -1,0 +1,197 @@
+"""/api/plans: days planned the night before: worked out, printed, put in the calendar."""
+
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Path, Response
+from pydantic import Field
+from pymysql.cursors import DictCursor
+
+from nine_knots.api.context import CurrentSession, SavingSession, Session
+from nine_knots.api.files import file_answer
+from nine_knots.api.light import light_words
+from nine_knots.api.plan_forms import PlanForm, PlanTexts, plan_texts
+from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
+from nine_knots.api.strokes import StrokeForm
+from nine_knots.api.thrown import thrower
+from nine_knots.api.typed import Form
+from nine_knots.api.work.answering import EVENTS, CurrentAnswering
+from nine_knots.api.work.plan_tasks import PlanTask
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.words import counted
+from nine_knots.core.judge.planning.planned import MOST_OWN, Tied
+from nine_knots.core.judge.tying_time import own_times
+from nine_knots.core.tell.plan.reading import Light, PlanReading
+from nine_knots.core.trade.places import Place
+from nine_knots.core.trade.plan import DayPlan
+from nine_knots.formats.calendar import write_calendar
+from nine_knots.services.light import light_of
+from nine_knots.store.leaders import list_leaders
+from nine_knots.store.lower_rigs import list_lower_rigs
+from nine_knots.store.places import list_places, read_place
+from nine_knots.store.plans import delete_plan, list_plans, put_plan, read_plan
+from nine_knots.store.practice import list_attempts
+from nine_knots.store.tackle import read_kit
+from nine_knots.store.wallet import list_wallet
+
+router = APIRouter(prefix="/api/plans", tags=["plans"], responses=RESPONSES)
+PlanId = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
+
+
+@dataclass(frozen=True, slots=True)
+class PlanCard:
+    """A plan in a line."""
+
+    plan_id: str
+    title: str
+    on: str
+    words: str
+
+
+@dataclass(frozen=True, slots=True)
+class PlanAnswer:
+    """A plan: its id, and its figures as they can be typed again."""
+
+    plan_id: str
+    texts: PlanTexts
+
+
+class WorkRequest(Form):
+    """How it is to be thrown, and in which units it is told."""
+
+    stroke: StrokeForm = Field(default_factory=StrokeForm)
+    units: System = "imperial"
+
+
+@router.get("", summary="All planned days")
+def get_plans(session: CurrentSession) -> tuple[PlanCard, ...]:
+    """The latest first."""
+    plans, waters = session.read(
+        lambda cursor, me: (list_plans(cursor, me), dict(list_places(cursor, me)))
+    )
+    return tuple(
+        PlanCard(
+            plan_id,
+            plan.title,
+            plan.on,
+            f"{_water(waters.get(plan.place_id))}, "
+            f"{counted(len(plan.stops), 'stretch', 'stretches')}",
+        )
+        for plan_id, plan in plans
+    )
+
+
+@router.post("", responses=MISSING, summary="Plan a day")
+def post_plan(session: SavingSession, form: PlanForm) -> PlanAnswer:
+    """Kept as it is typed; nothing is worked out yet."""
+    return session.save(
+        lambda cursor, me: _put(cursor, me, form),
+        lambda cursor, me, plan_id: _answer(cursor, me, plan_id, form.units),
+    )
+
+
+@router.get("/{plan_id}", responses=MISSING, summary="A planned day")
+def get_plan(session: CurrentSession, plan_id: PlanId, units: System = "imperial") -> PlanAnswer:
+    """As it can be typed again."""
+    return session.read(lambda cursor, me: _answer(cursor, me, plan_id, units))
+
+
+@router.put("/{plan_id}", responses=MISSING, summary="Write a plan anew")
+def put_plan_anew(session: CurrentSession, plan_id: PlanId, form: PlanForm) -> PlanAnswer:
+    """What was packed of it stays till it is packed again."""
+
+    def write(cursor: DictCursor, me: str) -> PlanAnswer:
+        _put(cursor, me, form, plan_id)
+        return _answer(cursor, me, plan_id, form.units)
+
+    return session.write(write)
+
+
+@router.delete("/{plan_id}", status_code=204, responses=MISSING, summary="Forget a plan")
+def remove_plan(session: CurrentSession, plan_id: PlanId) -> Response:
+    """What happened that day stays."""
+    session.write(lambda cursor, me: delete_plan(cursor, me, plan_id))
+    return Response(status_code=204)
+
+
+@router.post(
+    "/{plan_id}/work",
+    responses={**MISSING, **WORKED_OUT, 200: {"content": EVENTS}},
+    summary="Work a plan out",
+    response_model=PlanReading,
+)
+async def post_work(
+    session: CurrentSession, plan_id: PlanId, asked: WorkRequest, answering: CurrentAnswering
+) -> Response:
+    """Leaders tried on every stretch at the level said, and the fewest that fish them all."""
+    task = await plan_task(session, plan_id, asked.stroke, asked.units)
+    return await answering.respond(f"plan-{plan_id}", task)
+
+
+@router.get(
+    "/{plan_id}/calendar.ics",
+    response_class=Response,
+    responses=MISSING,
+    summary="The plan for a calendar",
+)
+def get_calendar(session: CurrentSession, plan_id: PlanId) -> Response:
+    """An iCalendar file (RFC 5545): each stretch an entry in local time."""
+    plan, place = session.read(lambda cursor, me: plan_and_place(cursor, me, plan_id))
+    return file_answer(write_calendar(plan_id, plan, place), plan.title, "ics")
+
+
+async def plan_task(session: Session, plan_id: str, stroke: StrokeForm, units: System) -> PlanTask:
+    """All that a plan is worked out from."""
+    thrown = await thrower(session, stroke, units)
+    return PlanTask(**session.read(lambda cursor, me: _fields(cursor, me, plan_id)), **thrown)
+
+
+def plan_and_place(cursor: DictCursor, me: str, plan_id: str) -> tuple[DayPlan, Place]:
+    """A plan and its water; NotFound where either is gone."""
+    plan = read_plan(cursor, me, plan_id)
+    return plan, read_place(cursor, me, plan.place_id)
+
+
+def _fields(cursor: DictCursor, me: str, plan_id: str) -> dict[str, Any]:
+    plan, place = plan_and_place(cursor, me, plan_id)
+    wishes = {one.wish for one in plan.flies}
+    saved = [one.design for one in list_leaders(cursor, me, 10 * MOST_OWN)]
+    return {
+        "plan": plan,
+        "place": place,
+        "own": tuple(one for one in saved if one is not None and one.situation.wish in wishes),
+        "wallet": tuple(
+            Tied(rig_id, rig.design)
+            for rig_id, rig in list_wallet(cursor, me)
+            if rig.state != "worn"
+        ),
+        "lowers": tuple(rig for _, rig in list_lower_rigs(cursor, me)),
+        "own_s": own_times(list_attempts(cursor, me)),
+        "light": _light(plan, place),
+    }
+
+
+def _light(plan: DayPlan, place: Place) -> Light:
+    if place.latitude is None or place.longitude is None:
+        return Light()
+    on = datetime.fromisoformat(plan.on)
+    zone = on.astimezone().tzinfo
+    assert zone is not None
+    light = light_of(place.latitude, place.longitude, on.date(), zone)
+    dusk = light.dusk
+    return Light(60.0 * dusk.hour + dusk.minute if dusk else None, light_words(light))
+
+
+def _put(cursor: DictCursor, me: str, form: PlanForm, plan_id: str = "") -> str:
+    read_place(cursor, me, form.place_id)
+    return put_plan(cursor, me, form.read(read_kit(cursor, me)), plan_id)
+
+
+def _answer(cursor: DictCursor, me: str, plan_id: str, units: System) -> PlanAnswer:
+    return PlanAnswer(plan_id, plan_texts(read_plan(cursor, me, plan_id), Units(units)))
+
+
+def _water(place: Place | None) -> str:
+    return place.title if place else "a water that is gone"

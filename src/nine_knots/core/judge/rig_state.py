@@ -1,0 +1,84 @@
+"""The rig as it is now, from what happened: any order and any repetition of the same events gives
+the same, since each is taken once, in the order of its time."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+from types import MappingProxyType
+
+from nine_knots.core.trade.event import Event
+from nine_knots.core.trade.happenings import HAPPENINGS
+from nine_knots.core.trade.happenings.happening import WEARS, Effect, Ends
+from nine_knots.core.trade.leader.pieces import Wear
+
+
+@dataclass(frozen=True, slots=True)
+class RigNow:
+    """A rig by what befell it: how often its fly's knot was cut off since its tippet was new, how
+    worn that is, what of it is gone, and how many fish it had."""
+
+    cuts: int = 0
+    wear: Wear = "new"
+    gone: Ends = ""
+    fish: int = 0
+    renewed: int = 0
+
+
+@dataclass(frozen=True)
+class DayNow:
+    """Where the day stands: stretch, rig on the line, fly, setting and level as last told; every
+    rig that was on the line; and the events that stand, in their order."""
+
+    stretch: str
+    rig: str
+    fly: str
+    setting_m: float | None
+    level_m: float | None
+    rigs: MappingProxyType[str, RigNow]
+    events: tuple[Event, ...]
+
+
+def standing_events(events: Iterable[Event]) -> tuple[Event, ...]:
+    """Each once, in the order of their times, without those that were taken back; what takes back
+    something is itself never taken back by what came before it."""
+    once = {one.event_id: one for one in events}
+    in_order = sorted(once.values(), key=lambda one: (one.at, one.event_id))
+    gone: set[str] = set()
+    for one in reversed(in_order):  # what was taken back takes nothing back
+        if one.kind == "taken-back" and one.event_id not in gone and one.detail.undoes is not None:
+            gone.add(one.detail.undoes)
+    return tuple(one for one in in_order if one.event_id not in gone and one.kind != "taken-back")
+
+
+def day_now(events: Iterable[Event], stretch: str, rig: str, fly: str) -> DayNow:
+    """The day after all events, begun on a stretch with a rig and a fly."""
+    standing = standing_events(events)
+    rigs: dict[str, RigNow] = {rig: RigNow()} if rig else {}
+    setting_m = level_m = None
+    for one in standing:
+        told, kind = one.detail, HAPPENINGS[one.kind]
+        effect = kind.effect_of(told.place)
+        if effect.takes_up:
+            rig, setting_m = told.rig or rig, None
+            if rigs.get(rig, RigNow()).gone:
+                rigs[rig] = RigNow()  # one of the same, tied anew
+        stretch = told.stretch or stretch
+        fly = told.fly or fly
+        setting_m = told.setting if told.setting is not None else setting_m
+        level_m = told.level if told.level is not None else level_m
+        if rig:
+            rigs[rig] = _after(rigs.get(rig, RigNow()), effect)
+    return DayNow(stretch, rig, fly, setting_m, level_m, MappingProxyType(rigs), standing)
+
+
+def _after(rig: RigNow, effect: Effect) -> RigNow:
+    if effect.renews:
+        return RigNow(fish=rig.fish, renewed=rig.renewed + 1)
+    worse = max(rig.wear, effect.wear, key=WEARS.index)
+    gone = max(rig.gone, effect.ends, key=ENDS.index)
+    return replace(
+        rig, cuts=rig.cuts + effect.cuts, wear=worse, gone=gone, fish=rig.fish + effect.fish
+    )
+
+
+ENDS: tuple[Ends, ...] = ("", "tippet", "lower", "rig")
+"""From the least that is gone to the most."""

@@ -1,0 +1,12 @@
+"""A fish was landed."""
+
+from nine_knots.core.trade.happenings.happening import Effect, Happening
+
+FISH = Happening(
+    key="fish",
+    place=10,
+    title="Fish",
+    said="a fish",
+    details=("fish", "mass", "fly", "words", "photo"),
+    effect=Effect(wear="fished", fish=1),
+)

@@ -1,0 +1,56 @@
+"""What happened at the water: events, each kept once however often it is sent, never changed."""
+
+from collections.abc import Iterable
+
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.trade.event import Event
+from nine_knots.kept.kinds.day import EVENT
+from nine_knots.store.rows import readable
+
+
+def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> int:
+    """Keep events; those that are here already stay as they are. Answers how many were new."""
+    rows = [
+        (
+            angler_id,
+            one.event_id,
+            one.plan_id,
+            one.kind,
+            one.at,
+            sought_in(one),
+            EVENT.version,
+            EVENT.write(one),
+        )
+        for one in events
+    ]
+    if not rows:
+        return 0
+    return int(
+        cursor.executemany(
+            "INSERT IGNORE INTO happened (angler_id, event_id, plan_id, kind, at_ms, sought, "
+            "version, body, noted_at) "
+            "VALUES (%s, %s, %s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
+            rows,
+        )
+        or 0
+    )
+
+
+def sought_in(one: Event) -> str:
+    """The words that an event is found by."""
+    told = one.detail
+    words = (one.kind, told.stretch, told.fly, told.fish, told.place, told.words, told.landed)
+    return " ".join(word for word in words if word).lower()[:1200]
+
+
+def list_events(
+    cursor: DictCursor, angler_id: str, plan_id: str | None = None
+) -> tuple[Event, ...]:
+    """All events, or of one day, in the order of their times."""
+    where, values = ("AND plan_id = %s", [plan_id]) if plan_id is not None else ("", [])
+    cursor.execute(
+        f"SELECT version, body FROM happened WHERE angler_id = %s {where} ORDER BY at_ms, event_id",
+        (angler_id, *values),
+    )
+    return tuple(event for _, event in readable(EVENT, cursor.fetchall()))

@@ -1,0 +1,86 @@
+"""Days that are planned, and what was packed of them for the water."""
+
+import uuid
+
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.base.errors import NotFound
+from nine_knots.core.trade.plan import DayPlan
+from nine_knots.kept.kinds.day import PLAN
+from nine_knots.store.rows import readable, value_of
+
+
+def list_plans(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, DayPlan], ...]:
+    """All of them with their ids, the latest day first."""
+    cursor.execute(
+        "SELECT plan_id, version, body FROM plan WHERE angler_id = %s "
+        "ORDER BY on_day DESC, updated_at DESC",
+        (angler_id,),
+    )
+    return tuple((row["plan_id"], plan) for row, plan in readable(PLAN, cursor.fetchall()))
+
+
+def read_plan(cursor: DictCursor, angler_id: str, plan_id: str) -> DayPlan:
+    """One of them, or NotFound."""
+    cursor.execute(
+        "SELECT version, body FROM plan WHERE angler_id = %s AND plan_id = %s",
+        (angler_id, plan_id),
+    )
+    row = cursor.fetchone()
+    if row is None:
+        raise _no_plan()
+    return value_of(PLAN, row)
+
+
+def put_plan(cursor: DictCursor, angler_id: str, plan: DayPlan, plan_id: str = "") -> str:
+    """Keep a plan, or write one anew; answers its id. What was packed of it stays till it is packed
+    again."""
+    if plan_id:
+        read_plan(cursor, angler_id, plan_id)
+    return lay_plan(cursor, angler_id, plan, plan_id or uuid.uuid4().hex)
+
+
+def lay_plan(cursor: DictCursor, angler_id: str, plan: DayPlan, plan_id: str) -> str:
+    """Keep a plan under an id of its own, whether it is there or not."""
+    cursor.execute(
+        "INSERT INTO plan (angler_id, plan_id, title, on_day, version, body, updated_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6)) "
+        "ON DUPLICATE KEY UPDATE title = VALUES(title), on_day = VALUES(on_day), "
+        "version = VALUES(version), body = VALUES(body), updated_at = VALUES(updated_at)",
+        (angler_id, plan_id, plan.title, plan.on, PLAN.version, PLAN.write(plan)),
+    )
+    return plan_id
+
+
+def delete_plan(cursor: DictCursor, angler_id: str, plan_id: str) -> None:
+    """Forget a plan and what was packed of it, or NotFound; what happened that day stays."""
+    if not cursor.execute(
+        "DELETE FROM plan WHERE angler_id = %s AND plan_id = %s", (angler_id, plan_id)
+    ):
+        raise _no_plan()
+
+
+def write_pack(cursor: DictCursor, angler_id: str, plan_id: str, body: str) -> None:
+    """Keep what was packed of a plan, in place of what was packed before."""
+    cursor.execute(
+        "REPLACE INTO day_pack (angler_id, plan_id, body, packed_at) "
+        "VALUES (%s, %s, %s, UTC_TIMESTAMP(6))",
+        (angler_id, plan_id, body),
+    )
+
+
+def read_pack(cursor: DictCursor, angler_id: str, plan_id: str) -> str:
+    """What was packed of a plan, as JSON, or NotFound."""
+    cursor.execute(
+        "SELECT body FROM day_pack WHERE angler_id = %s AND plan_id = %s", (angler_id, plan_id)
+    )
+    row = cursor.fetchone()
+    if row is None:
+        raise NotFound(
+            "This day is not packed yet.", where="plan_id", mend="Open the plan and pack it."
+        )
+    return str(row["body"])
+
+
+def _no_plan() -> NotFound:
+    return NotFound("There is no such plan.", where="plan_id", mend="Choose one of the list.")

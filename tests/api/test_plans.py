@@ -1,0 +1,130 @@
+"""Days planned over HTTP: typed, worked out, put in the calendar; the wallet they take from."""
+
+import pytest
+from icalendar import Calendar
+
+NOBODY = "0" * 32
+
+
+@pytest.fixture
+def skarn(client):
+    """The demo's river, as it is listed."""
+    return next(one for one in client.get("/api/places").json() if one["title"] == "The Skarn")
+
+
+@pytest.fixture
+def form(client, skarn):
+    """A morning on two stretches as it is typed."""
+    kit = client.get("/api/kit").json()
+    return {
+        "title": "Saturday",
+        "on": "2026-06-20",
+        "place_id": skarn["place_id"],
+        "level": "0.55 m",
+        "wind": "light breeze",
+        "fish": "grayling",
+        "mass": "0.6 kg",
+        "outfits": [{"rod": kit["rods"][0]["title"], "line": kit["lines"][0]["title"]}],
+        "flies": [{"fly": "Skarn sedge 14", "wish": "drift on top"}],
+        "stops": [
+            {"stretch_id": "pockets", "begins": "09:00", "ends": "11:00", "fly": 0},
+            {"stretch_id": "mill-glide", "begins": "11:30", "ends": "13:00"},
+        ],
+        "units": "metric",
+    }
+
+
+@pytest.fixture
+def plan_id(client, form):
+    return client.post("/api/plans", json=form).json()["plan_id"]
+
+
+def test_a_plan_is_kept_as_it_was_typed_and_forgotten(client, form, plan_id):
+    texts = client.get(f"/api/plans/{plan_id}", params={"units": "metric"}).json()["texts"]
+    assert (texts["level"], texts["mass"]) == ("0.55 m", "0.60 kg")
+    assert texts["stops"][1] == {
+        "stretch_id": "mill-glide",
+        "begins": "11:30",
+        "ends": "13:00",
+        "fly": None,
+    }
+    again = client.put(f"/api/plans/{plan_id}", json={**form, "title": "Sunday"}).json()
+    assert again["texts"]["title"] == "Sunday"
+    card = client.get("/api/plans").json()[0]
+    assert card["words"] == "The Skarn, two stretches"
+    assert client.delete(f"/api/plans/{plan_id}").status_code == 204
+    assert client.get(f"/api/plans/{plan_id}").status_code == 404
+
+
+@pytest.mark.parametrize(
+    ("changed", "where"),
+    [
+        ({"level": "high"}, "level"),
+        ({"wind": "a lot"}, "wind"),
+        ({"mass": "heavy"}, "mass"),
+        ({"flies": [{"fly": "None such"}]}, "flies"),
+        ({"outfits": [{"rod": "None such", "line": "x"}]}, "outfits"),
+        ({"stops": [{"stretch_id": "pockets", "begins": "9", "ends": "10:00"}]}, "stops.0.begins"),
+        (
+            {"stops": [{"stretch_id": "pockets", "begins": "11:00", "ends": "10:00"}]},
+            "stops.0.ends",
+        ),
+        (
+            {
+                "stops": [
+                    {"stretch_id": "pockets", "begins": "09:00", "ends": "11:00"},
+                    {"stretch_id": "gorge", "begins": "10:00", "ends": "12:00"},
+                ]
+            },
+            "stops",
+        ),
+    ],
+)
+def test_what_cannot_be_read_names_its_field(client, form, changed, where):
+    refused = client.post("/api/plans", json={**form, **changed})
+    assert (refused.status_code, refused.json()["where"]) == (422, where)
+    assert client.get("/api/plans").json() == [
+        one for one in client.get("/api/plans").json() if one["title"] != "Saturday"
+    ]
+
+
+def test_a_plan_is_worked_out_from_the_shelf_and_the_wallet(client, plan_id):
+    worked = client.post(f"/api/plans/{plan_id}/work", json={"units": "metric"}).json()
+    first, second = worked["stops"]
+    assert first["design"] is not None
+    assert first["hours"] == "09:00 to 11:00"
+    assert "thigh" in second["water"]
+    assert second["rules"].startswith("One fly at most")
+    assert not worked["tie"][0]["ready"]
+    assert worked["time"].startswith("To tie tonight: about ")
+    assert worked["light"].startswith(("Sun up", "First light"))
+    tied = {"wanted": [{"design": worked["tie"][0]["design"]}]}
+    noted = client.post("/api/ledger/tied", json=tied).json()
+    assert noted["words"].endswith("It lies in the wallet.")
+    again = client.post(f"/api/plans/{plan_id}/work", json={"units": "metric"}).json()
+    assert again["tie"][0]["ready"]
+    assert again["time"] == "Nothing to tie: all of it lies ready."
+    client.post(f"/api/ledger/{noted['act_id']}/undo")
+    assert client.get("/api/wallet").json() == []
+
+
+def test_a_plan_goes_into_a_calendar(client, plan_id):
+    answer = client.get(f"/api/plans/{plan_id}/calendar.ics")
+    assert answer.headers["content-type"].startswith("text/calendar")
+    entries = Calendar.from_ical(answer.text).walk("VEVENT")
+    assert [str(one["summary"]) for one in entries] == [
+        "Pockets above the bridge: Saturday",
+        "The mill glide: Saturday",
+    ]
+    assert entries[0].decoded("dtstart").isoformat() == "2026-06-20T09:00:00"
+
+
+def test_rigs_lie_in_the_wallet_and_are_taken_out(client, saved):
+    put = client.post("/api/wallet", json={"design": saved["design"], "lies": "sleeve 3"}).json()
+    assert (put["state"], put["lies"]) == ("new", "sleeve 3")
+    path = f"/api/wallet/{put['rig_id']}"
+    worn = client.put(path, json={"lies": "wallet", "state": "worn"}).json()
+    assert (worn["state"], worn["lies"]) == ("worn", "wallet")
+    assert client.delete(path).status_code == 204
+    assert client.delete(path).status_code == 404
+    assert client.put(f"/api/wallet/{NOBODY}", json={}).status_code == 404
