@@ -89,7 +89,9 @@ def test_what_cannot_be_read_names_its_field(client, form, changed, where):
 
 
 def test_a_plan_is_worked_out_from_the_shelf_and_the_wallet(client, plan_id):
-    worked = client.post(f"/api/plans/{plan_id}/work", json={"units": "metric"}).json()
+    asked = {"plan_id": plan_id, "units": "metric"}
+    worked = client.post("/api/plans/work", json=asked).json()
+    assert client.get(f"/api/plans/{plan_id}").json()["worked"] == worked
     first, second = worked["stops"]
     assert first["design"] is not None
     assert first["hours"] == "09:00 to 11:00"
@@ -101,11 +103,30 @@ def test_a_plan_is_worked_out_from_the_shelf_and_the_wallet(client, plan_id):
     tied = {"wanted": [{"design": worked["tie"][0]["design"]}]}
     noted = client.post("/api/ledger/tied", json=tied).json()
     assert noted["words"].endswith("It lies in the wallet.")
-    again = client.post(f"/api/plans/{plan_id}/work", json={"units": "metric"}).json()
+    again = client.post("/api/plans/work", json=asked).json()
     assert again["tie"][0]["ready"]
     assert again["time"] == "Nothing to tie: all of it lies ready."
     client.post(f"/api/ledger/{noted['act_id']}/undo")
     assert client.get("/api/wallet").json() == []
+
+
+def test_a_plan_is_packed_with_all_that_may_be_asked_at_the_water(client, plan_id):
+    assert client.get(f"/api/plans/{plan_id}/pack").status_code == 404
+    asked = {"plan_id": plan_id, "units": "metric"}
+    pack = client.post("/api/plans/pack", json=asked).json()
+    assert client.get(f"/api/plans/{plan_id}/pack").json() == pack
+    assert client.get(f"/api/plans/{plan_id}").json()["packed_at"]
+    stop = pack["stops"][0]
+    deeper, faster = stop["planned"]
+    assert stop["cells"][deeper][faster]["standing"] == "right"
+    assert len(stop["cells"][0]) == len(stop["faster"])
+    assert [one["planned"] for one in stop["levels"]].count(True) == 1
+    assert {one["sees"] for one in stop["sees"]} >= {"It drags", "It piles up", "The fly sinks"}
+    rig = next(one for one in pack["rigs"] if one["key"] == stop["rig"])
+    new, *_, knotted = rig["states"]
+    assert "more fl" in new["by_cuts"][0]["left"]
+    assert new["by_cuts"][-1]["renew"]
+    assert "wind knot" in knotted["by_cuts"][0]["renew"]
 
 
 def test_a_plan_goes_into_a_calendar(client, plan_id):

@@ -662,7 +662,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/plans/{plan_id}/work": {
+    "/api/plans/work": {
         parameters: {
             query?: never;
             header?: never;
@@ -676,6 +676,46 @@ export interface paths {
          * @description Leaders tried on every stretch at the level said, and the fewest that fish them all.
          */
         post: operations["post_work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pack a planned day for the water
+         * @description All that may be asked at the water, worked out beforehand; kept till it is packed again.
+         */
+        post: operations["post_pack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What was packed of a day
+         * @description As it was packed last.
+         */
+        get: operations["get_pack"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -745,6 +785,30 @@ export interface paths {
          * @description Lost, cut up or given away.
          */
         delete: operations["remove_rig"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/happened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What happened
+         * @description In the order of their times, with what was taken back and what took it back.
+         */
+        get: operations["get_events"];
+        put?: never;
+        /**
+         * Send what happened
+         * @description What is here already stays as it is; the same in any order gives the same.
+         */
+        post: operations["post_events"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2562,7 +2626,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation"];
+            situation: components["schemas"]["Situation-Input"];
         };
         /**
          * Aside
@@ -2617,6 +2681,22 @@ export interface components {
             before: string;
             /** Text */
             text: string;
+        };
+        /**
+         * AtLevel
+         * @description A level of the gauge, and which steps of the sliders are nearest to it; depth and pace.
+         */
+        AtLevel: {
+            /** Level */
+            level: string;
+            /** Words */
+            words: string;
+            /** Deeper */
+            deeper: number;
+            /** Faster */
+            faster: number;
+            /** Planned */
+            planned: boolean;
         };
         /**
          * Attachment
@@ -2789,7 +2869,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation"];
+            situation: components["schemas"]["Situation-Input"];
             /**
              * Units
              * @default imperial
@@ -2890,7 +2970,7 @@ export interface components {
          * @description The design after the change, and its evaluation.
          */
         BenchAnswer: {
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Output"];
             evaluation: components["schemas"]["Evaluation"];
         };
         /**
@@ -2997,7 +3077,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Edit
              * @example {
@@ -3063,7 +3143,7 @@ export interface components {
          * @description A leader at today's version; or none, and why it cannot be read.
          */
         BroughtUp: {
-            leader: components["schemas"]["Design"] | null;
+            leader: components["schemas"]["Design-Output"] | null;
             /** Why */
             why: string;
         };
@@ -3263,7 +3343,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             stroke?: components["schemas"]["StrokeForm"];
             /** @description as the last answer gave it, if any */
             near?: components["schemas"]["Near"] | null;
@@ -3362,23 +3442,6 @@ export interface components {
             };
             /** Schools */
             schools: components["schemas"]["SchoolCard"][];
-        };
-        /**
-         * Cell
-         * @description One pace and depth: where the point fly fishes as the rig is, and what to change.
-         */
-        Cell: {
-            /** Depth */
-            depth: string;
-            /** Figure */
-            figure: string;
-            /**
-             * Standing
-             * @enum {string}
-             */
-            standing: "too little" | "right" | "too much";
-            /** Change */
-            change: string;
         };
         /**
          * ChainLink
@@ -3540,6 +3603,55 @@ export interface components {
             why: string;
         };
         /**
+         * DayPack
+         * @description Everything for one day at the water, in the angler's units.
+         */
+        DayPack: {
+            /**
+             * Format
+             * @constant
+             */
+            format: "nine-knots-day";
+            /**
+             * Version
+             * @constant
+             */
+            version: 1;
+            /** Plan Id */
+            plan_id: string;
+            /** Angler */
+            angler: string;
+            /** Title */
+            title: string;
+            /** On */
+            on: string;
+            /** Place */
+            place: string;
+            /** Light */
+            light: string;
+            /** Rules */
+            rules: string;
+            /** Cautions */
+            cautions: string[];
+            /** Stops */
+            stops: components["schemas"]["PackedStop"][];
+            /** Rigs */
+            rigs: components["schemas"]["PackedRig"][];
+            /** Flies */
+            flies: string[];
+            /** Happenings */
+            happenings: {
+                [key: string]: unknown;
+            }[];
+            /** Fish */
+            fish: [
+                string,
+                string
+            ][];
+            /** Units */
+            units: string;
+        };
+        /**
          * DayServed
          * @description A day and the leader for it; without one where no school serves it, and why.
          */
@@ -3626,7 +3738,7 @@ export interface components {
              *       }
              *     ]
              */
-            days: components["schemas"]["Situation"][];
+            days: components["schemas"]["Situation-Input"][];
             stroke?: components["schemas"]["StrokeForm"];
             /** Prices */
             prices?: {
@@ -3666,7 +3778,7 @@ export interface components {
          * Design
          * @description A named leader, the situation it was made for, and the angler's notes.
          */
-        Design: {
+        "Design-Input": {
             /** Title */
             title: string;
             /**
@@ -3674,7 +3786,22 @@ export interface components {
              * @default
              */
             notes: string;
-            situation: components["schemas"]["Situation"];
+            situation: components["schemas"]["Situation-Input"];
+            leader: components["schemas"]["Leader"];
+        };
+        /**
+         * Design
+         * @description A named leader, the situation it was made for, and the angler's notes.
+         */
+        "Design-Output": {
+            /** Title */
+            title: string;
+            /**
+             * Notes
+             * @default
+             */
+            notes: string;
+            situation: components["schemas"]["Situation-Output"];
             leader: components["schemas"]["Leader"];
         };
         /**
@@ -3781,13 +3908,43 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Units
              * @default imperial
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * Detail
+         * @description What was told of it, as far as it was.
+         */
+        Detail: {
+            /** Stretch */
+            stretch?: string | null;
+            /** Rig */
+            rig?: string | null;
+            /** Fly */
+            fly?: string | null;
+            /** Fish */
+            fish?: ("grayling" | "trout" | "sea-trout" | "char" | "perch" | "pike" | "zander" | "carp" | "black-bass" | "steelhead" | "salmon" | "sea-bass" | "bonefish" | "tarpon" | "shark" | "red-drum" | "striped-bass" | "musky" | "catfish" | "panfish" | "other") | null;
+            /** Mass */
+            mass?: number | null;
+            /** Place */
+            place?: string | null;
+            /** Level */
+            level?: number | null;
+            /** Setting */
+            setting?: number | null;
+            /** Landed */
+            landed?: ("piled up" | "soft" | "straight" | "slammed") | null;
+            /** Words */
+            words?: string | null;
+            /** Photo */
+            photo?: string | null;
+            /** Undoes */
+            undoes?: string | null;
         };
         /**
          * Differences
@@ -4014,6 +4171,43 @@ export interface components {
             work: components["schemas"]["WorkOrder"];
         };
         /**
+         * Event
+         * @description An event with an id of its own, made where it was tapped: it may be sent again and again.
+         */
+        Event: {
+            /** Event Id */
+            event_id: string;
+            /** Plan Id */
+            plan_id: string;
+            /**
+             * At
+             * @description ms since 1970, UTC
+             */
+            at: number;
+            /** Kind */
+            kind: string;
+            /** @default {} */
+            detail: components["schemas"]["Detail"];
+        };
+        /**
+         * EventsForm
+         * @description Events as they were tapped, in any order, as often as need be.
+         */
+        EventsForm: {
+            /** Events */
+            events: components["schemas"]["Event"][];
+        };
+        /**
+         * EventsKept
+         * @description How many were new, and all that is known of the days they are of: another phone's too.
+         */
+        EventsKept: {
+            /** New */
+            new: number;
+            /** Events */
+            events: components["schemas"]["Event"][];
+        };
+        /**
          * ExportRequest
          * @description A design to write as a file.
          */
@@ -4117,7 +4311,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Units
              * @default imperial
@@ -4197,7 +4391,7 @@ export interface components {
             to_buy: string;
             /** So Far */
             so_far: string;
-            situation: components["schemas"]["Situation"];
+            situation: components["schemas"]["Situation-Output"];
         };
         /**
          * FindRequest
@@ -4261,7 +4455,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation"];
+            situation: components["schemas"]["Situation-Input"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Fish
@@ -4325,7 +4519,7 @@ export interface components {
          * @description A design of one's own spools, and which pieces are of others than it was made of.
          */
         Fitted: {
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Output"];
             /** Differs */
             differs: string[];
         };
@@ -4779,7 +4973,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Soaked
              * @default true
@@ -4923,7 +5117,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            onto: components["schemas"]["Design"];
+            onto: components["schemas"]["Design-Input"];
         };
         /**
          * Insert
@@ -5155,7 +5349,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Joint
              * @description of the ring; the uppermost
@@ -5383,7 +5577,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Landed
@@ -6369,7 +6563,7 @@ export interface components {
             /** Speed */
             speed: string;
             /** Cells */
-            cells: components["schemas"]["Cell"][];
+            cells: components["schemas"]["nine_knots__core__judge__remedies__depth_table__Cell"][];
         };
         /**
          * PackLine
@@ -6380,6 +6574,80 @@ export interface components {
             what: string;
             /** Why */
             why: string;
+        };
+        /**
+         * PackedRig
+         * @description A rig that is carried: drawn, where it lies, and every state that it may come to.
+         */
+        PackedRig: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /** Facts */
+            facts: string;
+            /** Ready */
+            ready: boolean;
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
+            /** Flies */
+            flies: string[];
+            /** States */
+            states: components["schemas"]["WornStates"][];
+        };
+        /**
+         * PackedStop
+         * @description A stretch for the phone: what the plan says of it, its sliders with a cell for each pair of
+         *     steps, levels, what is seen and done, the other flies.
+         */
+        PackedStop: {
+            /** Stretch Id */
+            stretch_id: string;
+            /** Title */
+            title: string;
+            /** Hours */
+            hours: string;
+            /** Water */
+            water: string;
+            /** Beyond */
+            beyond: string;
+            /** Rig */
+            rig: string;
+            /** Fly */
+            fly: string;
+            /** Wish */
+            wish: string;
+            /** Outfit */
+            outfit: string;
+            /** Change */
+            change: string;
+            /** Words */
+            words: string;
+            /** Setting */
+            setting: string[];
+            /** Deeper */
+            deeper: components["schemas"]["nine_knots__core__tell__plan__pack__Water"][];
+            /** Faster */
+            faster: components["schemas"]["nine_knots__core__tell__plan__pack__Water"][];
+            /** Cells */
+            cells: components["schemas"]["nine_knots__core__tell__plan__pack__Cell"][][];
+            /** Planned */
+            planned: [
+                number,
+                number
+            ];
+            /** Levels */
+            levels: components["schemas"]["AtLevel"][];
+            /** Sees */
+            sees: components["schemas"]["See"][];
+            /** Flies */
+            flies: string[];
+            /** Cautions */
+            cautions: string[];
+            /** Rules */
+            rules: string;
         };
         /**
          * Packet
@@ -6689,12 +6957,16 @@ export interface components {
         };
         /**
          * PlanAnswer
-         * @description A plan: its id, and its figures as they can be typed again.
+         * @description A plan: its id, its figures as they can be typed again, what it came to where it was worked
+         *     out since, and when it was packed.
          */
         PlanAnswer: {
             /** Plan Id */
             plan_id: string;
             texts: components["schemas"]["PlanTexts"];
+            worked: components["schemas"]["PlanReading"] | null;
+            /** Packed At */
+            packed_at: string;
         };
         /**
          * PlanCard
@@ -7008,7 +7280,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation"];
+            situation: components["schemas"]["Situation-Input"];
             /**
              * Length
              * @default
@@ -7245,7 +7517,7 @@ export interface components {
             words: string;
             /** Gives */
             gives: string;
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Output"];
             /** Effects */
             effects: components["schemas"]["Effect"][];
             /** Stroke */
@@ -7297,7 +7569,7 @@ export interface components {
              * Format: date-time
              */
             saved_at: string;
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Output"];
         };
         /**
          * RevisionCard
@@ -7427,13 +7699,33 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Lies
              * @default
              * @example wallet, sleeve 3
              */
             lies: string;
+        };
+        /**
+         * RigState
+         * @description A rig whose fly was tied on anew so often and whose tippet is worn so much: what is left of
+         *     it, what it holds, and why to renew it, where that is due.
+         */
+        RigState: {
+            /** Tippet */
+            tippet: string;
+            /** Left */
+            left: string;
+            /** Hold */
+            hold: string;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+            /** Renew */
+            renew: string;
         };
         /**
          * Rod
@@ -7716,7 +8008,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Order
              * @default cut first
@@ -7729,6 +8021,16 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * See
+         * @description Something seen, and what to do.
+         */
+        See: {
+            /** Sees */
+            sees: string;
+            /** Do */
+            do: string;
         };
         /**
          * SeenRequest
@@ -7839,7 +8141,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
@@ -8039,8 +8341,25 @@ export interface components {
          * Situation
          * @description Everything about the day that a leader is judged against.
          */
-        Situation: {
-            water: components["schemas"]["Water"];
+        "Situation-Input": {
+            water: components["schemas"]["Water-Input"];
+            wind: components["schemas"]["Wind"];
+            quarry: components["schemas"]["Quarry"];
+            fly: components["schemas"]["Fly"];
+            rod: components["schemas"]["Rod"];
+            line: components["schemas"]["FlyLine"];
+            /**
+             * Wish
+             * @enum {string}
+             */
+            wish: "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop";
+        };
+        /**
+         * Situation
+         * @description Everything about the day that a leader is judged against.
+         */
+        "Situation-Output": {
+            water: components["schemas"]["nine_knots__core__trade__situation__Water"];
             wind: components["schemas"]["Wind"];
             quarry: components["schemas"]["Quarry"];
             fly: components["schemas"]["Fly"];
@@ -8353,7 +8672,7 @@ export interface components {
             cautions: string[];
             /** Rules */
             rules: string;
-            design: components["schemas"]["Design"] | null;
+            design: components["schemas"]["Design-Output"] | null;
         };
         /**
          * StopTexts
@@ -8434,7 +8753,7 @@ export interface components {
              *       }
              *     }
              */
-            water: components["schemas"]["Water"];
+            water: components["schemas"]["nine_knots__core__trade__situation__Water"];
             /**
              * Levels
              * @default []
@@ -8574,7 +8893,7 @@ export interface components {
             /** Notes */
             notes: components["schemas"]["NoteLine"][];
             typed: components["schemas"]["StretchTexts"];
-            water: components["schemas"]["Water"];
+            water: components["schemas"]["nine_knots__core__trade__situation__Water"];
             stretch: components["schemas"]["Stretch"];
         };
         /**
@@ -8797,7 +9116,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Joint
              * @description of the ring; the uppermost
@@ -8913,7 +9232,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
@@ -9237,7 +9556,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Units
@@ -9286,7 +9605,7 @@ export interface components {
          * @description The design with its true lengths, and what they taught of the angler's hand.
          */
         TiedAnswer: {
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Output"];
             /** Hand */
             hand: string;
         };
@@ -9410,14 +9729,14 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Count
              * @default 1
              */
             count: number;
             /** @description as it came out, to lie in the wallet; else as it was planned */
-            came_out?: components["schemas"]["Design"] | null;
+            came_out?: components["schemas"]["Design-Input"] | null;
         };
         /**
          * TiedRequest
@@ -9523,7 +9842,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Came Out
              * @example [
@@ -9590,7 +9909,7 @@ export interface components {
             ready: boolean;
             /** Whole */
             whole: boolean;
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Output"];
         };
         /**
          * TodayCard
@@ -9695,7 +10014,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation"];
+            situation: components["schemas"]["Situation-Input"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Units
@@ -9778,7 +10097,7 @@ export interface components {
             outline: components["schemas"]["OutlinePart"][];
             /** Hung */
             hung: components["schemas"]["Hung"][];
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Output"];
         };
         /**
          * Wanted
@@ -9884,7 +10203,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Count
              * @default 1
@@ -9895,7 +10214,7 @@ export interface components {
          * Water
          * @description The water in front of the angler.
          */
-        Water: {
+        "Water-Input": {
             /**
              * Kind
              * @default run
@@ -10213,7 +10532,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
@@ -10416,7 +10735,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Units
@@ -10474,9 +10793,11 @@ export interface components {
         };
         /**
          * WorkRequest
-         * @description How it is to be thrown, and in which units it is told.
+         * @description A plan, how it is to be thrown, and in which units it is told.
          */
         WorkRequest: {
+            /** Plan Id */
+            plan_id: string;
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Units
@@ -10484,6 +10805,19 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * WornStates
+         * @description The states of one wear, by how often the fly was tied on anew.
+         */
+        WornStates: {
+            /**
+             * Wear
+             * @enum {string}
+             */
+            wear: "new" | "fished" | "nicked" | "wind knot";
+            /** By Cuts */
+            by_cuts: components["schemas"]["RigState"][];
         };
         /**
          * MendRequest
@@ -10589,7 +10923,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             /**
              * Units
              * @default imperial
@@ -10835,7 +11169,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design"];
+            design: components["schemas"]["Design-Input"];
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
@@ -10849,6 +11183,100 @@ export interface components {
              */
             units: "imperial" | "metric";
             stroke?: components["schemas"]["StrokeForm"];
+        };
+        /**
+         * Cell
+         * @description One pace and depth: where the point fly fishes as the rig is, and what to change.
+         */
+        nine_knots__core__judge__remedies__depth_table__Cell: {
+            /** Depth */
+            depth: string;
+            /** Figure */
+            figure: string;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+            /** Change */
+            change: string;
+        };
+        /**
+         * Cell
+         * @description The rig in one water, in words.
+         */
+        nine_knots__core__tell__plan__pack__Cell: {
+            /** Figure */
+            figure: string;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+            /** Change */
+            change: string;
+        };
+        /**
+         * Water
+         * @description A step of a slider: what it is called, and its figure.
+         */
+        nine_knots__core__tell__plan__pack__Water: {
+            /** Words */
+            words: string;
+        };
+        /**
+         * Water
+         * @description The water in front of the angler.
+         */
+        nine_knots__core__trade__situation__Water: {
+            /**
+             * Kind
+             * @default run
+             * @enum {string}
+             */
+            kind: "pocket water" | "riffle" | "run" | "glide" | "pool" | "lake" | "estuary" | "flats" | "surf";
+            /**
+             * Depth M
+             * @default 0.5
+             */
+            depth_m: number;
+            /**
+             * Pace M S
+             * @description at the surface
+             * @default 0.8
+             */
+            pace_m_s: number;
+            /**
+             * Bed
+             * @default gravel
+             * @enum {string}
+             */
+            bed: "sand" | "gravel" | "cobble" | "boulder";
+            /**
+             * Clarity
+             * @default clear
+             * @enum {string}
+             */
+            clarity: "clear" | "tinged" | "coloured";
+            /**
+             * Snags
+             * @default open
+             * @enum {string}
+             */
+            snags: "open" | "some snags" | "heavy snags";
+            /**
+             * Temperature C
+             * @default 10
+             */
+            temperature_c: number;
+            /**
+             * @default {
+             *       "barbless": false,
+             *       "lead_banned": false,
+             *       "wire_required": false
+             *     }
+             */
+            rules: components["schemas"]["WaterRules"];
         };
         /**
          * Problem
@@ -15215,6 +15643,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Another verb than those that Allow names */
             405: {
                 headers: {
@@ -15660,9 +16097,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path: {
-                plan_id: string;
-            };
+            path?: never;
             cookie?: never;
         };
         requestBody: {
@@ -15764,6 +16199,269 @@ export interface operations {
             };
             /** @description More is asked for than is worked on; Retry-After says when to ask again */
             429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_pack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayPack"];
+                    "text/event-stream": string;
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A newer one of the same bench took its place */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_pack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayPack"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -16313,6 +17011,233 @@ export interface operations {
             };
             /** @description There is no such thing */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_events: {
+        parameters: {
+            query: {
+                /** @description of one day */
+                plan_id: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Event"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_events: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EventsForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EventsKept"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18044,7 +18969,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Situation"];
+                    "application/json": components["schemas"]["Situation-Output"];
                 };
             };
             /** @description Not to be read as a request */
@@ -21830,7 +22755,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Design"];
+                "application/json": components["schemas"]["Design-Input"];
             };
         };
         responses: {
@@ -22670,7 +23595,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Design"];
+                "application/json": components["schemas"]["Design-Input"];
             };
         };
         responses: {
@@ -24573,7 +25498,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Design"];
+                    "application/json": components["schemas"]["Design-Output"];
                 };
             };
             /** @description Not to be read as a request */
@@ -24698,7 +25623,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Design"];
+                    "application/json": components["schemas"]["Design-Output"];
                 };
             };
             /** @description Not to be read as a request */
@@ -26290,7 +27215,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Design"];
+                    "application/json": components["schemas"]["Design-Output"];
                 };
             };
             /** @description Not to be read as a request */

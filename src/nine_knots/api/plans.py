@@ -5,8 +5,9 @@ from datetime import datetime
 from typing import Annotated, Any
 
 from fastapi import APIRouter, Path, Response
-from pydantic import Field
+from pydantic import Field, ValidationError
 from pymysql.cursors import DictCursor
+from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession, SavingSession, Session
 from nine_knots.api.files import file_answer
@@ -17,21 +18,34 @@ from nine_knots.api.strokes import StrokeForm
 from nine_knots.api.thrown import thrower
 from nine_knots.api.typed import Form
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
-from nine_knots.api.work.plan_tasks import PlanTask
+from nine_knots.api.work.plan_tasks import PackTask, PlanTask
+from nine_knots.api.work.tasks import adapter_of
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import counted
 from nine_knots.core.judge.planning.planned import MOST_OWN, Tied
 from nine_knots.core.judge.tying_time import own_times
+from nine_knots.core.tell.plan.pack import DayPack
 from nine_knots.core.tell.plan.reading import Light, PlanReading
 from nine_knots.core.trade.places import Place
 from nine_knots.core.trade.plan import DayPlan
 from nine_knots.formats.calendar import write_calendar
 from nine_knots.services.light import light_of
+from nine_knots.store.anglers import read_settings
 from nine_knots.store.leaders import list_leaders
 from nine_knots.store.lower_rigs import list_lower_rigs
 from nine_knots.store.places import list_places, read_place
-from nine_knots.store.plans import delete_plan, list_plans, put_plan, read_plan
+from nine_knots.store.plans import (
+    delete_plan,
+    list_plans,
+    packed_at,
+    put_plan,
+    read_pack,
+    read_plan,
+    read_worked,
+    write_pack,
+    write_worked,
+)
 from nine_knots.store.practice import list_attempts
 from nine_knots.store.tackle import read_kit
 from nine_knots.store.wallet import list_wallet
@@ -52,15 +66,19 @@ class PlanCard:
 
 @dataclass(frozen=True, slots=True)
 class PlanAnswer:
-    """A plan: its id, and its figures as they can be typed again."""
+    """A plan: its id, its figures as they can be typed again, what it came to where it was worked
+    out since, and when it was packed."""
 
     plan_id: str
     texts: PlanTexts
+    worked: PlanReading | None
+    packed_at: str
 
 
 class WorkRequest(Form):
-    """How it is to be thrown, and in which units it is told."""
+    """A plan, how it is to be thrown, and in which units it is told."""
 
+    plan_id: str = Field(pattern=r"^[0-9a-f]{32}$")
     stroke: StrokeForm = Field(default_factory=StrokeForm)
     units: System = "imperial"
 
@@ -117,17 +135,52 @@ def remove_plan(session: CurrentSession, plan_id: PlanId) -> Response:
 
 
 @router.post(
-    "/{plan_id}/work",
+    "/work",
     responses={**MISSING, **WORKED_OUT, 200: {"content": EVENTS}},
     summary="Work a plan out",
     response_model=PlanReading,
 )
 async def post_work(
-    session: CurrentSession, plan_id: PlanId, asked: WorkRequest, answering: CurrentAnswering
+    session: CurrentSession, asked: WorkRequest, answering: CurrentAnswering
 ) -> Response:
     """Leaders tried on every stretch at the level said, and the fewest that fish them all."""
-    task = await plan_task(session, plan_id, asked.stroke, asked.units)
-    return await answering.respond(f"plan-{plan_id}", task)
+    task = PlanTask(**await _asked(session, asked))
+
+    def keep(worked: bytes) -> None:
+        session.write(lambda cursor, me: write_worked(cursor, me, asked.plan_id, worked.decode()))
+
+    return await answering.respond(f"plan-{asked.plan_id}", task, keep=keep)
+
+
+@router.post(
+    "/pack",
+    responses={**MISSING, **WORKED_OUT, 200: {"content": EVENTS}},
+    summary="Pack a planned day for the water",
+    response_model=DayPack,
+)
+async def post_pack(
+    session: CurrentSession, asked: WorkRequest, answering: CurrentAnswering
+) -> Response:
+    """All that may be asked at the water, worked out beforehand; kept till it is packed again."""
+    whose = session.read(read_settings).name
+    task = PackTask(plan_id=asked.plan_id, whose=whose, **await _asked(session, asked))
+
+    def keep(pack: bytes) -> None:
+        session.write(lambda cursor, me: write_pack(cursor, me, asked.plan_id, pack.decode()))
+
+    return await answering.respond(f"pack-{asked.plan_id}", task, keep=keep)
+
+
+@router.get(
+    "/{plan_id}/pack",
+    responses=MISSING,
+    summary="What was packed of a day",
+    response_model=DayPack,
+)
+def get_pack(session: CurrentSession, plan_id: PlanId) -> Response:
+    """As it was packed last."""
+    body = session.read(lambda cursor, me: read_pack(cursor, me, plan_id))
+    return Response(body, media_type="application/json")
 
 
 @router.get(
@@ -142,10 +195,13 @@ def get_calendar(session: CurrentSession, plan_id: PlanId) -> Response:
     return file_answer(write_calendar(plan_id, plan, place), plan.title, "ics")
 
 
-async def plan_task(session: Session, plan_id: str, stroke: StrokeForm, units: System) -> PlanTask:
+async def _asked(session: Session, asked: WorkRequest) -> dict[str, Any]:
     """All that a plan is worked out from."""
-    thrown = await thrower(session, stroke, units)
-    return PlanTask(**session.read(lambda cursor, me: _fields(cursor, me, plan_id)), **thrown)
+    thrown = await thrower(session, asked.stroke, asked.units)
+    fields = await run_in_threadpool(
+        session.read, lambda cursor, me: _fields(cursor, me, asked.plan_id)
+    )
+    return {**fields, **thrown}
 
 
 def plan_and_place(cursor: DictCursor, me: str, plan_id: str) -> tuple[DayPlan, Place]:
@@ -190,7 +246,23 @@ def _put(cursor: DictCursor, me: str, form: PlanForm, plan_id: str = "") -> str:
 
 
 def _answer(cursor: DictCursor, me: str, plan_id: str, units: System) -> PlanAnswer:
-    return PlanAnswer(plan_id, plan_texts(read_plan(cursor, me, plan_id), Units(units)))
+    texts = plan_texts(read_plan(cursor, me, plan_id), Units(units))
+    worked = read_worked(cursor, me, plan_id)
+    packed = packed_at(cursor, me).get(plan_id)
+    return PlanAnswer(
+        plan_id,
+        texts,
+        _worked(worked) if worked else None,
+        packed.isoformat() if packed else "",
+    )
+
+
+def _worked(kept: str) -> PlanReading | None:
+    """What a plan came to; None where an earlier program wrote it otherwise."""
+    try:
+        return adapter_of(PlanTask).validate_json(kept)  # type: ignore[no-any-return]
+    except ValidationError:
+        return None
 
 
 def _water(place: Place | None) -> str:

@@ -1,13 +1,14 @@
 """Days that are planned, and what was packed of them for the water."""
 
 import uuid
+from datetime import datetime
 
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.trade.plan import DayPlan
 from nine_knots.kept.kinds.day import PLAN
-from nine_knots.store.rows import readable, value_of
+from nine_knots.store.rows import in_utc, readable, value_of
 
 
 def list_plans(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, DayPlan], ...]:
@@ -46,7 +47,8 @@ def lay_plan(cursor: DictCursor, angler_id: str, plan: DayPlan, plan_id: str) ->
         "INSERT INTO plan (angler_id, plan_id, title, on_day, version, body, updated_at) "
         "VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6)) "
         "ON DUPLICATE KEY UPDATE title = VALUES(title), on_day = VALUES(on_day), "
-        "version = VALUES(version), body = VALUES(body), updated_at = VALUES(updated_at)",
+        "version = VALUES(version), worked = IF(body = VALUES(body), worked, NULL), "
+        "body = VALUES(body), updated_at = VALUES(updated_at)",
         (angler_id, plan_id, plan.title, plan.on, PLAN.version, PLAN.write(plan)),
     )
     return plan_id
@@ -58,6 +60,29 @@ def delete_plan(cursor: DictCursor, angler_id: str, plan_id: str) -> None:
         "DELETE FROM plan WHERE angler_id = %s AND plan_id = %s", (angler_id, plan_id)
     ):
         raise _no_plan()
+
+
+def write_worked(cursor: DictCursor, angler_id: str, plan_id: str, worked: str) -> None:
+    """Keep what a plan came to, as JSON, till it is written anew."""
+    cursor.execute(
+        "UPDATE plan SET worked = %s WHERE angler_id = %s AND plan_id = %s",
+        (worked, angler_id, plan_id),
+    )
+
+
+def read_worked(cursor: DictCursor, angler_id: str, plan_id: str) -> str | None:
+    """What a plan came to, as JSON; None where it was not worked out since it was written."""
+    cursor.execute(
+        "SELECT worked FROM plan WHERE angler_id = %s AND plan_id = %s", (angler_id, plan_id)
+    )
+    row = cursor.fetchone()
+    return row["worked"] if row else None
+
+
+def packed_at(cursor: DictCursor, angler_id: str) -> dict[str, datetime]:
+    """When each plan was packed last, in UTC."""
+    cursor.execute("SELECT plan_id, packed_at FROM day_pack WHERE angler_id = %s", (angler_id,))
+    return {row["plan_id"]: in_utc(row["packed_at"]) for row in cursor.fetchall()}
 
 
 def write_pack(cursor: DictCursor, angler_id: str, plan_id: str, body: str) -> None:

@@ -8,12 +8,13 @@ share from 0 to 1, perhaps ``found`` with what the answer has come to, then ``an
 import asyncio
 import json
 from base64 import b64encode
-from collections.abc import AsyncIterator, Coroutine, Mapping
+from collections.abc import AsyncIterator, Callable, Coroutine, Mapping
 from dataclasses import dataclass
 from typing import Annotated, Any, TypeVar
 
 from fastapi import Depends, Request, Response
 from fastapi.sse import EventSourceResponse, format_sse_event
+from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.problems import of_error
 from nine_knots.api.work.crew import Crew
@@ -23,6 +24,7 @@ from nine_knots.api.work.worker import Told
 from nine_knots.core.base.errors import NineKnotsError
 
 T = TypeVar("T")
+Keep = Callable[[bytes], None]
 PAGE_HEADER = "nine-knots-page"
 ALIVE_S = 0.5  # between two signs of life on a stream
 EVENTS: dict[str, Any] = {"text/event-stream": {"schema": {"type": "string"}}}
@@ -75,12 +77,17 @@ class Answering:
         ]
         return await self._unless_left(_together(asks))
 
-    async def respond(self, question: str, task: Task, file: File | None = None) -> Response:
-        """The whole response: JSON, a file, or a stream of events."""
+    async def respond(
+        self, question: str, task: Task, file: File | None = None, keep: Keep | None = None
+    ) -> Response:
+        """The whole response: JSON, a file, or a stream of events. ``keep`` is handed the answer
+        before it is given out."""
         if self._streams:
-            events = self._events(Asker(self._page, question), task, file)
+            events = self._events(Asker(self._page, question), task, file, keep)
             return EventSourceResponse(events, headers={"cache-control": "no-store"})
         content = await self.worked_out(question, task)
+        if keep is not None:
+            await run_in_threadpool(keep, content)
         return file.response(content) if file else Response(content, media_type="application/json")
 
     def _crew_for(self, task: Task) -> Crew:
@@ -102,7 +109,9 @@ class Answering:
         while (await self._request.receive())["type"] != "http.disconnect":
             pass
 
-    async def _events(self, asker: Asker, task: Task, file: File | None) -> AsyncIterator[bytes]:
+    async def _events(
+        self, asker: Asker, task: Task, file: File | None, keep: Keep | None
+    ) -> AsyncIterator[bytes]:
         heard: asyncio.Queue[Told] = asyncio.Queue()
         work = asyncio.ensure_future(self._crew_for(task).ask(asker, task, heard.put_nowait))
         share = 0.0
@@ -118,6 +127,8 @@ class Answering:
                     yield _event("found", found.decode())
             try:
                 content = work.result()
+                if keep is not None:
+                    await run_in_threadpool(keep, content)
             except NineKnotsError as refused:
                 yield _event("problem", of_error(refused).model_dump_json(exclude_none=True))
             else:

@@ -141,7 +141,7 @@ def _stretch(
     return StretchReading(
         stretch_id=one.stretch_id,
         title=one.title,
-        usual=f"Usually {_deep_and_fast(one.water, units)}.",
+        usual=f"Usually {_deep_andfast_words(one.water, units)}.",
         now=f"{_now(found, level_m, units)} {_runs(tide, water.pace_m_s, units)}".strip(),
         beyond=beyond_words(one, level_m, units),
         facts=_facts(one),
@@ -160,7 +160,9 @@ def _now(found: AtLevel | None, level_m: float | None, units: Units) -> str:
     if found is None:
         return "Taken as it usually is: nothing was noted of it at any level."
     off = units.roughly(TWICE * found.depth_off_m)
-    said = f"{begun(_deep(found.depth_m, units))}, ± {off}; {_fast(found.pace_m_s, units)}"
+    said = (
+        f"{begun(deep_words(found.depth_m, units))}, ± {off}; {fast_words(found.pace_m_s, units)}"
+    )
     said += f", ± {TWICE * found.pace_off:.0%}. By {counted(found.depth_notes, 'note')}"
     if found.depth_notes == 1:
         return f"{said} only: note it at another level, and it is known better."
@@ -170,17 +172,17 @@ def _now(found: AtLevel | None, level_m: float | None, units: Units) -> str:
 
 
 def _runs(tide: Tide | None, pace_m_s: float, units: Units) -> str:
-    return f"Runs at {_fast(pace_m_s, units)} by the tide." if tide is not None else ""
+    return f"Runs at {fast_words(pace_m_s, units)} by the tide." if tide is not None else ""
 
 
 def water_words(water: Water, units: Units) -> str:
     """A water in a line: ``Run, knee-deep, 20 in, walking pace, 2.6 ft/s, over gravel.``"""
     tint = "" if water.clarity == "clear" else f", {water.clarity}"
-    return f"{begun(water.kind)}, {_deep_and_fast(water, units)}, over {water.bed}{tint}."
+    return f"{begun(water.kind)}, {_deep_andfast_words(water, units)}, over {water.bed}{tint}."
 
 
-def _deep_and_fast(water: Water, units: Units) -> str:
-    return f"{_deep(water.depth_m, units)}, {_fast(water.pace_m_s, units)}"
+def _deep_andfast_words(water: Water, units: Units) -> str:
+    return f"{deep_words(water.depth_m, units)}, {fast_words(water.pace_m_s, units)}"
 
 
 def beyond_words(one: Stretch, level_m: float | None, units: Units) -> str:
@@ -238,17 +240,19 @@ def rules_words(rules: WaterRules, units: Units) -> str:
 
 
 def _note(level_m: float, depth_m: float, pace: float | None, units: Units) -> NoteLine:
-    fast = f", {_fast(pace, units)}" if pace else ""
-    return NoteLine(f"At {level_text(level_m, units)}: {_deep(depth_m, units)}{fast}")
+    fast = f", {fast_words(pace, units)}" if pace else ""
+    return NoteLine(f"At {level_text(level_m, units)}: {deep_words(depth_m, units)}{fast}")
 
 
-def _deep(depth_m: float, units: Units) -> str:
+def deep_words(depth_m: float, units: Units) -> str:
+    """``knee-deep, 20 in``, or the figure alone."""
     text = units.depth(depth_m).text
     word = _word(depth_m, DEPTH_WORDS)
     return f"{word}, {text}" if word else f"{text} deep"
 
 
-def _fast(pace_m_s: float, units: Units) -> str:
+def fast_words(pace_m_s: float, units: Units) -> str:
+    """``walking pace, 2.6 ft/s``, or the figure alone."""
     if pace_m_s <= 0.02:
         return "still"
     text = units.speed(pace_m_s).text

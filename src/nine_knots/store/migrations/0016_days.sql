@@ -7,6 +7,7 @@ CREATE TABLE IF NOT EXISTS plan (
   on_day      DATE         NOT NULL,
   version     INT          NOT NULL,
   body        LONGTEXT     NOT NULL CHECK (JSON_VALID(body)),
+  worked      LONGTEXT     NULL COMMENT 'what it came to when it was worked out last',
   updated_at  DATETIME(6)  NOT NULL,
   PRIMARY KEY (angler_id, plan_id),
   KEY plan_by_day (angler_id, on_day),

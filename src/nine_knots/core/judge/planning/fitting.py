@@ -33,6 +33,7 @@ class Fit:
     """
 
     design: Design
+    stroke: Stroke
     measures: tuple[Measure, ...]
     off: float
     words: str
@@ -59,10 +60,10 @@ def fit_of(
     try:
         measures = _asked(reader.measures(leader, stroke))
         if _right(measures):
-            return Fit(design, measures, _off(measures), "")
-        for words, changed, after in _changed(design, reader, stroke, measures):
+            return Fit(design, stroke, measures, _off(measures), "")
+        for words, changed, thrown, after in _changed(design, reader, stroke, measures):
             if _right(after):
-                return Fit(changed, after, _off(after) + A_CHANGE, words)
+                return Fit(changed, thrown, after, _off(after) + A_CHANGE, words)
     except NineKnotsError:
         return None
     return None
@@ -70,16 +71,16 @@ def fit_of(
 
 def _changed(
     design: Design, reader: DayReader, stroke: Stroke, measures: tuple[Measure, ...]
-) -> Iterator[tuple[str, Design, tuple[Measure, ...]]]:
+) -> Iterator[tuple[str, Design, Stroke, tuple[Measure, ...]]]:
     wrong = tuple(one for one in measures if one.standing != "right")
     for words, thrown in throws_for(wrong, reader.day, stroke, reader.angler):
-        yield words, design, _asked(reader.measures(design.leader, thrown))
+        yield words, design, thrown, _asked(reader.measures(design.leader, thrown))
     by_slack = judgement_of(way_of(design)).by_slack
     if {one.key for one in wrong} <= {"depth", "drift"} and not by_slack:
         served = served_at_the_water(design, stroke, reader.angler, wrong[0])
         if served is not None:
             words, changed = served
-            yield words, changed, _asked(reader.measures(changed.leader, stroke))
+            yield words, changed, stroke, _asked(reader.measures(changed.leader, stroke))
 
 
 def _asked(measures: tuple[Measure, ...]) -> tuple[Measure, ...]:

@@ -1,0 +1,53 @@
+"""/api/happened: what was tapped at the water, sent when the bench is in reach, kept once."""
+
+from dataclasses import dataclass
+from typing import Annotated
+
+from fastapi import APIRouter, Query
+from pydantic import Field
+from pymysql.cursors import DictCursor
+
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.problems import RESPONSES
+from nine_knots.api.typed import Form
+from nine_knots.core.base.frozen import Several
+from nine_knots.core.trade.event import Event
+from nine_knots.store.happened import add_events, list_events
+
+router = APIRouter(prefix="/api/happened", tags=["happened"], responses=RESPONSES)
+MOST_AT_ONCE = 2000
+
+
+class EventsForm(Form):
+    """Events as they were tapped, in any order, as often as need be."""
+
+    events: Several[Event] = Field(max_length=MOST_AT_ONCE)
+
+
+@dataclass(frozen=True, slots=True)
+class EventsKept:
+    """How many were new, and all that is known of the days they are of: another phone's too."""
+
+    new: int
+    events: tuple[Event, ...]
+
+
+@router.post("", summary="Send what happened")
+def post_events(session: CurrentSession, form: EventsForm) -> EventsKept:
+    """What is here already stays as it is; the same in any order gives the same."""
+    days = dict.fromkeys(one.plan_id for one in form.events)
+
+    def keep(cursor: DictCursor, me: str) -> EventsKept:
+        new = add_events(cursor, me, form.events)
+        return EventsKept(new, tuple(e for day in days for e in list_events(cursor, me, day)))
+
+    return session.write(keep)
+
+
+@router.get("", summary="What happened")
+def get_events(
+    session: CurrentSession,
+    plan_id: Annotated[str, Query(pattern=r"^[0-9a-f]{32}$", description="of one day")],
+) -> tuple[Event, ...]:
+    """In the order of their times, with what was taken back and what took it back."""
+    return session.read(lambda cursor, me: list_events(cursor, me, plan_id))

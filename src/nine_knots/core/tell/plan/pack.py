@@ -1,0 +1,299 @@
+"""A day packed for the water: every figure and sentence that may be asked for there, worked out."""
+
+from collections.abc import Mapping
+from dataclasses import asdict, dataclass
+from typing import Any, Literal
+
+from nine_knots.core.base.measure import Standing
+from nine_knots.core.base.patience import tell
+from nine_knots.core.base.units import Units
+from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.level import at_level
+from nine_knots.core.judge.planning.afield import AS_PLANNED, Afield, Beforehand
+from nine_knots.core.judge.planning.parts import part_names
+from nine_knots.core.judge.planning.planned import Cast, Planned, PlannedStop
+from nine_knots.core.judge.planning.stops import stretch_of
+from nine_knots.core.models.cast.mono import mass_ratio
+from nine_knots.core.tell.outline import OutlinePart, outline
+from nine_knots.core.tell.places import deep_words, fast_words, level_text
+from nine_knots.core.tell.plan.reading import Light, PlanReading, plan_reading
+from nine_knots.core.tell.plan.rig_states import WornStates, rig_states
+from nine_knots.core.tell.plan.sees import See, sees_of
+from nine_knots.core.tell.rig import Hung, hung_on
+from nine_knots.core.tell.tying.steps import hang_steps
+from nine_knots.core.trade.happenings import HAPPENINGS
+from nine_knots.core.trade.knots.table import KnotKey
+from nine_knots.core.trade.places import Place, Stretch
+from nine_knots.core.trade.plan import DayPlan
+from nine_knots.core.trade.tackle import FISH
+
+LEVEL_STEPS = range(-4, 5)
+LEVEL_STEP_M = 0.05
+
+
+@dataclass(frozen=True, slots=True)
+class Cell:
+    """The rig in one water, in words."""
+
+    figure: str
+    standing: Standing
+    change: str
+
+
+@dataclass(frozen=True, slots=True)
+class Water:
+    """A step of a slider: what it is called, and its figure."""
+
+    words: str
+
+
+@dataclass(frozen=True, slots=True)
+class AtLevel:
+    """A level of the gauge, and which steps of the sliders are nearest to it; depth and pace."""
+
+    level: str
+    words: str
+    deeper: int
+    faster: int
+    planned: bool
+
+
+@dataclass(frozen=True, slots=True)
+class PackedStop:
+    """A stretch for the phone: what the plan says of it, its sliders with a cell for each pair of
+    steps, levels, what is seen and done, the other flies."""
+
+    stretch_id: str
+    title: str
+    hours: str
+    water: str
+    beyond: str
+    rig: str
+    fly: str
+    wish: str
+    outfit: str
+    change: str
+    words: str
+    setting: tuple[str, ...]
+    deeper: tuple[Water, ...]
+    faster: tuple[Water, ...]
+    cells: tuple[tuple[Cell, ...], ...]
+    planned: tuple[int, int]
+    levels: tuple[AtLevel, ...]
+    sees: tuple[See, ...]
+    flies: tuple[str, ...]
+    cautions: tuple[str, ...]
+    rules: str
+
+
+@dataclass(frozen=True, slots=True)
+class PackedRig:
+    """A rig that is carried: drawn, where it lies, and every state that it may come to."""
+
+    key: str
+    title: str
+    facts: str
+    ready: bool
+    outline: tuple[OutlinePart, ...]
+    hung: tuple[Hung, ...]
+    flies: tuple[str, ...]
+    states: tuple[WornStates, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class DayPack:
+    """Everything for one day at the water, in the angler's units."""
+
+    format: Literal["nine-knots-day"]
+    version: Literal[1]
+    plan_id: str
+    angler: str
+    title: str
+    on: str
+    place: str
+    light: str
+    rules: str
+    cautions: tuple[str, ...]
+    stops: tuple[PackedStop, ...]
+    rigs: tuple[PackedRig, ...]
+    flies: tuple[str, ...]
+    happenings: tuple[dict[str, Any], ...]
+    fish: tuple[tuple[str, str], ...]
+    units: str
+
+
+def day_pack(
+    plan_id: str,
+    whose: str,
+    plan: DayPlan,
+    place: Place,
+    found: Planned,
+    cast: Cast,
+    own_s: Mapping[KnotKey, float],
+    light: Light,
+) -> DayPack:
+    """The pack; tells how far it is as it goes."""
+    _, angler, _ = cast
+    reading = plan_reading(plan, place, found, angler, own_s, light)
+    stops = []
+    for number, stop in enumerate(found.stops):
+        tell(number, len(found.stops))
+        stops.append(_stop(plan, place, stop, reading, number, cast))
+    flies = [one.fly.title for one in plan.flies]
+    rigs = _rigs(found, angler)
+    flies += [title for rig in rigs for title in rig.flies]
+    return DayPack(
+        format="nine-knots-day",
+        version=1,
+        plan_id=plan_id,
+        angler=whose,
+        title=plan.title,
+        on=plan.on,
+        place=place.title,
+        light=light.words,
+        rules=reading.rules,
+        cautions=reading.cautions,
+        stops=tuple(stops),
+        rigs=rigs,
+        flies=tuple(dict.fromkeys(flies)),
+        happenings=tuple(asdict(one) for one in HAPPENINGS.values()),
+        fish=tuple((fish.key, fish.title) for fish in FISH.values() if fish.key != "other"),
+        units=angler.system,
+    )
+
+
+def _rigs(found: Planned, angler: Angler) -> tuple[PackedRig, ...]:
+    rigs: dict[str, PackedRig] = {}
+    for stop in found.stops:
+        if stop.fit is None or stop.candidate is None:
+            continue
+        key, design = rig_key(stop), stop.fit.design
+        if key in rigs:
+            continue
+        leader = design.leader
+        rigs[key] = PackedRig(
+            key=key,
+            title=stop.candidate.title,
+            facts=_facts(stop, angler.units),
+            ready=stop.candidate.tied_id is not None,
+            outline=outline(leader),
+            hung=hung_on(leader),
+            flies=tuple(fly.title for _, fly in leader.flies_above),
+            states=rig_states(design, angler),
+        )
+    return tuple(rigs.values())
+
+
+def rig_key(stop: PlannedStop) -> str:
+    """The name of a stop's rig in the pack; the wallet's where it is taken from there."""
+    candidate = stop.candidate
+    if candidate is None:
+        return ""
+    return candidate.tied_id or "-".join(name for name in part_names(candidate.leader) if name)
+
+
+def _facts(stop: PlannedStop, units: Units) -> str:
+    assert stop.fit is not None
+    leader = stop.fit.design.leader
+    return f"{units.length(leader.length_m).text}, to {units.tippet(leader.tippet_diameter_m).text}"
+
+
+def _stop(
+    plan: DayPlan,
+    place: Place,
+    stop: PlannedStop,
+    reading: PlanReading,
+    number: int,
+    cast: Cast,
+) -> PackedStop:
+    _, angler, gust = cast
+    units, read = angler.units, reading.stops[number]
+    stretch = stretch_of(place, plan.stops[number])
+    rows: tuple[tuple[Afield, ...], ...] = ()
+    sees: tuple[See, ...] = ()
+    flies: tuple[str, ...] = ()
+    setting: tuple[str, ...] = ()
+    if stop.fit is not None:
+        design = stop.fit.design
+        before = Beforehand(design, stop.fit.stroke, angler, gust)
+        rows = tuple(before.grid())
+        sees = tuple(sees_of(before, rows, plan.flies, _wind(before, units)))
+        flies = tuple(
+            f"{one.title}: as it is." if one.serves else f"{one.title}: not so. {one.words}"
+            for one in before.other_flies(plan.flies)
+        )
+        setting = tuple(f"{one.title}. {one.detail}" for one in hang_steps(design.leader, units))
+    planned = (_middle(len(rows)), _middle(len(rows[0]) if rows else 0))
+    return PackedStop(
+        stretch_id=read.stretch_id,
+        title=read.stretch,
+        hours=read.hours,
+        water=read.water,
+        beyond=read.beyond,
+        rig=rig_key(stop),
+        fly=read.fly,
+        wish=read.wish,
+        outfit=read.outfit,
+        change=read.change,
+        words=read.words,
+        setting=setting,
+        deeper=tuple(Water(deep_words(row[0].depth_m, units)) for row in rows),
+        faster=tuple(Water(fast_words(one.pace_m_s, units)) for one in (rows[0] if rows else ())),
+        cells=tuple(
+            tuple(Cell(one.figure, one.standing, one.change) for one in row) for row in rows
+        ),
+        planned=planned,
+        levels=_levels(plan, stretch, rows, units),
+        sees=sees,
+        flies=flies,
+        cautions=read.cautions,
+        rules=read.rules,
+    )
+
+
+def _middle(steps: int) -> int:
+    return AS_PLANNED if steps > AS_PLANNED else 0
+
+
+def _wind(before: Beforehand, units: Units) -> str:
+    if mass_ratio(before.design.leader, before.design.situation.fly) is not None:
+        return (
+            "The fly pulls the mono out, and wind is not reckoned in that: keep it low and short."
+        )
+    most, all_of_it = before.most_wind_m_s()
+    if most <= 0.0:
+        return "Into the face it does not open, however light: turn, or cast across it."
+    blows = units.speed(most).text
+    if all_of_it:
+        return f"It opens into {blows} in the face, the most that was tried: keep the cast low."
+    return f"Into the face it opens up to {blows}. Beyond it: cast across, or tie less tippet."
+
+
+def _levels(
+    plan: DayPlan, stretch: Stretch, rows: tuple[tuple[Afield, ...], ...], units: Units
+) -> tuple[AtLevel, ...]:
+    """Levels about that of the plan, with the nearest step of each slider."""
+    if plan.level_m is None or not rows:
+        return ()
+    found = []
+    for step in LEVEL_STEPS:
+        level_m = plan.level_m + step * LEVEL_STEP_M
+        at = at_level(stretch, level_m)
+        if at is None:
+            return ()
+        depths = [row[0].depth_m for row in rows]
+        paces = [one.pace_m_s for one in rows[0]]
+        found.append(
+            AtLevel(
+                level=level_text(level_m, units),
+                words=f"{deep_words(at.depth_m, units)}; {fast_words(at.pace_m_s, units)}",
+                deeper=_nearest(depths, at.depth_m),
+                faster=_nearest(paces, at.pace_m_s),
+                planned=step == 0,
+            )
+        )
+    return tuple(found)
+
+
+def _nearest(steps: list[float], value: float) -> int:
+    return min(range(len(steps)), key=lambda number: abs(steps[number] - value))
