@@ -34,12 +34,16 @@ PLACES = {
     "ledger": "/spools/ledger",
     "buy": "/spools/buy",
     "days": "/days",
+    "plan": "/days/plan",
+    "wallet": "/days/wallet",
 }
 LANDMARKS = {
     "measure": "Keep it",
     "ledger": "undo",
     "buy": "Add the days of saved leaders",
     "days": "Add a stretch",
+    "plan": "Work it out",
+    "wallet": "take out",
 }
 
 

@@ -2626,7 +2626,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation-Input"];
+            situation: components["schemas"]["Situation"];
         };
         /**
          * Aside
@@ -2681,22 +2681,6 @@ export interface components {
             before: string;
             /** Text */
             text: string;
-        };
-        /**
-         * AtLevel
-         * @description A level of the gauge, and which steps of the sliders are nearest to it; depth and pace.
-         */
-        AtLevel: {
-            /** Level */
-            level: string;
-            /** Words */
-            words: string;
-            /** Deeper */
-            deeper: number;
-            /** Faster */
-            faster: number;
-            /** Planned */
-            planned: boolean;
         };
         /**
          * Attachment
@@ -2869,7 +2853,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation-Input"];
+            situation: components["schemas"]["Situation"];
             /**
              * Units
              * @default imperial
@@ -2970,7 +2954,7 @@ export interface components {
          * @description The design after the change, and its evaluation.
          */
         BenchAnswer: {
-            design: components["schemas"]["Design-Output"];
+            design: components["schemas"]["Design"];
             evaluation: components["schemas"]["Evaluation"];
         };
         /**
@@ -3077,7 +3061,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Edit
              * @example {
@@ -3143,7 +3127,7 @@ export interface components {
          * @description A leader at today's version; or none, and why it cannot be read.
          */
         BroughtUp: {
-            leader: components["schemas"]["Design-Output"] | null;
+            leader: components["schemas"]["Design"] | null;
             /** Why */
             why: string;
         };
@@ -3196,6 +3180,39 @@ export interface components {
              * @default false
              */
             code: boolean;
+        };
+        /**
+         * CarriedFly
+         * @description A fly of the angler's by its name, and what is wanted of it.
+         */
+        CarriedFly: {
+            /**
+             * Fly
+             * @example Skarn sedge 14
+             */
+            fly: string;
+            /**
+             * Wish
+             * @default drift on top
+             * @enum {string}
+             */
+            wish: "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop";
+        };
+        /**
+         * CarriedOutfit
+         * @description A rod and a line of the angler's, by their names.
+         */
+        CarriedOutfit: {
+            /**
+             * Rod
+             * @example 9 ft 5-weight
+             */
+            rod: string;
+            /**
+             * Line
+             * @example 5-weight floating line
+             */
+            line: string;
         };
         /**
          * CastReading
@@ -3343,7 +3360,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             stroke?: components["schemas"]["StrokeForm"];
             /** @description as the last answer gave it, if any */
             near?: components["schemas"]["Near"] | null;
@@ -3442,6 +3459,23 @@ export interface components {
             };
             /** Schools */
             schools: components["schemas"]["SchoolCard"][];
+        };
+        /**
+         * Cell
+         * @description One pace and depth: where the point fly fishes as the rig is, and what to change.
+         */
+        Cell: {
+            /** Depth */
+            depth: string;
+            /** Figure */
+            figure: string;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+            /** Change */
+            change: string;
         };
         /**
          * ChainLink
@@ -3640,14 +3674,13 @@ export interface components {
             /** Flies */
             flies: string[];
             /** Happenings */
-            happenings: {
-                [key: string]: unknown;
-            }[];
+            happenings: components["schemas"]["Happening"][];
             /** Fish */
-            fish: [
-                string,
-                string
-            ][];
+            fish: components["schemas"]["Named"][];
+            /** Masses */
+            masses: components["schemas"]["MassStep"][];
+            /** Reminders */
+            reminders: components["schemas"]["Reminder"][];
             /** Units */
             units: string;
         };
@@ -3738,7 +3771,7 @@ export interface components {
              *       }
              *     ]
              */
-            days: components["schemas"]["Situation-Input"][];
+            days: components["schemas"]["Situation"][];
             stroke?: components["schemas"]["StrokeForm"];
             /** Prices */
             prices?: {
@@ -3778,7 +3811,7 @@ export interface components {
          * Design
          * @description A named leader, the situation it was made for, and the angler's notes.
          */
-        "Design-Input": {
+        Design: {
             /** Title */
             title: string;
             /**
@@ -3786,22 +3819,7 @@ export interface components {
              * @default
              */
             notes: string;
-            situation: components["schemas"]["Situation-Input"];
-            leader: components["schemas"]["Leader"];
-        };
-        /**
-         * Design
-         * @description A named leader, the situation it was made for, and the angler's notes.
-         */
-        "Design-Output": {
-            /** Title */
-            title: string;
-            /**
-             * Notes
-             * @default
-             */
-            notes: string;
-            situation: components["schemas"]["Situation-Output"];
+            situation: components["schemas"]["Situation"];
             leader: components["schemas"]["Leader"];
         };
         /**
@@ -3908,7 +3926,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Units
              * @default imperial
@@ -4311,7 +4329,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Units
              * @default imperial
@@ -4391,7 +4409,7 @@ export interface components {
             to_buy: string;
             /** So Far */
             so_far: string;
-            situation: components["schemas"]["Situation-Output"];
+            situation: components["schemas"]["Situation"];
         };
         /**
          * FindRequest
@@ -4455,7 +4473,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation-Input"];
+            situation: components["schemas"]["Situation"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Fish
@@ -4519,7 +4537,7 @@ export interface components {
          * @description A design of one's own spools, and which pieces are of others than it was made of.
          */
         Fitted: {
-            design: components["schemas"]["Design-Output"];
+            design: components["schemas"]["Design"];
             /** Differs */
             differs: string[];
         };
@@ -4608,6 +4626,118 @@ export interface components {
             words: string;
         };
         /**
+         * FlyForm
+         * @description A fly as typed; an empty weight is taken from hook, dressing and bead.
+         */
+        FlyForm: {
+            /**
+             * Title
+             * @default
+             */
+            title: string;
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "dry" | "midge" | "foam" | "emerger" | "nymph" | "wet" | "streamer" | "predator";
+            /**
+             * Hook
+             * @example 14
+             * @example 2/0
+             */
+            hook: string;
+            /**
+             * Bulk
+             * @default standard
+             * @enum {string}
+             */
+            bulk: "slim" | "standard" | "bushy";
+            /**
+             * Bead
+             * @default
+             * @example 3 mm
+             */
+            bead: string;
+            /**
+             * Bead Metal
+             * @default tungsten
+             * @enum {string}
+             */
+            bead_metal: "tungsten" | "brass";
+            /**
+             * Length
+             * @description of the whole fly
+             * @default
+             * @example 4 in
+             */
+            length: string;
+            /** Dressing */
+            dressing?: ("soaks" | "sheds") | null;
+            /** Head */
+            head?: ("small cone" | "medium cone" | "large cone" | "small eyes" | "medium eyes" | "large eyes") | null;
+            /**
+             * Trailing Hook
+             * @default false
+             */
+            trailing_hook: boolean;
+            /**
+             * Weight
+             * @default
+             */
+            weight: string;
+            /**
+             * Area
+             * @description drag area in the air
+             * @default
+             * @example 3 cm2
+             */
+            area: string;
+            /**
+             * Fall
+             * @description jar test: so far
+             * @default
+             * @example 20 cm
+             */
+            fall: string;
+            /**
+             * Fall Time
+             * @description jar test: in so long
+             * @default
+             * @example 0.6 s
+             */
+            fall_time: string;
+            /**
+             * Air Fall
+             * @description dropped in still air
+             * @default
+             * @example 8 ft
+             */
+            air_fall: string;
+            /**
+             * Air Fall Time
+             * @description in so long
+             * @default
+             * @example 1.1 s
+             */
+            air_fall_time: string;
+            /**
+             * Barbless
+             * @default false
+             */
+            barbless: boolean;
+            /**
+             * Tube
+             * @default false
+             */
+            tube: boolean;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+        };
+        /**
          * FlyLine
          * @description A fly line as it is sold: weight, how heavy for it, how it sinks, taper and tip.
          */
@@ -4690,6 +4820,19 @@ export interface components {
             zone: string;
             /** Carried */
             carried: string;
+        };
+        /**
+         * FlyTexts
+         * @description A fly by its name, and what is wanted of it.
+         */
+        FlyTexts: {
+            /** Fly */
+            fly: string;
+            /**
+             * Wish
+             * @enum {string}
+             */
+            wish: "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop";
         };
         /**
          * Found
@@ -4816,6 +4959,45 @@ export interface components {
             kind: "shot" | "indicator" | "mark" | "grease";
             /** Above */
             above?: number | string | null;
+        };
+        /**
+         * Happening
+         * @description A kind: its place on the screen, its words, what may be told of it, and its effect; where the
+         *     effect goes by the place that was told, ``by_place`` has them with the words to choose from.
+         */
+        Happening: {
+            /** Key */
+            key: string;
+            /** Place */
+            place: number;
+            /** Title */
+            title: string;
+            /** Said */
+            said: string;
+            /**
+             * Details
+             * @default []
+             */
+            details: ("stretch" | "rig" | "fly" | "fish" | "mass" | "place" | "level" | "setting" | "landed" | "words" | "photo" | "undoes")[];
+            /**
+             * @default {
+             *       "cuts": 0,
+             *       "wear": "new",
+             *       "ends": "",
+             *       "renews": false,
+             *       "takes_up": false,
+             *       "fish": 0
+             *     }
+             */
+            effect: components["schemas"]["RigEffect"];
+            /**
+             * By Place
+             * @default []
+             */
+            by_place: [
+                string,
+                components["schemas"]["RigEffect"]
+            ][];
         };
         /**
          * HeightForm
@@ -4973,7 +5155,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Soaked
              * @default true
@@ -5117,7 +5299,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            onto: components["schemas"]["Design-Input"];
+            onto: components["schemas"]["Design"];
         };
         /**
          * Insert
@@ -5349,7 +5531,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Joint
              * @description of the ring; the uppermost
@@ -5577,7 +5759,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Landed
@@ -5848,6 +6030,24 @@ export interface components {
             wear: "new" | "fished" | "nicked" | "wind knot";
         };
         /**
+         * LevelStep
+         * @description A level of the gauge, and which steps of the sliders are nearest to it; depth and pace.
+         */
+        LevelStep: {
+            /** Level */
+            level: string;
+            /** Level M */
+            level_m: number;
+            /** Words */
+            words: string;
+            /** Deeper */
+            deeper: number;
+            /** Faster */
+            faster: number;
+            /** Planned */
+            planned: boolean;
+        };
+        /**
          * LiesForm
          * @description Where a rig lies, and how worn it is.
          */
@@ -6000,6 +6200,16 @@ export interface components {
             at: number;
             /** Text */
             text: string;
+        };
+        /**
+         * MassStep
+         * @description How heavy a fish was, about: in words, and in kg.
+         */
+        MassStep: {
+            /** Words */
+            words: string;
+            /** Kg */
+            kg: number;
         };
         /**
          * MaterialCard
@@ -6205,6 +6415,16 @@ export interface components {
             joints: number[];
             /** Points */
             points: string;
+        };
+        /**
+         * Named
+         * @description Something to choose: its key, and what it is called.
+         */
+        Named: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
         };
         /**
          * Near
@@ -6422,19 +6642,13 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
-         * OutfitForm
-         * @description A rod and a line of the angler's, by their names.
+         * OutfitTexts
+         * @description A rod and a line by their names.
          */
-        OutfitForm: {
-            /**
-             * Rod
-             * @example 9 ft 5-weight
-             */
+        OutfitTexts: {
+            /** Rod */
             rod: string;
-            /**
-             * Line
-             * @example 5-weight floating line
-             */
+            /** Line */
             line: string;
         };
         /**
@@ -6563,7 +6777,7 @@ export interface components {
             /** Speed */
             speed: string;
             /** Cells */
-            cells: components["schemas"]["nine_knots__core__judge__remedies__depth_table__Cell"][];
+            cells: components["schemas"]["Cell"][];
         };
         /**
          * PackLine
@@ -6588,6 +6802,8 @@ export interface components {
             facts: string;
             /** Ready */
             ready: boolean;
+            /** Lies */
+            lies: string;
             /** Outline */
             outline: components["schemas"]["OutlinePart"][];
             /** Hung */
@@ -6627,19 +6843,21 @@ export interface components {
             words: string;
             /** Setting */
             setting: string[];
+            /** Settings */
+            settings: components["schemas"]["SettingStep"][];
             /** Deeper */
-            deeper: components["schemas"]["nine_knots__core__tell__plan__pack__Water"][];
+            deeper: components["schemas"]["SliderStep"][];
             /** Faster */
-            faster: components["schemas"]["nine_knots__core__tell__plan__pack__Water"][];
+            faster: components["schemas"]["SliderStep"][];
             /** Cells */
-            cells: components["schemas"]["nine_knots__core__tell__plan__pack__Cell"][][];
+            cells: components["schemas"]["WaterCell"][][];
             /** Planned */
             planned: [
                 number,
                 number
             ];
             /** Levels */
-            levels: components["schemas"]["AtLevel"][];
+            levels: components["schemas"]["LevelStep"][];
             /** Sees */
             sees: components["schemas"]["See"][];
             /** Flies */
@@ -7050,9 +7268,9 @@ export interface components {
              */
             temper: "easy" | "wary" | "very wary";
             /** Outfits */
-            outfits: components["schemas"]["OutfitForm"][];
+            outfits: components["schemas"]["CarriedOutfit"][];
             /** Flies */
-            flies: components["schemas"]["nine_knots__api__plan_forms__FlyForm"][];
+            flies: components["schemas"]["CarriedFly"][];
             /** Stops */
             stops: components["schemas"]["StopForm"][];
             /**
@@ -7084,7 +7302,7 @@ export interface components {
             /** Words */
             words: string;
             /** Tie */
-            tie: components["schemas"]["ToTie-Output"][];
+            tie: components["schemas"]["TieTonight"][];
             /** Time */
             time: string;
             /** Pack */
@@ -7135,15 +7353,9 @@ export interface components {
              */
             temper: "easy" | "wary" | "very wary";
             /** Outfits */
-            outfits: [
-                string,
-                string
-            ][];
+            outfits: components["schemas"]["OutfitTexts"][];
             /** Flies */
-            flies: [
-                string,
-                "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop"
-            ][];
+            flies: components["schemas"]["FlyTexts"][];
             /** Stops */
             stops: components["schemas"]["StopTexts"][];
             /** Notes */
@@ -7280,7 +7492,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation-Input"];
+            situation: components["schemas"]["Situation"];
             /**
              * Length
              * @default
@@ -7517,7 +7729,7 @@ export interface components {
             words: string;
             /** Gives */
             gives: string;
-            design: components["schemas"]["Design-Output"];
+            design: components["schemas"]["Design"];
             /** Effects */
             effects: components["schemas"]["Effect"][];
             /** Stroke */
@@ -7528,6 +7740,32 @@ export interface components {
             fished?: {
                 [key: string]: number;
             } | null;
+        };
+        /**
+         * Reminder
+         * @description A thing to do every so many minutes, after so many minutes the first time, or after something
+         *     happened; ``wishes`` are those of the fly it goes for, none for any.
+         */
+        Reminder: {
+            /** Key */
+            key: string;
+            /** Words */
+            words: string;
+            /**
+             * Every Min
+             * @default 0
+             */
+            every_min: number;
+            /**
+             * After
+             * @default []
+             */
+            after: string[];
+            /**
+             * Wishes
+             * @default []
+             */
+            wishes: ("drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop")[];
         };
         /**
          * RemoveDropper
@@ -7569,7 +7807,7 @@ export interface components {
              * Format: date-time
              */
             saved_at: string;
-            design: components["schemas"]["Design-Output"];
+            design: components["schemas"]["Design"];
         };
         /**
          * RevisionCard
@@ -7594,6 +7832,47 @@ export interface components {
             changed: string[];
             /** Damaged */
             damaged: boolean;
+        };
+        /**
+         * RigEffect
+         * @description What a happening does to the rig on the line.
+         *
+         *     ``cuts`` is how often the fly's knot is cut off and tied anew, ``wear`` how worn the tippet then
+         *     is at least, ``ends`` what of the rig is gone with it, ``renews`` whether its tippet is new.
+         */
+        RigEffect: {
+            /**
+             * Cuts
+             * @default 0
+             */
+            cuts: number;
+            /**
+             * Wear
+             * @default new
+             * @enum {string}
+             */
+            wear: "new" | "fished" | "nicked" | "wind knot";
+            /**
+             * Ends
+             * @default
+             * @enum {string}
+             */
+            ends: "" | "tippet" | "lower" | "rig";
+            /**
+             * Renews
+             * @default false
+             */
+            renews: boolean;
+            /**
+             * Takes Up
+             * @default false
+             */
+            takes_up: boolean;
+            /**
+             * Fish
+             * @default 0
+             */
+            fish: number;
         };
         /**
          * RigForm
@@ -7699,7 +7978,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Lies
              * @default
@@ -8008,7 +8287,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Order
              * @default cut first
@@ -8141,7 +8420,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
@@ -8285,6 +8564,16 @@ export interface components {
             wear: "new" | "fished" | "nicked" | "wind knot";
         };
         /**
+         * SettingStep
+         * @description A place of the indicator above the point fly: in words, and in m.
+         */
+        SettingStep: {
+            /** Words */
+            words: string;
+            /** M */
+            m: number;
+        };
+        /**
          * Settings
          * @description What the angler wants remembered.
          */
@@ -8341,8 +8630,8 @@ export interface components {
          * Situation
          * @description Everything about the day that a leader is judged against.
          */
-        "Situation-Input": {
-            water: components["schemas"]["Water-Input"];
+        Situation: {
+            water: components["schemas"]["Water"];
             wind: components["schemas"]["Wind"];
             quarry: components["schemas"]["Quarry"];
             fly: components["schemas"]["Fly"];
@@ -8355,21 +8644,12 @@ export interface components {
             wish: "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop";
         };
         /**
-         * Situation
-         * @description Everything about the day that a leader is judged against.
+         * SliderStep
+         * @description A step of a slider: what it is called, and its figure.
          */
-        "Situation-Output": {
-            water: components["schemas"]["nine_knots__core__trade__situation__Water"];
-            wind: components["schemas"]["Wind"];
-            quarry: components["schemas"]["Quarry"];
-            fly: components["schemas"]["Fly"];
-            rod: components["schemas"]["Rod"];
-            line: components["schemas"]["FlyLine"];
-            /**
-             * Wish
-             * @enum {string}
-             */
-            wish: "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop";
+        SliderStep: {
+            /** Words */
+            words: string;
         };
         /**
          * Specimen
@@ -8672,7 +8952,7 @@ export interface components {
             cautions: string[];
             /** Rules */
             rules: string;
-            design: components["schemas"]["Design-Output"] | null;
+            design: components["schemas"]["Design"] | null;
         };
         /**
          * StopTexts
@@ -8753,7 +9033,7 @@ export interface components {
              *       }
              *     }
              */
-            water: components["schemas"]["nine_knots__core__trade__situation__Water"];
+            water: components["schemas"]["Water"];
             /**
              * Levels
              * @default []
@@ -8893,7 +9173,7 @@ export interface components {
             /** Notes */
             notes: components["schemas"]["NoteLine"][];
             typed: components["schemas"]["StretchTexts"];
-            water: components["schemas"]["nine_knots__core__trade__situation__Water"];
+            water: components["schemas"]["Water"];
             stretch: components["schemas"]["Stretch"];
         };
         /**
@@ -9116,7 +9396,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Joint
              * @description of the ring; the uppermost
@@ -9232,7 +9512,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
@@ -9556,7 +9836,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Units
@@ -9601,11 +9881,33 @@ export interface components {
             ties: components["schemas"]["WayToTie"][];
         };
         /**
+         * TieTonight
+         * @description Something to tie the night before, for which stretches, how long it takes; or where it lies
+         *     ready. ``design`` is the leader that it is part of, ``whole`` whether it is all of it.
+         */
+        TieTonight: {
+            /** Title */
+            title: string;
+            /** Facts */
+            facts: string;
+            /** For Stretches */
+            for_stretches: string;
+            /** Time */
+            time: string;
+            /** Ready */
+            ready: boolean;
+            /** Lies */
+            lies: string;
+            /** Whole */
+            whole: boolean;
+            design: components["schemas"]["Design"];
+        };
+        /**
          * TiedAnswer
          * @description The design with its true lengths, and what they taught of the angler's hand.
          */
         TiedAnswer: {
-            design: components["schemas"]["Design-Output"];
+            design: components["schemas"]["Design"];
             /** Hand */
             hand: string;
         };
@@ -9729,14 +10031,14 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Count
              * @default 1
              */
             count: number;
             /** @description as it came out, to lie in the wallet; else as it was planned */
-            came_out?: components["schemas"]["Design-Input"] | null;
+            came_out?: components["schemas"]["Design"] | null;
         };
         /**
          * TiedRequest
@@ -9842,7 +10144,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Came Out
              * @example [
@@ -9878,7 +10180,7 @@ export interface components {
          * ToTie
          * @description Leaders that are to be tied next, for the list of what to buy.
          */
-        "ToTie-Input": {
+        ToTie: {
             /**
              * Wanted
              * @default []
@@ -9890,26 +10192,6 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
-        };
-        /**
-         * ToTie
-         * @description Something to tie the night before, for which stretches, how long it takes; or where it lies
-         *     ready. ``design`` is the leader that it is part of, ``whole`` whether it is all of it.
-         */
-        "ToTie-Output": {
-            /** Title */
-            title: string;
-            /** Facts */
-            facts: string;
-            /** For Stretches */
-            for_stretches: string;
-            /** Time */
-            time: string;
-            /** Ready */
-            ready: boolean;
-            /** Whole */
-            whole: boolean;
-            design: components["schemas"]["Design-Output"];
         };
         /**
          * TodayCard
@@ -10014,7 +10296,7 @@ export interface components {
              *       "wish": "drift on top"
              *     }
              */
-            situation: components["schemas"]["Situation-Input"];
+            situation: components["schemas"]["Situation"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Units
@@ -10097,7 +10379,7 @@ export interface components {
             outline: components["schemas"]["OutlinePart"][];
             /** Hung */
             hung: components["schemas"]["Hung"][];
-            design: components["schemas"]["Design-Output"];
+            design: components["schemas"]["Design"];
         };
         /**
          * Wanted
@@ -10203,7 +10485,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             /**
              * Count
              * @default 1
@@ -10214,7 +10496,7 @@ export interface components {
          * Water
          * @description The water in front of the angler.
          */
-        "Water-Input": {
+        Water: {
             /**
              * Kind
              * @default run
@@ -10263,6 +10545,21 @@ export interface components {
              *     }
              */
             rules: components["schemas"]["WaterRules"];
+        };
+        /**
+         * WaterCell
+         * @description The rig in one water, in words.
+         */
+        WaterCell: {
+            /** Figure */
+            figure: string;
+            /**
+             * Standing
+             * @enum {string}
+             */
+            standing: "too little" | "right" | "too much";
+            /** Change */
+            change: string;
         };
         /**
          * WaterForm
@@ -10532,7 +10829,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
@@ -10735,7 +11032,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Units
@@ -10923,136 +11220,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
-            /**
-             * Units
-             * @default imperial
-             * @enum {string}
-             */
-            units: "imperial" | "metric";
-        };
-        /**
-         * FlyForm
-         * @description A fly of the angler's by its name, and what is wanted of it.
-         */
-        nine_knots__api__plan_forms__FlyForm: {
-            /**
-             * Fly
-             * @example Skarn sedge 14
-             */
-            fly: string;
-            /**
-             * Wish
-             * @default drift on top
-             * @enum {string}
-             */
-            wish: "drift on top" | "hang in the film" | "drift deep" | "swing" | "strip" | "lead and drop";
-        };
-        /**
-         * FlyForm
-         * @description A fly as typed; an empty weight is taken from hook, dressing and bead.
-         */
-        nine_knots__api__tackle__FlyForm: {
-            /**
-             * Title
-             * @default
-             */
-            title: string;
-            /**
-             * Kind
-             * @enum {string}
-             */
-            kind: "dry" | "midge" | "foam" | "emerger" | "nymph" | "wet" | "streamer" | "predator";
-            /**
-             * Hook
-             * @example 14
-             * @example 2/0
-             */
-            hook: string;
-            /**
-             * Bulk
-             * @default standard
-             * @enum {string}
-             */
-            bulk: "slim" | "standard" | "bushy";
-            /**
-             * Bead
-             * @default
-             * @example 3 mm
-             */
-            bead: string;
-            /**
-             * Bead Metal
-             * @default tungsten
-             * @enum {string}
-             */
-            bead_metal: "tungsten" | "brass";
-            /**
-             * Length
-             * @description of the whole fly
-             * @default
-             * @example 4 in
-             */
-            length: string;
-            /** Dressing */
-            dressing?: ("soaks" | "sheds") | null;
-            /** Head */
-            head?: ("small cone" | "medium cone" | "large cone" | "small eyes" | "medium eyes" | "large eyes") | null;
-            /**
-             * Trailing Hook
-             * @default false
-             */
-            trailing_hook: boolean;
-            /**
-             * Weight
-             * @default
-             */
-            weight: string;
-            /**
-             * Area
-             * @description drag area in the air
-             * @default
-             * @example 3 cm2
-             */
-            area: string;
-            /**
-             * Fall
-             * @description jar test: so far
-             * @default
-             * @example 20 cm
-             */
-            fall: string;
-            /**
-             * Fall Time
-             * @description jar test: in so long
-             * @default
-             * @example 0.6 s
-             */
-            fall_time: string;
-            /**
-             * Air Fall
-             * @description dropped in still air
-             * @default
-             * @example 8 ft
-             */
-            air_fall: string;
-            /**
-             * Air Fall Time
-             * @description in so long
-             * @default
-             * @example 1.1 s
-             */
-            air_fall_time: string;
-            /**
-             * Barbless
-             * @default false
-             */
-            barbless: boolean;
-            /**
-             * Tube
-             * @default false
-             */
-            tube: boolean;
+            design: components["schemas"]["Design"];
             /**
              * Units
              * @default imperial
@@ -11169,7 +11337,7 @@ export interface components {
              *       "title": "Two pieces for the glide"
              *     }
              */
-            design: components["schemas"]["Design-Input"];
+            design: components["schemas"]["Design"];
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
@@ -11183,100 +11351,6 @@ export interface components {
              */
             units: "imperial" | "metric";
             stroke?: components["schemas"]["StrokeForm"];
-        };
-        /**
-         * Cell
-         * @description One pace and depth: where the point fly fishes as the rig is, and what to change.
-         */
-        nine_knots__core__judge__remedies__depth_table__Cell: {
-            /** Depth */
-            depth: string;
-            /** Figure */
-            figure: string;
-            /**
-             * Standing
-             * @enum {string}
-             */
-            standing: "too little" | "right" | "too much";
-            /** Change */
-            change: string;
-        };
-        /**
-         * Cell
-         * @description The rig in one water, in words.
-         */
-        nine_knots__core__tell__plan__pack__Cell: {
-            /** Figure */
-            figure: string;
-            /**
-             * Standing
-             * @enum {string}
-             */
-            standing: "too little" | "right" | "too much";
-            /** Change */
-            change: string;
-        };
-        /**
-         * Water
-         * @description A step of a slider: what it is called, and its figure.
-         */
-        nine_knots__core__tell__plan__pack__Water: {
-            /** Words */
-            words: string;
-        };
-        /**
-         * Water
-         * @description The water in front of the angler.
-         */
-        nine_knots__core__trade__situation__Water: {
-            /**
-             * Kind
-             * @default run
-             * @enum {string}
-             */
-            kind: "pocket water" | "riffle" | "run" | "glide" | "pool" | "lake" | "estuary" | "flats" | "surf";
-            /**
-             * Depth M
-             * @default 0.5
-             */
-            depth_m: number;
-            /**
-             * Pace M S
-             * @description at the surface
-             * @default 0.8
-             */
-            pace_m_s: number;
-            /**
-             * Bed
-             * @default gravel
-             * @enum {string}
-             */
-            bed: "sand" | "gravel" | "cobble" | "boulder";
-            /**
-             * Clarity
-             * @default clear
-             * @enum {string}
-             */
-            clarity: "clear" | "tinged" | "coloured";
-            /**
-             * Snags
-             * @default open
-             * @enum {string}
-             */
-            snags: "open" | "some snags" | "heavy snags";
-            /**
-             * Temperature C
-             * @default 10
-             */
-            temperature_c: number;
-            /**
-             * @default {
-             *       "barbless": false,
-             *       "lead_banned": false,
-             *       "wire_required": false
-             *     }
-             */
-            rules: components["schemas"]["WaterRules"];
         };
         /**
          * Problem
@@ -17554,7 +17628,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["nine_knots__api__tackle__FlyForm"];
+                "application/json": components["schemas"]["FlyForm"];
             };
         };
         responses: {
@@ -17668,7 +17742,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["nine_knots__api__tackle__FlyForm"];
+                "application/json": components["schemas"]["FlyForm"];
             };
         };
         responses: {
@@ -18969,7 +19043,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Situation-Output"];
+                    "application/json": components["schemas"]["Situation"];
                 };
             };
             /** @description Not to be read as a request */
@@ -22755,7 +22829,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Design-Input"];
+                "application/json": components["schemas"]["Design"];
             };
         };
         responses: {
@@ -23595,7 +23669,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Design-Input"];
+                "application/json": components["schemas"]["Design"];
             };
         };
         responses: {
@@ -25031,7 +25105,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ToTie-Input"];
+                "application/json": components["schemas"]["ToTie"];
             };
         };
         responses: {
@@ -25145,7 +25219,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ToTie-Input"];
+                "application/json": components["schemas"]["ToTie"];
             };
         };
         responses: {
@@ -25498,7 +25572,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Design-Output"];
+                    "application/json": components["schemas"]["Design"];
                 };
             };
             /** @description Not to be read as a request */
@@ -25623,7 +25697,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Design-Output"];
+                    "application/json": components["schemas"]["Design"];
                 };
             };
             /** @description Not to be read as a request */
@@ -27215,7 +27289,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Design-Output"];
+                    "application/json": components["schemas"]["Design"];
                 };
             };
             /** @description Not to be read as a request */

@@ -42,7 +42,7 @@ export const router = createRouter({
       meta: { title: 'Shelf' },
     },
     {
-      path: '/days',
+      path: '/days/:part(plan|wallet|log)?',
       name: 'days',
       component: () => import('./days/DaysPlace.vue'),
       meta: { title: 'Days' },

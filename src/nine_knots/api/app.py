@@ -206,6 +206,31 @@ def _serve_interface(app: FastAPI, built: Path) -> None:
 
     for page_path in PAGES:
         app.add_api_route(f"/{page_path}", interface, include_in_schema=False)
+    if (built / "water").is_dir():
+        _serve_water(app, built / "water")
+
+
+def _serve_water(app: FastAPI, built: Path) -> None:
+    """The view at the water: its own page with a service worker that keeps it on the phone."""
+    assets = GZipMiddleware(_Assets(directory=built / "assets"), minimum_size=1000)
+    app.mount("/water/assets", assets, name="water-assets")
+    page = (built / "index.html").read_bytes()
+    worker = (built / "sw.js").read_bytes()
+    manifest = (built / "manifest.webmanifest").read_bytes()
+
+    async def at_the_water() -> Response:
+        return HTMLResponse(page, headers={"cache-control": "no-cache"})
+
+    @app.get("/water/sw.js", include_in_schema=False)
+    async def service_worker() -> Response:
+        return Response(worker, media_type="text/javascript", headers={"cache-control": "no-cache"})
+
+    @app.get("/water/manifest.webmanifest", include_in_schema=False)
+    async def web_manifest() -> Response:
+        return Response(manifest, media_type="application/manifest+json")
+
+    for path in ("/water/", "/water/index.html", "/water/{plan_id}"):
+        app.add_api_route(path, at_the_water, include_in_schema=False)
 
 
 class _Assets(StaticFiles):

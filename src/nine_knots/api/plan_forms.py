@@ -42,14 +42,14 @@ class StopForm(Form):
     fly: int | None = Field(default=None, ge=0, lt=MOST_FLIES)
 
 
-class OutfitForm(Form):
+class CarriedOutfit(Form):
     """A rod and a line of the angler's, by their names."""
 
     rod: str = Field(max_length=80, examples=["9 ft 5-weight"])
     line: str = Field(max_length=80, examples=["5-weight floating line"])
 
 
-class FlyForm(Form):
+class CarriedFly(Form):
     """A fly of the angler's by its name, and what is wanted of it."""
 
     fly: str = Field(max_length=80, examples=["Skarn sedge 14"])
@@ -71,8 +71,8 @@ class PlanForm(Form):
     fish: FishKind = "trout"
     mass: Typed = ""
     temper: Temper = "wary"
-    outfits: Several[OutfitForm] = Field(min_length=1, max_length=MOST_OUTFITS)
-    flies: Several[FlyForm] = Field(min_length=1, max_length=MOST_FLIES)
+    outfits: Several[CarriedOutfit] = Field(min_length=1, max_length=MOST_OUTFITS)
+    flies: Several[CarriedFly] = Field(min_length=1, max_length=MOST_FLIES)
     stops: Several[StopForm] = Field(min_length=1, max_length=MOST_STOPS)
     notes: str = Field(default="", max_length=2000)
     units: System = "imperial"
@@ -168,6 +168,22 @@ class StopTexts:
 
 
 @dataclass(frozen=True, slots=True)
+class OutfitTexts:
+    """A rod and a line by their names."""
+
+    rod: str
+    line: str
+
+
+@dataclass(frozen=True, slots=True)
+class FlyTexts:
+    """A fly by its name, and what is wanted of it."""
+
+    fly: str
+    wish: Wish
+
+
+@dataclass(frozen=True, slots=True)
 class PlanTexts:
     """A plan as it can be typed again."""
 
@@ -183,8 +199,8 @@ class PlanTexts:
     fish: FishKind
     mass: str
     temper: Temper
-    outfits: tuple[tuple[str, str], ...]
-    flies: tuple[tuple[str, Wish], ...]
+    outfits: tuple[OutfitTexts, ...]
+    flies: tuple[FlyTexts, ...]
     stops: tuple[StopTexts, ...]
     notes: str
 
@@ -204,8 +220,8 @@ def plan_texts(plan: DayPlan, units: Units) -> PlanTexts:
         fish=plan.quarry.kind,
         mass=units.fish_mass(plan.quarry.mass_kg).text,
         temper=plan.quarry.temper,
-        outfits=tuple((one.rod.title, one.line.title) for one in plan.outfits),
-        flies=tuple((one.fly.title, one.wish) for one in plan.flies),
+        outfits=tuple(OutfitTexts(one.rod.title, one.line.title) for one in plan.outfits),
+        flies=tuple(FlyTexts(one.fly.title, one.wish) for one in plan.flies),
         stops=tuple(
             StopTexts(one.stretch_id, clock(one.begins_min), clock(one.ends_min), one.fly)
             for one in plan.stops

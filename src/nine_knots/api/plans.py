@@ -219,7 +219,7 @@ def _fields(cursor: DictCursor, me: str, plan_id: str) -> dict[str, Any]:
         "place": place,
         "own": tuple(one for one in saved if one is not None and one.situation.wish in wishes),
         "wallet": tuple(
-            Tied(rig_id, rig.design)
+            Tied(rig_id, rig.design, rig.lies)
             for rig_id, rig in list_wallet(cursor, me)
             if rig.state != "worn"
         ),

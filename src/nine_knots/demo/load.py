@@ -4,6 +4,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
 from nine_knots.demo.acts import demo_acts
+from nine_knots.demo.days import PLAN_ID, demo_plan, demo_wallet
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.lower_rigs import demo_lower_rigs
 from nine_knots.demo.places import demo_places
@@ -16,7 +17,9 @@ from nine_knots.store.leaders import create_leader
 from nine_knots.store.ledger import note_act, put_stock
 from nine_knots.store.lower_rigs import put_lower_rig
 from nine_knots.store.places import add_place
+from nine_knots.store.plans import lay_plan
 from nine_knots.store.tackle import add_tackle
+from nine_knots.store.wallet import put_rigs
 
 
 def load_demo(database: Database) -> bool:
@@ -44,8 +47,9 @@ def add_demo(cursor: DictCursor) -> str:
         create_leader(cursor, angler_id, design)
     for rig in demo_lower_rigs(stock):
         put_lower_rig(cursor, angler_id, rig)
-    for place in demo_places():
-        add_place(cursor, angler_id, place)
+    waters = {place.title: add_place(cursor, angler_id, place) for place in demo_places()}
+    lay_plan(cursor, angler_id, demo_plan(waters["The Skarn"]), PLAN_ID)
+    put_rigs(cursor, angler_id, demo_wallet(stock))
     for act in demo_acts(stock):
         note_act(cursor, angler_id, act)
     return angler_id

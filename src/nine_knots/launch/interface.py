@@ -6,7 +6,17 @@ from pathlib import Path
 
 from nine_knots.core.base.errors import NineKnotsError
 
-SOURCES = ("src", "public", "index.html", "package-lock.json", "vite.config.ts", "tsconfig.json")
+SOURCES = (
+    "src",
+    "public",
+    "water",
+    "generated",
+    "index.html",
+    "package-lock.json",
+    "vite.config.ts",
+    "vite.water.config.ts",
+    "tsconfig.json",
+)
 
 
 class BuildFailed(NineKnotsError):

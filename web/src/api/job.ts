@@ -13,6 +13,10 @@ type JobPath =
   | '/api/tying/cards'
   | '/api/matters'
   | '/api/find'
+  | '/api/plans/work'
+  | '/api/plans/pack'
+/** Those that have a worker of their own, behind all others. */
+const BEHIND: JobPath[] = ['/api/find', '/api/plans/work', '/api/plans/pack']
 type Call<P extends JobPath> = paths[P]['post']
 type Asked<P extends JobPath> = NonNullable<Call<P>['requestBody']>['content']['application/json']
 type Told<P extends JobPath> = Call<P>['responses'][200]['content'] extends {
@@ -47,7 +51,7 @@ export async function job<P extends JobPath>(
 ): Promise<Told<P>> {
   const work = () => askFor(path, body, waiting)
   if (!navigator.locks) return work()
-  const turn = path === '/api/find' ? 'nine-knots.search' : 'nine-knots.job'
+  const turn = BEHIND.includes(path) ? 'nine-knots.search' : 'nine-knots.job'
   return navigator.locks.request(turn, { signal: waiting.signal }, work)
 }
 

@@ -1,135 +1,20 @@
 <script setup lang="ts">
-import { useStorage } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
-import { attempt } from '@/shell/attempt'
-import { usePlaceActs, usePlaces } from './usePlaces'
-import WaterPart from './WaterPart.vue'
+import { defineAsyncComponent } from 'vue'
+import PlaceParts from '@/widgets/PlaceParts.vue'
+import WatersPart from './WatersPart.vue'
 
-/** Waters with their stretches, as they usually are and at today's level. */
-const { data: places, isSuccess } = usePlaces()
-const chosen = useStorage('nine-knots.water', '')
-const name = ref('')
-const KINDS = ['river', 'lake', 'sea'] as const
-const kind = ref<(typeof KINDS)[number]>('river')
-const acts = usePlaceActs(() => chosen.value)
-const here = computed(() => places.value?.some((one) => one.place_id === chosen.value))
-
-watch(
-  places,
-  (now) => {
-    if (now && !here.value) chosen.value = now[0]?.place_id ?? ''
+/** The angler's waters, the day that is planned, what lies ready, what happened. */
+const PARTS = [
+  { key: '', words: 'Waters', shows: WatersPart },
+  { key: 'plan', words: 'Plan', shows: defineAsyncComponent(() => import('./plan/PlanPart.vue')) },
+  {
+    key: 'wallet',
+    words: 'Wallet',
+    shows: defineAsyncComponent(() => import('./wallet/WalletPart.vue')),
   },
-  { immediate: true },
-)
-
-const add = () =>
-  attempt(async () => {
-    const made = await acts.add({
-      title: name.value.trim(),
-      kind: kind.value,
-      rules: NO_RULES,
-      latitude: '',
-      longitude: '',
-      notes: '',
-    })
-    chosen.value = made.place_id
-    name.value = ''
-  })
-const NO_RULES = {
-  most_flies: null,
-  barbless: false,
-  lead_banned: false,
-  wire_required: false,
-  least_apart_m: null,
-}
+]
 </script>
 
 <template>
-  <div class="place">
-    <h1>Days</h1>
-    <p class="quiet days__words">
-      Your waters, stretch by stretch. Note what a stretch is like at a level, and at any other
-      level its depth and pace follow, with how sure they are; put it on the bench, and leaders are
-      judged for it as it is today.
-    </p>
-    <div class="days">
-      <nav aria-label="Waters">
-        <ul>
-          <li v-for="one in places" :key="one.place_id">
-            <label :class="{ here: one.place_id === chosen }">
-              <input v-model="chosen" type="radio" name="water" :value="one.place_id" />
-              <b>{{ one.title }}</b>
-              <span class="quiet">{{ one.words }}</span>
-            </label>
-          </li>
-        </ul>
-        <p v-if="isSuccess && !places?.length" class="quiet">No water yet: add yours.</p>
-        <form class="add" @submit.prevent="add">
-          <input
-            v-model="name"
-            class="pick"
-            aria-label="Name of another water"
-            placeholder="another water"
-            maxlength="60"
-          />
-          <select v-model="kind" class="pick" aria-label="What it is">
-            <option v-for="one in KINDS" :key="one" :value="one">{{ one }}</option>
-          </select>
-          <button class="do" type="submit" :disabled="!name.trim()">Add it</button>
-        </form>
-      </nav>
-      <WaterPart v-if="here" :key="chosen" :place-id="chosen" @gone="chosen = ''" />
-    </div>
-  </div>
+  <PlaceParts title="Days" base="/days" label="What of the days" :parts="PARTS" />
 </template>
-
-<style scoped>
-.days__words {
-  max-width: 76ch;
-  margin: 6px 0 16px;
-}
-
-.days {
-  display: grid;
-  grid-template-columns: minmax(190px, 1fr) 4fr;
-  gap: 34px;
-}
-
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
-nav label {
-  display: grid;
-  padding: 7px 0 7px 10px;
-  border-left: 3px solid var(--hair);
-  cursor: pointer;
-}
-
-nav label.here {
-  border-left-color: var(--act);
-}
-
-nav label:focus-within {
-  outline: 3px solid var(--act);
-}
-
-nav input[type='radio'] {
-  position: absolute;
-  opacity: 0;
-}
-
-.add {
-  display: grid;
-  gap: 6px;
-  margin-top: 14px;
-}
-
-@media (max-width: 820px) {
-  .days {
-    grid-template-columns: 1fr;
-  }
-}
-</style>

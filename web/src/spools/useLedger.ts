@@ -6,7 +6,7 @@ import { attempt } from '@/shell/attempt'
 import { notify } from '@/shell/notify'
 
 export type Wanted = Schemas['TiedMany'][]
-const MOVED = ['stock', 'ledger', 'shopping', 'spool-use', 'put-away']
+const MOVED = ['stock', 'ledger', 'shopping', 'spool-use', 'put-away', 'wallet']
 
 /** Taking off the spools what was tied, renewed or lost: told, and undone where it was told. */
 export function useLedger() {

@@ -62,7 +62,8 @@ async function keep() {
 }
 
 const takeOff = async (design: Design) => {
-  if (takes.value) await ledger.tied([{ design, count: 1 }])
+  if (!takes.value) return
+  await ledger.tied([{ design, count: 1, came_out: tied.value }])
 }
 
 /** It was tied all the same. */

@@ -7,7 +7,7 @@ from types import MappingProxyType
 
 from nine_knots.core.trade.event import Event
 from nine_knots.core.trade.happenings import HAPPENINGS
-from nine_knots.core.trade.happenings.happening import WEARS, Effect, Ends
+from nine_knots.core.trade.happenings.happening import WEARS, Ends, RigEffect
 from nine_knots.core.trade.leader.pieces import Wear
 
 
@@ -70,7 +70,7 @@ def day_now(events: Iterable[Event], stretch: str, rig: str, fly: str) -> DayNow
     return DayNow(stretch, rig, fly, setting_m, level_m, MappingProxyType(rigs), standing)
 
 
-def _after(rig: RigNow, effect: Effect) -> RigNow:
+def _after(rig: RigNow, effect: RigEffect) -> RigNow:
     if effect.renews:
         return RigNow(fish=rig.fish, renewed=rig.renewed + 1)
     worse = max(rig.wear, effect.wear, key=WEARS.index)

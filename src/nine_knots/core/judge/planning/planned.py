@@ -44,10 +44,11 @@ Cast = tuple[Stroke, Angler, Gust]
 
 @dataclass(frozen=True, slots=True)
 class Tied:
-    """A leader that lies ready in the wallet."""
+    """A leader that lies ready in the wallet, and where."""
 
     tied_id: str
     design: Design
+    lies: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,6 +61,7 @@ class Candidate:
     origin: Origin
     tied_id: str | None = None
     buys: tuple[str, ...] = ()
+    lies: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -171,7 +173,7 @@ def _candidates(
     """All that is tried, each leader once, what is tied first."""
     built = [(one, one.design) for one in found if one.design is not None]
     wishes = dict.fromkeys(design.situation.wish for _, design in built)
-    rows = [_of_design(one.design, "wallet", one.tied_id) for one in wallet]
+    rows = [_of_design(one.design, "wallet", one.tied_id, one.lies) for one in wallet]
     rows += [_of_design(one, "shelf") for one in own if one.situation.wish in wishes][:MOST_OWN]
     rows += [
         Candidate(
@@ -190,8 +192,11 @@ def _candidates(
     return tuple(once.values())
 
 
-def _of_design(design: Design, origin: Origin, tied_id: str | None = None) -> Candidate:
-    return Candidate(design.title, design.leader, design.situation.wish, origin, tied_id)
+def _of_design(
+    design: Design, origin: Origin, tied_id: str | None = None, lies: str = ""
+) -> Candidate:
+    wish = design.situation.wish
+    return Candidate(design.title, design.leader, wish, origin, tied_id, lies=lies)
 
 
 def _joined(rows: list[Candidate], kept: list[tuple[LowerRig, Wish]]) -> Iterator[Candidate]:

@@ -1,8 +1,8 @@
 """A day packed for the water: every figure and sentence that may be asked for there, worked out."""
 
 from collections.abc import Mapping
-from dataclasses import asdict, dataclass
-from typing import Any, Literal
+from dataclasses import dataclass
+from typing import Literal
 
 from nine_knots.core.base.measure import Standing
 from nine_knots.core.base.patience import tell
@@ -17,11 +17,13 @@ from nine_knots.core.models.cast.mono import mass_ratio
 from nine_knots.core.tell.outline import OutlinePart, outline
 from nine_knots.core.tell.places import deep_words, fast_words, level_text
 from nine_knots.core.tell.plan.reading import Light, PlanReading, plan_reading
+from nine_knots.core.tell.plan.reminders import REMINDERS, Reminder
 from nine_knots.core.tell.plan.rig_states import WornStates, rig_states
 from nine_knots.core.tell.plan.sees import See, sees_of
 from nine_knots.core.tell.rig import Hung, hung_on
 from nine_knots.core.tell.tying.steps import hang_steps
 from nine_knots.core.trade.happenings import HAPPENINGS
+from nine_knots.core.trade.happenings.happening import Happening
 from nine_knots.core.trade.knots.table import KnotKey
 from nine_knots.core.trade.places import Place, Stretch
 from nine_knots.core.trade.plan import DayPlan
@@ -29,10 +31,12 @@ from nine_knots.core.trade.tackle import FISH
 
 LEVEL_STEPS = range(-4, 5)
 LEVEL_STEP_M = 0.05
+SETTINGS = (0.6, 0.7, 0.8, 0.9, 1.0, 1.1, 1.2, 1.35, 1.5)
+MASSES = (0.3, 0.5, 0.75, 1.0, 1.5, 2.2, 3.3, 5.0)
 
 
 @dataclass(frozen=True, slots=True)
-class Cell:
+class WaterCell:
     """The rig in one water, in words."""
 
     figure: str
@@ -41,21 +45,46 @@ class Cell:
 
 
 @dataclass(frozen=True, slots=True)
-class Water:
+class SliderStep:
     """A step of a slider: what it is called, and its figure."""
 
     words: str
 
 
 @dataclass(frozen=True, slots=True)
-class AtLevel:
+class LevelStep:
     """A level of the gauge, and which steps of the sliders are nearest to it; depth and pace."""
 
     level: str
+    level_m: float
     words: str
     deeper: int
     faster: int
     planned: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Named:
+    """Something to choose: its key, and what it is called."""
+
+    key: str
+    title: str
+
+
+@dataclass(frozen=True, slots=True)
+class MassStep:
+    """How heavy a fish was, about: in words, and in kg."""
+
+    words: str
+    kg: float
+
+
+@dataclass(frozen=True, slots=True)
+class SettingStep:
+    """A place of the indicator above the point fly: in words, and in m."""
+
+    words: str
+    m: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,11 +104,12 @@ class PackedStop:
     change: str
     words: str
     setting: tuple[str, ...]
-    deeper: tuple[Water, ...]
-    faster: tuple[Water, ...]
-    cells: tuple[tuple[Cell, ...], ...]
+    settings: tuple[SettingStep, ...]
+    deeper: tuple[SliderStep, ...]
+    faster: tuple[SliderStep, ...]
+    cells: tuple[tuple[WaterCell, ...], ...]
     planned: tuple[int, int]
-    levels: tuple[AtLevel, ...]
+    levels: tuple[LevelStep, ...]
     sees: tuple[See, ...]
     flies: tuple[str, ...]
     cautions: tuple[str, ...]
@@ -94,6 +124,7 @@ class PackedRig:
     title: str
     facts: str
     ready: bool
+    lies: str
     outline: tuple[OutlinePart, ...]
     hung: tuple[Hung, ...]
     flies: tuple[str, ...]
@@ -117,8 +148,10 @@ class DayPack:
     stops: tuple[PackedStop, ...]
     rigs: tuple[PackedRig, ...]
     flies: tuple[str, ...]
-    happenings: tuple[dict[str, Any], ...]
-    fish: tuple[tuple[str, str], ...]
+    happenings: tuple[Happening, ...]
+    fish: tuple[Named, ...]
+    masses: tuple[MassStep, ...]
+    reminders: tuple[Reminder, ...]
     units: str
 
 
@@ -156,8 +189,10 @@ def day_pack(
         stops=tuple(stops),
         rigs=rigs,
         flies=tuple(dict.fromkeys(flies)),
-        happenings=tuple(asdict(one) for one in HAPPENINGS.values()),
-        fish=tuple((fish.key, fish.title) for fish in FISH.values() if fish.key != "other"),
+        happenings=tuple(HAPPENINGS.values()),
+        fish=_fish(plan),
+        masses=_masses(plan, angler.units),
+        reminders=REMINDERS,
         units=angler.system,
     )
 
@@ -176,6 +211,7 @@ def _rigs(found: Planned, angler: Angler) -> tuple[PackedRig, ...]:
             title=stop.candidate.title,
             facts=_facts(stop, angler.units),
             ready=stop.candidate.tied_id is not None,
+            lies=stop.candidate.lies,
             outline=outline(leader),
             hung=hung_on(leader),
             flies=tuple(fly.title for _, fly in leader.flies_above),
@@ -237,10 +273,13 @@ def _stop(
         change=read.change,
         words=read.words,
         setting=setting,
-        deeper=tuple(Water(deep_words(row[0].depth_m, units)) for row in rows),
-        faster=tuple(Water(fast_words(one.pace_m_s, units)) for one in (rows[0] if rows else ())),
+        settings=_settings(stop, units),
+        deeper=tuple(SliderStep(deep_words(row[0].depth_m, units)) for row in rows),
+        faster=tuple(
+            SliderStep(fast_words(one.pace_m_s, units)) for one in (rows[0] if rows else ())
+        ),
         cells=tuple(
-            tuple(Cell(one.figure, one.standing, one.change) for one in row) for row in rows
+            tuple(WaterCell(one.figure, one.standing, one.change) for one in row) for row in rows
         ),
         planned=planned,
         levels=_levels(plan, stretch, rows, units),
@@ -249,6 +288,28 @@ def _stop(
         cautions=read.cautions,
         rules=read.rules,
     )
+
+
+def _settings(stop: PlannedStop, units: Units) -> tuple[SettingStep, ...]:
+    """Places for the indicator about where the plan has it."""
+    indicator = stop.fit.design.leader.indicator if stop.fit is not None else None
+    if indicator is None:
+        return ()
+    steps = (units.snap_length(share * indicator.above_end_m) for share in SETTINGS)
+    return tuple(SettingStep(units.length(m).text, m) for m in dict.fromkeys(steps))
+
+
+def _fish(plan: DayPlan) -> tuple[Named, ...]:
+    """Kinds of fish, the one that is meant first."""
+    kinds = sorted(FISH.values(), key=lambda fish: fish.key != plan.quarry.kind)
+    return tuple(Named(fish.key, fish.title) for fish in kinds if fish.key != "other")
+
+
+def _masses(plan: DayPlan, units: Units) -> tuple[MassStep, ...]:
+    """Weights about the fish that is meant, each a half more than the one before."""
+    usual_kg = plan.quarry.fish.usual_kg
+    rows = {units.fish_mass(kg).text: kg for kg in (share * usual_kg for share in MASSES)}
+    return tuple(MassStep(words, kg) for words, kg in rows.items())
 
 
 def _middle(steps: int) -> int:
@@ -271,7 +332,7 @@ def _wind(before: Beforehand, units: Units) -> str:
 
 def _levels(
     plan: DayPlan, stretch: Stretch, rows: tuple[tuple[Afield, ...], ...], units: Units
-) -> tuple[AtLevel, ...]:
+) -> tuple[LevelStep, ...]:
     """Levels about that of the plan, with the nearest step of each slider."""
     if plan.level_m is None or not rows:
         return ()
@@ -284,8 +345,9 @@ def _levels(
         depths = [row[0].depth_m for row in rows]
         paces = [one.pace_m_s for one in rows[0]]
         found.append(
-            AtLevel(
+            LevelStep(
                 level=level_text(level_m, units),
+                level_m=round(level_m, 4),
                 words=f"{deep_words(at.depth_m, units)}; {fast_words(at.pace_m_s, units)}",
                 deeper=_nearest(depths, at.depth_m),
                 faster=_nearest(paces, at.pace_m_s),

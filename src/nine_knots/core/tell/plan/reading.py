@@ -58,7 +58,7 @@ class StopReading:
 
 
 @dataclass(frozen=True, slots=True)
-class ToTie:
+class TieTonight:
     """Something to tie the night before, for which stretches, how long it takes; or where it lies
     ready. ``design`` is the leader that it is part of, ``whole`` whether it is all of it."""
 
@@ -67,6 +67,7 @@ class ToTie:
     for_stretches: str
     time: str
     ready: bool
+    lies: str
     whole: bool
     design: Design
 
@@ -81,7 +82,7 @@ class PlanReading:
     place: str
     stops: tuple[StopReading, ...]
     words: str
-    tie: tuple[ToTie, ...]
+    tie: tuple[TieTonight, ...]
     time: str
     pack: tuple[PackLine, ...]
     cautions: tuple[str, ...]
@@ -198,7 +199,7 @@ def _facts(design: Design, units: Units) -> str:
     return f"{said}; below it {lower_words(design.leader, units)}."
 
 
-Row = tuple[ToTie, float, tuple[int, int]]
+Row = tuple[TieTonight, float, tuple[int, int]]
 
 
 def _to_tie(
@@ -224,24 +225,26 @@ def _to_tie(
         design = Design(title=stop.candidate.title[:80], situation=stop.choice.day, leader=leader)
         if whole:
             time = tying_time(leader, own_s)
-            said = ToTie(
+            said = TieTonight(
                 title=stop.candidate.title,
                 facts=_facts(design, units),
                 for_stretches="",
                 time=_minutes(time.seconds),
                 ready=stop.candidate.tied_id is not None,
+                lies=stop.candidate.lies,
                 whole=True,
                 design=design,
             )
         else:
             time = tying_time(lower_of(leader), own_s)
-            said = ToTie(
+            said = TieTonight(
                 title=f"Lower rig: {lower_words(leader, units)}",
                 facts=f"To hang from the {leader.joints[parting_joint(leader) or 0].kind} of "
                 f"{stop.candidate.title}.",
                 for_stretches="",
                 time=_minutes(time.seconds),
                 ready=False,
+                lies="",
                 whole=False,
                 design=design,
             )
@@ -252,13 +255,14 @@ def _to_tie(
     ]
 
 
-def _for(row: ToTie, stretches: list[str]) -> ToTie:
-    return ToTie(
+def _for(row: TieTonight, stretches: list[str]) -> TieTonight:
+    return TieTonight(
         title=row.title,
         facts=row.facts,
         for_stretches=f"For {listed(stretches)}",
         time=row.time,
         ready=row.ready,
+        lies=row.lies,
         whole=row.whole,
         design=row.design,
     )

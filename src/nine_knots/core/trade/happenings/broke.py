@@ -1,8 +1,8 @@
 """Something broke: at the fly, in the tippet, at the knot or ring above it, or higher."""
 
-from nine_knots.core.trade.happenings.happening import Effect, Happening
+from nine_knots.core.trade.happenings.happening import Happening, RigEffect
 
-AT_THE_FLY = Effect(cuts=1, wear="fished")
+AT_THE_FLY = RigEffect(cuts=1, wear="fished")
 BROKE = Happening(
     key="broke",
     place=30,
@@ -12,10 +12,10 @@ BROKE = Happening(
     effect=AT_THE_FLY,
     by_place=(
         ("at the fly", AT_THE_FLY),
-        ("in the tippet", Effect(ends="tippet")),
-        ("at the tippet's knot", Effect(ends="tippet")),
-        ("at the ring or swivel", Effect(ends="lower")),
-        ("at a dropper", Effect(wear="fished")),
-        ("higher up", Effect(ends="rig")),
+        ("in the tippet", RigEffect(ends="tippet")),
+        ("at the tippet's knot", RigEffect(ends="tippet")),
+        ("at the ring or swivel", RigEffect(ends="lower")),
+        ("at a dropper", RigEffect(wear="fished")),
+        ("higher up", RigEffect(ends="rig")),
     ),
 )

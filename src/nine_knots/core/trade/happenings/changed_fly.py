@@ -1,6 +1,6 @@
 """Another fly was tied on: its knot is cut off, and the tippet is so much shorter."""
 
-from nine_knots.core.trade.happenings.happening import Effect, Happening
+from nine_knots.core.trade.happenings.happening import Happening, RigEffect
 
 CHANGED_FLY = Happening(
     key="changed-fly",
@@ -8,5 +8,5 @@ CHANGED_FLY = Happening(
     title="Changed fly",
     said="another fly",
     details=("fly",),
-    effect=Effect(cuts=1),
+    effect=RigEffect(cuts=1),
 )

@@ -1,6 +1,6 @@
 """Another rig was put on the line."""
 
-from nine_knots.core.trade.happenings.happening import Effect, Happening
+from nine_knots.core.trade.happenings.happening import Happening, RigEffect
 
 CHANGED_RIG = Happening(
     key="changed-rig",
@@ -8,5 +8,5 @@ CHANGED_RIG = Happening(
     title="Changed rig",
     said="another rig",
     details=("rig",),
-    effect=Effect(takes_up=True),
+    effect=RigEffect(takes_up=True),
 )

@@ -1,6 +1,6 @@
 """A fish was landed."""
 
-from nine_knots.core.trade.happenings.happening import Effect, Happening
+from nine_knots.core.trade.happenings.happening import Happening, RigEffect
 
 FISH = Happening(
     key="fish",
@@ -8,5 +8,5 @@ FISH = Happening(
     title="Fish",
     said="a fish",
     details=("fish", "mass", "fly", "words", "photo"),
-    effect=Effect(wear="fished", fish=1),
+    effect=RigEffect(wear="fished", fish=1),
 )

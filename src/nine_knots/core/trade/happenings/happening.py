@@ -30,7 +30,7 @@ WEARS: tuple[Wear, ...] = ("new", "fished", "nicked", "wind knot")
 
 
 @dataclass(frozen=True, slots=True)
-class Effect:
+class RigEffect:
     """What a happening does to the rig on the line.
 
     ``cuts`` is how often the fly's knot is cut off and tied anew, ``wear`` how worn the tippet then
@@ -55,9 +55,9 @@ class Happening:
     title: str
     said: str
     details: tuple[DetailKey, ...] = ()
-    effect: Effect = Effect()
-    by_place: tuple[tuple[str, Effect], ...] = ()
+    effect: RigEffect = RigEffect()
+    by_place: tuple[tuple[str, RigEffect], ...] = ()
 
-    def effect_of(self, place: str | None) -> Effect:
+    def effect_of(self, place: str | None) -> RigEffect:
         """The effect where it happened at a place that was told."""
         return dict(self.by_place).get(place or "", self.effect)

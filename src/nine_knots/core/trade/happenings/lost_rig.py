@@ -1,6 +1,6 @@
 """The whole rig was lost."""
 
-from nine_knots.core.trade.happenings.happening import Effect, Happening
+from nine_knots.core.trade.happenings.happening import Happening, RigEffect
 
 LOST_RIG = Happening(
     key="lost-rig",
@@ -8,5 +8,5 @@ LOST_RIG = Happening(
     title="Lost the rig",
     said="the rig lost",
     details=("words",),
-    effect=Effect(ends="rig"),
+    effect=RigEffect(ends="rig"),
 )

@@ -1,11 +1,11 @@
 """It hung on the bed or in a tree and came free: the tippet may be rubbed."""
 
-from nine_knots.core.trade.happenings.happening import Effect, Happening
+from nine_knots.core.trade.happenings.happening import Happening, RigEffect
 
 SNAGGED = Happening(
     key="snagged",
     place=80,
     title="Snagged",
     said="hung up and came free",
-    effect=Effect(wear="nicked"),
+    effect=RigEffect(wear="nicked"),
 )

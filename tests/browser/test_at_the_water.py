@@ -1,0 +1,171 @@
+"""A day at the water: planned and packed at the table, fished without a signal, home again."""
+
+import re
+
+import httpx
+import pytest
+from playwright.sync_api import Page, expect
+
+from nine_knots.demo.days import PLAN_ID
+from tests.browser.test_access import serious
+
+WORKER_READY = "navigator.serviceWorker.ready.then((found) => !!found.active)"
+HAPPENED = 30
+
+
+@pytest.fixture(scope="module")
+def packed(program):
+    """The demo's day, packed for the phone."""
+    body = {"plan_id": PLAN_ID}
+    answer = httpx.post(f"{program.url}/api/plans/pack", json=body, timeout=120.0)
+    return answer.raise_for_status().json()
+
+
+@pytest.fixture
+def phone(open_page, packed) -> Page:
+    page = open_page(f"/water/{PLAN_ID}")
+    page.set_viewport_size({"width": 390, "height": 844})
+    expect(page.get_by_role("heading", name="Skarn evening sedge")).to_be_visible()
+    return page
+
+
+def tap(page: Page, name: str) -> None:
+    page.get_by_role("button", name=name, exact=True).click()
+
+
+def log_of(program) -> list[dict]:
+    return httpx.get(f"{program.url}/api/happened", params={"plan_id": PLAN_ID}).json()
+
+
+def test_a_day_is_planned_worked_out_and_packed_at_the_table(page):
+    page.goto("/days/plan")
+    form = page.get_by_role("form", name="The day to plan")
+    page.get_by_text("Plan another day").click()
+    form.get_by_label("What you call it").fill("An hour at the bridge")
+    form.get_by_role("button", name="the first stretch").click()
+    form.get_by_label("Stretch 1 till").fill("8:00")
+    page.get_by_role("button", name="Work it out").click()
+    expect(page.get_by_role("alert")).to_contain_text("a stretch is left later than it is come to")
+    form.get_by_label("Stretch 1 till").fill("10:00")
+    page.get_by_role("button", name="Work it out").click()
+    result = page.get_by_role("region", name="What the plan came to")
+    expect(result.get_by_role("status").first).to_contain_text("tried on one", timeout=60_000)
+    expect(result).to_contain_text("Begin with")
+    expect(page.get_by_text("An hour at the bridge, 2")).to_be_visible()  # folded away
+    page.reload()
+    expect(result).to_contain_text("Begin with")
+    page.get_by_role("button", name="Pack it for the water").click()
+    expect(page.get_by_role("link", name="At the water")).to_be_visible(timeout=60_000)
+    with page.expect_download() as download:
+        page.get_by_role("link", name="For the calendar").click()
+    assert download.value.suggested_filename == "an-hour-at-the-bridge.ics"
+    page.get_by_role("button", name="Change it").click()
+    page.get_by_role("button", name="forget this plan").click()
+    expect(page.get_by_text("An hour at the bridge")).to_have_count(0)
+
+
+def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, context, program):
+    assert phone.evaluate(WORKER_READY)
+    phone.reload()  # now the worker serves it
+    expect(phone.get_by_text("all at the bench")).to_be_visible()
+    before = len(log_of(program))
+    context.set_offline(True)
+    try:
+        phone.reload()
+        expect(phone.get_by_role("heading", name="Skarn evening sedge")).to_be_visible()
+        tap(phone, "Happened")
+        for _ in range(HAPPENED - 4):
+            tap(phone, "Take missed")
+            tap(phone, "That is all")
+        tap(phone, "Fish")
+        phone.get_by_label("Which fish").select_option(label="grayling")
+        tap(phone, "Tell this")
+        tap(phone, "Wind knot")
+        tap(phone, "Here")
+        expect(phone.get_by_role("alert")).to_contain_text("A wind knot halves what it holds")
+        expect(phone.get_by_text("kept here")).to_be_visible()
+        # the page dies and comes back with all of it
+        phone.reload()
+        expect(phone.get_by_role("alert")).to_contain_text("A wind knot halves what it holds")
+        phone.close()
+        phone = open_page(f"/water/{PLAN_ID}")
+        tap(phone, "Happened")
+        expect(phone.get_by_text("Fish: grayling").first).to_be_visible()
+        tap(phone, "New tippet")
+        tap(phone, "Undo")
+        tap(phone, "New tippet")
+        tap(phone, "Here")
+        expect(phone.get_by_role("alert")).to_have_count(0)
+    finally:
+        context.set_offline(False)
+    expect(phone.get_by_text("all at the bench")).to_be_visible(timeout=20_000)
+    kept = log_of(program)
+    # the fish told twice and taken back once, the undone tippet: two more and two that take back
+    assert len(kept) - before == HAPPENED + 3
+    # another phone had a fish meanwhile, and this one sends all it has again
+    other = {"event_id": "f" * 32, "plan_id": PLAN_ID, "at": kept[-1]["at"] + 1, "kind": "fish"}
+    httpx.post(f"{program.url}/api/happened", json={"events": [other, *kept]}).raise_for_status()
+    phone.reload()
+    tap(phone, "Happened")
+    expect(phone.get_by_role("listitem").first).to_contain_text("Fish")
+    assert len(log_of(program)) == len(kept) + 1
+
+
+def test_the_water_is_otherwise_and_the_tables_say_what_to_do(phone):
+    phone.get_by_label("Where you are").select_option(label="The alder pool, head")
+    expect(phone.get_by_text("Planned here: Tight line for the pockets.")).to_be_visible()
+    tap(phone, "It is on now")
+    expect(phone.get_by_role("heading", name="Tight line for the pockets")).to_be_visible()
+    table = phone.get_by_role("region", name="If the water is otherwise")
+    planned = table.get_by_role("status").inner_text()
+    assert "right" in planned
+    gauge = table.get_by_label("The gauge reads")
+    last = gauge.get_by_role("option").count() - 1
+    gauge.select_option(index=last)
+    expect(table).to_contain_text(re.compile("waist-deep|chest-deep"))
+    deep = table.get_by_label("Deep")
+    deep.focus()
+    for _ in range(5):
+        phone.keyboard.press("ArrowLeft")
+    expect(table.get_by_role("status")).to_contain_text(re.compile("right|too"))
+    tap(phone, "It does not touch")
+    expect(phone.get_by_text("Next:")).to_be_visible()
+
+
+def test_what_cannot_be_kept_is_said_at_once(open_page, packed):
+    page = open_page("/water/")
+    page.add_init_script(
+        "IDBFactory.prototype.open = () => { throw new DOMException('full', 'QuotaExceededError') }"
+    )
+    page.goto(f"/water/{PLAN_ID}")
+    expect(page.get_by_role("alert")).to_contain_text("keeps nothing here")
+    tap(page, "Happened")
+    tap(page, "Snagged")
+    expect(page.get_by_role("alert")).to_contain_text("was not kept")
+
+
+@pytest.mark.parametrize("look", ["Sun", "Night"])
+def test_every_view_at_the_water_is_accessible_and_fits_a_thumb(phone, look):
+    if look == "Night":
+        tap(phone, "Night")
+    for part in ("Here", "Happened", "Wallet"):
+        tap(phone, part)
+        assert serious(phone) == []
+        for width, height in ((360, 740), (430, 930), (844, 390)):
+            phone.set_viewport_size({"width": width, "height": height})
+            assert phone.evaluate("document.documentElement.scrollWidth") <= width
+            small = phone.evaluate(
+                "[...document.querySelectorAll('button, select, input[type=range]')]"
+                ".filter((one) => one.getBoundingClientRect().height < 56)"
+                ".map((one) => one.outerHTML)"
+            )
+            assert small == []
+            fine = phone.evaluate(
+                "[...document.querySelectorAll('p, b, button, span, dt, dd, h1, h2, option')]"
+                ".filter((one) => parseFloat(getComputedStyle(one).fontSize) < 16).length"
+            )
+            assert fine == 0
+    tap(phone, "Happened")
+    tap(phone, "Broke")
+    assert serious(phone) == []
+    tap(phone, "Undo")

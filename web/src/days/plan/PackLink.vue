@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import JobAnswer from '@/widgets/JobAnswer.vue'
+import { useDayJob } from './useDayJob'
+import { usePlanActs } from './usePlans'
+
+/** The way to the water: packed for the phone, printed, in the calendar. */
+const props = defineProps<{ planId: string; packedAt: string }>()
+const packing = useDayJob('/api/plans/pack')
+const acts = usePlanActs()
+const packed = computed(() =>
+  props.packedAt
+    ? new Date(props.packedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })
+    : '',
+)
+
+async function pack() {
+  if (await packing.work(props.planId)) await acts.anew()
+}
+</script>
+
+<template>
+  <div class="link-row">
+    <p class="row">
+      <button class="do do--main" type="button" :disabled="packing.busy.value" @click="pack">
+        {{ packed ? 'Pack it anew' : 'Pack it for the water' }}
+      </button>
+      <RouterLink v-if="packed" class="do" :to="`/water/${planId}`">At the water</RouterLink>
+      <a class="do" :href="`/api/plans/${planId}/calendar.ics`" download>For the calendar</a>
+      <span v-if="packed" class="quiet">packed {{ packed }}</span>
+      <span v-else class="quiet">
+        worked out beforehand for deeper and faster water, wind and the other flies, so that it
+        needs no signal
+      </span>
+    </p>
+    <JobAnswer
+      :share="packing.share.value"
+      words="Fishing every stretch deeper, faster and in more wind …"
+      :stopped="packing.stopped.value"
+      :refused="packing.refused.value"
+      @stop="packing.stop"
+      @again="pack"
+    />
+  </div>
+</template>
+
+<style scoped>
+@media print {
+  .link-row {
+    display: none;
+  }
+}
+</style>

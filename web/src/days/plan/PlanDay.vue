@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Schemas } from '@/api/client'
+import { useKit } from '@/api/queries'
+import { useDayAtHand } from '@/bench/useDayAtHand'
+import { attempt } from '@/shell/attempt'
+import { useRefusal } from '@/shell/useRefusal'
+import JobAnswer from '@/widgets/JobAnswer.vue'
+import PlanEdit from './PlanEdit.vue'
+import PlanResult from './PlanResult.vue'
+import { useDayJob } from './useDayJob'
+import { planBegun, planTyped, usePlanForm } from './usePlanForm'
+import { usePlan, usePlanActs } from './usePlans'
+
+/** One planned day: what is asked above, what it came to below. */
+const props = defineProps<{ planId: string; places: Schemas['PlaceCard'][] }>()
+const emit = defineEmits<{ kept: [planId: string]; gone: [] }>()
+const { data: kit } = useKit()
+const { data: plan } = usePlan(() => props.planId)
+const { situation } = useDayAtHand()
+const acts = usePlanActs()
+const { refused, attempt: tryIt } = useRefusal()
+const working = useDayJob('/api/plans/work')
+const { form, changed, addStop, settled } = usePlanForm(props.planId, () => {
+  if (props.planId) return plan.value ? planTyped(plan.value.texts) : null
+  return kit.value ? planBegun(kit.value, props.places, situation.value) : null
+})
+/** Once it is worked out the form folds away to a line. */
+const unfolded = ref(false)
+const worked = computed(() => (changed.value ? null : plan.value?.worked))
+
+async function workOut() {
+  if (!form.value) return
+  let planId = props.planId
+  const kept = await tryIt(async () => {
+    planId = await acts.keep(props.planId, form.value!)
+  })
+  if (!kept) return
+  settled()
+  emit('kept', planId)
+  unfolded.value = false
+  if (await working.work(planId)) await acts.anew()
+}
+const water = computed(
+  () => props.places.find((one) => one.place_id === form.value?.place_id)?.title ?? '',
+)
+const forget = () =>
+  attempt(async () => {
+    await acts.forget(props.planId)
+    settled()
+    emit('gone')
+  })
+</script>
+
+<template>
+  <div v-if="form && kit" class="day">
+    <p v-if="worked && !unfolded" class="row asked">
+      <span class="grow">
+        <b>{{ form.title }}</b>, {{ form.on }}: {{ water }} {{ form.level && `at ${form.level}` }},
+        wind of {{ form.wind }} {{ form.bearing }}, {{ form.temper }} {{ form.fish }} of
+        {{ form.mass }}.
+        <template v-if="form.notes"> {{ form.notes }}</template>
+      </span>
+      <button class="do" type="button" @click="unfolded = true">Change it</button>
+    </p>
+    <PlanEdit v-else :form="form" :kit="kit" :places="places" @add-stop="addStop">
+      <button
+        class="do do--main"
+        type="button"
+        :disabled="working.busy.value || !form.stops.length"
+        @click="workOut"
+      >
+        Work it out
+      </button>
+      <button v-if="planId" class="link" type="button" @click="forget">forget this plan</button>
+    </PlanEdit>
+    <p v-if="!form.stops.length" class="quiet">
+      Add the stretches in the order in which you come to them; each is worked out at the level you
+      expect.
+    </p>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <JobAnswer
+      :share="working.share.value"
+      words="Building schools and trying every leader on every stretch …"
+      :stopped="working.stopped.value"
+      :refused="working.refused.value"
+      @stop="working.stop"
+      @again="workOut"
+    >
+      <p v-if="plan && changed" class="poor">
+        Changed since: work it out again to see what follows.
+      </p>
+      <PlanResult
+        v-if="worked && plan"
+        :plan-id="plan.plan_id"
+        :packed-at="plan.packed_at"
+        :reading="worked"
+      />
+    </JobAnswer>
+  </div>
+</template>
+
+<style scoped>
+.day {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+</style>

@@ -1,0 +1,266 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Kit, Schemas } from '@/api/client'
+import { useCatalogue } from '@/api/queries'
+import { useSettings } from '@/settings/useSettings'
+import { option } from '@/widgets/option'
+import PickOne from '@/widgets/PickOne.vue'
+import { usePlace } from '../usePlaces'
+import type { PlanForm } from './usePlans'
+
+/** What is asked of a day: water, weather, fish, what is carried, and the stretches in order. */
+const props = defineProps<{ form: PlanForm; kit: Kit; places: Schemas['PlaceCard'][] }>()
+const emit = defineEmits<{ addStop: [stretchId: string] }>()
+const settings = useSettings()
+const { data: catalogue } = useCatalogue()
+const plan = computed(() => props.form)
+const NO_TIDE = { high: '', low: '', at: '' }
+const { water } = usePlace(
+  () => props.form.place_id,
+  () => '',
+  () => NO_TIDE,
+)
+const sea = computed(() => water.value?.kind === 'sea')
+const places = computed(() => props.places.map((one) => option(one.place_id, one.title)))
+const stretches = computed(() =>
+  (water.value?.stretches ?? []).map((one) => option(one.stretch_id, one.title)),
+)
+const plain = <T extends string>(row: readonly T[] | undefined) =>
+  (row ?? []).map((one) => option(one, one))
+const titles = (row: { title: string }[]) => row.map((one) => option(one.title, one.title))
+const fish = computed(() =>
+  (catalogue.value?.fish ?? []).map((one) => option(one.key as PlanForm['fish'], one.title)),
+)
+const flies = computed(() => [
+  option(-1, 'whichever serves'),
+  ...plan.value.flies.map((one, at) => option(at, `${one.fly}: ${one.wish}`)),
+])
+const MOST = { outfits: 3, flies: 6, stops: 8 }
+
+function anotherWater(placeId: string | undefined) {
+  plan.value.place_id = placeId ?? ''
+  plan.value.stops.splice(0)
+}
+function addStop() {
+  const last = plan.value.stops.at(-1)?.stretch_id
+  const at = stretches.value.findIndex((one) => one.value === last)
+  const following = stretches.value[at + 1] ?? stretches.value[0]
+  if (following) emit('addStop', following.value)
+}
+function dropFly(at: number) {
+  plan.value.flies.splice(at, 1)
+  for (const stop of plan.value.stops) {
+    if (stop.fly === at) stop.fly = null
+    else if (stop.fly !== null && stop.fly !== undefined && stop.fly > at) stop.fly -= 1
+  }
+}
+</script>
+
+<template>
+  <form class="edit" aria-label="The day to plan" @submit.prevent>
+    <div class="line">
+      <label>What you call it <input v-model="plan.title" class="pick" maxlength="60" /></label>
+      <label>The day <input v-model="plan.on" class="pick figure" type="date" /></label>
+      <label>
+        Water
+        <PickOne
+          :model-value="plan.place_id"
+          :options="places"
+          @update:model-value="anotherWater"
+        />
+      </label>
+      <template v-if="sea">
+        <label
+          >High water <input v-model="plan.high" class="pick figure" placeholder="06:10"
+        /></label>
+        <label
+          >Low water <input v-model="plan.low" class="pick figure" placeholder="12:20"
+        /></label>
+      </template>
+      <label v-else>
+        Level expected
+        <input
+          v-model="plan.level"
+          class="pick figure"
+          :placeholder="settings.units === 'metric' ? 'as usual; 0.62 m' : 'as usual; 2.03 ft'"
+        />
+      </label>
+      <label>Wind <input v-model="plan.wind" class="pick" placeholder="light breeze" /></label>
+      <label>
+        blowing
+        <PickOne v-model="plan.bearing!" :options="plain(catalogue?.bearings)" />
+      </label>
+      <label>
+        Water's warmth
+        <input
+          v-model="plan.temperature"
+          class="pick figure"
+          :placeholder="settings.units === 'metric' ? '10 °C' : '50 °F'"
+        />
+      </label>
+      <label>Fish <PickOne v-model="plan.fish!" :options="fish" /></label>
+      <label>
+        Ready for one of
+        <input v-model="plan.mass" class="pick figure" placeholder="its usual weight" />
+      </label>
+      <label
+        >How wary <PickOne v-model="plan.temper!" :options="plain(catalogue?.tempers)"
+      /></label>
+    </div>
+    <fieldset>
+      <legend>Carried</legend>
+      <p v-for="(one, at) in plan.outfits" :key="at" class="row">
+        <PickOne v-model="one.rod" :label="`Rod ${at + 1}`" :options="titles(kit.rods)" />
+        <PickOne v-model="one.line" :label="`Line on rod ${at + 1}`" :options="titles(kit.lines)" />
+        <button
+          v-if="plan.outfits.length > 1"
+          class="link"
+          type="button"
+          :aria-label="`Leave rod ${at + 1} at home`"
+          @click="plan.outfits.splice(at, 1)"
+        >
+          leave at home
+        </button>
+      </p>
+      <button
+        class="link"
+        type="button"
+        :disabled="plan.outfits.length >= MOST.outfits"
+        @click="plan.outfits.push({ ...plan.outfits[0]! })"
+      >
+        another rod
+      </button>
+    </fieldset>
+    <fieldset>
+      <legend>Flies, the likeliest first</legend>
+      <p v-for="(one, at) in plan.flies" :key="at" class="row">
+        <PickOne v-model="one.fly" :label="`Fly ${at + 1}`" :options="titles(kit.flies)" />
+        <PickOne
+          v-model="one.wish!"
+          :label="`What fly ${at + 1} is to do`"
+          :options="plain(catalogue?.wishes)"
+        />
+        <button
+          v-if="plan.flies.length > 1"
+          class="link"
+          type="button"
+          :aria-label="`Leave fly ${at + 1} at home`"
+          @click="dropFly(at)"
+        >
+          leave at home
+        </button>
+      </p>
+      <button
+        class="link"
+        type="button"
+        :disabled="plan.flies.length >= MOST.flies"
+        @click="plan.flies.push({ ...plan.flies.at(-1)! })"
+      >
+        another fly
+      </button>
+    </fieldset>
+    <fieldset>
+      <legend>Stretches, in the order you come to them</legend>
+      <p v-for="(one, at) in plan.stops" :key="at" class="row stop">
+        <PickOne v-model="one.stretch_id" :label="`Stretch ${at + 1}`" :options="stretches" />
+        <input
+          v-model="one.begins"
+          class="pick figure hour"
+          :aria-label="`Stretch ${at + 1} from`"
+        />
+        to
+        <input v-model="one.ends" class="pick figure hour" :aria-label="`Stretch ${at + 1} till`" />
+        <PickOne
+          :model-value="one.fly ?? -1"
+          :label="`Fly for stretch ${at + 1}`"
+          :options="flies"
+          @update:model-value="(fly) => (one.fly = fly === -1 ? null : (fly ?? null))"
+        />
+        <button
+          class="link"
+          type="button"
+          :aria-label="`Leave out stretch ${at + 1}`"
+          @click="plan.stops.splice(at, 1)"
+        >
+          leave out
+        </button>
+      </p>
+      <button
+        class="link"
+        type="button"
+        :disabled="!stretches.length || plan.stops.length >= MOST.stops"
+        @click="addStop"
+      >
+        {{ plan.stops.length ? 'the next stretch' : 'the first stretch' }}
+      </button>
+      <p v-if="water && !stretches.length" class="poor">
+        {{ water.title }} has no stretch yet: <RouterLink to="/days">add one</RouterLink>.
+      </p>
+    </fieldset>
+    <label>Notes <input v-model="plan.notes" class="pick" maxlength="300" /></label>
+    <p class="row"><slot /></p>
+  </form>
+</template>
+
+<style scoped>
+.edit {
+  display: grid;
+  gap: 10px;
+}
+
+.line {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 8px 12px;
+}
+
+label {
+  color: var(--ink-2);
+  font-size: var(--small);
+}
+
+label :deep(.pick),
+label .pick {
+  color: var(--ink);
+  font-size: var(--size);
+}
+
+fieldset {
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  margin-bottom: 4px;
+  padding: 0;
+  font-weight: 640;
+}
+
+fieldset .row {
+  margin-bottom: 4px;
+}
+
+fieldset :deep(select) {
+  width: auto;
+  min-width: 150px;
+  max-width: 300px;
+}
+
+.hour {
+  width: 74px;
+}
+
+@media print {
+  .edit {
+    display: none;
+  }
+}
+
+@media (max-width: 820px) {
+  fieldset :deep(select) {
+    width: 100%;
+    max-width: none;
+  }
+}
+</style>

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { useStorage } from '@vueuse/core'
+import { computed, watch } from 'vue'
+import { usePlaces } from '../usePlaces'
+import PlanDay from './PlanDay.vue'
+import { usePlans } from './usePlans'
+
+/** Days planned the night before: one at a time, with the others to choose from. */
+const { data: plans, isSuccess } = usePlans()
+const { data: places } = usePlaces()
+const NEW = 'new'
+const chosen = useStorage('nine-knots.plan', '')
+const open = computed(() =>
+  chosen.value === NEW || plans.value?.some((one) => one.plan_id === chosen.value)
+    ? chosen.value
+    : '',
+)
+
+watch(
+  plans,
+  (now) => {
+    if (now && !open.value) chosen.value = now[0]?.plan_id ?? NEW
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <div class="plans">
+    <nav aria-label="Planned days">
+      <ul>
+        <li v-for="one in plans" :key="one.plan_id">
+          <label :class="{ here: one.plan_id === open }">
+            <input v-model="chosen" type="radio" name="plan" :value="one.plan_id" />
+            <b>{{ one.title }}</b>
+            <span class="quiet">{{ one.on }} · {{ one.words }}</span>
+          </label>
+        </li>
+        <li>
+          <label :class="{ here: open === NEW }">
+            <input v-model="chosen" type="radio" name="plan" :value="NEW" />
+            <b>Plan another day</b>
+          </label>
+        </li>
+      </ul>
+    </nav>
+    <p v-if="isSuccess && places && !places.length" class="poor">
+      A day is planned on a water of yours: <RouterLink to="/days">add one</RouterLink> with its
+      stretches first.
+    </p>
+    <PlanDay
+      v-else-if="open && places"
+      :key="open"
+      :plan-id="open === NEW ? '' : open"
+      :places="places"
+      @kept="(planId) => (chosen = planId)"
+      @gone="chosen = ''"
+    />
+  </div>
+</template>
+
+<style scoped>
+.plans {
+  display: grid;
+  grid-template-columns: minmax(180px, 1fr) 5fr;
+  gap: 30px;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+nav label {
+  display: grid;
+  padding: 7px 0 7px 10px;
+  border-left: 3px solid var(--hair);
+  cursor: pointer;
+}
+
+nav label.here {
+  border-left-color: var(--act);
+}
+
+nav label:focus-within {
+  outline: 3px solid var(--act);
+}
+
+nav input[type='radio'] {
+  position: absolute;
+  opacity: 0;
+}
+
+@media (max-width: 820px) {
+  .plans {
+    grid-template-columns: 1fr;
+  }
+}
+
+@media print {
+  .plans {
+    display: block;
+  }
+
+  nav {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Schemas } from '@/api/client'
+import { keepPhoto, type DayPack } from './keep'
+import type { DayEvent, Happening } from './state'
+import type { Detail } from './useDay'
+
+/** More of what was tapped: everything is a choice, and nothing of it must be told. */
+const props = defineProps<{
+  event: DayEvent
+  kind: Happening
+  pack: DayPack
+  stop: Schemas['PackedStop']
+}>()
+const emit = defineEmits<{ tell: [detail: Detail]; leave: [] }>()
+const detail = ref<Detail>({ ...props.event.detail })
+const refused = ref('')
+const asks = (key: string) => (props.kind.details as string[]).includes(key)
+const places = computed(() => props.kind.by_place.map((row) => String(row[0])))
+const flies = computed(() => props.pack.flies)
+const rigs = computed(() => props.pack.rigs)
+const LANDED = ['piled up', 'soft', 'straight', 'slammed'] as const
+
+function pick<K extends keyof Detail>(key: K, value: Detail[K]) {
+  detail.value = { ...detail.value, [key]: detail.value[key] === value ? null : value }
+}
+async function photo(event: Event) {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  const name = `${new Date().toISOString().slice(0, 16).replaceAll(':', '.')}.jpg`
+  try {
+    await keepPhoto(name, file)
+    pick('photo', name)
+  } catch {
+    refused.value = 'The photo was not kept: the phone is full. It is still among your pictures.'
+  }
+}
+const told = () =>
+  Object.fromEntries(
+    Object.entries(detail.value).filter(([, value]) => value !== null && value !== ''),
+  )
+</script>
+
+<template>
+  <section class="detail" :aria-label="`More of: ${kind.title}`">
+    <h2>{{ kind.title }}: noted. More?</h2>
+    <template v-if="asks('place')">
+      <p class="quiet">Where</p>
+      <div class="grid">
+        <button
+          v-for="one in places"
+          :key="one"
+          class="tap"
+          :class="{ 'tap--main': detail.place === one }"
+          type="button"
+          :aria-pressed="detail.place === one"
+          @click="pick('place', one)"
+        >
+          {{ one }}
+        </button>
+      </div>
+    </template>
+    <template v-if="asks('landed')">
+      <div class="grid">
+        <button
+          v-for="one in LANDED"
+          :key="one"
+          class="tap"
+          :class="{ 'tap--main': detail.landed === one }"
+          type="button"
+          :aria-pressed="detail.landed === one"
+          @click="pick('landed', one)"
+        >
+          {{ one }}
+        </button>
+      </div>
+    </template>
+    <label v-if="asks('fish')">
+      <span class="quiet">Which fish</span>
+      <select v-model="detail.fish" class="field">
+        <option :value="undefined">not told</option>
+        <option v-for="one in pack.fish" :key="one.key" :value="one.key">{{ one.title }}</option>
+      </select>
+    </label>
+    <template v-if="asks('mass')">
+      <p class="quiet">About how heavy</p>
+      <div class="grid">
+        <button
+          v-for="one in pack.masses"
+          :key="one.kg"
+          class="tap"
+          :class="{ 'tap--main': detail.mass === one.kg }"
+          type="button"
+          :aria-pressed="detail.mass === one.kg"
+          @click="pick('mass', one.kg)"
+        >
+          {{ one.words }}
+        </button>
+      </div>
+    </template>
+    <label v-if="asks('fly')">
+      <span class="quiet">Which fly</span>
+      <select v-model="detail.fly" class="field">
+        <option :value="undefined">not told</option>
+        <option v-for="one in flies" :key="one" :value="one">{{ one }}</option>
+      </select>
+    </label>
+    <label v-if="asks('rig')">
+      <span class="quiet">Which rig</span>
+      <select v-model="detail.rig" class="field">
+        <option :value="undefined">not told</option>
+        <option v-for="one in rigs" :key="one.key" :value="one.key">{{ one.title }}</option>
+      </select>
+    </label>
+    <label v-if="asks('level') && stop.levels.length">
+      <span class="quiet">The gauge reads</span>
+      <select v-model="detail.level" class="field">
+        <option :value="undefined">not told</option>
+        <option v-for="one in stop.levels" :key="one.level" :value="one.level_m">
+          {{ one.level }}
+        </option>
+      </select>
+    </label>
+    <label v-if="asks('setting') && stop.settings.length">
+      <span class="quiet">The indicator now stands above the point fly</span>
+      <select v-model="detail.setting" class="field">
+        <option :value="undefined">not told</option>
+        <option v-for="one in stop.settings" :key="one.m" :value="one.m">{{ one.words }}</option>
+      </select>
+    </label>
+    <label v-if="asks('words')">
+      <span class="quiet">In your words</span>
+      <textarea v-model="detail.words" class="field" rows="2" maxlength="1000" />
+    </label>
+    <label v-if="asks('photo')" class="tap photo">
+      {{ detail.photo ? 'A photo is kept with it' : 'Take a photo' }}
+      <input type="file" accept="image/*" capture="environment" @change="photo" />
+    </label>
+    <p v-if="refused" class="warn" role="alert">{{ refused }}</p>
+    <div class="grid">
+      <button class="tap tap--main" type="button" @click="emit('tell', told())">Tell this</button>
+      <button class="tap" type="button" @click="emit('leave')">That is all</button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.detail {
+  display: grid;
+  gap: 10px;
+}
+
+.photo input {
+  position: absolute;
+  width: 1px;
+  opacity: 0;
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed, shallowRef } from 'vue'
+import type { Schemas } from '@/api/client'
+import EventDetail from './EventDetail.vue'
+import { eventWords } from './eventWords'
+import type { DayPack } from './keep'
+import type { DayEvent, DayNow } from './state'
+import type { Detail } from './useDay'
+
+/** One tap for what happened; more of it can be told, and all of it taken back. */
+const props = defineProps<{
+  pack: DayPack
+  now: DayNow
+  stop: Schemas['PackedStop']
+  note: (kind: string, detail?: Detail) => Promise<DayEvent>
+}>()
+const emit = defineEmits<{ more: [event: DayEvent, detail: Detail]; back: [event: DayEvent] }>()
+const HIDDEN = ['taken-back', 'came-to']
+const kinds = computed(() => props.pack.happenings.filter((one) => !HIDDEN.includes(one.key)))
+const told = shallowRef<DayEvent | null>(null)
+const kindOf = (event: DayEvent) => props.pack.happenings.find((one) => one.key === event.kind)
+const latest = computed(() => [...props.now.stands].reverse())
+
+async function tap(kind: string) {
+  const detail: Detail = kind === 'fish' || kind === 'missed' ? { fly: props.now.fly } : {}
+  told.value = await props.note(kind, detail)
+}
+function more(detail: Detail) {
+  if (told.value) emit('more', told.value, detail)
+  told.value = null
+}
+const clock = (at: number) => new Date(at).toTimeString().slice(0, 5)
+</script>
+
+<template>
+  <section class="part" aria-label="What happened">
+    <EventDetail
+      v-if="told && kindOf(told)?.details.length"
+      :key="told.event_id"
+      :event="told"
+      :kind="kindOf(told)!"
+      :pack="pack"
+      :stop="stop"
+      @tell="more"
+      @leave="told = null"
+    />
+    <div v-else class="grid">
+      <button
+        v-for="one in kinds"
+        :key="one.key"
+        class="tap big"
+        type="button"
+        @click="tap(one.key)"
+      >
+        {{ one.title }}
+      </button>
+    </div>
+    <h2>Today</h2>
+    <p v-if="!latest.length">Nothing yet. One tap notes it; more can be told after.</p>
+    <ol>
+      <li v-for="one in latest" :key="one.event_id">
+        <span
+          ><b>{{ clock(one.at) }}</b> {{ eventWords(one, pack) }}</span
+        >
+        <button class="tap tap--plain" type="button" @click="emit('back', one)">
+          Take back<span class="unseen">: {{ eventWords(one, pack) }}</span>
+        </button>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.big {
+  min-height: 68px;
+  text-align: center;
+}
+
+li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+  border-top: 1px solid var(--line);
+}
+
+.unseen {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+</style>

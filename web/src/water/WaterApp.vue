@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { onMounted, ref, shallowRef } from 'vue'
+import DayAtWater from './DayAtWater.vue'
+import { packsHere, type DayPack } from './keep'
+import { packInFile } from './useDay'
+
+/** Which day it is: named in the address, packed in the file, or chosen from those kept here. */
+const planId = ref(/^\/water\/([0-9a-f]{32})$/.exec(location.pathname)?.[1] ?? '')
+const here = shallowRef<DayPack[] | null>(null)
+const refused = ref('')
+
+onMounted(async () => {
+  const inFile = packInFile()
+  if (inFile) planId.value = inFile.plan_id
+  if (planId.value) return
+  try {
+    here.value = await packsHere()
+  } catch {
+    refused.value = 'This phone keeps nothing here: allow it to keep data for this page.'
+  }
+})
+</script>
+
+<template>
+  <DayAtWater v-if="planId" :key="planId" :plan-id="planId" />
+  <main v-else class="part">
+    <h1>At the water</h1>
+    <p v-if="refused" class="warn" role="alert">{{ refused }}</p>
+    <p v-else-if="here && !here.length">
+      No day is packed on this phone. At the bench open <b>Days</b>, <b>Plan</b>, pack the day, and
+      open <b>At the water</b> from there while the bench is in reach.
+    </p>
+    <button
+      v-for="pack in here"
+      :key="pack.plan_id"
+      class="tap"
+      type="button"
+      @click="planId = pack.plan_id"
+    >
+      {{ pack.title }}<br /><span class="quiet">{{ pack.on }}, {{ pack.place }}</span>
+    </button>
+  </main>
+</template>

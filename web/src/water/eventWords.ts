@@ -1,0 +1,26 @@
+import type { DayPack } from './keep'
+import type { DayEvent } from './state'
+
+/** An event in a line, with what was told of it. */
+export function eventWords(event: DayEvent, pack: DayPack): string {
+  const told = event.detail ?? {}
+  const kind = pack.happenings.find((one) => one.key === event.kind)
+  const said = [
+    told.fish && pack.fish.find((one) => one.key === told.fish)?.title,
+    told.mass && pack.masses.find((one) => one.kg === told.mass)?.words,
+    told.fly,
+    told.place,
+    told.stretch && pack.stops.find((one) => one.stretch_id === told.stretch)?.title,
+    told.rig && pack.rigs.find((one) => one.key === told.rig)?.title,
+    told.landed,
+    told.level !== null && told.level !== undefined && levelWords(told.level, pack),
+    told.setting &&
+      pack.stops.flatMap((one) => one.settings).find((one) => one.m === told.setting)?.words,
+    told.words,
+    told.photo && 'with a photo',
+  ].filter(Boolean)
+  return [kind?.title, said.join(', ')].filter(Boolean).join(': ')
+}
+
+const levelWords = (level: number, pack: DayPack) =>
+  pack.stops.flatMap((one) => one.levels).find((one) => one.level_m === level)?.level ?? ''

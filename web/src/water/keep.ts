@@ -1,0 +1,50 @@
+/** What the phone keeps: days as they were packed, and events, each by its own id, never changed. */
+import { createStore, entries, get, set, setMany, type UseStore } from 'idb-keyval'
+import type { Schemas } from '@/api/client'
+import type { DayEvent } from './state'
+
+export type DayPack = Schemas['DayPack']
+
+interface Kept {
+  event: DayEvent
+  sent: boolean
+}
+
+// where the browser refuses to keep anything, each of these is refused when it is waited for
+const stores: Record<string, UseStore> = {}
+const store = (name: string) => (stores[name] ??= createStore(`nine-knots-water-${name}`, name))
+
+export const keepPack = async (pack: DayPack) => set(pack.plan_id, pack, store('packs'))
+export const readPack = async (planId: string) => get<DayPack>(planId, store('packs'))
+
+/** Days that are kept here, the latest first. */
+export async function packsHere(): Promise<DayPack[]> {
+  const found = await entries<string, DayPack>(store('packs'))
+  return found.map(([, pack]) => pack).sort((one, other) => (one.on < other.on ? 1 : -1))
+}
+
+export const keepEvent = async (event: DayEvent) =>
+  set(event.event_id, { event, sent: false } satisfies Kept, store('events'))
+
+/** Events that came from elsewhere, or that the bench has: nothing of them is to be sent. */
+export const keepSent = async (events: DayEvent[]) =>
+  setMany(
+    events.map((event) => [event.event_id, { event, sent: true } satisfies Kept]),
+    store('events'),
+  )
+
+export async function readEvents(planId: string): Promise<{ all: DayEvent[]; unsent: DayEvent[] }> {
+  const found = (await entries<string, Kept>(store('events')))
+    .map(([, kept]) => kept)
+    .filter(({ event }) => event.plan_id === planId)
+  return {
+    all: found.map(({ event }) => event),
+    unsent: found.filter(({ sent }) => !sent).map(({ event }) => event),
+  }
+}
+
+export const keepPhoto = async (name: string, photo: Blob) => set(name, photo, store('photos'))
+export const readPhoto = async (name: string) => get<Blob>(name, store('photos'))
+
+export const keepChoice = async (name: string, value: unknown) => set(name, value, store('choices'))
+export const readChoice = async <T>(name: string) => get<T>(name, store('choices'))

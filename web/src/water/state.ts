@@ -1,0 +1,92 @@
+import type { Schemas } from '@/api/client'
+
+export type DayEvent = Schemas['Event']
+export type Happening = Schemas['Happening']
+type Effect = Schemas['RigEffect']
+
+export interface RigNow {
+  cuts: number
+  wear: Effect['wear']
+  gone: Effect['ends']
+  fish: number
+}
+
+export interface DayNow {
+  stretch: string
+  rig: string
+  fly: string
+  setting: number | null
+  level: number | null
+  rigs: Record<string, RigNow>
+  /** Events that stand, in the order of their times. */
+  stands: DayEvent[]
+}
+
+const WEARS: Effect['wear'][] = ['new', 'fished', 'nicked', 'wind knot']
+const ENDS: Effect['ends'][] = ['', 'tippet', 'lower', 'rig']
+const NEW: RigNow = { cuts: 0, wear: 'new', gone: '', fish: 0 }
+
+const further = <T>(row: T[], one: T, other: T) =>
+  row.indexOf(other) > row.indexOf(one) ? other : one
+const earlier = (one: DayEvent, other: DayEvent) =>
+  one.at - other.at || (one.event_id < other.event_id ? -1 : 1)
+
+/** Each event once, in order, without those that were taken back. */
+export function standing(events: DayEvent[]): DayEvent[] {
+  const once = new Map(events.map((one) => [one.event_id, one]))
+  const inOrder = [...once.values()].sort(earlier)
+  const gone = new Set<string>()
+  for (const one of [...inOrder].reverse())
+    if (one.kind === 'taken-back' && !gone.has(one.event_id) && one.detail?.undoes)
+      gone.add(one.detail.undoes)
+  return inOrder.filter((one) => !gone.has(one.event_id) && one.kind !== 'taken-back')
+}
+
+function effectOf(kind: Happening | undefined, place: string | null | undefined): Effect | null {
+  const there = kind?.by_place.find((row) => row[0] === place)
+  return (there?.[1] as Effect | undefined) ?? kind?.effect ?? null
+}
+
+function after(rig: RigNow, effect: Effect): RigNow {
+  if (effect.renews) return { ...NEW, fish: rig.fish }
+  return {
+    cuts: rig.cuts + effect.cuts,
+    wear: further(WEARS, rig.wear, effect.wear),
+    gone: further(ENDS, rig.gone, effect.ends),
+    fish: rig.fish + effect.fish,
+  }
+}
+
+/** The day after all events: counted by what the pack says each kind does. The same is counted in
+ * Python, by the same cases. */
+export function dayNow(
+  events: DayEvent[],
+  kinds: Happening[],
+  begun: { stretch: string; rig: string; fly: string },
+): DayNow {
+  const stands = standing(events)
+  const byKey = new Map(kinds.map((one) => [one.key, one]))
+  const now: DayNow = {
+    ...begun,
+    setting: null,
+    level: null,
+    rigs: begun.rig ? { [begun.rig]: NEW } : {},
+    stands,
+  }
+  for (const one of stands) {
+    const told = one.detail ?? {}
+    const effect = effectOf(byKey.get(one.kind), told.place)
+    if (!effect) continue
+    if (effect.takes_up) {
+      now.rig = told.rig || now.rig
+      now.setting = null
+      if (now.rigs[now.rig]?.gone) now.rigs[now.rig] = NEW
+    }
+    now.stretch = told.stretch || now.stretch
+    now.fly = told.fly || now.fly
+    now.setting = told.setting ?? now.setting
+    now.level = told.level ?? now.level
+    if (now.rig) now.rigs[now.rig] = after(now.rigs[now.rig] ?? NEW, effect)
+  }
+  return now
+}

@@ -1,0 +1,116 @@
+import { computed, ref, shallowRef } from 'vue'
+import { keepEvent, keepPack, keepSent, readEvents, readPack, type DayPack } from './keep'
+import { dayNow, type DayEvent, type DayNow } from './state'
+
+const BENCH_WAITS_MS = 8000
+export type Detail = NonNullable<DayEvent['detail']>
+
+/** Where a day comes from: out of a file that was packed as one, or from the bench and this phone. */
+export const packInFile = (): DayPack | null => {
+  const text = document.getElementById('pack')?.textContent
+  return text ? (JSON.parse(text) as DayPack) : null
+}
+export const isFile = () => location.protocol === 'file:' || !!document.getElementById('pack')
+
+const newId = () => crypto.randomUUID().replaceAll('-', '')
+
+/** One day at the water: its pack, what happened, where it stands, and what waits to be sent. */
+export function useDay(planId: string) {
+  const pack = shallowRef<DayPack | null>(null)
+  const events = shallowRef<DayEvent[]>([])
+  const unsent = ref(0)
+  const trouble = ref('')
+  /** Whether the bench answers; null while it was not asked yet. */
+  const reached = ref<boolean | null>(null)
+  const missing = ref('')
+
+  const now = computed<DayNow | null>(() => {
+    const first = pack.value?.stops[0]
+    if (!pack.value || !first) return null
+    const begun = { stretch: first.stretch_id, rig: first.rig, fly: first.fly }
+    return dayNow(events.value, pack.value.happenings, begun)
+  })
+
+  async function open() {
+    try {
+      pack.value = packInFile() ?? (await readPack(planId)) ?? null
+      await read()
+    } catch {
+      trouble.value =
+        'This phone keeps nothing here: what is tapped is lost with the page. Allow it to keep ' +
+        'data, free some room, or write on paper.'
+    }
+    void navigator.storage?.persist?.().catch(() => false)
+    await meet()
+  }
+
+  async function read() {
+    const kept = await readEvents(pack.value?.plan_id ?? planId)
+    const here = new Map(events.value.map((one) => [one.event_id, one]))
+    for (const one of kept.all) here.set(one.event_id, one)
+    events.value = [...here.values()]
+    unsent.value = kept.unsent.length
+  }
+
+  /** Notes something at once; what can be kept is kept before anything is sent. */
+  async function note(kind: string, detail: Detail = {}, at = Date.now()): Promise<DayEvent> {
+    const plan_id = pack.value?.plan_id ?? planId
+    const event: DayEvent = { event_id: newId(), plan_id, at, kind, detail }
+    events.value = [...events.value, event]
+    try {
+      await keepEvent(event)
+      unsent.value += 1
+    } catch {
+      trouble.value =
+        'This was not kept: the phone is full, or keeps nothing here. Write it down, and free some ' +
+        'room.'
+    }
+    void meet()
+    return event
+  }
+
+  const takeBack = (event: DayEvent) => note('taken-back', { undoes: event.event_id })
+
+  let meeting: Promise<void> | null = null
+  /** Sends what waits and hears of the other phone, where the bench is in reach. */
+  const meet = () => (meeting ??= meetBench().finally(() => (meeting = null)))
+
+  async function meetBench() {
+    if (isFile()) return
+    try {
+      if (!pack.value || !reached.value) await fetchPack()
+      const { unsent: waiting } = await readEvents(planId)
+      const told = waiting.length
+        ? await ask<{ events: DayEvent[] }>('/api/happened', { events: waiting })
+        : { events: await ask<DayEvent[]>(`/api/happened?plan_id=${planId}`) }
+      await keepSent([...told.events, ...waiting])
+      await read()
+      reached.value = true
+    } catch (error) {
+      reached.value = false
+      if (!pack.value) missing.value = error instanceof Error ? error.message : ''
+    }
+  }
+
+  async function fetchPack() {
+    const fresh = await ask<DayPack>(`/api/plans/${planId}/pack`)
+    pack.value = fresh
+    missing.value = ''
+    await keepPack(fresh).catch(() => undefined)
+  }
+
+  return { pack, now, events, unsent, trouble, reached, missing, open, note, takeBack, meet }
+}
+
+async function ask<T>(path: string, body?: unknown): Promise<T> {
+  const asked: RequestInit = { signal: AbortSignal.timeout(BENCH_WAITS_MS) }
+  if (body) {
+    asked.method = 'POST'
+    asked.headers = { 'content-type': 'application/json' }
+    asked.body = JSON.stringify(body)
+  }
+  const response = await fetch(path, asked)
+  const said: unknown = await response.json()
+  if (!response.ok) throw new Error((said as { detail?: string }).detail ?? 'The bench refused it.')
+  return said as T
+}
