@@ -60,3 +60,57 @@ def test_what_cannot_have_happened_is_refused_and_nothing_kept(client, odd):
     refused = client.post("/api/happened", json={"events": [event(2, "fish"), odd]})
     assert refused.status_code == 422
     assert client.get("/api/happened", params={"plan_id": PLAN}).json() == []
+
+
+def left(client, spool_id):
+    rows = {row["spool_id"]: row for row in client.get("/api/stock").json()}
+    return rows[spool_id]["item"]["remaining_m"]
+
+
+def test_a_tippet_renewed_at_the_water_comes_off_its_spool_once_and_goes_back(client):
+    day = client.get("/api/log").json()["days"][0]
+    rig = client.get("/api/log/" + day["plan_id"]).json()["lines"][-1]["rig"]
+    assert rig
+    leader = next(one for one in client.get("/api/leaders").json() if one["title"] == rig)
+    design = client.get(f"/api/leaders/{leader['leader_id']}").json()["design"]
+    spool = design["leader"]["pieces"][-1]["strand"]["spool_id"]
+    before = left(client, spool)
+    late = {**event(1, "new-tippet", day["plan_id"]), "at": 1_790_000_000_000}
+    for _ in range(2):
+        sent(client, late)
+    assert left(client, spool) < before
+    line = client.get("/api/ledger").json()["lines"][0]
+    assert line["title"] == f"Renewed: At the water: {rig}"
+    back = {**event(2, "taken-back", day["plan_id"], undoes=late["event_id"]), "at": late["at"] + 1}
+    sent(client, back)
+    assert left(client, spool) == pytest.approx(before)
+
+
+def test_the_log_is_found_by_anything_in_it_and_goes_out_as_files(client):
+    every = client.get("/api/log").json()
+    assert len(every["days"]) == 15
+    assert "tippets renewed" in every["season"]["words"]
+    found = client.get("/api/log", params={"q": "broke gorge"}).json()
+    assert 0 < len(found["days"]) < len(every["days"])
+    assert found["season"]["words"].split(":")[1].startswith(" no fish")
+    nothing = client.get("/api/log", params={"q": "xyzzy"}).json()
+    assert nothing["days"] == []
+    assert nothing["season"]["words"] == "Nothing was fished that this finds."
+    day = client.get(f"/api/log/{every['days'][0]['plan_id']}").json()
+    assert day["lines"][0]["level"]
+    table = client.get("/api/log/files/events.csv").text.splitlines()
+    assert table[0].startswith("at,kind,words,water,stretch")
+    assert len(table) > 400
+    file = client.get("/api/log/files/events.json").json()
+    assert sent(client, *file["events"][:50])["new"] == 0
+    assert client.get("/api/log/" + "0" * 32).status_code == 404
+
+
+def test_a_day_that_was_fished_is_not_forgotten_and_says_what_came_last_time(client):
+    plans = client.get("/api/plans").json()
+    fished = next(one for one in plans if one["fished"])
+    refused = client.delete(f"/api/plans/{fished['plan_id']}")
+    assert (refused.status_code, refused.json()["where"]) == (422, "plan_id")
+    coming = next(one for one in plans if not one["fished"])
+    before = client.get(f"/api/plans/{coming['plan_id']}").json()["before"]
+    assert before[0].startswith("Last time here at ")

@@ -50,7 +50,7 @@ def test_a_plan_is_kept_as_it_was_typed_and_forgotten(client, form, plan_id):
     }
     again = client.put(f"/api/plans/{plan_id}", json={**form, "title": "Sunday"}).json()
     assert again["texts"]["title"] == "Sunday"
-    card = client.get("/api/plans").json()[0]
+    card = next(one for one in client.get("/api/plans").json() if one["plan_id"] == plan_id)
     assert card["words"] == "The Skarn, two stretches"
     assert client.delete(f"/api/plans/{plan_id}").status_code == 204
     assert client.get(f"/api/plans/{plan_id}").status_code == 404
@@ -89,6 +89,8 @@ def test_what_cannot_be_read_names_its_field(client, form, changed, where):
 
 
 def test_a_plan_is_worked_out_from_the_shelf_and_the_wallet(client, plan_id):
+    for rig in client.get("/api/wallet").json():
+        client.delete(f"/api/wallet/{rig['rig_id']}")
     asked = {"plan_id": plan_id, "units": "metric"}
     worked = client.post("/api/plans/work", json=asked).json()
     assert client.get(f"/api/plans/{plan_id}").json()["worked"] == worked

@@ -43,7 +43,7 @@ LANDMARKS = {
     "buy": "Add the days of saved leaders",
     "days": "Add a stretch",
     "plan": "Work it out",
-    "wallet": "take out",
+    "wallet": "Take Skarn evening sedge out",
 }
 
 

@@ -169,3 +169,35 @@ def test_every_view_at_the_water_is_accessible_and_fits_a_thumb(phone, look):
     tap(phone, "Broke")
     assert serious(phone) == []
     tap(phone, "Undo")
+
+
+def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
+    browser, packed, program, tmp_path
+):
+    answer = httpx.get(f"{program.url}/api/plans/{PLAN_ID}/pack.html")
+    assert "attachment" in answer.headers["content-disposition"]
+    assert len(answer.content) < 3_000_000
+    file = tmp_path / "day.html"
+    file.write_bytes(answer.content)
+    page = browser.new_page()
+    asked = []
+    page.on("request", lambda one: asked.append(one.url))
+    page.goto(f"file://{file}")
+    expect(page.get_by_role("heading", name="Skarn evening sedge")).to_be_visible()
+    tap(page, "Happened")
+    tap(page, "Fish")
+    tap(page, "That is all")
+    page.reload()
+    expect(page.get_by_text("1 in this file’s log")).to_be_visible()
+    tap(page, "Wallet")
+    with page.expect_download() as download:
+        tap(page, "Save the log as a file")
+    assert [one for one in asked if not one.startswith(("file:", "data:", "blob:"))] == []
+    log = tmp_path / download.value.suggested_filename
+    download.value.save_as(log)
+    body = log.read_text()
+    headers = {"content-type": "application/json"}
+    for new in (1, 0):
+        sent = httpx.post(f"{program.url}/api/happened", content=body, headers=headers)
+        assert sent.json()["new"] == new
+    page.close()

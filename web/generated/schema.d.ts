@@ -654,7 +654,7 @@ export interface paths {
         post?: never;
         /**
          * Forget a plan
-         * @description What happened that day stays.
+         * @description One that was fished stays: its log is read by it.
          */
         delete: operations["remove_plan"];
         options?: never;
@@ -714,6 +714,26 @@ export interface paths {
          * @description As it was packed last.
          */
         get: operations["get_pack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{plan_id}/pack.html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A packed day as one file for a phone without a network
+         * @description Everything inside: opened from the phone's files, its log comes home as a file.
+         */
+        get: operations["get_one_file"];
         put?: never;
         post?: never;
         delete?: never;
@@ -808,6 +828,86 @@ export interface paths {
          * @description What is here already stays as it is; the same in any order gives the same.
          */
         post: operations["post_events"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What happened, over all days
+         * @description Counts with how sure they are; of the events that are found, where words are given.
+         */
+        get: operations["get_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/{plan_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A day as it went
+         * @description Every event that stands, in a line.
+         */
+        get: operations["get_day_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/files/events.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All events as a CSV file
+         * @description One row an event that stands: when, what, and what stood around it.
+         */
+        get: operations["get_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/files/events.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All events as a JSON file
+         * @description Format nine-knots-log: events as they were tapped, what was taken back among them.
+         */
+        get: operations["get_json"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3123,6 +3223,61 @@ export interface components {
             floats: boolean;
         };
         /**
+         * BreakLine
+         * @description Breaks at a place: seen beside expected, and whether that is within what chance allows.
+         */
+        BreakLine: {
+            /** Place */
+            place: string;
+            /** Words */
+            words: string;
+            /** Seen */
+            seen: number;
+            /** Expected */
+            expected: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Odd */
+            odd: boolean;
+        };
+        /**
+         * BriefRig
+         * @description A rig of the day by its name in the pack.
+         */
+        BriefRig: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /**
+             * Breaks
+             * @default []
+             */
+            breaks: components["schemas"]["ExpectedBreak"][];
+        };
+        /**
+         * BriefStop
+         * @description A stretch of the day: its rig and fly, its hours in minutes, how deep it was expected (m).
+         */
+        BriefStop: {
+            /** Stretch Id */
+            stretch_id: string;
+            /** Title */
+            title: string;
+            /** Rig */
+            rig: string;
+            /** Fly */
+            fly: string;
+            /** Begins Min */
+            begins_min: number;
+            /** Ends Min */
+            ends_min: number;
+            /** Depth M */
+            depth_m: number;
+        };
+        /**
          * BroughtUp
          * @description A leader at today's version; or none, and why it cannot be read.
          */
@@ -3637,6 +3792,40 @@ export interface components {
             why: string;
         };
         /**
+         * DayBrief
+         * @description The day.
+         */
+        DayBrief: {
+            /**
+             * Stops
+             * @default []
+             */
+            stops: components["schemas"]["BriefStop"][];
+            /**
+             * Rigs
+             * @default []
+             */
+            rigs: components["schemas"]["BriefRig"][];
+        };
+        /**
+         * DayLog
+         * @description A day in lines, and in a sentence.
+         */
+        DayLog: {
+            /** Plan Id */
+            plan_id: string;
+            /** Title */
+            title: string;
+            /** On */
+            on: string;
+            /** Place */
+            place: string;
+            /** Words */
+            words: string;
+            /** Lines */
+            lines: components["schemas"]["LogLine"][];
+        };
+        /**
          * DayPack
          * @description Everything for one day at the water, in the angler's units.
          */
@@ -3683,6 +3872,11 @@ export interface components {
             reminders: components["schemas"]["Reminder"][];
             /** Units */
             units: string;
+            brief: components["schemas"]["DayBrief"];
+            /** Designs */
+            designs: {
+                [key: string]: components["schemas"]["Design"];
+            };
         };
         /**
          * DayServed
@@ -4224,6 +4418,17 @@ export interface components {
             new: number;
             /** Events */
             events: components["schemas"]["Event"][];
+        };
+        /**
+         * ExpectedBreak
+         * @description A place at which a rig may break, as it is told at the water, and the chance that, where it
+         *     breaks, it breaks there.
+         */
+        ExpectedBreak: {
+            /** Place */
+            place: string;
+            /** Chance */
+            chance: number;
         };
         /**
          * ExportRequest
@@ -6174,6 +6379,55 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * LogAnswer
+         * @description Days that were fished, the latest first, and what they say together.
+         */
+        LogAnswer: {
+            /** Days */
+            days: components["schemas"]["LogCard"][];
+            season: components["schemas"]["Season"];
+        };
+        /**
+         * LogCard
+         * @description A day in a line.
+         */
+        LogCard: {
+            /** Plan Id */
+            plan_id: string;
+            /** Title */
+            title: string;
+            /** On */
+            on: string;
+            /** Place */
+            place: string;
+            /** Words */
+            words: string;
+            /** Events */
+            events: number;
+        };
+        /**
+         * LogLine
+         * @description An event: its moment (ms since 1970), its kind, in words, and what stood around it.
+         */
+        LogLine: {
+            /** Event Id */
+            event_id: string;
+            /** At */
+            at: number;
+            /** Kind */
+            kind: string;
+            /** Words */
+            words: string;
+            /** Stretch */
+            stretch: string;
+            /** Rig */
+            rig: string;
+            /** Level */
+            level: string;
+            /** Light */
+            light: string;
+        };
+        /**
          * LowerRigCard
          * @description A lower rig in a line, in the angler's units, with its drawing.
          */
@@ -7176,7 +7430,7 @@ export interface components {
         /**
          * PlanAnswer
          * @description A plan: its id, its figures as they can be typed again, what it came to where it was worked
-         *     out since, and when it was packed.
+         *     out since, when it was packed, and of each stretch what came there at such a level last time.
          */
         PlanAnswer: {
             /** Plan Id */
@@ -7185,6 +7439,8 @@ export interface components {
             worked: components["schemas"]["PlanReading"] | null;
             /** Packed At */
             packed_at: string;
+            /** Before */
+            before: string[];
         };
         /**
          * PlanCard
@@ -7199,6 +7455,8 @@ export interface components {
             on: string;
             /** Words */
             words: string;
+            /** Fished */
+            fished: boolean;
         };
         /**
          * PlanForm
@@ -8300,6 +8558,51 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * Season
+         * @description All of it, and in a sentence.
+         */
+        Season: {
+            /** Words */
+            words: string;
+            /** Tables */
+            tables: components["schemas"]["SeasonTable"][];
+            /** Breaks */
+            breaks: components["schemas"]["BreakLine"][];
+            /** Break Words */
+            break_words: string;
+        };
+        /**
+         * SeasonRow
+         * @description A row in words; the share as ``low``, ``middle`` and ``high`` from 0 to 1 to draw it, none
+         *     where there is too little of it.
+         */
+        SeasonRow: {
+            /** Name */
+            name: string;
+            /** Counts */
+            counts: string;
+            /** Share */
+            share: string;
+            /** Hourly */
+            hourly: string;
+            /** Low */
+            low: number | null;
+            /** Middle */
+            middle: number | null;
+            /** High */
+            high: number | null;
+        };
+        /**
+         * SeasonTable
+         * @description Rows by one thing.
+         */
+        SeasonTable: {
+            /** Title */
+            title: string;
+            /** Rows */
+            rows: components["schemas"]["SeasonRow"][];
         };
         /**
          * See
@@ -16572,6 +16875,125 @@ export interface operations {
             };
         };
     };
+    get_one_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_calendar: {
         parameters: {
             query?: never;
@@ -17300,6 +17722,463 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["EventsKept"];
                 };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_log: {
+        parameters: {
+            query?: {
+                /** @description words of which each is in an event */
+                q?: string;
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogAnswer"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_day_log: {
+        parameters: {
+            query?: {
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path: {
+                plan_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayLog"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_csv: {
+        parameters: {
+            query?: {
+                /** @description words of which each is in an event */
+                q?: string;
+                units?: "imperial" | "metric";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not to be read as a request */
             400: {

@@ -28,6 +28,7 @@ from nine_knots.api import (
     leaders,
     ledger,
     light,
+    log,
     lower_rigs,
     matters,
     measure,
@@ -140,6 +141,7 @@ def create_app(
     app.state.pull_scale = None
     app.state.simulated = {}
     app.state.level_service = None
+    app.state.built = built
     problems.install(app)
     for module in (
         anglers,
@@ -153,6 +155,7 @@ def create_app(
         plans,
         wallet,
         happened,
+        log,
         tackle,
         today,
         readiness,

@@ -28,6 +28,7 @@ MEDIA = {
     "csv": "text/csv",
     "svg": "image/svg+xml",
     "ics": "text/calendar",
+    "html": "text/html",
 }
 
 

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Path, Response
+from fastapi import APIRouter, Path, Request, Response
 from pydantic import Field, ValidationError
 from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
@@ -12,6 +12,7 @@ from starlette.concurrency import run_in_threadpool
 from nine_knots.api.context import CurrentSession, SavingSession, Session
 from nine_knots.api.files import file_answer
 from nine_knots.api.light import light_words
+from nine_knots.api.logged import last_time
 from nine_knots.api.plan_forms import PlanForm, PlanTexts, plan_texts
 from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
 from nine_knots.api.strokes import StrokeForm
@@ -20,6 +21,7 @@ from nine_knots.api.typed import Form
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
 from nine_knots.api.work.plan_tasks import PackTask, PlanTask
 from nine_knots.api.work.tasks import adapter_of
+from nine_knots.core.base.errors import NotFound, OutOfRange
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import counted
@@ -30,8 +32,10 @@ from nine_knots.core.tell.plan.reading import Light, PlanReading
 from nine_knots.core.trade.places import Place
 from nine_knots.core.trade.plan import DayPlan
 from nine_knots.formats.calendar import write_calendar
+from nine_knots.formats.one_file import write_one_file
 from nine_knots.services.light import light_of
 from nine_knots.store.anglers import read_settings
+from nine_knots.store.happened import days_fished, list_events
 from nine_knots.store.leaders import list_leaders
 from nine_knots.store.lower_rigs import list_lower_rigs
 from nine_knots.store.places import list_places, read_place
@@ -62,17 +66,19 @@ class PlanCard:
     title: str
     on: str
     words: str
+    fished: bool
 
 
 @dataclass(frozen=True, slots=True)
 class PlanAnswer:
     """A plan: its id, its figures as they can be typed again, what it came to where it was worked
-    out since, and when it was packed."""
+    out since, when it was packed, and of each stretch what came there at such a level last time."""
 
     plan_id: str
     texts: PlanTexts
     worked: PlanReading | None
     packed_at: str
+    before: tuple[str, ...]
 
 
 class WorkRequest(Form):
@@ -86,8 +92,12 @@ class WorkRequest(Form):
 @router.get("", summary="All planned days")
 def get_plans(session: CurrentSession) -> tuple[PlanCard, ...]:
     """The latest first."""
-    plans, waters = session.read(
-        lambda cursor, me: (list_plans(cursor, me), dict(list_places(cursor, me)))
+    plans, waters, fished = session.read(
+        lambda cursor, me: (
+            list_plans(cursor, me),
+            dict(list_places(cursor, me)),
+            days_fished(cursor, me),
+        )
     )
     return tuple(
         PlanCard(
@@ -96,6 +106,7 @@ def get_plans(session: CurrentSession) -> tuple[PlanCard, ...]:
             plan.on,
             f"{_water(waters.get(plan.place_id))}, "
             f"{counted(len(plan.stops), 'stretch', 'stretches')}",
+            plan_id in fished,
         )
         for plan_id, plan in plans
     )
@@ -129,8 +140,18 @@ def put_plan_anew(session: CurrentSession, plan_id: PlanId, form: PlanForm) -> P
 
 @router.delete("/{plan_id}", status_code=204, responses=MISSING, summary="Forget a plan")
 def remove_plan(session: CurrentSession, plan_id: PlanId) -> Response:
-    """What happened that day stays."""
-    session.write(lambda cursor, me: delete_plan(cursor, me, plan_id))
+    """One that was fished stays: its log is read by it."""
+
+    def forget(cursor: DictCursor, me: str) -> None:
+        if list_events(cursor, me, plan_id):
+            raise OutOfRange(
+                "This day was fished: what happened is read by its plan.",
+                where="plan_id",
+                mend="Keep it; name it otherwise if it is in the way.",
+            )
+        delete_plan(cursor, me, plan_id)
+
+    session.write(forget)
     return Response(status_code=204)
 
 
@@ -165,8 +186,12 @@ async def post_pack(
     whose = session.read(read_settings).name
     task = PackTask(plan_id=asked.plan_id, whose=whose, **await _asked(session, asked))
 
-    def keep(pack: bytes) -> None:
-        session.write(lambda cursor, me: write_pack(cursor, me, asked.plan_id, pack.decode()))
+    def keep(answer: bytes) -> None:
+        pack = adapter_of(PackTask).validate_json(answer)
+        body = answer.decode()
+        session.write(
+            lambda cursor, me: write_pack(cursor, me, asked.plan_id, body, pack.brief, pack.designs)
+        )
 
     return await answering.respond(f"pack-{asked.plan_id}", task, keep=keep)
 
@@ -181,6 +206,23 @@ def get_pack(session: CurrentSession, plan_id: PlanId) -> Response:
     """As it was packed last."""
     body = session.read(lambda cursor, me: read_pack(cursor, me, plan_id))
     return Response(body, media_type="application/json")
+
+
+@router.get(
+    "/{plan_id}/pack.html",
+    response_class=Response,
+    responses=MISSING,
+    summary="A packed day as one file for a phone without a network",
+)
+def get_one_file(request: Request, session: CurrentSession, plan_id: PlanId) -> Response:
+    """Everything inside: opened from the phone's files, its log comes home as a file."""
+    body, title = session.read(
+        lambda cursor, me: (read_pack(cursor, me, plan_id), read_plan(cursor, me, plan_id).title)
+    )
+    built = request.app.state.built
+    if built is None or not (built / "water").is_dir():
+        raise NotFound("The view at the water is not built here.", mend="Start with ./start.")
+    return file_answer(write_one_file(built / "water", body), title, "html")
 
 
 @router.get(
@@ -254,6 +296,7 @@ def _answer(cursor: DictCursor, me: str, plan_id: str, units: System) -> PlanAns
         texts,
         _worked(worked) if worked else None,
         packed.isoformat() if packed else "",
+        tuple(last_time(cursor, me, plan_id, Units(units))),
     )
 
 

@@ -9,15 +9,17 @@ from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.lower_rigs import demo_lower_rigs
 from nine_knots.demo.places import demo_places
 from nine_knots.demo.rigs import demo_rigs
+from nine_knots.demo.season import demo_season
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
 from nine_knots.store.anglers import OWN, Settings, angler_in_front, create_angler
 from nine_knots.store.database import Database
+from nine_knots.store.happened import add_events
 from nine_knots.store.leaders import create_leader
 from nine_knots.store.ledger import note_act, put_stock
 from nine_knots.store.lower_rigs import put_lower_rig
 from nine_knots.store.places import add_place
-from nine_knots.store.plans import lay_plan
+from nine_knots.store.plans import lay_plan, write_pack
 from nine_knots.store.tackle import add_tackle
 from nine_knots.store.wallet import put_rigs
 
@@ -50,6 +52,11 @@ def add_demo(cursor: DictCursor) -> str:
     waters = {place.title: add_place(cursor, angler_id, place) for place in demo_places()}
     lay_plan(cursor, angler_id, demo_plan(waters["The Skarn"]), PLAN_ID)
     put_rigs(cursor, angler_id, demo_wallet(stock))
+    for day in demo_season(stock):
+        plan = day.plan.remade(place_id=waters["The Skarn"])
+        lay_plan(cursor, angler_id, plan, day.plan_id)
+        write_pack(cursor, angler_id, day.plan_id, None, day.brief, day.designs)
+        add_events(cursor, angler_id, day.events)
     for act in demo_acts(stock):
         note_act(cursor, angler_id, act)
     return angler_id

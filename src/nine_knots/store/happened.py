@@ -54,3 +54,9 @@ def list_events(
         (angler_id, *values),
     )
     return tuple(event for _, event in readable(EVENT, cursor.fetchall()))
+
+
+def days_fished(cursor: DictCursor, angler_id: str) -> frozenset[str]:
+    """Plans of which anything happened."""
+    cursor.execute("SELECT DISTINCT plan_id FROM happened WHERE angler_id = %s", (angler_id,))
+    return frozenset(row["plan_id"] for row in cursor.fetchall())

@@ -49,16 +49,18 @@ def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
     return item
 
 
-def note_act(cursor: DictCursor, angler_id: str, act: Act) -> str:
-    """Note an act, and what its spools then hold; answers its id. Spools that are not known any
-    more, or whose row cannot be read, are left out."""
+def note_act(cursor: DictCursor, angler_id: str, act: Act, act_id: str = "") -> str:
+    """Note an act, and what its spools then hold; answers its id, a new one or that given.
+
+    Spools that are not known any more, or whose row cannot be read, are left out.
+    """
     items: dict[str, Stock] = {}
     for one in act.changes:
         with suppress(Damaged):
             found = find_stock(cursor, angler_id, one.spool_id)
             if found is not None:
                 items[one.spool_id] = found
-    act_id = uuid.uuid4().hex
+    act_id = act_id or uuid.uuid4().hex
     _write_act(cursor, angler_id, act_id, act, datetime.now(UTC), set(items))
     for item in items.values():
         left = left_of(_changes_of(cursor, angler_id, item.spool_id))
@@ -246,3 +248,18 @@ def _acts(
         )
         for row in rows
     )
+
+
+def acts_known(cursor: DictCursor, angler_id: str, ids: Iterable[str]) -> dict[str, bool]:
+    """Of these ids those of acts that were noted, and whether each was undone since."""
+    wanted = tuple(ids)
+    if not wanted:
+        return {}
+    marks = ", ".join(["%s"] * len(wanted))
+    cursor.execute(
+        "SELECT a.act_id, b.act_id IS NOT NULL AS undone FROM act a "
+        "LEFT JOIN act b ON b.angler_id = a.angler_id AND b.undoes = a.act_id "
+        f"WHERE a.angler_id = %s AND a.act_id IN ({marks})",
+        (angler_id, *wanted),
+    )
+    return {row["act_id"]: bool(row["undone"]) for row in cursor.fetchall()}

@@ -1,14 +1,20 @@
 """Days that are planned, and what was packed of them for the water."""
 
 import uuid
+from contextlib import suppress
 from datetime import datetime
 
+from pydantic import TypeAdapter, ValidationError
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
+from nine_knots.core.trade.brief import DayBrief
+from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.plan import DayPlan
 from nine_knots.kept.kinds.day import PLAN
 from nine_knots.store.rows import in_utc, readable, value_of
+
+_DESIGNS = TypeAdapter(dict[str, Design])
 
 
 def list_plans(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, DayPlan], ...]:
@@ -81,17 +87,56 @@ def read_worked(cursor: DictCursor, angler_id: str, plan_id: str) -> str | None:
 
 def packed_at(cursor: DictCursor, angler_id: str) -> dict[str, datetime]:
     """When each plan was packed last, in UTC."""
-    cursor.execute("SELECT plan_id, packed_at FROM day_pack WHERE angler_id = %s", (angler_id,))
+    cursor.execute(
+        "SELECT plan_id, packed_at FROM day_pack WHERE angler_id = %s AND body IS NOT NULL",
+        (angler_id,),
+    )
     return {row["plan_id"]: in_utc(row["packed_at"]) for row in cursor.fetchall()}
 
 
-def write_pack(cursor: DictCursor, angler_id: str, plan_id: str, body: str) -> None:
-    """Keep what was packed of a plan, in place of what was packed before."""
+def write_pack(
+    cursor: DictCursor,
+    angler_id: str,
+    plan_id: str,
+    body: str | None,
+    brief: DayBrief,
+    designs: dict[str, Design],
+) -> None:
+    """Keep what was packed of a plan, in place of what was packed before: what goes to the phone,
+    what its log is read by, and its rigs."""
     cursor.execute(
-        "REPLACE INTO day_pack (angler_id, plan_id, body, packed_at) "
-        "VALUES (%s, %s, %s, UTC_TIMESTAMP(6))",
-        (angler_id, plan_id, body),
+        "REPLACE INTO day_pack (angler_id, plan_id, body, brief, designs, packed_at) "
+        "VALUES (%s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
+        (
+            angler_id,
+            plan_id,
+            body,
+            brief.model_dump_json(),
+            _DESIGNS.dump_json(designs).decode(),
+        ),
     )
+
+
+def read_briefs(cursor: DictCursor, angler_id: str) -> dict[str, DayBrief]:
+    """What every day's log is read by; what cannot be read is left out."""
+    cursor.execute("SELECT plan_id, brief FROM day_pack WHERE angler_id = %s", (angler_id,))
+    found = {}
+    for row in cursor.fetchall():
+        with suppress(ValidationError):
+            found[row["plan_id"]] = DayBrief.model_validate_json(row["brief"])
+    return found
+
+
+def read_rigs(cursor: DictCursor, angler_id: str, plan_id: str) -> dict[str, Design]:
+    """The rigs of a packed day by their names in it; none where it is not packed."""
+    cursor.execute(
+        "SELECT designs FROM day_pack WHERE angler_id = %s AND plan_id = %s", (angler_id, plan_id)
+    )
+    row = cursor.fetchone()
+    try:
+        return _DESIGNS.validate_json(row["designs"]) if row else {}
+    except ValidationError:
+        return {}
 
 
 def read_pack(cursor: DictCursor, angler_id: str, plan_id: str) -> str:
@@ -100,7 +145,7 @@ def read_pack(cursor: DictCursor, angler_id: str, plan_id: str) -> str:
         "SELECT body FROM day_pack WHERE angler_id = %s AND plan_id = %s", (angler_id, plan_id)
     )
     row = cursor.fetchone()
-    if row is None:
+    if row is None or row["body"] is None:
         raise NotFound(
             "This day is not packed yet.", where="plan_id", mend="Open the plan and pack it."
         )

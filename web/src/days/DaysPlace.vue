@@ -12,6 +12,11 @@ const PARTS = [
     words: 'Wallet',
     shows: defineAsyncComponent(() => import('./wallet/WalletPart.vue')),
   },
+  {
+    key: 'log',
+    words: 'What happened',
+    shows: defineAsyncComponent(() => import('./log/LogPart.vue')),
+  },
 ]
 </script>
 

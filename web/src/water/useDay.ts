@@ -12,7 +12,11 @@ export const packInFile = (): DayPack | null => {
 }
 export const isFile = () => location.protocol === 'file:' || !!document.getElementById('pack')
 
-const newId = () => crypto.randomUUID().replaceAll('-', '')
+/** An id of its own, also where a file is not taken for a safe place. */
+const newId = () =>
+  Array.from(crypto.getRandomValues(new Uint8Array(16)), (one) =>
+    one.toString(16).padStart(2, '0'),
+  ).join('')
 
 /** One day at the water: its pack, what happened, where it stands, and what waits to be sent. */
 export function useDay(planId: string) {
@@ -80,15 +84,28 @@ export function useDay(planId: string) {
     try {
       if (!pack.value || !reached.value) await fetchPack()
       const { unsent: waiting } = await readEvents(planId)
-      const told = waiting.length
-        ? await ask<{ events: DayEvent[] }>('/api/happened', { events: waiting })
-        : { events: await ask<DayEvent[]>(`/api/happened?plan_id=${planId}`) }
-      await keepSent([...told.events, ...waiting])
+      const sent = await send(waiting)
+      const told = await ask<DayEvent[]>(`/api/happened?plan_id=${planId}`)
+      await keepSent([...told, ...sent])
       await read()
       reached.value = true
     } catch (error) {
       reached.value = false
       if (!pack.value) missing.value = error instanceof Error ? error.message : ''
+    }
+  }
+
+  /** Those that the bench took; where it refuses some, each is sent alone, and the others stay. */
+  async function send(waiting: DayEvent[]): Promise<DayEvent[]> {
+    if (!waiting.length) return []
+    try {
+      await ask('/api/happened', { events: waiting })
+      return waiting
+    } catch (error) {
+      if (!(error instanceof RefusedHere)) throw error
+      if (waiting.length > 1) return (await Promise.all(waiting.map((one) => send([one])))).flat()
+      trouble.value = `The bench does not take one event: ${error.message} It stays here.`
+      return []
     }
   }
 
@@ -111,6 +128,10 @@ async function ask<T>(path: string, body?: unknown): Promise<T> {
   }
   const response = await fetch(path, asked)
   const said: unknown = await response.json()
-  if (!response.ok) throw new Error((said as { detail?: string }).detail ?? 'The bench refused it.')
+  if (!response.ok)
+    throw new RefusedHere((said as { detail?: string }).detail ?? 'The bench refused it.')
   return said as T
 }
+
+/** The bench was reached, and said no. */
+class RefusedHere extends Error {}

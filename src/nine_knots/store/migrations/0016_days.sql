@@ -17,7 +17,9 @@ CREATE TABLE IF NOT EXISTS plan (
 CREATE TABLE IF NOT EXISTS day_pack (
   angler_id   CHAR(32)     NOT NULL,
   plan_id     CHAR(32)     NOT NULL,
-  body        LONGTEXT     NOT NULL CHECK (JSON_VALID(body)),
+  body        LONGTEXT     NULL COMMENT 'what goes to the phone, where it was packed here',
+  brief       LONGTEXT     NOT NULL COMMENT 'what of it its log is read by',
+  designs     LONGTEXT     NOT NULL COMMENT 'its rigs by their names in it',
   packed_at   DATETIME(6)  NOT NULL,
   PRIMARY KEY (angler_id, plan_id),
   CONSTRAINT pack_of_plan FOREIGN KEY (angler_id, plan_id)

@@ -26,6 +26,9 @@ async function pack() {
         {{ packed ? 'Pack it anew' : 'Pack it for the water' }}
       </button>
       <RouterLink v-if="packed" class="do" :to="`/water/${planId}`">At the water</RouterLink>
+      <a v-if="packed" class="do" :href="`/api/plans/${planId}/pack.html`" download
+        >As one file, for a phone without a network</a
+      >
       <a class="do" :href="`/api/plans/${planId}/calendar.ics`" download>For the calendar</a>
       <span v-if="packed" class="quiet">packed {{ packed }}</span>
       <span v-else class="quiet">

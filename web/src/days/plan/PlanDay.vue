@@ -94,6 +94,7 @@ const forget = () =>
         v-if="worked && plan"
         :plan-id="plan.plan_id"
         :packed-at="plan.packed_at"
+        :before="plan.before"
         :reading="worked"
       />
     </JobAnswer>

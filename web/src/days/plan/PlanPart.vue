@@ -16,10 +16,15 @@ const open = computed(() =>
     : '',
 )
 
+const toCome = computed(() =>
+  (plans.value ?? []).filter((one) => !one.fished || one.plan_id === chosen.value),
+)
+const fished = computed(() => (plans.value ?? []).filter((one) => one.fished).length)
+
 watch(
   plans,
   (now) => {
-    if (now && !open.value) chosen.value = now[0]?.plan_id ?? NEW
+    if (now && !open.value) chosen.value = now.find((one) => !one.fished)?.plan_id ?? NEW
   },
   { immediate: true },
 )
@@ -29,7 +34,7 @@ watch(
   <div class="plans">
     <nav aria-label="Planned days">
       <ul>
-        <li v-for="one in plans" :key="one.plan_id">
+        <li v-for="one in toCome" :key="one.plan_id">
           <label :class="{ here: one.plan_id === open }">
             <input v-model="chosen" type="radio" name="plan" :value="one.plan_id" />
             <b>{{ one.title }}</b>
@@ -43,6 +48,10 @@ watch(
           </label>
         </li>
       </ul>
+      <p v-if="fished" class="quiet fished">
+        {{ fished === 1 ? 'One day was' : `${fished} days were` }} fished:
+        <RouterLink to="/days/log">what happened</RouterLink>.
+      </p>
     </nav>
     <p v-if="isSuccess && places && !places.length" class="poor">
       A day is planned on a water of yours: <RouterLink to="/days">add one</RouterLink> with its
@@ -60,6 +69,10 @@ watch(
 </template>
 
 <style scoped>
+.fished {
+  margin-top: 12px;
+}
+
 .plans {
   display: grid;
   grid-template-columns: minmax(180px, 1fr) 5fr;

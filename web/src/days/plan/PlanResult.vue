@@ -12,7 +12,12 @@ import PlanStop from './PlanStop.vue'
 import type { PlanReading } from './usePlans'
 
 /** What a plan came to: stretch by stretch, what to tie tonight, what to pack, what to mind. */
-const props = defineProps<{ reading: PlanReading; planId: string; packedAt: string }>()
+const props = defineProps<{
+  reading: PlanReading
+  planId: string
+  packedAt: string
+  before: string[]
+}>()
 const settings = useSettings()
 const bench = useBench()
 const router = useRouter()
@@ -53,6 +58,7 @@ const open = (design: Design, path: string) =>
         v-for="(stop, at) in reading.stops"
         :key="at"
         :stop="stop"
+        :before="before[at] ?? ''"
         :longest-m="longest"
         @bench="(design) => open(design, '/')"
       />

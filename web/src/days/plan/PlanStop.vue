@@ -5,7 +5,7 @@ import MiniStrip from '@/widgets/MiniStrip.vue'
 import type { StopReading } from './usePlans'
 
 /** One stretch of a plan: when, its water then, the leader, what the hands do first. */
-defineProps<{ stop: StopReading; longestM: number }>()
+defineProps<{ stop: StopReading; longestM: number; before: string }>()
 const emit = defineEmits<{ bench: [design: Design] }>()
 </script>
 
@@ -16,6 +16,7 @@ const emit = defineEmits<{ bench: [design: Design] }>()
       <h3>{{ stop.stretch }}</h3>
       <p class="quiet">{{ stop.water }}</p>
       <p v-if="stop.beyond" class="poor">{{ stop.beyond }}</p>
+      <p v-if="before" class="quiet">{{ before }}</p>
       <p v-if="stop.rules" class="quiet">Its own rules: {{ stop.rules }}</p>
     </div>
     <div>

@@ -9,6 +9,7 @@ from nine_knots.core.base.patience import tell
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.level import at_level
+from nine_knots.core.judge.log.expected import expected_breaks
 from nine_knots.core.judge.planning.afield import AS_PLANNED, Afield, Beforehand
 from nine_knots.core.judge.planning.parts import part_names
 from nine_knots.core.judge.planning.planned import Cast, Planned, PlannedStop
@@ -22,6 +23,8 @@ from nine_knots.core.tell.plan.rig_states import WornStates, rig_states
 from nine_knots.core.tell.plan.sees import See, sees_of
 from nine_knots.core.tell.rig import Hung, hung_on
 from nine_knots.core.tell.tying.steps import hang_steps
+from nine_knots.core.trade.brief import BriefRig, BriefStop, DayBrief
+from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.happenings import HAPPENINGS
 from nine_knots.core.trade.happenings.happening import Happening
 from nine_knots.core.trade.knots.table import KnotKey
@@ -153,6 +156,8 @@ class DayPack:
     masses: tuple[MassStep, ...]
     reminders: tuple[Reminder, ...]
     units: str
+    brief: DayBrief
+    designs: dict[str, Design]
 
 
 def day_pack(
@@ -194,6 +199,8 @@ def day_pack(
         masses=_masses(plan, angler.units),
         reminders=REMINDERS,
         units=angler.system,
+        brief=_brief(plan, found, reading, rigs, angler),
+        designs={rig_key(stop): stop.fit.design for stop in found.stops if stop.fit is not None},
     )
 
 
@@ -218,6 +225,41 @@ def _rigs(found: Planned, angler: Angler) -> tuple[PackedRig, ...]:
             states=rig_states(design, angler),
         )
     return tuple(rigs.values())
+
+
+def _brief(
+    plan: DayPlan,
+    found: Planned,
+    reading: PlanReading,
+    rigs: tuple[PackedRig, ...],
+    angler: Angler,
+) -> DayBrief:
+    """What its log will be read by."""
+    leaders = {
+        rig_key(stop): stop.fit.design.leader for stop in found.stops if stop.fit is not None
+    }
+    return DayBrief(
+        stops=tuple(
+            BriefStop(
+                stretch_id=read.stretch_id,
+                title=read.stretch,
+                rig=rig_key(stop),
+                fly=read.fly,
+                begins_min=asked.begins_min,
+                ends_min=asked.ends_min,
+                depth_m=stop.choice.day.water.depth_m,
+            )
+            for stop, read, asked in zip(found.stops, reading.stops, plan.stops, strict=True)
+        ),
+        rigs=tuple(
+            BriefRig(
+                key=rig.key,
+                title=rig.title[:80],
+                breaks=expected_breaks(leaders[rig.key], angler.tyer.knots),
+            )
+            for rig in rigs
+        ),
+    )
 
 
 def rig_key(stop: PlannedStop) -> str:

@@ -7,6 +7,6 @@ CHANGED_RIG = Happening(
     place=100,
     title="Changed rig",
     said="another rig",
-    details=("rig",),
+    details=("rig", "fly"),
     effect=RigEffect(takes_up=True),
 )

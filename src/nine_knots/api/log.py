@@ -1,0 +1,154 @@
+"""/api/log: days as they went, what many of them say, found by anything in them, out as files."""
+
+import csv
+import io
+from dataclasses import dataclass, replace
+from datetime import datetime
+from typing import Annotated
+
+from fastapi import APIRouter, Query, Response
+
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.files import file_answer
+from nine_knots.api.logged import Logged, logged_days
+from nine_knots.api.plans import PlanId
+from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.core.base.quantity import System
+from nine_knots.core.base.units import Units
+from nine_knots.core.tell.log.day_log import DayLog, day_log, day_words, event_words
+from nine_knots.core.tell.log.season import Season, season_of
+from nine_knots.store.happened import list_events
+
+router = APIRouter(prefix="/api/log", tags=["log"], responses=RESPONSES)
+MOST_WORDS = 8
+Words = Annotated[str, Query(max_length=100, description="words of which each is in an event")]
+MS = 1000.0
+
+
+@dataclass(frozen=True, slots=True)
+class LogCard:
+    """A day in a line."""
+
+    plan_id: str
+    title: str
+    on: str
+    place: str
+    words: str
+    events: int
+
+
+@dataclass(frozen=True, slots=True)
+class LogAnswer:
+    """Days that were fished, the latest first, and what they say together."""
+
+    days: tuple[LogCard, ...]
+    season: Season
+
+
+@router.get("", summary="What happened, over all days")
+def get_log(session: CurrentSession, q: Words = "", units: System = "imperial") -> LogAnswer:
+    """Counts with how sure they are; of the events that are found, where words are given."""
+    read = Units(units)
+    found = [
+        one
+        for one in _sought(session.read(logged_days), q, read)
+        if one.day.around or not q.strip()
+    ]
+    return LogAnswer(
+        days=tuple(
+            LogCard(
+                one.day.plan_id,
+                one.plan.title,
+                one.plan.on,
+                one.place,
+                day_words(one.day),
+                len(one.day.around),
+            )
+            for one in found
+        ),
+        season=season_of(tuple(one.day for one in found), read),
+    )
+
+
+@router.get("/{plan_id}", responses=MISSING, summary="A day as it went")
+def get_day_log(session: CurrentSession, plan_id: PlanId, units: System = "imperial") -> DayLog:
+    """Every event that stands, in a line."""
+    found = session.read(lambda cursor, me: logged_days(cursor, me, plan_id))
+    one = found[0]
+    return day_log(one.plan.title, one.plan.on, one.place, one.day, Units(units))
+
+
+@router.get("/files/events.csv", response_class=Response, summary="All events as a CSV file")
+def get_csv(session: CurrentSession, q: Words = "", units: System = "metric") -> Response:
+    """One row an event that stands: when, what, and what stood around it."""
+    out = io.StringIO()
+    rows = csv.writer(out)
+    rows.writerow(COLUMNS)
+    read = Units(units)
+    for one in _sought(session.read(logged_days), q, read):
+        log = day_log(one.plan.title, one.plan.on, one.place, one.day, read)
+        for line, near in zip(log.lines, one.day.around, strict=True):
+            when = datetime.fromtimestamp(line.at / MS).astimezone().isoformat(timespec="seconds")
+            rows.writerow(
+                [
+                    when,
+                    line.kind,
+                    line.words,
+                    one.place,
+                    line.stretch,
+                    line.rig,
+                    near.fly,
+                    "" if near.level_m is None else f"{near.level_m:.3f}",
+                    line.light,
+                    line.event_id,
+                ]
+            )
+    return file_answer(out.getvalue(), "log", "csv")
+
+
+COLUMNS = ("at", "kind", "words", "water", "stretch", "rig", "fly", "level_m", "light", "event_id")
+
+
+@router.get("/files/events.json", response_class=Response, summary="All events as a JSON file")
+def get_json(session: CurrentSession) -> Response:
+    """Format nine-knots-log: events as they were tapped, what was taken back among them."""
+    events = session.read(list_events)
+    body = ",\n".join(one.model_dump_json(exclude_none=True) for one in events)
+    text = f'{{"format": "nine-knots-log", "version": 1, "events": [\n{body}\n]}}\n'
+    return file_answer(text, "log", "json")
+
+
+def _sought(found: tuple[Logged, ...], q: str, units: Units) -> tuple[Logged, ...]:
+    """The days with those of their events in which every word is."""
+    words = q.lower().split()[:MOST_WORDS]
+    if not words:
+        return found
+
+    def has(one: Logged, number: int) -> bool:
+        near = one.day.around[number]
+        stop, rig = one.day.brief.stop(near.stretch), one.day.brief.rig(near.rig)
+        text = " ".join(
+            (
+                event_words(near.event, one.day, units),
+                stop.title if stop else "",
+                rig.title if rig else "",
+                near.fly,
+                one.place,
+                one.plan.title,
+                one.plan.on,
+            )
+        ).lower()
+        return all(word in text for word in words)
+
+    return tuple(
+        replace(
+            one,
+            day=replace(
+                one.day,
+                around=tuple(
+                    near for number, near in enumerate(one.day.around) if has(one, number)
+                ),
+            ),
+        )
+        for one in found
+    )

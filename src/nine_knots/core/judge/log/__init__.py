@@ -1,0 +1,1 @@
+"""What the log of many days says: honest counts, with how sure they are."""

@@ -1,0 +1,107 @@
+"""A day as it went: every event in a line, with where, on what, at which level."""
+
+from dataclasses import dataclass
+
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.words import begun, counted
+from nine_knots.core.judge.log.day import Around
+from nine_knots.core.judge.log.tables import LoggedDay, by_light, spent
+from nine_knots.core.tell.places import level_text
+from nine_knots.core.trade.event import Event
+from nine_knots.core.trade.happenings import HAPPENINGS
+from nine_knots.core.trade.tackle import fish_of
+
+
+@dataclass(frozen=True, slots=True)
+class LogLine:
+    """An event: its moment (ms since 1970), its kind, in words, and what stood around it."""
+
+    event_id: str
+    at: int
+    kind: str
+    words: str
+    stretch: str
+    rig: str
+    level: str
+    light: str
+
+
+@dataclass(frozen=True, slots=True)
+class DayLog:
+    """A day in lines, and in a sentence."""
+
+    plan_id: str
+    title: str
+    on: str
+    place: str
+    words: str
+    lines: tuple[LogLine, ...]
+
+
+def day_log(title: str, on: str, place: str, day: LoggedDay, units: Units) -> DayLog:
+    """The day's log."""
+    return DayLog(
+        plan_id=day.plan_id,
+        title=title,
+        on=on,
+        place=place,
+        words=day_words(day),
+        lines=tuple(_line(day, one, units) for one in day.around),
+    )
+
+
+def day_words(day: LoggedDay) -> str:
+    """``Four fish and six takes missed in five hours; two tippets, one rig lost.``"""
+    sum_ = spent([day])
+    if not day.around:
+        return "Nothing was noted."
+    missed = sum(one.event.kind == "missed" for one in day.around)
+    said = f"{counted(sum_.fish, 'fish', 'fish')} and {counted(missed, 'take')} missed"
+    if sum_.hours >= 0.5:
+        said += f" in {sum_.hours:.1f} h"
+    costs = [
+        counted(many, one)
+        for many, one in (
+            (sum_.tippets, "new tippet"),
+            (sum_.breaks, "break"),
+            (sum_.rigs, "lost rig"),
+        )
+        if many
+    ]
+    return f"{begun(said)}{'; ' + ', '.join(costs) if costs else ''}."
+
+
+def _line(day: LoggedDay, one: Around, units: Units) -> LogLine:
+    stop, rig = day.brief.stop(one.stretch), day.brief.rig(one.rig)
+    return LogLine(
+        event_id=one.event.event_id,
+        at=one.event.at,
+        kind=one.event.kind,
+        words=event_words(one.event, day, units),
+        stretch=stop.title if stop else one.stretch,
+        rig=rig.title if rig else "",
+        level=level_text(one.level_m, units) if one.level_m is not None else "",
+        light=by_light(day, one),
+    )
+
+
+def event_words(event: Event, day: LoggedDay, units: Units) -> str:
+    """An event in a line, with what was told of it."""
+    told, kind = event.detail, HAPPENINGS[event.kind]
+    stop = day.brief.stop(told.stretch) if told.stretch else None
+    rig = day.brief.rig(told.rig) if told.rig else None
+    said = [
+        fish_of(told.fish).title if told.fish else None,
+        units.fish_mass(told.mass).text if told.mass else None,
+        told.fly,
+        told.place,
+        stop.title if stop else told.stretch,
+        rig.title if rig else None,
+        told.landed,
+        level_text(told.level, units) if told.level is not None else None,
+        f"indicator at {units.length(told.setting).text}" if told.setting else None,
+        told.words,
+        f"photo {told.photo}" if told.photo else None,
+    ]
+    more = ", ".join(one for one in said if one)
+    return f"{kind.title}: {more}" if more else kind.title

@@ -1,0 +1,196 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useCatalogue } from '@/api/queries'
+import { attempt } from '@/shell/attempt'
+import kinds from '@generated/happenings.json'
+import { option } from '@/widgets/option'
+import PickOne from '@/widgets/PickOne.vue'
+import { useDayLog, useLogActs, type LogLine } from './useLog'
+
+/** A day as it went, along its hours; corrected and completed at the table. */
+const props = defineProps<{ planId: string }>()
+const emit = defineEmits<{ leave: [] }>()
+const { data: day } = useDayLog(() => props.planId)
+const { data: catalogue } = useCatalogue()
+const acts = useLogActs()
+const WIDE = 720
+const HEIGHT = 84
+const LEAST_MS = 3_600_000
+const MARKS: Record<string, string> = { fish: 'fish', missed: 'missed', broke: 'broke' }
+const span = computed(() => {
+  const lines = day.value?.lines ?? []
+  const first = lines[0]?.at ?? 0
+  return { first, ms: Math.max(LEAST_MS, (lines.at(-1)?.at ?? 0) - first) }
+})
+const x = (at: number) => 10 + ((at - span.value.first) / span.value.ms) * (WIDE - 20)
+const clock = (at: number) =>
+  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })
+const stretches = computed(() => {
+  const lines = day.value?.lines ?? []
+  return lines
+    .filter((one, i) => one.stretch && one.stretch !== lines[i - 1]?.stretch)
+    .map((one) => ({ at: one.at, title: one.stretch }))
+})
+const KINDS = kinds
+  .filter(
+    (one) => !['taken-back', 'came-to', 'changed-rig', 'moved-setting', 'level'].includes(one.key),
+  )
+  .map((one) => option(one.key, one.title))
+const form = ref({ time: '12:00', kind: 'fish', fish: '', words: '' })
+const kindOf = computed(() => kinds.find((one) => one.key === form.value.kind))
+const fish = computed(() => [
+  option('', 'which fish'),
+  ...(catalogue.value?.fish ?? []).map((one) => option(one.key, one.title)),
+])
+
+const add = () =>
+  attempt(async () => {
+    if (!day.value) return
+    const at = new Date(`${day.value.on}T${form.value.time}`).getTime()
+    const detail = {
+      ...(kindOf.value?.details.includes('fish') && form.value.fish
+        ? { fish: form.value.fish as 'grayling' }
+        : {}),
+      ...(kindOf.value?.details.includes('words') && form.value.words
+        ? { words: form.value.words }
+        : {}),
+    }
+    await acts.add(props.planId, at, form.value.kind, detail)
+    form.value.words = ''
+  })
+const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
+</script>
+
+<template>
+  <section v-if="day" class="went" :aria-label="`${day.title}, ${day.on}`">
+    <p class="row">
+      <b class="grow">{{ day.title }}, {{ day.on }}, {{ day.place }}. {{ day.words }}</b>
+      <button class="do" type="button" @click="emit('leave')">All days together</button>
+    </p>
+    <svg
+      v-if="day.lines.length"
+      :viewBox="`0 0 ${WIDE} ${HEIGHT}`"
+      role="img"
+      :aria-label="day.words"
+    >
+      <line x1="10" :x2="WIDE - 10" y1="60" y2="60" class="time" />
+      <g v-for="(one, i) in stretches" :key="one.at">
+        <line :x1="x(one.at)" :x2="x(one.at)" y1="16" y2="68" class="time" />
+        <text :x="x(one.at) + 3" :y="i % 2 ? 26 : 12" class="name">{{ one.title }}</text>
+        <text :x="x(one.at) + 3" y="81" class="name">{{ clock(one.at) }}</text>
+      </g>
+      <template v-for="one in day.lines" :key="one.event_id">
+        <circle
+          v-if="MARKS[one.kind]"
+          :cx="x(one.at)"
+          :cy="one.kind === 'fish' ? 46 : 60"
+          :r="one.kind === 'fish' ? 6 : 4"
+          :class="`mark mark--${one.kind}`"
+        />
+        <line v-else :x1="x(one.at)" :x2="x(one.at)" y1="56" y2="64" class="tick" />
+      </template>
+    </svg>
+    <ol>
+      <li v-for="one in day.lines" :key="one.event_id">
+        <span class="figure quiet">{{ clock(one.at) }}</span>
+        <span class="grow">{{ one.words }}</span>
+        <span class="quiet">{{
+          [one.stretch, one.rig, one.level, one.light].filter(Boolean).join(' · ')
+        }}</span>
+        <button
+          class="link"
+          type="button"
+          :aria-label="`Take back: ${one.words} at ${clock(one.at)}`"
+          @click="back(one)"
+        >
+          take back
+        </button>
+      </li>
+    </ol>
+    <form class="row" aria-label="Something that was not tapped" @submit.prevent="add">
+      <input v-model="form.time" class="pick figure hour" type="time" aria-label="At" required />
+      <PickOne v-model="form.kind" label="What happened" :options="KINDS" />
+      <PickOne
+        v-if="kindOf?.details.includes('fish')"
+        v-model="form.fish"
+        label="Which fish"
+        :options="fish"
+      />
+      <input
+        v-if="kindOf?.details.includes('words')"
+        v-model="form.words"
+        class="pick words"
+        aria-label="In your words"
+        placeholder="in your words"
+        maxlength="300"
+      />
+      <button class="do" type="submit">Add it</button>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.went {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+
+.time {
+  stroke: var(--hair-strong);
+}
+
+.tick {
+  stroke: var(--ink-2);
+  stroke-width: 1.5;
+}
+
+.name {
+  fill: var(--ink-2);
+  font-size: 12px;
+}
+
+.mark {
+  fill: var(--raised);
+  stroke: var(--act);
+  stroke-width: 2;
+}
+
+.mark--fish {
+  fill: var(--act);
+}
+
+.mark--broke {
+  stroke: var(--doubt);
+  stroke-width: 3;
+}
+
+ol {
+  max-height: 52vh;
+  margin: 0;
+  padding: 0;
+  overflow-y: auto;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  align-items: baseline;
+  padding: 3px 0;
+  border-top: 1px solid var(--hair);
+}
+
+form :deep(select) {
+  width: auto;
+}
+
+.hour {
+  width: 128px;
+}
+
+.words {
+  width: 220px;
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { refDebounced } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { attempt } from '@/shell/attempt'
+import { notify } from '@/shell/notify'
+import DayLines from './DayLines.vue'
+import SeasonTables from './SeasonTables.vue'
+import { useLog, useLogActs } from './useLog'
+
+/** What happened: the days as they went, and what they say together. */
+const QUIET_MS = 150
+const sought = ref('')
+const q = refDebounced(sought, QUIET_MS)
+const { data: log, isSuccess } = useLog(() => q.value)
+const acts = useLogActs()
+const chosen = ref('')
+const open = computed(() => log.value?.days.find((one) => one.plan_id === chosen.value))
+
+const readIn = (event: Event) =>
+  attempt(async () => {
+    const file = (event.target as HTMLInputElement).files?.[0]
+    if (!file) return
+    const fresh = await acts.readIn(await file.text())
+    notify(fresh ? `${fresh} events read in.` : 'All of it was here already.')
+  })
+</script>
+
+<template>
+  <div class="log">
+    <p class="row">
+      <input
+        v-model="sought"
+        class="pick search"
+        type="search"
+        aria-label="Find in what happened"
+        placeholder="find: 5X, broke, alder, sedge …"
+        maxlength="100"
+      />
+      <label class="do file">
+        Read a phone’s log in
+        <input type="file" accept="application/json,.json" class="unseen" @change="readIn" />
+      </label>
+      <a class="do" href="/api/log/files/events.csv" download>As CSV</a>
+      <a class="do" href="/api/log/files/events.json" download>As JSON</a>
+    </p>
+    <p v-if="isSuccess && !log?.days.length && !q" class="quiet">
+      Nothing was fished yet. Plan a day, pack it, and tap what happens at the water: it comes home
+      by itself.
+    </p>
+    <template v-if="log && (log.days.length || q)">
+      <p class="words" role="status">{{ log.season.words }}</p>
+      <div class="halves">
+        <nav aria-label="Days that were fished">
+          <ul>
+            <li v-for="one in log.days" :key="one.plan_id">
+              <label :class="{ here: one.plan_id === chosen }">
+                <input v-model="chosen" type="radio" name="logged" :value="one.plan_id" />
+                <b>{{ one.on }}</b> {{ one.title }}
+                <span class="quiet">{{ one.words }}</span>
+              </label>
+            </li>
+          </ul>
+        </nav>
+        <DayLines v-if="open" :key="open.plan_id" :plan-id="open.plan_id" @leave="chosen = ''" />
+        <SeasonTables v-else :season="log.season" />
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.search {
+  width: 280px;
+}
+
+.file {
+  display: inline-flex;
+  align-items: center;
+}
+
+.file:focus-within {
+  outline: 3px solid var(--act);
+}
+
+.words {
+  margin: 12px 0;
+  font-weight: 620;
+}
+
+.halves {
+  display: grid;
+  grid-template-columns: minmax(230px, 2fr) 5fr;
+  gap: 30px;
+}
+
+ul {
+  max-height: 70vh;
+  margin: 0;
+  padding: 0;
+  overflow-y: auto;
+  list-style: none;
+}
+
+nav label {
+  display: block;
+  padding: 7px 0 7px 10px;
+  border-left: 3px solid var(--hair);
+  cursor: pointer;
+}
+
+nav label.here {
+  border-left-color: var(--act);
+}
+
+nav label:focus-within {
+  outline: 3px solid var(--act);
+}
+
+nav .quiet {
+  display: block;
+}
+
+nav input {
+  position: absolute;
+  opacity: 0;
+}
+
+@media (max-width: 820px) {
+  .halves {
+    grid-template-columns: 1fr;
+  }
+
+  ul {
+    max-height: 40vh;
+  }
+}
+</style>

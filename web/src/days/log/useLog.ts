@@ -1,0 +1,72 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { answered, api, type Schemas } from '@/api/client'
+import { useSettings } from '@/settings/useSettings'
+
+export type DayLog = Schemas['DayLog']
+export type LogLine = Schemas['LogLine']
+type Event = Schemas['Event']
+
+/** All days that were fished and what they say; of the events in which the words are. */
+export function useLog(q: () => string) {
+  const settings = useSettings()
+  const query = computed(() => ({ q: q().trim(), units: settings.units }))
+  return useQuery({
+    queryKey: ['log', query],
+    queryFn: () => answered(api.GET('/api/log', { params: { query: query.value } })),
+    placeholderData: (before) => before,
+  })
+}
+
+/** One day as it went. */
+export function useDayLog(planId: () => string) {
+  const settings = useSettings()
+  const units = computed(() => settings.units)
+  return useQuery({
+    queryKey: ['log', 'day', computed(planId), units],
+    queryFn: () =>
+      answered(
+        api.GET('/api/log/{plan_id}', {
+          params: { path: { plan_id: planId() }, query: { units: units.value } },
+        }),
+      ),
+    enabled: computed(() => !!planId()),
+  })
+}
+
+const newId = () => crypto.randomUUID().replaceAll('-', '')
+
+/** Correcting and completing a day at the table: nothing is deleted, only told anew. */
+export function useLogActs() {
+  const queries = useQueryClient()
+
+  async function send(events: Event[]) {
+    const { new: fresh } = await answered(api.POST('/api/happened', { body: { events } }))
+    await Promise.all(
+      ['log', 'ledger', 'stock'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
+    )
+    return fresh
+  }
+  const add = (plan_id: string, at: number, kind: string, detail: Event['detail']) =>
+    send([{ event_id: newId(), plan_id, at, kind, detail }])
+  const takeBack = (plan_id: string, line: LogLine) =>
+    send([
+      {
+        event_id: newId(),
+        plan_id,
+        at: Date.now(),
+        kind: 'taken-back',
+        detail: { undoes: line.event_id },
+      },
+    ])
+
+  /** The log that a phone saved; answers how many events of it were new. */
+  async function readIn(text: string) {
+    const log = JSON.parse(text) as { format?: string; events?: Event[] }
+    if (log.format !== 'nine-knots-log' || !Array.isArray(log.events))
+      throw new Error('This is no log of Nine Knots: choose the file that the phone saved.')
+    return send(log.events)
+  }
+
+  return { add, takeBack, readIn }
+}
