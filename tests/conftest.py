@@ -19,6 +19,7 @@ TABLES = (
     "ledger",
     "act",
     "measurement",
+    "phone",
     "happened",
     "wallet",
     "day_pack",

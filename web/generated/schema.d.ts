@@ -885,7 +885,7 @@ export interface paths {
          * All events as a CSV file
          * @description One row an event that stands: when, what, and what stood around it.
          */
-        get: operations["get_csv"];
+        get: operations["get_log_csv"];
         put?: never;
         post?: never;
         delete?: never;
@@ -905,10 +905,110 @@ export interface paths {
          * All events as a JSON file
          * @description Format nine-knots-log: events as they were tapped, what was taken back among them.
          */
-        get: operations["get_json"];
+        get: operations["get_log_json"];
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phones": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Phones that are paired
+         * @description The last paired first, the revoked among them.
+         */
+        get: operations["get_phones"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phones/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask for a code by which one phone is paired
+         * @description At the bench only; good for ten minutes and one phone.
+         */
+        post: operations["post_code"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phones/pair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pair a phone by its code
+         * @description The code is spent; the phone is given a token that it shows from then on.
+         */
+        post: operations["post_pair"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phones/authority.crt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The authority that vouches for this bench at home
+         * @description To be installed on the phone once, so that it trusts the bench: a certificate (PEM).
+         */
+        get: operations["get_authority"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/phones/{phone_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Revoke a phone
+         * @description It comes in no more; what it sent stays.
+         */
+        delete: operations["remove_phone"];
         options?: never;
         head?: never;
         patch?: never;
@@ -7237,6 +7337,77 @@ export interface components {
             count: number;
         };
         /**
+         * PairForm
+         * @description The code, and what the phone is called.
+         */
+        PairForm: {
+            /**
+             * Code
+             * @example K7TQWMP3XA
+             */
+            code: string;
+            /**
+             * Name
+             * @default phone
+             */
+            name: string;
+        };
+        /**
+         * Paired
+         * @description That the phone is paired, and as what.
+         */
+        Paired: {
+            /** Words */
+            words: string;
+        };
+        /**
+         * PairingCode
+         * @description A code for one phone, for so many minutes; where to, as text and as QR pictures (SVG).
+         */
+        PairingCode: {
+            /** Code */
+            code: string;
+            /** Minutes */
+            minutes: number;
+            /** Url */
+            url: string;
+            /** Qr */
+            qr: string;
+            /** Authority Url */
+            authority_url: string;
+            /** Authority Qr */
+            authority_qr: string;
+        };
+        /**
+         * PhoneRow
+         * @description A phone in a line; times as ISO 8601.
+         */
+        PhoneRow: {
+            /** Phone Id */
+            phone_id: string;
+            /** Name */
+            name: string;
+            /** Paired At */
+            paired_at: string;
+            /** Seen At */
+            seen_at: string;
+            /** Revoked */
+            revoked: boolean;
+        };
+        /**
+         * PhonesAnswer
+         * @description Paired phones; ``address`` by which they find the bench, empty where it is on this machine
+         *     only, and then ``words`` say how to open it.
+         */
+        PhonesAnswer: {
+            /** Phones */
+            phones: components["schemas"]["PhoneRow"][];
+            /** Address */
+            address: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * Phrase
          * @description One part of the sentence: plain words before it, the words that are a control.
          */
@@ -7457,6 +7628,8 @@ export interface components {
             words: string;
             /** Fished */
             fished: boolean;
+            /** Packed */
+            packed: boolean;
         };
         /**
          * PlanForm
@@ -11727,7 +11900,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11841,7 +12023,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -11951,7 +12142,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12065,7 +12265,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12175,7 +12384,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12292,7 +12510,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12402,7 +12629,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12514,7 +12750,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12635,7 +12880,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12749,7 +13003,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12866,7 +13129,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12983,7 +13255,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13095,7 +13376,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13214,7 +13504,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13333,7 +13632,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13452,7 +13760,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13575,7 +13892,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13685,7 +14011,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13802,7 +14137,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13916,7 +14260,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14026,7 +14379,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14145,7 +14507,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14266,7 +14637,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14400,7 +14780,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14525,7 +14914,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14667,7 +15065,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14786,7 +15193,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14903,7 +15319,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15025,7 +15450,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15150,7 +15584,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15269,7 +15712,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15397,7 +15849,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15521,7 +15982,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15650,7 +16120,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15775,7 +16254,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15894,7 +16382,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16011,7 +16508,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16134,7 +16640,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16259,7 +16774,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16378,7 +16902,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16502,7 +17035,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16644,7 +17186,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16783,7 +17334,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16902,7 +17462,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17021,7 +17590,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17142,7 +17720,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17259,7 +17846,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17377,7 +17973,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17496,7 +18101,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17618,7 +18232,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17732,7 +18355,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17846,7 +18478,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17960,7 +18601,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18052,7 +18702,7 @@ export interface operations {
             };
         };
     };
-    get_csv: {
+    get_log_csv: {
         parameters: {
             query?: {
                 /** @description words of which each is in an event */
@@ -18081,7 +18731,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18164,7 +18823,7 @@ export interface operations {
             };
         };
     };
-    get_json: {
+    get_log_json: {
         parameters: {
             query?: never;
             header?: never;
@@ -18189,8 +18848,632 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_phones: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhonesAnswer"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairingCode"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_pair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PairForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Paired"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_authority: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_phone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                phone_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -18299,7 +19582,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18415,7 +19707,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18529,7 +19830,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18643,7 +19953,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18757,7 +20076,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18871,7 +20199,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18985,7 +20322,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19117,7 +20463,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19245,7 +20600,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19359,7 +20723,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19473,7 +20846,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19587,7 +20969,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19701,7 +21092,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19824,7 +21224,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19934,7 +21343,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20048,7 +21466,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20180,7 +21607,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20313,7 +21749,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20443,7 +21888,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20560,7 +22014,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20692,7 +22155,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20815,7 +22287,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20948,7 +22429,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21081,7 +22571,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21214,7 +22713,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21347,7 +22855,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21479,7 +22996,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21591,7 +23117,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21705,7 +23240,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21819,7 +23363,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21936,7 +23489,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22050,7 +23612,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22165,7 +23736,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22295,7 +23875,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22407,7 +23996,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22517,7 +24115,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22634,7 +24241,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22752,7 +24368,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22869,7 +24494,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22992,7 +24626,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23115,7 +24758,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23232,7 +24884,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23349,7 +25010,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23466,7 +25136,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23613,7 +25292,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23730,7 +25418,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23840,7 +25537,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23956,7 +25662,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24077,7 +25792,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24196,7 +25920,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24318,7 +26051,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24441,7 +26183,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24570,7 +26321,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24698,7 +26458,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24823,7 +26592,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24944,7 +26722,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25058,7 +26845,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25172,7 +26968,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25284,7 +27089,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25410,7 +27224,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25528,7 +27351,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25645,7 +27477,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25762,7 +27603,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25883,7 +27733,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26006,7 +27865,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26118,7 +27986,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26230,7 +28107,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26347,7 +28233,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26463,7 +28358,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26588,7 +28492,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26707,7 +28620,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26826,7 +28748,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26944,7 +28875,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27058,7 +28998,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27191,7 +29140,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27322,7 +29280,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27439,7 +29406,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27565,7 +29541,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27691,7 +29676,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27817,7 +29811,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27943,7 +29946,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28066,7 +30078,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28180,7 +30201,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28292,7 +30322,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28406,7 +30445,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28539,7 +30587,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28665,7 +30722,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28780,7 +30846,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28890,7 +30965,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29000,7 +31084,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29123,7 +31216,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29233,7 +31335,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29344,7 +31455,16 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page, or with a code that is none */
             403: {
                 headers: {
                     [name: string]: unknown;

@@ -1,6 +1,6 @@
 """The application: the API and the built interface from one process on one port."""
 
-from collections.abc import AsyncIterator
+from collections.abc import AsyncIterator, Callable
 from contextlib import asynccontextmanager
 from pathlib import Path
 
@@ -34,6 +34,7 @@ from nine_knots.api import (
     measure,
     own_cast,
     owned,
+    phones,
     places,
     plans,
     practice,
@@ -51,6 +52,7 @@ from nine_knots.api import (
     water,
 )
 from nine_knots.api.describe import describe_problems
+from nine_knots.api.door import Door, Pairing, hash_of
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.guard import Guard
 from nine_knots.api.work.crew import Crew
@@ -61,6 +63,7 @@ from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
 from nine_knots.store import Database
 from nine_knots.store.known import Known
+from nine_knots.store.phones import angler_of_phone
 
 PAGES = (
     "",
@@ -75,6 +78,17 @@ PAGES = (
     "days",
     "days/{part}",
 )
+
+
+def _whose(database: Database | None) -> Callable[[str], str | None] | None:
+    """Answers whose phone bears a token, by the database."""
+    if database is None:
+        return None
+
+    def whose(token: str) -> str | None:
+        return database.transact(lambda cursor: angler_of_phone(cursor, hash_of(token)))
+
+    return whose
 
 
 def _operation_id(route: APIRoute) -> str:
@@ -114,12 +128,17 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
 
 
 def create_app(
-    database: Database | None, port: int, built: Path | None = None, warm: bool = False
+    database: Database | None,
+    port: int,
+    built: Path | None = None,
+    warm: bool = False,
+    door: Door | None = None,
 ) -> FastAPI:
     """The application on a database; ``built`` is the folder of the built interface.
 
     With ``warm`` the workers begin to load and compile at once rather than at the first cast.
-    Without a database it can still describe itself (for the OpenAPI document).
+    By a ``door`` paired phones of the home network come in. Without a database it can still
+    describe itself (for the OpenAPI document).
     """
     app = FastAPI(
         title="Nine Knots",
@@ -142,6 +161,8 @@ def create_app(
     app.state.simulated = {}
     app.state.level_service = None
     app.state.built = built
+    app.state.door = door
+    app.state.pairing = Pairing()
     problems.install(app)
     for module in (
         anglers,
@@ -156,6 +177,7 @@ def create_app(
         wallet,
         happened,
         log,
+        phones,
         tackle,
         today,
         readiness,
@@ -186,7 +208,7 @@ def create_app(
     describe_problems(app)
     # quick rather than tight: an answer is waited for
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=1)
-    app.add_middleware(Guard, port=port)
+    app.add_middleware(Guard, port=port, door=door, whose=_whose(database))
     if built is not None:
         _serve_interface(app, built)
     return app

@@ -8,7 +8,11 @@ from dataclasses import dataclass
 from typing import Any
 
 MOST_BYTES = 400_000
-MOST_BYTES_OF = {"/api/everything": 32_000_000, "/api/sharing/leaders": 8_000_000}
+MOST_BYTES_OF = {
+    "/api/everything": 32_000_000,
+    "/api/sharing/leaders": 8_000_000,
+    "/api/happened": 4_000_000,
+}
 """Larger ones are taken only where all that an angler has comes at once."""
 MOST_ITEMS = 2_100  # of a list: rows of a table
 MOST_PARTS = 20_000  # lists and objects in all

@@ -31,13 +31,23 @@ class Intent:
 class Session:
     """The database as one angler sees it."""
 
-    def __init__(self, database: Database, known: Known, intent: Intent | None = None) -> None:
+    def __init__(
+        self,
+        database: Database,
+        known: Known,
+        intent: Intent | None = None,
+        angler_id: str | None = None,
+    ) -> None:
         self._database, self._known = database, known
-        self._intent = intent
+        self._intent, self._angler_id = intent, angler_id
+
+    def _angler(self, cursor: DictCursor) -> str:
+        """Whose phone it is, or who sits at the bench."""
+        return self._angler_id or _angler(cursor)
 
     def read(self, work: Work[Answer]) -> Answer:
         """One transaction for this angler that changes nothing."""
-        return self._database.transact(lambda cursor: work(cursor, _angler(cursor)))
+        return self._database.transact(lambda cursor: work(cursor, self._angler(cursor)))
 
     def angler(self, system: System = "imperial") -> Angler:
         """What the angler owns and is, as far as a judgement asks."""
@@ -47,7 +57,7 @@ class Session:
         """One transaction that changes something of this angler's, after any other's that does."""
 
         def locked(cursor: DictCursor) -> Answer:
-            angler_id = _angler(cursor)
+            angler_id = self._angler(cursor)
             lock_angler(cursor, angler_id)
             return work(cursor, angler_id)
 
@@ -99,13 +109,16 @@ async def _intent(
 
 
 def _session(request: Request) -> Session:
-    return Session(request.app.state.database, request.app.state.known)
+    state = request.app.state
+    whose = request.scope.get("nine_knots_angler")
+    return Session(state.database, state.known, angler_id=whose)
 
 
 def _saving_session(
     request: Request, intent: Annotated[Intent | None, Depends(_intent)]
 ) -> Session:
-    return Session(request.app.state.database, request.app.state.known, intent)
+    state = request.app.state
+    return Session(state.database, state.known, intent, request.scope.get("nine_knots_angler"))
 
 
 CurrentSession = Annotated[Session, Depends(_session)]

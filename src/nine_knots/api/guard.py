@@ -1,11 +1,15 @@
 """Keeping other web pages out of a local server: host, origin, size, and security headers."""
 
 import logging
+from collections.abc import Callable
 
+from starlette.concurrency import run_in_threadpool
 from starlette.datastructures import Headers, MutableHeaders
+from starlette.requests import cookie_parser as http_cookies
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from nine_knots.api.bodies import MOST_BYTES, Unfit, check_kind, check_shape, most_bytes
+from nine_knots.api.door import AT_THE_BENCH, COOKIE, OPEN, Door
 from nine_knots.api.problems import problem, unexpected
 
 _log = logging.getLogger("nine_knots")
@@ -26,12 +30,19 @@ HEADERS = {
 
 
 class Guard:
-    """ASGI middleware; refuses what does not come from this machine's own page."""
+    """ASGI middleware; refuses what does not come from this machine's own page, or by the door from
+    a phone that is paired. ``whose`` answers whose phone bears a token."""
 
-    def __init__(self, app: ASGIApp, port: int) -> None:
+    def __init__(
+        self,
+        app: ASGIApp,
+        port: int,
+        door: Door | None = None,
+        whose: Callable[[str], str | None] | None = None,
+    ) -> None:
         self.app = app
-        self.hosts = {f"{name}:{port}" for name in LOCAL_NAMES}
-        self.origins = {f"http://{host}" for host in self.hosts}
+        self.here = frozenset(f"{name}:{port}" for name in LOCAL_NAMES)
+        self.door, self.whose = door, whose
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         """Check the request, pass it on, add the headers to the answer."""
@@ -53,7 +64,12 @@ class Guard:
 
         try:
             headers = Headers(scope=scope)
-            self._check_sender(headers, scope["method"])
+            by_door = (
+                self.door is not None and (scope.get("server") or ("", 0))[1] == self.door.port
+            )
+            self._check_sender(headers, scope["method"], by_door)
+            if by_door and scope["path"].startswith("/api/"):
+                scope["nine_knots_angler"] = await self._whose_phone(headers, scope["path"])
             if scope["path"].startswith("/api/"):
                 receive = await _with_fit_body(scope, headers, receive)
             await self.app(scope, receive, send_guarded)
@@ -66,11 +82,31 @@ class Guard:
                 raise
             await unexpected()(scope, receive, send_guarded)
 
-    def _check_sender(self, headers: Headers, method: str) -> None:
-        if headers.get("host", "") not in self.hosts:
+    async def _whose_phone(self, headers: Headers, path: str) -> str | None:
+        """Whose phone it is that calls by the door; a stranger only pairs."""
+        if path in OPEN:
+            return None
+        if path.startswith(AT_THE_BENCH):
+            raise Unfit(403, "at-the-bench", "Phones are paired and revoked at the bench.", "")
+        token = http_cookies(headers.get("cookie", "")).get(COOKIE, "")
+        found = None
+        if token and self.whose is not None:
+            found = await run_in_threadpool(self.whose, token)
+        if found is None:
+            raise Unfit(
+                401,
+                "not-paired",
+                "This phone is not paired with the bench, or not any more.",
+                "At the bench, under My things, pair it.",
+            )
+        return found
+
+    def _check_sender(self, headers: Headers, method: str, by_door: bool) -> None:
+        hosts = self.door.hosts if by_door and self.door is not None else self.here
+        if headers.get("host", "") not in hosts:
             raise Unfit(421, "wrong-host", "This server answers on its own local address only.", "")
-        origin = headers.get("origin")
-        strange = origin is not None and origin not in self.origins
+        origin, scheme = headers.get("origin"), "https" if by_door else "http"
+        strange = origin is not None and origin not in {f"{scheme}://{host}" for host in hosts}
         site = headers.get("sec-fetch-site", "same-origin")
         if strange or (method not in SAFE_METHODS and site not in ("same-origin", "none")):
             raise Unfit(403, "wrong-origin", "Another web page may not use this server.", "")

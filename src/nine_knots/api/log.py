@@ -79,7 +79,7 @@ def get_day_log(session: CurrentSession, plan_id: PlanId, units: System = "imper
 
 
 @router.get("/files/events.csv", response_class=Response, summary="All events as a CSV file")
-def get_csv(session: CurrentSession, q: Words = "", units: System = "metric") -> Response:
+def get_log_csv(session: CurrentSession, q: Words = "", units: System = "metric") -> Response:
     """One row an event that stands: when, what, and what stood around it."""
     out = io.StringIO()
     rows = csv.writer(out)
@@ -110,7 +110,7 @@ COLUMNS = ("at", "kind", "words", "water", "stretch", "rig", "fly", "level_m", "
 
 
 @router.get("/files/events.json", response_class=Response, summary="All events as a JSON file")
-def get_json(session: CurrentSession) -> Response:
+def get_log_json(session: CurrentSession) -> Response:
     """Format nine-knots-log: events as they were tapped, what was taken back among them."""
     events = session.read(list_events)
     body = ",\n".join(one.model_dump_json(exclude_none=True) for one in events)

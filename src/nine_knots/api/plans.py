@@ -67,6 +67,7 @@ class PlanCard:
     on: str
     words: str
     fished: bool
+    packed: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,11 +93,12 @@ class WorkRequest(Form):
 @router.get("", summary="All planned days")
 def get_plans(session: CurrentSession) -> tuple[PlanCard, ...]:
     """The latest first."""
-    plans, waters, fished = session.read(
+    plans, waters, fished, packed = session.read(
         lambda cursor, me: (
             list_plans(cursor, me),
             dict(list_places(cursor, me)),
             days_fished(cursor, me),
+            packed_at(cursor, me),
         )
     )
     return tuple(
@@ -107,6 +109,7 @@ def get_plans(session: CurrentSession) -> tuple[PlanCard, ...]:
             f"{_water(waters.get(plan.place_id))}, "
             f"{counted(len(plan.stops), 'stretch', 'stretches')}",
             plan_id in fished,
+            plan_id in packed,
         )
         for plan_id, plan in plans
     )

@@ -21,6 +21,7 @@ STATUS_BY_CODE = {
     "cannot-compute": 422,
     "file-refused": 422,
     "not-found": 404,
+    "wrong-code": 403,
     "stale-revision": 412,
     "superseded": 409,
     "database-trouble": 503,
@@ -59,7 +60,8 @@ RESPONSES: dict[int | str, dict[str, Any]] = {
     status: _documented(words)
     for status, words in {
         400: "Not to be read as a request",
-        403: "Asked by another page",
+        401: "By the home network, from a phone that is not paired",
+        403: "Asked by another page, or with a code that is none",
         405: "Another verb than those that Allow names",
         413: "Larger than is taken",
         415: "Not JSON",

@@ -12,11 +12,12 @@ from pathlib import Path
 
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch import PROJECT
+from nine_knots.launch.authority import home_addresses, vouch
 from nine_knots.launch.backup import back_up, before_migrating, daily
 from nine_knots.launch.interface import build_interface
 from nine_knots.launch.kernels import keep_kernels_in
 from nine_knots.launch.mariadb import PrivateServer
-from nine_knots.launch.orders import Orders
+from nine_knots.launch.orders import Lan, Orders
 from nine_knots.launch.owner import owner_of
 from nine_knots.launch.restore import restore
 from nine_knots.launch.supervise import Ending, Service, Supervisor, heed_signals
@@ -38,6 +39,9 @@ def _arguments() -> argparse.Namespace:
     parser.add_argument("--port", type=int, default=DEFAULT_PORT, help="port on 127.0.0.1")
     parser.add_argument("--fresh", action="store_true", help="begin again with the demo")
     parser.add_argument("--empty", action="store_true", help="begin without the demo")
+    parser.add_argument(
+        "--lan", action="store_true", help="open a door to paired phones of the home network, TLS"
+    )
     parser.add_argument("--local", type=Path, default=PROJECT / ".local", help="folder for data")
     parser.add_argument("--backup", type=Path, metavar="FILE", help="write all data into a file")
     parser.add_argument("--restore", type=Path, metavar="FILE", help="bring a backup's data back")
@@ -106,7 +110,12 @@ def run(arguments: argparse.Namespace) -> None:
             migrate(database)
             database.close()
             orders = Orders(
-                address, arguments.port, str(built), str(server.folder), empty=arguments.empty
+                address,
+                arguments.port,
+                str(built),
+                str(server.folder),
+                empty=arguments.empty,
+                lan=_door(local, arguments.port + 1) if arguments.lan else None,
             )
             service = Service(orders, local)
             try:
@@ -116,6 +125,20 @@ def run(arguments: argparse.Namespace) -> None:
                 service.stop()
         finally:
             server.stop()
+
+
+def _door(local: Path, port: int) -> Lan:
+    """The door to the home network, vouched for by an authority of the bench's own."""
+    _check_port(port)
+    vouched = vouch(local / "lan", home_addresses())
+    owner_of(local).hand_over(local / "lan")
+    return Lan(
+        port,
+        vouched.addresses,
+        str(vouched.certificate),
+        str(vouched.key),
+        vouched.authority,
+    )
 
 
 def _task(arguments: argparse.Namespace) -> None:

@@ -10,6 +10,18 @@ from nine_knots.store import Address
 
 
 @dataclass(frozen=True)
+class Lan:
+    """The door to the home network: its port and addresses, the files of its certificate and key,
+    the authority that vouches for it (PEM)."""
+
+    port: int
+    addresses: tuple[str, ...]
+    certificate: str
+    key: str
+    authority: str
+
+
+@dataclass(frozen=True)
 class Orders:
     """Where the database is, the port to listen on, the folders of the interface and the data, and
     whether to begin without the demo."""
@@ -19,6 +31,7 @@ class Orders:
     built: str
     data: str
     empty: bool = False
+    lan: Lan | None = None
     again: bool = False
 
     def line(self) -> bytes:
@@ -29,4 +42,11 @@ class Orders:
     def read(line: bytes) -> "Orders":
         """From such a line."""
         told = json.loads(line)
-        return Orders(**{**told, "address": Address(**told["address"])})
+        lan = told.pop("lan")
+        return Orders(
+            **{
+                **told,
+                "address": Address(**told["address"]),
+                "lan": Lan(**{**lan, "addresses": tuple(lan["addresses"])}) if lan else None,
+            }
+        )

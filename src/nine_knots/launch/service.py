@@ -3,19 +3,28 @@
 Its orders come on its standard input.
 """
 
+import asyncio
+import contextlib
+import io
 import logging
 import os
 import sys
+from collections.abc import Iterator
 from pathlib import Path
 
+import segno
 import uvicorn
+from fastapi import FastAPI
 
 from nine_knots.api.app import create_app
+from nine_knots.api.door import Door
+from nine_knots.api.phones import pairing_url
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.demo.load import begin_empty, load_demo
-from nine_knots.launch.orders import Orders
+from nine_knots.launch.orders import Lan, Orders
 from nine_knots.launch.window import say
 from nine_knots.store import Database
+from nine_knots.store.anglers import angler_in_front
 
 END_SECONDS = 1  # for which calls under way are waited for when it is to end
 
@@ -26,12 +35,58 @@ class _Announcing(uvicorn.Server):
     def __init__(self, config: uvicorn.Config, again: bool) -> None:
         super().__init__(config)
         self._again = again
+        self.door: _Door | None = None
 
     async def startup(self, sockets: list[object] | None = None) -> None:  # type: ignore[override]
         await super().startup(sockets)  # type: ignore[arg-type]
         address = f"http://127.0.0.1:{self.config.port}"
         word = "answers again" if self._again else "is ready"
         say(f"Nine Knots {word}: {address}  (Ctrl-C stops it)")
+        if self.door is not None:
+            self._at_door = asyncio.ensure_future(self.door.serve())
+
+    async def shutdown(self, sockets: list[object] | None = None) -> None:  # type: ignore[override]
+        if self.door is not None:
+            self.door.should_exit = True
+            await self._at_door
+        await super().shutdown(sockets)  # type: ignore[arg-type]
+
+
+class _Door(uvicorn.Server):
+    """Serves the home network beside the bench, which hears the signals for both."""
+
+    @contextlib.contextmanager
+    def capture_signals(self) -> Iterator[None]:
+        yield
+
+
+def _at_the_door(app: FastAPI, lan: Lan) -> _Door:
+    return _Door(
+        uvicorn.Config(
+            app,
+            host="0.0.0.0",
+            port=lan.port,
+            ssl_certfile=lan.certificate,
+            ssl_keyfile=lan.key,
+            log_level="warning",
+            server_header=False,
+            lifespan="off",
+            timeout_graceful_shutdown=END_SECONDS,
+        )
+    )
+
+
+def _show_pairing(app: FastAPI, database: Database, door: Door) -> None:
+    """A code for the first phone in the window, as a picture too."""
+    angler_id = database.transact(angler_in_front)
+    if angler_id is None:
+        return
+    url = pairing_url(door, app.state.pairing.new_code(angler_id))
+    picture = io.StringIO()
+    segno.make_qr(url, error="l").terminal(out=picture, compact=True)
+    say(f"Phones at home find it at {door.url}. To pair one within ten minutes, scan:")
+    say(picture.getvalue())
+    say(f"or open {url}  (how a phone trusts it: docs/phone.md)")
 
 
 def main() -> int:
@@ -49,15 +104,23 @@ def main() -> int:
     except NineKnotsError as error:
         print(f"{error.what} {error.mend}".strip(), file=sys.stderr)
         return 1
+    lan = orders.lan
+    door = Door(lan.port, lan.addresses, lan.authority) if lan else None
+    app = create_app(database, orders.port, Path(orders.built), warm=True, door=door)
     config = uvicorn.Config(
-        create_app(database, orders.port, Path(orders.built), warm=True),
+        app,
         host="127.0.0.1",
         port=orders.port,
         log_level="warning",
         server_header=False,
         timeout_graceful_shutdown=END_SECONDS,
     )
-    _Announcing(config, orders.again).run()
+    bench = _Announcing(config, orders.again)
+    if lan is not None and door is not None:
+        bench.door = _at_the_door(app, lan)
+        if not orders.again:
+            _show_pairing(app, database, door)
+    bench.run()
     database.close()
     return 0
 

@@ -6,6 +6,7 @@ import { keepAnswer } from '@/api/keepAnswer'
 import { inWords } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import DamagedRows from './DamagedRows.vue'
+import PhonesPart from './PhonesPart.vue'
 
 /** All that is the angler's as one open file, and back: nothing is written over. */
 const open = defineModel<boolean>({ required: true })
@@ -62,7 +63,8 @@ function chosen(event: Event) {
   <el-dialog v-model="open" title="My things" width="min(560px, 94vw)" append-to-body>
     <p>
       In front is what <strong>{{ whose?.name ?? '…' }}</strong> has: spools, tackle, leaders with
-      all their revisions, landings, practice and pull tests.
+      all their revisions, waters, planned days and what happened on them, landings, practice and
+      pull tests.
     </p>
     <div class="acts">
       <button class="do do--main" type="button" :disabled="busy" @click="keep">
@@ -92,6 +94,7 @@ function chosen(event: Event) {
     <p v-else-if="said" role="status">{{ said }}</p>
     <p v-else-if="busy" class="quiet" role="status">One moment …</p>
     <DamagedRows />
+    <PhonesPart />
     <p class="quiet">
       Besides, a backup is made each day and kept for two weeks. ./start --restore brings one back.
     </p>

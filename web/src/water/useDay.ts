@@ -3,6 +3,7 @@ import { keepEvent, keepPack, keepSent, readEvents, readPack, type DayPack } fro
 import { dayNow, type DayEvent, type DayNow } from './state'
 
 const BENCH_WAITS_MS = 8000
+const AT_ONCE = 500
 export type Detail = NonNullable<DayEvent['detail']>
 
 /** Where a day comes from: out of a file that was packed as one, or from the bench and this phone. */
@@ -98,6 +99,10 @@ export function useDay(planId: string) {
   /** Those that the bench took; where it refuses some, each is sent alone, and the others stay. */
   async function send(waiting: DayEvent[]): Promise<DayEvent[]> {
     if (!waiting.length) return []
+    if (waiting.length > AT_ONCE) {
+      const first = await send(waiting.slice(0, AT_ONCE))
+      return [...first, ...(await send(waiting.slice(AT_ONCE)))]
+    }
     try {
       await ask('/api/happened', { events: waiting })
       return waiting
@@ -119,7 +124,7 @@ export function useDay(planId: string) {
   return { pack, now, events, unsent, trouble, reached, missing, open, note, takeBack, meet }
 }
 
-async function ask<T>(path: string, body?: unknown): Promise<T> {
+export async function ask<T>(path: string, body?: unknown): Promise<T> {
   const asked: RequestInit = { signal: AbortSignal.timeout(BENCH_WAITS_MS) }
   if (body) {
     asked.method = 'POST'

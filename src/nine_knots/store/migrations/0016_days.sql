@@ -54,3 +54,16 @@ CREATE TABLE IF NOT EXISTS happened (
   KEY happened_in_order (angler_id, at_ms),
   CONSTRAINT happened_of_angler FOREIGN KEY (angler_id) REFERENCES angler (angler_id)
 ) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4 COLLATE = utf8mb4_unicode_ci;
+
+CREATE TABLE IF NOT EXISTS phone (
+  angler_id   CHAR(32)     NOT NULL,
+  phone_id    CHAR(32)     NOT NULL,
+  name        VARCHAR(80)  NOT NULL,
+  token_hash  CHAR(64)     NOT NULL COMMENT 'SHA-256 of what the phone was given',
+  paired_at   DATETIME(6)  NOT NULL,
+  seen_at     DATETIME(6)  NOT NULL,
+  revoked_at  DATETIME(6)  NULL,
+  PRIMARY KEY (angler_id, phone_id),
+  UNIQUE KEY phone_by_token (token_hash),
+  CONSTRAINT phone_of_angler FOREIGN KEY (angler_id) REFERENCES angler (angler_id)
+) ENGINE = InnoDB DEFAULT CHARSET = utf8mb4 COLLATE = utf8mb4_unicode_ci;

@@ -1,0 +1,80 @@
+"""Phones paired with the bench: known by the hash of a token, revoked and not forgotten."""
+
+import uuid
+from dataclasses import dataclass
+from datetime import datetime
+
+from pymysql.cursors import DictCursor
+
+from nine_knots.core.base.errors import NotFound
+from nine_knots.store.rows import in_utc
+
+
+@dataclass(frozen=True, slots=True)
+class Phone:
+    """A phone, when it was paired and last seen, and whether it may still come in."""
+
+    phone_id: str
+    name: str
+    paired_at: datetime
+    seen_at: datetime
+    revoked: bool
+
+
+def add_phone(cursor: DictCursor, angler_id: str, name: str, token_hash: str) -> str:
+    """Let a phone in that bears the token of this hash; answers its id."""
+    phone_id = uuid.uuid4().hex
+    cursor.execute(
+        "INSERT INTO phone (angler_id, phone_id, name, token_hash, paired_at, seen_at) "
+        "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
+        (angler_id, phone_id, name, token_hash),
+    )
+    return phone_id
+
+
+def list_phones(cursor: DictCursor, angler_id: str) -> tuple[Phone, ...]:
+    """Those of an angler, the last paired first."""
+    cursor.execute(
+        "SELECT phone_id, name, paired_at, seen_at, revoked_at FROM phone WHERE angler_id = %s "
+        "ORDER BY paired_at DESC",
+        (angler_id,),
+    )
+    return tuple(
+        Phone(
+            row["phone_id"],
+            row["name"],
+            in_utc(row["paired_at"]),
+            in_utc(row["seen_at"]),
+            row["revoked_at"] is not None,
+        )
+        for row in cursor.fetchall()
+    )
+
+
+def revoke_phone(cursor: DictCursor, angler_id: str, phone_id: str) -> None:
+    """Let it in no more, from its next call on; NotFound where there is none."""
+    if not cursor.execute(
+        "UPDATE phone SET revoked_at = COALESCE(revoked_at, UTC_TIMESTAMP(6)) "
+        "WHERE angler_id = %s AND phone_id = %s",
+        (angler_id, phone_id),
+    ):
+        listed = [one.phone_id for one in list_phones(cursor, angler_id)]
+        if phone_id not in listed:
+            raise NotFound("There is no such phone.", where="phone_id", mend="Choose another.")
+
+
+def angler_of_phone(cursor: DictCursor, token_hash: str) -> str | None:
+    """Whose phone bears the token of this hash; None where none does that may come in."""
+    cursor.execute(
+        "SELECT angler_id, phone_id FROM phone WHERE token_hash = %s AND revoked_at IS NULL",
+        (token_hash,),
+    )
+    row = cursor.fetchone()
+    if row is None:
+        return None
+    cursor.execute(
+        "UPDATE phone SET seen_at = UTC_TIMESTAMP(6) WHERE angler_id = %s AND phone_id = %s "
+        "AND seen_at < UTC_TIMESTAMP(6) - INTERVAL 1 MINUTE",
+        (row["angler_id"], row["phone_id"]),
+    )
+    return str(row["angler_id"])

@@ -1,0 +1,116 @@
+"""The door to the home network: only paired phones come in, as their angler's, till revoked."""
+
+import pytest
+from fastapi.testclient import TestClient
+
+from nine_knots.api.app import create_app
+from nine_knots.api.door import COOKIE, Door
+from nine_knots.demo.load import load_demo
+from nine_knots.store.anglers import Settings, create_angler
+from tests.api.conftest import PORT
+
+HOME = "192.168.7.20"
+DOOR = Door(PORT + 1, (HOME, "127.0.0.1"), "-----BEGIN CERTIFICATE-----\n")
+OUTSIDE = f"https://{HOME}:{PORT + 1}"
+
+
+@pytest.fixture(scope="module")
+def house(migrated):
+    return create_app(migrated, PORT, door=DOOR)
+
+
+@pytest.fixture
+def bench(house, database):
+    load_demo(database)
+    with TestClient(house, base_url=f"http://127.0.0.1:{PORT}") as made:
+        yield made
+
+
+def phone(house):
+    return TestClient(house, base_url=OUTSIDE)
+
+
+def paired(house, bench, name="Runa's phone"):
+    one = phone(house)
+    code = bench.post("/api/phones/code").json()["code"]
+    answer = one.post("/api/phones/pair", json={"code": code.lower(), "name": name})
+    assert answer.status_code == 200, answer.text
+    cookie = answer.headers["set-cookie"].lower()
+    assert all(word in cookie for word in ("httponly", "secure", "samesite=strict"))
+    return one
+
+
+def test_a_stranger_is_told_nothing_and_changes_nothing(house, bench):
+    stranger = phone(house)
+    for method, path in (
+        ("GET", "/api/leaders"),
+        ("GET", "/api/plans"),
+        ("GET", "/api/openapi.json"),
+        ("GET", "/api/leaders/none"),
+        ("POST", "/api/happened"),
+        ("DELETE", "/api/leaders/" + "0" * 32),
+    ):
+        refused = stranger.request(method, path, json={} if method == "POST" else None)
+        assert (refused.status_code, refused.json()["code"]) == (401, "not-paired")
+    forged = stranger.get("/api/leaders", headers={"cookie": f"{COOKIE}=x"})
+    assert forged.status_code == 401
+    assert stranger.get("/api/phones/authority.crt").status_code == 200
+
+
+def test_a_phone_is_paired_once_comes_in_and_is_revoked(house, bench):
+    one = paired(house, bench)
+    assert len(one.get("/api/plans").json()) == len(bench.get("/api/plans").json())
+    origin = {"origin": OUTSIDE}
+    assert one.post("/api/happened", json={"events": []}, headers=origin).status_code == 200
+    strange = {"origin": "https://evil.example"}
+    assert one.post("/api/happened", json={"events": []}, headers=strange).status_code == 403
+    row = bench.get("/api/phones").json()["phones"][0]
+    assert (row["name"], row["revoked"]) == ("Runa's phone", False)
+    assert bench.delete(f"/api/phones/{row['phone_id']}").status_code == 204
+    assert one.get("/api/plans").status_code == 401
+    assert bench.get("/api/phones").json()["phones"][0]["revoked"]
+
+
+def test_phones_are_paired_and_revoked_at_the_bench_only(house, bench):
+    one = paired(house, bench)
+    row = bench.get("/api/phones").json()["phones"][0]
+    for method, path in (
+        ("GET", "/api/phones"),
+        ("POST", "/api/phones/code"),
+        ("DELETE", f"/api/phones/{row['phone_id']}"),
+    ):
+        refused = one.request(method, path)
+        assert (refused.status_code, refused.json()["code"]) == (403, "at-the-bench")
+
+
+def test_a_code_is_good_once_and_guesses_void_it(house, bench):
+    code = bench.post("/api/phones/code").json()["code"]
+    one = phone(house)
+    assert one.post("/api/phones/pair", json={"code": code}).status_code == 200
+    again = phone(house).post("/api/phones/pair", json={"code": code})
+    assert (again.status_code, again.json()["code"]) == (403, "wrong-code")
+    code = bench.post("/api/phones/code").json()["code"]
+    for guess in range(5):
+        phone(house).post("/api/phones/pair", json={"code": f"GUESS{guess}"})
+    assert phone(house).post("/api/phones/pair", json={"code": code}).status_code == 403
+
+
+def test_a_code_grows_old(house, bench, monkeypatch):
+    code = bench.post("/api/phones/code").json()["code"]
+    now = __import__("time").monotonic()
+    monkeypatch.setattr("nine_knots.api.door.time.monotonic", lambda: now + 601.0)
+    assert phone(house).post("/api/phones/pair", json={"code": code}).status_code == 403
+
+
+def test_a_phone_belongs_to_one_angler_whoever_sits_at_the_bench(house, bench, database):
+    mine = paired(house, bench)
+    titles = [one["title"] for one in mine.get("/api/leaders").json()]
+    database.transact(lambda cursor: create_angler(cursor, Settings(name="Eskil")))
+    assert bench.get("/api/leaders").json() == []
+    assert [one["title"] for one in mine.get("/api/leaders").json()] == titles
+
+
+def test_without_the_door_there_is_no_code(client):
+    refused = client.post("/api/phones/code")
+    assert refused.status_code == 422
+    assert "./start --lan" in refused.json()["mend"]

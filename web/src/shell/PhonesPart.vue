@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { shallowRef } from 'vue'
+import { answered, api, type Schemas } from '@/api/client'
+import { dayText } from '@/widgets/dayText'
+import { useRefusal } from './useRefusal'
+
+/** Phones that are paired with the bench at home: another by a code, one no more. */
+const queries = useQueryClient()
+const { refused, attempt } = useRefusal()
+const code = shallowRef<Schemas['PairingCode'] | null>(null)
+const { data: phones } = useQuery({
+  queryKey: ['phones'],
+  queryFn: () => answered(api.GET('/api/phones')),
+})
+const picture = (svg: string) => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`
+const pair = () =>
+  attempt(async () => {
+    code.value = await answered(api.POST('/api/phones/code'))
+  })
+const revoke = (phone_id: string) =>
+  attempt(async () => {
+    await answered(api.DELETE('/api/phones/{phone_id}', { params: { path: { phone_id } } }))
+    await queries.invalidateQueries({ queryKey: ['phones'] })
+  })
+</script>
+
+<template>
+  <section v-if="phones" aria-labelledby="phones-title">
+    <h3 id="phones-title">Phones at home</h3>
+    <p v-if="phones.words" class="quiet">{{ phones.words }}</p>
+    <template v-else>
+      <button class="do" type="button" @click="pair">Pair a phone …</button>
+      <div v-if="code" class="codes">
+        <figure>
+          <img :src="picture(code.authority_qr)" alt="Code of the address of the authority" />
+          <figcaption>
+            First, once: scan this, and install what comes as a certificate that the phone trusts.
+          </figcaption>
+        </figure>
+        <figure>
+          <img :src="picture(code.qr)" alt="Code that pairs one phone" />
+          <figcaption>
+            Then scan this: code <b class="figure">{{ code.code }}</b>, good for
+            {{ code.minutes }} minutes and one phone.
+          </figcaption>
+        </figure>
+      </div>
+    </template>
+    <ul v-if="phones.phones.length">
+      <li v-for="one in phones.phones" :key="one.phone_id" class="row">
+        <span class="grow" :class="{ gone: one.revoked }">
+          {{ one.name }}
+          <span class="quiet">
+            paired {{ dayText(one.paired_at) }},
+            {{ one.revoked ? 'revoked' : `seen ${dayText(one.seen_at)}` }}
+          </span>
+        </span>
+        <button
+          v-if="!one.revoked"
+          class="link"
+          type="button"
+          :aria-label="`Revoke ${one.name}`"
+          @click="revoke(one.phone_id)"
+        >
+          revoke
+        </button>
+      </li>
+    </ul>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+  margin-top: 16px;
+}
+
+.codes {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 18px;
+}
+
+figure {
+  margin: 0;
+}
+
+img {
+  width: 180px;
+}
+
+ul {
+  width: 100%;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.gone {
+  text-decoration: line-through;
+}
+</style>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { ask } from './useDay'
+
+/** A phone that is paired by the code it came with; the code is spent by it. */
+const code = ref(decodeURIComponent(location.hash.slice(1)))
+const name = ref('my phone')
+const said = ref('')
+const refused = ref('')
+
+async function pair() {
+  refused.value = ''
+  try {
+    const body = { code: code.value, name: name.value.trim() || 'phone' }
+    said.value = (await ask<{ words: string }>('/api/phones/pair', body)).words
+    history.replaceState(null, '', '/water/')
+  } catch (error) {
+    refused.value = error instanceof Error ? error.message : 'The bench does not answer.'
+  }
+}
+</script>
+
+<template>
+  <main class="part">
+    <h1>Pair this phone with the bench</h1>
+    <template v-if="said">
+      <p role="status">{{ said }}</p>
+      <a class="tap" href="/water/">To the days that are packed</a>
+    </template>
+    <form v-else class="part" @submit.prevent="pair">
+      <label>
+        <span class="quiet">Code, from the bench</span>
+        <input v-model="code" class="field" autocapitalize="characters" autocomplete="off" />
+      </label>
+      <label>
+        <span class="quiet">What you call this phone</span>
+        <input v-model="name" class="field" maxlength="60" />
+      </label>
+      <p v-if="refused" class="warn" role="alert">{{ refused }}</p>
+      <button class="tap tap--main" type="submit" :disabled="!code.trim()">Pair it</button>
+    </form>
+  </main>
+</template>
+
+<style scoped>
+form {
+  padding: 0;
+}
+
+a {
+  color: inherit;
+  text-decoration: none;
+}
+</style>
