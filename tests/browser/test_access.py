@@ -36,6 +36,7 @@ PLACES = {
     "days": "/days",
     "plan": "/days/plan",
     "wallet": "/days/wallet",
+    "log": "/days/log",
 }
 LANDMARKS = {
     "measure": "Keep it",
@@ -43,7 +44,7 @@ LANDMARKS = {
     "buy": "Add the days of saved leaders",
     "days": "Add a stretch",
     "plan": "Work it out",
-    "wallet": "Take Skarn evening sedge out",
+    "wallet": "take out: Skarn evening sedge",
 }
 
 
@@ -60,6 +61,8 @@ def show(page: Page, view: str) -> None:
         expect(page.get_by_role("button", name="Put this")).to_be_visible()
     elif view == "find":
         expect(page.get_by_role("button", name="Find", exact=True)).to_be_visible()
+    elif view == "log":
+        expect(page.get_by_role("region", name="By stretch")).to_be_visible()
     elif view == "spools":
         expect(page.get_by_text("Knotless tapers").first).to_be_visible()
     elif view in LANDMARKS:

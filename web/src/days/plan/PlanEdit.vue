@@ -116,7 +116,7 @@ function dropFly(at: number) {
           v-if="plan.outfits.length > 1"
           class="link"
           type="button"
-          :aria-label="`Leave rod ${at + 1} at home`"
+          :aria-label="`leave at home: rod ${at + 1}`"
           @click="plan.outfits.splice(at, 1)"
         >
           leave at home
@@ -144,7 +144,7 @@ function dropFly(at: number) {
           v-if="plan.flies.length > 1"
           class="link"
           type="button"
-          :aria-label="`Leave fly ${at + 1} at home`"
+          :aria-label="`leave at home: fly ${at + 1}`"
           @click="dropFly(at)"
         >
           leave at home

@@ -42,6 +42,9 @@ const { data: cut } = useQuery({
   enabled: computed(() => untied.value.length > 0),
 })
 
+const tieWords = (whole: boolean) =>
+  whole ? 'tie it now' : 'tie its leader now, from the ring down'
+
 const open = (design: Design, path: string) =>
   attempt(async () => {
     await bench.openDesign(design)
@@ -79,10 +82,10 @@ const open = (design: Design, path: string) =>
               <button
                 class="link"
                 type="button"
-                :aria-label="`Tie ${one.title} now`"
+                :aria-label="`${tieWords(one.whole)}: ${one.title}`"
                 @click="open(one.design, '/tie/now')"
               >
-                {{ one.whole ? 'tie it now' : 'tie its leader now, from the ring down' }}
+                {{ tieWords(one.whole) }}
               </button>
             </span>
           </li>

@@ -87,7 +87,7 @@ const open = (rig: WalletCard) =>
           <button
             class="link"
             type="button"
-            :aria-label="`Take ${rig.title} out`"
+            :aria-label="`take out: ${rig.title}`"
             @click="attempt(() => wallet.takeOut(rig.rig_id))"
           >
             take out
