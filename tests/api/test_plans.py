@@ -1,7 +1,10 @@
 """Days planned over HTTP: typed, worked out, put in the calendar; the wallet they take from."""
 
+from io import BytesIO
+
 import pytest
 from icalendar import Calendar
+from pypdf import PdfReader
 
 NOBODY = "0" * 32
 
@@ -118,6 +121,13 @@ def test_a_plan_is_packed_with_all_that_may_be_asked_at_the_water(client, plan_i
     pack = client.post("/api/plans/pack", json=asked).json()
     assert client.get(f"/api/plans/{plan_id}/pack").json() == pack
     assert client.get(f"/api/plans/{plan_id}").json()["packed_at"]
+    card = client.get(f"/api/plans/{plan_id}/card.pdf")
+    pages = PdfReader(BytesIO(card.content)).pages
+    assert len(pages) == 2
+    assert [round(float(side) * 25.4 / 72) for side in pages[0].mediabox[2:]] == [148, 210]
+    front, back = (" ".join(page.extract_text().split()) for page in pages)
+    assert "Pockets above the bridge" in front
+    assert "It piles up" in back
     stop = pack["stops"][0]
     deeper, faster = stop["planned"]
     assert stop["cells"][deeper][faster]["standing"] == "right"

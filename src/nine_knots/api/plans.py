@@ -10,7 +10,7 @@ from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession, SavingSession, Session
-from nine_knots.api.files import file_answer
+from nine_knots.api.files import file_answer, file_of
 from nine_knots.api.light import light_words
 from nine_knots.api.logged import last_time
 from nine_knots.api.plan_forms import PlanForm, PlanTexts, plan_texts
@@ -32,6 +32,7 @@ from nine_knots.core.tell.plan.reading import Light, PlanReading
 from nine_knots.core.trade.places import Place
 from nine_knots.core.trade.plan import DayPlan
 from nine_knots.formats.calendar import write_calendar
+from nine_knots.formats.day_card import write_day_card
 from nine_knots.formats.one_file import write_one_file
 from nine_knots.services.light import light_of
 from nine_knots.store.anglers import read_settings
@@ -226,6 +227,24 @@ def get_one_file(request: Request, session: CurrentSession, plan_id: PlanId) -> 
     if built is None or not (built / "water").is_dir():
         raise NotFound("The view at the water is not built here.", mend="Start with ./start.")
     return file_answer(write_one_file(built / "water", body), title, "html")
+
+
+@router.get(
+    "/{plan_id}/card.pdf",
+    response_class=Response,
+    responses=MISSING,
+    summary="A packed day as a card to print, A5 on both sides",
+)
+def get_card(session: CurrentSession, plan_id: PlanId) -> Response:
+    """Good enough to fish by if the phone drowns."""
+    body = session.read(lambda cursor, me: read_pack(cursor, me, plan_id))
+    try:
+        pack = adapter_of(PackTask).validate_json(body)
+    except ValidationError as error:
+        raise NotFound(
+            "An earlier program packed this day otherwise.", mend="Pack it anew, then print."
+        ) from error
+    return file_of(f"{pack.title}, card", "pdf").response(write_day_card(pack))
 
 
 @router.get(

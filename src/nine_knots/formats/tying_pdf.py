@@ -2,14 +2,11 @@
 
 from dataclasses import dataclass
 from io import BytesIO
-from pathlib import Path
 from typing import Literal
 
 from reportlab.lib.colors import HexColor
 from reportlab.lib.pagesizes import A4, A6
 from reportlab.lib.units import mm
-from reportlab.pdfbase.pdfmetrics import registerFont, registerFontFamily
-from reportlab.pdfbase.ttfonts import TTFont
 from reportlab.platypus import (
     BaseDocTemplate,
     Flowable,
@@ -30,12 +27,11 @@ from nine_knots.core.tell.sentence import sentence_text
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots import KNOTS
 from nine_knots.formats.leader_qr import qr_modules, qr_text
-from nine_knots.formats.pdf_style import BOLD, HAIR, INK, QUIET, TEXT, style
+from nine_knots.formats.pdf_style import HAIR, INK, QUIET, TEXT, style, use_fonts
 from nine_knots.formats.text import xml
 from nine_knots.formats.tints import LIGHT, tint_of
 
 Paper = Literal["a6", "a4", "sheet", "labels"]
-FONTS = Path(__file__).parent / "fonts"
 EACH = "Each knot: wet, draw up smoothly without jerks, seat fully, tug, trim close."
 MOST_SHRUNK = 9  # pieces: a little too long is made to fit, a longer card runs on
 LABELS = (3, 8)  # across and down an A4 sheet
@@ -55,15 +51,9 @@ class Card:
     code: bool = False
 
 
-def _fonts() -> None:
-    registerFont(TTFont(TEXT, FONTS / "atkinson-hyperlegible-next-regular.ttf"))
-    registerFont(TTFont(BOLD, FONTS / "atkinson-hyperlegible-next-bold.ttf"))
-    registerFontFamily(TEXT, normal=TEXT, bold=BOLD, italic=TEXT, boldItalic=BOLD)
-
-
 def write_pdf(cards: tuple[Card, ...], paper: Paper) -> bytes:
     """The cards on A6 (a page each), on A4 (a page each), four on an A4 sheet, or as labels."""
-    _fonts()
+    use_fonts()
     out = BytesIO()
     size, (width, height), frames = _layout(paper)
     title = cards[0].design.title if len(cards) == 1 else f"{len(cards)} leaders"

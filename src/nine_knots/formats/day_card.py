@@ -1,0 +1,123 @@
+"""A packed day on one A5 card, both sides: good enough to fish by if the phone drowns."""
+
+from io import BytesIO
+
+from reportlab.lib.pagesizes import A5
+from reportlab.lib.units import mm
+from reportlab.platypus import (
+    BaseDocTemplate,
+    Flowable,
+    Frame,
+    FrameBreak,
+    KeepInFrame,
+    PageTemplate,
+    Paragraph,
+    Spacer,
+    Table,
+)
+
+from nine_knots.core.tell.plan.pack import DayPack, PackedStop
+from nine_knots.formats.pdf_style import HAIR, style, use_fonts
+from nine_knots.formats.text import xml
+
+MARGIN = 8 * mm
+SIDE = (A5[0] - 2 * MARGIN, A5[1] - 2 * MARGIN)
+SHAPES = {"right": "", "too little": "too little: ", "too much": "too much: "}
+
+
+def write_day_card(pack: DayPack) -> bytes:
+    """The card as PDF: in front what to do on each stretch, behind the tables and what is seen."""
+    use_fonts()
+    out = BytesIO()
+    document = BaseDocTemplate(out, pagesize=A5, title=pack.title, author="Nine Knots")
+    frame = Frame(0, 0, *A5, MARGIN, MARGIN, MARGIN, MARGIN)
+    document.addPageTemplates([PageTemplate(frames=[frame])])
+    sides = (_front(pack), _back(pack))
+    story: list[Flowable] = []
+    for number, side in enumerate(sides):
+        if number:
+            story.append(FrameBreak())
+        story.append(KeepInFrame(*SIDE, side, mode="shrink"))
+    document.build(story)
+    return out.getvalue()
+
+
+def _front(pack: DayPack) -> list[Flowable]:
+    small, plain = style(9, quiet=True), style(10.5)
+    story: list[Flowable] = [
+        Paragraph(xml(f"{pack.title}, {pack.on}"), style(14, bold=True, after=1)),
+        Paragraph(xml(f"{pack.place}. {pack.light} {pack.rules}"), small),
+    ]
+    for stop in pack.stops:
+        rig = next((one for one in pack.rigs if one.key == stop.rig), None)
+        story += [
+            Spacer(1, 6),
+            Paragraph(xml(f"{stop.hours}  {stop.title}"), style(11.5, bold=True)),
+            Paragraph(xml(f"{stop.water} {stop.beyond}".strip()), small),
+            Paragraph(xml(f"{stop.change} {stop.words}".strip()), plain),
+        ]
+        if rig is not None:
+            lies = f", {rig.lies}" if rig.lies else ""
+            state = rig.states[0].by_cuts[0]
+            facts = f"{rig.title}: {rig.facts}{lies}. Tippet {state.tippet}; {state.left}."
+            story.append(Paragraph(xml(facts), small))
+        if stop.setting:
+            story.append(Paragraph(xml(" ".join(stop.setting)), small))
+        for line in (*stop.flies, *((f"Its own rules: {stop.rules}",) if stop.rules else ())):
+            story.append(Paragraph(xml(line), small))
+        story += [Paragraph(f"! {xml(line)}", small) for line in stop.cautions]
+    story.append(Spacer(1, 4))
+    story += [Paragraph(f"! {xml(line)}", small) for line in pack.cautions]
+    return story
+
+
+def _back(pack: DayPack) -> list[Flowable]:
+    small = style(7.6)
+    story: list[Flowable] = []
+    for stop in pack.stops:
+        if not stop.cells:
+            continue
+        story.append(Paragraph(xml(stop.title), style(9.5, bold=True, after=1)))
+        story.append(_table(stop))
+        sees = " · ".join(f"<b>{xml(one.sees)}:</b> {_said(one.do)}" for one in stop.sees)
+        story += [Spacer(1, 2), Paragraph(sees, small), Spacer(1, 5)]
+    return story or [Paragraph("Nothing of this day could be worked out.", small)]
+
+
+def _table(stop: PackedStop) -> Table:
+    """Depth down, pace across: how it fishes there, and what to change."""
+    head, cell = style(6.2, quiet=True), style(6.8)
+    rows = [[Paragraph("", head), *(Paragraph(xml(one.words), head) for one in stop.faster)]]
+    for deep, row in zip(stop.deeper, stop.cells, strict=True):
+        rows.append(
+            [
+                Paragraph(xml(deep.words), head),
+                *(
+                    Paragraph(
+                        f"{SHAPES[one.standing]}<b>{xml(one.figure)}</b>"
+                        f"{'. ' + _said(one.change) if one.change else ''}",
+                        cell,
+                    )
+                    for one in row
+                ),
+            ]
+        )
+    first = 0.16 * SIDE[0]
+    each = (SIDE[0] - first) / max(1, len(stop.faster))
+    return Table(
+        rows,
+        colWidths=[first, *([each] * len(stop.faster))],
+        style=[
+            ("LINEBELOW", (0, 0), (-1, -1), 0.4, HAIR),
+            ("VALIGN", (0, 0), (-1, -1), "TOP"),
+            ("LEFTPADDING", (0, 0), (-1, -1), 0),
+            ("RIGHTPADDING", (0, 0), (-1, -1), 3),
+            ("TOPPADDING", (0, 0), (-1, -1), 1),
+            ("BOTTOMPADDING", (0, 0), (-1, -1), 1),
+        ],
+    )
+
+
+def _said(words: str) -> str:
+    """Words for paper: the face has no arrow."""
+    return xml(words.replace(" → ", " to "))
