@@ -114,3 +114,14 @@ def test_a_day_that_was_fished_is_not_forgotten_and_says_what_came_last_time(cli
     coming = next(one for one in plans if not one["fished"])
     before = client.get(f"/api/plans/{coming['plan_id']}").json()["before"]
     assert before[0].startswith("Last time here at ")
+
+
+def test_landings_told_at_the_water_teach_the_own_cast_once(client):
+    day = client.get("/api/log").json()["days"][0]["plan_id"]
+    landings = client.get(f"/api/log/{day}/landings").json()
+    one = next(row for row in landings if row["design"]["leader"]["school"] != "tight-line")
+    body = {"bench": "log", "design": one["design"], "landed": one["landed"]}
+    headers = {"idempotency-key": one["event_id"]}
+    for _ in range(2):
+        told = client.post("/api/own-cast/landings", json=body, headers=headers)
+        assert len(told.json()["landings"]) == 1

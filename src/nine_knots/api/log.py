@@ -7,6 +7,7 @@ from datetime import datetime
 from typing import Annotated
 
 from fastapi import APIRouter, Query, Response
+from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.files import file_answer
@@ -17,7 +18,12 @@ from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.log.day_log import DayLog, day_log, day_words, event_words
 from nine_knots.core.tell.log.season import Season, season_of
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.event import Landed
+from nine_knots.core.trade.tackle import Fly
 from nine_knots.store.happened import list_events
+from nine_knots.store.plans import read_rigs
+from nine_knots.store.tackle import read_kit
 
 router = APIRouter(prefix="/api/log", tags=["log"], responses=RESPONSES)
 MOST_WORDS = 8
@@ -43,6 +49,15 @@ class LogAnswer:
 
     days: tuple[LogCard, ...]
     season: Season
+
+
+@dataclass(frozen=True, slots=True)
+class DayLanding:
+    """How a rig landed at the water."""
+
+    event_id: str
+    design: Design
+    landed: Landed
 
 
 @router.get("", summary="What happened, over all days")
@@ -76,6 +91,30 @@ def get_day_log(session: CurrentSession, plan_id: PlanId, units: System = "imper
     found = session.read(lambda cursor, me: logged_days(cursor, me, plan_id))
     one = found[0]
     return day_log(one.plan.title, one.plan.on, one.place, one.day, Units(units))
+
+
+@router.get("/{plan_id}/landings", responses=MISSING, summary="Landings of a day to learn from")
+def get_landings(session: CurrentSession, plan_id: PlanId) -> tuple[DayLanding, ...]:
+    """Each with the rig that was on the line and the fly on it, as far as both are known."""
+
+    def read(cursor: DictCursor, me: str) -> tuple[DayLanding, ...]:
+        day = logged_days(cursor, me, plan_id)[0].day
+        rigs = read_rigs(cursor, me, plan_id)
+        flies = {fly.title: fly for fly in read_kit(cursor, me).flies}
+        return tuple(
+            DayLanding(one.event.event_id, _thrown(rigs[one.rig], flies.get(one.fly)), landed)
+            for one in day.around
+            if (landed := one.event.detail.landed) is not None and one.rig in rigs
+        )
+
+    return session.read(read)
+
+
+def _thrown(design: Design, fly: Fly | None) -> Design:
+    """A rig with the fly that was on it."""
+    if fly is None or fly == design.situation.fly:
+        return design
+    return design.model_copy(update={"situation": design.situation.model_copy(update={"fly": fly})})
 
 
 @router.get("/files/events.csv", response_class=Response, summary="All events as a CSV file")

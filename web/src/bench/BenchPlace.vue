@@ -13,6 +13,7 @@ import PiecesGrid from './pieces/PiecesGrid.vue'
 import SelectedThing from './SelectedThing.vue'
 import SituationSentence from './sentence/SituationSentence.vue'
 import LeaderStrip from './strip/LeaderStrip.vue'
+import PieceChips from './strip/PieceChips.vue'
 import { useAxis } from './strip/useAxis'
 import { useZoom } from './strip/useZoom'
 import { useBench } from './useBench'
@@ -82,6 +83,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     <div class="bench__body">
       <div ref="work" class="bench__work">
         <LeaderStrip :axis="axis" :ghost="ghost" @fields="bar?.focus()" />
+        <PieceChips class="inset" />
         <SelectedThing ref="bar" class="inset" />
         <div>
           <StageTabs v-model="stage" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent, ref } from 'vue'
+import { defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { inWords } from '@/api/problems'
 import type { Settings } from '@/api/client'
@@ -16,6 +16,12 @@ const settings = useSettings()
 const anglers = useAnglers()
 const keysOpen = useKeyListOpen()
 const thingsOpen = ref(false)
+/** On a phone what is no place opens above the rail. */
+const moreOpen = ref(false)
+watch(
+  () => route.name,
+  () => (moreOpen.value = false),
+)
 const places = [
   { name: 'bench', words: 'Bench' },
   { name: 'find', words: 'Find' },
@@ -56,32 +62,43 @@ function turnTheme() {
       {{ place.words }}
     </RouterLink>
     <span class="grow" />
-    <fieldset class="units">
-      <legend class="unseen">Units</legend>
-      <label v-for="system in ['imperial', 'metric'] as const" :key="system">
-        <input
-          type="radio"
-          name="units"
-          :value="system"
-          :checked="settings.units === system"
-          @change="keep(settings.useUnits(system))"
-        />
-        <span>{{ system === 'imperial' ? 'in · lb' : 'cm · kg' }}</span>
-      </label>
-    </fieldset>
-    <button class="rail__small" type="button" @click="turnTheme">
-      {{ settings.theme === 'dark' ? 'Lamp' : 'Night' }}
-    </button>
     <button
-      class="rail__small rail__who"
+      class="go rail__more"
       type="button"
-      :title="`In front: ${anglers.front?.name ?? ''}`"
-      @click="anglers.open = true"
+      :aria-expanded="moreOpen"
+      aria-controls="rail-more"
+      @click="moreOpen = !moreOpen"
     >
-      {{ anglers.front?.demo ? 'Demo' : (anglers.front?.name ?? '…') }}
+      More
     </button>
-    <button class="rail__small" type="button" @click="thingsOpen = true">My things</button>
-    <button class="rail__small" type="button" @click="keysOpen = true">Keys ?</button>
+    <div id="rail-more" class="rail__rest" :class="{ 'rail__rest--open': moreOpen }">
+      <fieldset class="units">
+        <legend class="unseen">Units</legend>
+        <label v-for="system in ['imperial', 'metric'] as const" :key="system">
+          <input
+            type="radio"
+            name="units"
+            :value="system"
+            :checked="settings.units === system"
+            @change="keep(settings.useUnits(system))"
+          />
+          <span>{{ system === 'imperial' ? 'in · lb' : 'cm · kg' }}</span>
+        </label>
+      </fieldset>
+      <button class="rail__small" type="button" @click="turnTheme">
+        {{ settings.theme === 'dark' ? 'Lamp' : 'Night' }}
+      </button>
+      <button
+        class="rail__small rail__who"
+        type="button"
+        :title="`In front: ${anglers.front?.name ?? ''}`"
+        @click="anglers.open = true"
+      >
+        {{ anglers.front?.demo ? 'Demo' : (anglers.front?.name ?? '…') }}
+      </button>
+      <button class="rail__small" type="button" @click="thingsOpen = true">My things</button>
+      <button class="rail__small rail__keys" type="button" @click="keysOpen = true">Keys ?</button>
+    </div>
     <MyThings v-if="thingsOpen" v-model="thingsOpen" />
     <WhoDialog v-if="anglers.open" />
   </nav>
@@ -183,27 +200,65 @@ function turnTheme() {
   color: var(--ink);
 }
 
+.rail__more {
+  display: none;
+}
+
+.rail__rest {
+  display: flex;
+  flex-direction: column;
+  gap: 2px;
+}
+
 @media (max-width: 820px) {
   .rail {
     grid-row: 2;
     flex-direction: row;
     align-items: center;
-    padding: 0 6px;
-    overflow-x: auto;
+    justify-content: space-between;
+    gap: 0;
+    padding: 0 2px;
     white-space: nowrap;
     border-right: 0;
     border-top: 1px solid var(--hair);
   }
 
   .rail__mark,
-  .rail__small:last-child {
+  .rail__keys,
+  .rail > .grow {
     display: none;
   }
 
   .go {
-    padding: 14px 9px 11px;
-    border-left: 0;
+    min-width: 44px;
+    padding: 14px 3px 11px;
+    border: 0;
     border-bottom: 3px solid transparent;
+    background: none;
+    font-size: clamp(13px, 3.85vw, 16px);
+    text-align: center;
+  }
+
+  .rail__more {
+    display: block;
+  }
+
+  .rail__rest {
+    position: absolute;
+    right: 0;
+    bottom: 100%;
+    left: 0;
+    z-index: 15;
+    display: none;
+    flex-flow: row wrap;
+    justify-content: space-between;
+    padding: 6px 10px;
+    border-top: 1px solid var(--hair);
+    background: var(--surface);
+  }
+
+  .rail__rest--open {
+    display: flex;
   }
 
   .go.router-link-exact-active,

@@ -191,4 +191,10 @@ ul {
 .packet:hover {
   border-color: var(--act);
 }
+
+@media (max-width: 820px) {
+  .owned__words {
+    flex-basis: 100%;
+  }
+}
 </style>

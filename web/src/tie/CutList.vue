@@ -68,6 +68,39 @@ thead th {
   white-space: nowrap;
 }
 
+@media (max-width: 820px) {
+  thead {
+    display: none;
+  }
+
+  tr {
+    display: grid;
+    grid-template-columns: 28px 1fr auto;
+    padding: 6px 0;
+    border-bottom: 1px solid var(--hair);
+  }
+
+  th,
+  td {
+    padding: 0 10px 0 0;
+    border: 0;
+  }
+
+  tr > :nth-child(4) {
+    grid-column: 2;
+  }
+
+  tr > :nth-child(5)::before {
+    color: var(--ink-2);
+    font-family: var(--text);
+    content: 'tied ';
+  }
+
+  .cuts__note td:last-child {
+    grid-column: 2 / -1;
+  }
+}
+
 .cuts__note td {
   color: var(--ink-2);
   font-size: 0.92em;

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useCatalogue } from '@/api/queries'
 import { attempt } from '@/shell/attempt'
+import { notify } from '@/shell/notify'
 import kinds from '@generated/happenings.json'
 import { option } from '@/widgets/option'
 import PickOne from '@/widgets/PickOne.vue'
@@ -58,6 +59,14 @@ const add = () =>
     await acts.add(props.planId, at, form.value.kind, detail)
     form.value.words = ''
   })
+const landed = computed(() => day.value?.lines.filter((one) => one.kind === 'landed').length ?? 0)
+const learn = () =>
+  attempt(async () => {
+    const learnt = await acts.learn(props.planId)
+    notify(
+      `Your own cast has learnt from ${learnt} of ${landed.value} landings: see Air on the bench.`,
+    )
+  })
 const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
 </script>
 
@@ -107,6 +116,11 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
         </button>
       </li>
     </ol>
+    <p v-if="landed" class="row">
+      <button class="do" type="button" @click="learn">
+        Let the own cast learn from {{ landed === 1 ? 'its landing' : `its ${landed} landings` }}
+      </button>
+    </p>
     <form class="row" aria-label="Something that was not tapped" @submit.prevent="add">
       <input v-model="form.time" class="pick figure hour" type="time" aria-label="At" required />
       <PickOne v-model="form.kind" label="What happened" :options="KINDS" />

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
+import { Refused } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 
 export type DayLog = Schemas['DayLog']
@@ -39,6 +40,7 @@ const newId = () => crypto.randomUUID().replaceAll('-', '')
 /** Correcting and completing a day at the table: nothing is deleted, only told anew. */
 export function useLogActs() {
   const queries = useQueryClient()
+  const settings = useSettings()
 
   async function send(events: Event[]) {
     const { new: fresh } = await answered(api.POST('/api/happened', { body: { events } }))
@@ -60,6 +62,26 @@ export function useLogActs() {
       },
     ])
 
+  /** The own cast learns from a day's landings, each once; answers from how many. */
+  async function learn(plan_id: string): Promise<number> {
+    const landings = await answered(
+      api.GET('/api/log/{plan_id}/landings', { params: { path: { plan_id } } }),
+    )
+    let learnt = 0
+    for (const one of landings) {
+      const body = { bench: 'log', design: one.design, landed: one.landed, units: settings.units }
+      const header = { 'idempotency-key': one.event_id }
+      try {
+        await answered(api.POST('/api/own-cast/landings', { params: { header }, body }))
+        learnt += 1
+      } catch (error) {
+        if (!(error instanceof Refused)) throw error // a mono rig tells nothing of a stroke
+      }
+    }
+    await queries.invalidateQueries({ queryKey: ['own-cast'] })
+    return learnt
+  }
+
   /** The log that a phone saved; answers how many events of it were new. */
   async function readIn(text: string) {
     const log = JSON.parse(text) as { format?: string; events?: Event[] }
@@ -68,5 +90,5 @@ export function useLogActs() {
     return send(log.events)
   }
 
-  return { add, takeBack, readIn }
+  return { add, takeBack, readIn, learn }
 }

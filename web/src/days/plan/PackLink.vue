@@ -29,7 +29,9 @@ async function pack() {
       <a v-if="packed" class="do" :href="`/api/plans/${planId}/pack.html`" download
         >As one file, for a phone without a network</a
       >
-      <a v-if="packed" class="do" :href="`/api/plans/${planId}/card.pdf`" download>A card to print</a>
+      <a v-if="packed" class="do" :href="`/api/plans/${planId}/card.pdf`" download
+        >A card to print</a
+      >
       <a class="do" :href="`/api/plans/${planId}/calendar.ics`" download>For the calendar</a>
       <span v-if="packed" class="quiet">packed {{ packed }}</span>
       <span v-else class="quiet">
