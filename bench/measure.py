@@ -11,6 +11,7 @@ import numpy as np
 from playwright.sync_api import sync_playwright
 
 from bench import casts, waters
+from bench.days import days
 from bench.finding import finding
 from bench.laps import laps, row
 from bench.shelf import shelf
@@ -126,6 +127,7 @@ def main() -> None:
             over_http(running.url)
             strain(running.url)
             shelf(running.url)
+            days(running.url)
         finally:
             running.stop()
 

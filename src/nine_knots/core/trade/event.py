@@ -35,7 +35,7 @@ class Detail(Frozen):
     @property
     def told(self) -> frozenset[str]:
         """Names of what was told."""
-        return frozenset(name for name, value in self if value is not None)
+        return frozenset(name for name, value in vars(self).items() if value is not None)
 
 
 class Event(Frozen):

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterable
 from dataclasses import dataclass, field
+from functools import lru_cache
 from math import log
 
 from nine_knots.core.judge.log.counts import Rate, Share, between, rate_of, share_of
@@ -105,7 +106,12 @@ def by_depth(day: LoggedDay, one: Around) -> str:
     stop = day.brief.stop(one.stretch)
     if stop is None:
         return ""
-    return min(DEPTH_WORDS, key=lambda word: abs(log(DEPTH_WORDS[word] / stop.depth_m)))
+    return _depth_word(stop.depth_m)
+
+
+@lru_cache(maxsize=1024)
+def _depth_word(depth_m: float) -> str:
+    return min(DEPTH_WORDS, key=lambda word: abs(log(DEPTH_WORDS[word] / depth_m)))
 
 
 def by_light(day: LoggedDay, one: Around) -> str:
