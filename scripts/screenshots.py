@@ -61,18 +61,6 @@ def air(page: Page) -> None:
     settled(page)
 
 
-def air_remedy(page: Page) -> None:
-    """A tippet far too long, its ghost opening, and what would mend it."""
-    air(page)
-    page.get_by_role("button", name="Pin as ghost").click()
-    page.get_by_label("Length of piece 6").fill("18 ft")
-    page.get_by_label("Length of piece 6").press("Enter")
-    expect(page.get_by_label("Remedies, turnover").locator("li").first).to_be_visible(
-        timeout=30_000
-    )
-    page.get_by_label("Moment of the cast").fill("26")
-
-
 def sure(page: Page) -> None:
     """The chances a cast has, what the doubt hangs on and what each piece does."""
     open_from_shelf(page, "Skarn evening sedge")
@@ -135,19 +123,6 @@ def tie_now(page: Page) -> None:
         page.keyboard.press("Space")
 
 
-def pulls(page: Page) -> None:
-    """Five pulls read from the scale, and an odd one typed."""
-    page.goto("/knots/improved-clinch")
-    ours = page.get_by_label("Pull tests of your own")
-    for _ in range(5):
-        ours.get_by_role("button", name="Pull and read").click()
-        expect(ours.get_by_role("button", name="Pull and read")).to_be_enabled(timeout=20_000)
-    ours.get_by_label("it broke at").fill("6 lb")
-    ours.get_by_role("button", name="Note it").click()
-    page.wait_for_timeout(600)
-    ours.evaluate("e => e.scrollIntoView()")
-
-
 def measure(page: Page) -> None:
     """A strand read by the simulated micrometer, beside what it was sold as."""
     page.goto("/spools/measure")
@@ -160,13 +135,6 @@ def measure(page: Page) -> None:
     expect(page.get_by_text(re.compile("^By nine readings"))).to_be_visible()
 
 
-def spool(page: Page) -> None:
-    """All there is to know of a spool: how it is known, where it is used, what came and went."""
-    page.goto("/spools")
-    page.get_by_role("button", name=re.compile(r"^Mist soft \.004 in")).click()
-    expect(page.get_by_role("dialog", name="This spool")).to_contain_text("Put on the shelf")
-
-
 def days(page: Page) -> None:
     """A river at the level that its gauge says."""
     page.goto("/days")
@@ -175,6 +143,30 @@ def days(page: Page) -> None:
     water.get_by_role("button", name="Read the gauge").click()
     expect(water.get_by_role("status")).to_contain_text("just now")
     expect(page.get_by_text("being compiled")).to_have_count(0, timeout=90_000)
+
+
+def plan(page: Page) -> None:
+    """A day planned and packed: each stretch with its leader, and what the hands do first."""
+    page.goto("/days/plan")
+    page.get_by_role("button", name="Work it out").click()
+    pack = page.get_by_role("button", name="Pack it for the water")
+    pack.click(timeout=120_000)
+    expect(page.get_by_role("link", name="At the water")).to_be_visible(timeout=120_000)
+
+
+def at_the_water(page: Page) -> None:
+    """The phone: the rig as it is after some flies and a wind knot, and what to change."""
+    plan(page)
+    page.set_viewport_size({"width": 390, "height": 844})
+    page.get_by_role("link", name="At the water").click()
+    page.get_by_role("button", name="Happened").click()
+    for happened in ("Changed fly", "Wind knot"):
+        page.get_by_role("button", name=happened, exact=True).click()
+        more = page.get_by_role("button", name="That is all")
+        if more.is_visible():
+            more.click()
+    page.get_by_role("button", name="Here").click()
+    expect(page.get_by_role("alert")).to_be_visible()
 
 
 def buy(page: Page) -> None:
@@ -195,7 +187,6 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "bench": ("light", bench),
     "bench-night": ("dark", bench_night),
     "air": ("light", air),
-    "air-remedy": ("dark", air_remedy),
     "shelf": ("light", shelf),
     "schools": ("dark", schools),
     "spools": ("light", spools),
@@ -206,11 +197,12 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "hold": ("light", hold),
     "water": ("light", water),
     "knots": ("light", knots),
-    "pulls": ("dark", pulls),
     "measure": ("light", measure),
-    "spool": ("light", spool),
     "buy": ("light", buy),
     "days": ("light", days),
+    "plan": ("light", plan),
+    "log": ("dark", at("/days/log")),
+    "at-the-water": ("light", at_the_water),
 }
 
 

@@ -120,8 +120,11 @@ def test_landings_told_at_the_water_teach_the_own_cast_once(client):
     day = client.get("/api/log").json()["days"][0]["plan_id"]
     landings = client.get(f"/api/log/{day}/landings").json()
     one = next(row for row in landings if row["design"]["leader"]["school"] != "tight-line")
-    body = {"bench": "log", "design": one["design"], "landed": one["landed"]}
-    headers = {"idempotency-key": one["event_id"]}
+    body = {"bench": "log", **one}
     for _ in range(2):
-        told = client.post("/api/own-cast/landings", json=body, headers=headers)
+        told = client.post("/api/own-cast/landings", json=body)
         assert len(told.json()["landings"]) == 1
+    left = client.get(f"/api/log/{day}/landings").json()
+    assert [row["event_id"] for row in left] == [
+        row["event_id"] for row in landings if row["event_id"] != one["event_id"]
+    ]

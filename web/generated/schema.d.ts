@@ -903,7 +903,8 @@ export interface paths {
         };
         /**
          * Landings of a day to learn from
-         * @description Each with the rig that was on the line and the fly on it, as far as both are known.
+         * @description Those that were not learnt from yet, each with the rig that was on the line and the fly on
+         *     it, as far as both are known.
          */
         get: operations["get_landings"];
         put?: never;
@@ -6126,6 +6127,11 @@ export interface components {
              * @enum {string}
              */
             landed: "piled up" | "soft" | "straight" | "slammed";
+            /**
+             * Event Id
+             * @description of the event at the water that tells it: it is learnt from once
+             */
+            event_id?: string | null;
             /**
              * Units
              * @default imperial

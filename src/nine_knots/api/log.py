@@ -22,6 +22,7 @@ from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.event import Landed
 from nine_knots.core.trade.tackle import Fly
 from nine_knots.store.happened import list_events
+from nine_knots.store.landings import list_landings
 from nine_knots.store.plans import read_rigs
 from nine_knots.store.tackle import read_kit
 
@@ -95,16 +96,20 @@ def get_day_log(session: CurrentSession, plan_id: PlanId, units: System = "imper
 
 @router.get("/{plan_id}/landings", responses=MISSING, summary="Landings of a day to learn from")
 def get_landings(session: CurrentSession, plan_id: PlanId) -> tuple[DayLanding, ...]:
-    """Each with the rig that was on the line and the fly on it, as far as both are known."""
+    """Those that were not learnt from yet, each with the rig that was on the line and the fly on
+    it, as far as both are known."""
 
     def read(cursor: DictCursor, me: str) -> tuple[DayLanding, ...]:
         day = logged_days(cursor, me, plan_id)[0].day
         rigs = read_rigs(cursor, me, plan_id)
         flies = {fly.title: fly for fly in read_kit(cursor, me).flies}
+        learnt = {one.landing_id for one in list_landings(cursor, me)}
         return tuple(
             DayLanding(one.event.event_id, _thrown(rigs[one.rig], flies.get(one.fly)), landed)
             for one in day.around
-            if (landed := one.event.detail.landed) is not None and one.rig in rigs
+            if (landed := one.event.detail.landed) is not None
+            and one.rig in rigs
+            and one.event.event_id not in learnt
         )
 
     return session.read(read)

@@ -24,6 +24,7 @@ from nine_knots.core.judge.own_cast import Landed, estimate
 from nine_knots.core.models.cast.stroke import SPEEDS
 from nine_knots.core.tell.own_cast import OwnReading, expected, own_reading
 from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.event import EventId
 from nine_knots.store.landings import (
     KeptLanding,
     add_landing,
@@ -44,6 +45,9 @@ class LandingForm(Form):
     design: Design = Field(examples=[DESIGN])
     stroke: StrokeForm = Field(default_factory=StrokeForm)
     landed: Landed = Field(examples=["soft"])
+    event_id: EventId | None = Field(
+        default=None, description="of the event at the water that tells it: it is learnt from once"
+    )
     units: System = "imperial"
 
 
@@ -94,7 +98,7 @@ async def post_landing(
     landing = adapter_of(LandingTask).validate_json(told)
 
     def keep(cursor: DictCursor, me: str) -> str:
-        landing_id = add_landing(cursor, me, seen, landing)
+        landing_id = add_landing(cursor, me, seen, landing, form.event_id or "")
         _estimate_anew(cursor, me)
         return landing_id
 

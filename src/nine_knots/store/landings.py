@@ -22,11 +22,13 @@ class KeptLanding(Frozen):
     seen_at: datetime
 
 
-def add_landing(cursor: DictCursor, angler_id: str, seen: Seen, landing: Landing) -> str:
-    """Keep a landing; answers its id."""
-    landing_id = uuid.uuid4().hex
+def add_landing(
+    cursor: DictCursor, angler_id: str, seen: Seen, landing: Landing, landing_id: str = ""
+) -> str:
+    """Keep a landing, once under the id that it may come with; answers the id."""
+    landing_id = landing_id or uuid.uuid4().hex
     cursor.execute(
-        "INSERT INTO landing (angler_id, landing_id, version, body, usual, seen_at) "
+        "INSERT IGNORE INTO landing (angler_id, landing_id, version, body, usual, seen_at) "
         "VALUES (%s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
         (
             angler_id,

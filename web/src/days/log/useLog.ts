@@ -69,10 +69,10 @@ export function useLogActs() {
     )
     let learnt = 0
     for (const one of landings) {
-      const body = { bench: 'log', design: one.design, landed: one.landed, units: settings.units }
-      const header = { 'idempotency-key': one.event_id }
+      const { event_id, design, landed } = one
+      const body = { bench: 'log', event_id, design, landed, units: settings.units }
       try {
-        await answered(api.POST('/api/own-cast/landings', { params: { header }, body }))
+        await answered(api.POST('/api/own-cast/landings', { body }))
         learnt += 1
       } catch (error) {
         if (!(error instanceof Refused)) throw error // a mono rig tells nothing of a stroke
