@@ -1,16 +1,18 @@
 """What happened at the water: events, each kept once however often it is sent, never changed."""
 
 from collections.abc import Iterable
+from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.trade.event import Event
 from nine_knots.kept.kinds.day import EVENT
-from nine_knots.store.rows import readable
+from nine_knots.store.rows import as_column, readable
 
 
 def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> int:
     """Keep events; those that are here already stay as they are. Answers how many were new."""
+    now = as_column(datetime.now(UTC))
     rows = [
         (
             angler_id,
@@ -21,6 +23,7 @@ def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> i
             sought_in(one),
             EVENT.version,
             EVENT.write(one),
+            now,
         )
         for one in events
     ]
@@ -30,7 +33,7 @@ def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> i
         cursor.executemany(
             "INSERT IGNORE INTO happened (angler_id, event_id, plan_id, kind, at_ms, sought, "
             "version, body, noted_at) "
-            "VALUES (%s, %s, %s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
+            "VALUES (%s, %s, %s, %s, %s, %s, %s, %s, %s)",
             rows,
         )
         or 0
