@@ -4,13 +4,12 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Annotated, Any
 
-from fastapi import APIRouter, Path, Request, Response
+from fastapi import APIRouter, Path, Response
 from pydantic import Field, ValidationError
 from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession, SavingSession, Session
-from nine_knots.api.files import file_answer, file_of
 from nine_knots.api.light import light_words
 from nine_knots.api.logged import last_time
 from nine_knots.api.plan_forms import PlanForm, PlanTexts, plan_texts
@@ -21,19 +20,16 @@ from nine_knots.api.typed import Form
 from nine_knots.api.work.answering import EVENTS, CurrentAnswering
 from nine_knots.api.work.plan_tasks import PackTask, PlanTask
 from nine_knots.api.work.tasks import adapter_of
-from nine_knots.core.base.errors import NotFound, OutOfRange
+from nine_knots.core.base.errors import OutOfRange
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import counted
 from nine_knots.core.judge.planning.planned import MOST_OWN, Tied
 from nine_knots.core.judge.tying_time import own_times
-from nine_knots.core.tell.plan.pack import DayPack
+from nine_knots.core.tell.plan.packed import DayPack
 from nine_knots.core.tell.plan.reading import Light, PlanReading
 from nine_knots.core.trade.places import Place
 from nine_knots.core.trade.plan import DayPlan
-from nine_knots.formats.calendar import write_calendar
-from nine_knots.formats.day_card import write_day_card
-from nine_knots.formats.one_file import write_one_file
 from nine_knots.services.light import light_of
 from nine_knots.store.anglers import read_settings
 from nine_knots.store.happened import days_fished, list_events
@@ -210,53 +206,6 @@ def get_pack(session: CurrentSession, plan_id: PlanId) -> Response:
     """As it was packed last."""
     body = session.read(lambda cursor, me: read_pack(cursor, me, plan_id))
     return Response(body, media_type="application/json")
-
-
-@router.get(
-    "/{plan_id}/pack.html",
-    response_class=Response,
-    responses=MISSING,
-    summary="A packed day as one file for a phone without a network",
-)
-def get_one_file(request: Request, session: CurrentSession, plan_id: PlanId) -> Response:
-    """Everything inside: opened from the phone's files, its log comes home as a file."""
-    body, title = session.read(
-        lambda cursor, me: (read_pack(cursor, me, plan_id), read_plan(cursor, me, plan_id).title)
-    )
-    built = request.app.state.built
-    if built is None or not (built / "water").is_dir():
-        raise NotFound("The view at the water is not built here.", mend="Start with ./start.")
-    return file_answer(write_one_file(built / "water", body), title, "html")
-
-
-@router.get(
-    "/{plan_id}/card.pdf",
-    response_class=Response,
-    responses=MISSING,
-    summary="A packed day as a card to print, A5 on both sides",
-)
-def get_card(session: CurrentSession, plan_id: PlanId) -> Response:
-    """Good enough to fish by if the phone drowns."""
-    body = session.read(lambda cursor, me: read_pack(cursor, me, plan_id))
-    try:
-        pack = adapter_of(PackTask).validate_json(body)
-    except ValidationError as error:
-        raise NotFound(
-            "An earlier program packed this day otherwise.", mend="Pack it anew, then print."
-        ) from error
-    return file_of(f"{pack.title}, card", "pdf").response(write_day_card(pack))
-
-
-@router.get(
-    "/{plan_id}/calendar.ics",
-    response_class=Response,
-    responses=MISSING,
-    summary="The plan for a calendar",
-)
-def get_calendar(session: CurrentSession, plan_id: PlanId) -> Response:
-    """An iCalendar file (RFC 5545): each stretch an entry in local time."""
-    plan, place = session.read(lambda cursor, me: plan_and_place(cursor, me, plan_id))
-    return file_answer(write_calendar(plan_id, plan, place), plan.title, "ics")
 
 
 async def _asked(session: Session, asked: WorkRequest) -> dict[str, Any]:

@@ -16,7 +16,7 @@ from reportlab.platypus import (
     Table,
 )
 
-from nine_knots.core.tell.plan.pack import DayPack, PackedStop
+from nine_knots.core.tell.plan.packed import DayPack, PackedStop
 from nine_knots.formats.pdf_style import HAIR, style, use_fonts
 from nine_knots.formats.text import xml
 

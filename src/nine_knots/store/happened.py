@@ -20,7 +20,6 @@ def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> i
             one.plan_id,
             one.kind,
             one.at,
-            sought_in(one),
             EVENT.version,
             EVENT.write(one),
             now,
@@ -31,20 +30,13 @@ def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> i
         return 0
     return int(
         cursor.executemany(
-            "INSERT IGNORE INTO happened (angler_id, event_id, plan_id, kind, at_ms, sought, "
+            "INSERT IGNORE INTO happened (angler_id, event_id, plan_id, kind, at_ms, "
             "version, body, noted_at) "
-            "VALUES (%s, %s, %s, %s, %s, %s, %s, %s, %s)",
+            "VALUES (%s, %s, %s, %s, %s, %s, %s, %s)",
             rows,
         )
         or 0
     )
-
-
-def sought_in(one: Event) -> str:
-    """The words that an event is found by."""
-    told = one.detail
-    words = (one.kind, told.stretch, told.fly, told.fish, told.place, told.words, told.landed)
-    return " ".join(word for word in words if word).lower()[:1200]
 
 
 def list_events(

@@ -6,7 +6,8 @@ from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.planning.planned import Cast, Planned, Tied, planned
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
-from nine_knots.core.tell.plan.pack import DayPack, day_pack
+from nine_knots.core.tell.plan.pack import day_pack
+from nine_knots.core.tell.plan.packed import DayPack
 from nine_knots.core.tell.plan.reading import Light, PlanReading, plan_reading
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots.table import KnotKey

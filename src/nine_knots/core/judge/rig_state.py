@@ -20,7 +20,6 @@ class RigNow:
     wear: Wear = "new"
     gone: Ends = ""
     fish: int = 0
-    renewed: int = 0
 
 
 @dataclass(frozen=True)
@@ -72,7 +71,7 @@ def day_now(events: Iterable[Event], stretch: str, rig: str, fly: str) -> DayNow
 
 def _after(rig: RigNow, effect: RigEffect) -> RigNow:
     if effect.renews:
-        return RigNow(fish=rig.fish, renewed=rig.renewed + 1)
+        return RigNow(fish=rig.fish)
     worse = max(rig.wear, effect.wear, key=WEARS.index)
     gone = max(rig.gone, effect.ends, key=ENDS.index)
     return replace(

@@ -45,7 +45,6 @@ CREATE TABLE IF NOT EXISTS happened (
   plan_id     CHAR(32)     NOT NULL,
   kind        VARCHAR(40)  NOT NULL,
   at_ms       BIGINT       NOT NULL COMMENT 'since 1970, UTC',
-  sought      VARCHAR(1200) NOT NULL DEFAULT '' COMMENT 'words it is found by',
   version     INT          NOT NULL,
   body        LONGTEXT     NOT NULL CHECK (JSON_VALID(body)),
   noted_at    DATETIME(6)  NOT NULL,

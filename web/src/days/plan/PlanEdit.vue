@@ -6,6 +6,7 @@ import { useSettings } from '@/settings/useSettings'
 import { option } from '@/widgets/option'
 import PickOne from '@/widgets/PickOne.vue'
 import { usePlace } from '../usePlaces'
+import PlanStops from './PlanStops.vue'
 import type { PlanForm } from './usePlans'
 
 /** What is asked of a day: water, weather, fish, what is carried, and the stretches in order. */
@@ -35,7 +36,7 @@ const flies = computed(() => [
   option(-1, 'whichever serves'),
   ...plan.value.flies.map((one, at) => option(at, `${one.fly}: ${one.wish}`)),
 ])
-const MOST = { outfits: 3, flies: 6, stops: 8 }
+const MOST = { outfits: 3, flies: 6 }
 
 function anotherWater(placeId: string | undefined) {
   plan.value.place_id = placeId ?? ''
@@ -159,44 +160,14 @@ function dropFly(at: number) {
         another fly
       </button>
     </fieldset>
-    <fieldset>
-      <legend>Stretches, in the order you come to them</legend>
-      <p v-for="(one, at) in plan.stops" :key="at" class="row stop">
-        <PickOne v-model="one.stretch_id" :label="`Stretch ${at + 1}`" :options="stretches" />
-        <input
-          v-model="one.begins"
-          class="pick figure hour"
-          :aria-label="`Stretch ${at + 1} from`"
-        />
-        to
-        <input v-model="one.ends" class="pick figure hour" :aria-label="`Stretch ${at + 1} till`" />
-        <PickOne
-          :model-value="one.fly ?? -1"
-          :label="`Fly for stretch ${at + 1}`"
-          :options="flies"
-          @update:model-value="(fly) => (one.fly = fly === -1 ? null : (fly ?? null))"
-        />
-        <button
-          class="link"
-          type="button"
-          :aria-label="`Leave out stretch ${at + 1}`"
-          @click="plan.stops.splice(at, 1)"
-        >
-          leave out
-        </button>
-      </p>
-      <button
-        class="link"
-        type="button"
-        :disabled="!stretches.length || plan.stops.length >= MOST.stops"
-        @click="addStop"
-      >
-        {{ plan.stops.length ? 'the next stretch' : 'the first stretch' }}
-      </button>
-      <p v-if="water && !stretches.length" class="poor">
-        {{ water.title }} has no stretch yet: <RouterLink to="/days">add one</RouterLink>.
-      </p>
-    </fieldset>
+    <PlanStops
+      :stops="plan.stops"
+      :flies="flies"
+      :stretches="stretches"
+      :water="water?.title ?? ''"
+      @next="addStop"
+      @leave="(at) => plan.stops.splice(at, 1)"
+    />
     <label>Notes <input v-model="plan.notes" class="pick" maxlength="300" /></label>
     <p class="row"><slot /></p>
   </form>
@@ -245,10 +216,6 @@ fieldset :deep(select) {
   width: auto;
   min-width: 150px;
   max-width: 300px;
-}
-
-.hour {
-  width: 74px;
 }
 
 @media print {

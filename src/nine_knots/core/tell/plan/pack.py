@@ -1,10 +1,7 @@
-"""A day packed for the water: every figure and sentence that may be asked for there, worked out."""
+"""Packing a day for the water: all that may be asked for there is worked out beforehand."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
-from typing import Literal
 
-from nine_knots.core.base.measure import Standing
 from nine_knots.core.base.patience import tell
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.angler import Angler
@@ -15,18 +12,27 @@ from nine_knots.core.judge.planning.parts import part_names
 from nine_knots.core.judge.planning.planned import Cast, Planned, PlannedStop
 from nine_knots.core.judge.planning.stops import stretch_of
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.tell.outline import OutlinePart, outline
+from nine_knots.core.tell.outline import outline
 from nine_knots.core.tell.places import deep_words, fast_words, level_text
+from nine_knots.core.tell.plan.packed import (
+    DayPack,
+    LevelStep,
+    MassStep,
+    Named,
+    PackedRig,
+    PackedStop,
+    SettingStep,
+    SliderStep,
+    WaterCell,
+)
 from nine_knots.core.tell.plan.reading import Light, PlanReading, plan_reading
-from nine_knots.core.tell.plan.reminders import REMINDERS, Reminder
-from nine_knots.core.tell.plan.rig_states import WornStates, rig_states
+from nine_knots.core.tell.plan.reminders import REMINDERS
+from nine_knots.core.tell.plan.rig_states import rig_states
 from nine_knots.core.tell.plan.sees import See, sees_of
-from nine_knots.core.tell.rig import Hung, hung_on
+from nine_knots.core.tell.rig import hung_on
 from nine_knots.core.tell.tying.steps import hang_steps
 from nine_knots.core.trade.brief import BriefRig, BriefStop, DayBrief
-from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.happenings import HAPPENINGS
-from nine_knots.core.trade.happenings.happening import Happening
 from nine_knots.core.trade.knots.table import KnotKey
 from nine_knots.core.trade.places import Place, Stretch
 from nine_knots.core.trade.plan import DayPlan
@@ -36,128 +42,6 @@ LEVEL_STEPS = range(-4, 5)
 LEVEL_STEP_M = 0.05
 SETTINGS = (0.6, 0.7, 0.8, 0.9, 1.0, 1.1, 1.2, 1.35, 1.5)
 MASSES = (0.3, 0.5, 0.75, 1.0, 1.5, 2.2, 3.3, 5.0)
-
-
-@dataclass(frozen=True, slots=True)
-class WaterCell:
-    """The rig in one water, in words."""
-
-    figure: str
-    standing: Standing
-    change: str
-
-
-@dataclass(frozen=True, slots=True)
-class SliderStep:
-    """A step of a slider: what it is called, and its figure."""
-
-    words: str
-
-
-@dataclass(frozen=True, slots=True)
-class LevelStep:
-    """A level of the gauge, and which steps of the sliders are nearest to it; depth and pace."""
-
-    level: str
-    level_m: float
-    words: str
-    deeper: int
-    faster: int
-    planned: bool
-
-
-@dataclass(frozen=True, slots=True)
-class Named:
-    """Something to choose: its key, and what it is called."""
-
-    key: str
-    title: str
-
-
-@dataclass(frozen=True, slots=True)
-class MassStep:
-    """How heavy a fish was, about: in words, and in kg."""
-
-    words: str
-    kg: float
-
-
-@dataclass(frozen=True, slots=True)
-class SettingStep:
-    """A place of the indicator above the point fly: in words, and in m."""
-
-    words: str
-    m: float
-
-
-@dataclass(frozen=True, slots=True)
-class PackedStop:
-    """A stretch for the phone: what the plan says of it, its sliders with a cell for each pair of
-    steps, levels, what is seen and done, the other flies."""
-
-    stretch_id: str
-    title: str
-    hours: str
-    water: str
-    beyond: str
-    rig: str
-    fly: str
-    wish: str
-    outfit: str
-    change: str
-    words: str
-    setting: tuple[str, ...]
-    settings: tuple[SettingStep, ...]
-    deeper: tuple[SliderStep, ...]
-    faster: tuple[SliderStep, ...]
-    cells: tuple[tuple[WaterCell, ...], ...]
-    planned: tuple[int, int]
-    levels: tuple[LevelStep, ...]
-    sees: tuple[See, ...]
-    flies: tuple[str, ...]
-    cautions: tuple[str, ...]
-    rules: str
-
-
-@dataclass(frozen=True, slots=True)
-class PackedRig:
-    """A rig that is carried: drawn, where it lies, and every state that it may come to."""
-
-    key: str
-    title: str
-    facts: str
-    ready: bool
-    lies: str
-    outline: tuple[OutlinePart, ...]
-    hung: tuple[Hung, ...]
-    flies: tuple[str, ...]
-    states: tuple[WornStates, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class DayPack:
-    """Everything for one day at the water, in the angler's units."""
-
-    format: Literal["nine-knots-day"]
-    version: Literal[1]
-    plan_id: str
-    angler: str
-    title: str
-    on: str
-    place: str
-    light: str
-    rules: str
-    cautions: tuple[str, ...]
-    stops: tuple[PackedStop, ...]
-    rigs: tuple[PackedRig, ...]
-    flies: tuple[str, ...]
-    happenings: tuple[Happening, ...]
-    fish: tuple[Named, ...]
-    masses: tuple[MassStep, ...]
-    reminders: tuple[Reminder, ...]
-    units: str
-    brief: DayBrief
-    designs: dict[str, Design]
 
 
 def day_pack(

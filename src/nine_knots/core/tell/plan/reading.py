@@ -4,14 +4,11 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from nine_knots.core.base.measure import Measure
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import begun, counted, listed
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.planning.cover import Chosen
-from nine_knots.core.judge.planning.parts import part_names
 from nine_knots.core.judge.planning.planned import Planned, PlannedStop
 from nine_knots.core.judge.planning.stops import stretch_of, tide_of
-from nine_knots.core.judge.tying_time import tying_time
 from nine_knots.core.tell.outline import OutlinePart, outline
 from nine_knots.core.tell.places import (
     beyond_words,
@@ -20,12 +17,12 @@ from nine_knots.core.tell.places import (
     tide_words,
     water_words,
 )
-from nine_knots.core.tell.plan.change import change_words, lower_words, upper_words
+from nine_knots.core.tell.plan.change import change_words
 from nine_knots.core.tell.plan.packing import PackLine, pack_lines
+from nine_knots.core.tell.plan.tonight import TieTonight, leader_parts, to_tie, tying_words
 from nine_knots.core.tell.rig import Hung, hung_on
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots.table import KnotKey
-from nine_knots.core.trade.leader.lower_rig import lower_of, parting_joint
 from nine_knots.core.trade.places import Place
 from nine_knots.core.trade.plan import DayPlan
 
@@ -55,21 +52,6 @@ class StopReading:
     cautions: tuple[str, ...]
     rules: str
     design: Design | None
-
-
-@dataclass(frozen=True, slots=True)
-class TieTonight:
-    """Something to tie the night before, for which stretches, how long it takes; or where it lies
-    ready. ``design`` is the leader that it is part of, ``whole`` whether it is all of it."""
-
-    title: str
-    facts: str
-    for_stretches: str
-    time: str
-    ready: bool
-    lies: str
-    whole: bool
-    design: Design
 
 
 @dataclass(frozen=True, slots=True)
@@ -113,7 +95,7 @@ def plan_reading(
     for stop in found.stops:
         stops.append(_stop(plan, place, stop, before, angler))
         before = stop.fit.design if stop.fit is not None else before
-    tie = _to_tie(plan, place, found, own_s, units)
+    tie = to_tie(plan, place, found, own_s, units)
     pairs = [(stop, stretch_of(place, plan.stops[stop.number])) for stop in found.stops]
     dark = light.dusk_min is not None and plan.stops[-1].ends_min > light.dusk_min
     return PlanReading(
@@ -123,7 +105,7 @@ def plan_reading(
         stops=tuple(stops),
         words=_words(found),
         tie=tuple(row for row, _, _ in tie),
-        time=_time(tie),
+        time=tying_words(tie),
         pack=pack_lines(plan, pairs, angler, dark),
         cautions=_cautions(plan),
         rules=rules_words(place.rules, units),
@@ -151,7 +133,7 @@ def _stop(
     change = words = facts = title = ""
     if candidate is not None and fit is not None:
         design, title = fit.design, candidate.title
-        facts = _facts(design, units)
+        facts = leader_parts(design, units)
         change = change_words(before, design, title, units)
         thrown = fit.words if fit.words.startswith(("with ", "thrown ")) else ""
         words = f"Throw it {thrown.removeprefix('thrown ')}." if thrown else ""
@@ -190,99 +172,6 @@ def _nearest(stop: PlannedStop) -> str:
     near = stop.nearest
     title = near.design.title if near.design is not None else near.key
     return f"{title}. {begun(near.words).rstrip('.')}."
-
-
-def _facts(design: Design, units: Units) -> str:
-    said = upper_words(design.leader, units)
-    if parting_joint(design.leader) is None:
-        return f"{said}."
-    return f"{said}; below it {lower_words(design.leader, units)}."
-
-
-Row = tuple[TieTonight, float, tuple[int, int]]
-
-
-def _to_tie(
-    plan: DayPlan, place: Place, found: Planned, own_s: Mapping[KnotKey, float], units: Units
-) -> list[Row]:
-    """Each upper and each further lower part once, with seconds and knots by own times of all."""
-    where: dict[tuple[str, str], list[str]] = {}
-    rows: dict[tuple[str, str], Row] = {}
-    carried: dict[str, str] = {}
-    for stop in found.stops:
-        if stop.candidate is None or stop.fit is None:
-            continue
-        leader = stop.candidate.leader
-        upper, lower = part_names(leader)
-        title = stretch_of(place, plan.stops[stop.number]).title
-        first = upper not in carried
-        carried.setdefault(upper, lower)
-        whole = first or carried[upper] == lower
-        key = (upper, "") if whole else (upper, lower)
-        where.setdefault(key, []).append(title)
-        if key in rows:
-            continue
-        design = Design(title=stop.candidate.title[:80], situation=stop.choice.day, leader=leader)
-        if whole:
-            time = tying_time(leader, own_s)
-            said = TieTonight(
-                title=stop.candidate.title,
-                facts=_facts(design, units),
-                for_stretches="",
-                time=_minutes(time.seconds),
-                ready=stop.candidate.tied_id is not None,
-                lies=stop.candidate.lies,
-                whole=True,
-                design=design,
-            )
-        else:
-            time = tying_time(lower_of(leader), own_s)
-            said = TieTonight(
-                title=f"Lower rig: {lower_words(leader, units)}",
-                facts=f"To hang from the {leader.joints[parting_joint(leader) or 0].kind} of "
-                f"{stop.candidate.title}.",
-                for_stretches="",
-                time=_minutes(time.seconds),
-                ready=False,
-                lies="",
-                whole=False,
-                design=design,
-            )
-        rows[key] = (said, time.seconds, (time.own, time.knots))
-    return [
-        (_for(said, where[key]), 0.0 if said.ready else seconds, knots)
-        for key, (said, seconds, knots) in rows.items()
-    ]
-
-
-def _for(row: TieTonight, stretches: list[str]) -> TieTonight:
-    return TieTonight(
-        title=row.title,
-        facts=row.facts,
-        for_stretches=f"For {listed(stretches)}",
-        time=row.time,
-        ready=row.ready,
-        lies=row.lies,
-        whole=row.whole,
-        design=row.design,
-    )
-
-
-def _minutes(seconds: float) -> str:
-    return f"about {max(1, round(seconds / 60.0))} min"
-
-
-def _time(rows: list[Row]) -> str:
-    seconds = sum(row[1] for row in rows)
-    if seconds <= 0.0:
-        return "Nothing to tie: all of it lies ready." if rows else "Nothing to tie."
-    own = sum(row[2][0] for row in rows if not row[0].ready)
-    knots = sum(row[2][1] for row in rows if not row[0].ready)
-    by = "by usual times for all its knots; practise them, and it goes by yours"
-    if own:
-        by = f"by your own times for {own} of {counted(knots, 'knot')}"
-        by += "" if own == knots else ", usual ones for the others"
-    return f"To tie tonight: {_minutes(seconds)}, {by}."
 
 
 def _words(found: Planned) -> str:
