@@ -96,7 +96,9 @@ def test_a_plan_is_worked_out_from_the_shelf_and_the_wallet(client, plan_id):
         client.delete(f"/api/wallet/{rig['rig_id']}")
     asked = {"plan_id": plan_id, "units": "metric"}
     worked = client.post("/api/plans/work", json=asked).json()
-    assert client.get(f"/api/plans/{plan_id}").json()["worked"] == worked
+    path = f"/api/plans/{plan_id}"
+    assert client.get(path, params={"units": "metric"}).json()["worked"] == worked
+    assert client.get(path).json()["worked"] is None  # told in other units
     first, second = worked["stops"]
     assert first["design"] is not None
     assert first["hours"] == "09:00 to 11:00"

@@ -19,6 +19,7 @@ from nine_knots.core.models.cast.wind import STEADY
 from nine_knots.core.tell.plan.change import change_words
 from nine_knots.core.tell.plan.reading import Light, plan_reading
 from nine_knots.core.trade.leader import Attachment
+from nine_knots.core.trade.leader.lower_rig import parting_joint
 from nine_knots.core.trade.plan import DayPlan, FlyFor, Outfit, Stop
 from nine_knots.core.trade.situation import Quarry, Wind
 from nine_knots.demo.designs import demo_designs
@@ -175,6 +176,17 @@ def test_own_times_for_knots_make_the_evening_shorter():
         for seconds, rated in ((40, "good"), (60, "clean"), (10, "slipped"))
     ]
     assert own_times(attempts) == {"blood": 50.0}
+
+
+def test_what_ends_in_a_ring_is_another_upper_than_what_the_fly_is_tied_to():
+    parted = next(one.leader for one in OWN if parting_joint(one.leader) is not None)
+    at = parting_joint(parted)
+    end = OWN[0].leader.joints[-1]
+    plain = parted.remade(
+        pieces=parted.pieces[:at], joints=(*parted.joints[:at], end), attachments=()
+    )
+    assert part_names(plain)[0] != part_names(parted)[0]
+    assert part_names(plain)[1] == ""
 
 
 def test_parts_are_alike_where_they_are_tied_alike():

@@ -7804,6 +7804,11 @@ export interface components {
             rules: string;
             /** Light */
             light: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
         };
         /**
          * PlanTexts

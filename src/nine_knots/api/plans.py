@@ -265,18 +265,20 @@ def _answer(cursor: DictCursor, me: str, plan_id: str, units: System) -> PlanAns
     return PlanAnswer(
         plan_id,
         texts,
-        _worked(worked) if worked else None,
+        _worked(worked, units) if worked else None,
         packed.isoformat() if packed else "",
         tuple(last_time(cursor, me, plan_id, Units(units))),
     )
 
 
-def _worked(kept: str) -> PlanReading | None:
-    """What a plan came to; None where an earlier program wrote it otherwise."""
+def _worked(kept: str, units: System) -> PlanReading | None:
+    """What a plan came to; None where an earlier program wrote it otherwise, or it is told in other
+    units."""
     try:
-        return adapter_of(PlanTask).validate_json(kept)  # type: ignore[no-any-return]
+        found: PlanReading = adapter_of(PlanTask).validate_json(kept)
     except ValidationError:
         return None
+    return found if found.units == units else None
 
 
 def _water(place: Place | None) -> str:

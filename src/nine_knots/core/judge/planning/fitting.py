@@ -21,6 +21,7 @@ from nine_knots.core.trade.situation import Situation
 
 A_CHANGE = 0.2  # of a cord's length, what a change at the water costs
 TIED_BY_RULE = ("Flies", "Wire", "Flies apart")  # rules that a leader keeps by how it is tied
+A_KNOT = 0.03  # what each knot costs, as where schools are ranked for a day
 KEPT = 4096  # leaders on days that are remembered from one plan to the next
 
 
@@ -28,8 +29,8 @@ KEPT = 4096  # leaders on days that are remembered from one plan to the next
 class Fit:
     """A leader that serves a day, set as it is fished there.
 
-    ``off`` is how far its measures are from the middle of their bands; ``words`` say what is set
-    otherwise than as it was tied, or how it is thrown.
+    ``off`` is how far its measures are from the middle of their bands, its knots counted in;
+    ``words`` say what is set otherwise than as it was tied, or how it is thrown.
     """
 
     design: Design
@@ -60,10 +61,10 @@ def fit_of(
     try:
         measures = _asked(reader.measures(leader, stroke))
         if _right(measures):
-            return Fit(design, stroke, measures, _off(measures), "")
+            return Fit(design, stroke, measures, _off(measures, leader), "")
         for words, changed, thrown, after in _changed(design, reader, stroke, measures):
             if _right(after):
-                return Fit(changed, thrown, after, _off(after) + A_CHANGE, words)
+                return Fit(changed, thrown, after, _off(after, leader) + A_CHANGE, words)
     except NineKnotsError:
         return None
     return None
@@ -91,5 +92,6 @@ def _right(measures: tuple[Measure, ...]) -> bool:
     return all(one.standing == "right" for one in measures)
 
 
-def _off(measures: tuple[Measure, ...]) -> float:
-    return sum(abs(one.position - 0.5) for one in measures)
+def _off(measures: tuple[Measure, ...], leader: Leader) -> float:
+    knots = len(leader.joints) - 1
+    return sum(abs(one.position - 0.5) for one in measures) + A_KNOT * knots

@@ -14,7 +14,9 @@ def part_names(leader: Leader) -> tuple[str, str]:
     at = parting_joint(leader)
     if at is None:
         return _name(leader, 0, len(leader.pieces)), ""
-    return _name(leader, 0, at), _name(leader, at, len(leader.pieces))
+    ring = leader.joints[at]  # what ends in one is another upper than what has the fly tied to it
+    upper = _name(leader, 0, at, f"{ring.kind} {ring.upper_knot}")
+    return upper, _name(leader, at, len(leader.pieces))
 
 
 def setting_name(leader: Leader) -> str:
@@ -23,10 +25,10 @@ def setting_name(leader: Leader) -> str:
     return _hash("".join(things)) if things else ""
 
 
-def _name(leader: Leader, first: int, end: int) -> str:
+def _name(leader: Leader, first: int, end: int, ends_in: str = "") -> str:
     pieces = [piece.model_dump_json(exclude={"wear"}) for piece in leader.pieces[first:end]]
     joints = [joint.model_dump_json() for joint in leader.joints[first:end]]
-    return _hash("".join((*pieces, *joints, leader.hangs_from)))
+    return _hash("".join((*pieces, *joints, leader.hangs_from, ends_in)))
 
 
 def _hash(text: str) -> str:

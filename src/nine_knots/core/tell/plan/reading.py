@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from nine_knots.core.base.measure import Measure
+from nine_knots.core.base.quantity import System
 from nine_knots.core.base.words import begun, counted, listed
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.planning.cover import Chosen
@@ -70,6 +71,7 @@ class PlanReading:
     cautions: tuple[str, ...]
     rules: str
     light: str
+    units: System
 
 
 @dataclass(frozen=True, slots=True)
@@ -110,6 +112,7 @@ def plan_reading(
         cautions=_cautions(plan),
         rules=rules_words(place.rules, units),
         light=light.words,
+        units=angler.system,
     )
 
 
