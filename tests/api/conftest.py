@@ -20,7 +20,14 @@ def served(migrated) -> Iterator[TestClient]:
 
 @pytest.fixture
 def client(served, database) -> TestClient:
-    """The application with nothing but the demo in its database."""
+    """The application with nothing but the demo in its database, before its season."""
+    load_demo(database, season=False)
+    return served
+
+
+@pytest.fixture
+def fished(served, database) -> TestClient:
+    """The same after a season on the Skarn."""
     load_demo(database)
     return served
 

@@ -67,7 +67,8 @@ def left(client, spool_id):
     return rows[spool_id]["item"]["remaining_m"]
 
 
-def test_a_tippet_renewed_at_the_water_comes_off_its_spool_once_and_goes_back(client):
+def test_a_tippet_renewed_at_the_water_comes_off_its_spool_once_and_goes_back(fished):
+    client = fished
     day = client.get("/api/log").json()["days"][0]
     rig = client.get("/api/log/" + day["plan_id"]).json()["lines"][-1]["rig"]
     assert rig
@@ -86,7 +87,8 @@ def test_a_tippet_renewed_at_the_water_comes_off_its_spool_once_and_goes_back(cl
     assert left(client, spool) == pytest.approx(before)
 
 
-def test_the_log_is_found_by_anything_in_it_and_goes_out_as_files(client):
+def test_the_log_is_found_by_anything_in_it_and_goes_out_as_files(fished):
+    client = fished
     every = client.get("/api/log").json()
     assert len(every["days"]) == 15
     assert "tippets renewed" in every["season"]["words"]
@@ -106,7 +108,8 @@ def test_the_log_is_found_by_anything_in_it_and_goes_out_as_files(client):
     assert client.get("/api/log/" + "0" * 32).status_code == 404
 
 
-def test_a_day_that_was_fished_is_not_forgotten_and_says_what_came_last_time(client):
+def test_a_day_that_was_fished_is_not_forgotten_and_says_what_came_last_time(fished):
+    client = fished
     plans = client.get("/api/plans").json()
     fished = next(one for one in plans if one["fished"])
     refused = client.delete(f"/api/plans/{fished['plan_id']}")
@@ -116,7 +119,8 @@ def test_a_day_that_was_fished_is_not_forgotten_and_says_what_came_last_time(cli
     assert before[0].startswith("Last time here at ")
 
 
-def test_landings_told_at_the_water_teach_the_own_cast_once(client):
+def test_landings_told_at_the_water_teach_the_own_cast_once(fished):
+    client = fished
     day = client.get("/api/log").json()["days"][0]["plan_id"]
     landings = client.get(f"/api/log/{day}/landings").json()
     one = next(row for row in landings if row["design"]["leader"]["school"] != "tight-line")

@@ -88,18 +88,18 @@ def test_a_code_is_good_once_and_guesses_void_it(house, bench):
     one = phone(house)
     assert one.post("/api/phones/pair", json={"code": code}).status_code == 200
     again = phone(house).post("/api/phones/pair", json={"code": code})
-    assert (again.status_code, again.json()["code"]) == (403, "wrong-code")
+    assert (again.status_code, again.json()["code"]) == (422, "wrong-code")
     code = bench.post("/api/phones/code").json()["code"]
     for guess in range(5):
         phone(house).post("/api/phones/pair", json={"code": f"GUESS{guess}"})
-    assert phone(house).post("/api/phones/pair", json={"code": code}).status_code == 403
+    assert phone(house).post("/api/phones/pair", json={"code": code}).status_code == 422
 
 
 def test_a_code_grows_old(house, bench, monkeypatch):
     code = bench.post("/api/phones/code").json()["code"]
     now = __import__("time").monotonic()
     monkeypatch.setattr("nine_knots.api.door.time.monotonic", lambda: now + 601.0)
-    assert phone(house).post("/api/phones/pair", json={"code": code}).status_code == 403
+    assert phone(house).post("/api/phones/pair", json={"code": code}).status_code == 422
 
 
 def test_a_phone_belongs_to_one_angler_whoever_sits_at_the_bench(house, bench, database):

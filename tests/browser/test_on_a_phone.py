@@ -1,6 +1,5 @@
-"""The whole application at 390 and 360 px: nothing scrolls sideways, no place is cut off."""
+"""The whole application on a phone: nothing scrolls sideways, no place is cut off."""
 
-import pytest
 from playwright.sync_api import expect
 
 from tests.browser.test_access import PLACES, show
@@ -12,9 +11,9 @@ RAIL = """[...document.querySelectorAll('nav.rail > .go')]
 STAGES = ("Air: the cast", "Water: the drift", "Hold: the pull", "Sure: what matters")
 
 
-@pytest.mark.parametrize("width", [390, 360])
-def test_no_place_scrolls_sideways(page, width):
-    page.set_viewport_size({"width": width, "height": 844})
+def test_no_place_scrolls_sideways(page):
+    width = 360  # what fits there fits the wider
+    page.set_viewport_size({"width": width, "height": 740})
     for view in PLACES:
         show(page, view)
         page.wait_for_timeout(400)

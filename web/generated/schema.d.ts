@@ -11974,7 +11974,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12097,7 +12097,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12216,7 +12216,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12339,7 +12339,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12458,7 +12458,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12584,7 +12584,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12703,7 +12703,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12824,7 +12824,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -12954,7 +12954,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13077,7 +13077,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13203,7 +13203,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13329,7 +13329,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13450,7 +13450,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13578,7 +13578,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13706,7 +13706,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13834,7 +13834,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13966,7 +13966,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14085,7 +14085,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14211,7 +14211,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14334,7 +14334,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14453,7 +14453,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14581,7 +14581,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14711,7 +14711,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14854,7 +14854,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14988,7 +14988,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15139,7 +15139,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15267,7 +15267,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15393,7 +15393,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15524,7 +15524,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15658,7 +15658,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15786,7 +15786,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15923,7 +15923,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16056,7 +16056,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16194,7 +16194,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16328,7 +16328,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16456,7 +16456,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16582,7 +16582,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16714,7 +16714,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16848,7 +16848,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16976,7 +16976,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17109,7 +17109,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17260,7 +17260,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17408,7 +17408,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17536,7 +17536,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17664,7 +17664,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17792,7 +17792,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17922,7 +17922,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18048,7 +18048,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18175,7 +18175,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18303,7 +18303,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18434,7 +18434,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18557,7 +18557,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18680,7 +18680,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18803,7 +18803,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18933,7 +18933,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19063,7 +19063,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19180,7 +19180,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19299,7 +19299,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19418,7 +19418,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19541,7 +19541,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19658,7 +19658,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19786,7 +19786,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19914,7 +19914,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20039,7 +20039,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20162,7 +20162,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20285,7 +20285,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20408,7 +20408,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20531,7 +20531,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20654,7 +20654,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20795,7 +20795,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20932,7 +20932,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21055,7 +21055,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21178,7 +21178,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21301,7 +21301,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21424,7 +21424,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21556,7 +21556,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21675,7 +21675,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21798,7 +21798,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21939,7 +21939,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22081,7 +22081,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22220,7 +22220,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22346,7 +22346,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22487,7 +22487,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22619,7 +22619,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22761,7 +22761,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22903,7 +22903,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23045,7 +23045,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23187,7 +23187,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23328,7 +23328,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23449,7 +23449,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23572,7 +23572,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23695,7 +23695,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23821,7 +23821,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23944,7 +23944,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24068,7 +24068,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24207,7 +24207,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24328,7 +24328,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24447,7 +24447,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24573,7 +24573,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24700,7 +24700,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24826,7 +24826,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24958,7 +24958,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25090,7 +25090,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25216,7 +25216,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25342,7 +25342,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25468,7 +25468,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25624,7 +25624,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25750,7 +25750,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25869,7 +25869,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25994,7 +25994,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26124,7 +26124,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26252,7 +26252,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26383,7 +26383,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26515,7 +26515,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26653,7 +26653,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26790,7 +26790,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26924,7 +26924,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27054,7 +27054,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27177,7 +27177,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27300,7 +27300,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27421,7 +27421,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27556,7 +27556,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27683,7 +27683,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27809,7 +27809,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27935,7 +27935,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28065,7 +28065,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28197,7 +28197,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28318,7 +28318,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28439,7 +28439,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28565,7 +28565,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28690,7 +28690,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28824,7 +28824,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28952,7 +28952,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29080,7 +29080,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29207,7 +29207,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29330,7 +29330,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29472,7 +29472,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29612,7 +29612,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29738,7 +29738,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29873,7 +29873,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30008,7 +30008,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30143,7 +30143,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30278,7 +30278,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30410,7 +30410,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30533,7 +30533,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30654,7 +30654,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30777,7 +30777,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30919,7 +30919,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31054,7 +31054,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31178,7 +31178,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31297,7 +31297,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31416,7 +31416,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31548,7 +31548,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31667,7 +31667,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31787,7 +31787,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page, or with a code that is none */
+            /** @description Asked by another page */
             403: {
                 headers: {
                     [name: string]: unknown;

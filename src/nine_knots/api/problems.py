@@ -21,7 +21,7 @@ STATUS_BY_CODE = {
     "cannot-compute": 422,
     "file-refused": 422,
     "not-found": 404,
-    "wrong-code": 403,
+    "wrong-code": 422,
     "stale-revision": 412,
     "superseded": 409,
     "database-trouble": 503,
@@ -61,7 +61,7 @@ RESPONSES: dict[int | str, dict[str, Any]] = {
     for status, words in {
         400: "Not to be read as a request",
         401: "By the home network, from a phone that is not paired",
-        403: "Asked by another page, or with a code that is none",
+        403: "Asked by another page",
         405: "Another verb than those that Allow names",
         413: "Larger than is taken",
         415: "Not JSON",

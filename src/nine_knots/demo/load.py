@@ -24,19 +24,20 @@ from nine_knots.store.tackle import add_tackle
 from nine_knots.store.wallet import put_rigs
 
 
-def load_demo(database: Database) -> bool:
-    """Load the demo into a database without anglers; True where it was loaded."""
-    return database.transact(_load)
+def load_demo(database: Database, season: bool = True) -> bool:
+    """Load the demo into a database without anglers; True where it was loaded. Without its
+    ``season`` nothing was fished yet."""
+
+    def load(cursor: DictCursor) -> bool:
+        if angler_in_front(cursor) is not None:
+            return False
+        add_demo(cursor, season)
+        return True
+
+    return database.transact(load)
 
 
-def _load(cursor: DictCursor) -> bool:
-    if angler_in_front(cursor) is not None:
-        return False
-    add_demo(cursor)
-    return True
-
-
-def add_demo(cursor: DictCursor) -> str:
+def add_demo(cursor: DictCursor, season: bool = True) -> str:
     """The demo's angler with all that is theirs, who comes to the front; answers the id."""
     angler_id = create_angler(cursor, Settings(name="Runa of the Skarn valley"), demo=True)
     stock = demo_stock()
@@ -52,7 +53,7 @@ def add_demo(cursor: DictCursor) -> str:
     waters = {place.title: add_place(cursor, angler_id, place) for place in demo_places()}
     lay_plan(cursor, angler_id, demo_plan(waters["The Skarn"]), PLAN_ID)
     put_rigs(cursor, angler_id, demo_wallet(stock))
-    for day in demo_season(stock):
+    for day in demo_season(stock) if season else ():
         plan = day.plan.remade(place_id=waters["The Skarn"])
         lay_plan(cursor, angler_id, plan, day.plan_id)
         write_pack(cursor, angler_id, day.plan_id, None, day.brief, day.designs)
