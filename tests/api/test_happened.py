@@ -2,6 +2,7 @@
 
 import random
 
+import jsonschema
 import pytest
 
 PLAN, OTHER = "a" * 32, "b" * 32
@@ -104,6 +105,8 @@ def test_the_log_is_found_by_anything_in_it_and_goes_out_as_files(fished):
     assert table[0].startswith("at,kind,words,water,stretch")
     assert len(table) > 400
     file = client.get("/api/log/files/events.json").json()
+    schema = client.get("/api/log/files/log.schema.json").json()
+    jsonschema.validate(file, schema)
     assert sent(client, *file["events"][:50])["new"] == 0
     assert client.get("/api/log/" + "0" * 32).status_code == 404
 
@@ -132,3 +135,20 @@ def test_landings_told_at_the_water_teach_the_own_cast_once(fished):
     assert [row["event_id"] for row in left] == [
         row["event_id"] for row in landings if row["event_id"] != one["event_id"]
     ]
+
+
+def test_a_rig_of_the_wallet_is_as_worn_as_the_day_left_it(client):
+    plan = next(one for one in client.get("/api/plans").json() if not one["fished"])["plan_id"]
+    pack = client.post("/api/plans/pack", json={"plan_id": plan}).json()
+    rig = next(one for one in pack["rigs"] if one["ready"])
+    at = {"plan_id": plan}
+
+    def state():
+        rigs = {one["rig_id"]: one["state"] for one in client.get("/api/wallet").json()}
+        return rigs[rig["key"]]
+
+    assert state() == "new"
+    sent(client, {**event(1, "changed-rig", rig=rig["key"]), **at}, {**event(2, "fish"), **at})
+    assert state() == "fished"
+    sent(client, {**event(3, "wind-knot"), **at})
+    assert state() == "worn"

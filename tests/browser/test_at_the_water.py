@@ -111,6 +111,32 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
     assert len(log_of(program)) == len(kept) + 1
 
 
+def test_the_day_is_seen_corrected_and_completed_at_the_table(page, packed, program):
+    event = {"event_id": "e" * 32, "plan_id": PLAN_ID, "at": 1_787_400_000_000, "kind": "fish"}
+    told = {"events": [{**event, "detail": {"fish": "grayling", "mass": 0.5}}]}
+    httpx.post(f"{program.url}/api/happened", json=told).raise_for_status()
+    page.goto("/days/log")
+    expect(page.get_by_role("region", name="By stretch")).to_be_visible()
+    search = page.get_by_role("searchbox", name="Find in what happened")
+    search.fill("nothing like it")
+    expect(page.get_by_text("Nothing was fished that this finds.")).to_be_visible()
+    search.fill("")
+    page.get_by_text("Saturday, pockets to gorge").click()
+    day = page.get_by_role("region", name="Saturday, pockets to gorge, 2026-08-22")
+    form = day.get_by_role("form", name="Something that was not tapped")
+    form.get_by_label("What happened").select_option(label="Note")
+    form.get_by_label("In your words").fill("mist till ten")
+    form.get_by_role("button", name="Add it").click()
+    expect(day.get_by_text("Note: mist till ten")).to_be_visible()
+    day.get_by_role("button", name="Take back: Note: mist till ten").click()
+    expect(day.get_by_text("Note: mist till ten")).to_have_count(0)
+    day.get_by_role("button", name="All days together").click()
+    expect(page.get_by_role("region", name="By stretch")).to_be_visible()
+    with page.expect_download() as download:
+        page.get_by_role("link", name="As CSV").click()
+    assert download.value.suggested_filename == "log.csv"
+
+
 def test_the_water_is_otherwise_and_the_tables_say_what_to_do(phone):
     phone.get_by_label("Where you are").select_option(label="The alder pool, head")
     expect(phone.get_by_text("Planned here: Tight line for the pockets.")).to_be_visible()

@@ -7,9 +7,9 @@ from fastapi import APIRouter, Query
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
+from nine_knots.api.come_home import settle_day
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.problems import RESPONSES
-from nine_knots.api.renewed import settle_renewals
 from nine_knots.api.typed import Form
 from nine_knots.core.base.frozen import Several
 from nine_knots.core.trade.event import Event
@@ -42,7 +42,7 @@ def post_events(session: CurrentSession, form: EventsForm) -> EventsKept:
         new = add_events(cursor, me, form.events)
         found = {day: list_events(cursor, me, day) for day in days}
         for day, events in found.items():
-            settle_renewals(cursor, me, day, events)
+            settle_day(cursor, me, day, events)
         return EventsKept(new, tuple(one for events in found.values() for one in events))
 
     return session.write(keep)

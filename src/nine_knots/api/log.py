@@ -4,7 +4,7 @@ import csv
 import io
 from dataclasses import dataclass, replace
 from datetime import datetime
-from typing import Annotated
+from typing import Annotated, Any, Literal
 
 from fastapi import APIRouter, Query, Response
 from pymysql.cursors import DictCursor
@@ -14,12 +14,13 @@ from nine_knots.api.files import file_answer
 from nine_knots.api.logged import Logged, logged_days
 from nine_knots.api.plans import PlanId
 from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.core.base.frozen import Frozen, Several
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.log.day_log import DayLog, day_log, day_words, event_words
 from nine_knots.core.tell.log.season import Season, season_of
 from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.event import Landed
+from nine_knots.core.trade.event import Event, EventId, Landed
 from nine_knots.core.trade.tackle import Fly
 from nine_knots.store.happened import list_events
 from nine_knots.store.landings import list_landings
@@ -30,6 +31,15 @@ router = APIRouter(prefix="/api/log", tags=["log"], responses=RESPONSES)
 MOST_WORDS = 8
 Words = Annotated[str, Query(max_length=100, description="words of which each is in an event")]
 MS = 1000.0
+
+
+class LogFile(Frozen):
+    """What happened, as a phone saves it and the bench writes it out."""
+
+    format: Literal["nine-knots-log"] = "nine-knots-log"
+    version: Literal[1] = 1
+    plan_id: EventId | None = None
+    events: Several[Event] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -160,6 +170,12 @@ def get_log_json(session: CurrentSession) -> Response:
     body = ",\n".join(one.model_dump_json(exclude_none=True) for one in events)
     text = f'{{"format": "nine-knots-log", "version": 1, "events": [\n{body}\n]}}\n'
     return file_answer(text, "log", "json")
+
+
+@router.get("/files/log.schema.json", summary="JSON Schema of the log file")
+def get_log_schema() -> dict[str, Any]:
+    """The published schema (2020-12)."""
+    return LogFile.model_json_schema()
 
 
 def _sought(found: tuple[Logged, ...], q: str, units: Units) -> tuple[Logged, ...]:

@@ -4,6 +4,7 @@ import type { Schemas } from '@/api/client'
 import { saveLog } from './keepLog'
 import type { DayPack } from './keep'
 import { rigNow } from './rigNow'
+import KnotsHere from './KnotsHere.vue'
 import RigDrawing from './RigDrawing.vue'
 import type { DayEvent, DayNow } from './state'
 import { isFile, type Detail } from './useDay'
@@ -46,6 +47,7 @@ const fishOf = (key: string) => props.now.rigs[key]?.fish ?? 0
         Put {{ rig.title }} on the line
       </button>
     </article>
+    <KnotsHere :pack="pack" />
     <h2>Packed flies</h2>
     <p>{{ pack.flies.join(', ') }}</p>
     <template v-if="silenced.length">

@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { answered, api, type Design } from '@/api/client'
+import type { Design } from '@/api/client'
 import { useBench } from '@/bench/useBench'
 import { longestOf } from '@/drawing/side'
-import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
-import { useQuery } from '@tanstack/vue-query'
 import PackLink from './PackLink.vue'
 import PlanStop from './PlanStop.vue'
 import type { PlanReading } from './usePlans'
@@ -18,30 +16,9 @@ const props = defineProps<{
   packedAt: string
   before: string[]
 }>()
-const settings = useSettings()
 const bench = useBench()
 const router = useRouter()
 const longest = computed(() => longestOf(props.reading.stops))
-const untied = computed(() =>
-  props.reading.tie
-    .filter((one) => !one.ready && one.whole)
-    .map((one) => ({ design: one.design, count: 1 })),
-)
-
-/** What the leaders that are to be tied take from the shelf, and what it lacks. */
-const { data: cut } = useQuery({
-  queryKey: ['plan-cut', untied, computed(() => settings.units)],
-  queryFn: async () => {
-    const body = { wanted: untied.value, units: settings.units }
-    const [batch, shopping] = await Promise.all([
-      answered(api.POST('/api/tying/batch', { body })),
-      answered(api.POST('/api/ledger/shopping', { body })),
-    ])
-    return { batch, shopping }
-  },
-  enabled: computed(() => untied.value.length > 0),
-})
-
 const tieWords = (whole: boolean) =>
   whole ? 'tie it now' : 'tie its leader now, from the ring down'
 
@@ -90,17 +67,17 @@ const open = (design: Design, path: string) =>
             </span>
           </li>
         </ul>
-        <template v-if="cut">
+        <template v-if="reading.cut.rows.length">
           <h3>Cut from the spools</h3>
           <ul class="cut">
-            <li v-for="row in cut.batch.rows" :key="row.stock" :class="{ short: row.short }">
+            <li v-for="row in reading.cut.rows" :key="row.stock" :class="{ short: row.short }">
               {{ row.stock }}: <span class="figure">{{ row.takes }}</span> of
               <span class="figure">{{ row.left }}</span>
               <b v-if="row.short"> runs out</b>
             </li>
           </ul>
           <p class="quiet">
-            {{ cut.batch.words }}
+            {{ reading.cut.words }}
             <RouterLink to="/spools/buy">What to buy</RouterLink>
           </p>
         </template>

@@ -1,6 +1,6 @@
 """Packing a day for the water: all that may be asked for there is worked out beforehand."""
 
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 
 from nine_knots.core.base.patience import tell
 from nine_knots.core.base.units import Units
@@ -12,6 +12,8 @@ from nine_knots.core.judge.planning.parts import part_names
 from nine_knots.core.judge.planning.planned import Cast, Planned, PlannedStop
 from nine_knots.core.judge.planning.stops import stretch_of
 from nine_knots.core.models.cast.mono import mass_ratio
+from nine_knots.core.tell.drawing import knot_drawing
+from nine_knots.core.tell.knot_card import knot_card
 from nine_knots.core.tell.outline import outline
 from nine_knots.core.tell.places import deep_words, fast_words, level_text
 from nine_knots.core.tell.plan.packed import (
@@ -19,6 +21,7 @@ from nine_knots.core.tell.plan.packed import (
     LevelStep,
     MassStep,
     Named,
+    PackedKnot,
     PackedRig,
     PackedStop,
     SettingStep,
@@ -77,6 +80,7 @@ def day_pack(
         cautions=reading.cautions,
         stops=tuple(stops),
         rigs=rigs,
+        knots=tuple(_knots(found, angler.units)),
         flies=tuple(dict.fromkeys(flies)),
         happenings=tuple(HAPPENINGS.values()),
         fish=_fish(plan),
@@ -144,6 +148,24 @@ def _brief(
             for rig in rigs
         ),
     )
+
+
+def _knots(found: Planned, units: Units) -> Iterator[PackedKnot]:
+    """Every knot of the rigs, once, as it is read up and drawn."""
+    joints = (
+        joint
+        for stop in found.stops
+        if stop.fit is not None
+        for joint in stop.fit.design.leader.joints
+    )
+    keys = (
+        key
+        for joint in joints
+        for key in (joint.knot, joint.upper_knot, joint.dropper.knot if joint.dropper else None)
+    )
+    for key in dict.fromkeys(key for key in keys if key is not None):
+        card, drawing = knot_card(key, units), knot_drawing(key)
+        yield PackedKnot(card.title, drawing.captions, card.lines, drawing.box, drawing.work)
 
 
 def rig_key(stop: PlannedStop) -> str:

@@ -4,6 +4,8 @@ from dataclasses import dataclass
 from typing import Literal
 
 from nine_knots.core.base.measure import Standing
+from nine_knots.core.tell.drawing.figure import DrawnPiece
+from nine_knots.core.tell.knot_card import Line
 from nine_knots.core.tell.outline import OutlinePart
 from nine_knots.core.tell.plan.reminders import Reminder
 from nine_knots.core.tell.plan.rig_states import WornStates
@@ -111,6 +113,17 @@ class PackedRig:
 
 
 @dataclass(frozen=True, slots=True)
+class PackedKnot:
+    """A knot of a rig that is carried: how it is tied, and drawn loose."""
+
+    title: str
+    steps: tuple[str, ...]
+    lines: tuple[Line, ...]
+    box: tuple[float, float, float, float]
+    work: tuple[DrawnPiece, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class DayPack:
     """Everything for one day at the water, in the angler's units."""
 
@@ -126,6 +139,7 @@ class DayPack:
     cautions: tuple[str, ...]
     stops: tuple[PackedStop, ...]
     rigs: tuple[PackedRig, ...]
+    knots: tuple[PackedKnot, ...]
     flies: tuple[str, ...]
     happenings: tuple[Happening, ...]
     fish: tuple[Named, ...]

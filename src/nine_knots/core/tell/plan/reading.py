@@ -20,8 +20,15 @@ from nine_knots.core.tell.places import (
 )
 from nine_knots.core.tell.plan.change import change_words
 from nine_knots.core.tell.plan.packing import PackLine, pack_lines
-from nine_knots.core.tell.plan.tonight import TieTonight, leader_parts, to_tie, tying_words
+from nine_knots.core.tell.plan.tonight import (
+    TieTonight,
+    cut_tonight,
+    leader_parts,
+    to_tie,
+    tying_words,
+)
 from nine_knots.core.tell.rig import Hung, hung_on
+from nine_knots.core.tell.tying.batch import Batch
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots.table import KnotKey
 from nine_knots.core.trade.places import Place
@@ -67,6 +74,7 @@ class PlanReading:
     words: str
     tie: tuple[TieTonight, ...]
     time: str
+    cut: Batch
     pack: tuple[PackLine, ...]
     cautions: tuple[str, ...]
     rules: str
@@ -108,6 +116,7 @@ def plan_reading(
         words=_words(found),
         tie=tuple(row for row, _, _ in tie),
         time=tying_words(tie),
+        cut=cut_tonight(tie, angler),
         pack=pack_lines(plan, pairs, angler, dark),
         cautions=_cautions(plan),
         rules=rules_words(place.rules, units),

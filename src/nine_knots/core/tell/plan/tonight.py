@@ -5,11 +5,14 @@ from dataclasses import dataclass
 
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import counted, listed
+from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.planning.parts import part_names
 from nine_knots.core.judge.planning.planned import Planned
 from nine_knots.core.judge.planning.stops import stretch_of
 from nine_knots.core.judge.tying_time import tying_time
 from nine_knots.core.tell.plan.change import lower_words, upper_words
+from nine_knots.core.tell.tying.batch import Batch, batch_of_takes
+from nine_knots.core.tell.tying.takes import takes_of, takes_together
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots.table import KnotKey
 from nine_knots.core.trade.leader.lower_rig import lower_of, parting_joint
@@ -125,3 +128,16 @@ def leader_parts(design: Design, units: Units) -> str:
     if parting_joint(design.leader) is None:
         return f"{said}."
     return f"{said}; below it {lower_words(design.leader, units)}."
+
+
+def cut_tonight(rows: list[Row], angler: Angler) -> Batch:
+    """What is cut from the spools for all that is not ready: of a lower rig its own pieces only."""
+    takes = []
+    for row, _, _ in rows:
+        if row.ready:
+            continue
+        leader = row.design.leader
+        first = 0 if row.whole else parting_joint(leader) or 0
+        pieces = frozenset(range(first, len(leader.pieces)))
+        takes.append(takes_of(((row.design, 1),), angler.tyer, pieces))
+    return batch_of_takes(takes_together(takes), angler.stock, angler.units)

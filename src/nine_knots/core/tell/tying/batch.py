@@ -1,10 +1,11 @@
 """Several leaders at one sitting: all that is to be cut, against what is left on the spools."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.units import Units
-from nine_knots.core.tell.tying.takes import takes_of
+from nine_knots.core.tell.tying.takes import Take, takes_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.strand import Packet, Spool, Stock
 from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
@@ -36,9 +37,14 @@ def batch_of(
     tyer: Tyer = USUAL_TYER,
 ) -> Batch:
     """The stock that ``wanted`` designs, each so many times, take from the shelf."""
+    return batch_of_takes(takes_of(wanted, tyer), stock, units)
+
+
+def batch_of_takes(takes: Iterable[Take], stock: tuple[Stock, ...], units: Units) -> Batch:
+    """The same of what is taken, whatever it is taken for."""
     owned_by_id = {item.spool_id: item for item in stock}
     rows = []
-    for take in takes_of(wanted, tyer):
+    for take in takes:
         if take.form == "packet":
             key = take.spool_id or take.stuff
             rows.append(_packet_row(key, round(take.amount), owned_by_id))

@@ -38,6 +38,16 @@ def takes_of(
     return tuple(Take(*key, amount) for key, amount in sums.items())
 
 
+def takes_together(several: Iterable[tuple[Take, ...]]) -> tuple[Take, ...]:
+    """Takes of one thing put together."""
+    sums: dict[tuple[Literal["spool", "packet"], str | None, str], float] = {}
+    for takes in several:
+        for one in takes:
+            key = (one.form, one.spool_id, one.stuff)
+            sums[key] = sums.get(key, 0.0) + one.amount
+    return tuple(Take(*key, amount) for key, amount in sums.items())
+
+
 def _of_leader(
     leader: Leader, tyer: Tyer, only: frozenset[int] | None
 ) -> Iterable[tuple[Literal["spool", "packet"], str | None, str, float]]:
