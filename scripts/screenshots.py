@@ -10,6 +10,7 @@ from pathlib import Path
 import httpx
 from playwright.sync_api import Page, expect, sync_playwright
 
+from nine_knots.demo.days import PLAN_ID
 from tests.browser.conftest import CHROMIUM_FLAGS, cord, joint, open_from_shelf, pick_spool, piece
 from tests.running import PROJECT, Running
 
@@ -156,9 +157,10 @@ def plan(page: Page) -> None:
 
 def at_the_water(page: Page) -> None:
     """The phone: the rig as it is after some flies and a wind knot, and what to change."""
-    plan(page)
     page.set_viewport_size({"width": 390, "height": 844})
-    page.get_by_role("link", name="At the water").click()
+    base = page.url.split("/shelf")[0]
+    httpx.post(f"{base}/api/plans/pack", json={"plan_id": PLAN_ID}, timeout=120.0)
+    page.goto(f"/water/{PLAN_ID}")
     page.get_by_role("button", name="Happened").click()
     for happened in ("Changed fly", "Wind knot"):
         page.get_by_role("button", name=happened, exact=True).click()
