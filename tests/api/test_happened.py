@@ -101,6 +101,8 @@ def test_the_log_is_found_by_anything_in_it_and_goes_out_as_files(fished):
     assert nothing["season"]["words"] == "Nothing was fished that this finds."
     day = client.get(f"/api/log/{every['days'][0]['plan_id']}").json()
     assert day["lines"][0]["level"]
+    assert all(rig["outline"] and rig["words"] for rig in day["rigs"])
+    assert len(day["rigs"]) >= 3
     table = client.get("/api/log/files/events.csv").text.splitlines()
     assert table[0].startswith("at,kind,words,water,stretch")
     assert len(table) > 400

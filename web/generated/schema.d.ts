@@ -3984,7 +3984,7 @@ export interface components {
         };
         /**
          * DayLog
-         * @description A day in lines, and in a sentence.
+         * @description A day in lines, its rigs, and all in a sentence.
          */
         DayLog: {
             /** Plan Id */
@@ -3997,6 +3997,8 @@ export interface components {
             place: string;
             /** Words */
             words: string;
+            /** Rigs */
+            rigs: components["schemas"]["FishedRig"][];
             /** Lines */
             lines: components["schemas"]["LogLine"][];
         };
@@ -4913,6 +4915,20 @@ export interface components {
             index: number;
             /** Chance */
             chance: number;
+        };
+        /**
+         * FishedRig
+         * @description A rig that was on the line, drawn, with what it had.
+         */
+        FishedRig: {
+            /** Title */
+            title: string;
+            /** Words */
+            words: string;
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["Hung"][];
         };
         /**
          * Fitted

@@ -99,9 +99,14 @@ def get_log(session: CurrentSession, q: Words = "", units: System = "imperial") 
 @router.get("/{plan_id}", responses=MISSING, summary="A day as it went")
 def get_day_log(session: CurrentSession, plan_id: PlanId, units: System = "imperial") -> DayLog:
     """Every event that stands, in a line."""
-    found = session.read(lambda cursor, me: logged_days(cursor, me, plan_id))
-    one = found[0]
-    return day_log(one.plan.title, one.plan.on, one.place, one.day, Units(units))
+    found, rigs = session.read(
+        lambda cursor, me: (
+            logged_days(cursor, me, plan_id)[0],
+            read_rigs(cursor, me, plan_id),
+        )
+    )
+    plan = found.plan
+    return day_log(plan.title, plan.on, found.place, found.day, Units(units), rigs)
 
 
 @router.get("/{plan_id}/landings", responses=MISSING, summary="Landings of a day to learn from")

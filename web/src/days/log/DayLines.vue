@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useCatalogue } from '@/api/queries'
+import { longestOf } from '@/drawing/side'
 import { attempt } from '@/shell/attempt'
 import { notify } from '@/shell/notify'
 import kinds from '@generated/happenings.json'
 import { option } from '@/widgets/option'
+import MiniStrip from '@/widgets/MiniStrip.vue'
 import PickOne from '@/widgets/PickOne.vue'
 import { useDayLog, useLogActs, type LogLine } from './useLog'
 
@@ -18,6 +20,7 @@ const WIDE = 720
 const HEIGHT = 84
 const LEAST_MS = 3_600_000
 const MARKS: Record<string, string> = { fish: 'fish', missed: 'missed', broke: 'broke' }
+const longest = computed(() => longestOf(day.value?.rigs ?? []))
 const span = computed(() => {
   const lines = day.value?.lines ?? []
   const first = lines[0]?.at ?? 0
@@ -99,6 +102,12 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
         <line v-else :x1="x(one.at)" :x2="x(one.at)" y1="56" y2="64" class="tick" />
       </template>
     </svg>
+    <div v-if="day.rigs.length" class="rigs">
+      <div v-for="rig in day.rigs" :key="rig.title">
+        <b>{{ rig.title }}</b> <span class="quiet">{{ rig.words }}</span>
+        <MiniStrip :outline="rig.outline" :hung="rig.hung" :longest-m="longest" />
+      </div>
+    </div>
     <ol>
       <li v-for="one in day.lines" :key="one.event_id">
         <span class="figure quiet">{{ clock(one.at) }}</span>
@@ -150,6 +159,12 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
   align-content: start;
 }
 
+.rigs {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
+  gap: 6px 24px;
+}
+
 .time {
   stroke: var(--hair-strong);
 }
@@ -180,7 +195,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
 }
 
 ol {
-  max-height: 52vh;
+  max-height: 44vh;
   margin: 0;
   padding: 0;
   overflow-y: auto;

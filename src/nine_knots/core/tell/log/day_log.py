@@ -1,12 +1,17 @@
 """A day as it went: every event in a line, with where, on what, at which level."""
 
-from dataclasses import dataclass
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass, replace
+from types import MappingProxyType
 
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import begun, counted
 from nine_knots.core.judge.log.day import Around
 from nine_knots.core.judge.log.tables import LoggedDay, by_light, spent
+from nine_knots.core.tell.outline import OutlinePart, outline
 from nine_knots.core.tell.places import level_text
+from nine_knots.core.tell.rig import Hung, hung_on
+from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.event import Event
 from nine_knots.core.trade.happenings import HAPPENINGS
 from nine_knots.core.trade.tackle import fish_of
@@ -27,27 +32,56 @@ class LogLine:
 
 
 @dataclass(frozen=True, slots=True)
+class FishedRig:
+    """A rig that was on the line, drawn, with what it had."""
+
+    title: str
+    words: str
+    outline: tuple[OutlinePart, ...]
+    hung: tuple[Hung, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class DayLog:
-    """A day in lines, and in a sentence."""
+    """A day in lines, its rigs, and all in a sentence."""
 
     plan_id: str
     title: str
     on: str
     place: str
     words: str
+    rigs: tuple[FishedRig, ...]
     lines: tuple[LogLine, ...]
 
 
-def day_log(title: str, on: str, place: str, day: LoggedDay, units: Units) -> DayLog:
-    """The day's log."""
+def day_log(
+    title: str,
+    on: str,
+    place: str,
+    day: LoggedDay,
+    units: Units,
+    designs: Mapping[str, Design] = MappingProxyType({}),
+) -> DayLog:
+    """The day's log; ``designs`` are its rigs by their names in it, as far as they are known."""
     return DayLog(
         plan_id=day.plan_id,
         title=title,
         on=on,
         place=place,
         words=day_words(day),
+        rigs=tuple(_rigs(day, designs)),
         lines=tuple(_line(day, one, units) for one in day.around),
     )
+
+
+def _rigs(day: LoggedDay, designs: Mapping[str, Design]) -> Iterator[FishedRig]:
+    """Those that were on the line, in the order in which they came on."""
+    for key in dict.fromkeys(one.rig for one in day.around):
+        design, rig = designs.get(key), day.brief.rig(key)
+        if design is not None and rig is not None:
+            mine = replace(day, around=tuple(one for one in day.around if one.rig == key))
+            leader = design.leader
+            yield FishedRig(rig.title, day_words(mine), outline(leader), hung_on(leader))
 
 
 def day_words(day: LoggedDay) -> str:
