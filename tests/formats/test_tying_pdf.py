@@ -96,3 +96,11 @@ def test_a_code_to_share_stands_on_the_back():
     found = read([Card(made.design, made.evaluation, code=True)], "a6")
     assert len(found.pages) == 2
     assert "Scan it with Nine Knots" in found.pages[1].extract_text().replace("\n", " ")
+
+
+def test_a_label_bears_a_code_and_24_still_go_on_a_sheet():
+    made = card()
+    labels = [Card(made.design, made.evaluation, code=True)] * 24
+    found = read(labels, "labels")
+    assert len(found.pages) == 1
+    assert found.pages[0].extract_text().count("tied ________") == 24

@@ -1,6 +1,6 @@
 """Tying cards and wallet labels as PDF, with the scale drawing, in the angler's units."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from io import BytesIO
 from typing import Literal
 
@@ -35,7 +35,7 @@ Paper = Literal["a6", "a4", "sheet", "labels"]
 EACH = "Each knot: wet, draw up smoothly without jerks, seat fully, tug, trim close."
 MOST_SHRUNK = 9  # pieces: a little too long is made to fit, a longer card runs on
 LABELS = (3, 8)  # across and down an A4 sheet
-CODE_MM, QUIET_ZONE = 78.0, 4
+CODE_MM, LABEL_CODE_MM, QUIET_ZONE = 78.0, 29.0, 4
 SCALE = {"a6": 1.0, "sheet": 1.0, "a4": 1.45, "labels": 1.0}
 
 
@@ -265,6 +265,8 @@ def _label(card: Card, width: float) -> list[Flowable]:
     tippet = evaluation.pieces[-1]
     hold = next(measure for measure in evaluation.verdict if measure.key == "hold")
     day = design.situation
+    if card.code:
+        return _label_with_code(card, width)
     return [
         Paragraph(xml(design.title), style(10, bold=True, after=1)),
         Paragraph(xml(f"{evaluation.length.text}, tippet {tippet.diameter}"), style(8.5)),
@@ -273,6 +275,29 @@ def _label(card: Card, width: float) -> list[Flowable]:
         _Strip(evaluation, width, 10 * mm),
         Paragraph("tied on ________ &nbsp; fished ________", style(7, quiet=True)),
     ]
+
+
+def _label_with_code(card: Card, width: float) -> list[Flowable]:
+    """A label whose code opens the leader on a bench; without one where its notes are too long."""
+    try:
+        text = qr_text(card.design)
+    except FileRefused:
+        return _label(replace(card, code=False), width)
+    across, evaluation, design = LABEL_CODE_MM * mm, card.evaluation, card.design
+    said = [
+        Paragraph(xml(design.title), style(9, bold=True, after=1)),
+        Paragraph(
+            xml(f"{evaluation.length.text}, tippet {evaluation.pieces[-1].diameter}"), style(7.5)
+        ),
+        Paragraph(xml(design.situation.fly.title), style(6.5, quiet=True)),
+        Paragraph("tied ________", style(6.5, quiet=True)),
+    ]
+    row = [[said, _Code(qr_modules(text), across)]]
+    plain = [(f"{side}PADDING", (0, 0), (-1, -1), 0) for side in ("LEFT", "RIGHT", "TOP", "BOTTOM")]
+    return [Table(row, colWidths=[width - across, across], style=[*plain, TOP])]
+
+
+TOP = ("VALIGN", (0, 0), (-1, -1), "TOP")
 
 
 class _Strip(Flowable):  # type: ignore[misc]

@@ -9,7 +9,7 @@ import { notify } from '@/shell/notify'
 import JobProgress from '@/widgets/JobProgress.vue'
 
 type Paper = 'a6' | 'a4' | 'sheet' | 'labels'
-type Choice = Paper | 'a6-depths' | 'a4-depths' | 'a6-chain' | 'a6-code'
+type Choice = Paper | 'a6-depths' | 'a4-depths' | 'a6-chain' | 'a6-code' | 'labels-code'
 
 /** Tying cards and wallet labels as PDF, of one leader or of a batch. */
 const props = defineProps<{ wanted: { design: Design; count: number }[] }>()
@@ -23,6 +23,7 @@ const PAPERS: { paper: Choice; words: string }[] = [
   { paper: 'a6-code', words: 'A card each with a code to share on its back, A6' },
   { paper: 'sheet', words: 'Four cards on an A4 sheet' },
   { paper: 'labels', words: 'Labels for leader wallets, 24 on an A4 sheet' },
+  { paper: 'labels-code', words: 'The same with a code each, to open it on a bench' },
 ]
 
 const asked = shallowRef<{
