@@ -26,6 +26,7 @@ from nine_knots.launch.window import say
 from nine_knots.store import Database
 from nine_knots.store.anglers import angler_in_front
 
+DOOR_LOOK_S = 0.02
 END_SECONDS = 1  # for which calls under way are waited for when it is to end
 
 
@@ -39,11 +40,13 @@ class _Announcing(uvicorn.Server):
 
     async def startup(self, sockets: list[object] | None = None) -> None:  # type: ignore[override]
         await super().startup(sockets)  # type: ignore[arg-type]
+        if self.door is not None:
+            self._at_door = asyncio.ensure_future(self.door.serve())
+            while not (self.door.started or self._at_door.done()):
+                await asyncio.sleep(DOOR_LOOK_S)
         address = f"http://127.0.0.1:{self.config.port}"
         word = "answers again" if self._again else "is ready"
         say(f"Nine Knots {word}: {address}  (Ctrl-C stops it)")
-        if self.door is not None:
-            self._at_door = asyncio.ensure_future(self.door.serve())
 
     async def shutdown(self, sockets: list[object] | None = None) -> None:  # type: ignore[override]
         if self.door is not None:
