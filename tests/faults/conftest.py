@@ -74,7 +74,7 @@ def family(running: Running) -> dict[str, list[psutil.Process]]:
             continue
         if "mariadbd" in line:
             found["database"].append(process)
-        elif "launch.service" in line:
+        elif "launch.serving" in line:
             found["service"].append(process)
         elif "spawn_main" in line:
             found["workers"].append(process)

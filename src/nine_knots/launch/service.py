@@ -1,7 +1,4 @@
-"""``python -m nine_knots.launch.service``: the application as a process of its own.
-
-Its orders come on its standard input.
-"""
+"""The application as a process of its own: its orders come on its standard input."""
 
 import asyncio
 import contextlib
@@ -127,6 +124,3 @@ def main() -> int:
     database.close()
     return 0
 
-
-if __name__ == "__main__":
-    sys.exit(main())

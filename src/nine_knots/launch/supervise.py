@@ -72,7 +72,7 @@ class Service:
 
     def start(self) -> None:
         """Start it; it says itself when it is ready."""
-        command = owner_of(self._folder).python("-m", "nine_knots.launch.service")
+        command = owner_of(self._folder).python("-m", "nine_knots.launch.serving")
         self._process = subprocess.Popen(command, stdin=subprocess.PIPE, start_new_session=True)
         assert self._process.stdin is not None
         with self._process.stdin as told:

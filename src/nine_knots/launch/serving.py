@@ -1,0 +1,12 @@
+"""``python -m nine_knots.launch.serving``: where the process that serves begins.
+
+Workers import the module with which their parent began; this one brings nothing along that they do
+not need.
+"""
+
+if __name__ == "__main__":
+    import sys
+
+    from nine_knots.launch.service import main
+
+    sys.exit(main())
