@@ -115,3 +115,25 @@ def test_kit_taken_out_can_be_put_back(client):
     assert [row["title"] for row in out] == [fly["title"]]
     assert client.post(f"/api/owned/kit/{fly['tackle_id']}/restore").status_code == 204
     assert fly["title"] in {f["title"] for f in client.get("/api/kit").json()["flies"]}
+
+
+def test_what_comes_off_a_priced_spool_is_told_as_money(client):
+    form = {"material": "nylon-soft", "diameter": "5X", "left": "30 m", "units": "metric"}
+    wrong = client.post("/api/stock/spools", json=form | {"paid": "dear"})
+    assert (wrong.status_code, wrong.json()["where"]) == (422, "paid")
+    empty = client.post("/api/stock/spools", json=form | {"left": "0 m", "paid": "6"})
+    assert (empty.status_code, empty.json()["where"]) == (422, "paid_for")
+    row = client.post("/api/stock/spools", json=form | {"paid": "6,00"}).json()
+    assert (row["paid"], row["item"]["price"]) == ("6.00", {"paid": 6.0, "amount": 30.0})
+    taken = {"spool_id": row["spool_id"], "amount": "10 m", "units": "metric"}
+    client.post("/api/ledger/taken", json=taken)
+    again = form | {"spool_id": row["spool_id"], "left": "12 m", "paid": "6.00"}
+    client.post("/api/stock/spools", json=again | {"paid_for": row["paid_for"]})
+    page = client.get("/api/ledger", params={"spool_id": row["spool_id"]}).json()
+    costs = {line["title"].split(":")[0]: line["cost"] for line in page["lines"]}
+    assert sorted(costs.values()) == ["", "", "2.00"]  # counting and putting up cost nothing
+    assert page["cost"] == "At what you paid: 2.00 lost or thrown away."
+    packet = {"material": "nylon-medium", "sold_as": "9 ft 5X", "count": 3, "paid": "12.60"}
+    assert client.post("/api/stock/packets", json=packet).json()["paid_for"] == "3"
+    many = client.post("/api/stock/packets", json=packet | {"paid_for": "a few"})
+    assert (many.status_code, many.json()["where"]) == (422, "paid_for")

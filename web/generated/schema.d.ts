@@ -6317,7 +6317,7 @@ export interface components {
         };
         /**
          * LedgerLine
-         * @description An act: when, what, and what it did to the spools.
+         * @description An act: when, what, what it did to the spools, and what that cost where it has a price.
          */
         LedgerLine: {
             /** Act Id */
@@ -6328,6 +6328,8 @@ export interface components {
             title: string;
             /** Changes */
             changes: components["schemas"]["LedgerChange"][];
+            /** Cost */
+            cost: string;
             /** Undone */
             undone: boolean;
             /** Can Undo */
@@ -6335,13 +6337,15 @@ export interface components {
         };
         /**
          * LedgerPage
-         * @description A page of acts, the newest first, of so many in all.
+         * @description A page of acts, the newest first, of so many in all; ``cost`` says what all of them cost.
          */
         LedgerPage: {
             /** Lines */
             lines: components["schemas"]["LedgerLine"][];
             /** Total */
             total: number;
+            /** Cost */
+            cost: string;
         };
         /**
          * LevelAnswer
@@ -7359,6 +7363,7 @@ export interface components {
             count: number;
             /** Bought On */
             bought_on?: string | null;
+            price?: components["schemas"]["Price"] | null;
         };
         /**
          * PacketForm
@@ -7425,6 +7430,18 @@ export interface components {
              * @default
              */
             bought: string;
+            /**
+             * Paid
+             * @default
+             * @example 4.20
+             */
+            paid: string;
+            /**
+             * Paid For
+             * @description how many; empty: as many as there are
+             * @default
+             */
+            paid_for: string;
             /**
              * Units
              * @default imperial
@@ -7959,6 +7976,17 @@ export interface components {
             best: string;
             /** Ties */
             ties: components["schemas"]["Tie"][];
+        };
+        /**
+         * Price
+         * @description What was paid, in the angler's own money, for so many metres of a spool or leaders of a
+         *     packet.
+         */
+        Price: {
+            /** Paid */
+            paid: number;
+            /** Amount */
+            amount: number;
         };
         /**
          * ProposalAnswer
@@ -9300,6 +9328,7 @@ export interface components {
             remaining_m: number;
             /** Bought On */
             bought_on?: string | null;
+            price?: components["schemas"]["Price"] | null;
         };
         /**
          * SpoolForm
@@ -9343,6 +9372,18 @@ export interface components {
              * @default
              */
             bought: string;
+            /**
+             * Paid
+             * @default
+             * @example 6.50
+             */
+            paid: string;
+            /**
+             * Paid For
+             * @description how much of it; empty: what is on it now
+             * @default
+             */
+            paid_for: string;
             /**
              * Colour
              * @default plain
@@ -9472,6 +9513,16 @@ export interface components {
              * @description a day, as YYYY-MM-DD; empty where it is not known
              */
             bought: string;
+            /**
+             * Paid
+             * @description what was paid; empty where no price was given
+             */
+            paid: string;
+            /**
+             * Paid For
+             * @description for how much of it
+             */
+            paid_for: string;
             /**
              * Low
              * @description little is left, beside what is usually taken of it

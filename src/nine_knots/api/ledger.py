@@ -1,5 +1,6 @@
 """/api/ledger: what came on and off the spools, undone by another act; and what is to be bought."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import UTC, datetime
 from typing import Annotated, Literal
@@ -21,6 +22,7 @@ from nine_knots.core.base.limits import MOST_PIECES, Key
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units, parse_length
 from nine_knots.core.base.words import counted
+from nine_knots.core.tell.costs import cost_text, cost_words
 from nine_knots.core.tell.taken import (
     ToBuy,
     act_title,
@@ -44,6 +46,7 @@ from nine_knots.store.ledger import (
     note_act,
     overdrawn,
     read_act,
+    spent,
     undo_act,
     usual_takes,
 )
@@ -110,22 +113,24 @@ class LedgerChange:
 
 @dataclass(frozen=True, slots=True)
 class LedgerLine:
-    """An act: when, what, and what it did to the spools."""
+    """An act: when, what, what it did to the spools, and what that cost where it has a price."""
 
     act_id: str
     at: str
     title: str
     changes: tuple[LedgerChange, ...]
+    cost: str
     undone: bool
     can_undo: bool
 
 
 @dataclass(frozen=True, slots=True)
 class LedgerPage:
-    """A page of acts, the newest first, of so many in all."""
+    """A page of acts, the newest first, of so many in all; ``cost`` says what all of them cost."""
 
     lines: tuple[LedgerLine, ...]
     total: int
+    cost: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -145,15 +150,17 @@ def get_ledger(
     spool_id: Annotated[str | None, Query(max_length=40, description="of one spool only")] = None,
 ) -> LedgerPage:
     """A page of acts, the newest first."""
-    kept, total, owned = session.read(
+    kept, total, owned, gone = session.read(
         lambda cursor, me: (
             list_acts(cursor, me, limit, skip, spool_id),
             count_acts(cursor, me, spool_id),
-            _owned(cursor, me),
+            _by_id(_owned(cursor, me)),
+            spent(cursor, me),
         )
     )
-    packets = _packets(owned)
-    return LedgerPage(tuple(_line(one, packets, Units(units)) for one in kept), total)
+    of_it = [one for one in gone if spool_id in (None, one.spool_id)]
+    lines = tuple(_line(one, owned, Units(units)) for one in kept)
+    return LedgerPage(lines, total, cost_words(of_it, owned))
 
 
 @router.post("/tied", summary="Take off the spools what was tied or renewed")
@@ -264,7 +271,8 @@ def _amount(item: Stock, form: TakenForm) -> float:
         return float(form.amount)
 
 
-def _line(kept: KeptAct, packets: frozenset[str], units: Units) -> LedgerLine:
+def _line(kept: KeptAct, owned: Mapping[str, Stock], units: Units) -> LedgerLine:
+    packets = _packets(tuple(owned.values()))
     return LedgerLine(
         act_id=kept.act_id,
         at=kept.noted_at.isoformat(),
@@ -273,6 +281,7 @@ def _line(kept: KeptAct, packets: frozenset[str], units: Units) -> LedgerLine:
             LedgerChange(one.spool_id, one.title, change_text(one, one.spool_id in packets, units))
             for one in kept.act.changes
         ),
+        cost=cost_text(kept.act.why, kept.act.changes, owned),
         undone=kept.undone,
         can_undo=not kept.undone and kept.act.why not in ("on the shelf", "undone"),
     )

@@ -4,7 +4,15 @@ from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units, parse_diameter, parse_length, parse_load
 from nine_knots.core.trade.materials import MaterialKey
 from nine_knots.core.trade.measured import Measured
-from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
+from nine_knots.core.trade.strand import (
+    Packet,
+    Price,
+    Spool,
+    Stock,
+    Strand,
+    TaperedStrand,
+    TaperProfile,
+)
 
 # material, colour in words, diameter as written, metres left, label strength if it has one
 _RUNA: tuple[tuple[MaterialKey, str, str, float, str | None], ...] = (
@@ -44,6 +52,12 @@ _ESKIL: tuple[tuple[MaterialKey, str, str, float, str | None], ...] = (
 _MEASURED = ("nylon-stiff",)
 MEASURED = Measured(off=0.007, readings=9)
 _BOUGHT = {"runa-nylon-soft-004": "2022-04-02", "runa-nylon-soft-0095": "2026-05-16"}
+# In Runa's money, whatever that is, for a full spool.
+_PRICES: dict[MaterialKey, Price] = {
+    "nylon-stiff": Price(paid=5.50, amount=25.0),
+    "nylon-soft": Price(paid=4.90, amount=30.0),
+    "fluorocarbon": Price(paid=14.50, amount=50.0),
+}
 # title, butt, level butt, taper, level tip, tip, tip's label strength, how many
 _PACKETS = (
     ("Knotless, long", ".021", "4 ft 3 in", "4 ft", "2 ft 9 in", ".0065", "5.4 lb", 3),
@@ -74,6 +88,7 @@ def _spool(
             spool_id=spool_id,
         ),
         bought_on=_BOUGHT.get(spool_id, "2025-03-08"),
+        price=_PRICES.get(material),
     )
 
 
@@ -84,6 +99,7 @@ def _packet(number: int, row: tuple[str, str, str, str, str, str, str, int]) -> 
         spool_id=spool_id,
         title=title,
         count=count,
+        price=Price(paid=4.20, amount=1.0),
         strand=TaperedStrand(
             material="nylon-medium",
             spool_id=spool_id,

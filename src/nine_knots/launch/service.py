@@ -123,4 +123,3 @@ def main() -> int:
     bench.run()
     database.close()
     return 0
-

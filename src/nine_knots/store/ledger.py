@@ -14,7 +14,17 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import Damaged, NotFound, OutOfRange
 from nine_knots.core.trade.ends import check_ends
-from nine_knots.core.trade.ledger import Act, Change, Why, held_by, holding, left_of, undoing
+from nine_knots.core.trade.ledger import (
+    SPENT,
+    Act,
+    Change,
+    Spent,
+    Why,
+    held_by,
+    holding,
+    left_of,
+    undoing,
+)
 from nine_knots.core.trade.strand import Stock
 from nine_knots.store.rows import as_column, in_utc
 from nine_knots.store.stock import (
@@ -160,6 +170,22 @@ def usual_takes(cursor: DictCursor, angler_id: str) -> dict[str, float]:
         (angler_id,),
     )
     return {row["spool_id"]: float(row["took"]) for row in cursor.fetchall()}
+
+
+def spent(cursor: DictCursor, angler_id: str) -> tuple[Spent, ...]:
+    """What came off each spool for good, and why; what was taken back is not counted."""
+    whys = ", ".join(["%s"] * len(SPENT))
+    cursor.execute(
+        "SELECT a.why, l.spool_id, SUM(-l.change_by) AS took FROM ledger l "
+        "JOIN act a USING (angler_id, act_id) LEFT JOIN act u "
+        "ON u.angler_id = a.angler_id AND u.undoes = a.act_id "
+        f"WHERE a.angler_id = %s AND a.why IN ({whys}) AND u.act_id IS NULL "
+        "GROUP BY a.why, l.spool_id ORDER BY a.why, l.spool_id",
+        (angler_id, *SPENT),
+    )
+    return tuple(
+        Spent(row["why"], row["spool_id"], float(row["took"])) for row in cursor.fetchall()
+    )
 
 
 def write_acts(cursor: DictCursor, angler_id: str, acts: Iterable[KeptAct]) -> None:

@@ -31,7 +31,8 @@ const changes = (line: Schemas['LedgerLine']) =>
     <p v-if="page && !page.total" class="quiet">
       Nothing yet. What you tie, renew or lose is noted here, and taken off its spools.
     </p>
-    <ol v-else>
+    <p v-if="page?.cost" class="quiet">{{ page.cost }}</p>
+    <ol v-if="page?.total">
       <li v-for="line in page?.lines" :key="line.act_id" :class="{ undone: line.undone }">
         <span class="quiet figure ledger__day">{{ dayText(line.at) }}</span>
         <span class="ledger__what">
@@ -41,6 +42,9 @@ const changes = (line: Schemas['LedgerLine']) =>
             <span class="figure">{{ one.change }}</span>
             <span v-if="!spoolId" class="quiet">{{ one.title }}</span>
           </span>
+          <span v-if="line.cost && !spoolId" class="quiet figure ledger__change"
+            >cost {{ line.cost }}</span
+          >
         </span>
         <button
           v-if="line.can_undo"

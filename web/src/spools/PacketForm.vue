@@ -27,6 +27,8 @@ const EMPTY = {
   strength: '',
   count: 3,
   bought: '',
+  paid: '',
+  paid_for: '',
 }
 const form = reactive({ ...EMPTY })
 
@@ -37,6 +39,8 @@ watch(open, (shown) => {
   Object.assign(form, EMPTY, row?.packet ?? {})
   form.title = props.row?.title ?? ''
   form.bought = props.row?.bought ?? ''
+  form.paid = row?.paid ?? ''
+  form.paid_for = row?.paid_for ?? ''
   if (row) {
     form.material = row.material as Form['material']
     form.strength = row.labelled ? row.strength : ''
@@ -78,5 +82,11 @@ const save = () =>
     <PlainField v-model="form.strength" label="Label strength of the tip" hint="6 lb" />
     <PlainField v-model="form.title" label="Name (or leave it to us)" />
     <PlainField v-model="form.bought" day label="Bought on, if known" />
+    <PlainField v-model="form.paid" label="Paid, if known" hint="12.60" />
+    <PlainField
+      v-model="form.paid_for"
+      label="For how many (empty: as many as there are)"
+      hint="3"
+    />
   </ShelfDialog>
 </template>

@@ -21,6 +21,8 @@ const form = reactive({
   strength: '',
   left: '',
   bought: '',
+  paid: '',
+  paid_for: '',
   sighter: false,
 })
 
@@ -34,6 +36,8 @@ watch(open, (shown) => {
   form.strength = row?.labelled ? row.strength : ''
   form.left = row?.left ?? ''
   form.bought = props.row?.bought ?? ''
+  form.paid = row?.paid ?? ''
+  form.paid_for = row?.paid_for ?? ''
   form.sighter = row?.sighter ?? false
 })
 
@@ -73,6 +77,8 @@ const save = () =>
     <PlainField v-model="form.strength" label="Label strength" hint="30 lb or 14 kg" />
     <PlainField v-model="form.title" label="Name (or leave it to us)" />
     <PlainField v-model="form.bought" day label="Bought on, if known" />
+    <PlainField v-model="form.paid" label="Paid, if known" hint="6.50" />
+    <PlainField v-model="form.paid_for" label="For how much (empty: what is on it)" hint="30 m" />
     <label class="whole"
       ><input v-model="form.sighter" type="checkbox" /> Coloured as a sighter</label
     >

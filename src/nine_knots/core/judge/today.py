@@ -13,13 +13,14 @@ from nine_knots.core.judge.at_the_water import served_at_the_water, throws_for
 from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.proposing.fit import Proposal
 from nine_knots.core.judge.proposing.misses import Shortfall
-from nine_knots.core.judge.proposing.shop import propose_or_buy
+from nine_knots.core.judge.proposing.shop import propose_or_buy, propose_to_buy
 from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
 from nine_knots.core.models.ways import way_of
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.leader.resizing import rebuilt
 from nine_knots.core.trade.schools import school_of
 from nine_knots.core.trade.schools.school import School, SchoolParameters
 from nine_knots.core.trade.situation import Situation
@@ -100,6 +101,9 @@ def school_today(
         words = (
             f"with {missing.wanted}, which the shelf lacks; {missing.nearest} is no match for it"
         )
+        with_it = bench.with_it_bought(made.leader, missing.piece)
+        if with_it is not None:
+            design, measures = with_it
         return came_out("would do", words, design, measures, A_CHANGE, (missing.wanted,))
     if not wrong:
         return came_out("fits this day", _why(measures, made), design, measures)
@@ -137,6 +141,22 @@ class _Bench:
 
     def built(self, parameters: SchoolParameters) -> Proposal:
         return propose_or_buy(self.angler, self.school.key, self.day, parameters)
+
+    def with_it_bought(
+        self, leader: Leader, number: int
+    ) -> tuple[Design, tuple[Measure, ...]] | None:
+        """The leader with one piece of what a shop has for it, where it then serves."""
+        with suppress(NineKnotsError):
+            made = propose_to_buy(self.angler, self.school.key, self.day, SchoolParameters())
+            ours, theirs = leader.pieces, made.leader.pieces
+            if len(ours) != len(theirs) or ours[number].form != theirs[number].form:
+                return None
+            pieces = [*ours[:number], theirs[number], *ours[number + 1 :]]
+            changed = rebuilt(leader, pieces, list(leader.joints))
+            measures = self.measures(changed, self.stroke)
+            if all(one.standing == "right" for one in measures):
+                return self.design(changed), measures
+        return None
 
     def measures(self, leader: Leader, stroke: Stroke) -> tuple[Measure, ...]:
         return self.reader.measures(leader, stroke)

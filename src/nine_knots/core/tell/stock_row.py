@@ -43,6 +43,8 @@ class StockRow(Frozen):
     estimated: bool
     left: str
     bought: str = Field(description="a day, as YYYY-MM-DD; empty where it is not known")
+    paid: str = Field(description="what was paid; empty where no price was given")
+    paid_for: str = Field(description="for how much of it")
     low: bool = Field(description="little is left, beside what is usually taken of it")
     note: str = Field(description="what is to be done about it, if anything")
     known: tuple[str, ...] = Field(description="where its figures come from, and how sure")
@@ -87,12 +89,21 @@ def stock_row(item: Stock, units: Units, lying: Lying) -> StockRow:
         estimated=item.strand.estimated,
         left=left,
         bought=item.bought_on or "",
+        paid=f"{item.price.paid:.2f}" if item.price else "",
+        paid_for=_paid_for(item, units),
         low=is_low(item, lying.usual.get(item.spool_id)),
         note=_note(item, units, lying),
         known=known_words(item, units),
         packet=_packet_texts(item, units) if isinstance(item, Packet) else None,
         item=item,
     )
+
+
+def _paid_for(item: Stock, units: Units) -> str:
+    if item.price is None:
+        return ""
+    amount = item.price.amount
+    return units.on_spool(amount).text if isinstance(item, Spool) else f"{amount:.0f}"
 
 
 def _note(item: Stock, units: Units, lying: Lying) -> str:

@@ -1,6 +1,7 @@
 """What came on and off the spools, and why; what is left of them follows from it."""
 
 from collections.abc import Iterable
+from dataclasses import dataclass
 from math import fsum
 from typing import Literal
 
@@ -11,6 +12,8 @@ from nine_knots.core.base.limits import Key, Title
 from nine_knots.core.trade.strand import Packet, Spool, Stock
 
 Why = Literal["on the shelf", "tied", "renewed", "lost", "given", "counted", "merged", "undone"]
+SPENT: tuple[Why, ...] = ("tied", "renewed", "lost", "given")
+"""Acts by which line goes for good."""
 DIGITS = 6  # of a metre, or of a leader: finer is no difference
 
 
@@ -29,6 +32,15 @@ class Act(Frozen):
     words: str = Field(default="", max_length=160)
     changes: Several[Change] = ()
     undoes: str | None = Field(default=None, max_length=32)
+
+
+@dataclass(frozen=True, slots=True)
+class Spent:
+    """So many metres or leaders off one spool, and why."""
+
+    why: Why
+    spool_id: str
+    amount: float
 
 
 def left_of(changes: Iterable[float]) -> float:

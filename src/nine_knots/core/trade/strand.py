@@ -115,6 +115,19 @@ class TaperedStrand(_Stuff):
 
 MOST_LEFT_M = 5000.0
 """No spool holds more."""
+MOST_IN_PACKET = 500
+
+
+class Price(Frozen):
+    """What was paid, in the angler's own money, for so many metres of a spool or leaders of a
+    packet."""
+
+    paid: float = Field(gt=0.0, le=100_000.0)
+    amount: float = Field(gt=0.0, le=MOST_LEFT_M)
+
+    def of(self, amount: float) -> float:
+        """What so much of it cost."""
+        return self.paid * amount / self.amount
 
 
 class Spool(Frozen):
@@ -126,6 +139,7 @@ class Spool(Frozen):
     strand: Strand
     remaining_m: float = Field(ge=0.0, le=MOST_LEFT_M)
     bought_on: Day | None = None
+    price: Price | None = None
 
     @model_validator(mode="after")
     def _own_name(self) -> "Spool":
@@ -146,8 +160,9 @@ class Packet(Frozen):
     spool_id: Key
     title: Title
     strand: TaperedStrand
-    count: int = Field(ge=0, le=500)
+    count: int = Field(ge=0, le=MOST_IN_PACKET)
     bought_on: Day | None = None
+    price: Price | None = None
 
     @model_validator(mode="after")
     def _own_name(self) -> "Packet":

@@ -168,6 +168,7 @@ def parse_speed(text: str, system: System = "imperial") -> float:
 _STICK = re.compile(
     r"^\s*([\d.,]+)\s*(?:s|sec|seconds?)?\s*(?:for|over|/)\s*([\d.,]+)\s*steps?\s*$"
 )
+_PRICE = re.compile(r"\d{1,6}(?:[.,]\d{1,2})?")
 _DEGREES = re.compile(r"^\s*(-?[\d.,]+)\s*°?\s*([cf]?)\s*$")
 STEP_M = 0.75  # a walker's step [M]
 
@@ -198,6 +199,14 @@ def parse_temperature(text: str, system: System = "imperial") -> float:
     if unit == "f" or (not unit and system == "imperial"):
         value = (value - 32.0) / 1.8
     return _within(value, 0.0, 30.0, text, "0 to 30 °C (32 to 86 °F)")
+
+
+def parse_price(text: str) -> float:
+    """A sum of money from ``6.50`` or ``6,50``; which money is the angler's own affair."""
+    match = _PRICE.fullmatch(text.strip())
+    if match is None:
+        raise Unreadable(f"“{text.strip()}” is no price.", mend="Write it as 6.50.")
+    return _within(float(match[0].replace(",", ".")), 0.01, 100_000.0, text, ".01 to 100,000")
 
 
 def parse_share(text: str) -> float:

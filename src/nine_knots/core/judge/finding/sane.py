@@ -40,14 +40,17 @@ def rounded(leader: Leader, units: Units) -> Leader:
 
 
 def is_sane(leader: Leader, day: Situation) -> bool:
-    """Whether a builder would tie it so, of a leader that a line rolls out: each piece thinner than
-    the one above, no step near to where the loop folds, ring or not, nylon above fluorocarbon and
-    nothing that sinks above the tippet of a dry fly, soft stuff and a usual length of it at the
-    fly, middle pieces that do not grow."""
+    """Whether a builder would tie it so: about as thick at the fly as is advised, unless it is a bite
+    tippet; and of a leader that a line rolls out, each piece thinner than the one above, no step
+    near to where the loop folds, ring or not, nylon above fluorocarbon and nothing that sinks
+    above the tippet of a dry fly, soft stuff and a usual length of it at the fly, middle pieces
+    that do not grow."""
     if any(piece.length_m < SHORTEST_M for piece in leader.pieces):
         return False
-    if leader.pieces[-1].role == "bite" or not _rolls_out(leader, day):
+    if leader.pieces[-1].role == "bite":
         return True
+    if not _rolls_out(leader, day):
+        return ends_as_advised(leader, day)
     carries = {joint for joint, _ in leader.flies_above}
     ends = [
         (End(a.strand, a.lower_diameter_m), End(b.strand, b.upper_diameter_m))
@@ -93,6 +96,11 @@ def is_tippet(end: End, day: Situation) -> bool:
     return _about_as_advised(end.across_m, day) and end.strand.material in tippet_materials(day)
 
 
+def ends_as_advised(leader: Leader, day: Situation) -> bool:
+    """Whether it is about as thick at the fly as is advised."""
+    return _about_as_advised(leader.pieces[-1].lower_diameter_m, day)
+
+
 def _about_as_advised(across_m: float, day: Situation) -> bool:
     low, high = (times * advise_tippet(day).diameter_m for times in TIPPET_TIMES)
     return low <= across_m <= high
@@ -101,7 +109,7 @@ def _about_as_advised(across_m: float, day: Situation) -> bool:
 def _ends_well(leader: Leader, day: Situation) -> bool:
     last = leader.pieces[-1]
     if isinstance(last, TaperedPiece):
-        return _about_as_advised(last.lower_diameter_m, day)
+        return ends_as_advised(leader, day)
     usual = len(leader.pieces) == 1 or TIPPETS_M[0] <= last.length_m <= TIPPETS_M[1]
     return usual and is_tippet(End(last.strand, last.lower_diameter_m), day)
 

@@ -11,7 +11,8 @@ from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.planning.cover import Chosen, Way, fewest
 from nine_knots.core.judge.planning.fitting import KEPT, Fit, fit_of
 from nine_knots.core.judge.planning.parts import part_names, setting_name
-from nine_knots.core.judge.planning.stops import Choice, choices_of
+from nine_knots.core.judge.planning.sought import sought
+from nine_knots.core.judge.planning.stops import Choice, choices_of, stretch_of
 from nine_knots.core.judge.today import SchoolToday, school_today
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
@@ -37,8 +38,9 @@ AS_A_LINE_M = 8.0  # so long a leader is thrown, and changed, as a line is [P]
 UNTRIED = 1.0  # what is built afresh beside what the angler has fished, in cords' lengths [G]
 LATER_FLY = 2.0  # where whichever fly serves is taken, each place down the list, in cords' lengths
 MOST_JOINED = 12  # uppers of one with lower rigs of another
+SOUGHT_FOR = 2  # flies of a stretch for which a leader is sought, where whichever serves is taken
 
-Origin = Literal["school", "shelf", "wallet", "joined"]
+Origin = Literal["school", "shelf", "wallet", "joined", "sought"]
 Cast = tuple[Stroke, Angler, Gust]
 
 
@@ -94,7 +96,8 @@ def planned(
     lowers: tuple[LowerRig, ...] = (),
 ) -> Planned:
     """Schools built for each stretch, the angler's saved and tied leaders, and uppers of one with
-    lower rigs of another or from the shelf, each tried on all stretches; then the fewest."""
+    lower rigs of another or from the shelf, each tried on all stretches; where none of what is
+    owned serves, one is sought. Then the fewest."""
     choices = [choices_of(plan, place, stop) for stop in plan.stops]
     total = 2 * len(choices)
     found: list[SchoolToday] = []
@@ -115,6 +118,9 @@ def planned(
     for number, options in enumerate(choices):
         tell(len(choices) + number, total)
         fits.append(list(_fits(candidates, options, cast)))
+        if all(one.buys for one, _, _ in fits[-1]):
+            title = stretch_of(place, plan.stops[number]).title
+            fits[-1] += _sought(f"Found for {title}", options, cast)
     served = [number for number, row in enumerate(fits) if row]
     ways = [
         [
@@ -228,6 +234,21 @@ def _fits(
                 yield one, choice, fit
 
 
+def _sought(
+    title: str, options: tuple[Choice, ...], cast: Cast
+) -> list[tuple[Candidate, Choice, Fit]]:
+    """What the search finds for the first of the flies for which it finds anything."""
+    for choice in options[:SOUGHT_FOR]:
+        made = [
+            Candidate(title, leader, choice.day.wish, "sought")
+            for leader in sought(choice.day, *cast)
+        ]
+        served = list(_fits(tuple(made), (choice,), cast))
+        if served:
+            return served
+    return []
+
+
 def _way(one: Candidate, choice: Choice, fit: Fit, any_fly: bool) -> Way:
     upper, lower = part_names(one.leader)
     return Way(
@@ -238,6 +259,6 @@ def _way(one: Candidate, choice: Choice, fit: Fit, any_fly: bool) -> Way:
         setting=setting_name(fit.design.leader),
         off=fit.off
         + len(one.buys)
-        + (UNTRIED if one.origin == "school" else 0.0)
+        + (UNTRIED if one.origin in ("school", "sought") else 0.0)
         + (LATER_FLY * choice.fly if any_fly else 0.0),
     )

@@ -64,6 +64,14 @@ def propose_or_buy(
     except CannotCompute as refused:
         if refused.where != "spools":
             raise
+    return propose_to_buy(angler, key, situation, parameters)
+
+
+def propose_to_buy(
+    angler: Angler, key: str, situation: Situation, parameters: SchoolParameters
+) -> Proposal:
+    """A leader by a school from what is owned and what a shop has beside it, which ``buys`` names;
+    CannotCompute where both together make none."""
     sold = _sold_beside(angler.stock)
     shopper = angler.model_copy(update={"stock": (*angler.stock, *sold)})
     made = propose_to(shopper, key, situation, parameters)

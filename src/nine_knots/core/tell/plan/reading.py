@@ -149,10 +149,12 @@ def _stop(
         change = change_words(before, design, title, units)
         thrown = fit.words if fit.words.startswith(("with ", "thrown ")) else ""
         words = f"Throw it {thrown.removeprefix('thrown ')}." if thrown else ""
+        if candidate.origin == "sought":
+            words = f"No school serves here from what you own; this one was sought. {words}".strip()
         if candidate.buys:
             words = f"{words} To buy: {listed(list(candidate.buys))}.".strip()
     elif stop.nearest is not None:
-        words = f"Nothing tried serves here. Nearest: {_nearest(stop)}"
+        words = f"Nothing tried or sought serves here. Nearest: {_nearest(stop)}"
     else:
         words = (
             "No school can be built for it from what you own: add spools, or plan another fly here."
