@@ -1,9 +1,11 @@
 """A day at the water: planned and packed at the table, fished without a signal, home again."""
 
+import io
 import re
 
 import httpx
 import pytest
+from PIL import Image
 from playwright.sync_api import Page, expect
 
 from nine_knots.demo.days import PLAN_ID
@@ -31,6 +33,18 @@ def phone(open_page, packed) -> Page:
 
 def tap(page: Page, name: str) -> None:
     page.get_by_role("button", name=name, exact=True).click()
+
+
+def take_photo(where, label: str = "Take a photo") -> None:
+    """Choose a picture as the camera would have made it."""
+    out = io.BytesIO()
+    Image.new("RGB", (2400, 1600), (70, 95, 80)).save(out, "JPEG")
+    photo = {"name": "seen.jpg", "mimeType": "image/jpeg", "buffer": out.getvalue()}
+    where.get_by_label(label, exact=True).set_input_files(files=[photo])
+
+
+def photos_of(program) -> list[str]:
+    return httpx.get(f"{program.url}/api/photos", params={"plan_id": PLAN_ID}).json()
 
 
 def log_of(program) -> list[dict]:
@@ -79,6 +93,8 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
             tap(phone, "That is all")
         tap(phone, "Fish")
         phone.get_by_label("Which fish").select_option(label="grayling")
+        take_photo(phone)
+        expect(phone.get_by_text("A photo is kept with it")).to_be_visible()
         tap(phone, "Tell this")
         tap(phone, "Wind knot")
         tap(phone, "Here")
@@ -90,7 +106,7 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
         phone.close()
         phone = open_page(f"/water/{PLAN_ID}")
         tap(phone, "Happened")
-        expect(phone.get_by_text("Fish: grayling").first).to_be_visible()
+        expect(phone.get_by_text(re.compile("Fish: grayling.*with a photo")).first).to_be_visible()
         tap(phone, "New tippet")
         tap(phone, "Undo")
         tap(phone, "New tippet")
@@ -100,6 +116,7 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
         context.set_offline(False)
     expect(phone.get_by_text("all at the bench")).to_be_visible(timeout=20_000)
     kept = log_of(program)
+    assert {one["detail"].get("photo") for one in kept} >= set(photos_of(program)) != set()
     # the fish told twice and taken back once, the undone tippet: two more and two that take back
     assert len(kept) - before == HAPPENED + 3
     # another phone had a fish meanwhile, and this one sends all it has again
@@ -126,8 +143,19 @@ def test_the_day_is_seen_corrected_and_completed_at_the_table(page, packed, prog
     form = day.get_by_role("form", name="Something that was not tapped")
     form.get_by_label("What happened").select_option(label="Note")
     form.get_by_label("In your words").fill("mist till ten")
+    take_photo(form, "A photo")
     form.get_by_role("button", name="Add it").click()
-    expect(day.get_by_text("Note: mist till ten")).to_be_visible()
+    note = day.get_by_role("listitem").filter(has_text="Note: mist till ten")
+    seen = note.get_by_role("link", name="Look at the photo")
+    expect(seen).to_be_visible()
+    assert (
+        seen.locator("img").evaluate("(one) => one.decode().then(() => one.naturalWidth)") == 1600
+    )
+    drop = note.get_by_role("button", name=re.compile("throw the photo away", re.I))
+    drop.click()
+    expect(drop).to_have_text("it cannot be brought back: throw it away")
+    drop.click()
+    expect(note).to_contain_text("The photo is not here")
     day.get_by_role("button", name="Take back: Note: mist till ten").click()
     expect(day.get_by_text("Note: mist till ten")).to_have_count(0)
     day.get_by_role("button", name="All days together").click()
@@ -198,7 +226,7 @@ def test_every_view_at_the_water_is_accessible_and_fits_a_thumb(phone, look):
 
 
 def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
-    browser, packed, program, tmp_path
+    browser, open_page, packed, program, tmp_path
 ):
     answer = httpx.get(f"{program.url}/api/plans/{PLAN_ID}/pack.html")
     assert "attachment" in answer.headers["content-disposition"]
@@ -212,18 +240,20 @@ def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
     expect(page.get_by_role("heading", name="Skarn evening sedge")).to_be_visible()
     tap(page, "Happened")
     tap(page, "Fish")
-    tap(page, "That is all")
+    take_photo(page)
+    expect(page.get_by_text("A photo is kept with it")).to_be_visible()
+    tap(page, "Tell this")
+    expect(page.get_by_text("4 in this file’s log")).to_be_visible()
     page.reload()
-    expect(page.get_by_text("1 in this file’s log")).to_be_visible()
+    expect(page.get_by_text("4 in this file’s log")).to_be_visible()  # told anew, and its photo
     tap(page, "Wallet")
     with page.expect_download() as download:
         tap(page, "Save the log as a file")
     assert [one for one in asked if not one.startswith(("file:", "data:", "blob:"))] == []
     log = tmp_path / download.value.suggested_filename
     download.value.save_as(log)
-    body = log.read_text()
-    headers = {"content-type": "application/json"}
-    for new in (1, 0):
-        sent = httpx.post(f"{program.url}/api/happened", content=body, headers=headers)
-        assert sent.json()["new"] == new
     page.close()
+    table = open_page("/days/log")
+    for words in ("3 events and one photo read in.", "All of it was here already."):
+        table.get_by_label("Read a phone’s log in").set_input_files(log)
+        expect(table.get_by_text(words)).to_be_visible()

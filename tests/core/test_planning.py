@@ -1,5 +1,6 @@
 """Planning a day: the fewest leaders and changes, each of them right where it is fished."""
 
+from functools import partial
 from itertools import product
 
 import pytest
@@ -9,10 +10,12 @@ from hypothesis import strategies as st
 from nine_knots.core.base.errors import CannotCompute, OutOfRange
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.day_reader import DayReader
+from nine_knots.core.judge.finding.sane import ends_as_advised
 from nine_knots.core.judge.planning.cover import Way, cost_of, fewest
 from nine_knots.core.judge.planning.parts import part_names
 from nine_knots.core.judge.planning.planned import Tied, planned
 from nine_knots.core.judge.practice import Attempt
+from nine_knots.core.judge.today import SchoolToday
 from nine_knots.core.judge.tying_time import own_times, tying_time
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY
@@ -139,6 +142,20 @@ def test_where_nothing_serves_the_nearest_is_told():
     assert stop.design is None
     assert stop.words.startswith(("Nothing tried or sought serves here", "No school can be built"))
     assert "see what is wrong" in read(plan, found).words
+
+
+def test_where_no_school_serves_a_leader_is_sought(monkeypatch):
+    none = partial(SchoolToday, group="not for this", words="", design=None, measures=(), off=9.0)
+    monkeypatch.setattr("nine_knots.core.judge.planning.planned._school", lambda key, *_: none(key))
+    plan = a_plan(("mill-glide", 0))
+    found = planned(plan, SKARN, CAST)
+    stop = found.stops[0]
+    assert stop.candidate.origin == "sought"
+    assert all(one.standing == "right" for one in stop.fit.measures)
+    assert ends_as_advised(stop.fit.design.leader, stop.fit.design.situation)
+    said = read(plan, found).stops[0]
+    assert said.title == "Found for The mill glide"
+    assert said.words.startswith("No school serves here from what you own; this one was sought.")
 
 
 def test_a_stretch_that_is_gone_is_said():

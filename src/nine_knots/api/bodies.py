@@ -12,6 +12,7 @@ MOST_BYTES_OF = {
     "/api/everything": 32_000_000,
     "/api/sharing/leaders": 8_000_000,
     "/api/happened": 4_000_000,
+    "/api/photos": 8_100_000,
 }
 """Larger ones are taken only where all that an angler has comes at once."""
 MOST_ITEMS = 2_100  # of a list: rows of a table

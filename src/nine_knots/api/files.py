@@ -29,6 +29,7 @@ MEDIA = {
     "svg": "image/svg+xml",
     "ics": "text/calendar",
     "html": "text/html",
+    "zip": "application/zip",
 }
 
 

@@ -24,6 +24,7 @@ from nine_knots.core.trade.event import Event, EventId, Landed
 from nine_knots.core.trade.tackle import Fly
 from nine_knots.store.happened import list_events
 from nine_knots.store.landings import list_landings
+from nine_knots.store.photos import list_photos
 from nine_knots.store.plans import read_rigs
 from nine_knots.store.tackle import read_kit
 
@@ -99,14 +100,15 @@ def get_log(session: CurrentSession, q: Words = "", units: System = "imperial") 
 @router.get("/{plan_id}", responses=MISSING, summary="A day as it went")
 def get_day_log(session: CurrentSession, plan_id: PlanId, units: System = "imperial") -> DayLog:
     """Every event that stands, in a line."""
-    found, rigs = session.read(
+    found, rigs, photos = session.read(
         lambda cursor, me: (
             logged_days(cursor, me, plan_id)[0],
             read_rigs(cursor, me, plan_id),
+            frozenset(list_photos(cursor, me, plan_id)),
         )
     )
     plan = found.plan
-    return day_log(plan.title, plan.on, found.place, found.day, Units(units), rigs)
+    return day_log(plan.title, plan.on, found.place, found.day, Units(units), rigs, photos)
 
 
 @router.get("/{plan_id}/landings", responses=MISSING, summary="Landings of a day to learn from")
@@ -159,22 +161,38 @@ def get_log_csv(session: CurrentSession, q: Words = "", units: System = "metric"
                     near.fly,
                     "" if near.level_m is None else f"{near.level_m:.3f}",
                     line.light,
+                    line.photo,
                     line.event_id,
                 ]
             )
     return file_answer(out.getvalue(), "log", "csv")
 
 
-COLUMNS = ("at", "kind", "words", "water", "stretch", "rig", "fly", "level_m", "light", "event_id")
+COLUMNS = (
+    "at",
+    "kind",
+    "words",
+    "water",
+    "stretch",
+    "rig",
+    "fly",
+    "level_m",
+    "light",
+    "photo",
+    "event_id",
+)
 
 
 @router.get("/files/events.json", response_class=Response, summary="All events as a JSON file")
 def get_log_json(session: CurrentSession) -> Response:
     """Format nine-knots-log: events as they were tapped, what was taken back among them."""
-    events = session.read(list_events)
+    return file_answer(log_text(session.read(list_events)), "log", "json")
+
+
+def log_text(events: tuple[Event, ...]) -> str:
+    """Events as the text of a file."""
     body = ",\n".join(one.model_dump_json(exclude_none=True) for one in events)
-    text = f'{{"format": "nine-knots-log", "version": 1, "events": [\n{body}\n]}}\n'
-    return file_answer(text, "log", "json")
+    return f'{{"format": "nine-knots-log", "version": 1, "events": [\n{body}\n]}}\n'
 
 
 @router.get("/files/log.schema.json", summary="JSON Schema of the log file")

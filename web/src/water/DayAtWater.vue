@@ -51,10 +51,10 @@ async function note(kind: string, detail: Detail = {}) {
   fading = window.setTimeout(() => (last.value = null), UNDO_MS)
   return event
 }
-/** The same event told in full: the first telling is taken back. */
+/** The same event told in full, and then the first telling taken back: a crash between loses none. */
 async function tellMore(event: DayEvent, detail: Detail) {
-  await day.takeBack(event)
   await day.note(event.kind, detail, event.at)
+  await day.takeBack(event)
   last.value = null
 }
 async function undo() {
@@ -207,5 +207,44 @@ nav {
 
 nav .tap {
   text-align: center;
+}
+
+/* A phone that lies on its side: all that is not the day stands beside it, under the right thumb. */
+@media (orientation: landscape) and (max-height: 500px) {
+  .day {
+    grid-template:
+      'main header' auto
+      'main nav' 1fr
+      'undo nav' auto / 1fr 164px;
+  }
+
+  main {
+    grid-area: main;
+  }
+
+  header {
+    display: grid;
+    grid-area: header;
+    gap: 6px;
+    padding: 8px 10px 0;
+    border-bottom: 0;
+    border-left: 2px solid var(--line);
+  }
+
+  .look {
+    text-align: center;
+  }
+
+  .undo {
+    grid-area: undo;
+  }
+
+  nav {
+    grid-template-columns: 1fr;
+    grid-area: nav;
+    align-content: end;
+    border-top: 0;
+    border-left: 2px solid var(--line);
+  }
 }
 </style>

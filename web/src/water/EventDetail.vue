@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
+import { photoName, shrunk } from '@/widgets/picture'
 import { keepPhoto, type DayPack } from './keep'
 import type { DayEvent, Happening } from './state'
 import type { Detail } from './useDay'
@@ -27,12 +28,18 @@ function pick<K extends keyof Detail>(key: K, value: Detail[K]) {
 async function photo(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   if (!file) return
-  const name = `${new Date().toISOString().slice(0, 16).replaceAll(':', '.')}.jpg`
+  refused.value = ''
+  const small = await shrunk(file).catch(() => null)
+  if (!small) {
+    refused.value = 'This picture cannot be read here: take it as JPEG.'
+    return
+  }
+  const name = photoName(new Date())
   try {
-    await keepPhoto(name, file)
-    pick('photo', name)
+    await keepPhoto({ name, plan_id: props.pack.plan_id, photo: small, sent: false })
+    detail.value = { ...detail.value, photo: name }
   } catch {
-    refused.value = 'The photo was not kept: the phone is full. It is still among your pictures.'
+    refused.value = 'The photo was not kept: the phone is full, or keeps nothing here.'
   }
 }
 const told = () =>

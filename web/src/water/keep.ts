@@ -43,8 +43,19 @@ export async function readEvents(planId: string): Promise<{ all: DayEvent[]; uns
   }
 }
 
-export const keepPhoto = async (name: string, photo: Blob) => set(name, photo, store('photos'))
-export const readPhoto = async (name: string) => get<Blob>(name, store('photos'))
+export interface KeptPhoto {
+  name: string
+  plan_id: string
+  photo: Blob
+  sent: boolean
+}
+export const keepPhoto = async (photo: KeptPhoto) => set(photo.name, photo, store('photos'))
+
+/** Photos of a day that were taken with this phone. */
+export async function readPhotos(planId: string): Promise<KeptPhoto[]> {
+  const found = (await entries<string, KeptPhoto>(store('photos'))).map(([, kept]) => kept)
+  return found.filter((one) => one.plan_id === planId)
+}
 
 export const keepChoice = async (name: string, value: unknown) => set(name, value, store('choices'))
 export const readChoice = async <T>(name: string) => get<T>(name, store('choices'))

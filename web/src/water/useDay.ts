@@ -1,5 +1,16 @@
 import { computed, ref, shallowRef } from 'vue'
-import { keepEvent, keepPack, keepSent, readEvents, readPack, type DayPack } from './keep'
+import { inBase64 } from '@/widgets/picture'
+import {
+  keepEvent,
+  keepPack,
+  keepPhoto,
+  keepSent,
+  readEvents,
+  readPack,
+  readPhotos,
+  type DayPack,
+  type KeptPhoto,
+} from './keep'
 import { dayNow, type DayEvent, type DayNow } from './state'
 
 const BENCH_WAITS_MS = 8000
@@ -54,7 +65,14 @@ export function useDay(planId: string) {
     const here = new Map(events.value.map((one) => [one.event_id, one]))
     for (const one of kept.all) here.set(one.event_id, one)
     events.value = [...here.values()]
-    unsent.value = kept.unsent.length
+    unsent.value = kept.unsent.length + (await photosWaiting()).length
+  }
+
+  /** Photos that an event tells of, and that are on this phone only. */
+  async function photosWaiting(): Promise<KeptPhoto[]> {
+    const told = new Set(events.value.map((one) => one.detail?.photo))
+    const kept = await readPhotos(pack.value?.plan_id ?? planId)
+    return kept.filter((one) => !one.sent && told.has(one.name))
   }
 
   /** Notes something at once; what can be kept is kept before anything is sent. */
@@ -64,7 +82,7 @@ export function useDay(planId: string) {
     events.value = [...events.value, event]
     try {
       await keepEvent(event)
-      unsent.value += 1
+      unsent.value += detail.photo ? 2 : 1
     } catch {
       trouble.value =
         'This was not kept: the phone is full, or keeps nothing here. Write it down, and free some ' +
@@ -89,6 +107,7 @@ export function useDay(planId: string) {
       const told = await ask<DayEvent[]>(`/api/happened?plan_id=${planId}`)
       await keepSent([...told, ...sent])
       await read()
+      await sendPhotos()
       reached.value = true
     } catch (error) {
       reached.value = false
@@ -111,6 +130,21 @@ export function useDay(planId: string) {
       if (waiting.length > 1) return (await Promise.all(waiting.map((one) => send([one])))).flat()
       trouble.value = `The bench does not take one event: ${error.message} It stays here.`
       return []
+    }
+  }
+
+  async function sendPhotos() {
+    for (const one of await photosWaiting()) {
+      const { name, plan_id } = one
+      try {
+        await ask('/api/photos', { name, plan_id, image: await inBase64(one.photo) })
+      } catch (error) {
+        if (!(error instanceof RefusedHere)) throw error
+        trouble.value = `The bench does not take a photo: ${error.message} It stays here.`
+        continue
+      }
+      await keepPhoto({ ...one, sent: true })
+      unsent.value -= 1
     }
   }
 

@@ -10,6 +10,8 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import listed
 from nine_knots.core.trade.design import Design
 
+TIED_BY_RULE = ("Flies", "Wire", "Flies apart")
+"""Rules kept by how a leader is tied; a barb is pinched, and a shot changed, at the water."""
 ASK = "By your own notes, and they change: ask the local authority."
 
 
@@ -44,6 +46,13 @@ def rule_facts(design: Design, units: Units) -> tuple[Fact, ...]:
         )
         found.append(Fact("Flies apart", said, "right" if far else "too little"))
     return (*found, Fact("Rules", ASK)) if found else ()
+
+
+def keeps_rules(design: Design, units: Units) -> bool:
+    """Whether the leader, as it is tied, is allowed here."""
+    return all(
+        fact.standing == "right" for fact in rule_facts(design, units) if fact.title in TIED_BY_RULE
+    )
 
 
 def _least_apart_m(design: Design) -> float:

@@ -16,12 +16,16 @@ const acts = useLogActs()
 const chosen = ref('')
 const open = computed(() => log.value?.days.find((one) => one.plan_id === chosen.value))
 
+const counted = (number: number, one: string) =>
+  number > 1 ? `${number} ${one}s` : number ? `one ${one}` : ''
+
 const readIn = (event: Event) =>
   attempt(async () => {
     const file = (event.target as HTMLInputElement).files?.[0]
     if (!file) return
-    const fresh = await acts.readIn(await file.text())
-    notify(fresh ? `${fresh} events read in.` : 'All of it was here already.')
+    const { events, photos } = await acts.readIn(file)
+    const words = [counted(events, 'event'), counted(photos, 'photo')].filter(Boolean)
+    notify(words.length ? `${words.join(' and ')} read in.` : 'All of it was here already.')
   })
 </script>
 
@@ -38,10 +42,11 @@ const readIn = (event: Event) =>
       />
       <label class="do file">
         Read a phone’s log in
-        <input type="file" accept="application/json,.json" class="unseen" @change="readIn" />
+        <input type="file" accept=".json,.zip" class="unseen" @change="readIn" />
       </label>
       <a class="do" href="/api/log/files/events.csv" download>As CSV</a>
       <a class="do" href="/api/log/files/events.json" download>As JSON</a>
+      <a class="do" href="/api/photos/files/log.zip" download>With its photos</a>
     </p>
     <p v-if="isSuccess && !log?.days.length && !q" class="quiet">
       Nothing was fished yet. Plan a day, pack it, and tap what happens at the water: it comes home

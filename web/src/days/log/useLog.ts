@@ -3,6 +3,8 @@ import { computed } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { Refused } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
+import { inBase64, photoName, shrunk } from '@/widgets/picture'
+import { readLogFile } from './logFile'
 
 export type DayLog = Schemas['DayLog']
 export type LogLine = Schemas['LogLine']
@@ -49,8 +51,27 @@ export function useLogActs() {
     )
     return fresh
   }
-  const add = (plan_id: string, at: number, kind: string, detail: Event['detail']) =>
-    send([{ event_id: newId(), plan_id, at, kind, detail }])
+  /** Something that was not tapped, with the picture of it where there is one. */
+  async function add(
+    plan_id: string,
+    at: number,
+    kind: string,
+    detail: Event['detail'],
+    picture?: Blob,
+  ) {
+    if (!picture) return send([{ event_id: newId(), plan_id, at, kind, detail }])
+    const name = photoName(new Date(at))
+    await sendPhoto(plan_id, name, await shrunk(picture))
+    return send([{ event_id: newId(), plan_id, at, kind, detail: { ...detail, photo: name } }])
+  }
+  async function sendPhoto(plan_id: string, name: string, photo: Blob) {
+    const body = { plan_id, name, image: await inBase64(photo) }
+    return (await answered(api.POST('/api/photos', { body }))).new
+  }
+  async function dropPhoto(name: string) {
+    await answered(api.DELETE('/api/photos/{name}', { params: { path: { name } } }))
+    await queries.invalidateQueries({ queryKey: ['log'] })
+  }
   const takeBack = (plan_id: string, line: LogLine) =>
     send([
       {
@@ -82,13 +103,17 @@ export function useLogActs() {
     return learnt
   }
 
-  /** The log that a phone saved; answers how many events of it were new. */
-  async function readIn(text: string) {
-    const log = JSON.parse(text) as { format?: string; events?: Event[] }
-    if (log.format !== 'nine-knots-log' || !Array.isArray(log.events))
-      throw new Error('This is no log of Nine Knots: choose the file that the phone saved.')
-    return send(log.events)
+  /** The log that a phone saved, alone or with its photos; answers how many events and photos of
+      it were new. */
+  async function readIn(file: Blob) {
+    const { log, photos } = await readLogFile(file)
+    let freshPhotos = 0
+    for (const { detail, plan_id } of log) {
+      const photo = detail?.photo && photos.get(detail.photo)
+      if (photo && (await sendPhoto(plan_id, detail.photo!, photo))) freshPhotos += 1
+    }
+    return { events: await send(log), photos: freshPhotos }
   }
 
-  return { add, takeBack, readIn, learn }
+  return { add, takeBack, readIn, learn, dropPhoto }
 }

@@ -40,7 +40,7 @@ def rounded(leader: Leader, units: Units) -> Leader:
 
 
 def is_sane(leader: Leader, day: Situation) -> bool:
-    """Whether a builder would tie it so: about as thick at the fly as is advised, unless it is a bite
+    """Whether a builder would tie it so: about as thick at the fly as is advised, but for a bite
     tippet; and of a leader that a line rolls out, each piece thinner than the one above, no step
     near to where the loop folds, ring or not, nylon above fluorocarbon and nothing that sinks
     above the tippet of a dry fly, soft stuff and a usual length of it at the fly, middle pieces

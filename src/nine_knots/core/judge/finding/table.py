@@ -9,7 +9,7 @@ from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.finding.demands import Demands, knots_in
 from nine_knots.core.judge.proposing.spools import needed_m
 from nine_knots.core.judge.verdict import PLENTY, grounds_of, verdict_of
-from nine_knots.core.judge.water_rules import rule_facts
+from nine_knots.core.judge.water_rules import keeps_rules
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.strand import Spool
 
@@ -57,7 +57,7 @@ def on_the_table(leader: Leader, reader: DayReader, demands: Demands) -> OnTheTa
     match, hold, length = measures
     if match.standing != "right":
         return None
-    if any(fact.standing != "right" for fact in rule_facts(design, units)):
+    if not keeps_rules(design, units):
         return None
     times = grounds.hold.low_n / grounds.need.most_n
     if hold.standing == "too little" and times >= 1.0:

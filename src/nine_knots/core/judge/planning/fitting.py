@@ -10,7 +10,7 @@ from nine_knots.core.base.patience import still_wanted
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.at_the_water import served_at_the_water, throws_for
 from nine_knots.core.judge.day_reader import DayReader
-from nine_knots.core.judge.water_rules import rule_facts
+from nine_knots.core.judge.water_rules import keeps_rules
 from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import Gust
@@ -20,7 +20,6 @@ from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.situation import Situation
 
 A_CHANGE = 0.2  # of a cord's length, what a change at the water costs
-TIED_BY_RULE = ("Flies", "Wire", "Flies apart")  # rules that a leader keeps by how it is tied
 A_KNOT = 0.03  # what each knot costs, as where schools are ranked for a day
 KEPT = 4096  # leaders on days that are remembered from one plan to the next
 
@@ -50,12 +49,7 @@ def fit_of(
     """
     still_wanted()
     design = Design(title=title, situation=day, leader=leader)
-    forbidden = (
-        fact.standing != "right"
-        for fact in rule_facts(design, angler.units)
-        if fact.title in TIED_BY_RULE
-    )
-    if any(forbidden):
+    if not keeps_rules(design, angler.units):
         return None
     reader = DayReader(day, angler, gust)
     try:

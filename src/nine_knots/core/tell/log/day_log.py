@@ -19,7 +19,8 @@ from nine_knots.core.trade.tackle import fish_of
 
 @dataclass(frozen=True, slots=True)
 class LogLine:
-    """An event: its moment (ms since 1970), its kind, in words, and what stood around it."""
+    """An event: its moment (ms since 1970), its kind, in words, and what stood around it; the name
+    of the photo that was told, and whether it is at the bench."""
 
     event_id: str
     at: int
@@ -29,6 +30,8 @@ class LogLine:
     rig: str
     level: str
     light: str
+    photo: str
+    photo_here: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,8 +64,10 @@ def day_log(
     day: LoggedDay,
     units: Units,
     designs: Mapping[str, Design] = MappingProxyType({}),
+    photos: frozenset[str] = frozenset(),
 ) -> DayLog:
-    """The day's log; ``designs`` are its rigs by their names in it, as far as they are known."""
+    """The day's log; ``designs`` are its rigs by their names in it, as far as they are known, and
+    ``photos`` those that are at the bench."""
     return DayLog(
         plan_id=day.plan_id,
         title=title,
@@ -70,7 +75,7 @@ def day_log(
         place=place,
         words=day_words(day),
         rigs=tuple(_rigs(day, designs)),
-        lines=tuple(_line(day, one, units) for one in day.around),
+        lines=tuple(_line(day, one, units, photos) for one in day.around),
     )
 
 
@@ -105,7 +110,7 @@ def day_words(day: LoggedDay) -> str:
     return f"{begun(said)}{'; ' + ', '.join(costs) if costs else ''}."
 
 
-def _line(day: LoggedDay, one: Around, units: Units) -> LogLine:
+def _line(day: LoggedDay, one: Around, units: Units, photos: frozenset[str]) -> LogLine:
     stop, rig = day.brief.stop(one.stretch), day.brief.rig(one.rig)
     return LogLine(
         event_id=one.event.event_id,
@@ -116,6 +121,8 @@ def _line(day: LoggedDay, one: Around, units: Units) -> LogLine:
         rig=rig.title if rig else "",
         level=level_text(one.level_m, units) if one.level_m is not None else "",
         light=by_light(day, one),
+        photo=one.event.detail.photo or "",
+        photo_here=one.event.detail.photo in photos,
     )
 
 
@@ -135,7 +142,7 @@ def event_words(event: Event, day: LoggedDay, units: Units) -> str:
         level_text(told.level, units) if told.level is not None else None,
         f"indicator at {units.length(told.setting).text}" if told.setting else None,
         told.words,
-        f"photo {told.photo}" if told.photo else None,
+        "with a photo" if told.photo else None,
     ]
     more = ", ".join(one for one in said if one)
     return f"{kind.title}: {more}" if more else kind.title

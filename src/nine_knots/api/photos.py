@@ -1,0 +1,89 @@
+"""/api/photos: pictures from the water, sent when the bench is in reach, each a file of its own."""
+
+from base64 import b64decode
+from binascii import Error
+from dataclasses import dataclass
+from typing import Annotated
+
+from fastapi import APIRouter, Path, Query, Response
+from pydantic import Field
+
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.files import file_of
+from nine_knots.api.log import log_text
+from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.api.typed import Form
+from nine_knots.core.base.errors import FileRefused
+from nine_knots.core.trade.event import EventId, PhotoName
+from nine_knots.formats.log_zip import write_zip
+from nine_knots.formats.photo import as_kept
+from nine_knots.store.happened import list_events
+from nine_knots.store.photos import add_photo, drop_photo, list_photos, read_photo
+
+router = APIRouter(prefix="/api/photos", tags=["log"], responses=RESPONSES)
+MOST_LETTERS = 8_000_000  # of a picture in base 64: six million bytes
+NAME = Path(max_length=120, pattern=r"^[\w .()-]+$")
+
+
+class PhotoForm(Form):
+    """A picture and the name under which an event of the day tells it."""
+
+    plan_id: EventId
+    name: PhotoName
+    image: str = Field(max_length=MOST_LETTERS, description="JPEG, PNG or WebP, in base 64")
+
+
+@dataclass(frozen=True, slots=True)
+class PhotoKept:
+    """Under which name, and whether it was new."""
+
+    name: str
+    new: bool
+
+
+@router.post("", summary="Send a photo")
+def post_photo(session: CurrentSession, form: PhotoForm) -> PhotoKept:
+    """Kept upright and without what the camera noted beside it; sent again, it stays as it is."""
+    image = as_kept(_bytes(form.image))
+    new = session.write(lambda cursor, me: add_photo(cursor, me, form.plan_id, form.name, image))
+    return PhotoKept(form.name, new)
+
+
+def _bytes(text: str) -> bytes:
+    try:
+        return b64decode(text, validate=True)
+    except (Error, ValueError) as broken:
+        raise FileRefused("The photo is no base 64.", where="image", mend="Send it so.") from broken
+
+
+@router.get("", summary="Which photos are here")
+def get_photos(
+    session: CurrentSession, plan_id: Annotated[EventId, Query(description="of one day")]
+) -> tuple[str, ...]:
+    """Names of the photos of a day."""
+    return session.read(lambda cursor, me: list_photos(cursor, me, plan_id))
+
+
+@router.get("/files/log.zip", response_class=Response, summary="The log with its photos")
+def get_log_zip(session: CurrentSession) -> Response:
+    """``log.json``, format nine-knots-log, and each photo as a file in ``photos``."""
+    events, photos = session.read(
+        lambda cursor, me: (
+            list_events(cursor, me),
+            [(name, read_photo(cursor, me, name)) for name in list_photos(cursor, me)],
+        )
+    )
+    return file_of("log", "zip").response(write_zip(log_text(events), photos))
+
+
+@router.get("/{name}", response_class=Response, responses=MISSING, summary="A photo")
+def get_photo(session: CurrentSession, name: Annotated[str, NAME]) -> Response:
+    """As JPEG."""
+    image = session.read(lambda cursor, me: read_photo(cursor, me, name))
+    return Response(image, media_type="image/jpeg")
+
+
+@router.delete("/{name}", status_code=204, responses=MISSING, summary="Throw a photo away")
+def delete_photo(session: CurrentSession, name: Annotated[str, NAME]) -> None:
+    """For good: its event stays, and tells that there was one."""
+    session.write(lambda cursor, me: drop_photo(cursor, me, name))
