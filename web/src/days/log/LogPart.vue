@@ -21,7 +21,9 @@ const counted = (number: number, one: string) =>
 
 const readIn = (event: Event) =>
   attempt(async () => {
-    const file = (event.target as HTMLInputElement).files?.[0]
+    const input = event.target as HTMLInputElement
+    const file = input.files?.[0]
+    input.value = '' // the same file may be chosen again
     if (!file) return
     const { events, photos } = await acts.readIn(file)
     const words = [counted(events, 'event'), counted(photos, 'photo')].filter(Boolean)
