@@ -71,6 +71,11 @@ function chosen(event: Event) {
         Keep everything as a file
       </button>
       <p class="quiet">One open file (JSON), to put away or to take to another bench.</p>
+      <a class="do" href="/api/photos/files/log.zip" download>The log with its photos</a>
+      <p class="quiet">
+        Photos are files of their own (zip). Bring them back under Days, What happened, after the
+        file of everything.
+      </p>
       <button class="do" type="button" :disabled="busy" @click="picker?.click()">
         Bring a file back …
       </button>

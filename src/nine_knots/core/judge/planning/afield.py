@@ -11,6 +11,7 @@ from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.at_the_water import served_at_the_water
 from nine_knots.core.judge.caster import Caster
 from nine_knots.core.judge.day_reader import DayReader
+from nine_knots.core.judge.planning.by_hand import by_hand
 from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import Gust
@@ -138,6 +139,10 @@ class Beforehand:
         served = served_at_the_water(moved, self.stroke, self.angler, wrong)
         if served is not None:
             return served[0]
+        if wrong.key == "depth":
+            fly = "heavier" if wrong.standing == "too little" else "lighter"
+            hands = by_hand(moved.situation, wrong.standing == "too little")
+            return f"{hands}; else a {fly} fly. {wrong.why}"
         return f"nothing set here mends it. {wrong.why}"
 
 

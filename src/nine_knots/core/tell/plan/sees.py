@@ -9,6 +9,7 @@ from nine_knots.core.base.patience import still_wanted
 from nine_knots.core.base.words import begun
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.planning.afield import AS_PLANNED, Afield, Beforehand
+from nine_knots.core.judge.planning.by_hand import by_hand
 from nine_knots.core.judge.remedies.bystanders import on_the_table
 from nine_knots.core.judge.remedies.search import Try, other_spools
 from nine_knots.core.judge.remedies.turnover import remedies_for
@@ -19,14 +20,10 @@ from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.in_water import fly_float
 from nine_knots.core.trade.leader.workbench import Workbench
 from nine_knots.core.trade.plan import FlyFor
-from nine_knots.core.trade.situation import Wish
+from nine_knots.core.trade.situation import Situation, Wish
 
 SLOWER = (0.9, 0.8, 0.7)  # of the planned stroke, at which it is mended where it piles up
 MOVED: tuple[Wish, ...] = ("swing", "strip")
-FURTHER = {
-    1: "cast further up and give it time, or let out line before it",
-    -1: "lift the rod, cast less far up, or fish it sooner",
-}
 TANGLED = "Stop and look: a wind knot or a hitch halves it. Cut it out before you cast again."
 
 
@@ -55,8 +52,8 @@ def sees_of(
         high, low = ("It does not touch", "It drags on the bed")
         if design.situation.wish in MOVED:
             high, low = ("It fishes too high", "It fishes too deep, or hangs up")
-        yield See(high, _next(grid, 1))
-        yield See(low, _next(grid, -1))
+        yield See(high, _next(design.situation, grid, 1))
+        yield See(low, _next(design.situation, grid, -1))
         yield See("They follow and turn away", _finer(design, before.angler))
     yield See("It piles up", _straighter(design, before.stroke, before.angler, before.gust))
     yield See("It slams down", "Ease the stroke, and aim it higher: it opens above the water.")
@@ -64,7 +61,7 @@ def sees_of(
     yield See("A tangle, a curl", TANGLED)
 
 
-def _next(grid: tuple[tuple[Afield, ...], ...], step: int) -> str:
+def _next(day: Situation, grid: tuple[tuple[Afield, ...], ...], step: int) -> str:
     """What the table says of water so much deeper (1) or shallower (-1) that the rig is wrong in
     it; where it is right in all of them, that it is not the rig."""
     rows = grid[AS_PLANNED + 1 :] if step > 0 else grid[:AS_PLANNED][::-1]
@@ -73,7 +70,7 @@ def _next(grid: tuple[tuple[Afield, ...], ...], step: int) -> str:
         if cell.change:
             return f"{begun(cell.change).rstrip('.')}."
     times = "half as deep again" if step > 0 else "two thirds as deep"
-    return f"The rig is right in water {times}: {FURTHER[step]}."
+    return f"The rig is right in water {times}: {by_hand(day, step > 0)}."
 
 
 def _drier(design: Design, flies: tuple[FlyFor, ...]) -> str:
