@@ -9,35 +9,12 @@ from nine_knots.launch import PROJECT
 from nine_knots.launch.kernels import keep_kernels_in
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Address, Database
+from nine_knots.store.forgetting import TABLES
 from nine_knots.store.migrate import migrate
 
 # No test is timed, and a run is the same wherever it runs.
 settings.register_profile("steady", deadline=None, derandomize=True)
 settings.load_profile("steady")
-
-TABLES = (
-    "ledger",
-    "act",
-    "measurement",
-    "phone",
-    "happened",
-    "wallet",
-    "day_pack",
-    "plan",
-    "place",
-    "intended_save",
-    "pull_test",
-    "attempt",
-    "tied_piece",
-    "landing",
-    "own_cast",
-    "lower_rig",
-    "revision",
-    "leader",
-    "tackle",
-    "stock",
-    "angler",
-)
 
 
 def pytest_configure() -> None:
@@ -64,7 +41,7 @@ def database(migrated) -> Database:
     """The migrated database with every table empty."""
 
     def empty(cursor):
-        for table in TABLES:
+        for table in ("revision", *TABLES):
             cursor.execute(f"DELETE FROM {table}")
 
     migrated.transact(empty)

@@ -25,9 +25,20 @@ def packed(program):
 
 @pytest.fixture
 def phone(open_page, packed) -> Page:
+    """At the first stretch with its rig on the line, wherever the test before had left it."""
     page = open_page(f"/water/{PLAN_ID}")
     page.set_viewport_size({"width": 390, "height": 844})
-    expect(page.get_by_role("heading", name="Skarn evening sedge")).to_be_visible()
+    expect(page.get_by_text("all at the bench")).to_be_visible()
+    where = page.get_by_label("Where you are")
+    if where.locator("option:checked").inner_text() != "Pockets above the bridge":
+        where.select_option(label="Pockets above the bridge")
+    rig = page.get_by_role("heading", name="Skarn evening sedge")
+    if not rig.is_visible():
+        tap(page, "Wallet")
+        tap(page, "Put Skarn evening sedge on the line")
+        tap(page, "Here")
+    expect(rig).to_be_visible()
+    expect(page.get_by_text("all at the bench")).to_be_visible()
     return page
 
 

@@ -92,3 +92,20 @@ def test_a_rod_is_changed_by_its_line_and_another_made_like_it(page):
     expect(page.get_by_role("button", name="Change Long reach")).to_be_visible()
     page.get_by_role("button", name="Take out Long reach").click()
     expect(page.get_by_role("button", name="Change Long reach")).to_have_count(0)
+
+
+def test_all_of_ones_own_is_deleted_by_typing_the_name(first):
+    page = first
+    page.get_by_role("region", name="Whose bench is it?").get_by_label("Your name").fill("Eira")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("The shelf is empty")).to_be_visible()
+    page.get_by_role("button", name="My things").click()
+    mine = page.get_by_role("dialog", name="My things")
+    mine.get_by_text("Delete all of it").click()
+    mine.get_by_label("To do it, type Eira").fill("Eyra")
+    mine.get_by_role("button", name="Delete everything").click()
+    expect(mine.get_by_role("alert")).to_contain_text("Nothing was deleted")
+    mine.get_by_label("To do it, type Eira").fill("Eira")
+    mine.get_by_role("button", name="Delete everything").click()
+    expect(mine.get_by_role("status")).to_contain_text("All that Eira had is deleted")
+    expect(mine.get_by_text("In front is what")).not_to_contain_text("Eira")

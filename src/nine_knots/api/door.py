@@ -18,8 +18,9 @@ GOOD_S = 600.0
 MOST_WRONG = 5
 OPEN = ("/api/phones/pair", "/api/phones/authority.crt")
 """What a phone may call before it is paired."""
-AT_THE_BENCH = "/api/phones"
-"""What only the bench itself may call, but for those."""
+AT_THE_BENCH = ("/api/phones", "/api/anglers", "/api/everything", "/api/instruments")
+"""What only the bench itself may call, but for those: who comes in, whose things are in front, all
+of them at once, and what is plugged in there."""
 
 
 class WrongCode(NineKnotsError):

@@ -1,21 +1,31 @@
 """/api/everything: all that the angler has, as one open file, and back."""
 
 from dataclasses import dataclass
-from typing import Any
+from typing import Annotated, Any
 
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter, Query, Request, Response
 from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import MISSING, RESPONSES
-from nine_knots.core.base.errors import Damaged, FileRefused, NotFound
-from nine_knots.store.anglers import angler_before, put_in_front, read_settings
+from nine_knots.core.base.errors import Damaged, FileRefused, NotFound, OutOfRange
+from nine_knots.store.anglers import (
+    OWN,
+    Settings,
+    angler_before,
+    angler_in_front,
+    create_angler,
+    put_in_front,
+    read_settings,
+)
 from nine_knots.store.everything import read_everything, write_everything
 from nine_knots.store.everything_kept import Everything, everything_in
+from nine_knots.store.forgetting import forget_angler
 
 router = APIRouter(prefix="/api/everything", tags=["everything"], responses=RESPONSES)
+Name = Annotated[str, Query(max_length=80, description="of the angler, to confirm it")]
 FILE: dict[str, Any] = {
     "requestBody": {
         "required": True,
@@ -81,6 +91,32 @@ def post_back(session: CurrentSession) -> WhoseAnswer:
         return _whose(cursor, other, f"What {name} has is in front again.")
 
     return session.write(turn)
+
+
+@router.delete("", summary="Delete all that the angler has")
+def delete_everything(session: CurrentSession, name: Name) -> WhoseAnswer:
+    """At once and for good, where the angler's name is given to confirm it; who sat there before
+    comes to the front, or a new angler who owns nothing. Backups keep it for two weeks more."""
+
+    def forget(cursor: DictCursor, me: str) -> WhoseAnswer:
+        mine = read_settings(cursor, me)
+        if name.strip() != mine.name:
+            raise OutOfRange(
+                f"That is not the name of whose things are in front: {mine.name}.",
+                where="name",
+                mend="Type it as it stands, or keep everything. Nothing was deleted.",
+            )
+        forget_angler(cursor, me)
+        after = angler_in_front(cursor) or create_angler(
+            cursor, Settings(name=OWN, units=mine.units, theme=mine.theme)
+        )
+        words = (
+            f"All that {mine.name} had is deleted. Backups keep it for two weeks more, then it is "
+            "gone from them too."
+        )
+        return _whose(cursor, after, words)
+
+    return session.write(forget)
 
 
 def _whose(cursor: DictCursor, me: str, words: str) -> WhoseAnswer:

@@ -87,7 +87,7 @@ class Guard:
         if path in OPEN:
             return None
         if path.startswith(AT_THE_BENCH):
-            raise Unfit(403, "at-the-bench", "Phones are paired and revoked at the bench.", "")
+            raise Unfit(403, "at-the-bench", "That is done at the bench itself.", "")
         token = http_cookies(headers.get("cookie", "")).get(COOKIE, "")
         found = None
         if token and self.whose is not None:

@@ -6,6 +6,7 @@ import { keepAnswer } from '@/api/keepAnswer'
 import { inWords } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import DamagedRows from './DamagedRows.vue'
+import ForgetPart from './ForgetPart.vue'
 import PhonesPart from './PhonesPart.vue'
 
 /** All that is the angler's as one open file, and back: nothing is written over. */
@@ -39,6 +40,8 @@ async function attempt(work: () => Promise<Schemas['WhoseAnswer'] | void>) {
 }
 
 const keep = () => attempt(() => keepAnswer(api.GET('/api/everything', { parseAs: 'blob' })))
+const forget = (name: string) =>
+  attempt(() => answered(api.DELETE('/api/everything', { params: { query: { name } } })))
 const goBack = () => attempt(() => answered(api.POST('/api/everything/back')))
 const bringBack = (file: File) =>
   attempt(() =>
@@ -100,6 +103,7 @@ function chosen(event: Event) {
     <p v-else-if="busy" class="quiet" role="status">One moment …</p>
     <DamagedRows />
     <PhonesPart />
+    <ForgetPart v-if="whose" :name="whose.name" :busy="busy" @forget="forget" />
     <p class="quiet">
       Besides, a backup is made each day and kept for two weeks. ./start --restore brings one back.
     </p>

@@ -66,6 +66,8 @@ def place_of_break(element: Element, leader: Leader) -> str:
 
 def pulls_of(joint: Joint, leader: Leader, own: tuple[OwnKnot, ...]) -> str:
     """``, by 6 pulls of yours`` where one of a joint's knots was tested by the angler."""
+    if not own:
+        return ""
     families = {piece.strand.substance.family for piece in leader.pieces}
     tests = max(
         (

@@ -36,6 +36,7 @@ from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
 
 LINE_SHOWN_M = 0.3
 TAPER_STEPS = 12
+Chances = dict[tuple[Literal["piece", "joint"], int], float]
 
 
 @dataclass(frozen=True, slots=True)
@@ -143,19 +144,20 @@ def evaluate(
     line = line_profile(situation.line)
     grounds = grounds_of(design, tyer.knots)
     hold = grounds.hold
+    chances = hold.chances()
     work = work_order(leader, situation.fly, titles, units, tyer)
     return Evaluation(
         sentence=phrases(situation, units),
         said=said_of(situation, units),
         length=units.length(leader.length_m),
-        pieces=_piece_readings(leader, hold, work, units),
-        joints=_joint_readings(design, hold, grounds.matches, units, tyer.knots),
+        pieces=_piece_readings(leader, chances, work, units),
+        joints=_joint_readings(design, hold, chances, grounds.matches, units, tyer.knots),
         outline=outline(leader),
         line_spans=_line_spans(line, units),
         spans=_leader_spans(leader, line, units),
         need=units.load(grounds.need.most_n),
         low=units.load(hold.low_n),
-        first_to_go=_first_to_go(hold),
+        first_to_go=_first_to_go(chances),
         chain=chain_reading(design, hold, units),
         things=things_of(leader, units),
         branches=branches_of(leader, units),
@@ -168,14 +170,13 @@ def evaluate(
     )
 
 
-def _first_to_go(hold: Hold) -> FirstToGo:
-    places = {(element.what, element.index) for element in hold.elements}
-    what, index = max(sorted(places), key=lambda place: hold.chance_of(*place))
-    return FirstToGo(what=what, index=index, chance=hold.chance_of(what, index))
+def _first_to_go(chances: Chances) -> FirstToGo:
+    what, index = max(sorted(chances), key=chances.__getitem__)
+    return FirstToGo(what=what, index=index, chance=chances[what, index])
 
 
 def _piece_readings(
-    leader: Leader, hold: Hold, work: WorkOrder, units: Units
+    leader: Leader, chances: Chances, work: WorkOrder, units: Units
 ) -> tuple[PieceReading, ...]:
     places = leader.joints_at_m
     return tuple(
@@ -195,7 +196,7 @@ def _piece_readings(
             lower=units.diameter(piece.lower_diameter_m),
             diameter=work.rows[i].diameter,
             breaks=units.load(min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))),
-            chance=hold.chance_of("piece", i),
+            chance=chances["piece", i],
             cut=work.rows[i].cut,
         )
         for i, piece in enumerate(leader.pieces)
@@ -205,6 +206,7 @@ def _piece_readings(
 def _joint_readings(
     design: Design,
     hold: Hold,
+    chances: Chances,
     matches: tuple[JointMatch, ...],
     units: Units,
     own: tuple[OwnKnot, ...],
@@ -229,7 +231,7 @@ def _joint_readings(
                 bend_step=_step_words(match.bend_step) if match else "",
                 holds=units.load(weaker.mean_n),
                 kept=f"keeps {weaker.kept:.0%}{pulls_of(joint, leader, own)}",
-                chance=hold.chance_of("joint", i),
+                chance=chances["joint", i],
                 advice=advise(leader, i, situation.line, situation.fly),
             )
         )

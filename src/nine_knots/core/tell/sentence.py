@@ -1,6 +1,7 @@
 """The situation as a sentence, and words or figures typed back into it."""
 
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Literal
 
 from pydantic import Field
@@ -21,6 +22,7 @@ from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS,
 from nine_knots.core.trade.tackle import FISH, Backing, OwnFish
 
 NEAR = 0.12  # a figure within 12 % of a word is called by the word
+DAYS = 256  # a day stays while its leader is changed
 
 SayPart = Literal[
     "depth", "pace", "wind", "fish", "fish mass", "temperature", "flies apart", "backing"
@@ -94,6 +96,7 @@ def _apart(least_m: float | None, units: Units) -> str:
     return units.length(least_m).text if least_m is not None else ""
 
 
+@lru_cache(maxsize=DAYS)
 def phrases(situation: Situation, units: Units) -> tuple[Phrase, ...]:
     """The sentence in parts, each a control; figures in the angler's units."""
     water, wind, quarry = situation.water, situation.wind, situation.quarry

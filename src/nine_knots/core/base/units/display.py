@@ -5,6 +5,7 @@ Every text reads back through ``parse`` to the same text.
 """
 
 from dataclasses import dataclass
+from functools import lru_cache
 from math import ceil
 
 from nine_knots.core.base.quantity import Quantity, System
@@ -16,6 +17,38 @@ _QUARTERS = ("", "¼", "½", "¾")
 
 def _steps(value: float, step: float) -> int:
     return int(value / step + 0.5)
+
+
+# The same few figures are said again and again while a leader is dragged about.
+MANY = 4096
+
+
+@lru_cache(maxsize=MANY)
+def _half_cm(halves: int) -> str:
+    if halves < 400:
+        return f"{halves / 2:g} cm"
+    text = f"{halves * 0.005:.3f}".rstrip("0")
+    return f"{text}{'0' * (2 - len(text.split('.')[1]))} m"
+
+
+@lru_cache(maxsize=MANY)
+def _quarter_inches(quarters: int) -> str:
+    feet, rest = divmod(quarters, 48) if quarters >= 144 else (0, quarters)
+    inches, part = divmod(rest, 4)
+    text = f"{inches or ('' if part else 0)}{_QUARTERS[part]} in"
+    if not feet:
+        return text
+    return f"{feet} ft {text}" if rest else f"{feet} ft"
+
+
+@lru_cache(maxsize=MANY)
+def _half_thous(halves: int) -> str:
+    return f"{f'{halves / 2000:.4f}'.removesuffix('0').lstrip('0')} in"
+
+
+@lru_cache(maxsize=MANY)
+def _tenths_lb(tenths: int) -> str:
+    return f"{tenths * 0.1:.1f} lb"
 
 
 @dataclass(frozen=True)
@@ -35,19 +68,8 @@ class Units:
 
     def length(self, length_m: float) -> Quantity:
         """``4 ft 2¼ in`` from 3 ft up, inches below; metres from 2 m up, centimetres below."""
-        if self.system == "metric":
-            halves = _steps(length_m, 0.005)
-            if halves >= 400:
-                text = f"{halves * 0.005:.3f}".rstrip("0")
-                text = text + "0" * (2 - len(text.split(".")[1])) if "." in text else text
-                return Quantity(si=length_m, text=f"{text} m")
-            return Quantity(si=length_m, text=f"{halves / 2:g} cm")
-        quarters = _steps(length_m, factors.INCH_M / 4)
-        feet, rest = divmod(quarters, 48) if quarters >= 144 else (0, quarters)
-        inches, part = divmod(rest, 4)
-        text = f"{inches or ('' if part else 0)}{_QUARTERS[part]} in"
-        if feet:
-            text = f"{feet} ft {text}" if rest else f"{feet} ft"
+        steps = _steps(length_m, self.length_step_m)
+        text = _half_cm(steps) if self.system == "metric" else _quarter_inches(steps)
         return Quantity(si=length_m, text=text)
 
     def depth(self, depth_m: float) -> Quantity:
@@ -76,9 +98,7 @@ class Units:
         """``.018 in`` or ``0.46 mm``."""
         if self.system == "metric":
             return Quantity(si=diameter_m, text=f"{diameter_m * 1000:.2f} mm")
-        halves = _steps(diameter_m, factors.THOU_M / 2)
-        text = f"{halves / 2000:.4f}".removesuffix("0").lstrip("0")
-        return Quantity(si=diameter_m, text=f"{text} in")
+        return Quantity(si=diameter_m, text=_half_thous(_steps(diameter_m, factors.THOU_M / 2)))
 
     def finely(self, diameter_m: float) -> str:
         """A diameter as a micrometer gives it: ``.0062 in`` or ``0.158 mm``."""
@@ -107,7 +127,7 @@ class Units:
         if self.system == "metric":
             text = f"{_steps(load_n / factors.KILO_N, 0.05) * 0.05:.2f} kg"
         else:
-            text = f"{_steps(load_n / factors.POUND_N, 0.1) * 0.1:.1f} lb"
+            text = _tenths_lb(_steps(load_n / factors.POUND_N, 0.1))
         return Quantity(si=load_n, text=text)
 
     def label(self, load_n: float) -> Quantity:

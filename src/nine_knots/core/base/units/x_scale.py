@@ -5,6 +5,7 @@ trade's convention; it is not linear at 03X).
 """
 
 import re
+from functools import lru_cache
 
 from nine_knots.core.base.units.factors import THOU_M
 
@@ -34,6 +35,7 @@ def x_to_a_tenth(diameter_m: float) -> str | None:
     return f"{x:.1f}X".replace(".0X", "X") if -0.05 <= x <= 8.05 else None
 
 
+@lru_cache(maxsize=1024)
 def x_of_diameter(diameter_m: float) -> str | None:
     """The X size of a diameter in metres, to a quarter of a thousandth; None off the scale."""
     thou = diameter_m / THOU_M

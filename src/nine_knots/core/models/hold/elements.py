@@ -25,11 +25,14 @@ FISHED_KNOT = 0.95  # share of its strength that a knot keeps after a day or two
 AnyPiece = LevelPiece | TaperedPiece
 
 
+Place = Literal["piece", "joint"]
+
+
 @dataclass(frozen=True, slots=True)
 class Element:
     """One piece, or one side of a joint: mean breaking load, spread, chance to go first."""
 
-    what: Literal["piece", "joint"]
+    what: Place
     index: int
     mean_n: float
     spread: float
@@ -45,6 +48,13 @@ class Hold:
     low_n: float
     elements: tuple[Element, ...]
     weakest: int
+
+    def chances(self) -> dict[tuple[Place, int], float]:
+        """Chance of each piece and joint (both its sides) to break first."""
+        found: dict[tuple[Place, int], float] = {}
+        for e in self.elements:
+            found[e.what, e.index] = found.get((e.what, e.index), 0.0) + e.chance
+        return found
 
     def chance_of(self, what: str, index: int) -> float:
         """Chance that this piece or joint (both its sides) breaks first."""

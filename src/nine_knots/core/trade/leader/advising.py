@@ -4,6 +4,7 @@ Rules of common practice [P]; the limits of single knots stand in their table.
 """
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 from nine_knots.core.trade.knots import KNOTS, STOUT_M
 from nine_knots.core.trade.leader.joining import (
@@ -26,6 +27,7 @@ PARTED = {
     "ring": "no step at all to a knot, and the leader above it lasts the season.",
     "swivel": "parts the two, takes the twist out, and keeps shot from slipping.",
 }
+MANY = 2048  # pairs of pieces: while one is dragged the others stay
 A_SNAP = "flies are changed without cutting the wire; a little more weight at the fly's nose."
 
 Piece = LevelPiece | TaperedPiece
@@ -148,6 +150,7 @@ def _snapped(tied: Joint) -> Joint:
     return Joint(kind="snap", knot="improved-clinch" if tied.knot == "non-slip-loop" else tied.knot)
 
 
+@lru_cache(maxsize=MANY)
 def _between(above: Piece, below: Piece) -> tuple[KnotChoice, KnotChoice]:
     best = joint_between(above, below)
     families = {above.strand.substance.family, below.strand.substance.family}

@@ -1,0 +1,38 @@
+"""Forgetting an angler: every row of theirs, in every table, at once and for good."""
+
+from pymysql.cursors import DictCursor
+
+TABLES = (
+    "photo",
+    "ledger",
+    "act",
+    "measurement",
+    "phone",
+    "happened",
+    "wallet",
+    "day_pack",
+    "plan",
+    "place",
+    "intended_save",
+    "pull_test",
+    "attempt",
+    "tied_piece",
+    "landing",
+    "own_cast",
+    "lower_rig",
+    "leader",
+    "tackle",
+    "stock",
+    "angler",
+)
+"""All that hold rows of anglers, in an order in which they can be emptied."""
+
+
+def forget_angler(cursor: DictCursor, angler_id: str) -> None:
+    """Delete all that one angler has, and the angler; what others have is not touched."""
+    cursor.execute(
+        "DELETE revision FROM revision JOIN leader USING (leader_id) WHERE angler_id = %s",
+        (angler_id,),
+    )
+    for table in TABLES:
+        cursor.execute(f"DELETE FROM {table} WHERE angler_id = %s", (angler_id,))

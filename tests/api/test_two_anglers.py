@@ -1,0 +1,217 @@
+"""Two anglers, every route: nothing of one is read, changed or told to the other. What is called is
+made up from the OpenAPI document, so that a new route is covered the day it is written."""
+
+import re
+from typing import Any
+
+import pytest
+from fastapi.testclient import TestClient
+
+from nine_knots.api.door import AT_THE_BENCH
+from nine_knots.demo.load import add_demo
+from nine_knots.store.anglers import put_in_front
+from nine_knots.store.forgetting import TABLES
+from nine_knots.store.photos import add_photo
+from tests.api.test_phones import house, paired  # noqa: F401, a fixture
+
+MARK = "ZEBRA"
+NOBODYS = "0" * 31 + "f"
+SLOW = ("/api/find", "/api/plans/pack", "/api/today/days")  # of the caller's own things only
+ID = re.compile(r"[0-9a-f]{32}")
+
+
+@pytest.fixture
+def two(house, database):  # noqa: F811
+    """Runa by her phone, and the id of another at the bench whose every title bears a mark."""
+    with TestClient(house, base_url="http://127.0.0.1:8123") as bench:
+        runa = database.transact(lambda cursor: add_demo(cursor, season=False))
+        phone = paired(house, bench)
+        other = database.transact(add_demo)
+        database.transact(lambda cursor: mark(cursor, other))
+        database.transact(lambda cursor: add_photo(cursor, other, NOBODYS, f"{MARK}.jpg", b"x"))
+        post = bench.post("/api/places", json={"title": f"{MARK} lake", "kind": "lake"})
+        assert post.status_code < 300, post.text
+        yield phone, runa, other
+        database.transact(lambda cursor: put_in_front(cursor, runa))
+
+
+def mark(cursor, angler_id: str) -> None:
+    """Have every title of an angler's bear the mark, and no id be anybody else's."""
+    for table in TABLES:
+        cursor.execute(f"SHOW COLUMNS FROM {table}")
+        columns = {row["Field"] for row in cursor.fetchall()}
+        for column in columns & {"title", "name"}:
+            cursor.execute(
+                f"UPDATE {table} SET {column} = CONCAT(%s, LEFT({column}, 70)) "
+                "WHERE angler_id = %s",
+                (MARK, angler_id),
+            )
+        if "body" in columns:
+            cursor.execute(
+                f'UPDATE {table} SET body = REPLACE(body, \'"title":"\', \'"title":"{MARK}\') '
+                "WHERE angler_id = %s",
+                (angler_id,),
+            )
+    cursor.execute("SET FOREIGN_KEY_CHECKS = 0")
+    for table in ("plan", "day_pack", "happened"):
+        also = ", event_id = REVERSE(event_id)" if table == "happened" else ""
+        cursor.execute(
+            f"UPDATE {table} SET plan_id = REVERSE(plan_id){also} WHERE angler_id = %s",
+            (angler_id,),
+        )
+    cursor.execute("SET FOREIGN_KEY_CHECKS = 1")
+
+
+def rows_of(database, angler_id: str) -> dict[str, list[dict]]:
+    """All that an angler has, as it stands in the tables."""
+
+    def read(cursor) -> dict[str, list[dict]]:
+        found = {}
+        for table in TABLES:
+            cursor.execute(f"SELECT * FROM {table} WHERE angler_id = %s", (angler_id,))
+            found[table] = sorted(cursor.fetchall(), key=repr)
+        cursor.execute(
+            "SELECT revision.* FROM revision JOIN leader USING (leader_id) WHERE angler_id = %s",
+            (angler_id,),
+        )
+        return found | {"revision": sorted(cursor.fetchall(), key=repr)}
+
+    return database.transact(read)
+
+
+def ids_in(rows: dict[str, list[dict]]) -> dict[str, list[str]]:
+    """Ids by the columns they stand in."""
+    found: dict[str, set[str]] = {"name": {f"{MARK}.jpg"}, "stretch_id": {"pockets"}}
+    for table in rows.values():
+        for row in table:
+            for column, value in row.items():
+                if column.endswith("_id") and column != "angler_id" and value:
+                    found.setdefault(column, set()).add(str(value))
+    found["row_id"] = found["leader_id"]
+    return {column: sorted(values)[:2] for column, values in found.items()}
+
+
+class Calls:
+    """Calls made up from the document, about the other's ids or about nobody's."""
+
+    def __init__(self, document: dict, ids: dict[str, list[str]]) -> None:
+        self.document, self.ids = document, ids
+
+    def all(self):
+        for path, verbs in self.document["paths"].items():
+            if path.startswith((*AT_THE_BENCH, *SLOW)):
+                continue
+            for verb, operation in verbs.items():
+                about = [self.call(verb, path, operation, number, True) for number in range(2)]
+                nobodys = self.call(verb, path, operation, 0, False)
+                for one in about[: 1 if about[0] == about[1] else 2]:
+                    yield f"{verb} {path}", one, nobodys
+
+    def call(self, verb: str, path: str, operation: dict, number: int, theirs: bool) -> dict:
+        query, headers = {}, {"origin": "https://192.168.7.20:8124"}
+        for one in operation.get("parameters", []):
+            value = self.value(one["name"], one["schema"], number, theirs)
+            if one["in"] == "path":
+                path = path.replace("{" + one["name"] + "}", str(value))
+            elif one["in"] == "query" and (one.get("required") or one["name"] in self.ids):
+                query[one["name"]] = value
+            elif one["in"] == "header" and one.get("required"):
+                headers[one["name"]] = "1"
+        made: dict[str, Any] = {"method": verb, "url": path, "params": query, "headers": headers}
+        if "requestBody" in operation:
+            schema = operation["requestBody"]["content"]["application/json"]["schema"]
+            made["json"] = self.value("", schema, number, theirs)
+        return made
+
+    def value(self, name: str, schema: dict, number: int, theirs: bool) -> Any:
+        """A value that the schema takes; an id where an id is asked for."""
+        known = self.ids.get("spool_id" if name == "of_id" else name)
+        if known and schema.get("type", "string") == "string":
+            return known[number % len(known)] if theirs or name == "stretch_id" else NOBODYS
+        if schema.get("examples"):
+            return schema["examples"][0]
+        if "$ref" in schema:
+            schema = self.document["components"]["schemas"][schema["$ref"].rsplit("/", 1)[-1]]
+        for key in ("const", "default"):
+            if schema.get(key) not in (None, "", []):
+                return schema[key]
+        if schema.get("examples"):
+            return schema["examples"][0]
+        if "enum" in schema:
+            return schema["enum"][0]
+        for key in ("anyOf", "oneOf", "allOf"):
+            if key in schema:
+                return self.value(name, schema[key][0], number, theirs)
+        return self.plain(name, schema, number, theirs)
+
+    def plain(self, name: str, schema: dict, number: int, theirs: bool) -> Any:
+        kind = schema.get("type")
+        if kind == "object":
+            wanted = set(schema.get("required", ())) | (
+                set(schema.get("properties", ())) & set(self.ids)
+            )
+            return {
+                key: self.value(key, schema["properties"][key], number, theirs)
+                for key in schema.get("properties", {})
+                if key in wanted
+            }
+        if kind == "array":
+            name = name.removesuffix("s")
+            least = max(1, schema.get("minItems", 1))
+            return [self.value(name, schema["items"], number, theirs)] * least
+        if kind in ("number", "integer"):
+            least = schema.get("minimum", schema.get("exclusiveMinimum", 0) + 1)
+            return int(least) if kind == "integer" else least
+        return {"boolean": True, "null": None}.get(kind or "", "9 ft 5X")
+
+
+def test_nothing_of_one_angler_is_told_to_or_changed_by_another(two, house, database):  # noqa: F811
+    phone, runa, other = two
+    before = rows_of(database, other)
+    ids = ids_in(before)
+    own = set(ID.findall(repr(rows_of(database, runa))))
+    theirs = set(ID.findall(repr(before))) - own
+    taken, refused, sent = 0, 0, {NOBODYS}
+    for title, about, nobodys in Calls(house.openapi(), ids).all():
+        answer = phone.request(**about)
+        assert answer.status_code < 500, (title, answer.text[:300])
+        taken, refused = taken + (answer.status_code < 300), refused + (answer.status_code == 404)
+        sent |= set(ID.findall(repr(about)))  # the caller may be told again what it sent
+        told = (set(ID.findall(answer.text)) & theirs) - sent
+        assert (MARK in answer.text.replace(f"{MARK}.jpg", ""), told) == (False, set()), title
+        if set(ID.findall(repr(about))) & theirs:
+            like = phone.request(**nobodys)
+            assert answer.status_code == like.status_code, title
+    after = rows_of(database, other)
+    for table, rows in before.items():
+        assert after[table] == rows, table
+    assert (taken > 60, refused > 30) == (True, True), (taken, refused)
+
+
+def test_every_table_with_rows_of_anglers_is_forgotten(database):
+    def tables(cursor) -> set[str]:
+        cursor.execute(
+            "SELECT TABLE_NAME AS name FROM information_schema.COLUMNS "
+            "WHERE TABLE_SCHEMA = DATABASE() AND COLUMN_NAME = 'angler_id'"
+        )
+        return {row["name"] for row in cursor.fetchall()}
+
+    assert database.transact(tables) == set(TABLES)
+
+
+def test_all_that_an_angler_has_is_deleted_at_once_and_nothing_else(two, house, database):  # noqa: F811
+    _, runa, other = two
+    with TestClient(house, base_url="http://127.0.0.1:8123") as bench:
+        kept = rows_of(database, runa)
+        name = bench.get("/api/angler").json()["name"]
+        wrong = bench.delete("/api/everything", params={"name": "Runa"})
+        assert (wrong.status_code, wrong.json()["where"]) == (422, "name")
+        assert rows_of(database, other)["leader"]
+        gone = bench.delete("/api/everything", params={"name": name}).json()
+        assert gone["name"] == "Runa of the Skarn valley"
+        assert "Backups keep it for two weeks" in gone["words"]
+        assert not any(rows_of(database, other).values())
+        assert rows_of(database, runa)["leader"] == kept["leader"]
+        alone = bench.delete("/api/everything", params={"name": gone["name"]}).json()
+        assert alone["name"] == "My own"
+        assert bench.get("/api/stock").json() == []
