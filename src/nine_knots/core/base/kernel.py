@@ -15,7 +15,7 @@ KERNELS: list[str] = []
 def kernel(function: Callable[P, R]) -> Callable[P, R]:
     """Compile with Numba, kept on disk between runs; callable from Python and other kernels."""
     KERNELS.append(function.__qualname__)
-    return cast(Callable[P, R], njit(cache=True, error_model="numpy")(function))
+    return cast(Callable[P, R], njit(cache=True, error_model="numpy", nogil=True)(function))
 
 
 def row_kernel(function: Callable[P, R]) -> Callable[P, R]:
@@ -25,4 +25,5 @@ def row_kernel(function: Callable[P, R]) -> Callable[P, R]:
     machine to machine in the last digits, and it may not be asked whether a number is finite.
     """
     KERNELS.append(function.__qualname__)
-    return cast(Callable[P, R], njit(cache=True, error_model="numpy", fastmath=True)(function))
+    marked = njit(cache=True, error_model="numpy", nogil=True, fastmath=True)
+    return cast(Callable[P, R], marked(function))

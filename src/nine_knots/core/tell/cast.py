@@ -6,6 +6,7 @@ import numpy as np
 from numpy.typing import NDArray
 from pydantic import ConfigDict, Field
 
+from nine_knots.core.base.beside import beside
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.quantity import Quantity
@@ -133,9 +134,16 @@ def cast_of(
         return _mono_reading(mono_measure(ratio), stroke, units)
     near = near or Near()
     rig = rig_of(leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
-    least = least_speed(rig, stroke, air, Least(near.least_m_s, near.least_deg))
+    before = Least(near.least_m_s, near.least_deg)
+    likely = eased(before, stroke, situation)  # a like leader is most often thrown the same
+    begun = beside(lambda: cast_aimed(rig, likely, air, near.aim_deg))
+    least = least_speed(rig, stroke, air, before)
     shown = eased(least, stroke, situation)
-    flight = cast_aimed(rig, shown, air, near.aim_deg)
+    if shown == likely:
+        flight = begun.result()
+    else:
+        begun.cancel()
+        flight = cast_aimed(rig, shown, air, near.aim_deg)
     slack_m = max(0.0, flight.slack_m)
     lies = landing_words(slack_m, units)
     thrown = Thrown(least, stroke, lies)

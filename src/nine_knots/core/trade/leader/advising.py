@@ -69,7 +69,11 @@ def advise(leader: Leader, number: int, line: FlyLine, fly: Fly) -> JointAdvice:
     if number == len(leader.pieces):
         best, other = _at_the_fly(leader.pieces[-1], fly)
         return JointAdvice(best, other, _faults_of_knots(tied, (leader.pieces[-1],), best, True))
-    above, below = leader.pieces[number - 1], leader.pieces[number]
+    return _advise_between(tied, leader.pieces[number - 1], leader.pieces[number])
+
+
+@lru_cache(maxsize=MANY)
+def _advise_between(tied: Joint, above: Piece, below: Piece) -> JointAdvice:
     if tied.fly is not None:
         best, other = _in_line(tied, above, below)
         return JointAdvice(best, other, _faults_of_knots(tied, (above, below), best))
@@ -150,7 +154,6 @@ def _snapped(tied: Joint) -> Joint:
     return Joint(kind="snap", knot="improved-clinch" if tied.knot == "non-slip-loop" else tied.knot)
 
 
-@lru_cache(maxsize=MANY)
 def _between(above: Piece, below: Piece) -> tuple[KnotChoice, KnotChoice]:
     best = joint_between(above, below)
     families = {above.strand.substance.family, below.strand.substance.family}

@@ -1,6 +1,5 @@
 """Which joint goes where: the usual choice for two ends that are to meet."""
 
-from functools import lru_cache
 from typing import Literal
 
 from nine_knots.core.base.units.factors import THOU_M
@@ -16,7 +15,6 @@ UNI_STEP_M = KNOTS["double-uni"].most_step_m or 0.0
 RING_STEP_M = 5.5 * THOU_M  # more than this and a knot between the two fails [P: .011 to .005]
 ROUNDING_M = 1e-7  # two figures that differ by less are one size
 THIN_LOOP_M = 12.0 * THOU_M  # a thinner loop cuts into a coated loop [P: 0X to 2X]
-MANY = 2048  # pairs of pieces: while one is dragged the others stay
 FREE_SWIMMERS = ("streamer", "predator", "wet")
 
 
@@ -57,7 +55,6 @@ def ring_between(above: LevelPiece | TaperedPiece, below: LevelPiece | TaperedPi
     return Joint(kind="ring", knot=_ring_knot(below), upper_knot=_ring_knot(above))
 
 
-@lru_cache(maxsize=MANY)
 def joint_between(above: LevelPiece | TaperedPiece, below: LevelPiece | TaperedPiece) -> Joint:
     """Two pieces of the leader: blood knot for like sizes, surgeon's or a ring for unlike ones."""
     families = {above.strand.substance.family, below.strand.substance.family}
