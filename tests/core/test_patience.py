@@ -1,9 +1,12 @@
 """Long work ends where nobody waits, tells how far it is, and no simulation is endless."""
 
+from functools import partial
+
 import pytest
 
+from nine_knots.core.base.beside import side_by_side
 from nine_knots.core.base.errors import CannotCompute, TooLong
-from nine_knots.core.base.patience import tell, waited_for_by
+from nine_knots.core.base.patience import still_wanted, tell, waited_for_by
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.depth_table import depth_table
 from nine_knots.core.judge.remedies.turnover import remedies_for
@@ -72,3 +75,13 @@ def test_a_drift_without_end_is_refused_by_name():
             step_s=0.02,
         )
     assert "shorter pauses" in refused.value.mend
+
+
+def test_work_side_by_side_keeps_its_order_and_its_errors_and_is_given_up_together():
+    assert side_by_side([partial(pow, 2, n) for n in range(9)]) == [2**n for n in range(9)]
+    inside = [partial(side_by_side, [partial(pow, n, 2)] * 3) for n in range(5)]
+    assert side_by_side(inside) == [[n**2] * 3 for n in range(5)]  # of one inside another, too
+    with pytest.raises(ZeroDivisionError):
+        side_by_side([partial(pow, 2, 3), partial(divmod, 1, 0), partial(pow, 2, 4)])
+    with waited_for_by(Somebody(2)), pytest.raises(TooLong, match="Enough"):
+        side_by_side([still_wanted] * 50)

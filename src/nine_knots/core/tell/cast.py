@@ -139,11 +139,8 @@ def cast_of(
     begun = beside(lambda: cast_aimed(rig, likely, air, near.aim_deg))
     least = least_speed(rig, stroke, air, before)
     shown = eased(least, stroke, situation)
-    if shown == likely:
-        flight = begun.result()
-    else:
-        begun.cancel()
-        flight = cast_aimed(rig, shown, air, near.aim_deg)
+    anew = begun.cancel() or shown != likely
+    flight = cast_aimed(rig, shown, air, near.aim_deg) if anew else begun.result()
     slack_m = max(0.0, flight.slack_m)
     lies = landing_words(slack_m, units)
     thrown = Thrown(least, stroke, lies)

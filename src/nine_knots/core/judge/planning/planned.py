@@ -2,10 +2,11 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import lru_cache, partial
 from itertools import islice
 from typing import Literal
 
+from nine_knots.core.base.beside import side_by_side
 from nine_knots.core.base.patience import tell
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.planning.cover import Chosen, Way, fewest
@@ -104,7 +105,7 @@ def planned(
     nearest: list[SchoolToday | None] = []
     for number, options in enumerate(choices):
         tell(number, total)
-        schools = [school for option in options for school in _schools(option.day, cast)]
+        schools = _schools(options, cast)
         found += _best(schools)
         nearest.append(min(schools, key=lambda one: one.off, default=None))
     hung = [
@@ -117,7 +118,7 @@ def planned(
     fits = []
     for number, options in enumerate(choices):
         tell(len(choices) + number, total)
-        fits.append(list(_fits(candidates, options, cast)))
+        fits.append(_fits(candidates, options, cast))
         if all(one.buys for one, _, _ in fits[-1]):
             title = stretch_of(place, plan.stops[number]).title
             fits[-1] += _sought(f"Found for {title}", options, cast)
@@ -142,12 +143,9 @@ def planned(
     return Planned(tuple(stops), chosen, len(candidates))
 
 
-def _schools(day: Situation, cast: Cast) -> Iterator[SchoolToday]:
-    stroke, angler, gust = cast
-    for key in SCHOOLS:
-        found = _school(key, day, stroke, angler, gust)
-        if found.design is not None:
-            yield found
+def _schools(options: tuple[Choice, ...], cast: Cast) -> list[SchoolToday]:
+    built = [partial(_school, key, option.day, *cast) for option in options for key in SCHOOLS]
+    return [found for found in side_by_side(built) if found.design is not None]
 
 
 @lru_cache(maxsize=KEPT)
@@ -224,14 +222,18 @@ def _joined(rows: list[Candidate], kept: list[tuple[LowerRig, Wish]]) -> Iterato
 
 def _fits(
     candidates: tuple[Candidate, ...], options: tuple[Choice, ...], cast: Cast
-) -> Iterator[tuple[Candidate, Choice, Fit]]:
-    for choice in options:
-        for one in candidates:
-            if one.wish != choice.day.wish:
-                continue
-            fit = fit_of(one.leader, one.title, choice.day, *cast)
-            if fit is not None:
-                yield one, choice, fit
+) -> list[tuple[Candidate, Choice, Fit]]:
+    asked = [
+        (one, choice) for choice in options for one in candidates if one.wish == choice.day.wish
+    ]
+    found = side_by_side(
+        [partial(fit_of, one.leader, one.title, choice.day, *cast) for one, choice in asked]
+    )
+    return [
+        (one, choice, fit)
+        for (one, choice), fit in zip(asked, found, strict=True)
+        if fit is not None
+    ]
 
 
 def _sought(
@@ -243,7 +245,7 @@ def _sought(
             Candidate(title, leader, choice.day.wish, "sought")
             for leader in sought(choice.day, *cast)
         ]
-        served = list(_fits(tuple(made), (choice,), cast))
+        served = _fits(tuple(made), (choice,), cast)
         if served:
             return served
     return []

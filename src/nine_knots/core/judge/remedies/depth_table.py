@@ -1,7 +1,9 @@
 """The depth table of a rig: what it does at other paces and depths, and what to change there."""
 
 from dataclasses import dataclass
+from functools import partial
 
+from nine_knots.core.base.beside import side_by_side
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.measure import Standing
 from nine_knots.core.base.patience import tell
@@ -65,13 +67,14 @@ def depth_table(
     paces = [(word, speed) for word, speed in PACE_WORDS.items() if (speed > STILL_M_S) == moving]
     about = (units.snap_length(share * design.situation.water.depth_m) for share in DEPTHS)
     depths = depths_m or tuple(max(0.1, depth) for depth in about)
-    rows = []
-    for number, (word, speed) in enumerate(paces):
-        cells = []
-        for place, depth in enumerate(depths):
-            tell(number * len(depths) + place, len(paces) * len(depths))
-            cells.append(_cell(_moved(design, depth, speed), angler, ask))
-        rows.append(PaceRow(word, units.speed(speed).text, tuple(cells)))
+    moved = [_moved(design, depth, speed) for _, speed in paces for depth in depths]
+    cells = side_by_side(
+        [partial(_cell, one, angler, ask) for one in moved], lambda done: tell(done, len(moved))
+    )
+    rows = [
+        PaceRow(word, units.speed(speed).text, tuple(cells[first : first + len(depths)]))
+        for first, (word, speed) in zip(range(0, len(cells), len(depths)), paces, strict=True)
+    ]
     return DepthTable(tuple(units.depth(depth).text for depth in depths), tuple(rows))
 
 
