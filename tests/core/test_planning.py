@@ -155,6 +155,7 @@ def test_where_no_school_serves_a_leader_is_sought(monkeypatch):
     assert ends_as_advised(stop.fit.design.leader, stop.fit.design.situation)
     said = read(plan, found).stops[0]
     assert said.title == "Found for The mill glide"
+    assert "Pinch the barb of Skarn sedge 14." in said.cautions
     assert said.words.startswith("No school serves here from what you own; this one was sought.")
 
 

@@ -55,6 +55,15 @@ def keeps_rules(design: Design, units: Units) -> bool:
     )
 
 
+def to_mend(design: Design, units: Units) -> tuple[str, ...]:
+    """What is mended in a moment, that the rules may be kept: a barb pinched, tin for lead."""
+    return tuple(
+        fact.text
+        for fact in rule_facts(design, units)
+        if fact.standing != "right" and fact.title not in TIED_BY_RULE
+    )
+
+
 def _least_apart_m(design: Design) -> float:
     """The least distance along the line between two flies' places on the leader, in m."""
     places = design.leader.joints_at_m

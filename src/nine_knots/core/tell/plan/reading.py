@@ -10,6 +10,7 @@ from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.planning.cover import Chosen
 from nine_knots.core.judge.planning.planned import Planned, PlannedStop
 from nine_knots.core.judge.planning.stops import stretch_of, tide_of
+from nine_knots.core.judge.water_rules import to_mend
 from nine_knots.core.tell.outline import OutlinePart, outline
 from nine_knots.core.tell.places import (
     beyond_words,
@@ -142,10 +143,11 @@ def _stop(
     stretch, day = stretch_of(place, asked), stop.choice.day
     tide = tide_of(plan, asked)
     design, candidate, fit = None, stop.candidate, stop.fit
+    mend: tuple[str, ...] = ()
     change = words = facts = title = ""
     if candidate is not None and fit is not None:
         design, title = fit.design, candidate.title
-        facts = leader_parts(design, units)
+        facts, mend = leader_parts(design, units), to_mend(design, units)
         change = change_words(before, design, title, units)
         thrown = fit.words if fit.words.startswith(("with ", "thrown ")) else ""
         words = f"Throw it {thrown.removeprefix('thrown ')}." if thrown else ""
@@ -175,7 +177,7 @@ def _stop(
         outline=outline(design.leader) if design else (),
         hung=hung_on(design.leader) if design else (),
         measures=fit.measures if fit else (),
-        cautions=stretch_cautions(stretch, day.water),
+        cautions=(*stretch_cautions(stretch, day.water), *mend),
         rules=rules_words(day.water.rules, units) if stretch.own_rules is not None else "",
         design=design,
     )
