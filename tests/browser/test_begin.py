@@ -109,3 +109,25 @@ def test_all_of_ones_own_is_deleted_by_typing_the_name(first):
     mine.get_by_role("button", name="Delete everything").click()
     expect(mine.get_by_role("status")).to_contain_text("All that Eira had is deleted")
     expect(mine.get_by_text("In front is what")).not_to_contain_text("Eira")
+
+
+def test_a_code_keeps_ones_things_from_the_others(first):
+    page = first
+    page.get_by_role("region", name="Whose bench is it?").get_by_label("Your name").fill("Hedda")
+    page.keyboard.press("Enter")
+    rail = page.get_by_role("navigation", name="Places")
+    rail.get_by_role("button", name="Hedda").click()
+    who = page.get_by_role("dialog", name="Whose things are in front")
+    who.get_by_text("Keep these things by a code").click()
+    who.get_by_label("The code", exact=True).fill("tide 4")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("From now on it is asked for.")).to_be_visible()
+    who.get_by_role("button", name="Go to the demo").click()
+    rail.get_by_role("button", name="Demo").click()
+    code = who.get_by_label("Code of Hedda")
+    code.fill("tide 5")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("That is not the code.")).to_be_visible()
+    code.fill("tide 4")
+    page.keyboard.press("Enter")
+    expect(rail.get_by_role("button", name="Hedda")).to_be_visible()

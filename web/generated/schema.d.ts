@@ -107,9 +107,31 @@ export interface paths {
         put?: never;
         /**
          * Let another come to the front
-         * @description Their things are what is shown, and used for all that is proposed.
+         * @description Their things are what is shown, and used for all that is proposed; where they have set a
+         *     code, it is asked for, and after five wrong ones not before a minute is over.
          */
         post: operations["post_front"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/anglers/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set a code for who is in front
+         * @description It is asked of whoever brings their things to the front; what is kept of it is its Argon2id.
+         *     It keeps honest people of one household apart, not a thief who has the machine.
+         */
+        put: operations["put_code"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3945,6 +3967,19 @@ export interface components {
             leader_ids: string[];
         };
         /**
+         * CodeForm
+         * @description The code from now on, empty for none; and the one that was set, if one was.
+         */
+        CodeForm: {
+            /** Code */
+            code: string;
+            /**
+             * Now
+             * @default
+             */
+            now: string;
+        };
+        /**
          * CsvForm
          * @description The text of a CSV file of pull tests.
          */
@@ -5354,6 +5389,17 @@ export interface components {
             points: components["schemas"]["Point"][];
         };
         /**
+         * FrontForm
+         * @description The code of who comes to the front, where one was set.
+         */
+        FrontForm: {
+            /**
+             * Code
+             * @default
+             */
+            code: string;
+        };
+        /**
          * Gauge
          * @description Where a water's level is read: a SensorThings service, or the stand-in that ships (``demo``),
          *     and one of its datastreams.
@@ -5489,7 +5535,8 @@ export interface components {
         };
         /**
          * Here
-         * @description An angler whose things are here; those of the demo are made up.
+         * @description An angler whose things are here; those of the demo are made up. ``locked`` where a code is
+         *     asked for.
          */
         Here: {
             /** Angler Id */
@@ -5500,6 +5547,11 @@ export interface components {
             demo: boolean;
             /** In Front */
             in_front: boolean;
+            /**
+             * Locked
+             * @default false
+             */
+            locked: boolean;
         };
         /**
          * HoldReading
@@ -13009,7 +13061,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["FrontForm"] | null;
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {
@@ -13049,6 +13105,129 @@ export interface operations {
             };
             /** @description There is no such thing */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_code: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Here"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description By the home network, from a phone that is not paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

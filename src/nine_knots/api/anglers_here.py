@@ -1,13 +1,19 @@
 """/api/anglers: whose things are here, who is in front, and beginning with one's own."""
 
+from typing import Annotated
+
 from fastapi import APIRouter
+from pydantic import Field
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession, SavingSession
+from nine_knots.api.household import with_code
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form
+from nine_knots.core.base.errors import OutOfRange
 from nine_knots.core.base.limits import Title
 from nine_knots.demo.load import add_demo
+from nine_knots.services.secret import sealed
 from nine_knots.store.anglers import (
     OWN,
     Here,
@@ -18,14 +24,32 @@ from nine_knots.store.anglers import (
     read_here,
     read_settings,
 )
+from nine_knots.store.codes import write_code
 
 router = APIRouter(prefix="/api/anglers", tags=["angler"], responses=RESPONSES)
+
+
+SHORTEST = 4
+Code = Annotated[str, Field(max_length=40)]
 
 
 class BeginForm(Form):
     """Who begins."""
 
     name: Title = OWN
+
+
+class FrontForm(Form):
+    """The code of who comes to the front, where one was set."""
+
+    code: Code = ""
+
+
+class CodeForm(Form):
+    """The code from now on, empty for none; and the one that was set, if one was."""
+
+    code: Code
+    now: Code = ""
 
 
 @router.get("", summary="Whose things are here")
@@ -61,12 +85,34 @@ def post_demo(session: CurrentSession) -> Here:
 
 
 @router.post("/{angler_id}/front", responses=MISSING, summary="Let another come to the front")
-def post_front(session: CurrentSession, angler_id: str) -> Here:
-    """Their things are what is shown, and used for all that is proposed."""
+def post_front(session: CurrentSession, angler_id: str, form: FrontForm | None = None) -> Here:
+    """Their things are what is shown, and used for all that is proposed; where they have set a
+    code, it is asked for, and after five wrong ones not before a minute is over."""
 
-    def turn(cursor: DictCursor, _me: str) -> Here:
-        read_here(cursor, angler_id)
-        put_in_front(cursor, angler_id)
-        return read_here(cursor, angler_id)
+    def turn(cursor: DictCursor, whose: str) -> Here:
+        put_in_front(cursor, whose)
+        return read_here(cursor, whose)
 
-    return session.write(turn)
+    session.read(lambda cursor, _me: read_here(cursor, angler_id))
+    return with_code(session, angler_id, form.code if form else "", turn)
+
+
+@router.put("/code", summary="Set a code for who is in front")
+def put_code(session: CurrentSession, form: CodeForm) -> Here:
+    """It is asked of whoever brings their things to the front; what is kept of it is its Argon2id.
+    It keeps honest people of one household apart, not a thief who has the machine."""
+    code = form.code.strip()
+    if code and len(code) < SHORTEST:
+        raise OutOfRange(
+            f"A code has at least {SHORTEST} characters.", where="code", mend="Take a longer one."
+        )
+    kept = sealed(code) if code else None
+
+    def change(cursor: DictCursor, me: str) -> Here:
+        here = read_here(cursor, me)
+        if here.demo:
+            raise OutOfRange("The demo is for everybody.", where="code", mend="Begin with yours.")
+        write_code(cursor, me, kept)
+        return read_here(cursor, me)
+
+    return with_code(session, None, form.now, change)

@@ -8,6 +8,7 @@ from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession
+from nine_knots.api.door import WrongCode
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.core.base.errors import Damaged, FileRefused, NotFound, OutOfRange
@@ -20,6 +21,7 @@ from nine_knots.store.anglers import (
     put_in_front,
     read_settings,
 )
+from nine_knots.store.codes import read_code
 from nine_knots.store.everything import read_everything, write_everything
 from nine_knots.store.everything_kept import Everything, everything_in
 from nine_knots.store.forgetting import forget_angler
@@ -86,6 +88,12 @@ def post_back(session: CurrentSession) -> WhoseAnswer:
         other = angler_before(cursor)
         if other is None:
             raise NotFound("Nothing lies behind what is in front.")
+        if read_code(cursor, other).sealed is not None:
+            raise WrongCode(
+                "A code keeps what lies behind.",
+                where="code",
+                mend="Go to them by their name, and give it.",
+            )
         put_in_front(cursor, other)
         name = read_settings(cursor, other).name
         return _whose(cursor, other, f"What {name} has is in front again.")

@@ -24,12 +24,14 @@ class Settings(Frozen):
 
 
 class Here(Frozen):
-    """An angler whose things are here; those of the demo are made up."""
+    """An angler whose things are here; those of the demo are made up. ``locked`` where a code is
+    asked for."""
 
     angler_id: str
     name: Title
     demo: bool
     in_front: bool
+    locked: bool = False
 
 
 def create_angler(cursor: DictCursor, settings: Settings, demo: bool = False) -> str:
@@ -45,13 +47,17 @@ def create_angler(cursor: DictCursor, settings: Settings, demo: bool = False) ->
 
 def list_anglers(cursor: DictCursor) -> tuple[Here, ...]:
     """All whose things are here, who is in front first."""
-    cursor.execute("SELECT angler_id, name, demo FROM angler ORDER BY in_front_since DESC")
+    cursor.execute(
+        "SELECT angler_id, name, demo, code_sealed IS NOT NULL AS locked FROM angler "
+        "ORDER BY in_front_since DESC"
+    )
     return tuple(
         Here(
             angler_id=row["angler_id"],
             name=row["name"],
             demo=bool(row["demo"]),
             in_front=number == 0,
+            locked=bool(row["locked"]),
         )
         for number, row in enumerate(cursor.fetchall())
     )

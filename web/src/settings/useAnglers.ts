@@ -26,12 +26,20 @@ export const useAnglers = defineStore('anglers', () => {
     location.assign(path)
   }
 
-  const to = (angler_id: string) =>
-    turn(answered(api.POST('/api/anglers/{angler_id}/front', { params: { path: { angler_id } } })))
+  const to = (angler_id: string, code = '') => {
+    const params = { path: { angler_id } }
+    return turn(answered(api.POST('/api/anglers/{angler_id}/front', { params, body: { code } })))
+  }
+  /** A code for who is in front, empty for none; `now` is the one that was set, if one was. */
+  async function setCode(code: string, now: string) {
+    const here = await answered(api.PUT('/api/anglers/code', { body: { code, now } }))
+    await load()
+    return here.locked
+  }
   const toDemo = () => turn(answered(api.POST('/api/anglers/demo')))
   const begin = (name: string) =>
     turn(answered(api.POST('/api/anglers', { body: { name: name.trim() || 'My own' } })), '/spools')
 
   channel.onmessage = () => location.assign('/')
-  return { here, front, open, begun, isFirst, load, to, toDemo, begin }
+  return { here, front, open, begun, isFirst, load, to, toDemo, begin, setCode }
 })

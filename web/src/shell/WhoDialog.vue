@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import type { Schemas } from '@/api/client'
 import { useAnglers } from '@/settings/useAnglers'
 import { attempt } from './attempt'
+import CodePart from './CodePart.vue'
 
 /** Whose things are in front: the demo's or one's own, with the way from one to the other. */
 const anglers = useAnglers()
 const name = ref('')
+const codes = ref<Record<string, string>>({})
+const go = (one: Schemas['Here']) =>
+  attempt(() => anglers.to(one.angler_id, codes.value[one.angler_id]))
 const hasDemo = computed(() => anglers.here.some((one) => one.demo))
 </script>
 
@@ -27,15 +32,27 @@ const hasDemo = computed(() => anglers.here.some((one) => one.demo))
           <span class="quiet">{{ one.demo ? ' demo, made up' : ' own' }}</span></span
         >
         <span v-if="one.in_front">in front</span>
-        <button v-else class="do" type="button" @click="attempt(() => anglers.to(one.angler_id))">
-          Go to {{ one.demo ? 'the demo' : one.name }}
-        </button>
+        <form v-else class="row" @submit.prevent="go(one)">
+          <input
+            v-if="one.locked"
+            v-model="codes[one.angler_id]"
+            class="pick code"
+            type="password"
+            autocomplete="off"
+            :aria-label="`Code of ${one.name}`"
+            placeholder="code"
+            maxlength="40"
+            required
+          />
+          <button class="do" type="submit">Go to {{ one.demo ? 'the demo' : one.name }}</button>
+        </form>
       </li>
       <li v-if="!hasDemo">
         <span><b>The demo</b> <span class="quiet">made up, to look round</span></span>
         <button class="do" type="button" @click="attempt(anglers.toDemo)">Look round in it</button>
       </li>
     </ul>
+    <CodePart v-if="anglers.front && !anglers.front.demo" :here="anglers.front" />
     <form class="row" @submit.prevent="attempt(() => anglers.begin(name))">
       <el-input
         v-model="name"
@@ -51,6 +68,10 @@ const hasDemo = computed(() => anglers.here.some((one) => one.demo))
 <style scoped>
 .who__name {
   width: 220px;
+}
+
+.code {
+  width: 120px;
 }
 
 .who {
