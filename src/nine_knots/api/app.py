@@ -57,6 +57,7 @@ from nine_knots.api.describe import describe_problems
 from nine_knots.api.door import Door, Pairing, hash_of
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.guard import Guard
+from nine_knots.api.watching import watch
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.readiness import Watch
 from nine_knots.api.work.tasks import CastTask, Task, WaterTask
@@ -213,6 +214,7 @@ def create_app(
     # quick rather than tight: an answer is waited for
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=1)
     app.add_middleware(Guard, port=port, door=door, whose=_whose(database))
+    watch(app)
     if built is not None:
         _serve_interface(app, built)
     return app

@@ -21,6 +21,8 @@ OPEN = ("/api/phones/pair", "/api/phones/authority.crt")
 AT_THE_BENCH = ("/api/phones", "/api/anglers", "/api/everything", "/api/instruments")
 """What only the bench itself may call, but for those: who comes in, whose things are in front, all
 of them at once, and what is plugged in there."""
+WATCHED_HERE = ("/metrics", "/health")
+"""What an operator watches, at the machine itself."""
 
 
 class WrongCode(NineKnotsError):

@@ -9,7 +9,7 @@ from starlette.requests import cookie_parser as http_cookies
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from nine_knots.api.bodies import MOST_BYTES, Unfit, check_kind, check_shape, most_bytes
-from nine_knots.api.door import AT_THE_BENCH, COOKIE, OPEN, Door
+from nine_knots.api.door import AT_THE_BENCH, COOKIE, OPEN, WATCHED_HERE, Door
 from nine_knots.api.problems import problem, unexpected
 
 _log = logging.getLogger("nine_knots")
@@ -68,6 +68,8 @@ class Guard:
                 self.door is not None and (scope.get("server") or ("", 0))[1] == self.door.port
             )
             self._check_sender(headers, scope["method"], by_door)
+            if by_door and scope["path"] in WATCHED_HERE:
+                raise Unfit(403, "at-the-bench", "That is watched at the machine itself.", "")
             if by_door and scope["path"].startswith("/api/"):
                 scope["nine_knots_angler"] = await self._whose_phone(headers, scope["path"])
             if scope["path"].startswith("/api/"):

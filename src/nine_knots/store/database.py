@@ -45,8 +45,9 @@ class Address:
 class Database:
     """A pool of connections; every use of it is one transaction.
 
-    ``folder`` is where the server keeps its data, if it is on this machine: nothing is written
-    while there is hardly room, since the server would wait for room and everybody for it.
+    ``conflicts`` counts transactions that were run again. ``folder`` is where the server keeps its
+    data, if it is on this machine: nothing is written while there is hardly room, since the server
+    would wait for room and everybody for it.
     """
 
     def __init__(self, address: Address, most: int = 16, folder: Path | None = None) -> None:
@@ -54,6 +55,7 @@ class Database:
         self._folder = folder
         self._room = BoundedSemaphore(most)
         self._lost_until = 0.0
+        self.conflicts = 0
         self._pool = PooledDB(
             creator=pymysql,
             maxcached=most,
@@ -92,6 +94,7 @@ class Database:
             except pymysql.err.OperationalError as error:
                 if not wants_retry(error):
                     raise
+                self.conflicts += 1
                 time.sleep(random.uniform(0.0, 0.01 * 2**attempt))
         raise DatabaseTrouble(
             "The database is too busy to save this just now.", mend="Try again in a moment."

@@ -1,16 +1,30 @@
 """The crew: workers, what waits for them, and the answers kept."""
 
 import asyncio
+import time
 from collections.abc import Callable
+from typing import Literal, get_args
 
 from nine_knots.api.work.kept import Kept
 from nine_knots.api.work.tasks import Task
 from nine_knots.api.work.turns import Asker, Turn, Turns
-from nine_knots.api.work.worker import Died, Told, Worker
+from nine_knots.api.work.worker import Died, Done, Told, Worker
 from nine_knots.core.base.errors import CannotCompute, NineKnotsError, Superseded
 
 WORKERS = 2
 MOST_TRIES = 2
+
+
+End = Literal["known", "worked out", "refused", "given up", "died"]
+ENDS: tuple[End, ...] = get_args(End)
+"""How a task ends: its answer was known, or worked out; it was refused or given up; its worker
+died."""
+
+
+def _end_of(done: Done) -> End:
+    if done.answer is None:
+        return "given up"
+    return "worked out" if isinstance(done.answer, bytes) else "refused"
 
 
 def _ignore(_told: Told) -> None:
@@ -34,6 +48,18 @@ class Crew:
         self._kept = Kept()
         self._running: set[asyncio.Task[None]] = set()
         self._closed = False
+        self.ended: dict[End, int] = dict.fromkeys(ENDS, 0)
+        self.worked_s = 0.0
+
+    @property
+    def waiting(self) -> Turns:
+        """What waits for a worker."""
+        return self._turns
+
+    @property
+    def busy(self) -> int:
+        """How many are at work."""
+        return len(self._busy)
 
     @property
     def kept_bytes(self) -> int:
@@ -61,6 +87,7 @@ class Crew:
         key = Kept.key(task)
         kept = self._kept.get(key)
         if kept is not None:
+            self.ended["known"] += 1
             return kept
         turn = Turn(asker, task, asyncio.get_running_loop().create_future(), told)
         self._turns.add(turn)
@@ -100,9 +127,11 @@ class Crew:
 
     async def _run(self, turn: Turn, worker: Worker) -> None:
         turn.tries += 1
+        begun = time.monotonic()
         try:
             done = await worker.work(turn.task, turn.told)
         except Died:
+            self.ended["died"] += 1
             del self._busy[turn]
             worker.end()
             if turn.answer.done():
@@ -118,6 +147,8 @@ class Crew:
                 )
             self._go_on()
             return
+        self.worked_s += time.monotonic() - begun
+        self.ended[_end_of(done)] += 1
         del self._busy[turn]
         if worker.is_worn or self._closed:
             worker.end()

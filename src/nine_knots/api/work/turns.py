@@ -6,6 +6,7 @@ asker takes the older one's place.
 """
 
 import asyncio
+import time
 from collections.abc import Callable
 from dataclasses import dataclass, field
 
@@ -36,6 +37,7 @@ class Turn:
     told: Callable[[Told], None]
     tries: int = 0
     order: int = field(default=0)
+    since: float = field(default_factory=time.monotonic)
 
 
 class Turns:
@@ -48,6 +50,12 @@ class Turns:
 
     def __len__(self) -> int:
         return len(self._waiting)
+
+    @property
+    def eldest_s(self) -> float:
+        """For how long the eldest has waited."""
+        now = time.monotonic()
+        return max((now - turn.since for turn in self._waiting), default=0.0)
 
     def add(self, turn: Turn) -> None:
         """Let it wait; TooBusy where too much waits already."""
