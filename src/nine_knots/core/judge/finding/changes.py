@@ -25,8 +25,8 @@ from nine_knots.core.trade.leader.workbench import Workbench
 from nine_knots.core.trade.situation import Situation
 from nine_knots.core.trade.strand import Spool
 
-MOST_STEPS = 5  # of the grid, by which a length is changed at once
-TWICE = 0.4  # chance of another change on top
+MOST_STEPS = 12  # of the grid, by which a length is changed at once
+TWICE = 0.6  # chance of another change on top
 FLIES_SHARE = 0.2  # of the changes to a leader with several flies, for how the upper ones are tied
 
 

@@ -36,10 +36,10 @@ from nine_knots.core.trade.situation import Situation
 Array = NDArray[np.float64]
 
 MOST_TRIED = 320  # leaders cast in a search
-ROUND = 32
+ROUND = 16
 # Made by chance for each leader that is cast: tied and bought at first, changed in each round.
-FREE_TIED, FREE_BOUGHT, CHANGED = 2.2, 0.4, 0.75
-SCHOOL_SHARE = 0.3  # of all that is cast, at most, for variants of the schools
+FREE_TIED, FREE_BOUGHT, CHANGED = 2.2, 0.4, 1.5  # by trial
+SCHOOL_SHARE = 0.08  # of all that is cast, at most, for variants of the schools
 NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
 
 
