@@ -37,9 +37,10 @@ Array = NDArray[np.float64]
 
 MOST_TRIED = 320  # leaders cast in a search
 ROUND = 16
-# Made by chance for each leader that is cast: tied and bought at first, changed in each round.
-FREE_TIED, FREE_BOUGHT, CHANGED = 2.2, 0.4, 1.5  # by trial
-SCHOOL_SHARE = 0.08  # of all that is cast, at most, for variants of the schools
+FREE_TIED, FREE_BOUGHT = 2.2, 0.4  # made by chance at first, for each leader that will be cast
+CHANGED = 28  # made by changes in each round, for each leader that is cast in it; all by trial
+LONG = 4000  # leaders cast, over which the share for variants of the schools grows to the whole
+MOST_SCHOOL = 0.3  # of all that is cast, at most, for them: a short search has better to try
 NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
 
 
@@ -100,7 +101,7 @@ class _Rounds:
         yield self._so_far()
         some = variants(self._day, asked.demands)
         self._rng.shuffle(some)
-        some = some[: round(SCHOOL_SHARE * asked.most)]
+        some = some[: round(min(MOST_SCHOOL, asked.most / LONG) * asked.most)]
         for first in range(0, len(some), ROUND):
             self._cast(self._of_schools(some[first : first + ROUND]))
             yield self._so_far()
@@ -149,7 +150,7 @@ class _Rounds:
     def _changed(self) -> Iterator[Leader]:
         near = sorted(self._tried, key=lambda one: one.falls_short)[:NEAR_FRONT]
         parents = [one.table.leader for one in front_of(self._tried) + near]
-        return self._changes.of(self._rng, parents, round(CHANGED * self._asked.most))
+        return self._changes.of(self._rng, parents, CHANGED * ROUND)
 
     def _simpler(self) -> Iterator[Leader]:
         """Those that would be chosen with one piece fewer: no knot for one in a hundred."""
