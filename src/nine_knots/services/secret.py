@@ -1,4 +1,4 @@
-"""Secrets that people choose: only what Argon2id makes of them is kept [S: RFC 9106]."""
+"""Secrets that people choose: only what Argon2id makes of them is kept [S: Biryukov2021]."""
 
 from argon2 import PasswordHasher
 from argon2.exceptions import InvalidHashError, VerificationError
