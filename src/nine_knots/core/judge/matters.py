@@ -8,13 +8,14 @@ that of a normal above the least reserve wanted. Against plain draws, see tests/
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import cached_property
+from functools import cached_property, partial
 from math import exp, gamma, hypot, log
 from typing import Literal
 
 import numpy as np
 from scipy.special import ndtr
 
+from nine_knots.core.base.beside import side_by_side
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.patience import tell
 from nine_knots.core.base.units.factors import INCH_M, THOU_M
@@ -162,24 +163,28 @@ class _Thrown:
         return rig_of(leader, line, fly, self.stroke.line_out_m)
 
 
-def _pieces(thrown: _Thrown, hold: Hold, angler: Angler) -> Iterator[PieceMatters]:
-    leader = thrown.design.leader
-    own = angler.tyer.knots
-    for number, piece in enumerate(leader.pieces):
-        tell(number, len(leader.pieces) + 3)
-        longer = _with_piece(leader, number, LONGER_M, 0.0)
-        thicker = _with_piece(leader, number, 0.0, THICKER_M)
-        if longer is None or thicker is None:
-            yield PieceMatters(number, 1.0, 1.0, 1.0, 1.0)
-            continue
-        assert isinstance(piece, LevelPiece)
-        yield PieceMatters(
-            piece=number,
-            longer_opens=thrown.factor(leader=longer),
-            longer_holds=hold_of(longer, own=own).low_n / hold.low_n,
-            thicker_opens=thrown.factor(leader=thicker),
-            thicker_holds=hold_of(thicker, own=own).low_n / hold.low_n,
-        )
+def _pieces(thrown: _Thrown, hold: Hold, angler: Angler) -> list[PieceMatters]:
+    count = len(thrown.design.leader.pieces)
+    assert thrown.base  # found once, before others go by it
+    return side_by_side(
+        [partial(_piece, thrown, hold, angler, number) for number in range(count)],
+        lambda done: tell(done, count + 3),
+    )
+
+
+def _piece(thrown: _Thrown, hold: Hold, angler: Angler, number: int) -> PieceMatters:
+    leader, own = thrown.design.leader, angler.tyer.knots
+    longer = _with_piece(leader, number, LONGER_M, 0.0)
+    thicker = _with_piece(leader, number, 0.0, THICKER_M)
+    if longer is None or thicker is None:
+        return PieceMatters(number, 1.0, 1.0, 1.0, 1.0)
+    return PieceMatters(
+        piece=number,
+        longer_opens=thrown.factor(leader=longer),
+        longer_holds=hold_of(longer, own=own).low_n / hold.low_n,
+        thicker_opens=thrown.factor(leader=thicker),
+        thicker_holds=hold_of(thicker, own=own).low_n / hold.low_n,
+    )
 
 
 def _with_piece(leader: Leader, number: int, longer_m: float, thicker_m: float) -> Leader | None:

@@ -7,12 +7,15 @@ is a straight line through where the fly was found.
 """
 
 from dataclasses import dataclass
+from functools import partial
 from math import exp
 from typing import Literal
 
 import numpy as np
 from scipy.special import ndtri
 
+from nine_knots.core.base.beside import side_by_side
+from nine_knots.core.base.measure import Standing
 from nine_knots.core.base.patience import tell
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.water.judgement import FollowedJudgement, down_m
@@ -62,14 +65,15 @@ def reach_of(design: Design, ask: WaterAsk, units: Units) -> Reach | None:
     if not isinstance(judgement, FollowedJudgement):
         return None
     drawn = _drawn()
-    downs, counts, standings = [], [], []
-    for number, draw in enumerate(drawn):
-        tell(number, TRIES)
+
+    def fish(draw: np.ndarray) -> tuple[Standing, float, float]:
         other, asked = _otherwise(design, ask, dict(zip(UNSURE, map(float, draw), strict=True)))
         fished = fished_of(way.fish(other, asked))
-        standings.append(judgement.depth(fished, asked, units).standing)
-        downs.append(down_m(fished))
-        counts.append(downs[-1] if ask.wanted_m is not None else fished.lowest.height_m)
+        standing, down = judgement.depth(fished, asked, units).standing, down_m(fished)
+        return standing, down, down if ask.wanted_m is not None else fished.lowest.height_m
+
+    found = side_by_side([partial(fish, draw) for draw in drawn], lambda done: tell(done, TRIES))
+    standings, downs, counts = zip(*found, strict=True)
     low, high = map(float, np.quantile(downs, (0.1, 0.9)))
     return Reach(
         tries=TRIES,
