@@ -26,6 +26,7 @@ def two(house, database):  # noqa: F811
     with TestClient(house, base_url="http://127.0.0.1:8123") as bench:
         runa = database.transact(lambda cursor: add_demo(cursor, season=False))
         phone = paired(house, bench)
+        phone.portal = bench.portal  # workers answer on one loop only
         other = database.transact(add_demo)
         database.transact(lambda cursor: mark(cursor, other))
         database.transact(lambda cursor: add_photo(cursor, other, NOBODYS, f"{MARK}.jpg", b"x"))
