@@ -7,12 +7,14 @@ from typing import Any
 import pytest
 from fastapi.testclient import TestClient
 
+from nine_knots.api.app import create_app
 from nine_knots.api.door import AT_THE_BENCH
 from nine_knots.demo.load import add_demo
 from nine_knots.store.anglers import put_in_front
 from nine_knots.store.forgetting import TABLES
 from nine_knots.store.photos import add_photo
-from tests.api.test_phones import house, paired  # noqa: F401, a fixture
+from tests.api.conftest import PORT
+from tests.api.test_phones import DOOR, paired
 
 MARK = "ZEBRA"
 NOBODYS = "0" * 31 + "f"
@@ -21,7 +23,13 @@ ID = re.compile(r"[0-9a-f]{32}")
 
 
 @pytest.fixture
-def two(house, database):  # noqa: F811
+def house(migrated):
+    """An application of its own: its crew ends with the test."""
+    return create_app(migrated, PORT, door=DOOR)
+
+
+@pytest.fixture
+def two(house, database):
     """Runa by her phone, and the id of another at the bench whose every title bears a mark."""
     with TestClient(house, base_url="http://127.0.0.1:8123") as bench:
         runa = database.transact(lambda cursor: add_demo(cursor, season=False))
@@ -166,7 +174,7 @@ class Calls:
         return {"boolean": True, "null": None}.get(kind or "", "9 ft 5X")
 
 
-def test_nothing_of_one_angler_is_told_to_or_changed_by_another(two, house, database):  # noqa: F811
+def test_nothing_of_one_angler_is_told_to_or_changed_by_another(two, house, database):
     phone, runa, other = two
     before = rows_of(database, other)
     ids = ids_in(before)
@@ -200,7 +208,7 @@ def test_every_table_with_rows_of_anglers_is_forgotten(database):
     assert database.transact(tables) == set(TABLES)
 
 
-def test_all_that_an_angler_has_is_deleted_at_once_and_nothing_else(two, house, database):  # noqa: F811
+def test_all_that_an_angler_has_is_deleted_at_once_and_nothing_else(two, house, database):
     _, runa, other = two
     with TestClient(house, base_url="http://127.0.0.1:8123") as bench:
         kept = rows_of(database, runa)
