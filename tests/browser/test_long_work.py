@@ -56,7 +56,7 @@ def test_a_database_killed_in_mid_drag_costs_nothing(page, program):
 def test_everything_is_kept_as_a_file_and_brought_back_beside(page, tmp_path):
     page.get_by_role("button", name="My things").click()
     dialog = page.get_by_role("dialog", name="My things")
-    expect(dialog.get_by_text("Test angler")).to_be_visible()
+    expect(dialog.get_by_text("Test angler").first).to_be_visible()
     with page.expect_download() as download:
         dialog.get_by_role("button", name="Keep everything as a file").click()
     out = tmp_path / download.value.suggested_filename
