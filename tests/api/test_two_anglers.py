@@ -14,7 +14,7 @@ from nine_knots.store.anglers import put_in_front
 from nine_knots.store.forgetting import TABLES
 from nine_knots.store.photos import add_photo
 from tests.api.conftest import PORT
-from tests.api.test_phones import DOOR, paired
+from tests.api.test_phones import DOOR, OUTSIDE, paired
 
 MARK = "ZEBRA"
 NOBODYS = "0" * 31 + "f"
@@ -31,7 +31,7 @@ def house(migrated):
 @pytest.fixture
 def two(house, database):
     """Runa by her phone, and the id of another at the bench whose every title bears a mark."""
-    with TestClient(house, base_url="http://127.0.0.1:8123") as bench:
+    with TestClient(house, base_url=f"http://127.0.0.1:{PORT}") as bench:
         runa = database.transact(lambda cursor: add_demo(cursor, season=False))
         phone = paired(house, bench)
         phone.portal = bench.portal  # workers answer on one loop only
@@ -117,7 +117,7 @@ class Calls:
                     yield f"{verb} {path}", one, nobodys
 
     def call(self, verb: str, path: str, operation: dict, number: int, theirs: bool) -> dict:
-        query, headers = {}, {"origin": "https://192.168.7.20:8124"}
+        query, headers = {}, {"origin": OUTSIDE}
         for one in operation.get("parameters", []):
             value = self.value(one["name"], one["schema"], number, theirs)
             if one["in"] == "path":
@@ -210,7 +210,7 @@ def test_every_table_with_rows_of_anglers_is_forgotten(database):
 
 def test_all_that_an_angler_has_is_deleted_at_once_and_nothing_else(two, house, database):
     _, runa, other = two
-    with TestClient(house, base_url="http://127.0.0.1:8123") as bench:
+    with TestClient(house, base_url=f"http://127.0.0.1:{PORT}") as bench:
         kept = rows_of(database, runa)
         name = bench.get("/api/angler").json()["name"]
         wrong = bench.delete("/api/everything", params={"name": "Runa"})

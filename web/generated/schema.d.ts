@@ -7501,6 +7501,18 @@ export interface components {
          */
         PacketForm: {
             /**
+             * Paid
+             * @default
+             * @example 6.50
+             */
+            paid: string;
+            /**
+             * Paid For
+             * @description how much of it; empty: what is there now
+             * @default
+             */
+            paid_for: string;
+            /**
              * Spool Id
              * @default
              */
@@ -7560,18 +7572,6 @@ export interface components {
              * @default
              */
             bought: string;
-            /**
-             * Paid
-             * @default
-             * @example 4.20
-             */
-            paid: string;
-            /**
-             * Paid For
-             * @description how many; empty: as many as there are
-             * @default
-             */
-            paid_for: string;
             /**
              * Units
              * @default imperial
@@ -9492,6 +9492,18 @@ export interface components {
          */
         SpoolForm: {
             /**
+             * Paid
+             * @default
+             * @example 6.50
+             */
+            paid: string;
+            /**
+             * Paid For
+             * @description how much of it; empty: what is there now
+             * @default
+             */
+            paid_for: string;
+            /**
              * Spool Id
              * @default
              */
@@ -9527,18 +9539,6 @@ export interface components {
              * @default
              */
             bought: string;
-            /**
-             * Paid
-             * @default
-             * @example 6.50
-             */
-            paid: string;
-            /**
-             * Paid For
-             * @description how much of it; empty: what is on it now
-             * @default
-             */
-            paid_for: string;
             /**
              * Colour
              * @default plain

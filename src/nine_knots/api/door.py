@@ -9,7 +9,7 @@ import secrets
 import time
 from dataclasses import dataclass, field
 
-from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.base.errors import WrongCode
 
 COOKIE = "nine-knots-phone"
 LETTERS = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789"  # none that is taken for another
@@ -23,12 +23,6 @@ AT_THE_BENCH = ("/api/phones", "/api/anglers", "/api/everything", "/api/instrume
 of them at once, and what is plugged in there."""
 WATCHED_HERE = ("/metrics", "/health")
 """What an operator watches, at the machine itself."""
-
-
-class WrongCode(NineKnotsError):
-    """A pairing code that is none, or no more."""
-
-    code = "wrong-code"
 
 
 @dataclass(frozen=True)

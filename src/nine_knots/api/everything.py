@@ -8,10 +8,9 @@ from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession
-from nine_knots.api.door import WrongCode
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import MISSING, RESPONSES
-from nine_knots.core.base.errors import Damaged, FileRefused, NotFound, OutOfRange
+from nine_knots.core.base.errors import Damaged, FileRefused, NotFound, OutOfRange, WrongCode
 from nine_knots.store.anglers import (
     OWN,
     Settings,

@@ -6,14 +6,11 @@ from typing import TypeVar
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import Session
-from nine_knots.api.door import WrongCode
+from nine_knots.core.base.errors import WrongCode
 from nine_knots.services.secret import opens
 from nine_knots.store.codes import note_code, read_code
 
 Answer = TypeVar("Answer")
-WAIT = WrongCode(
-    "Too many wrong codes were given.", where="code", mend="Wait a minute, then try again."
-)
 
 
 def with_code(
@@ -28,7 +25,8 @@ def with_code(
         if known.sealed is None:
             return work(cursor, whose)
         if known.waits:
-            return WAIT
+            what = "Too many wrong codes were given."
+            return WrongCode(what, where="code", mend="Wait a minute, then try again.")
         right = opens(known.sealed, code.strip())
         note_code(cursor, whose, right)
         if right:

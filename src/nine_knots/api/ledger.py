@@ -272,13 +272,16 @@ def _amount(item: Stock, form: TakenForm) -> float:
 
 
 def _line(kept: KeptAct, owned: Mapping[str, Stock], units: Units) -> LedgerLine:
-    packets = _packets(tuple(owned.values()))
     return LedgerLine(
         act_id=kept.act_id,
         at=kept.noted_at.isoformat(),
         title=act_title(kept.act),
         changes=tuple(
-            LedgerChange(one.spool_id, one.title, change_text(one, one.spool_id in packets, units))
+            LedgerChange(
+                one.spool_id,
+                one.title,
+                change_text(one, isinstance(owned.get(one.spool_id), Packet), units),
+            )
             for one in kept.act.changes
         ),
         cost=cost_text(kept.act.why, kept.act.changes, owned),

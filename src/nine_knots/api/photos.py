@@ -5,7 +5,7 @@ from binascii import Error
 from dataclasses import dataclass
 from typing import Annotated
 
-from fastapi import APIRouter, Path, Query, Response
+from fastapi import APIRouter, Query, Response
 from pydantic import Field
 
 from nine_knots.api.context import CurrentSession
@@ -22,7 +22,6 @@ from nine_knots.store.photos import add_photo, drop_photo, list_photos, read_pho
 
 router = APIRouter(prefix="/api/photos", tags=["log"], responses=RESPONSES)
 MOST_LETTERS = 8_000_000  # of a picture in base 64: six million bytes
-NAME = Path(max_length=120, pattern=r"^[\w .()-]+$")
 
 
 class PhotoForm(Form):
@@ -77,13 +76,13 @@ def get_log_zip(session: CurrentSession) -> Response:
 
 
 @router.get("/{name}", response_class=Response, responses=MISSING, summary="A photo")
-def get_photo(session: CurrentSession, name: Annotated[str, NAME]) -> Response:
+def get_photo(session: CurrentSession, name: PhotoName) -> Response:
     """As JPEG."""
     image = session.read(lambda cursor, me: read_photo(cursor, me, name))
     return Response(image, media_type="image/jpeg")
 
 
 @router.delete("/{name}", status_code=204, responses=MISSING, summary="Throw a photo away")
-def delete_photo(session: CurrentSession, name: Annotated[str, NAME]) -> None:
+def delete_photo(session: CurrentSession, name: PhotoName) -> None:
     """For good: its event stays, and tells that there was one."""
     session.write(lambda cursor, me: drop_photo(cursor, me, name))

@@ -10,6 +10,7 @@ from pydantic import Field
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession, SavingSession, Session
+from nine_knots.api.prices import PaidForm, leaders_paid, metres_paid, price_in
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.base.errors import OutOfRange, Unreadable
@@ -21,7 +22,6 @@ from nine_knots.core.base.units import (
     parse_diameter,
     parse_length,
     parse_load,
-    parse_price,
     parse_size,
 )
 from nine_knots.core.base.words import counted, listed
@@ -33,7 +33,6 @@ from nine_knots.core.trade.strand import (
     MOST_LEFT_M,
     Colour,
     Packet,
-    Price,
     Spool,
     Stock,
     Strand,
@@ -66,7 +65,7 @@ LINKS: dict[int | str, dict[str, Any]] = {
 }
 
 
-class SpoolForm(Form):
+class SpoolForm(PaidForm):
     """A spool as typed; an empty strength is taken from the material's law, an empty diameter from
     the label."""
 
@@ -77,13 +76,11 @@ class SpoolForm(Form):
     strength: Typed = ""
     left: Typed
     bought: Bought = ""
-    paid: Typed = Field(default="", examples=["6.50"])
-    paid_for: Typed = Field(default="", description="how much of it; empty: what is on it now")
     colour: Colour = "plain"
     units: System = "imperial"
 
 
-class PacketForm(Form):
+class PacketForm(PaidForm):
     """Knotless tapered leaders of one kind: as they are sold, or as measured, which goes before."""
 
     spool_id: Typed = ""
@@ -98,8 +95,6 @@ class PacketForm(Form):
     strength: Typed = ""
     count: int = Field(ge=0, le=MOST_IN_PACKET)
     bought: Bought = ""
-    paid: Typed = Field(default="", examples=["4.20"])
-    paid_for: Typed = Field(default="", description="how many; empty: as many as there are")
     units: System = "imperial"
 
 
@@ -162,7 +157,7 @@ def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
         strand=strand,
         remaining_m=left_m,
         bought_on=_day(form.bought),
-        price=_price(form.paid, _paid_for_m(form, before, left_m, shown)),
+        price=price_in(form.paid, metres_paid(form, form.units, before, left_m, shown)),
     )
     return _put(session, spool, shown)
 
@@ -193,7 +188,7 @@ def post_packet(session: SavingSession, form: PacketForm) -> StockRow:
         strand=strand,
         count=form.count,
         bought_on=_day(form.bought),
-        price=_price(form.paid, _how_many(form)),
+        price=price_in(form.paid, leaders_paid(form, form.count)),
     )
     return _put(session, packet, shown)
 
@@ -234,35 +229,6 @@ def _day(text: str) -> Day | None:
         if not date(1950, 1, 1) <= day <= datetime.now(UTC).date() + timedelta(days=1):
             raise OutOfRange(f"Nothing was bought on {text}.", mend="Give a day that has been.")
         return text
-
-
-def _paid_for_m(form: SpoolForm, before: Stock | None, left_m: float, units: Units) -> float:
-    """For how much was paid, as typed; where it is what was shown, as exactly as it was known."""
-    typed = form.paid_for.strip()
-    if before is not None and before.price and typed == units.on_spool(before.price.amount).text:
-        return before.price.amount
-    with field("paid_for"):
-        return parse_length(typed, form.units, most_m=MOST_LEFT_M) if typed else left_m
-
-
-def _how_many(form: PacketForm) -> float:
-    typed = form.paid_for.strip()
-    if not typed:
-        return float(form.count)
-    with field("paid_for"):
-        if not (typed.isdecimal() and 1 <= int(typed) <= MOST_IN_PACKET):
-            raise Unreadable(f"“{typed}” is no number of leaders.", mend="Write 1 to 500.")
-    return float(typed)
-
-
-def _price(paid: str, amount: float) -> Price | None:
-    if not paid.strip():
-        return None
-    if amount <= 0.0:
-        with field("paid_for"):
-            raise OutOfRange("Nothing is on it.", mend="Say for how much the price was paid.")
-    with field("paid"):
-        return Price(paid=parse_price(paid), amount=amount)
 
 
 def _size(form: SpoolForm) -> tuple[float, float | None, bool]:

@@ -4,7 +4,6 @@ from dataclasses import dataclass, replace
 from io import BytesIO
 from typing import Literal
 
-from reportlab.lib.colors import HexColor
 from reportlab.lib.pagesizes import A4, A6
 from reportlab.lib.units import mm
 from reportlab.platypus import (
@@ -20,22 +19,22 @@ from reportlab.platypus import (
 )
 
 from nine_knots.core.base.errors import FileRefused
-from nine_knots.core.base.patience import still_wanted
 from nine_knots.core.judge.remedies.depth_table import DepthTable
 from nine_knots.core.tell.evaluation import Evaluation
 from nine_knots.core.tell.sentence import sentence_text
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots import KNOTS
 from nine_knots.formats.leader_qr import qr_modules, qr_text
-from nine_knots.formats.pdf_style import HAIR, INK, QUIET, TEXT, style, use_fonts
+from nine_knots.formats.pdf_drawings import CodeDrawing, StripDrawing
+from nine_knots.formats.pdf_style import HAIR, QUIET, style, use_fonts
 from nine_knots.formats.text import xml
-from nine_knots.formats.tints import LIGHT, tint_of
 
 Paper = Literal["a6", "a4", "sheet", "labels"]
 EACH = "Each knot: wet, draw up smoothly without jerks, seat fully, tug, trim close."
 MOST_SHRUNK = 9  # pieces: a little too long is made to fit, a longer card runs on
 LABELS = (3, 8)  # across and down an A4 sheet
-CODE_MM, LABEL_CODE_MM, QUIET_ZONE = 78.0, 29.0, 4
+CODE_MM, LABEL_CODE_MM = 78.0, 29.0
+TOP = ("VALIGN", (0, 0), (-1, -1), "TOP")
 SCALE = {"a6": 1.0, "sheet": 1.0, "a4": 1.45, "labels": 1.0}
 
 
@@ -128,7 +127,7 @@ def _card(card: Card, width: float, scale: float) -> list[Flowable]:
             xml(f"{evaluation.length.text} in {len(evaluation.pieces)} pieces. {day}"), small
         ),
         Spacer(1, 3 * scale),
-        _Strip(evaluation, width, 15 * mm * scale),
+        StripDrawing(evaluation, width, 15 * mm * scale),
         _cuts(card, width, scale),
         Spacer(1, 3 * scale),
     ]
@@ -168,33 +167,14 @@ def _back(card: Card, width: float, scale: float) -> list[Flowable]:
     except FileRefused as refused:
         return [title, Paragraph(xml(f"{refused.what} {refused.mend}"), style(8 * scale))]
     across = min(width, CODE_MM * mm * scale)
-    return [title, _Code(qr_modules(text), across), Paragraph(how, style(8 * scale))]
-
-
-class _Code(Flowable):  # type: ignore[misc]
-    """A QR code as black squares, with its quiet zone of four."""
-
-    def __init__(self, modules: tuple[tuple[bool, ...], ...], across: float) -> None:
-        super().__init__()
-        self.modules, self.width, self.height = modules, across, across
-
-    def draw(self) -> None:
-        canvas, count = self.canv, len(self.modules) + 2 * QUIET_ZONE
-        each = self.width / count
-        canvas.setFillColor(HexColor("#000000"))
-        for row, squares in enumerate(self.modules):
-            for column, dark in enumerate(squares):
-                if dark:
-                    x = (column + QUIET_ZONE) * each
-                    y = self.height - (row + QUIET_ZONE + 1) * each
-                    canvas.rect(x, y, 1.02 * each, 1.02 * each, stroke=0, fill=1)
+    return [title, CodeDrawing(qr_modules(text), across), Paragraph(how, style(8 * scale))]
 
 
 def _ruled(scale: float) -> list[tuple[object, ...]]:
     """A table with a hairline under every row."""
     return [
         ("LINEBELOW", (0, 0), (-1, -1), 0.4, HAIR),
-        ("VALIGN", (0, 0), (-1, -1), "TOP"),
+        TOP,
         ("LEFTPADDING", (0, 0), (-1, -1), 0),
         ("RIGHTPADDING", (0, 0), (-1, -1), 3),
         ("TOPPADDING", (0, 0), (-1, -1), 1.1 * scale),
@@ -261,18 +241,18 @@ def _depths(table: DepthTable, width: float, scale: float) -> list[Flowable]:
 
 
 def _label(card: Card, width: float) -> list[Flowable]:
+    if card.code:
+        return _label_with_code(card, width)
     evaluation, design = card.evaluation, card.design
     tippet = evaluation.pieces[-1]
     hold = next(measure for measure in evaluation.verdict if measure.key == "hold")
     day = design.situation
-    if card.code:
-        return _label_with_code(card, width)
     return [
         Paragraph(xml(design.title), style(10, bold=True, after=1)),
         Paragraph(xml(f"{evaluation.length.text}, tippet {tippet.diameter}"), style(8.5)),
         Paragraph(xml(f"{day.line.title}; {day.fly.title}"), style(7, quiet=True)),
         Paragraph(xml(hold.figure), style(7, quiet=True)),
-        _Strip(evaluation, width, 10 * mm),
+        StripDrawing(evaluation, width, 10 * mm),
         Paragraph("tied on ________ &nbsp; fished ________", style(7, quiet=True)),
     ]
 
@@ -292,73 +272,6 @@ def _label_with_code(card: Card, width: float) -> list[Flowable]:
         Paragraph(xml(design.situation.fly.title), style(6.5, quiet=True)),
         Paragraph("tied ________", style(6.5, quiet=True)),
     ]
-    row = [[said, _Code(qr_modules(text), across)]]
+    row = [[said, CodeDrawing(qr_modules(text), across)]]
     plain = [(f"{side}PADDING", (0, 0), (-1, -1), 0) for side in ("LEFT", "RIGHT", "TOP", "BOTTOM")]
     return [Table(row, colWidths=[width - across, across], style=[*plain, TOP])]
-
-
-TOP = ("VALIGN", (0, 0), (-1, -1), "TOP")
-
-
-class _Strip(Flowable):  # type: ignore[misc]
-    """The leader to scale along the width, its thickness exaggerated by the factor told."""
-
-    def __init__(self, evaluation: Evaluation, width: float, height: float) -> None:
-        super().__init__()
-        self.evaluation, self.width, self.height = evaluation, width, height
-
-    def draw(self) -> None:
-        still_wanted()
-        canvas, reading = self.canv, self.evaluation
-        canvas.setDash()
-        per_m = self.width / reading.length.si
-        thickest_m = max(part.upper_diameter_m for part in reading.outline)
-        per_thick = 0.26 * self.height / thickest_m
-        middle, size = 0.55 * self.height, 0.13 * self.height
-        for part in reading.outline:
-            upper, lower = (
-                part.upper_diameter_m * per_thick / 2,
-                part.lower_diameter_m * per_thick / 2,
-            )
-            path = canvas.beginPath()
-            path.moveTo(part.from_m * per_m, middle - upper)
-            path.lineTo(part.to_m * per_m, middle - lower)
-            path.lineTo(part.to_m * per_m, middle + lower)
-            path.lineTo(part.from_m * per_m, middle + upper)
-            path.close()
-            canvas.setFillColor(HexColor(tint_of(part.material)))
-            canvas.drawPath(path, stroke=0, fill=1)
-        canvas.setFillColor(INK)
-        canvas.setFont(TEXT, size)
-        for piece in reading.pieces:
-            at = 0.5 * (piece.start_m + piece.end_m) * per_m
-            lift = 1.05 * size if piece.index % 2 else 0.0
-            canvas.drawCentredString(at, middle + 0.19 * self.height + lift, piece.length.text)
-        for joint in reading.joints:
-            canvas.setFillColor(HexColor("#ffffff"))
-            canvas.setStrokeColor(INK)
-            canvas.circle(joint.at_m * per_m, middle, 2.0, stroke=1, fill=1)
-            canvas.setFillColor(INK)
-            canvas.drawCentredString(
-                joint.at_m * per_m, middle - 0.28 * self.height, str(joint.index)
-            )
-        self._hung(per_m, middle)
-        canvas.setFont(TEXT, size)
-        factor = f"length to scale, thickness ×{per_thick / per_m:.0f}"
-        canvas.setFillColor(QUIET)
-        canvas.drawRightString(self.width, 0.02 * self.height, factor)
-
-    def _hung(self, per_m: float, middle: float) -> None:
-        """Droppers, flies in line, shot and indicator, where they go."""
-        canvas = self.canv
-        canvas.setStrokeColor(INK)
-        for branch in self.evaluation.branches:
-            x = branch.at_m * per_m
-            tag = branch.length.si * per_m
-            canvas.line(x, middle, x + tag, middle + 0.22 * self.height)
-            canvas.circle(x + tag, middle + 0.22 * self.height, 1.3, stroke=0, fill=1)
-        for thing in self.evaluation.things:
-            big = 3.2 if thing.kind == "indicator" else 2.0
-            canvas.setFillColor(HexColor(LIGHT[thing.kind]))
-            canvas.circle(thing.at_m * per_m, middle, big, stroke=1, fill=1)
-        canvas.setFillColor(INK)

@@ -179,7 +179,6 @@ class Worker:
                 done.set_result(found)
 
         loop.add_reader(heard_on, heard)
-        os.set_blocking(heard_on, True)  # some loops make it otherwise, and answers are read whole
         try:
             try:
                 self._ends.send((self._number, task))

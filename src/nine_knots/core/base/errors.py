@@ -47,6 +47,12 @@ class FileRefused(NineKnotsError):
     code = "file-refused"
 
 
+class WrongCode(NineKnotsError):
+    """A code that is none, is another's, or is no more."""
+
+    code = "wrong-code"
+
+
 class NotFound(NineKnotsError):
     """A thing asked for by a name that nothing bears."""
 

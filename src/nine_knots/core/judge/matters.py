@@ -99,9 +99,9 @@ def matters_of(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEA
         )
     thrown = _Thrown(design, stroke, air_of(day.wind, gust))
     hold = hold_of(leader, own=angler.tyer.knots)
+    reserve = thrown.base.reserve(stroke)  # found first: all that is changed goes by it
     pieces = tuple(_pieces(thrown, hold, angler))
     low = wanted(leader, day, angler.cast)[0]
-    reserve = thrown.base.reserve(stroke)
     doubts = tuple(_doubts(thrown, pieces, angler))
     spread = hypot(*(doubt.spread for doubt in doubts))
     known = strength_known(leader, hold, angler.tyer.knots)
@@ -165,7 +165,6 @@ class _Thrown:
 
 def _pieces(thrown: _Thrown, hold: Hold, angler: Angler) -> list[PieceMatters]:
     count = len(thrown.design.leader.pieces)
-    assert thrown.base  # found once, before others go by it
     return side_by_side(
         [partial(_piece, thrown, hold, angler, number) for number in range(count)],
         lambda done: tell(done, count + 3),

@@ -38,10 +38,9 @@ def cost_words(spent: Iterable[Spent], stock: Mapping[str, Stock]) -> str:
     if not taken:
         return ""
     priced: dict[Why, float] = {}
-    with_price, without = set[str](), set[str]()
+    without = {one.spool_id for one in taken if stock[one.spool_id].price is None}
     for one in taken:
         price = stock[one.spool_id].price
-        (without if price is None else with_price).add(one.spool_id)
         if price is not None:
             priced[one.why] = priced.get(one.why, 0.0) + price.of(one.amount)
     if not priced:

@@ -10,7 +10,7 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.judge.loss import pulls_of
 from nine_knots.core.judge.match import TROUBLE, JointMatch
 from nine_knots.core.judge.verdict import grounds_of, verdict_of
-from nine_knots.core.models.hold.elements import Hold
+from nine_knots.core.models.hold.elements import Chances, Hold
 from nine_knots.core.tell.above import ChainReading, chain_reading
 from nine_knots.core.tell.outline import OutlinePart, outline
 from nine_knots.core.tell.rig import (
@@ -36,7 +36,6 @@ from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
 
 LINE_SHOWN_M = 0.3
 TAPER_STEPS = 12
-Chances = dict[tuple[Literal["piece", "joint"], int], float]
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,8 +1,7 @@
 """What the hands do where the rig is not to be changed: for more depth, or for less."""
 
+from nine_knots.core.models.water.surroundings import STILL_M_S
 from nine_knots.core.trade.situation import Situation, Wish
-
-STANDS_M_S = 0.05  # slower water carries nothing down [P]
 
 # Deeper, and less deep, by how the fly is fished [common practice, no source].
 HANDS: dict[Wish, tuple[str, str]] = {
@@ -28,6 +27,6 @@ STANDING = ("give it more time before you move it", "lift it sooner, and let it 
 
 def by_hand(day: Situation, deeper: bool) -> str:
     """How to fish it deeper, or less deep, with the same rig."""
-    usual = STANDING if day.water.pace_m_s < STANDS_M_S else DRIFTED
+    usual = STANDING if day.water.pace_m_s <= STILL_M_S else DRIFTED
     down, up = HANDS.get(day.wish, usual)
     return down if deeper else up

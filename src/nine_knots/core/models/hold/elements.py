@@ -26,6 +26,7 @@ AnyPiece = LevelPiece | TaperedPiece
 
 
 Place = Literal["piece", "joint"]
+Chances = dict[tuple[Place, int], float]
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,16 +50,16 @@ class Hold:
     elements: tuple[Element, ...]
     weakest: int
 
-    def chances(self) -> dict[tuple[Place, int], float]:
+    def chances(self) -> Chances:
         """Chance of each piece and joint (both its sides) to break first."""
-        found: dict[tuple[Place, int], float] = {}
+        found: Chances = {}
         for e in self.elements:
             found[e.what, e.index] = found.get((e.what, e.index), 0.0) + e.chance
         return found
 
-    def chance_of(self, what: str, index: int) -> float:
+    def chance_of(self, what: Place, index: int) -> float:
         """Chance that this piece or joint (both its sides) breaks first."""
-        return sum(e.chance for e in self.elements if (e.what, e.index) == (what, index))
+        return self.chances()[what, index]
 
     @property
     def break_element(self) -> Element:

@@ -1,0 +1,96 @@
+"""What is drawn on tying cards and labels: the leader to scale, and a code to share it by."""
+
+from reportlab.lib.colors import HexColor
+from reportlab.platypus import Flowable
+
+from nine_knots.core.base.patience import still_wanted
+from nine_knots.core.tell.evaluation import Evaluation
+from nine_knots.formats.pdf_style import INK, QUIET, TEXT
+from nine_knots.formats.tints import LIGHT, tint_of
+
+QUIET_ZONE = 4  # modules about a code
+
+
+class StripDrawing(Flowable):  # type: ignore[misc]
+    """The leader to scale along the width, its thickness exaggerated by the factor told."""
+
+    def __init__(self, evaluation: Evaluation, width: float, height: float) -> None:
+        super().__init__()
+        self.evaluation, self.width, self.height = evaluation, width, height
+
+    def draw(self) -> None:
+        """Onto the canvas of the page."""
+        still_wanted()
+        canvas, reading = self.canv, self.evaluation
+        canvas.setDash()
+        per_m = self.width / reading.length.si
+        thickest_m = max(part.upper_diameter_m for part in reading.outline)
+        per_thick = 0.26 * self.height / thickest_m
+        middle, size = 0.55 * self.height, 0.13 * self.height
+        for part in reading.outline:
+            upper, lower = (
+                part.upper_diameter_m * per_thick / 2,
+                part.lower_diameter_m * per_thick / 2,
+            )
+            path = canvas.beginPath()
+            path.moveTo(part.from_m * per_m, middle - upper)
+            path.lineTo(part.to_m * per_m, middle - lower)
+            path.lineTo(part.to_m * per_m, middle + lower)
+            path.lineTo(part.from_m * per_m, middle + upper)
+            path.close()
+            canvas.setFillColor(HexColor(tint_of(part.material)))
+            canvas.drawPath(path, stroke=0, fill=1)
+        canvas.setFillColor(INK)
+        canvas.setFont(TEXT, size)
+        for piece in reading.pieces:
+            at = 0.5 * (piece.start_m + piece.end_m) * per_m
+            lift = 1.05 * size if piece.index % 2 else 0.0
+            canvas.drawCentredString(at, middle + 0.19 * self.height + lift, piece.length.text)
+        for joint in reading.joints:
+            canvas.setFillColor(HexColor("#ffffff"))
+            canvas.setStrokeColor(INK)
+            canvas.circle(joint.at_m * per_m, middle, 2.0, stroke=1, fill=1)
+            canvas.setFillColor(INK)
+            canvas.drawCentredString(
+                joint.at_m * per_m, middle - 0.28 * self.height, str(joint.index)
+            )
+        self._hung(per_m, middle)
+        canvas.setFont(TEXT, size)
+        factor = f"length to scale, thickness ×{per_thick / per_m:.0f}"
+        canvas.setFillColor(QUIET)
+        canvas.drawRightString(self.width, 0.02 * self.height, factor)
+
+    def _hung(self, per_m: float, middle: float) -> None:
+        """Droppers, flies in line, shot and indicator, where they go."""
+        canvas = self.canv
+        canvas.setStrokeColor(INK)
+        for branch in self.evaluation.branches:
+            x = branch.at_m * per_m
+            tag = branch.length.si * per_m
+            canvas.line(x, middle, x + tag, middle + 0.22 * self.height)
+            canvas.circle(x + tag, middle + 0.22 * self.height, 1.3, stroke=0, fill=1)
+        for thing in self.evaluation.things:
+            big = 3.2 if thing.kind == "indicator" else 2.0
+            canvas.setFillColor(HexColor(LIGHT[thing.kind]))
+            canvas.circle(thing.at_m * per_m, middle, big, stroke=1, fill=1)
+        canvas.setFillColor(INK)
+
+
+class CodeDrawing(Flowable):  # type: ignore[misc]
+    """A QR code as black squares, with its quiet zone of four."""
+
+    def __init__(self, modules: tuple[tuple[bool, ...], ...], across: float) -> None:
+        super().__init__()
+        self.modules, self.width, self.height = modules, across, across
+
+    def draw(self) -> None:
+        """Onto the canvas of the page."""
+        canvas, count = self.canv, len(self.modules) + 2 * QUIET_ZONE
+        each = self.width / count
+        canvas.setFillColor(HexColor("#000000"))
+        for row, squares in enumerate(self.modules):
+            for column, dark in enumerate(squares):
+                if dark:
+                    x = (column + QUIET_ZONE) * each
+                    y = self.height - (row + QUIET_ZONE + 1) * each
+                    canvas.rect(x, y, 1.02 * each, 1.02 * each, stroke=0, fill=1)
