@@ -6,8 +6,10 @@ import { attempt } from '@/shell/attempt'
 import { notify } from '@/shell/notify'
 import kinds from '@generated/happenings.json'
 import { option } from '@/widgets/option'
+import FilePick from '@/widgets/FilePick.vue'
 import MiniStrip from '@/widgets/MiniStrip.vue'
 import PickOne from '@/widgets/PickOne.vue'
+import PhotoSeen from './PhotoSeen.vue'
 import { useDayLog, useLogActs, type LogLine } from './useLog'
 
 /** A day as it went, along its hours; corrected and completed at the table. */
@@ -42,8 +44,6 @@ const KINDS = kinds
   .map((one) => option(one.key, one.title))
 const form = ref({ time: '12:00', kind: 'fish', fish: '', words: '' })
 const picture = shallowRef<File | null>(null)
-const choose = (event: Event) =>
-  (picture.value = (event.target as HTMLInputElement).files?.[0] ?? null)
 const kindOf = computed(() => kinds.find((one) => one.key === form.value.kind))
 const fish = computed(() => [
   option('', 'which fish'),
@@ -75,14 +75,6 @@ const learn = () =>
       `Your own cast has learnt from ${learnt} of ${landed.value} landings: see Air on the bench.`,
     )
   })
-const photo = (line: LogLine) => `/api/photos/${encodeURIComponent(line.photo)}`
-const asked = ref('')
-/** A photo goes for good: the second click does it. */
-const drop = (line: LogLine) => {
-  if (asked.value === line.event_id) return attempt(() => acts.dropPhoto(line.photo))
-  asked.value = line.event_id
-  return undefined
-}
 const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
 </script>
 
@@ -126,26 +118,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
         <span class="figure quiet">{{ clock(one.at) }}</span>
         <span class="grow">
           {{ one.words }}
-          <template v-if="one.photo_here">
-            <a :href="photo(one)" target="_blank" :aria-label="`Look at the photo: ${one.words}`">
-              <img :src="photo(one)" alt="" loading="lazy" />
-            </a>
-            <button
-              class="link"
-              type="button"
-              :aria-label="`${asked === one.event_id ? 'It cannot be brought back: throw' : 'Throw'} the photo away: ${one.words}`"
-              @click="drop(one)"
-            >
-              {{
-                asked === one.event_id
-                  ? 'it cannot be brought back: throw it away'
-                  : 'throw the photo away'
-              }}
-            </button>
-          </template>
-          <span v-else-if="one.photo" class="quiet"
-            >The photo is not here: it is on the phone that took it, or was thrown away.</span
-          >
+          <PhotoSeen v-if="one.photo" :line="one" />
         </span>
         <span class="quiet">{{
           [one.stretch, one.rig, one.level, one.light].filter(Boolean).join(' · ')
@@ -182,15 +155,13 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
         placeholder="in your words"
         maxlength="300"
       />
-      <label v-if="kindOf?.details.includes('photo')" class="do file">
+      <FilePick
+        v-if="kindOf?.details.includes('photo')"
+        accept="image/jpeg,image/png,image/webp"
+        @pick="picture = $event"
+      >
         {{ picture ? picture.name : 'A photo' }}
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          class="unseen"
-          @change="choose"
-        />
-      </label>
+      </FilePick>
       <button class="do" type="submit">Add it</button>
     </form>
   </section>
@@ -257,24 +228,6 @@ li {
 
 form :deep(select) {
   width: auto;
-}
-
-img {
-  display: block;
-  width: 132px;
-  height: 88px;
-  margin: 4px 0;
-  object-fit: cover;
-  border: 1px solid var(--hair-strong);
-}
-
-.file {
-  display: inline-flex;
-  align-items: center;
-}
-
-.file:focus-within {
-  outline: 3px solid var(--act);
 }
 
 .hour {

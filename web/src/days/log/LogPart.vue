@@ -3,6 +3,7 @@ import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { attempt } from '@/shell/attempt'
 import { notify } from '@/shell/notify'
+import FilePick from '@/widgets/FilePick.vue'
 import DayLines from './DayLines.vue'
 import SeasonTables from './SeasonTables.vue'
 import { useLog, useLogActs } from './useLog'
@@ -19,12 +20,8 @@ const open = computed(() => log.value?.days.find((one) => one.plan_id === chosen
 const counted = (number: number, one: string) =>
   number > 1 ? `${number} ${one}s` : number ? `one ${one}` : ''
 
-const readIn = (event: Event) =>
+const readIn = (file: File) =>
   attempt(async () => {
-    const input = event.target as HTMLInputElement
-    const file = input.files?.[0]
-    input.value = '' // the same file may be chosen again
-    if (!file) return
     const { events, photos } = await acts.readIn(file)
     const words = [counted(events, 'event'), counted(photos, 'photo')].filter(Boolean)
     notify(words.length ? `${words.join(' and ')} read in.` : 'All of it was here already.')
@@ -42,10 +39,7 @@ const readIn = (event: Event) =>
         placeholder="find: 5X, broke, alder, sedge …"
         maxlength="100"
       />
-      <label class="do file">
-        Read a phone’s log in
-        <input type="file" accept=".json,.zip" class="unseen" @change="readIn" />
-      </label>
+      <FilePick accept=".json,.zip" @pick="readIn">Read a phone’s log in</FilePick>
       <a class="do" href="/api/log/files/events.csv" download>As CSV</a>
       <a class="do" href="/api/log/files/events.json" download>As JSON</a>
       <a class="do" href="/api/photos/files/log.zip" download>With its photos</a>
@@ -78,15 +72,6 @@ const readIn = (event: Event) =>
 <style scoped>
 .search {
   width: 280px;
-}
-
-.file {
-  display: inline-flex;
-  align-items: center;
-}
-
-.file:focus-within {
-  outline: 3px solid var(--act);
 }
 
 .words {
