@@ -21,6 +21,10 @@ summary {
   cursor: pointer;
 }
 
+p {
+  margin: 4px 0 8px;
+}
+
 form {
   align-items: end;
 }

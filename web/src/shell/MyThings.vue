@@ -111,6 +111,11 @@ function chosen(event: Event) {
 </template>
 
 <style scoped>
+.acts a {
+  justify-content: center;
+  text-align: center;
+}
+
 .acts {
   display: grid;
   grid-template-columns: auto 1fr;

@@ -23,6 +23,7 @@ const shown = computed({
 .count {
   display: grid;
   gap: 3px;
+  align-content: start;
   justify-items: start;
 }
 </style>

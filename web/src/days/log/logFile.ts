@@ -20,7 +20,7 @@ export async function readLogFile(
   }
   const photos = new Map(
     Object.entries(packed)
-      .filter(([name]) => name.startsWith(FOLDER))
+      .filter(([name]) => name.startsWith(FOLDER) && name !== FOLDER)
       .map(([name, data]) => [name.slice(FOLDER.length), new Blob([data.slice().buffer])]),
   )
   return { log: eventsIn(new TextDecoder().decode(packed['log.json'])), photos }
