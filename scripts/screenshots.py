@@ -4,6 +4,7 @@ scripts.screenshots [name …]."""
 import re
 import sys
 import tempfile
+import time
 from collections.abc import Callable
 from pathlib import Path
 
@@ -213,13 +214,15 @@ def main() -> None:
     FOLDER.mkdir(exist_ok=True)
     with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
         running = Running(Path(folder)).ready()
+        while not running.http.get("/api/readiness").json()["ready"]:
+            time.sleep(1.0)
         chromium = playwright.chromium
         browser = chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM_FLAGS)
         try:
             wanted = {name: VIEWS[name] for name in sys.argv[1:]} or VIEWS
             for name, (theme, show) in wanted.items():
                 settings = {"name": "Runa", "units": "imperial", "theme": theme}
-                httpx.put(f"{running.url}/api/angler", json=settings).raise_for_status()
+                running.http.put("/api/angler", json=settings).raise_for_status()
                 page = browser.new_page(
                     base_url=running.url, viewport={"width": 1280, "height": 800}
                 )

@@ -6,9 +6,12 @@ import subprocess
 import sys
 from pathlib import Path
 
+import httpx
+
 from nine_knots.launch.mariadb import free_port
 
 PROJECT = Path(__file__).resolve().parents[1]
+PATIENCE = 60.0  # s: a busy machine is no failure
 
 
 def _as_from_a_window() -> None:
@@ -17,11 +20,13 @@ def _as_from_a_window() -> None:
 
 
 class Running:
-    """``python -m nine_knots.launch`` in a folder; ``said`` is what it has printed."""
+    """``python -m nine_knots.launch`` in a folder; ``said`` is what it has printed,
+    ``http`` asks it."""
 
     def __init__(self, local: Path, *more: str, port: int | None = None) -> None:
         self.port = port or free_port()
         self.url = f"http://127.0.0.1:{self.port}"
+        self.http = httpx.Client(base_url=self.url, timeout=PATIENCE)
         self.said = ""
         self.local = local
         command = [sys.executable, "-m", "nine_knots.launch", "--local", str(local)]
@@ -52,6 +57,7 @@ class Running:
 
     def stop(self) -> int:
         """Ctrl-C; the exit code."""
+        self.http.close()
         if self.process.poll() is None:
             self.process.send_signal(signal.SIGINT)
         return self.ended()

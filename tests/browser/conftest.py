@@ -4,7 +4,6 @@ import re
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 
-import httpx
 import pytest
 from playwright.sync_api import BrowserContext, Locator, Page, expect, sync_playwright
 
@@ -65,7 +64,7 @@ def browser(program, tmp_path_factory) -> Iterator[BrowserContext]:
 def context(browser, program) -> Iterator[BrowserContext]:
     """The browser with nothing kept of the test before."""
     settings = {"name": "Test angler", "units": "imperial", "theme": "light"}
-    httpx.put(f"{program.url}/api/angler", json=settings).raise_for_status()
+    program.http.put("/api/angler", json=settings).raise_for_status()
     yield browser
     browser.unroute_all(behavior="ignoreErrors")
     blank = browser.new_page()

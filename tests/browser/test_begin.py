@@ -2,7 +2,6 @@
 
 import re
 
-import httpx
 import pytest
 from playwright.sync_api import expect
 
@@ -10,9 +9,9 @@ from playwright.sync_api import expect
 @pytest.fixture
 def first(open_page, program):
     """The first opening ever; the demo is in front again afterwards."""
-    httpx.post(f"{program.url}/api/anglers/demo").raise_for_status()
+    program.http.post("/api/anglers/demo").raise_for_status()
     yield open_page("/#first")
-    httpx.post(f"{program.url}/api/anglers/demo").raise_for_status()
+    program.http.post("/api/anglers/demo").raise_for_status()
 
 
 def test_my_own_shelf_from_nothing_to_a_leader_that_opens_by_keyboard_alone(first):

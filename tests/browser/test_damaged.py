@@ -3,7 +3,6 @@
 import json
 import re
 
-import httpx
 from playwright.sync_api import expect
 
 from nine_knots.launch.mariadb import PrivateServer
@@ -26,10 +25,10 @@ AGE_THE_DRAFTS = """(version) => new Promise((done, failed) => {
 
 
 def test_a_damaged_leader_is_shown_beside_the_others(page, program):
-    first = httpx.get(f"{program.url}/api/leaders").json()[0]
-    design = httpx.get(f"{program.url}/api/leaders/{first['leader_id']}").json()["design"]
+    first = program.http.get("/api/leaders").json()[0]
+    design = program.http.get(f"/api/leaders/{first['leader_id']}").json()["design"]
     half = {**design, "title": "Half a leader"}
-    leader_id = httpx.post(f"{program.url}/api/leaders", json=half).json()["leader_id"]
+    leader_id = program.http.post("/api/leaders", json=half).json()["leader_id"]
     database = Database(PrivateServer.running(program.local / "database").address)
     database.transact(
         lambda cursor: cursor.execute(

@@ -50,7 +50,7 @@ def test_a_database_killed_in_mid_drag_costs_nothing(page, program):
     expect(title(page)).to_have_value("Night pool")
     expect(piece(page, 1)).to_be_visible()
     expect(piece(page, 1)).not_to_have_accessible_name(first)
-    assert httpx.get(f"{program.url}/api/angler").status_code == 200
+    assert program.http.get("/api/angler").status_code == 200
 
 
 def test_everything_is_kept_as_a_file_and_brought_back_beside(page, tmp_path):

@@ -5,7 +5,6 @@ Common practice, no source.
 
 import re
 
-import httpx
 import pytest
 from playwright.sync_api import Page, expect
 
@@ -41,8 +40,8 @@ STRONG_RUN = day(
 def empty(tmp_path_factory):
     """A program of its own with nothing on the shelf."""
     running = Running(tmp_path_factory.mktemp("empty")).ready()
-    for row in httpx.get(f"{running.url}/api/stock").json():
-        httpx.delete(f"{running.url}/api/stock/{row['spool_id']}").raise_for_status()
+    for row in running.http.get("/api/stock").json():
+        running.http.delete(f"/api/stock/{row['spool_id']}").raise_for_status()
     yield running
     running.stop()
 
@@ -51,7 +50,7 @@ def begun(context, empty: Running, title: str, at: Situation) -> Page:
     """The shelf, with this day on the bench."""
     design = Design(title=title, situation=at, leader=PLAIN)
     body = design.model_dump(mode="json")
-    httpx.post(f"{empty.url}/api/leaders", json=body).raise_for_status()
+    empty.http.post("/api/leaders", json=body).raise_for_status()
     page = context.new_page()
     page.goto(f"{empty.url}/shelf")
     page.get_by_role("button", name=title, exact=True).click()
@@ -103,7 +102,7 @@ def test_level_mono_and_wire_for_sharks(context, empty):
 
 def test_three_nymphs_the_heaviest_first(context, empty):
     for fly in (STONEFLY, MIDDLE):
-        httpx.post(f"{empty.url}/api/kit/flies", json=fly).raise_for_status()
+        empty.http.post("/api/kit/flies", json=fly).raise_for_status()
     page = begun(context, empty, "Strong run", STRONG_RUN)
     page.get_by_role("link", name="Spools").click()
     page.get_by_role("button", name="Add knotless tapers").click()

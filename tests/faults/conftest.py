@@ -18,7 +18,7 @@ import psutil
 import pytest
 
 from nine_knots.launch.mariadb import free_port
-from tests.running import Running
+from tests.running import PATIENCE, Running
 
 ROUNDS = int(os.environ.get("NINE_KNOTS_ROUNDS", "5"))
 UNREADY = 90.0  # seconds after which a program that does not answer is taken to be dead
@@ -92,7 +92,7 @@ def until(true, what: str, seconds: float = UNREADY) -> None:
 def answers(running: Running) -> bool:
     """Whether the program and its database answer."""
     try:
-        return httpx.get(f"{running.url}/api/angler", timeout=5.0).status_code == 200
+        return running.http.get("/api/angler", timeout=5.0).status_code == 200
     except httpx.HTTPError:
         return False
 
@@ -106,7 +106,7 @@ class Saver(threading.Thread):
         self.acknowledged: list[str] = []
         self.statuses: set[int] = set()
         self._stopping = threading.Event()
-        with httpx.Client(base_url=url) as client:
+        with httpx.Client(base_url=url, timeout=PATIENCE) as client:
             first = client.get("/api/leaders").json()[0]
             self._design = client.get(f"/api/leaders/{first['leader_id']}").json()["design"]
 

@@ -6,8 +6,6 @@ import sys
 import time
 import zipfile
 
-import httpx
-
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Database
 from nine_knots.store.migrate import applied_version
@@ -101,7 +99,7 @@ def test_what_is_no_whole_backup_changes_nothing(start, folder, tmp_path):
         assert "Traceback" not in refused.stderr
     assert list(folder.glob("database-until-*")) == []
     assert answers(start().ready())
-    assert httpx.get(f"{running.url}/api/leaders").json()
+    assert running.http.get("/api/leaders").json()
 
 
 def test_a_daily_backup_is_made_and_a_new_one_not_the_same_day(start, folder):

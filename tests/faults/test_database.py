@@ -96,10 +96,10 @@ def test_a_full_disk_is_said_and_recovered_from(small_disk, start):
     filler = small_disk / "filler"
     fill(filler)
     until(lambda: 507 in saver.statuses, "told that the disk is full")
-    refused = httpx.post(f"{running.url}/api/leaders", json=saver._design, timeout=30.0)
+    refused = running.http.post("/api/leaders", json=saver._design, timeout=30.0)
     if refused.status_code == 507:
         assert "disk is full" in refused.json()["detail"]
-    assert httpx.get(running.url).status_code == 200
+    assert running.http.get("/").status_code == 200
     filler.unlink()
     before = len(saver.acknowledged)
     until(lambda: len(saver.acknowledged) > before + 3, "saves again")

@@ -55,7 +55,7 @@ def test_one_that_is_killed_while_it_sets_up_starts_the_next_time(start, folder)
         end(running, list(WAYS)[number % len(WAYS)])
         until(lambda: not left_in(folder), "all ended", 2.0 * ENDS_S)
     running = start().ready()
-    assert httpx.get(f"{running.url}/api/leaders").json()
+    assert running.http.get("/api/leaders").json()
 
 
 def test_work_under_way_is_ended_not_waited_for(start, folder):

@@ -75,7 +75,7 @@ def test_a_light_call_goes_before_long_searches(start):
             water = {**design["situation"]["water"], "depth_m": 1.0 + 0.1 * number}
             other = {**design, "situation": {**design["situation"], "water": water}}
             body = {"bench": f"s{number}", "design": other}
-            answer = httpx.post(f"{running.url}/api/water/depth-table", json=body, timeout=120.0)
+            answer = running.http.post("/api/water/depth-table", json=body, timeout=120.0)
             assert answer.status_code == 200
             done.append("long")
 

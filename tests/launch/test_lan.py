@@ -10,7 +10,7 @@ import pytest
 from cryptography import x509
 
 from nine_knots.launch.authority import home_addresses, vouch
-from tests.running import Running
+from tests.running import PATIENCE, Running
 
 
 def test_the_authority_stays_and_the_certificate_follows_the_addresses(tmp_path):
@@ -40,11 +40,11 @@ def at_home(tmp_path_factory):
 def test_a_phone_finds_it_trusts_it_and_is_paired_by_the_code_in_the_window(at_home, tmp_path):
     url = f"https://127.0.0.1:{at_home.port + 1}"
     authority = tmp_path / "authority.crt"
-    with httpx.Client(verify=False) as unsure:
+    with httpx.Client(verify=False, timeout=PATIENCE) as unsure:
         authority.write_text(unsure.get(f"{url}/api/phones/authority.crt").text)
     trust = ssl.create_default_context(cafile=str(authority))
     code = re.search(r"/water/pair#([A-Z0-9]{10})", at_home.said)[1]
-    with httpx.Client(base_url=url, verify=trust) as phone:
+    with httpx.Client(base_url=url, verify=trust, timeout=PATIENCE) as phone:
         assert phone.get("/api/plans").status_code == 401
         assert "At the water" in phone.get("/water/pair").text
         assert phone.post("/api/phones/pair", json={"code": code}).status_code == 200

@@ -4,7 +4,6 @@ import os
 import subprocess
 from pathlib import Path
 
-import httpx
 import pytest
 
 from nine_knots.core.base.errors import DatabaseTrouble
@@ -48,21 +47,21 @@ def test_what_was_entered_stays_and_fresh_begins_again(start, tmp_path):
     first = start().ready()
     assert "demo" in first.said
     assert first.url in first.said
-    assert '<div id="app">' in httpx.get(first.url).text
+    assert '<div id="app">' in first.http.get("/").text
     settings = {"name": "Kept", "units": "metric", "theme": "dark"}
-    httpx.put(f"{first.url}/api/angler", json=settings)
+    first.http.put("/api/angler", json=settings)
     assert servers_in(tmp_path)
     assert first.stop() == 0
     assert not servers_in(tmp_path), "Ctrl-C stops everything it started"
 
     second = start().ready()
     assert "demo" not in second.said
-    assert httpx.get(f"{second.url}/api/angler").json() == settings
+    assert second.http.get("/api/angler").json() == settings
     second.stop()
 
     fresh = start("--fresh").ready()
     assert "old data are kept in" in fresh.said
-    assert httpx.get(f"{fresh.url}/api/angler").json()["name"] != "Kept"
+    assert fresh.http.get("/api/angler").json()["name"] != "Kept"
     assert list((tmp_path / "local").glob("database-until-*"))
 
 
@@ -108,9 +107,8 @@ def test_an_ordinary_user_is_told_which_packages_to_ask_for():
 def test_empty_begins_without_the_demo(start):
     running = start("--empty").ready()
     assert "The shelf is empty" in running.said
-    with httpx.Client(base_url=running.url) as client:
-        (only,) = client.get("/api/anglers").json()
-        assert not only["demo"]
-        assert client.get("/api/stock").json() == client.get("/api/leaders").json() == []
-        assert client.post("/api/anglers/demo").json()["demo"]
-        assert client.get("/api/leaders").json()
+    (only,) = running.http.get("/api/anglers").json()
+    assert not only["demo"]
+    assert running.http.get("/api/stock").json() == running.http.get("/api/leaders").json() == []
+    assert running.http.post("/api/anglers/demo").json()["demo"]
+    assert running.http.get("/api/leaders").json()
