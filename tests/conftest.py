@@ -9,6 +9,7 @@ from nine_knots.launch import PROJECT
 from nine_knots.launch.kernels import keep_kernels_in
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Address, Database
+from nine_knots.store.accounts.accounts import TABLES as ACCOUNT_TABLES
 from nine_knots.store.forgetting import TABLES
 from nine_knots.store.migrate import migrate
 
@@ -41,7 +42,7 @@ def database(migrated) -> Database:
     """The migrated database with every table empty."""
 
     def empty(cursor):
-        for table in ("revision", *TABLES):
+        for table in ("revision", *TABLES, *ACCOUNT_TABLES, "tried"):
             cursor.execute(f"DELETE FROM {table}")
 
     migrated.transact(empty)

@@ -57,7 +57,6 @@ class Running:
 
     def stop(self) -> int:
         """Ctrl-C; the exit code."""
-        self.http.close()
         if self.process.poll() is None:
             self.process.send_signal(signal.SIGINT)
         return self.ended()

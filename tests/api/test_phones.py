@@ -5,13 +5,24 @@ from fastapi.testclient import TestClient
 
 from nine_knots.api.app import create_app
 from nine_knots.api.door import COOKIE, Door
+from nine_knots.demo.days import PLAN_ID
 from nine_knots.demo.load import load_demo
 from nine_knots.store.anglers import Settings, create_angler
 from tests.api.conftest import PORT
+from tests.api.test_happened import event
 
 HOME = "192.168.7.20"
 DOOR = Door(PORT + 1, (HOME, "127.0.0.1"), "-----BEGIN CERTIFICATE-----\n")
 OUTSIDE = f"https://{HOME}:{PORT + 1}"
+
+
+def pack(cursor) -> None:
+    """Something that was packed of the planned day."""
+    cursor.execute(
+        "REPLACE INTO day_pack SELECT angler_id, %s, '{}', brief, designs, packed_at "
+        "FROM day_pack LIMIT 1",
+        (PLAN_ID,),
+    )
 
 
 @pytest.fixture(scope="module")
@@ -83,7 +94,7 @@ def test_phones_are_paired_and_revoked_at_the_bench_only(house, bench):
         assert (refused.status_code, refused.json()["code"]) == (403, "at-the-bench")
 
 
-def test_a_code_is_good_once_and_guesses_void_it(house, bench):
+def test_a_code_is_good_once_and_guesses_make_the_next_wait(house, bench):
     code = bench.post("/api/phones/code").json()["code"]
     one = phone(house)
     assert one.post("/api/phones/pair", json={"code": code}).status_code == 200
@@ -92,14 +103,49 @@ def test_a_code_is_good_once_and_guesses_void_it(house, bench):
     code = bench.post("/api/phones/code").json()["code"]
     for guess in range(5):
         phone(house).post("/api/phones/pair", json={"code": f"GUESS{guess}"})
-    assert phone(house).post("/api/phones/pair", json={"code": code}).status_code == 422
+    waits = phone(house).post("/api/phones/pair", json={"code": code})
+    assert (waits.status_code, waits.json()["code"]) == (429, "too-often")
+    assert "Wait 5 minutes" in waits.json()["mend"]
 
 
-def test_a_code_grows_old(house, bench, monkeypatch):
+def test_a_code_grows_old(house, bench, database):
     code = bench.post("/api/phones/code").json()["code"]
-    now = __import__("time").monotonic()
-    monkeypatch.setattr("nine_knots.api.door.time.monotonic", lambda: now + 601.0)
+    older = "UPDATE pairing_code SET ends_at = ends_at - INTERVAL 601 SECOND"
+    database.transact(lambda cursor: cursor.execute(older))
     assert phone(house).post("/api/phones/pair", json={"code": code}).status_code == 422
+
+
+def test_a_guest_sees_one_day_at_the_water_and_nothing_else(house, bench, database):
+    plans = bench.get("/api/plans").json()
+    fished = next(one for one in plans if one["fished"])["plan_id"]
+    asked = bench.post("/api/phones/code", json={"plan_id": PLAN_ID})
+    assert asked.status_code == 404, "nothing was packed of it yet"
+    database.transact(pack)
+    code = bench.post("/api/phones/code", json={"plan_id": PLAN_ID}).json()
+    assert code["minutes"] == 48 * 60
+    guest = phone(house)
+    answer = guest.post("/api/phones/pair", json={"code": code["code"], "name": "Guest"}).json()
+    assert answer["day"] == PLAN_ID
+    assert "and for nothing else" in answer["words"]
+    assert [one["plan_id"] for one in guest.get("/api/plans").json()] == [PLAN_ID]
+    assert guest.get(f"/api/plans/{PLAN_ID}/pack").status_code == 200
+    seen = event(1, "note", PLAN_ID, words="a guest's")
+    assert guest.post("/api/happened", json={"events": [seen]}).json()["new"] == 1
+    assert bench.get("/api/happened", params={"plan_id": PLAN_ID}).json()
+    for answer in (
+        guest.get(f"/api/plans/{fished}/pack"),
+        guest.get("/api/happened", params={"plan_id": fished}),
+        guest.get("/api/photos", params={"plan_id": fished}),
+        guest.post("/api/happened", json={"events": [event(2, "note", fished, words="x")]}),
+    ):
+        assert answer.status_code == 404
+    for path in ("leaders", "places", "stock", "everything", f"plans/{fished}"):
+        assert guest.get(f"/api/{path}").status_code == 403
+    assert bench.get("/api/phones").json()["phones"][0]["day"]
+    over = "UPDATE phone SET ends_at = UTC_TIMESTAMP(6) - INTERVAL 1 SECOND"
+    database.transact(lambda cursor: cursor.execute(over))
+    assert guest.get("/api/plans").status_code == 401
+    assert bench.get("/api/phones").json()["phones"][0]["revoked"]
 
 
 def test_a_phone_belongs_to_one_angler_whoever_sits_at_the_bench(house, bench, database):

@@ -1096,7 +1096,7 @@ export interface paths {
         put?: never;
         /**
          * Ask for a code by which one phone is paired
-         * @description At the bench only; good for ten minutes and one phone.
+         * @description Good for one phone and ten minutes; for a guest's, which sees the one day only, two days.
          */
         post: operations["post_code"];
         delete?: never;
@@ -2905,10 +2905,500 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Who is logged in
+         * @description Nobody, at home and before anybody is.
+         */
+        get: operations["get_me"];
+        put?: never;
+        post?: never;
+        /**
+         * Delete my account and all that is mine
+         * @description At once and for good; backups keep it for two weeks more.
+         */
+        delete: operations["remove_account"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/log-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Come in by a password
+         * @description After five wrong ones of a name none is taken for five minutes.
+         */
+        post: operations["post_log_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/passkey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask what a passkey is to sign
+         * @description Good for five minutes and one signature.
+         */
+        post: operations["post_passkey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/passkey/log-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Come in by a passkey
+         * @description Its owner is known by it: no name is asked for.
+         */
+        post: operations["post_passkey_log_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/recover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Come in by a recovery code
+         * @description The code is spent; then set a password or make a passkey.
+         */
+        post: operations["post_recover"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/join/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look at an invitation
+         * @description Whether it is open still, and for whom it was meant.
+         */
+        post: operations["post_look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/join/passkey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask for a passkey to join by
+         * @description The device is asked for one; the account is made when it comes back.
+         */
+        post: operations["post_join_passkey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Join by an invitation
+         * @description An account with an angler of its own who owns nothing yet; the invitation is spent.
+         */
+        post: operations["post_join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/log-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Go out
+         * @description This browser comes in no more.
+         */
+        post: operations["post_log_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Whom I have invited
+         * @description The newest first.
+         */
+        get: operations["get_invitations"];
+        put?: never;
+        /**
+         * Invite another
+         * @description Good for a week and one person; an operator's lets in as an operator, if it says so.
+         */
+        post: operations["post_invitation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/invitations/{invitation_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take an invitation back
+         * @description Nobody joins by it any more.
+         */
+        delete: operations["remove_invitation"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * By what I come in
+         * @description Passkeys, whether there is a password, and how many recovery codes are left.
+         */
+        get: operations["get_keys"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/prove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Show once more that it is me
+         * @description By password or passkey; for ten minutes what is grave is then done at a word.
+         */
+        post: operations["post_prove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/passkeys/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask for another passkey
+         * @description What the device is to sign.
+         */
+        post: operations["post_passkeys_ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/passkeys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Keep a passkey
+         * @description The device that made it lets in from now on.
+         */
+        post: operations["post_passkeys"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/passkeys/{passkey_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take a passkey no more
+         * @description The last way in stays.
+         */
+        delete: operations["remove_passkey"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set another password, or none
+         * @description Whoever is logged in elsewhere is out.
+         */
+        put: operations["put_password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/recovery-codes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask for new recovery codes
+         * @description Ten, each good once; write them down.
+         */
+        post: operations["post_recovery_codes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/logins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Where I am logged in
+         * @description The last seen first.
+         */
+        get: operations["get_logins"];
+        put?: never;
+        post?: never;
+        /**
+         * Log all other browsers out
+         * @description This one stays.
+         */
+        delete: operations["remove_other_logins"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/logins/{login_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Log a browser out
+         * @description From its next call on.
+         */
+        delete: operations["remove_login"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What was tried at my log-in
+         * @description The newest first, of ninety days.
+         */
+        get: operations["get_notes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/operator": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The service at a glance
+         * @description This process's own figures, and the accounts and log-ins of all.
+         */
+        get: operations["get_overview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/operator/accounts/{account_id}/shut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Shut an account, or open it again
+         * @description Nobody comes in by it from the next call on; what is in it stays.
+         */
+        post: operations["post_shut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * AccountRow
+         * @description An account in a line: when it joined, and whether nobody comes in by it.
+         */
+        AccountRow: {
+            /** Account Id */
+            account_id: string;
+            /** Name */
+            name: string;
+            /** Made At */
+            made_at: string;
+            /** Operator */
+            operator: boolean;
+            /** Shut */
+            shut: boolean;
+            /** Me */
+            me: boolean;
+        };
         /**
          * AddFly
          * @description Tie on another fly: on a tag above those that are there, or in line behind the point.
@@ -3967,17 +4457,33 @@ export interface components {
             leader_ids: string[];
         };
         /**
-         * CodeForm
-         * @description The code from now on, empty for none; and the one that was set, if one was.
+         * Codes
+         * @description Recovery codes, told this once; those before are good no more.
          */
-        CodeForm: {
-            /** Code */
-            code: string;
-            /**
-             * Now
-             * @default
-             */
-            now: string;
+        Codes: {
+            /** Codes */
+            codes: string[];
+        };
+        /**
+         * CrewRow
+         * @description A crew of workers: how many are busy, what waits and the eldest of it in seconds, what was
+         *     worked out and known already, and what ended otherwise.
+         */
+        CrewRow: {
+            /** Name */
+            name: string;
+            /** Busy */
+            busy: number;
+            /** Waiting */
+            waiting: number;
+            /** Eldest S */
+            eldest_s: number;
+            /** Done */
+            done: number;
+            /** Known */
+            known: number;
+            /** Other */
+            other: number;
         };
         /**
          * CsvForm
@@ -5838,6 +6344,51 @@ export interface components {
             joint: number;
         };
         /**
+         * InvitationRow
+         * @description An invitation in a line.
+         */
+        InvitationRow: {
+            /** Invitation Id */
+            invitation_id: string;
+            /** Note */
+            note: string;
+            /** As Operator */
+            as_operator: boolean;
+            /** Ends At */
+            ends_at: string;
+            /** Taken */
+            taken: boolean;
+        };
+        /**
+         * InviteForm
+         * @description For whom, in words; as an operator or not; and where to send it, where mail is sent.
+         */
+        InviteForm: {
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+            /**
+             * As Operator
+             * @default false
+             */
+            as_operator: boolean;
+            /**
+             * Mail
+             * @default
+             */
+            mail: string;
+        };
+        /**
+         * Invited
+         * @description What an open invitation says.
+         */
+        Invited: {
+            /** Words */
+            words: string;
+        };
+        /**
          * JarForm
          * @description A fly's fall between two marks, and how long it took.
          */
@@ -5867,6 +6418,64 @@ export interface components {
              *     ]
              */
             times: string[];
+        };
+        /**
+         * JoinAskForm
+         * @description An invitation and the name that whoever joins by it wants.
+         */
+        JoinAskForm: {
+            /**
+             * Invitation
+             * @description as it was given, letters of any case
+             */
+            invitation: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * JoinForm
+         * @description The same with what one will come in by: a password, or a passkey that was asked for.
+         */
+        JoinForm: {
+            /**
+             * Invitation
+             * @description as it was given, letters of any case
+             */
+            invitation: string;
+            /** Name */
+            name: string;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
+            /**
+             * Password
+             * @default
+             */
+            password: string;
+            /**
+             * Challenge Id
+             * @default
+             */
+            challenge_id: string;
+            /**
+             * Credential
+             * @description PublicKeyCredential, as its toJSON writes it
+             */
+            credential?: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * Joined
+         * @description Who has joined, and the recovery codes, which are told this once.
+         */
+        Joined: {
+            me: components["schemas"]["Me"];
+            /** Codes */
+            codes: string[];
         };
         /**
          * Joint
@@ -6072,6 +6681,20 @@ export interface components {
          * @description What was put on the shelf, in words.
          */
         Kept: {
+            /** Words */
+            words: string;
+        };
+        /**
+         * Keys
+         * @description All by which one comes in; ``words`` say where it is too little or too weak.
+         */
+        Keys: {
+            /** Passkeys */
+            passkeys: components["schemas"]["PasskeyRow"][];
+            /** Has Password */
+            has_password: boolean;
+            /** Codes Left */
+            codes_left: number;
             /** Words */
             words: string;
         };
@@ -6733,6 +7356,16 @@ export interface components {
             events: number;
         };
         /**
+         * LogInForm
+         * @description A name and its password.
+         */
+        LogInForm: {
+            /** Name */
+            name: string;
+            /** Password */
+            password: string;
+        };
+        /**
          * LogLine
          * @description An event: its moment (ms since 1970), its kind, in words, and what stood around it; the name
          *     of the photo that was told, and whether it is at the bench.
@@ -6758,6 +7391,33 @@ export interface components {
             photo: string;
             /** Photo Here */
             photo_here: boolean;
+        };
+        /**
+         * LoginRow
+         * @description A browser that is logged in; ``here`` is the one that asks.
+         */
+        LoginRow: {
+            /** Login Id */
+            login_id: string;
+            /** Device */
+            device: string;
+            /** Made At */
+            made_at: string;
+            /** Seen At */
+            seen_at: string;
+            /** Here */
+            here: boolean;
+        };
+        /**
+         * LookForm
+         * @description An invitation.
+         */
+        LookForm: {
+            /**
+             * Invitation
+             * @description as it was given, letters of any case
+             */
+            invitation: string;
         };
         /**
          * LowerRigCard
@@ -6832,6 +7492,35 @@ export interface components {
             most: string;
             /** Supposed */
             supposed: string;
+        };
+        /**
+         * Me
+         * @description Who is logged in: nobody where ``name`` is empty. ``hosted`` where accounts are at all,
+         *     ``proved`` where it was shown just now who it is, ``mail`` where invitations can be sent.
+         */
+        Me: {
+            /** Hosted */
+            hosted: boolean;
+            /**
+             * Name
+             * @default
+             */
+            name: string;
+            /**
+             * Operator
+             * @default false
+             */
+            operator: boolean;
+            /**
+             * Proved
+             * @default false
+             */
+            proved: boolean;
+            /**
+             * Mail
+             * @default false
+             */
+            mail: boolean;
         };
         /**
          * Measure
@@ -7035,12 +7724,41 @@ export interface components {
             least_deg: number;
         };
         /**
+         * NewInvitation
+         * @description Where whoever is invited goes, as text and as a QR picture (SVG): told this once. ``words``
+         *     say whether it was sent.
+         */
+        NewInvitation: {
+            /** Url */
+            url: string;
+            /** Qr */
+            qr: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * NoteLine
          * @description What was noted of a stretch at a level.
          */
         NoteLine: {
             /** Words */
             words: string;
+        };
+        /**
+         * NoteRow
+         * @description What was tried, when, by which device and from which network.
+         */
+        NoteRow: {
+            /** What */
+            what: string;
+            /** Device */
+            device: string;
+            /** Place */
+            place: string;
+            /** At */
+            at: string;
+            /** Name */
+            name: string;
         };
         /**
          * Noted
@@ -7259,6 +7977,28 @@ export interface components {
             upper_diameter_m: number;
             /** Lower Diameter M */
             lower_diameter_m: number;
+        };
+        /**
+         * Overview
+         * @description The service at a glance; ``words`` say whether anything is amiss.
+         */
+        Overview: {
+            /** Words */
+            words: string[];
+            /** Seen Now */
+            seen_now: number;
+            /** Seen Today */
+            seen_today: number;
+            /** Conflicts */
+            conflicts: number;
+            /** Crews */
+            crews: components["schemas"]["CrewRow"][];
+            /** Slowest */
+            slowest: components["schemas"]["RouteTime"][];
+            /** Accounts */
+            accounts: components["schemas"]["AccountRow"][];
+            /** Notes */
+            notes: components["schemas"]["NoteRow"][];
         };
         /**
          * OwnCastAnswer
@@ -7620,15 +8360,18 @@ export interface components {
         };
         /**
          * Paired
-         * @description That the phone is paired, and as what.
+         * @description That the phone is paired, and as what; ``day`` is the only one that a guest sees.
          */
         Paired: {
             /** Words */
             words: string;
+            /** Day */
+            day: string;
         };
         /**
          * PairingCode
-         * @description A code for one phone, for so many minutes; where to, as text and as QR pictures (SVG).
+         * @description A code for one phone, for so many minutes; where to, as text and as QR pictures (SVG). The
+         *     authority is empty where browsers trust the address by themselves.
          */
         PairingCode: {
             /** Code */
@@ -7645,8 +8388,50 @@ export interface components {
             authority_qr: string;
         };
         /**
+         * PasskeyForm
+         * @description A passkey that a device has made, and what to call it.
+         */
+        PasskeyForm: {
+            /**
+             * Title
+             * @default passkey
+             */
+            title: string;
+            /** Challenge Id */
+            challenge_id: string;
+            /**
+             * Credential
+             * @description PublicKeyCredential, as its toJSON writes it
+             */
+            credential: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * PasskeyRow
+         * @description A passkey in a line; times as ISO 8601.
+         */
+        PasskeyRow: {
+            /** Passkey Id */
+            passkey_id: string;
+            /** Title */
+            title: string;
+            /** Made At */
+            made_at: string;
+            /** Used At */
+            used_at: string;
+        };
+        /**
+         * PasswordForm
+         * @description A password from now on; empty for none, where there is a passkey.
+         */
+        PasswordForm: {
+            /** Password */
+            password: string;
+        };
+        /**
          * PhoneRow
-         * @description A phone in a line; times as ISO 8601.
+         * @description A phone in a line; times as ISO 8601; of a guest's the title of the day that it is for.
          */
         PhoneRow: {
             /** Phone Id */
@@ -7659,6 +8444,8 @@ export interface components {
             seen_at: string;
             /** Revoked */
             revoked: boolean;
+            /** Day */
+            day: string;
         };
         /**
          * PhonesAnswer
@@ -8264,6 +9051,29 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
+         * ProveForm
+         * @description Password or passkey once more.
+         */
+        ProveForm: {
+            /**
+             * Password
+             * @default
+             */
+            password: string;
+            /**
+             * Challenge Id
+             * @default
+             */
+            challenge_id: string;
+            /**
+             * Credential
+             * @description PublicKeyCredential, as its toJSON writes it
+             */
+            credential?: {
+                [key: string]: unknown;
+            };
+        };
+        /**
          * PullForm
          * @description A knot pulled to breaking, and where it broke.
          */
@@ -8452,6 +9262,19 @@ export interface components {
             thickness: string;
             /** Of */
             of: string;
+        };
+        /**
+         * RecoverForm
+         * @description A name and one of its recovery codes.
+         */
+        RecoverForm: {
+            /** Name */
+            name: string;
+            /**
+             * Code
+             * @description as it was given, letters of any case
+             */
+            code: string;
         };
         /**
          * Remedy
@@ -8794,6 +9617,23 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * RouteTime
+         * @description A route: how often it was called, and within which times half and nineteen of twenty of its
+         *     answers began, as far as the histogram tells them apart.
+         */
+        RouteTime: {
+            /** Method */
+            method: string;
+            /** Route */
+            route: string;
+            /** Count */
+            count: number;
+            /** P50 S */
+            p50_s: number;
+            /** P95 S */
+            p95_s: number;
         };
         /**
          * RuleLine
@@ -9409,6 +10249,29 @@ export interface components {
              * @default false
              */
             far: boolean;
+        };
+        /**
+         * ShownForm
+         * @description A passkey that a device has shown.
+         */
+        ShownForm: {
+            /** Challenge Id */
+            challenge_id: string;
+            /**
+             * Credential
+             * @description PublicKeyCredential, as its toJSON writes it
+             */
+            credential: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * ShutForm
+         * @description Whether nobody comes in by it any more.
+         */
+        ShutForm: {
+            /** Shut */
+            shut: boolean;
         };
         /**
          * Situation
@@ -10984,6 +11847,16 @@ export interface components {
             why: string;
         };
         /**
+         * ToSign
+         * @description What a device is asked for: ``options`` is JSON for its browser.
+         */
+        ToSign: {
+            /** Challenge Id */
+            challenge_id: string;
+            /** Options */
+            options: string;
+        };
+        /**
          * ToTie
          * @description Leaders that are to be tied next, for the list of what to buy.
          */
@@ -11924,6 +12797,19 @@ export interface components {
             by_cuts: components["schemas"]["RigState"][];
         };
         /**
+         * CodeForm
+         * @description The code from now on, empty for none; and the one that was set, if one was.
+         */
+        nine_knots__api__anglers_here__CodeForm: {
+            /** Code */
+            code: string;
+            /**
+             * Now
+             * @default
+             */
+            now: string;
+        };
+        /**
          * MendRequest
          * @description A design whose match, hold or length is to be mended.
          */
@@ -12034,6 +12920,17 @@ export interface components {
              * @enum {string}
              */
             units: "imperial" | "metric";
+        };
+        /**
+         * CodeForm
+         * @description Of a guest's phone: the only day that it is to see.
+         */
+        nine_knots__api__phones__CodeForm: {
+            /**
+             * Plan Id
+             * @default
+             */
+            plan_id: string;
         };
         /**
          * MendRequest
@@ -12231,7 +13128,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12354,7 +13251,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12473,7 +13370,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12596,7 +13493,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12715,7 +13612,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12841,7 +13738,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -12960,7 +13857,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13085,7 +13982,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13195,7 +14092,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CodeForm"];
+                "application/json": components["schemas"]["nine_knots__api__anglers_here__CodeForm"];
             };
         };
         responses: {
@@ -13217,7 +14114,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13338,7 +14235,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13461,7 +14358,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13587,7 +14484,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13713,7 +14610,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13834,7 +14731,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13962,7 +14859,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14090,7 +14987,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14218,7 +15115,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14350,7 +15247,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14469,7 +15366,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14595,7 +15492,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14718,7 +15615,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14837,7 +15734,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14965,7 +15862,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15095,7 +15992,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15238,7 +16135,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15372,7 +16269,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15523,7 +16420,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15651,7 +16548,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15777,7 +16674,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15908,7 +16805,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16042,7 +16939,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16170,7 +17067,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16307,7 +17204,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16440,7 +17337,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16578,7 +17475,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16712,7 +17609,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16840,7 +17737,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16966,7 +17863,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17098,7 +17995,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17232,7 +18129,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17360,7 +18257,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17493,7 +18390,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17644,7 +18541,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17792,7 +18689,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17920,7 +18817,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18048,7 +18945,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18176,7 +19073,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18306,7 +19203,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18432,7 +19329,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18559,7 +19456,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18687,7 +19584,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18818,7 +19715,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18941,7 +19838,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19064,7 +19961,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19187,7 +20084,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19317,7 +20214,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19447,7 +20344,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19564,7 +20461,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19685,7 +20582,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19807,7 +20704,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19930,7 +20827,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20047,7 +20944,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20166,7 +21063,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20294,7 +21191,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20422,7 +21319,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20521,7 +21418,11 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["nine_knots__api__phones__CodeForm"] | null;
+            };
+        };
         responses: {
             /** @description Successful Response */
             200: {
@@ -20541,7 +21442,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20552,6 +21453,15 @@ export interface operations {
             };
             /** @description Asked by another page */
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -20664,7 +21574,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20727,6 +21637,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             /** @description A fault of the service */
             500: {
                 headers: {
@@ -20781,7 +21700,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20909,7 +21828,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21037,7 +21956,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21162,7 +22081,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21285,7 +22204,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21408,7 +22327,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21531,7 +22450,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21654,7 +22573,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21777,7 +22696,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21918,7 +22837,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22055,7 +22974,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22178,7 +23097,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22301,7 +23220,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22424,7 +23343,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22547,7 +23466,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22679,7 +23598,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22798,7 +23717,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22921,7 +23840,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23062,7 +23981,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23204,7 +24123,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23343,7 +24262,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23469,7 +24388,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23610,7 +24529,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23742,7 +24661,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23884,7 +24803,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24026,7 +24945,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24168,7 +25087,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24310,7 +25229,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24451,7 +25370,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24572,7 +25491,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24695,7 +25614,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24818,7 +25737,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24944,7 +25863,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25067,7 +25986,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25191,7 +26110,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25330,7 +26249,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25451,7 +26370,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25570,7 +26489,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25696,7 +26615,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25823,7 +26742,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25949,7 +26868,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26081,7 +27000,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26213,7 +27132,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26339,7 +27258,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26465,7 +27384,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26591,7 +27510,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26747,7 +27666,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26873,7 +27792,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26992,7 +27911,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27117,7 +28036,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27247,7 +28166,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27375,7 +28294,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27506,7 +28425,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27638,7 +28557,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27776,7 +28695,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27913,7 +28832,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28047,7 +28966,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28177,7 +29096,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28300,7 +29219,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28423,7 +29342,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28544,7 +29463,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28679,7 +29598,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28806,7 +29725,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28932,7 +29851,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29058,7 +29977,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29188,7 +30107,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29320,7 +30239,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29441,7 +30360,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29562,7 +30481,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29688,7 +30607,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29813,7 +30732,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29947,7 +30866,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30075,7 +30994,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30203,7 +31122,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30330,7 +31249,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30453,7 +31372,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30595,7 +31514,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30735,7 +31654,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30861,7 +31780,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30996,7 +31915,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31131,7 +32050,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31266,7 +32185,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31401,7 +32320,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31533,7 +32452,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31656,7 +32575,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31777,7 +32696,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31900,7 +32819,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32042,7 +32961,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32177,7 +33096,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32301,7 +33220,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32423,7 +33342,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32542,7 +33461,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32661,7 +33580,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32793,7 +33712,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32912,7 +33831,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -33032,7 +33951,3569 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description By the home network, from a phone that is not paired */
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_me: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_account: {
+        parameters: {
+            query: {
+                /** @description to confirm it */
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_log_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogInForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_passkey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToSign"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_passkey_log_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShownForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_recover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecoverForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invited"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_join_passkey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinAskForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToSign"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Joined"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_log_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_invitations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationRow"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InviteForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewInvitation"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_invitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitation_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_keys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Keys"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_prove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProveForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Me"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_passkeys_ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToSign"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_passkeys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasskeyForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Keys"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_passkey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                passkey_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Keys"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Keys"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_recovery_codes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Codes"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_logins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoginRow"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_other_logins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_login: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                login_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_notes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoteRow"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_overview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Overview"];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_shut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShutForm"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountRow"][];
+                };
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
             401: {
                 headers: {
                     [name: string]: unknown;

@@ -55,7 +55,7 @@ class CodeForm(Form):
 @router.get("", summary="Whose things are here")
 def get_anglers(session: CurrentSession) -> tuple[Here, ...]:
     """Who is in front first."""
-    return session.read(lambda cursor, _me: list_anglers(cursor))
+    return session.read(lambda cursor, _me: list_anglers(cursor, session.account_id))
 
 
 @router.post("", summary="Begin with one's own things")
@@ -65,9 +65,11 @@ def post_angler(session: SavingSession, form: BeginForm) -> Here:
     def begin(cursor: DictCursor, me: str) -> str:
         settings = read_settings(cursor, me)
         own = Settings(name=form.name.strip() or OWN, units=settings.units, theme=settings.theme)
-        return create_angler(cursor, own)
+        return create_angler(cursor, own, account_id=session.account_id)
 
-    return session.save(begin, lambda cursor, _me, made: read_here(cursor, made))
+    return session.save(
+        begin, lambda cursor, _me, made: read_here(cursor, made, session.account_id)
+    )
 
 
 @router.post("/demo", summary="Look round in the demo")
@@ -75,11 +77,12 @@ def post_demo(session: CurrentSession) -> Here:
     """The demo's angler comes to the front, made anew where there is none."""
 
     def look(cursor: DictCursor, _me: str) -> Here:
-        known = next((one.angler_id for one in list_anglers(cursor) if one.demo), None)
+        here = list_anglers(cursor, session.account_id)
+        known = next((one.angler_id for one in here if one.demo), None)
         if known is None:
-            known = add_demo(cursor)
+            known = add_demo(cursor, account_id=session.account_id)
         put_in_front(cursor, known)
-        return read_here(cursor, known)
+        return read_here(cursor, known, session.account_id)
 
     return session.write(look)
 
@@ -91,9 +94,9 @@ def post_front(session: CurrentSession, angler_id: str, form: FrontForm | None =
 
     def turn(cursor: DictCursor, whose: str) -> Here:
         put_in_front(cursor, whose)
-        return read_here(cursor, whose)
+        return read_here(cursor, whose, session.account_id)
 
-    session.read(lambda cursor, _me: read_here(cursor, angler_id))
+    session.read(lambda cursor, _me: read_here(cursor, angler_id, session.account_id))
     return with_code(session, angler_id, form.code if form else "", turn)
 
 
@@ -109,10 +112,10 @@ def put_code(session: CurrentSession, form: CodeForm) -> Here:
     kept = sealed(code) if code else None
 
     def change(cursor: DictCursor, me: str) -> Here:
-        here = read_here(cursor, me)
+        here = read_here(cursor, me, session.account_id)
         if here.demo:
             raise OutOfRange("The demo is for everybody.", where="code", mend="Begin with yours.")
         write_code(cursor, me, kept)
-        return read_here(cursor, me)
+        return read_here(cursor, me, session.account_id)
 
     return with_code(session, None, form.now, change)

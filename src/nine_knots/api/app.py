@@ -1,6 +1,6 @@
 """The application: the API and the built interface from one process on one port."""
 
-from collections.abc import AsyncIterator, Callable
+from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
 from pathlib import Path
 
@@ -53,10 +53,14 @@ from nine_knots.api import (
     wallet,
     water,
 )
+from nine_knots.api.accounts import entering, inviting, mine, operating
+from nine_knots.api.caller import Caller
 from nine_knots.api.describe import describe_problems
-from nine_knots.api.door import Door, Pairing, hash_of
+from nine_knots.api.door import Door
+from nine_knots.api.entrances import AtTheBench, ByTheDoor, Entrance, Hosted, Watching
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.guard import Guard
+from nine_knots.api.site import Site
 from nine_knots.api.watching import watch
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.readiness import Watch
@@ -64,9 +68,11 @@ from nine_knots.api.work.tasks import CastTask, Task, WaterTask
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
+from nine_knots.services.secret import hash_of
 from nine_knots.store import Database
+from nine_knots.store.accounts.logins import login_of
 from nine_knots.store.known import Known
-from nine_knots.store.phones import angler_of_phone
+from nine_knots.store.phones import phone_with
 
 PAGES = (
     "",
@@ -80,18 +86,32 @@ PAGES = (
     "shelf",
     "days",
     "days/{part}",
+    "join",
+    "account",
+    "operator",
 )
 
 
-def _whose(database: Database | None) -> Callable[[str], str | None] | None:
-    """Answers whose phone bears a token, by the database."""
-    if database is None:
-        return None
+def _entrances(
+    database: Database | None, port: int, door: Door | None, site: Site | None
+) -> tuple[Entrance, ...]:
+    """The ways in: to a hosted service, or to a bench at home with or without its door."""
 
-    def whose(token: str) -> str | None:
-        return database.transact(lambda cursor: angler_of_phone(cursor, hash_of(token)))
+    def phones(token: str) -> Caller | None:
+        assert database is not None
+        found = database.transact(lambda cursor: phone_with(cursor, hash_of(token)))
+        return Caller(angler_id=found.angler_id, day=found.day) if found else None
 
-    return whose
+    def logins(token: str) -> Caller | None:
+        assert database is not None
+        found = database.transact(lambda cursor: login_of(cursor, hash_of(token)))
+        return Caller(login=found) if found else None
+
+    if site is not None:
+        return Hosted(site, logins, phones), Watching(port)
+    if door is not None:
+        return ByTheDoor(door, phones), AtTheBench(port, but=door.port)
+    return (AtTheBench(port),)
 
 
 def _operation_id(route: APIRoute) -> str:
@@ -136,12 +156,13 @@ def create_app(
     built: Path | None = None,
     warm: bool = False,
     door: Door | None = None,
+    site: Site | None = None,
 ) -> FastAPI:
     """The application on a database; ``built`` is the folder of the built interface.
 
     With ``warm`` the workers begin to load and compile at once rather than at the first cast.
-    By a ``door`` paired phones of the home network come in. Without a database it can still
-    describe itself (for the OpenAPI document).
+    By a ``door`` paired phones of the home network come in; under the name of a ``site`` whoever
+    has an account. Without a database it can still describe itself (for the OpenAPI document).
     """
     app = FastAPI(
         title="Nine Knots",
@@ -165,7 +186,7 @@ def create_app(
     app.state.level_service = None
     app.state.built = built
     app.state.door = door
-    app.state.pairing = Pairing()
+    app.state.site = site
     problems.install(app)
     for module in (
         anglers,
@@ -208,12 +229,16 @@ def create_app(
         find,
         everything,
         kept,
+        entering,
+        inviting,
+        mine,
+        operating,
     ):
         app.include_router(module.router)
     describe_problems(app)
     # quick rather than tight: an answer is waited for
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=1)
-    app.add_middleware(Guard, port=port, door=door, whose=_whose(database))
+    app.add_middleware(Guard, entrances=_entrances(database, port, door, site))
     watch(app)
     if built is not None:
         _serve_interface(app, built)

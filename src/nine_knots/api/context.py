@@ -8,6 +8,7 @@ from typing import Annotated, TypeVar
 from fastapi import Depends, Header, Request
 from pymysql.cursors import DictCursor
 
+from nine_knots.api.caller import AT_THE_BENCH, Caller, caller_of
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.quantity import System
 from nine_knots.core.judge.angler import Angler
@@ -35,15 +36,30 @@ class Session:
         self,
         database: Database,
         known: Known,
+        caller: Caller = AT_THE_BENCH,
         intent: Intent | None = None,
-        angler_id: str | None = None,
     ) -> None:
         self._database, self._known = database, known
-        self._intent, self._angler_id = intent, angler_id
+        self._caller, self._intent = caller, intent
+
+    @property
+    def account_id(self) -> str | None:
+        """Whose anglers it is about; None at home, where they are all of one household."""
+        return self._caller.account_id
+
+    @property
+    def day(self) -> str | None:
+        """The only planned day that a guest's phone sees; None for everybody else."""
+        return self._caller.day
+
+    def check_day(self, *plan_ids: str) -> None:
+        """NotFound where a guest asks for another day than theirs."""
+        if self.day is not None and set(plan_ids) - {self.day}:
+            raise NotFound("There is no such plan.", where="plan_id")
 
     def _angler(self, cursor: DictCursor) -> str:
         """Whose phone it is, or who sits at the bench."""
-        return self._angler_id or _angler(cursor)
+        return self._caller.angler_id or _angler(cursor, self.account_id)
 
     def read(self, work: Work[Answer]) -> Answer:
         """One transaction for this angler that changes nothing."""
@@ -84,8 +100,8 @@ class Session:
         return self.write(once)
 
 
-def _angler(cursor: DictCursor) -> str:
-    found = angler_in_front(cursor)
+def _angler(cursor: DictCursor, account_id: str | None) -> str:
+    found = angler_in_front(cursor, account_id)
     if found is None:
         raise NotFound("No angler is known yet.", mend="Start with ./start, which makes one.")
     return found
@@ -110,15 +126,14 @@ async def _intent(
 
 def _session(request: Request) -> Session:
     state = request.app.state
-    whose = request.scope.get("nine_knots_angler")
-    return Session(state.database, state.known, angler_id=whose)
+    return Session(state.database, state.known, caller_of(request))
 
 
 def _saving_session(
     request: Request, intent: Annotated[Intent | None, Depends(_intent)]
 ) -> Session:
     state = request.app.state
-    return Session(state.database, state.known, intent, request.scope.get("nine_knots_angler"))
+    return Session(state.database, state.known, caller_of(request), intent)
 
 
 CurrentSession = Annotated[Session, Depends(_session)]

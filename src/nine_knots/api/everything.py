@@ -7,7 +7,7 @@ from fastapi import APIRouter, Query, Request, Response
 from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
-from nine_knots.api.context import CurrentSession
+from nine_knots.api.context import CurrentSession, Session
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.core.base.errors import Damaged, FileRefused, NotFound, OutOfRange, WrongCode
@@ -55,7 +55,7 @@ def get_everything(session: CurrentSession) -> Response:
 @router.get("/whose", summary="Whose things are in front")
 def get_whose(session: CurrentSession) -> WhoseAnswer:
     """The angler at the bench, and whether another's things are kept behind."""
-    return session.read(lambda cursor, me: _whose(cursor, me, ""))
+    return session.read(lambda cursor, me: _whose(session, cursor, me, ""))
 
 
 @router.post("", summary="Bring such a file back", openapi_extra=FILE)
@@ -65,7 +65,7 @@ async def post_everything(request: Request, session: CurrentSession) -> WhoseAns
 
     def lay(cursor: DictCursor, me: str) -> WhoseAnswer:
         before = read_settings(cursor, me).name
-        angler_id = write_everything(cursor, found)
+        angler_id = write_everything(cursor, found, session.account_id)
         leaders = sum(not one.removed for one in found.leaders)
         stock = len(found.stock)
         words = (
@@ -74,7 +74,7 @@ async def post_everything(request: Request, session: CurrentSession) -> WhoseAns
         )
         if found.damaged:
             words += f" {len(found.damaged)} damaged rows of it stay in the file only."
-        return _whose(cursor, angler_id, words)
+        return _whose(session, cursor, angler_id, words)
 
     return await run_in_threadpool(session.write, lay)
 
@@ -84,7 +84,7 @@ def post_back(session: CurrentSession) -> WhoseAnswer:
     """The two change places; neither is changed."""
 
     def turn(cursor: DictCursor, _me: str) -> WhoseAnswer:
-        other = angler_before(cursor)
+        other = angler_before(cursor, session.account_id)
         if other is None:
             raise NotFound("Nothing lies behind what is in front.")
         if read_code(cursor, other).sealed is not None:
@@ -95,7 +95,7 @@ def post_back(session: CurrentSession) -> WhoseAnswer:
             )
         put_in_front(cursor, other)
         name = read_settings(cursor, other).name
-        return _whose(cursor, other, f"What {name} has is in front again.")
+        return _whose(session, cursor, other, f"What {name} has is in front again.")
 
     return session.write(turn)
 
@@ -114,20 +114,22 @@ def delete_everything(session: CurrentSession, name: Name) -> WhoseAnswer:
                 mend="Type it as it stands, or keep everything. Nothing was deleted.",
             )
         forget_angler(cursor, me)
-        after = angler_in_front(cursor) or create_angler(
-            cursor, Settings(name=OWN, units=mine.units, theme=mine.theme)
+        after = angler_in_front(cursor, session.account_id) or create_angler(
+            cursor,
+            Settings(name=OWN, units=mine.units, theme=mine.theme),
+            account_id=session.account_id,
         )
         words = (
             f"All that {mine.name} had is deleted. Backups keep it for two weeks more, then it is "
             "gone from them too."
         )
-        return _whose(cursor, after, words)
+        return _whose(session, cursor, after, words)
 
     return session.write(forget)
 
 
-def _whose(cursor: DictCursor, me: str, words: str) -> WhoseAnswer:
-    others = angler_before(cursor) is not None
+def _whose(session: Session, cursor: DictCursor, me: str, words: str) -> WhoseAnswer:
+    others = angler_before(cursor, session.account_id) is not None
     return WhoseAnswer(read_settings(cursor, me).name, words, others)
 
 

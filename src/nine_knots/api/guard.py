@@ -1,19 +1,19 @@
-"""Keeping other web pages out of a local server: host, origin, size, and security headers."""
+"""Keeping others out: host, origin, who calls, size, and security headers."""
 
 import logging
-from collections.abc import Callable
+from collections.abc import Sequence
 
-from starlette.concurrency import run_in_threadpool
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.requests import cookie_parser as http_cookies
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from nine_knots.api.bodies import MOST_BYTES, Unfit, check_kind, check_shape, most_bytes
-from nine_knots.api.door import AT_THE_BENCH, COOKIE, OPEN, WATCHED_HERE, Door
-from nine_knots.api.problems import problem, unexpected
+from nine_knots.api.caller import set_caller
+from nine_knots.api.entrances import Entrance
+from nine_knots.api.problems import answer_to, problem, unexpected
+from nine_knots.core.base.errors import NineKnotsError
 
 _log = logging.getLogger("nine_knots")
-LOCAL_NAMES = ("127.0.0.1", "localhost", "[::1]")
 SAFE_METHODS = ("GET", "HEAD", "OPTIONS")
 HEADERS = {
     "content-security-policy": (
@@ -26,37 +26,31 @@ HEADERS = {
     "referrer-policy": "no-referrer",
     "cross-origin-opener-policy": "same-origin",
     "cross-origin-resource-policy": "same-origin",
+    "permissions-policy": "camera=(self), geolocation=(), microphone=(), payment=(), usb=()",
 }
+BY_TLS = {"strict-transport-security": "max-age=31536000"}
 
 
 class Guard:
-    """ASGI middleware; refuses what does not come from this machine's own page, or by the door from
-    a phone that is paired. ``whose`` answers whose phone bears a token."""
+    """ASGI middleware; refuses what comes by none of the ``entrances``, from another web page, or
+    from whom the entrance does not admit."""
 
-    def __init__(
-        self,
-        app: ASGIApp,
-        port: int,
-        door: Door | None = None,
-        whose: Callable[[str], str | None] | None = None,
-    ) -> None:
-        self.app = app
-        self.here = frozenset(f"{name}:{port}" for name in LOCAL_NAMES)
-        self.door, self.whose = door, whose
+    def __init__(self, app: ASGIApp, entrances: Sequence[Entrance]) -> None:
+        self.app, self.entrances = app, tuple(entrances)
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         """Check the request, pass it on, add the headers to the answer."""
         if scope["type"] != "http":
             await self.app(scope, receive, send)
             return
-        begun = False
+        begun, more = False, HEADERS
 
         async def send_guarded(message: Message) -> None:
             nonlocal begun
             if message["type"] == "http.response.start":
                 begun = True
                 headers = MutableHeaders(scope=message)
-                for name, value in HEADERS.items():
+                for name, value in more.items():
                     headers.setdefault(name, value)
                 if scope["path"].startswith("/api"):
                     headers.setdefault("cache-control", "no-store")
@@ -64,54 +58,41 @@ class Guard:
 
         try:
             headers = Headers(scope=scope)
-            by_door = (
-                self.door is not None and (scope.get("server") or ("", 0))[1] == self.door.port
-            )
-            self._check_sender(headers, scope["method"], by_door)
-            if by_door and scope["path"] in WATCHED_HERE:
-                raise Unfit(403, "at-the-bench", "That is watched at the machine itself.", "")
-            if by_door and scope["path"].startswith("/api/"):
-                scope["nine_knots_angler"] = await self._whose_phone(headers, scope["path"])
+            entrance = self._entrance(scope, headers)
+            if entrance.scheme == "https":
+                more = {**HEADERS, **BY_TLS}
+            _check_origin(entrance, headers, scope["method"])
+            cookies = http_cookies(headers.get("cookie", ""))
+            set_caller(scope, await entrance.admit(scope["path"], cookies))
             if scope["path"].startswith("/api/"):
                 receive = await _with_fit_body(scope, headers, receive)
             await self.app(scope, receive, send_guarded)
         except Unfit as unfit:
             refused = problem(unfit.status, unfit.code, unfit.detail, mend=unfit.mend)
             await refused(scope, receive, send_guarded)
+        except NineKnotsError as error:
+            await answer_to(error)(scope, receive, send_guarded)
         except Exception:
             _log.exception("unexpected, %s %s", scope["method"], scope["path"])
             if begun:
                 raise
             await unexpected()(scope, receive, send_guarded)
 
-    async def _whose_phone(self, headers: Headers, path: str) -> str | None:
-        """Whose phone it is that calls by the door; a stranger only pairs."""
-        if path in OPEN:
-            return None
-        if path.startswith(AT_THE_BENCH):
-            raise Unfit(403, "at-the-bench", "That is done at the bench itself.", "")
-        token = http_cookies(headers.get("cookie", "")).get(COOKIE, "")
-        found = None
-        if token and self.whose is not None:
-            found = await run_in_threadpool(self.whose, token)
-        if found is None:
-            raise Unfit(
-                401,
-                "not-paired",
-                "This phone is not paired with the bench, or not any more.",
-                "At the bench, under My things, pair it.",
-            )
-        return found
+    def _entrance(self, scope: Scope, headers: Headers) -> Entrance:
+        port, host = (scope.get("server") or ("", 0))[1], headers.get("host", "")
+        for one in self.entrances:
+            if one.takes(port) and host in one.hosts:
+                return one
+        raise Unfit(421, "wrong-host", "This server answers on its own address only.", "")
 
-    def _check_sender(self, headers: Headers, method: str, by_door: bool) -> None:
-        hosts = self.door.hosts if by_door and self.door is not None else self.here
-        if headers.get("host", "") not in hosts:
-            raise Unfit(421, "wrong-host", "This server answers on its own local address only.", "")
-        origin, scheme = headers.get("origin"), "https" if by_door else "http"
-        strange = origin is not None and origin not in {f"{scheme}://{host}" for host in hosts}
-        site = headers.get("sec-fetch-site", "same-origin")
-        if strange or (method not in SAFE_METHODS and site not in ("same-origin", "none")):
-            raise Unfit(403, "wrong-origin", "Another web page may not use this server.", "")
+
+def _check_origin(entrance: Entrance, headers: Headers, method: str) -> None:
+    origin = headers.get("origin")
+    own = {f"{entrance.scheme}://{host}" for host in entrance.hosts}
+    site = headers.get("sec-fetch-site", "same-origin")
+    foreign = method not in SAFE_METHODS and site not in ("same-origin", "none")
+    if foreign or (origin is not None and origin not in own):
+        raise Unfit(403, "wrong-origin", "Another web page may not use this server.", "")
 
 
 async def _with_fit_body(scope: Scope, headers: Headers, receive: Receive) -> Receive:

@@ -37,6 +37,7 @@ class EventsKept:
 def post_events(session: CurrentSession, form: EventsForm) -> EventsKept:
     """What is here already stays as it is; the same in any order gives the same."""
     days = dict.fromkeys(one.plan_id for one in form.events)
+    session.check_day(*days)
 
     def keep(cursor: DictCursor, me: str) -> EventsKept:
         new = add_events(cursor, me, form.events)
@@ -54,4 +55,5 @@ def get_events(
     plan_id: Annotated[str, Query(pattern=r"^[0-9a-f]{32}$", description="of one day")],
 ) -> tuple[Event, ...]:
     """In the order of their times, with what was taken back and what took it back."""
+    session.check_day(plan_id)
     return session.read(lambda cursor, me: list_events(cursor, me, plan_id))

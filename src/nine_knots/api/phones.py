@@ -1,34 +1,49 @@
 """/api/phones: phones paired with the bench by a code, and revoked; the authority they trust."""
 
 from dataclasses import dataclass
+from datetime import UTC, datetime, timedelta
 from typing import Annotated
 
 from fastapi import APIRouter, Path, Request, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
+from nine_knots.api.accounts.caller import CurrentCalling
+from nine_knots.api.accounts.letting_in import count_tries
 from nine_knots.api.context import CurrentSession
-from nine_knots.api.door import COOKIE, GOOD_S, Door, Pairing, hash_of, new_token
-from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.api.door import COOKIE, Door
+from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
+from nine_knots.api.site import Site
 from nine_knots.api.typed import Form
-from nine_knots.core.base.errors import CannotCompute, NotFound
+from nine_knots.core.base.errors import CannotCompute, NotFound, WrongCode
 from nine_knots.formats.leader_qr import qr_svg
+from nine_knots.services.secret import code_hash, hash_of, new_code, new_token
+from nine_knots.store import Database
+from nine_knots.store.anglers import read_settings
+from nine_knots.store.pairing import GOOD_FOR, GUEST_GOOD_FOR, add_pairing, take_pairing
 from nine_knots.store.phones import add_phone, list_phones, revoke_phone
+from nine_knots.store.plans import read_pack, read_plan
+from nine_knots.store.tried import forget_tries
 
 router = APIRouter(prefix="/api/phones", tags=["phones"], responses=RESPONSES)
 PhoneId = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
 A_YEAR_S = 365 * 24 * 3600
+CODE_LENGTH = 10
+GUESTS_DAY = timedelta(days=1, hours=12)
+"""From the midnight before a planned day, or from now where it is later, till its guest's phone
+comes in no more: the evening after it still does."""
 
 
 @dataclass(frozen=True, slots=True)
 class PhoneRow:
-    """A phone in a line; times as ISO 8601."""
+    """A phone in a line; times as ISO 8601; of a guest's the title of the day that it is for."""
 
     phone_id: str
     name: str
     paired_at: str
     seen_at: str
     revoked: bool
+    day: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,7 +58,8 @@ class PhonesAnswer:
 
 @dataclass(frozen=True, slots=True)
 class PairingCode:
-    """A code for one phone, for so many minutes; where to, as text and as QR pictures (SVG)."""
+    """A code for one phone, for so many minutes; where to, as text and as QR pictures (SVG). The
+    authority is empty where browsers trust the address by themselves."""
 
     code: str
     minutes: int
@@ -55,9 +71,16 @@ class PairingCode:
 
 @dataclass(frozen=True, slots=True)
 class Paired:
-    """That the phone is paired, and as what."""
+    """That the phone is paired, and as what; ``day`` is the only one that a guest sees."""
 
     words: str
+    day: str
+
+
+class CodeForm(Form):
+    """Of a guest's phone: the only day that it is to see."""
+
+    plan_id: str = Field(default="", pattern=r"^([0-9a-f]{32})?$")
 
 
 class PairForm(Form):
@@ -70,7 +93,7 @@ class PairForm(Form):
 @router.get("", summary="Phones that are paired")
 def get_phones(request: Request, session: CurrentSession) -> PhonesAnswer:
     """The last paired first, the revoked among them."""
-    door: Door | None = request.app.state.door
+    address = _address(request)
     rows = tuple(
         PhoneRow(
             one.phone_id,
@@ -78,50 +101,85 @@ def get_phones(request: Request, session: CurrentSession) -> PhonesAnswer:
             one.paired_at.isoformat(),
             one.seen_at.isoformat(),
             one.revoked,
+            one.day,
         )
         for one in session.read(list_phones)
     )
-    words = "" if door else "The bench is open to this machine only: start it with ./start --lan."
-    return PhonesAnswer(rows, door.url if door else "", words)
+    words = (
+        "" if address else "The bench is open to this machine only: start it with ./start --lan."
+    )
+    return PhonesAnswer(rows, address, words)
 
 
-@router.post("/code", summary="Ask for a code by which one phone is paired")
-def post_code(request: Request, session: CurrentSession) -> PairingCode:
-    """At the bench only; good for ten minutes and one phone."""
-    door: Door | None = request.app.state.door
-    if door is None:
+@router.post("/code", responses=MISSING, summary="Ask for a code by which one phone is paired")
+def post_code(
+    request: Request, session: CurrentSession, form: CodeForm | None = None
+) -> PairingCode:
+    """Good for one phone and ten minutes; for a guest's, which sees the one day only, two days."""
+    address, day = _address(request), (form.plan_id if form else "") or None
+    if not address:
         raise CannotCompute(
             "The bench is open to this machine only.",
             where="code",
             mend="Start it with ./start --lan, and a phone at home can be paired.",
         )
-    pairing: Pairing = request.app.state.pairing
-    code = session.read(lambda _, me: pairing.new_code(me))
-    url, authority = pairing_url(door, code), f"{door.url}/api/phones/authority.crt"
-    minutes = round(GOOD_S / 60.0)
-    return PairingCode(code, minutes, url, qr_svg(url), authority, qr_svg(authority))
+    code = new_code(CODE_LENGTH)
+
+    def add(cursor: DictCursor, me: str) -> None:
+        if day is not None:
+            read_pack(cursor, me, day)
+        add_pairing(cursor, me, code_hash(code), day)
+
+    session.write(add)
+    url = pairing_url(address, code)
+    authority = f"{address}/api/phones/authority.crt" if request.app.state.door else ""
+    good_for = GUEST_GOOD_FOR if day else GOOD_FOR
+    minutes = round(good_for.total_seconds() / 60.0)
+    qr = qr_svg(authority) if authority else ""
+    return PairingCode(code, minutes, url, qr_svg(url), authority, qr)
 
 
-def pairing_url(door: Door, code: str) -> str:
+def pairing_url(address: str, code: str) -> str:
     """Where a phone goes with a code; what follows the hash never leaves the phone by itself."""
-    return f"{door.url}/water/pair#{code}"
+    return f"{address}/water/pair#{code}"
 
 
-@router.post("/pair", summary="Pair a phone by its code")
-def post_pair(request: Request, response: Response, form: PairForm) -> Paired:
+@router.post("/pair", responses={429: WORKED_OUT[429]}, summary="Pair a phone by its code")
+def post_pair(
+    request: Request, response: Response, calling: CurrentCalling, form: PairForm
+) -> Paired:
     """The code is spent; the phone is given a token that it shows from then on."""
-    pairing: Pairing = request.app.state.pairing
-    angler_id = pairing.take(form.code)
-    token = new_token()
+    database: Database = request.app.state.database
+    token, name = new_token(), form.name.strip()
+    count_tries(database, calling, "pairing", calling.address)
 
-    def add(cursor: DictCursor) -> None:
-        add_phone(cursor, angler_id, form.name.strip(), hash_of(token))
+    def add(cursor: DictCursor) -> Paired | None:
+        found = take_pairing(cursor, code_hash(form.code))
+        if found is None:
+            return None
+        plan_id, ends_at = found.plan_id, None
+        words = f"{name} is paired: packed days come to it by themselves."
+        if plan_id is not None:
+            plan = read_plan(cursor, found.angler_id, plan_id)
+            whose = read_settings(cursor, found.angler_id).name
+            on = datetime.fromisoformat(plan.on).replace(tzinfo=UTC)
+            ends_at = max(on, datetime.now(UTC)) + GUESTS_DAY
+            words = f"{name} is for “{plan.title}” with {whose}, and for nothing else."
+        add_phone(cursor, found.angler_id, name, hash_of(token), plan_id, ends_at)
+        forget_tries(cursor, "pairing", calling.address)
+        return Paired(words, plan_id or "")
 
-    request.app.state.database.transact(add)
+    paired = database.transact(add)
+    if paired is None:
+        raise WrongCode(
+            "This code is not good, or not any more.",
+            where="code",
+            mend="At the bench, under My things, ask for another: it is good for ten minutes.",
+        )
     response.set_cookie(
         COOKIE, token, max_age=A_YEAR_S, path="/", secure=True, httponly=True, samesite="strict"
     )
-    return Paired(f"{form.name.strip()} is paired: packed days come to it by themselves.")
+    return paired
 
 
 @router.get(
@@ -148,3 +206,10 @@ def remove_phone(session: CurrentSession, phone_id: PhoneId) -> Response:
     """It comes in no more; what it sent stays."""
     session.write(lambda cursor, me: revoke_phone(cursor, me, phone_id))
     return Response(status_code=204)
+
+
+def _address(request: Request) -> str:
+    """By which phones find the service; empty where they do not."""
+    door: Door | None = request.app.state.door
+    site: Site | None = request.app.state.site
+    return site.origin if site else door.url if door else ""

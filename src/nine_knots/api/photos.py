@@ -43,6 +43,7 @@ class PhotoKept:
 @router.post("", summary="Send a photo")
 def post_photo(session: CurrentSession, form: PhotoForm) -> PhotoKept:
     """Kept upright and without what the camera noted beside it; sent again, it stays as it is."""
+    session.check_day(form.plan_id)
     image = as_kept(_bytes(form.image))
     new = session.write(lambda cursor, me: add_photo(cursor, me, form.plan_id, form.name, image))
     return PhotoKept(form.name, new)
@@ -60,6 +61,7 @@ def get_photos(
     session: CurrentSession, plan_id: Annotated[EventId, Query(description="of one day")]
 ) -> tuple[str, ...]:
     """Names of the photos of a day."""
+    session.check_day(plan_id)
     return session.read(lambda cursor, me: list_photos(cursor, me, plan_id))
 
 

@@ -109,6 +109,7 @@ def get_plans(session: CurrentSession) -> tuple[PlanCard, ...]:
             plan_id in packed,
         )
         for plan_id, plan in plans
+        if session.day in (None, plan_id)
     )
 
 
@@ -204,6 +205,7 @@ async def post_pack(
 )
 def get_pack(session: CurrentSession, plan_id: PlanId) -> Response:
     """As it was packed last."""
+    session.check_day(plan_id)
     body = session.read(lambda cursor, me: read_pack(cursor, me, plan_id))
     return Response(body, media_type="application/json")
 

@@ -27,6 +27,9 @@ STATUS_BY_CODE = {
     "database-trouble": 503,
     "disk-full": 507,
     "too-busy": 429,
+    "too-often": 429,
+    "not-proved": 403,
+    "not-yours": 403,
     "too-long": 422,
     "damaged": 500,
     "unexpected": 500,
@@ -60,7 +63,7 @@ RESPONSES: dict[int | str, dict[str, Any]] = {
     status: _documented(words)
     for status, words in {
         400: "Not to be read as a request",
-        401: "By the home network, from a phone that is not paired",
+        401: "From a phone that is not paired, or from whom nobody logged in",
         403: "Asked by another page",
         405: "Another verb than those that Allow names",
         413: "Larger than is taken",
@@ -122,9 +125,14 @@ def of_error(error: NineKnotsError) -> Problem:
     )
 
 
+def answer_to(error: NineKnotsError) -> JSONResponse:
+    """The answer in which an error of the family is told."""
+    return _response(of_error(error))
+
+
 def _refused(_request: Request, error: Exception) -> JSONResponse:
     assert isinstance(error, NineKnotsError)
-    return _response(of_error(error))
+    return answer_to(error)
 
 
 def _invalid(_request: Request, error: Exception) -> JSONResponse:

@@ -37,9 +37,10 @@ def load_demo(database: Database, season: bool = True) -> bool:
     return database.transact(load)
 
 
-def add_demo(cursor: DictCursor, season: bool = True) -> str:
+def add_demo(cursor: DictCursor, season: bool = True, account_id: str | None = None) -> str:
     """The demo's angler with all that is theirs, who comes to the front; answers the id."""
-    angler_id = create_angler(cursor, Settings(name="Runa of the Skarn valley"), demo=True)
+    runa = Settings(name="Runa of the Skarn valley")
+    angler_id = create_angler(cursor, runa, demo=True, account_id=account_id)
     stock = demo_stock()
     for item in stock:
         put_stock(cursor, angler_id, item)

@@ -12,16 +12,19 @@ from pathlib import Path
 import segno
 import uvicorn
 from fastapi import FastAPI
+from pymysql.cursors import DictCursor
 
 from nine_knots.api.app import create_app
 from nine_knots.api.door import Door
-from nine_knots.api.phones import pairing_url
+from nine_knots.api.phones import CODE_LENGTH, pairing_url
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.demo.load import begin_empty, load_demo
 from nine_knots.launch.orders import Lan, Orders
 from nine_knots.launch.window import say
+from nine_knots.services.secret import code_hash, new_code
 from nine_knots.store import Database
 from nine_knots.store.anglers import angler_in_front
+from nine_knots.store.pairing import add_pairing
 
 DOOR_LOOK_S = 0.02
 END_SECONDS = 1  # for which calls under way are waited for when it is to end
@@ -76,12 +79,19 @@ def _at_the_door(app: FastAPI, lan: Lan) -> _Door:
     )
 
 
-def _show_pairing(app: FastAPI, database: Database, door: Door) -> None:
+def _show_pairing(database: Database, door: Door) -> None:
     """A code for the first phone in the window, as a picture too."""
-    angler_id = database.transact(angler_in_front)
-    if angler_id is None:
+    code = new_code(CODE_LENGTH)
+
+    def add(cursor: DictCursor) -> bool:
+        angler_id = angler_in_front(cursor)
+        if angler_id is not None:
+            add_pairing(cursor, angler_id, code_hash(code))
+        return angler_id is not None
+
+    if not database.transact(add):
         return
-    url = pairing_url(door, app.state.pairing.new_code(angler_id))
+    url = pairing_url(door.url, code)
     picture = io.StringIO()
     segno.make_qr(url, error="l").terminal(out=picture, compact=True)
     say(f"Phones at home find it at {door.url}. To pair one within ten minutes, scan:")
@@ -119,7 +129,7 @@ def main() -> int:
     if lan is not None and door is not None:
         bench.door = _at_the_door(app, lan)
         if not orders.again:
-            _show_pairing(app, database, door)
+            _show_pairing(database, door)
     bench.run()
     database.close()
     return 0

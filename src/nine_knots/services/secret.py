@@ -1,9 +1,14 @@
-"""Secrets that people choose: only what Argon2id makes of them is kept [S: Biryukov2021]."""
+"""Secrets: of those that people choose only what Argon2id makes of them is kept [S: Biryukov2021],
+of those made here, which nobody guesses, a SHA-256."""
+
+import hashlib
+import secrets
 
 from argon2 import PasswordHasher
 from argon2.exceptions import InvalidHashError, VerificationError
 
 _hasher = PasswordHasher()
+LETTERS = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789"  # none that is taken for another
 
 
 def sealed(secret: str) -> str:
@@ -17,3 +22,23 @@ def opens(kept: str, secret: str) -> bool:
         return _hasher.verify(kept, secret)
     except (VerificationError, InvalidHashError):
         return False
+
+
+def new_token() -> str:
+    """What a browser or a phone is given once, of 256 bits."""
+    return secrets.token_urlsafe(32)
+
+
+def new_code(letters: int) -> str:
+    """What is typed or scanned once, of five bits a letter."""
+    return "".join(secrets.choice(LETTERS) for _ in range(letters))
+
+
+def hash_of(token: str) -> str:
+    """What is kept of a token."""
+    return hashlib.sha256(token.encode()).hexdigest()
+
+
+def code_hash(code: str) -> str:
+    """What is kept of a code, however its letters were typed."""
+    return hash_of("".join(letter for letter in code.upper() if letter.isalnum()))

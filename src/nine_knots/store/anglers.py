@@ -1,4 +1,8 @@
-"""Anglers and their settings; one sits at the bench, and every row belongs to one."""
+"""Anglers and their settings; one sits at the bench, and every row belongs to one.
+
+At home all anglers are of one household and ``account_id`` is None; where accounts are, each knows
+of its own anglers only.
+"""
 
 import uuid
 from typing import Literal
@@ -34,22 +38,25 @@ class Here(Frozen):
     locked: bool = False
 
 
-def create_angler(cursor: DictCursor, settings: Settings, demo: bool = False) -> str:
+def create_angler(
+    cursor: DictCursor, settings: Settings, demo: bool = False, account_id: str | None = None
+) -> str:
     """A new angler, who comes to the front; answers the id."""
     angler_id = uuid.uuid4().hex
     cursor.execute(
-        "INSERT INTO angler (angler_id, name, units, theme, demo, created_at, in_front_since) "
-        "VALUES (%s, %s, %s, %s, %s, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
-        (angler_id, settings.name, settings.units, settings.theme, demo),
+        "INSERT INTO angler (angler_id, name, units, theme, demo, account_id, created_at, "
+        "in_front_since) VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
+        (angler_id, settings.name, settings.units, settings.theme, demo, account_id),
     )
     return angler_id
 
 
-def list_anglers(cursor: DictCursor) -> tuple[Here, ...]:
+def list_anglers(cursor: DictCursor, account_id: str | None = None) -> tuple[Here, ...]:
     """All whose things are here, who is in front first."""
     cursor.execute(
         "SELECT angler_id, name, demo, code_sealed IS NOT NULL AS locked FROM angler "
-        "ORDER BY in_front_since DESC"
+        "WHERE account_id <=> %s ORDER BY in_front_since DESC",
+        (account_id,),
     )
     return tuple(
         Here(
@@ -63,17 +70,20 @@ def list_anglers(cursor: DictCursor) -> tuple[Here, ...]:
     )
 
 
-def read_here(cursor: DictCursor, angler_id: str) -> Here:
+def read_here(cursor: DictCursor, angler_id: str, account_id: str | None = None) -> Here:
     """One of them, or NotFound."""
-    found = [one for one in list_anglers(cursor) if one.angler_id == angler_id]
+    found = [one for one in list_anglers(cursor, account_id) if one.angler_id == angler_id]
     if not found:
         raise NotFound("There is no such angler.", where="angler_id")
     return found[0]
 
 
-def angler_in_front(cursor: DictCursor) -> str | None:
+def angler_in_front(cursor: DictCursor, account_id: str | None = None) -> str | None:
     """The id of the angler who sits at the bench, or None in an empty database."""
-    cursor.execute("SELECT angler_id FROM angler ORDER BY in_front_since DESC LIMIT 1")
+    cursor.execute(
+        "SELECT angler_id FROM angler WHERE account_id <=> %s ORDER BY in_front_since DESC LIMIT 1",
+        (account_id,),
+    )
     row = cursor.fetchone()
     return row["angler_id"] if row else None
 
@@ -85,9 +95,13 @@ def put_in_front(cursor: DictCursor, angler_id: str) -> None:
     )
 
 
-def angler_before(cursor: DictCursor) -> str | None:
+def angler_before(cursor: DictCursor, account_id: str | None = None) -> str | None:
     """The id of the angler who sat there before, or None where there was none."""
-    cursor.execute("SELECT angler_id FROM angler ORDER BY in_front_since DESC LIMIT 1, 1")
+    cursor.execute(
+        "SELECT angler_id FROM angler WHERE account_id <=> %s "
+        "ORDER BY in_front_since DESC LIMIT 1, 1",
+        (account_id,),
+    )
     row = cursor.fetchone()
     return row["angler_id"] if row else None
 

@@ -82,9 +82,9 @@ def read_everything(cursor: DictCursor, angler_id: str) -> Everything:
     )
 
 
-def write_everything(cursor: DictCursor, found: Everything) -> str:
+def write_everything(cursor: DictCursor, found: Everything, account_id: str | None = None) -> str:
     """Make another angler of it, who then sits at the bench; answers the id."""
-    angler_id = create_angler(cursor, found.settings)
+    angler_id = create_angler(cursor, found.settings, account_id=account_id)
     write_height_m(cursor, angler_id, found.height_m)
     write_ties(cursor, angler_id, found.ties)
     write_acts(

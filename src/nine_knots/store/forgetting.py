@@ -8,6 +8,7 @@ TABLES = (
     "act",
     "measurement",
     "phone",
+    "pairing_code",
     "happened",
     "wallet",
     "day_pack",

@@ -2,32 +2,42 @@
 
 import uuid
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.store.rows import in_utc
+from nine_knots.store.rows import as_column, in_utc
 
 
 @dataclass(frozen=True, slots=True)
 class Phone:
-    """A phone, when it was paired and last seen, and whether it may still come in."""
+    """A phone, when it was paired and last seen, whether it may still come in, and of a guest's the
+    title of the only day that it sees."""
 
     phone_id: str
     name: str
     paired_at: datetime
     seen_at: datetime
     revoked: bool
+    day: str
 
 
-def add_phone(cursor: DictCursor, angler_id: str, name: str, token_hash: str) -> str:
-    """Let a phone in that bears the token of this hash; answers its id."""
+def add_phone(
+    cursor: DictCursor,
+    angler_id: str,
+    name: str,
+    token_hash: str,
+    day: str | None = None,
+    ends_at: datetime | None = None,
+) -> str:
+    """Let a phone in that bears the token of this hash; a guest's to one ``day`` only, and till it
+    ``ends_at``. Answers its id."""
     phone_id = uuid.uuid4().hex
     cursor.execute(
-        "INSERT INTO phone (angler_id, phone_id, name, token_hash, paired_at, seen_at) "
-        "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
-        (angler_id, phone_id, name, token_hash),
+        "INSERT INTO phone (angler_id, phone_id, name, token_hash, plan_id, ends_at, paired_at, "
+        "seen_at) VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6))",
+        (angler_id, phone_id, name, token_hash, day, as_column(ends_at) if ends_at else None),
     )
     return phone_id
 
@@ -35,9 +45,10 @@ def add_phone(cursor: DictCursor, angler_id: str, name: str, token_hash: str) ->
 def list_phones(cursor: DictCursor, angler_id: str) -> tuple[Phone, ...]:
     """Those of an angler, the last paired first."""
     cursor.execute(
-        "SELECT phone_id, name, paired_at, seen_at, revoked_at FROM phone WHERE angler_id = %s "
-        "ORDER BY paired_at DESC",
-        (angler_id,),
+        "SELECT phone_id, name, paired_at, seen_at, revoked_at, plan.title AS day, "
+        "ends_at < %s AS is_over FROM phone LEFT JOIN plan USING (angler_id, plan_id) "
+        "WHERE angler_id = %s ORDER BY paired_at DESC",
+        (as_column(datetime.now(UTC)), angler_id),
     )
     return tuple(
         Phone(
@@ -45,7 +56,8 @@ def list_phones(cursor: DictCursor, angler_id: str) -> tuple[Phone, ...]:
             row["name"],
             in_utc(row["paired_at"]),
             in_utc(row["seen_at"]),
-            row["revoked_at"] is not None,
+            row["revoked_at"] is not None or bool(row["is_over"]),
+            row["day"] or "",
         )
         for row in cursor.fetchall()
     )
@@ -63,11 +75,20 @@ def revoke_phone(cursor: DictCursor, angler_id: str, phone_id: str) -> None:
             raise NotFound("There is no such phone.", where="phone_id", mend="Choose another.")
 
 
-def angler_of_phone(cursor: DictCursor, token_hash: str) -> str | None:
+@dataclass(frozen=True, slots=True)
+class Paired:
+    """Whose phone it is, and of a guest's the only day that it sees."""
+
+    angler_id: str
+    day: str | None
+
+
+def phone_with(cursor: DictCursor, token_hash: str) -> Paired | None:
     """Whose phone bears the token of this hash; None where none does that may come in."""
     cursor.execute(
-        "SELECT angler_id, phone_id FROM phone WHERE token_hash = %s AND revoked_at IS NULL",
-        (token_hash,),
+        "SELECT angler_id, phone_id, plan_id FROM phone WHERE token_hash = %s "
+        "AND revoked_at IS NULL AND (ends_at IS NULL OR ends_at > %s)",
+        (token_hash, as_column(datetime.now(UTC))),
     )
     row = cursor.fetchone()
     if row is None:
@@ -77,4 +98,4 @@ def angler_of_phone(cursor: DictCursor, token_hash: str) -> str | None:
         "AND seen_at < UTC_TIMESTAMP(6) - INTERVAL 1 MINUTE",
         (row["angler_id"], row["phone_id"]),
     )
-    return str(row["angler_id"])
+    return Paired(row["angler_id"], row["plan_id"])

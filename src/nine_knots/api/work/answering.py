@@ -16,6 +16,7 @@ from fastapi import Depends, Request, Response
 from fastapi.sse import EventSourceResponse, format_sse_event
 from starlette.concurrency import run_in_threadpool
 
+from nine_knots.api.caller import caller_of
 from nine_knots.api.problems import of_error
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.tasks import Task
@@ -59,6 +60,7 @@ class Answering:
         self._crew: Crew = request.app.state.crew
         self._searchers: Crew = request.app.state.searchers
         self._page = request.headers.get(PAGE_HEADER, "")[:80]
+        self._whose = caller_of(request).account_id or ""
         self._streams = "text/event-stream" in request.headers.get("accept", "")
 
     def search_soon(self) -> None:
@@ -67,14 +69,12 @@ class Answering:
 
     async def worked_out(self, question: str, task: Task) -> bytes:
         """The answer's bytes; CallerLeft where the caller left meanwhile."""
-        asker = Asker(self._page, question)
+        asker = self._asker(question)
         return await self._unless_left(self._crew_for(task).ask(asker, task))
 
     async def all_worked_out(self, tasks: Mapping[str, Task]) -> list[bytes]:
         """The answers' bytes of several questions, by their names, worked on side by side."""
-        asks = [
-            self._crew_for(task).ask(Asker(self._page, name), task) for name, task in tasks.items()
-        ]
+        asks = [self._crew_for(task).ask(self._asker(name), task) for name, task in tasks.items()]
         return await self._unless_left(_together(asks))
 
     async def respond(
@@ -83,12 +83,16 @@ class Answering:
         """The whole response: JSON, a file, or a stream of events. ``keep`` is handed the answer
         before it is given out."""
         if self._streams:
-            events = self._events(Asker(self._page, question), task, file, keep)
+            events = self._events(self._asker(question), task, file, keep)
             return EventSourceResponse(events, headers={"cache-control": "no-store"})
         content = await self.worked_out(question, task)
         if keep is not None:
             await run_in_threadpool(keep, content)
         return file.response(content) if file else Response(content, media_type="application/json")
+
+    def _asker(self, question: str) -> Asker:
+        """Nobody's question takes the place of another's, whatever page they say they are."""
+        return Asker(self._page, question, self._whose)
 
     def _crew_for(self, task: Task) -> Crew:
         return self._searchers if task.behind else self._crew

@@ -84,7 +84,7 @@ class Crew:
         waits, TooLong, and whatever the task refuses. A caller that is cancelled gives it up.
         """
         self._replace(asker)
-        key = Kept.key(task)
+        key = Kept.key(task, asker.whose)
         kept = self._kept.get(key)
         if kept is not None:
             self.ended["known"] += 1
@@ -155,7 +155,7 @@ class Crew:
         else:
             self._idle.append(worker)
         if isinstance(done.answer, bytes) and not done.hurried:
-            self._kept.put(Kept.key(turn.task), done.answer)
+            self._kept.put(Kept.key(turn.task, turn.asker.whose), done.answer)
         if not turn.answer.done():
             if isinstance(done.answer, NineKnotsError):
                 turn.answer.set_exception(done.answer)

@@ -18,9 +18,10 @@ class Kept:
         self._answers: OrderedDict[bytes, bytes] = OrderedDict()
 
     @staticmethod
-    def key(task: Task) -> bytes:
-        """What identifies a task: its kind and everything it depends on."""
-        text = f"{type(task).__name__} {task.model_dump_json()}"
+    def key(task: Task, whose: str = "") -> bytes:
+        """What identifies a task: its kind and everything it depends on, and the account it is
+        asked by: how soon an answer comes tells nobody what another asked."""
+        text = f"{whose} {type(task).__name__} {task.model_dump_json()}"
         return hashlib.sha256(text.encode()).digest()
 
     def get(self, key: bytes) -> bytes | None:

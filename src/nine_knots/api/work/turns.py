@@ -21,10 +21,17 @@ HEAVY_S, LIGHT_S = 3.0, 0.1  # what one takes, to say when to ask again
 
 @dataclass(frozen=True)
 class Asker:
-    """Who asks: a page, and which of its questions this is (its newest replaces its older)."""
+    """Who asks: a page, which of its questions this is (its newest replaces its older), and of
+    which account it is; of none at home."""
 
     page: str
     question: str
+    whose: str = ""
+
+    @property
+    def party(self) -> str:
+        """Who is dealt with fairly: an account with all its pages, at home each page."""
+        return self.whose or self.page
 
 
 @dataclass(eq=False)
@@ -59,7 +66,7 @@ class Turns:
 
     def add(self, turn: Turn) -> None:
         """Let it wait; TooBusy where too much waits already."""
-        mine = sum(other.asker.page == turn.asker.page for other in self._waiting)
+        mine = sum(other.asker.party == turn.asker.party for other in self._waiting)
         if len(self._waiting) >= MOST_WAITING or mine >= MOST_OF_A_PAGE:
             seconds = sum(HEAVY_S if one.task.heavy else LIGHT_S for one in self._waiting)
             raise TooBusy(
@@ -91,10 +98,10 @@ class Turns:
         fit = [turn for turn in self._waiting if heavy_too or not turn.task.heavy]
         if not fit:
             return None
-        chosen = min(fit, key=lambda t: (t.task.heavy, self._served.get(t.asker.page, 0), t.order))
+        chosen = min(fit, key=lambda t: (t.task.heavy, self._served.get(t.asker.party, 0), t.order))
         self._waiting.remove(chosen)
         self._count += 1
-        self._served[chosen.asker.page] = self._count
+        self._served[chosen.asker.party] = self._count
         if len(self._served) > 4 * MOST_WAITING:
             oldest = sorted(self._served, key=self._served.__getitem__)
             for page in oldest[:MOST_WAITING]:

@@ -103,6 +103,24 @@ class TooBusy(NineKnotsError):
         self.retry_s = retry_s
 
 
+class TooOften(TooBusy):
+    """Something tried so often that the next try waits; ``retry_s`` says how long."""
+
+    code = "too-often"
+
+
+class NotProved(NineKnotsError):
+    """Something grave asked for where it was not shown just now who asks."""
+
+    code = "not-proved"
+
+
+class NotYours(NineKnotsError):
+    """Something that only another may do."""
+
+    code = "not-yours"
+
+
 class WorkFailed(NineKnotsError):
     """Work that ended in a fault of our own."""
 

@@ -1,0 +1,1 @@
+"""Accounts over HTTP, where the service is hosted: coming in, keys, inviting, operating."""

@@ -1,0 +1,107 @@
+"""/api/account/invitations: letting another join, by an address that is good once."""
+
+from dataclasses import dataclass
+from typing import Annotated
+
+from fastapi import APIRouter, Path, Response
+from pymysql.cursors import DictCursor
+
+from nine_knots.api.accounts.caller import CurrentMine
+from nine_knots.api.accounts.forms import InviteForm
+from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.core.base.errors import OutOfRange
+from nine_knots.formats.leader_qr import qr_svg
+from nine_knots.services.mail import send
+from nine_knots.services.secret import hash_of, new_token
+from nine_knots.store.accounts.invitations import (
+    Invitation,
+    add_invitation,
+    drop_invitation,
+    list_invitations,
+)
+
+router = APIRouter(
+    prefix="/api/account/invitations", tags=["account"], responses={**RESPONSES, **MISSING}
+)
+MOST_OPEN = 10
+TEXT = """{name} invites you to Nine Knots, for anglers who build their own leaders.
+
+Open this within a week, and join:
+{url}
+
+It is good for one person.
+"""
+
+
+@dataclass(frozen=True, slots=True)
+class InvitationRow:
+    """An invitation in a line."""
+
+    invitation_id: str
+    note: str
+    as_operator: bool
+    ends_at: str
+    taken: bool
+
+
+@dataclass(frozen=True, slots=True)
+class NewInvitation:
+    """Where whoever is invited goes, as text and as a QR picture (SVG): told this once. ``words``
+    say whether it was sent."""
+
+    url: str
+    qr: str
+    words: str
+
+
+def join_url(origin: str, token: str) -> str:
+    """Where one joins by an invitation; what follows the hash never leaves the browser."""
+    return f"{origin}/join#{token}"
+
+
+@router.get("", summary="Whom I have invited")
+def get_invitations(mine: CurrentMine) -> tuple[InvitationRow, ...]:
+    """The newest first."""
+    return tuple(_row(one) for one in mine.transact(list_invitations))
+
+
+@router.post("", summary="Invite another")
+def post_invitation(mine: CurrentMine, form: InviteForm) -> NewInvitation:
+    """Good for a week and one person; an operator's lets in as an operator, if it says so."""
+    if form.as_operator:
+        mine.operates()
+        mine.proved()
+    token = new_token()
+
+    def invite(cursor: DictCursor, me: str) -> None:
+        still = sum(not one.taken for one in list_invitations(cursor, me))
+        if still >= MOST_OPEN and not mine.login.is_operator:
+            raise OutOfRange(
+                f"{MOST_OPEN} invitations are open.", where="note", mend="Take one back first."
+            )
+        add_invitation(cursor, me, hash_of(token), form.note.strip(), form.as_operator)
+        mine.note(cursor, "invited")
+
+    mine.transact(invite)
+    url = join_url(mine.site.origin, token)
+    words = "Hand it over: it is shown this once."
+    if form.mail and mine.site.mail:
+        text = TEXT.format(name=mine.login.name, url=url)
+        send(mine.site.mail, mine.site.sender, form.mail, "An invitation to Nine Knots", text)
+        words = f"It was sent to {form.mail}."
+    return NewInvitation(url, qr_svg(url), words)
+
+
+@router.delete("/{invitation_id}", status_code=204, summary="Take an invitation back")
+def remove_invitation(
+    mine: CurrentMine, invitation_id: Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
+) -> Response:
+    """Nobody joins by it any more."""
+    mine.transact(lambda cursor, me: drop_invitation(cursor, me, invitation_id))
+    return Response(status_code=204)
+
+
+def _row(one: Invitation) -> InvitationRow:
+    return InvitationRow(
+        one.invitation_id, one.note, one.as_operator, one.ends_at.isoformat(), one.taken
+    )

@@ -1,0 +1,293 @@
+"""/api/account: one's own keys, log-ins and what was tried at them; all of it deleted."""
+
+from dataclasses import dataclass
+from typing import Annotated
+
+from fastapi import APIRouter, Path, Query, Response
+from pymysql.cursors import DictCursor
+
+from nine_knots.api.accounts.caller import CurrentMine
+from nine_knots.api.accounts.forms import (
+    Me,
+    PasskeyForm,
+    PasswordForm,
+    ProveForm,
+    ToSign,
+)
+from nine_knots.api.accounts.keys import ask_for_new, is_password_of, owner_of_shown, take_new
+from nine_knots.api.accounts.letting_in import NOBODYS, count_tries, new_codes
+from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
+from nine_knots.api.site import drop_login_cookie
+from nine_knots.core.base.errors import NineKnotsError, OutOfRange, WrongCode
+from nine_knots.services.passwords import check_password
+from nine_knots.services.secret import code_hash, sealed
+from nine_knots.store.accounts.accounts import forget_account, read_account, set_password
+from nine_knots.store.accounts.logins import end_login, end_others, list_logins, prove_login
+from nine_knots.store.accounts.notes import list_notes
+from nine_knots.store.accounts.passkeys import add_passkey, drop_passkey, list_passkeys
+from nine_knots.store.accounts.recovery import codes_left, write_codes
+
+router = APIRouter(
+    prefix="/api/account",
+    tags=["account"],
+    responses={**RESPONSES, **MISSING, 429: WORKED_OUT[429]},
+)
+Id = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
+MOST_PASSKEYS = 12
+
+
+@dataclass(frozen=True, slots=True)
+class PasskeyRow:
+    """A passkey in a line; times as ISO 8601."""
+
+    passkey_id: str
+    title: str
+    made_at: str
+    used_at: str
+
+
+@dataclass(frozen=True, slots=True)
+class Keys:
+    """All by which one comes in; ``words`` say where it is too little or too weak."""
+
+    passkeys: tuple[PasskeyRow, ...]
+    has_password: bool
+    codes_left: int
+    words: str
+
+
+@dataclass(frozen=True, slots=True)
+class LoginRow:
+    """A browser that is logged in; ``here`` is the one that asks."""
+
+    login_id: str
+    device: str
+    made_at: str
+    seen_at: str
+    here: bool
+
+
+@dataclass(frozen=True, slots=True)
+class NoteRow:
+    """What was tried, when, by which device and from which network."""
+
+    what: str
+    device: str
+    place: str
+    at: str
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class Codes:
+    """Recovery codes, told this once; those before are good no more."""
+
+    codes: tuple[str, ...]
+
+
+@router.get("/keys", summary="By what I come in")
+def get_keys(mine: CurrentMine) -> Keys:
+    """Passkeys, whether there is a password, and how many recovery codes are left."""
+    return mine.transact(_keys)
+
+
+@router.post("/prove", summary="Show once more that it is me")
+def post_prove(mine: CurrentMine, form: ProveForm) -> Me:
+    """By password or passkey; for ten minutes what is grave is then done at a word."""
+    login = mine.login
+    if not form.credential:
+        count_tries(mine.database, mine.calling, "password", login.name)
+
+    def prove(cursor: DictCursor, account_id: str) -> NineKnotsError | None:
+        if form.credential:
+            found = owner_of_shown(cursor, mine.site, form.challenge_id, form.credential)
+            right = found.account_id == account_id
+        else:
+            right = is_password_of(read_account(cursor, account_id), form.password, NOBODYS)
+        mine.note(cursor, "showed who it is" if right else "refused, showing who it is")
+        if not right:
+            return WrongCode("That is not it.", where="password", mend="Try again.")
+        prove_login(cursor, account_id, login.login_id)
+        return None
+
+    refused = mine.transact(prove)
+    if refused is not None:
+        raise refused
+    return Me(True, login.name, login.is_operator, True, bool(mine.site.mail))
+
+
+@router.post("/passkeys/ask", summary="Ask for another passkey")
+def post_passkeys_ask(mine: CurrentMine) -> ToSign:
+    """What the device is to sign."""
+    mine.proved()
+    return mine.transact(
+        lambda cursor, me: ask_for_new(cursor, mine.site, "add", me, mine.login.name)
+    )
+
+
+@router.post("/passkeys", summary="Keep a passkey")
+def post_passkeys(mine: CurrentMine, form: PasskeyForm) -> Keys:
+    """The device that made it lets in from now on."""
+    mine.proved()
+
+    def add(cursor: DictCursor, me: str) -> Keys:
+        key = take_new(cursor, mine.site, "add", form.challenge_id, form.credential)
+        if key.account_id != me:
+            raise WrongCode("It was made for another.", where="credential", mend="Try again.")
+        if len(list_passkeys(cursor, me)) >= MOST_PASSKEYS:
+            raise OutOfRange(
+                f"{MOST_PASSKEYS} passkeys are kept at most.", where="title", mend="Drop one."
+            )
+        one = key.made
+        title = form.title.strip() or "passkey"
+        add_passkey(cursor, me, title, one.credential_id, one.public_key, one.sign_count)
+        mine.note(cursor, "added a passkey")
+        return _keys(cursor, me)
+
+    return mine.transact(add)
+
+
+@router.delete("/passkeys/{passkey_id}", summary="Take a passkey no more")
+def remove_passkey(mine: CurrentMine, passkey_id: Id) -> Keys:
+    """The last way in stays."""
+    mine.proved()
+
+    def drop(cursor: DictCursor, me: str) -> Keys:
+        drop_passkey(cursor, me, passkey_id)
+        keys = _keys(cursor, me)
+        if not keys.passkeys and not keys.has_password:
+            raise OutOfRange(
+                "It is your last way in.", where="passkey_id", mend="Set a password first."
+            )
+        mine.note(cursor, "dropped a passkey")
+        return keys
+
+    return mine.transact(drop)
+
+
+@router.put("/password", summary="Set another password, or none")
+def put_password(mine: CurrentMine, form: PasswordForm) -> Keys:
+    """Whoever is logged in elsewhere is out."""
+    mine.proved()
+    kept = None
+    if form.password:
+        check_password(form.password, (mine.login.name,))
+        kept = sealed(form.password)
+
+    def change(cursor: DictCursor, me: str) -> Keys:
+        if kept is None and not list_passkeys(cursor, me):
+            raise OutOfRange(
+                "It is your last way in.", where="password", mend="Make a passkey first."
+            )
+        set_password(cursor, me, kept)
+        end_others(cursor, me, mine.login.login_id)
+        mine.note(cursor, "set a password" if kept else "took the password away")
+        return _keys(cursor, me)
+
+    return mine.transact(change)
+
+
+@router.post("/recovery-codes", summary="Ask for new recovery codes")
+def post_recovery_codes(mine: CurrentMine) -> Codes:
+    """Ten, each good once; write them down."""
+    mine.proved()
+    codes = new_codes()
+
+    def change(cursor: DictCursor, me: str) -> Codes:
+        write_codes(cursor, me, map(code_hash, codes))
+        mine.note(cursor, "took new recovery codes")
+        return Codes(codes)
+
+    return mine.transact(change)
+
+
+@router.get("/logins", summary="Where I am logged in")
+def get_logins(mine: CurrentMine) -> tuple[LoginRow, ...]:
+    """The last seen first."""
+    return tuple(
+        LoginRow(
+            one.login_id,
+            one.device,
+            one.made_at.isoformat(),
+            one.seen_at.isoformat(),
+            one.login_id == mine.login.login_id,
+        )
+        for one in mine.transact(list_logins)
+    )
+
+
+@router.delete("/logins/{login_id}", status_code=204, summary="Log a browser out")
+def remove_login(mine: CurrentMine, login_id: Id) -> Response:
+    """From its next call on."""
+
+    def leave(cursor: DictCursor, me: str) -> None:
+        end_login(cursor, me, login_id)
+        mine.note(cursor, "logged a browser out")
+
+    mine.transact(leave)
+    return Response(status_code=204)
+
+
+@router.delete("/logins", status_code=204, summary="Log all other browsers out")
+def remove_other_logins(mine: CurrentMine) -> Response:
+    """This one stays."""
+
+    def leave(cursor: DictCursor, me: str) -> None:
+        end_others(cursor, me, mine.login.login_id)
+        mine.note(cursor, "logged all others out")
+
+    mine.transact(leave)
+    return Response(status_code=204)
+
+
+@router.get("/notes", summary="What was tried at my log-in")
+def get_notes(mine: CurrentMine) -> tuple[NoteRow, ...]:
+    """The newest first, of ninety days."""
+    return tuple(
+        NoteRow(one.what, one.device, one.place, one.at.isoformat(), one.name)
+        for one in mine.transact(lambda cursor, me: list_notes(cursor, me))
+    )
+
+
+@router.delete("", status_code=204, summary="Delete my account and all that is mine")
+def remove_account(
+    mine: CurrentMine, name: Annotated[str, Query(max_length=80, description="to confirm it")]
+) -> Response:
+    """At once and for good; backups keep it for two weeks more."""
+    mine.proved()
+    if name.strip() != mine.login.name:
+        raise OutOfRange(
+            f"That is not your name here: {mine.login.name}.",
+            where="name",
+            mend="Type it as it stands, or keep everything. Nothing was deleted.",
+        )
+    mine.transact(forget_account)
+    response = Response(status_code=204)
+    drop_login_cookie(response)
+    response.headers["clear-site-data"] = '"storage"'
+    return response
+
+
+def _keys(cursor: DictCursor, me: str) -> Keys:
+    passkeys = list_passkeys(cursor, me)
+    has_password = read_account(cursor, me).password_sealed is not None
+    left = codes_left(cursor, me)
+    words = ""
+    if not passkeys and has_password:
+        words = "A passkey is safer than a password, and nothing to type: make one."
+    if left < 3:
+        words = f"{left} recovery codes are left: take new ones and write them down."
+    return Keys(
+        tuple(
+            PasskeyRow(
+                one.passkey_id,
+                one.title,
+                one.made_at.isoformat(),
+                one.used_at.isoformat() if one.used_at else "",
+            )
+            for one in passkeys
+        ),
+        has_password,
+        left,
+        words,
+    )

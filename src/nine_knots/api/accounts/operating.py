@@ -1,0 +1,151 @@
+"""/api/operator: how the service does, who has joined, what was tried at its door."""
+
+from dataclasses import dataclass
+from datetime import timedelta
+from typing import Annotated
+
+from fastapi import APIRouter, Path, Request
+from pymysql.cursors import DictCursor
+
+from nine_knots.api.accounts.caller import CurrentMine
+from nine_knots.api.accounts.forms import ShutForm
+from nine_knots.api.accounts.mine import NoteRow
+from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.api.watching import RouteTime, slowest_routes
+from nine_knots.api.work.crew import Crew
+from nine_knots.core.base.errors import OutOfRange
+from nine_knots.store.accounts.accounts import list_accounts, shut_account
+from nine_knots.store.accounts.logins import count_seen
+from nine_knots.store.accounts.notes import list_notes
+
+router = APIRouter(prefix="/api/operator", tags=["operator"], responses={**RESPONSES, **MISSING})
+BENCH_WAITS_S, SEARCH_WAITS_S, SLOW_S = 5.0, 60.0, 0.1
+
+
+@dataclass(frozen=True, slots=True)
+class AccountRow:
+    """An account in a line: when it joined, and whether nobody comes in by it."""
+
+    account_id: str
+    name: str
+    made_at: str
+    operator: bool
+    shut: bool
+    me: bool
+
+
+@dataclass(frozen=True, slots=True)
+class CrewRow:
+    """A crew of workers: how many are busy, what waits and the eldest of it in seconds, what was
+    worked out and known already, and what ended otherwise."""
+
+    name: str
+    busy: int
+    waiting: int
+    eldest_s: float
+    done: int
+    known: int
+    other: int
+
+
+@dataclass(frozen=True, slots=True)
+class Overview:
+    """The service at a glance; ``words`` say whether anything is amiss."""
+
+    words: tuple[str, ...]
+    seen_now: int
+    seen_today: int
+    conflicts: int
+    crews: tuple[CrewRow, ...]
+    slowest: tuple[RouteTime, ...]
+    accounts: tuple[AccountRow, ...]
+    notes: tuple[NoteRow, ...]
+
+
+@router.get("", summary="The service at a glance")
+def get_overview(request: Request, mine: CurrentMine) -> Overview:
+    """This process's own figures, and the accounts and log-ins of all."""
+    mine.operates()
+    state = request.app.state
+    crews = (_crew("bench", state.crew), _crew("search", state.searchers))
+    slowest = slowest_routes(state.seconds)
+    return mine.transact(
+        lambda cursor, me: Overview(
+            words=_words(crews, slowest),
+            seen_now=count_seen(cursor, timedelta(minutes=10)),
+            seen_today=count_seen(cursor, timedelta(days=1)),
+            conflicts=state.database.conflicts,
+            crews=crews,
+            slowest=slowest,
+            accounts=_accounts(cursor, me),
+            notes=tuple(
+                NoteRow(one.what, one.device, one.place, one.at.isoformat(), one.name)
+                for one in list_notes(cursor)
+            ),
+        )
+    )
+
+
+@router.post("/accounts/{account_id}/shut", summary="Shut an account, or open it again")
+def post_shut(
+    mine: CurrentMine,
+    account_id: Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")],
+    form: ShutForm,
+) -> tuple[AccountRow, ...]:
+    """Nobody comes in by it from the next call on; what is in it stays."""
+    mine.operates()
+    mine.proved()
+
+    def change(cursor: DictCursor, me: str) -> tuple[AccountRow, ...]:
+        if account_id == me:
+            raise OutOfRange("That is yours.", where="account_id", mend="Have another do it.")
+        shut_account(cursor, account_id, form.shut)
+        mine.note(cursor, "shut an account" if form.shut else "opened an account")
+        return _accounts(cursor, me)
+
+    return mine.transact(change)
+
+
+def _accounts(cursor: DictCursor, me: str) -> tuple[AccountRow, ...]:
+    return tuple(
+        AccountRow(
+            one.account_id,
+            one.name,
+            one.made_at.isoformat(),
+            one.is_operator,
+            one.shut,
+            one.account_id == me,
+        )
+        for one in list_accounts(cursor)
+    )
+
+
+def _crew(name: str, crew: Crew) -> CrewRow:
+    done, known = crew.ended["worked out"], crew.ended["known"]
+    return CrewRow(
+        name,
+        crew.busy,
+        len(crew.waiting),
+        round(crew.waiting.eldest_s, 1),
+        done,
+        known,
+        sum(crew.ended.values()) - done - known,
+    )
+
+
+def _words(crews: tuple[CrewRow, ...], slowest: tuple[RouteTime, ...]) -> tuple[str, ...]:
+    """What is worth an alarm (docs/reliability.md), in sentences."""
+    found = []
+    for crew, most_s in zip(crews, (BENCH_WAITS_S, SEARCH_WAITS_S), strict=True):
+        if crew.eldest_s > most_s:
+            found.append(
+                f"At the {crew.name} somebody has waited for {crew.eldest_s:.0f} s: more workers "
+                "are wanted."
+            )
+    bench = next((one for one in slowest if one.route == "/api/bench"), None)
+    if bench is not None and bench.p95_s > SLOW_S:
+        found.append(
+            f"One bench in twenty is read in more than {1000 * SLOW_S:.0f} ms: the service is "
+            "short of processors."
+        )
+    return tuple(found) or ("Nothing waits for long, and nothing is slow.",)

@@ -1,0 +1,40 @@
+"""Who calls, as an entrance found it out: somebody at the bench, a phone, or who is logged in."""
+
+from dataclasses import dataclass
+
+from starlette.requests import HTTPConnection
+from starlette.types import Scope
+
+from nine_knots.store.accounts.logins import Login
+
+_KEY = "nine_knots_caller"
+
+
+@dataclass(frozen=True, slots=True)
+class Caller:
+    """Whose phone it is, and of a guest's the only day that it sees; or the login that calls. At
+    the bench itself nothing of it is known, nor asked for."""
+
+    angler_id: str | None = None
+    day: str | None = None
+    login: Login | None = None
+
+    @property
+    def account_id(self) -> str | None:
+        """Of who is logged in; None at home."""
+        return self.login.account_id if self.login else None
+
+
+AT_THE_BENCH = Caller()
+
+
+def set_caller(scope: Scope, caller: Caller) -> None:
+    """Note on a call who makes it."""
+    scope[_KEY] = caller
+
+
+def caller_of(request: HTTPConnection) -> Caller:
+    """Who makes a call."""
+    found = request.scope.get(_KEY, AT_THE_BENCH)
+    assert isinstance(found, Caller)
+    return found

@@ -1,0 +1,160 @@
+"""By which way a call comes in, and who may: at the bench itself, by the door to the home network
+from a paired phone, or to a hosted service from who is logged in."""
+
+import re
+from collections.abc import Callable
+from typing import Protocol
+
+from starlette.concurrency import run_in_threadpool
+
+from nine_knots.api.bodies import Unfit
+from nine_knots.api.caller import Caller
+from nine_knots.api.door import AT_THE_BENCH, COOKIE, OPEN, WATCHED_HERE, Door
+from nine_knots.api.site import LOGIN_COOKIE, Site
+
+LOCAL_NAMES = ("127.0.0.1", "localhost", "[::1]")
+ENTERING = re.compile(
+    r"^/api/(account|account/(log-in|join|join/look|join/passkey|passkey|passkey/log-in|recover)"
+    r"|phones/pair|readiness|openapi\.json)$"
+)
+"""What a stranger may call of a hosted service."""
+OWN_MACHINE = ("/api/instruments", "/api/pulls/scale")
+"""What is plugged in at a bench of one's own."""
+GUESTS = re.compile(r"^/api/(plans(/[0-9a-f]{32}/pack)?|happened|photos|readiness)$")
+"""What a guest's phone may call, of its day."""
+
+Phones = Callable[[str], Caller | None]
+"""Whose phone bears a token."""
+Logins = Callable[[str], Caller | None]
+"""Who is logged in by a token."""
+Cookies = dict[str, str]
+
+
+class Entrance(Protocol):
+    """A way in: by which hosts it is called, over http or https, and whom it admits."""
+
+    hosts: frozenset[str]
+    scheme: str
+
+    def takes(self, port: int) -> bool:
+        """Whether calls to such a port of this machine come in by it."""
+
+    async def admit(self, path: str, cookies: Cookies) -> Caller:
+        """Who calls, or Unfit."""
+
+
+def local_hosts(port: int) -> frozenset[str]:
+    """As what this machine is called by itself."""
+    return frozenset(f"{name}:{port}" for name in LOCAL_NAMES)
+
+
+class AtTheBench:
+    """This machine's own page: all is allowed, and who is in front is asked of the database."""
+
+    scheme = "http"
+
+    def __init__(self, port: int, but: int = 0) -> None:
+        self.hosts, self._but = local_hosts(port), but
+
+    def takes(self, port: int) -> bool:
+        """Whatever does not come to the door."""
+        return port != self._but
+
+    async def admit(self, path: str, cookies: Cookies) -> Caller:
+        """Anybody who sits there."""
+        return Caller()
+
+
+class ByTheDoor:
+    """The home network: paired phones only, and what belongs to the bench stays there."""
+
+    scheme = "https"
+
+    def __init__(self, door: Door, phones: Phones) -> None:
+        self.hosts, self._port, self._phones = door.hosts, door.port, phones
+
+    def takes(self, port: int) -> bool:
+        """What comes to the door."""
+        return port == self._port
+
+    async def admit(self, path: str, cookies: Cookies) -> Caller:
+        """Whose phone it is; a stranger only pairs."""
+        if path in WATCHED_HERE:
+            raise Unfit(403, "at-the-bench", "That is watched at the machine itself.", "")
+        if path in OPEN or not path.startswith("/api/"):
+            return Caller()
+        return await phone_that_calls(self._phones, path, cookies)
+
+
+async def phone_that_calls(phones: Phones, path: str, cookies: Cookies) -> Caller:
+    """Whose phone it is that calls, as far as a phone may; Unfit where it is none."""
+    if path.startswith(AT_THE_BENCH):
+        raise Unfit(403, "at-the-bench", "That is done at the bench itself.", "")
+    token = cookies.get(COOKIE, "")
+    found = await run_in_threadpool(phones, token) if token else None
+    if found is None:
+        raise Unfit(
+            401,
+            "not-paired",
+            "This phone is not paired with the bench, or not any more.",
+            "At the bench, under My things, pair it.",
+        )
+    if found.day is not None and not GUESTS.fullmatch(path):
+        raise Unfit(403, "a-guest", "A guest's phone is for one day at the water.", "")
+    return found
+
+
+class Hosted:
+    """A service for many behind a proxy that speaks TLS: who is logged in, and their phones."""
+
+    scheme = "https"
+
+    def __init__(self, site: Site, logins: Logins, phones: Phones) -> None:
+        self.hosts = frozenset({site.host})
+        self._logins, self._phones = logins, phones
+
+    def takes(self, port: int) -> bool:
+        """The proxy calls the port of all."""
+        return True
+
+    async def admit(self, path: str, cookies: Cookies) -> Caller:
+        """Who is logged in, else whose phone it is; a stranger logs in or joins."""
+        if path in WATCHED_HERE:
+            raise Unfit(403, "at-the-bench", "That is watched at the machine itself.", "")
+        if not path.startswith("/api/"):
+            return Caller()
+        if path.startswith(OWN_MACHINE):
+            raise Unfit(
+                403,
+                "at-the-bench",
+                "Instruments are plugged in at a bench of one's own.",
+                "Type what they read.",
+            )
+        token = cookies.get(LOGIN_COOKIE, "")
+        found = await run_in_threadpool(self._logins, token) if token else None
+        if found is not None:
+            return found
+        if ENTERING.fullmatch(path):
+            return Caller()
+        if COOKIE in cookies:
+            return await phone_that_calls(self._phones, path, cookies)
+        raise Unfit(401, "not-logged-in", "Nobody is logged in here.", "Log in.")
+
+
+class Watching:
+    """This machine itself, where the service is hosted: it watches, and does nothing else."""
+
+    scheme = "http"
+
+    def __init__(self, port: int) -> None:
+        self.hosts = local_hosts(port)
+
+    def takes(self, port: int) -> bool:
+        """Whatever says that it is called from here."""
+        return True
+
+    async def admit(self, path: str, cookies: Cookies) -> Caller:
+        """Anybody on the machine, to watch."""
+        if path not in (*WATCHED_HERE, "/api/readiness"):
+            raise Unfit(421, "wrong-host", "This service answers under its own name only.", "")
+        return Caller()

@@ -1,0 +1,63 @@
+"""The site by which a hosted service is known, and the cookie by which it knows its callers."""
+
+from dataclasses import dataclass
+from typing import Annotated
+from urllib.parse import urlsplit
+
+from fastapi import Depends, Request, Response
+
+from nine_knots.core.base.errors import NotFound
+
+LOGIN_COOKIE = "__Host-nine-knots"
+A_MONTH_S = 30 * 24 * 3600
+
+
+@dataclass(frozen=True, slots=True)
+class Site:
+    """Where the service is found by its anglers, such as ``https://knots.example``; ``mail`` is the
+    server by which invitations are sent, empty where there is none, and ``sender`` from whom."""
+
+    origin: str
+    mail: str = ""
+    sender: str = ""
+
+    @property
+    def host(self) -> str:
+        """Name and port, as a browser says them."""
+        return urlsplit(self.origin).netloc
+
+    @property
+    def name(self) -> str:
+        """The name alone, to which passkeys are bound."""
+        return urlsplit(self.origin).hostname or ""
+
+
+def set_login_cookie(response: Response, token: str) -> None:
+    """Hand a browser its token: to this site only, never to a script, never with another's call."""
+    response.set_cookie(
+        LOGIN_COOKIE,
+        token,
+        max_age=A_MONTH_S,
+        path="/",
+        secure=True,
+        httponly=True,
+        samesite="strict",
+    )
+
+
+def drop_login_cookie(response: Response) -> None:
+    """Take it from the browser again."""
+    response.delete_cookie(LOGIN_COOKIE, path="/", secure=True, httponly=True, samesite="strict")
+
+
+def _site(request: Request) -> Site:
+    site: Site | None = request.app.state.site
+    if site is None:
+        raise NotFound(
+            "Nobody logs in here: it is a bench at home.", mend="Serve it with ./serve for many."
+        )
+    return site
+
+
+CurrentSite = Annotated[Site, Depends(_site)]
+"""The site; at home there is none, and what needs one is refused."""

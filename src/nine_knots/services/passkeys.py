@@ -1,0 +1,111 @@
+"""Passkeys: what a device is asked to sign, and whether it did (W3C Web Authentication, level 2, by
+the webauthn package)."""
+
+from dataclasses import dataclass
+from typing import Any
+
+from webauthn import (
+    generate_authentication_options,
+    generate_registration_options,
+    options_to_json,
+    verify_authentication_response,
+    verify_registration_response,
+)
+from webauthn.helpers import base64url_to_bytes
+from webauthn.helpers.exceptions import WebAuthnException
+from webauthn.helpers.structs import (
+    AuthenticatorSelectionCriteria,
+    PublicKeyCredentialDescriptor,
+    ResidentKeyRequirement,
+    UserVerificationRequirement,
+)
+
+from nine_knots.core.base.errors import WrongCode
+
+Credential = dict[str, Any]
+REFUSED = "This device did not show what was asked of it."
+
+
+@dataclass(frozen=True, slots=True)
+class Asked:
+    """What a browser is handed, as JSON text, and what is to be signed in it."""
+
+    options: str
+    challenge: bytes
+
+
+@dataclass(frozen=True, slots=True)
+class Made:
+    """A new passkey's public side."""
+
+    credential_id: bytes
+    public_key: bytes
+    sign_count: int
+
+
+def ask_to_make(host: str, name: str, handle: bytes, known: tuple[bytes, ...] = ()) -> Asked:
+    """Ask for a new passkey of an account; devices that keep one of ``known`` make no second."""
+    options = generate_registration_options(
+        rp_id=host,
+        rp_name="Nine Knots",
+        user_id=handle,
+        user_name=name,
+        user_display_name=name,
+        authenticator_selection=AuthenticatorSelectionCriteria(
+            resident_key=ResidentKeyRequirement.REQUIRED,
+            user_verification=UserVerificationRequirement.REQUIRED,
+        ),
+        exclude_credentials=[PublicKeyCredentialDescriptor(id=one) for one in known],
+    )
+    return Asked(options_to_json(options), options.challenge)
+
+
+def made(host: str, origin: str, challenge: bytes, credential: Credential) -> Made:
+    """The passkey that a device made; WrongCode where it is not what was asked for."""
+    try:
+        found = verify_registration_response(
+            credential=credential,
+            expected_challenge=challenge,
+            expected_rp_id=host,
+            expected_origin=origin,
+            require_user_verification=True,
+        )
+    except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
+        raise WrongCode(REFUSED, where="credential", mend="Try again.") from refused
+    return Made(found.credential_id, found.credential_public_key, found.sign_count)
+
+
+def ask_to_show(host: str) -> Asked:
+    """Ask for any passkey that the device keeps for this service."""
+    options = generate_authentication_options(
+        rp_id=host, user_verification=UserVerificationRequirement.REQUIRED
+    )
+    return Asked(options_to_json(options), options.challenge)
+
+
+def credential_in(credential: Credential) -> bytes:
+    """Which passkey a device says it showed; WrongCode where it says none."""
+    try:
+        return base64url_to_bytes(credential["rawId"])
+    except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
+        raise WrongCode(REFUSED, where="credential", mend="Try again.") from refused
+
+
+def shown(
+    host: str, origin: str, challenge: bytes, credential: Credential, key: bytes, count: int
+) -> int:
+    """The device's new count, where its signature is right; WrongCode where it is not, or where the
+    count went back, as it does with a copied key."""
+    try:
+        found = verify_authentication_response(
+            credential=credential,
+            expected_challenge=challenge,
+            expected_rp_id=host,
+            expected_origin=origin,
+            credential_public_key=key,
+            credential_current_sign_count=count,
+            require_user_verification=True,
+        )
+    except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
+        raise WrongCode(REFUSED, where="credential", mend="Try again.") from refused
+    return found.new_sign_count

@@ -1,0 +1,27 @@
+"""Whether a password that somebody chooses is hard enough to guess, by the zxcvbn package, which
+knows the common ones [S: Wheeler2016]."""
+
+from zxcvbn import zxcvbn
+
+from nine_knots.core.base.errors import OutOfRange
+
+SHORTEST, LONGEST = 12, 128
+LOOKED_AT = 72  # characters that are judged: beyond them none is easy
+HARD = 3  # of 4: ten thousand million guesses would not find it
+
+
+def check_password(password: str, known: tuple[str, ...] = ()) -> None:
+    """OutOfRange where a password is too short, too long, common, or guessed from what is ``known``
+    of its owner."""
+    if not SHORTEST <= len(password) <= LONGEST:
+        raise OutOfRange(
+            f"A password has {SHORTEST} to {LONGEST} characters.",
+            where="password",
+            mend="Take several words that have nothing to do with each other.",
+        )
+    if zxcvbn(password[:LOOKED_AT], user_inputs=[*known, "nine knots"])["score"] < HARD:
+        raise OutOfRange(
+            "This password would be guessed soon.",
+            where="password",
+            mend="Take several words that have nothing to do with each other or with you.",
+        )

@@ -1,0 +1,36 @@
+"""A hosted service for the tests, and who comes to it."""
+
+from fastapi.testclient import TestClient
+
+from nine_knots.api.app import create_app
+from nine_knots.api.site import Site
+from nine_knots.services.secret import hash_of, new_token
+from nine_knots.store.accounts.invitations import add_invitation
+from tests.api.conftest import PORT
+
+ORIGIN = "https://knots.example"
+PASSWORD = "alder pool sedge at dusk"
+
+
+def hosted(migrated, **more):
+    return create_app(migrated, PORT, site=Site(ORIGIN, **more))
+
+
+def stranger(app) -> TestClient:
+    return TestClient(app, base_url=ORIGIN, headers={"origin": ORIGIN})
+
+
+def invited(database, as_operator: bool = False) -> str:
+    token = new_token()
+    database.transact(lambda cursor: add_invitation(cursor, None, hash_of(token), "", as_operator))
+    return token
+
+
+def joined(app, database, name: str, as_operator: bool = False, **by) -> TestClient:
+    """Somebody who has joined and is logged in; their recovery codes are kept as ``codes``."""
+    one = stranger(app)
+    form = {"invitation": invited(database, as_operator), "name": name}
+    answer = one.post("/api/account/join", json={**form, **(by or {"password": PASSWORD})})
+    assert answer.status_code == 200, answer.text
+    one.codes = answer.json()["codes"]
+    return one

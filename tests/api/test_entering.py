@@ -1,0 +1,269 @@
+"""A hosted service: who comes in, by what, for how long; what is refused tells nothing."""
+
+import pytest
+from fastapi.testclient import TestClient
+
+from nine_knots.api.site import LOGIN_COOKIE
+from nine_knots.store.accounts.notes import list_notes
+from tests.api.authenticator import Device
+from tests.api.conftest import PORT
+from tests.api.hosted import ORIGIN, PASSWORD, hosted, invited, joined, stranger
+
+
+@pytest.fixture(scope="module")
+def app(migrated):
+    return hosted(migrated)
+
+
+def log_in(app, name, password=PASSWORD):
+    one = stranger(app)
+    return one, one.post("/api/account/log-in", json={"name": name, "password": password})
+
+
+def code_of(answer):
+    return answer.status_code, answer.json()["code"]
+
+
+def test_a_stranger_is_told_nothing_and_the_machine_itself_only_watches(app, database):
+    one = stranger(app)
+    assert one.get("/api/account").json() == {
+        "hosted": True,
+        "name": "",
+        "operator": False,
+        "proved": False,
+        "mail": False,
+    }
+    for method, path in (
+        ("GET", "/api/leaders"),
+        ("GET", "/api/anglers"),
+        ("GET", "/api/account/keys"),
+        ("GET", "/api/operator"),
+        ("POST", "/api/bench"),
+        ("DELETE", "/api/everything"),
+    ):
+        assert code_of(one.request(method, path)) == (401, "not-logged-in"), path
+    assert one.get("/metrics").status_code == 403
+    here = TestClient(app, base_url=f"http://127.0.0.1:{PORT}")
+    assert (here.get("/health").status_code, here.get("/metrics").status_code) == (200, 200)
+    assert code_of(here.get("/api/leaders")) == (421, "wrong-host")
+    other = TestClient(app, base_url="https://other.example")
+    assert code_of(other.get("/api/account")) == (421, "wrong-host")
+
+
+def test_the_cookie_and_the_answers_are_guarded(app, database):
+    one, answer = stranger(app), None
+    form = {"invitation": invited(database), "name": "Eira", "password": PASSWORD}
+    answer = one.post("/api/account/join", json=form)
+    cookie = answer.headers["set-cookie"]
+    assert cookie.startswith(f"{LOGIN_COOKIE}=")
+    for word in ("HttpOnly", "Secure", "SameSite=strict", "Path=/"):
+        assert word in cookie
+    assert "Domain" not in cookie
+    assert answer.headers["strict-transport-security"].startswith("max-age=")
+    assert answer.headers["cache-control"] == "no-store"
+    foreign = one.post("/api/leaders", json={}, headers={"origin": "https://evil.example"})
+    assert code_of(foreign) == (403, "wrong-origin")
+    sent = one.post("/api/leaders", json={}, headers={"sec-fetch-site": "cross-site"})
+    assert code_of(sent) == (403, "wrong-origin")
+    assert code_of(one.get("/api/instruments")) == (403, "at-the-bench")
+
+
+def test_an_invitation_is_good_once_and_the_names_case_is_no_other(app, database):
+    token = invited(database)
+    one = stranger(app)
+    assert (
+        "invited" in one.post("/api/account/join/look", json={"invitation": token}).json()["words"]
+    )
+    form = {"invitation": token, "name": "Runa", "password": PASSWORD}
+    weak = one.post("/api/account/join", json={**form, "password": "runa 12345678"})
+    assert (code_of(weak), weak.json()["where"]) == ((422, "out-of-range"), "password")
+    assert one.post("/api/account/join", json=form).status_code == 200
+    assert one.get("/api/stock").json() == []
+    again = stranger(app).post("/api/account/join", json={**form, "name": "Torv"})
+    assert code_of(again) == (422, "wrong-code")
+    taken = {**form, "invitation": invited(database), "name": "RUNA"}
+    assert stranger(app).post("/api/account/join", json=taken).json()["where"] == "name"
+    assert log_in(app, "rUNA")[1].json()["name"] == "Runa"
+
+
+def test_wrong_passwords_are_refused_alike_and_wait_alike(app, database):
+    joined(app, database, "Runa")
+    answers = [log_in(app, name, "not it at all")[1] for name in ("Runa", "Nobody")]
+    assert answers[0].json() == answers[1].json()
+    assert code_of(answers[0]) == (422, "wrong-code")
+    for name in ("Runa", "Nobody"):
+        ends = [log_in(app, name, "not it at all")[1].status_code for _ in range(5)]
+        assert ends == [422, 422, 422, 422, 429]
+    waits = log_in(app, "Runa")[1]
+    assert code_of(waits) == (429, "too-often")
+    assert int(waits.headers["retry-after"]) == 300
+    later = "UPDATE tried SET ends_at = ends_at - INTERVAL 301 SECOND"
+    database.transact(lambda cursor: cursor.execute(later))
+    assert log_in(app, "Runa")[1].status_code == 200
+
+
+def test_a_recovery_code_lets_in_once_where_all_else_is_gone(app, database):
+    runa = joined(app, database, "Runa")
+    assert len(set(runa.codes)) == 10
+    form = {"name": "Runa", "code": runa.codes[3].lower().replace("-", " ")}
+    one = stranger(app)
+    assert one.post("/api/account/recover", json=form).json()["proved"]
+    assert one.put("/api/account/password", json={"password": "another pool at noon"}).is_success
+    assert code_of(runa.get("/api/leaders")) == (401, "not-logged-in"), "others are out"
+    assert code_of(stranger(app).post("/api/account/recover", json=form)) == (422, "wrong-code")
+    assert one.get("/api/account/keys").json()["codes_left"] == 9
+
+
+def test_a_passkey_is_made_shown_and_never_shown_twice(app, database):
+    device, one = Device(ORIGIN), stranger(app)
+    form = {"invitation": invited(database), "name": "Eira"}
+    ask = one.post("/api/account/join/passkey", json=form).json()
+    by = {"challenge_id": ask["challenge_id"], "credential": device.make(ask["options"])}
+    assert one.post("/api/account/join", json={**form, **by}).status_code == 200
+    ask = stranger(app).post("/api/account/passkey").json()
+    shown = {"challenge_id": ask["challenge_id"], "credential": device.show(ask["options"])}
+    again = stranger(app)
+    assert again.post("/api/account/passkey/log-in", json=shown).json()["name"] == "Eira"
+    replayed = stranger(app).post("/api/account/passkey/log-in", json=shown)
+    assert code_of(replayed) == (422, "wrong-code")
+    keys = again.get("/api/account/keys").json()
+    (kept,) = keys["passkeys"]
+    assert (keys["has_password"], bool(kept["used_at"])) == (False, True)
+    last = again.delete(f"/api/account/passkeys/{kept['passkey_id']}")
+    assert (last.status_code, last.json()["detail"]) == (422, "It is your last way in.")
+
+
+@pytest.mark.parametrize(
+    "spoilt",
+    [
+        lambda: Device("https://knots.example.evil.example"),
+        lambda: Device(ORIGIN, verifies=False),
+    ],
+    ids=["on another site", "not verified"],
+)
+def test_a_passkey_made_elsewhere_or_by_nobody_is_refused(app, database, spoilt):
+    device, one = spoilt(), stranger(app)
+    form = {"invitation": invited(database), "name": "Eira"}
+    ask = one.post("/api/account/join/passkey", json=form).json()
+    by = {"challenge_id": ask["challenge_id"], "credential": device.make(ask["options"])}
+    assert code_of(one.post("/api/account/join", json={**form, **by})) == (422, "wrong-code")
+
+
+def test_a_copied_passkey_is_known_by_its_count(app, database):
+    device, one = Device(ORIGIN), joined(app, database, "Eira")
+    ask = one.post("/api/account/passkeys/ask").json()
+    form = {"challenge_id": ask["challenge_id"], "credential": device.make(ask["options"])}
+    assert one.post("/api/account/passkeys", json=form).status_code == 200
+    for count, status in ((7, 200), (3, 422)):
+        device.count = count
+        ask = one.post("/api/account/passkey").json()
+        shown = {"challenge_id": ask["challenge_id"], "credential": device.show(ask["options"])}
+        assert one.post("/api/account/passkey/log-in", json=shown).status_code == status
+
+
+def test_log_ins_are_listed_ended_and_grow_old(app, database):
+    runa = joined(app, database, "Runa")
+    other, _ = log_in(app, "Runa")
+    rows = runa.get("/api/account/logins").json()
+    assert [row["here"] for row in rows].count(True) == 1
+    elsewhere = next(row["login_id"] for row in rows if not row["here"])
+    assert runa.delete(f"/api/account/logins/{elsewhere}").status_code == 204
+    assert other.get("/api/leaders").status_code == 401
+    third, _ = log_in(app, "Runa")
+    assert runa.delete("/api/account/logins").status_code == 204
+    assert third.get("/api/leaders").status_code == 401
+    assert runa.get("/api/leaders").status_code == 200
+    old = "UPDATE login SET seen_at = seen_at - INTERVAL 8 DAY"
+    database.transact(lambda cursor: cursor.execute(old))
+    assert runa.get("/api/leaders").status_code == 401
+
+
+def test_what_is_grave_wants_a_proof_from_just_now(app, database):
+    runa = joined(app, database, "Runa")
+    old = "UPDATE login SET proved_at = proved_at - INTERVAL 11 MINUTE"
+    database.transact(lambda cursor: cursor.execute(old))
+    for refused in (
+        runa.put("/api/account/password", json={"password": "another pool at noon"}),
+        runa.post("/api/account/recovery-codes"),
+        runa.post("/api/account/passkeys/ask"),
+        runa.delete("/api/account", params={"name": "Runa"}),
+    ):
+        assert code_of(refused) == (403, "not-proved")
+    assert code_of(runa.post("/api/account/prove", json={"password": "x"})) == (422, "wrong-code")
+    assert runa.post("/api/account/prove", json={"password": PASSWORD}).json()["proved"]
+    assert runa.post("/api/account/recovery-codes").status_code == 200
+
+
+def test_what_was_tried_is_noted_without_whole_addresses(app, database):
+    runa = joined(app, database, "Runa")
+    log_in(app, "Runa", "not it at all")
+    notes = runa.get("/api/account/notes").json()
+    assert [one["what"] for one in notes] == ["refused, password", "joined"]
+    assert notes[0]["place"] == "unknown"  # the tests' client has no address
+    assert code_of(runa.get("/api/operator")) == (403, "not-yours")
+    assert len(database.transact(lambda cursor: list_notes(cursor))) == 2
+
+
+def test_out_is_out_and_all_is_deleted_at_a_word(app, database):
+    runa, eira = joined(app, database, "Runa"), joined(app, database, "Eira")
+    assert runa.post("/api/anglers/demo").status_code == 200
+    token = runa.cookies[LOGIN_COOKIE]
+    assert runa.post("/api/account/log-out").status_code == 204
+    kept = stranger(app).get("/api/leaders", headers={"cookie": f"{LOGIN_COOKIE}={token}"})
+    assert kept.status_code == 401
+    again, _ = log_in(app, "Runa")
+    assert again.get("/api/leaders").json()
+    wrong = again.delete("/api/account", params={"name": "Eira"})
+    assert (wrong.status_code, wrong.json()["where"]) == (422, "name")
+    assert again.delete("/api/account", params={"name": "Runa"}).status_code == 204
+
+    def left(cursor):
+        cursor.execute("SELECT COUNT(*) AS n FROM account")
+        accounts = cursor.fetchone()["n"]
+        cursor.execute("SELECT COUNT(*) AS n FROM angler")
+        return accounts, cursor.fetchone()["n"]
+
+    assert database.transact(left) == (1, 1)
+    assert eira.get("/api/leaders").status_code == 200
+    assert log_in(app, "Runa")[1].status_code == 422
+
+
+def test_every_table_with_rows_of_accounts_is_forgotten(database):
+    from nine_knots.store.accounts.accounts import TABLES
+
+    def tables(cursor):
+        cursor.execute(
+            "SELECT TABLE_NAME AS name FROM information_schema.COLUMNS "
+            "WHERE TABLE_SCHEMA = DATABASE() AND COLUMN_NAME = 'account_id'"
+        )
+        return {row["name"] for row in cursor.fetchall()}
+
+    assert database.transact(tables) == {*TABLES, "angler"}
+
+
+def test_an_operator_sees_all_shuts_and_opens_and_nobody_else_does(app, database):
+    keeper, runa = joined(app, database, "Keeper", as_operator=True), joined(app, database, "Runa")
+    seen = keeper.get("/api/operator").json()
+    assert [one["name"] for one in seen["accounts"]] == ["Keeper", "Runa"]
+    assert seen["seen_now"] == 2
+    assert seen["words"] == ["Nothing waits for long, and nothing is slow."]
+    account_id = seen["accounts"][1]["account_id"]
+    shut = {"shut": True}
+    assert runa.post(f"/api/operator/accounts/{account_id}/shut", json=shut).status_code == 403
+    assert keeper.post(f"/api/operator/accounts/{account_id}/shut", json=shut).json()[1]["shut"]
+    assert runa.get("/api/leaders").status_code == 401
+    assert log_in(app, "Runa")[1].status_code == 422
+    opened = keeper.post(f"/api/operator/accounts/{account_id}/shut", json={"shut": False})
+    assert opened.status_code == 200
+    assert log_in(app, "Runa")[1].status_code == 200
+    invitation = {"note": "Torv", "as_operator": True}
+    assert code_of(runa.post("/api/account/invitations", json=invitation))[0] in (401, 403)
+    made = keeper.post("/api/account/invitations", json=invitation).json()
+    assert made["url"].startswith(f"{ORIGIN}/join#")
+    assert "<svg" in made["qr"]
+
+
+def test_at_home_nobody_logs_in(client):
+    assert client.get("/api/account").json()["hosted"] is False
+    answer = client.post("/api/account/log-in", json={"name": "Runa", "password": PASSWORD})
+    assert code_of(answer) == (404, "not-found")
