@@ -1,5 +1,8 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { defineAsyncComponent, onMounted, ref } from 'vue'
+import { useMe } from './account/useMe'
+import { OUT } from './api/client'
 import { inWords } from './api/problems'
 import { useBench } from './bench/useBench'
 import { useSettings } from './settings/useSettings'
@@ -11,16 +14,23 @@ import { useKeyListOpen } from './shell/useKeyListOpen'
 
 // what is looked at now and then is fetched then
 const BeginNote = defineAsyncComponent(() => import('./shell/BeginNote.vue'))
+const EnterPlace = defineAsyncComponent(() => import('./account/EnterPlace.vue'))
+const JoinPlace = defineAsyncComponent(() => import('./account/JoinPlace.vue'))
+const ProveDialog = defineAsyncComponent(() => import('./account/ProveDialog.vue'))
 const KeyList = defineAsyncComponent(() => import('./shell/KeyList.vue'))
 const settings = useSettings()
 const bench = useBench()
 const anglers = useAnglers()
 const trouble = ref('')
 const keysOpen = useKeyListOpen()
+const me = useMe()
+const joins = location.pathname === '/join'
 
 async function begin() {
   trouble.value = ''
   try {
+    await me.load()
+    if (me.isOut) return
     await Promise.all([settings.load(), anglers.load()])
     await bench.begin(anglers.front?.angler_id ?? '', anglers.here.length < 2)
   } catch (error) {
@@ -28,11 +38,14 @@ async function begin() {
     setTimeout(begin, 2000)
   }
 }
-onMounted(begin)
+onMounted(() => joins || begin())
+useEventListener(window, OUT, () => joins || void me.load())
 </script>
 
 <template>
-  <div class="house">
+  <JoinPlace v-if="joins" />
+  <EnterPlace v-else-if="me.isOut" />
+  <div v-else class="house">
     <a class="skip" href="#place">Skip to the work</a>
     <PlaceRail />
     <main id="place" class="house__place" tabindex="-1">
@@ -43,6 +56,7 @@ onMounted(begin)
       <RouterView />
     </main>
     <KeyList v-if="keysOpen" />
+    <ProveDialog v-if="me.isProving" />
   </div>
 </template>
 

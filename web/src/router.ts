@@ -47,6 +47,18 @@ export const router = createRouter({
       component: () => import('./days/DaysPlace.vue'),
       meta: { title: 'Days' },
     },
+    {
+      path: '/account/:part(logins|invite)?',
+      name: 'account',
+      component: () => import('./account/AccountPlace.vue'),
+      meta: { title: 'Account' },
+    },
+    {
+      path: '/operator',
+      name: 'operator',
+      component: () => import('./account/OperatorPlace.vue'),
+      meta: { title: 'The service' },
+    },
     { path: '/:rest(.*)', redirect: '/' },
   ],
 })

@@ -10,7 +10,7 @@ from starlette.concurrency import run_in_threadpool
 from nine_knots.api.bodies import Unfit
 from nine_knots.api.caller import Caller
 from nine_knots.api.door import AT_THE_BENCH, COOKIE, OPEN, WATCHED_HERE, Door
-from nine_knots.api.site import LOGIN_COOKIE, Site
+from nine_knots.api.site import Site
 
 LOCAL_NAMES = ("127.0.0.1", "localhost", "[::1]")
 ENTERING = re.compile(
@@ -107,10 +107,9 @@ async def phone_that_calls(phones: Phones, path: str, cookies: Cookies) -> Calle
 class Hosted:
     """A service for many behind a proxy that speaks TLS: who is logged in, and their phones."""
 
-    scheme = "https"
-
     def __init__(self, site: Site, logins: Logins, phones: Phones) -> None:
-        self.hosts = frozenset({site.host})
+        self.hosts, self.scheme = frozenset({site.host}), "https" if site.secure else "http"
+        self._cookie = site.cookie
         self._logins, self._phones = logins, phones
 
     def takes(self, port: int) -> bool:
@@ -130,7 +129,7 @@ class Hosted:
                 "Instruments are plugged in at a bench of one's own.",
                 "Type what they read.",
             )
-        token = cookies.get(LOGIN_COOKIE, "")
+        token = cookies.get(self._cookie, "")
         found = await run_in_threadpool(self._logins, token) if token else None
         if found is not None:
             return found

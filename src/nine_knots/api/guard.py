@@ -1,8 +1,8 @@
 """Keeping others out: host, origin, who calls, size, and security headers."""
 
-import logging
 from collections.abc import Sequence
 
+import structlog
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.requests import cookie_parser as http_cookies
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
@@ -13,7 +13,7 @@ from nine_knots.api.entrances import Entrance
 from nine_knots.api.problems import answer_to, problem, unexpected
 from nine_knots.core.base.errors import NineKnotsError
 
-_log = logging.getLogger("nine_knots")
+_log = structlog.get_logger("nine_knots")
 SAFE_METHODS = ("GET", "HEAD", "OPTIONS")
 HEADERS = {
     "content-security-policy": (
@@ -73,7 +73,8 @@ class Guard:
         except NineKnotsError as error:
             await answer_to(error)(scope, receive, send_guarded)
         except Exception:
-            _log.exception("unexpected, %s %s", scope["method"], scope["path"])
+            route = getattr(scope.get("route"), "path", "none")
+            _log.exception("unexpected", method=scope["method"], route=route)
             if begun:
                 raise
             await unexpected()(scope, receive, send_guarded)

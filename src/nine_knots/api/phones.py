@@ -177,7 +177,13 @@ def post_pair(
             mend="At the bench, under My things, ask for another: it is good for ten minutes.",
         )
     response.set_cookie(
-        COOKIE, token, max_age=A_YEAR_S, path="/", secure=True, httponly=True, samesite="strict"
+        COOKIE,
+        token,
+        max_age=A_YEAR_S,
+        path="/",
+        secure=request.app.state.site is None or request.app.state.site.secure,
+        httponly=True,
+        samesite="strict",
     )
     return paired
 

@@ -9,6 +9,8 @@ from fastapi import Depends, Request, Response
 from nine_knots.core.base.errors import NotFound
 
 LOGIN_COOKIE = "__Host-nine-knots"
+LOGIN_COOKIE_ALONE = "nine-knots-login"
+"""On this machine alone, to try it out, without TLS."""
 A_MONTH_S = 30 * 24 * 3600
 
 
@@ -22,6 +24,16 @@ class Site:
     sender: str = ""
 
     @property
+    def secure(self) -> bool:
+        """Whether browsers come by TLS, as they do but where it is tried out on one machine."""
+        return self.origin.startswith("https:")
+
+    @property
+    def cookie(self) -> str:
+        """The name of the cookie by which it knows who is logged in."""
+        return LOGIN_COOKIE if self.secure else LOGIN_COOKIE_ALONE
+
+    @property
     def host(self) -> str:
         """Name and port, as a browser says them."""
         return urlsplit(self.origin).netloc
@@ -32,22 +44,24 @@ class Site:
         return urlsplit(self.origin).hostname or ""
 
 
-def set_login_cookie(response: Response, token: str) -> None:
+def set_login_cookie(response: Response, site: Site, token: str) -> None:
     """Hand a browser its token: to this site only, never to a script, never with another's call."""
     response.set_cookie(
-        LOGIN_COOKIE,
+        site.cookie,
         token,
         max_age=A_MONTH_S,
         path="/",
-        secure=True,
+        secure=site.secure,
         httponly=True,
         samesite="strict",
     )
 
 
-def drop_login_cookie(response: Response) -> None:
+def drop_login_cookie(response: Response, site: Site) -> None:
     """Take it from the browser again."""
-    response.delete_cookie(LOGIN_COOKIE, path="/", secure=True, httponly=True, samesite="strict")
+    response.delete_cookie(
+        site.cookie, path="/", secure=site.secure, httponly=True, samesite="strict"
+    )
 
 
 def _site(request: Request) -> Site:

@@ -7,6 +7,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from math import inf
 
+import structlog
 from fastapi import APIRouter, FastAPI, Request, Response
 from fastapi.responses import JSONResponse
 from prometheus_client import CollectorRegistry, Histogram, generate_latest
@@ -22,6 +23,7 @@ from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.store.database import Database
 
 router = APIRouter(tags=["watching"])
+_log = structlog.get_logger("nine_knots")
 SECONDS = (0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1.0, 2.5, 5.0, 10.0, 30.0)
 NO_ROUTE = "none"
 """Of a path that nothing serves, so that made-up paths make no new series."""
@@ -48,6 +50,13 @@ class Measured:
                 status = f"{message['status'] // 100}xx"
                 took = time.perf_counter() - begun
                 self._seconds.labels(scope["method"], route, status).observe(took)
+                _log.info(
+                    "call",
+                    method=scope["method"],
+                    route=route,
+                    status=message["status"],
+                    ms=round(1000.0 * took, 1),
+                )
             await send(message)
 
         await self.app(scope, receive, send_timed)
@@ -76,7 +85,7 @@ def slowest_routes(seconds: Histogram, most: int = 12) -> tuple[RouteTime, ...]:
     found = [
         RouteTime(method, route, int(of[inf]), _within(of, 0.5), _within(of, 0.95))
         for (method, route), of in counts.items()
-        if of[inf]
+        if of[inf] and route.startswith("/api/")
     ]
     return tuple(sorted(found, key=lambda one: -one.p95_s)[:most])
 

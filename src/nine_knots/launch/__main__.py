@@ -14,6 +14,7 @@ from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch import PROJECT
 from nine_knots.launch.authority import home_addresses, vouch
 from nine_knots.launch.backup import back_up, before_migrating, daily
+from nine_knots.launch.hosted import read_site
 from nine_knots.launch.interface import build_interface
 from nine_knots.launch.kernels import keep_kernels_in
 from nine_knots.launch.mariadb import PrivateServer
@@ -42,7 +43,16 @@ def _arguments() -> argparse.Namespace:
     parser.add_argument(
         "--lan", action="store_true", help="open a door to paired phones of the home network, TLS"
     )
-    parser.add_argument("--local", type=Path, default=PROJECT / ".local", help="folder for data")
+    parser.add_argument(
+        "--hosted",
+        metavar="ADDRESS",
+        help="serve anglers with accounts of their own, found at such as https://knots.example "
+        "behind a proxy that speaks TLS (docs/hosting.md)",
+    )
+    parser.add_argument(
+        "--mail", type=Path, metavar="FILE", help="with --hosted: names the server that sends mail"
+    )
+    parser.add_argument("--local", type=Path, help="folder for data")
     parser.add_argument("--backup", type=Path, metavar="FILE", help="write all data into a file")
     parser.add_argument("--restore", type=Path, metavar="FILE", help="bring a backup's data back")
     parser.add_argument(
@@ -51,7 +61,10 @@ def _arguments() -> argparse.Namespace:
         help="with --restore: go on from the backup by the changes logged since, up to a time "
         "such as “2026-11-26 18:30” (UTC), or “last” for all of them",
     )
-    return parser.parse_args()
+    arguments = parser.parse_args()
+    home = PROJECT / ".local"
+    arguments.local = arguments.local or (home / "hosted" if arguments.hosted else home)
+    return arguments
 
 
 def _check_port(port: int) -> None:
@@ -93,6 +106,7 @@ def _only_one(local: Path) -> Iterator[None]:
 def run(arguments: argparse.Namespace) -> None:
     """Start everything and watch over it until told to end; end everything."""
     local: Path = arguments.local
+    site = read_site(arguments.hosted, arguments.mail) if arguments.hosted else None
     local.mkdir(parents=True, exist_ok=True)
     _check_port(arguments.port)
     with _only_one(local):
@@ -116,6 +130,7 @@ def run(arguments: argparse.Namespace) -> None:
                 str(server.folder),
                 empty=arguments.empty,
                 lan=_door(local, arguments.port + 1) if arguments.lan else None,
+                site=site,
             )
             service = Service(orders, local)
             try:
@@ -143,6 +158,10 @@ def _door(local: Path, port: int) -> Lan:
 
 def _task(arguments: argparse.Namespace) -> None:
     local: Path = arguments.local
+    if arguments.hosted and (arguments.lan or arguments.empty):
+        raise CannotStart("--hosted has accounts: --lan and --empty are for a bench at home.")
+    if arguments.mail and not arguments.hosted:
+        raise CannotStart("--mail is for invitations.", mend="Name the site: --hosted ADDRESS.")
     if arguments.until and not arguments.restore:
         raise CannotStart(
             "--until says how far to restore.", mend="Name the backup: --restore FILE."

@@ -6,6 +6,7 @@ So no password stands in a command line or in the environment.
 import json
 from dataclasses import asdict, dataclass
 
+from nine_knots.api.site import Site
 from nine_knots.store import Address
 
 
@@ -23,8 +24,8 @@ class Lan:
 
 @dataclass(frozen=True)
 class Orders:
-    """Where the database is, the port to listen on, the folders of the interface and the data, and
-    whether to begin without the demo."""
+    """Where the database is, the port to listen on, the folders of the interface and the data,
+    whether to begin without the demo, and under which site it is hosted, if it is."""
 
     address: Address
     port: int
@@ -32,6 +33,7 @@ class Orders:
     data: str
     empty: bool = False
     lan: Lan | None = None
+    site: Site | None = None
     again: bool = False
 
     def line(self) -> bytes:
@@ -42,11 +44,12 @@ class Orders:
     def read(line: bytes) -> "Orders":
         """From such a line."""
         told = json.loads(line)
-        lan = told.pop("lan")
+        lan, site = told.pop("lan"), told.pop("site")
         return Orders(
             **{
                 **told,
                 "address": Address(**told["address"]),
                 "lan": Lan(**{**lan, "addresses": tuple(lan["addresses"])}) if lan else None,
+                "site": Site(**site) if site else None,
             }
         )

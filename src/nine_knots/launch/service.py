@@ -3,7 +3,6 @@
 import asyncio
 import contextlib
 import io
-import logging
 import os
 import sys
 from collections.abc import Iterator
@@ -19,6 +18,8 @@ from nine_knots.api.door import Door
 from nine_knots.api.phones import CODE_LENGTH, pairing_url
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.demo.load import begin_empty, load_demo
+from nine_knots.launch.hosted import invite_first
+from nine_knots.launch.logs import write_logs
 from nine_knots.launch.orders import Lan, Orders
 from nine_knots.launch.window import say
 from nine_knots.services.secret import code_hash, new_code
@@ -33,9 +34,9 @@ END_SECONDS = 1  # for which calls under way are waited for when it is to end
 class _Announcing(uvicorn.Server):
     """Says where to look once it listens."""
 
-    def __init__(self, config: uvicorn.Config, again: bool) -> None:
+    def __init__(self, config: uvicorn.Config, orders: Orders) -> None:
         super().__init__(config)
-        self._again = again
+        self._orders = orders
         self.door: _Door | None = None
 
     async def startup(self, sockets: list[object] | None = None) -> None:  # type: ignore[override]
@@ -44,8 +45,9 @@ class _Announcing(uvicorn.Server):
             self._at_door = asyncio.ensure_future(self.door.serve())
             while not (self.door.started or self._at_door.done()):
                 await asyncio.sleep(DOOR_LOOK_S)
-        address = f"http://127.0.0.1:{self.config.port}"
-        word = "answers again" if self._again else "is ready"
+        site = self._orders.site
+        address = site.origin if site else f"http://127.0.0.1:{self.config.port}"
+        word = "answers again" if self._orders.again else "is ready"
         say(f"Nine Knots {word}: {address}  (Ctrl-C stops it)")
 
     async def shutdown(self, sockets: list[object] | None = None) -> None:  # type: ignore[override]
@@ -101,12 +103,15 @@ def _show_pairing(database: Database, door: Door) -> None:
 
 def main() -> int:
     """Serve until told to end; what is in the way is a sentence."""
-    logging.basicConfig(level=logging.WARNING)
     os.umask(0o077)
     orders = Orders.read(sys.stdin.buffer.readline())
+    write_logs(hosted=orders.site is not None)
     database = Database(orders.address, folder=Path(orders.data))
     try:
-        if orders.empty:
+        if orders.site is not None:
+            if not orders.again:
+                invite_first(database, orders.site)
+        elif orders.empty:
             if begin_empty(database):
                 say("The shelf is empty: begin with what you own, under Spools.")
         elif load_demo(database):
@@ -116,16 +121,18 @@ def main() -> int:
         return 1
     lan = orders.lan
     door = Door(lan.port, lan.addresses, lan.authority) if lan else None
-    app = create_app(database, orders.port, Path(orders.built), warm=True, door=door)
+    built, site = Path(orders.built), orders.site
+    app = create_app(database, orders.port, built, warm=True, door=door, site=site)
     config = uvicorn.Config(
         app,
         host="127.0.0.1",
         port=orders.port,
         log_level="warning",
         server_header=False,
+        proxy_headers=site is not None,
         timeout_graceful_shutdown=END_SECONDS,
     )
-    bench = _Announcing(config, orders.again)
+    bench = _Announcing(config, orders)
     if lan is not None and door is not None:
         bench.door = _at_the_door(app, lan)
         if not orders.again:

@@ -3,6 +3,9 @@
 from pymysql.cursors import DictCursor
 
 TABLES = (
+    "given",
+    "club_member",
+    "club",
     "photo",
     "ledger",
     "act",

@@ -35,6 +35,9 @@ export type ProposalAnswer = Schemas['ProposalAnswer']
 /** This page, by which the service deals fairly and knows whose newest question replaces which. */
 export const PAGE = crypto.randomUUID()
 const MOST_RETRIES = 3
+const MOST_WAIT_S = 10
+/** Told to the page where the service knows its caller no more. */
+export const OUT = 'nine-knots.out'
 
 /** Asks; where the service has too much to do, again when it says so. ServerLost where it is. */
 export async function reach(request: Request): Promise<Response> {
@@ -42,8 +45,10 @@ export async function reach(request: Request): Promise<Response> {
   try {
     for (let tries = 0; ; tries += 1) {
       const response = await fetch(request.clone())
-      if (response.status !== 429 || tries === MOST_RETRIES) return response
+      if (response.status === 401) window.dispatchEvent(new Event(OUT))
       const seconds = Number(response.headers.get('retry-after')) || 1
+      const waits = response.status === 429 && seconds <= MOST_WAIT_S && tries < MOST_RETRIES
+      if (!waits) return response
       await new Promise((resolve) => setTimeout(resolve, 1000 * seconds))
       request.signal.throwIfAborted()
     }

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { useStock } from '@/api/queries'
+import { useAnglers } from '@/settings/useAnglers'
+import { attempt } from '@/shell/attempt'
 
 /** Where to go while nothing lies on the bench. */
+const anglers = useAnglers()
 const { data: stock } = useStock()
 </script>
 
@@ -21,6 +24,11 @@ const { data: stock } = useStock()
         <RouterLink to="/find">Find one</RouterLink> by what it must do and what you would rather.
       </li>
       <li>Or <RouterLink to="/shelf">open one</RouterLink> that was saved.</li>
+      <li v-if="!anglers.here.some((one) => one.demo)">
+        Or
+        <button class="link" type="button" @click="attempt(anglers.toDemo)">look round</button> in
+        the demo: a made-up angler’s spools, leaders and days, apart from yours.
+      </li>
     </ul>
   </section>
 </template>

@@ -27,12 +27,12 @@ const revoke = (phone_id: string) =>
 
 <template>
   <section v-if="phones" aria-labelledby="phones-title">
-    <h3 id="phones-title">Phones at home</h3>
+    <h3 id="phones-title">Phones</h3>
     <p v-if="phones.words" class="quiet">{{ phones.words }}</p>
     <template v-else>
       <button class="do" type="button" @click="pair">Pair a phone …</button>
       <div v-if="code" class="codes">
-        <figure>
+        <figure v-if="code.authority_qr">
           <img :src="picture(code.authority_qr)" alt="Code of the address of the authority" />
           <figcaption>
             First, once: scan this, and install what comes as a certificate that the phone trusts.
@@ -41,8 +41,9 @@ const revoke = (phone_id: string) =>
         <figure>
           <img :src="picture(code.qr)" alt="Code that pairs one phone" />
           <figcaption>
-            Then scan this: code <b class="figure">{{ code.code }}</b>, good for
-            {{ code.minutes }} minutes and one phone.
+            {{ code.authority_qr ? 'Then scan this' : 'Scan this with it' }}: code
+            <b class="figure">{{ code.code }}</b>, good for {{ code.minutes }} minutes and one
+            phone.
           </figcaption>
         </figure>
       </div>
@@ -53,7 +54,8 @@ const revoke = (phone_id: string) =>
           {{ one.name }}
           <span class="quiet">
             paired {{ dayText(one.paired_at) }},
-            {{ one.revoked ? 'revoked' : `seen ${dayText(one.seen_at)}` }}
+            {{ one.revoked ? 'revoked' : `seen ${dayText(one.seen_at)}`
+            }}<template v-if="one.day">, a guest's for “{{ one.day }}” only</template>
           </span>
         </span>
         <button

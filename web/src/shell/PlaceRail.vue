@@ -5,6 +5,8 @@ import { inWords } from '@/api/problems'
 import type { Settings } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
 import { useAnglers } from '@/settings/useAnglers'
+import { useMe } from '@/account/useMe'
+import { attempt } from './attempt'
 import { notify } from './notify'
 import { useKeyListOpen } from './useKeyListOpen'
 
@@ -15,6 +17,7 @@ const route = useRoute()
 const settings = useSettings()
 const anglers = useAnglers()
 const keysOpen = useKeyListOpen()
+const me = useMe()
 const thingsOpen = ref(false)
 /** On a phone what is no place opens above the rail. */
 const moreOpen = ref(false)
@@ -97,6 +100,13 @@ function turnTheme() {
         {{ anglers.front?.demo ? 'Demo' : (anglers.front?.name ?? '…') }}
       </button>
       <button class="rail__small" type="button" @click="thingsOpen = true">My things</button>
+      <template v-if="me.me?.hosted">
+        <RouterLink class="rail__small" :to="{ name: 'account' }">Account</RouterLink>
+        <RouterLink v-if="me.me.operator" class="rail__small" :to="{ name: 'operator' }">
+          Service
+        </RouterLink>
+        <button class="rail__small" type="button" @click="attempt(me.out)">Log out</button>
+      </template>
       <button class="rail__small rail__keys" type="button" @click="keysOpen = true">Keys ?</button>
     </div>
     <MyThings v-if="thingsOpen" v-model="thingsOpen" />
@@ -186,6 +196,7 @@ function turnTheme() {
   color: var(--ink-2);
   font-size: var(--small);
   text-align: left;
+  text-decoration: none;
   cursor: pointer;
 }
 

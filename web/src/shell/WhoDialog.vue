@@ -3,10 +3,12 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
 import { useAnglers } from '@/settings/useAnglers'
 import { attempt } from './attempt'
+import { useMe } from '@/account/useMe'
 import CodePart from './CodePart.vue'
 
 /** Whose things are in front: the demo's or one's own, with the way from one to the other. */
 const anglers = useAnglers()
+const me = useMe()
 const name = ref('')
 const codes = ref<Record<string, string>>({})
 const go = (one: Schemas['Here']) =>
@@ -52,7 +54,7 @@ const hasDemo = computed(() => anglers.here.some((one) => one.demo))
         <button class="do" type="button" @click="attempt(anglers.toDemo)">Look round in it</button>
       </li>
     </ul>
-    <CodePart v-if="anglers.front && !anglers.front.demo" :here="anglers.front" />
+    <CodePart v-if="!me.me?.hosted && anglers.front && !anglers.front.demo" :here="anglers.front" />
     <form class="row" @submit.prevent="attempt(() => anglers.begin(name))">
       <el-input
         v-model="name"

@@ -83,7 +83,7 @@ def post_log_in(
     def enter(cursor: DictCursor) -> Account | NineKnotsError:
         account = account_named(cursor, name)
         right = is_password_of(account, form.password, NOBODYS)
-        return _let(cursor, response, account, calling, "password", None if right else NOT_IN)
+        return _let(cursor, response, site, account, calling, "password", None if right else NOT_IN)
 
     account = _raised(database, enter)
     database.transact(lambda cursor: forget_tries(cursor, "password", name.casefold()))
@@ -112,8 +112,8 @@ def post_passkey_log_in(
         try:
             account = owner_of_shown(cursor, site, form.challenge_id, form.credential)
         except WrongCode as refused:
-            return _let(cursor, response, None, calling, "passkey", refused)
-        return _let(cursor, response, account, calling, "passkey")
+            return _let(cursor, response, site, None, calling, "passkey", refused)
+        return _let(cursor, response, site, account, calling, "passkey")
 
     return _now(site, _raised(request.app.state.database, enter))
 
@@ -138,7 +138,9 @@ def post_recover(
     def enter(cursor: DictCursor) -> Account | NineKnotsError:
         account = account_named(cursor, name)
         spent = account is not None and use_code(cursor, account.account_id, code_hash(form.code))
-        return _let(cursor, response, account, calling, "recovery code", None if spent else refusal)
+        return _let(
+            cursor, response, site, account, calling, "recovery code", None if spent else refusal
+        )
 
     return _now(site, _raised(database, enter))
 
@@ -192,12 +194,17 @@ def post_join(
         if key:
             one = key.made
             add_passkey(
-                cursor, account_id, "first", one.credential_id, one.public_key, one.sign_count
+                cursor,
+                account_id,
+                calling.device,
+                one.credential_id,
+                one.public_key,
+                one.sign_count,
             )
         write_codes(cursor, account_id, map(code_hash, codes))
         take_invitation(cursor, found.invitation_id)
         create_angler(cursor, Settings(name=name, units=form.units), account_id=account_id)
-        let_in(cursor, response, account_id, calling, "joined")
+        let_in(cursor, response, site, account_id, calling, "joined")
         is_operator.append(found.as_operator)
 
     is_operator: list[bool] = []
@@ -216,14 +223,14 @@ def post_log_out(mine: CurrentMine) -> Response:
 
     mine.transact(leave)
     response = Response(status_code=204)
-    drop_login_cookie(response)
-    response.headers["clear-site-data"] = '"storage"'
+    drop_login_cookie(response, mine.site)
     return response
 
 
 def _let(
     cursor: DictCursor,
     response: Response,
+    site: Site,
     account: Account | None,
     calling: Calling,
     how: str,
@@ -240,7 +247,7 @@ def _let(
             calling.place,
         )
         return refusal or NOT_IN
-    let_in(cursor, response, account.account_id, calling, how)
+    let_in(cursor, response, site, account.account_id, calling, how)
     return account
 
 

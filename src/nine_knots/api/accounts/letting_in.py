@@ -6,7 +6,7 @@ from fastapi import Response
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.accounts.caller import Calling
-from nine_knots.api.site import set_login_cookie
+from nine_knots.api.site import Site, set_login_cookie
 from nine_knots.core.base.errors import TooOften
 from nine_knots.services.secret import hash_of, new_code, new_token, sealed
 from nine_knots.store import Database
@@ -22,13 +22,18 @@ NOBODYS = sealed(new_token())
 
 
 def let_in(
-    cursor: DictCursor, response: Response, account_id: str, calling: Calling, how: str
+    cursor: DictCursor,
+    response: Response,
+    site: Site,
+    account_id: str,
+    calling: Calling,
+    how: str,
 ) -> None:
     """Log an account in on the device that calls; the cookie is set on the response."""
     token = new_token()
     add_login(cursor, account_id, hash_of(token), calling.device)
     note_tried(cursor, account_id, how, calling.device, calling.place)
-    set_login_cookie(response, token)
+    set_login_cookie(response, site, token)
 
 
 def count_tries(database: Database, calling: Calling, what: str, name: str = "") -> None:

@@ -263,8 +263,7 @@ def remove_account(
         )
     mine.transact(forget_account)
     response = Response(status_code=204)
-    drop_login_cookie(response)
-    response.headers["clear-site-data"] = '"storage"'
+    drop_login_cookie(response, mine.site)
     return response
 
 

@@ -1,0 +1,101 @@
+"""What another angler has given, as its receiver reads it."""
+
+from dataclasses import dataclass
+
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.words import listed
+from nine_knots.core.tell.outline import OutlinePart, outline
+from nine_knots.core.tell.places import place_reading
+from nine_knots.core.tell.plan.reading import hours_text
+from nine_knots.core.tell.recipe import Recipe, recipe
+from nine_knots.core.tell.rig import Hung, hung_on
+from nine_knots.core.trade.design import Design
+from nine_knots.core.trade.leader import Leader
+from nine_knots.core.trade.leader.lower_rig import LowerRig
+from nine_knots.core.trade.places import Place
+from nine_knots.core.trade.plan import DayPlan
+
+
+@dataclass(frozen=True, slots=True)
+class Drawn:
+    """A leader or rig to scale, with how it is tied."""
+
+    length_m: float
+    outline: tuple[OutlinePart, ...]
+    hung: tuple[Hung, ...]
+    recipe: Recipe
+
+
+@dataclass(frozen=True, slots=True)
+class Heading:
+    """A part of what was given, such as a stretch: its title and what is said of it."""
+
+    title: str
+    lines: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class GivenThing:
+    """What was given in words, drawn where it is tied; ``design`` is what the bench can take up."""
+
+    title: str
+    parts: tuple[Heading, ...]
+    drawn: Drawn | None = None
+    design: Design | None = None
+
+
+def given_leader(design: Design, titles: dict[str, str], units: Units) -> GivenThing:
+    """A leader with the day it was made for."""
+    day, leader = design.situation, design.leader
+    words = (
+        f"{units.length(leader.length_m).text} to "
+        f"{units.tippet(leader.tippet_diameter_m).text}, for {day.fly.title} on "
+        f"{day.rod.title} with {day.line.title}."
+    )
+    notes = (design.notes,) if design.notes else ()
+    return GivenThing(
+        design.title,
+        (Heading("", (words, *notes)),),
+        _drawn(leader, titles, units),
+        design,
+    )
+
+
+def given_rig(rig: LowerRig, titles: dict[str, str], units: Units) -> GivenThing:
+    """A lower rig with its flies."""
+    flies = [fly.title for _, fly in rig.leader.flies_above] + [rig.fly.title]
+    words = f"{units.length(rig.leader.length_m).text} below the ring, with {listed(flies)}."
+    return GivenThing(rig.title, (Heading("", (words,)),), _drawn(rig.leader, titles, units))
+
+
+def given_place(place: Place, units: Units) -> GivenThing:
+    """A water with its stretches as they usually are, their cautions and the rules there."""
+    reading = place_reading("", place, None, units)
+    whole = tuple(one for one in (reading.rules, place.notes) if one)
+    parts = tuple(
+        Heading(one.title, tuple(w for w in (one.usual, *one.facts, one.rules, *one.cautions) if w))
+        for one in reading.stretches
+    )
+    return GivenThing(place.title, (*((Heading("", whole),) if whole else ()), *parts))
+
+
+def given_day(plan: DayPlan, place: Place, units: Units) -> GivenThing:
+    """A planned day: when which stretch is fished, with which flies, and what is carried."""
+    stretches = {one.stretch_id: one for one in place_reading("", place, None, units).stretches}
+    flies = [one.fly.title for one in plan.flies]
+    carried = [f"{one.rod.title} with {one.line.title}" for one in plan.outfits]
+    first = (f"{plan.on}, {place.title}.", f"Carried: {listed(carried)}; {listed(flies)}.")
+    parts = []
+    for stop in plan.stops:
+        stretch = stretches.get(stop.stretch_id)
+        fly = f" With {flies[stop.fly]}." if stop.fly is not None else ""
+        usual = (stretch.usual + fly, *stretch.cautions) if stretch else (fly.strip(),)
+        title = stretch.title if stretch else "a stretch that is gone"
+        when = hours_text(stop.begins_min, stop.ends_min)
+        parts.append(Heading(f"{when}, {title}", tuple(one for one in usual if one)))
+    notes = (plan.notes,) if plan.notes else ()
+    return GivenThing(plan.title, (Heading("", (*first, *notes)), *parts))
+
+
+def _drawn(leader: Leader, titles: dict[str, str], units: Units) -> Drawn:
+    return Drawn(leader.length_m, outline(leader), hung_on(leader), recipe(leader, titles, units))

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref, shallowRef } from 'vue'
+import { answered, api, type Schemas } from '@/api/client'
+import { useRefusal } from '@/shell/useRefusal'
+import { dayText } from '@/widgets/dayText'
+import { useMe } from './useMe'
+
+/** Letting others join: an address that is good once. */
+const me = useMe()
+const queries = useQueryClient()
+const { refused, attempt } = useRefusal()
+const note = ref('')
+const mail = ref('')
+const asOperator = ref(false)
+const made = shallowRef<Schemas['NewInvitation'] | null>(null)
+const { data: invitations } = useQuery({
+  queryKey: ['account', 'invitations'],
+  queryFn: () => answered(api.GET('/api/account/invitations')),
+})
+const again = () => queries.invalidateQueries({ queryKey: ['account', 'invitations'] })
+const invite = () =>
+  attempt(async () => {
+    const body = { note: note.value, as_operator: asOperator.value, mail: mail.value }
+    made.value = await me.gravely(() => answered(api.POST('/api/account/invitations', { body })))
+    note.value = mail.value = ''
+    await again()
+  })
+const takeBack = (invitation_id: string) =>
+  attempt(async () => {
+    const params = { path: { invitation_id } }
+    await answered(api.DELETE('/api/account/invitations/{invitation_id}', { params }))
+    await again()
+  })
+const picture = (svg: string) => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`
+const copy = (url: string) => navigator.clipboard.writeText(url)
+</script>
+
+<template>
+  <div class="account">
+    <section aria-labelledby="invite-title">
+      <h2 id="invite-title">Invite another</h2>
+      <p class="quiet">
+        An invitation is an address that lets one person join within a week. They see nothing of
+        yours until you share it with them.
+      </p>
+      <form class="row" @submit.prevent="invite">
+        <input
+          v-model="note"
+          class="pick"
+          aria-label="For whom, in words"
+          placeholder="for whom, in words"
+          maxlength="80"
+        />
+        <input
+          v-if="me.me?.mail"
+          v-model="mail"
+          class="pick"
+          type="email"
+          aria-label="Address of mail to send it to"
+          placeholder="mail it to (or hand it over)"
+          maxlength="254"
+        />
+        <label v-if="me.me?.operator" class="row">
+          <input v-model="asOperator" type="checkbox" /> as an operator
+        </label>
+        <button class="do" type="submit">Invite</button>
+      </form>
+      <div v-if="made" class="made">
+        <img :src="picture(made.qr)" alt="The address of the invitation, as a code to scan" />
+        <div>
+          <p>{{ made.words }}</p>
+          <p class="figure url">{{ made.url }}</p>
+          <button class="do" type="button" @click="copy(made.url)">Copy the address</button>
+        </div>
+      </div>
+    </section>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <section aria-labelledby="open-title">
+      <h2 id="open-title">Invitations</h2>
+      <ul class="list">
+        <li v-for="one in invitations" :key="one.invitation_id" class="row">
+          <span class="grow">
+            {{ one.note || 'somebody' }}{{ one.as_operator ? ', as an operator' : '' }}
+            <span class="quiet">
+              {{ one.taken ? 'has joined' : `open till ${dayText(one.ends_at)}` }}
+            </span>
+          </span>
+          <button
+            v-if="!one.taken"
+            class="link"
+            type="button"
+            :aria-label="`Take back the invitation of ${one.note || 'somebody'}`"
+            @click="takeBack(one.invitation_id)"
+          >
+            take it back
+          </button>
+        </li>
+        <li v-if="!invitations?.length" class="quiet">Nobody was invited by you yet.</li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped src="./part.css"></style>
+<style scoped>
+.made {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+}
+
+.made img {
+  width: 150px;
+}
+
+.made div {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+
+.url {
+  overflow-wrap: anywhere;
+}
+</style>

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref, shallowRef } from 'vue'
+import { answered, api, type Schemas } from '@/api/client'
+import FoldedForm from '@/shell/FoldedForm.vue'
+import { notify } from '@/shell/notify'
+import { useRefusal } from '@/shell/useRefusal'
+import { dayText } from '@/widgets/dayText'
+import RecoveryCodes from './RecoveryCodes.vue'
+import { makePasskey, useMe } from './useMe'
+
+/** By what I come in: passkeys, a password, recovery codes; and the end of all of it. */
+const me = useMe()
+const queries = useQueryClient()
+const { refused, attempt } = useRefusal()
+const title = ref('')
+const password = ref('')
+const typed = ref('')
+const codes = shallowRef<readonly string[]>([])
+const { data: keys } = useQuery({
+  queryKey: ['account', 'keys'],
+  queryFn: () => answered(api.GET('/api/account/keys')),
+})
+
+const change = (work: () => Promise<Schemas['Keys']>, said: string) =>
+  attempt(async () => {
+    queries.setQueryData(['account', 'keys'], await me.gravely(work))
+    notify(said)
+  })
+const add = () =>
+  change(async () => {
+    const made = await makePasskey(await answered(api.POST('/api/account/passkeys/ask')))
+    const body = { title: title.value.trim() || 'passkey', ...made }
+    title.value = ''
+    return answered(api.POST('/api/account/passkeys', { body }))
+  }, 'From now on this device lets you in.')
+const drop = (one: Schemas['PasskeyRow']) =>
+  change(
+    () =>
+      answered(
+        api.DELETE('/api/account/passkeys/{passkey_id}', {
+          params: { path: { passkey_id: one.passkey_id } },
+        }),
+      ),
+    `${one.title} lets nobody in any more.`,
+  )
+const setPassword = (next: string) =>
+  change(
+    () => answered(api.PUT('/api/account/password', { body: { password: next } })),
+    next
+      ? 'The new password is set; all other browsers are out.'
+      : 'There is no password any more.',
+  ).then((done) => {
+    if (done) password.value = ''
+  })
+const newCodes = () =>
+  attempt(async () => {
+    codes.value = (await me.gravely(() => answered(api.POST('/api/account/recovery-codes')))).codes
+    await queries.invalidateQueries({ queryKey: ['account', 'keys'] })
+  })
+const remove = () => attempt(() => me.gravely(() => me.remove(typed.value)))
+</script>
+
+<template>
+  <div v-if="keys" class="account">
+    <p v-if="keys.words" class="poor">{{ keys.words }}</p>
+    <section aria-labelledby="passkeys-title">
+      <h2 id="passkeys-title">Passkeys</h2>
+      <ul class="list">
+        <li v-for="one in keys.passkeys" :key="one.passkey_id" class="row">
+          <span class="grow">
+            {{ one.title }}
+            <span class="quiet">
+              made {{ dayText(one.made_at) }},
+              {{ one.used_at ? `last used ${dayText(one.used_at)}` : 'not used yet' }}
+            </span>
+          </span>
+          <button class="link" type="button" :aria-label="`Drop ${one.title}`" @click="drop(one)">
+            drop
+          </button>
+        </li>
+        <li v-if="!keys.passkeys.length" class="quiet">
+          None yet: only your password lets you in.
+        </li>
+      </ul>
+      <form class="row" @submit.prevent="add">
+        <input
+          v-model="title"
+          class="pick"
+          aria-label="What you call this device"
+          placeholder="this device, such as: my phone"
+          maxlength="80"
+        />
+        <button class="do" type="submit">Make a passkey on this device</button>
+      </form>
+    </section>
+    <section aria-labelledby="password-title">
+      <h2 id="password-title">Password</h2>
+      <form class="row" @submit.prevent="setPassword(password)">
+        <input
+          v-model="password"
+          class="pick"
+          type="password"
+          :aria-label="keys.has_password ? 'Another password' : 'A password'"
+          :placeholder="keys.has_password ? 'another one' : 'none is set'"
+          autocomplete="new-password"
+          maxlength="128"
+          required
+        />
+        <button class="do" type="submit">Set it</button>
+        <button
+          v-if="keys.has_password && keys.passkeys.length"
+          class="link"
+          type="button"
+          @click="setPassword('')"
+        >
+          come in by passkeys only
+        </button>
+      </form>
+    </section>
+    <section aria-labelledby="codes-title">
+      <h2 id="codes-title">Recovery codes</h2>
+      <RecoveryCodes v-if="codes.length" :codes="codes" />
+      <p v-else class="row">
+        {{ keys.codes_left }} of 10 are left.
+        <button class="do" type="button" @click="newCodes">Take ten new ones</button>
+      </p>
+    </section>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <FoldedForm title="Delete my account and all that is mine …" @send="remove">
+      <template #words>
+        Everything that {{ me.me?.name }} has goes at once and for good, and so does the account:
+        keep a file of it first (My things). Backups keep it for two weeks more.
+      </template>
+      <label>
+        <span class="quiet">To do it, type {{ me.me?.name }}</span>
+        <input v-model="typed" class="pick" autocomplete="off" maxlength="80" required />
+      </label>
+      <button class="do do--grave" type="submit" :disabled="!typed.trim()">Delete it all</button>
+    </FoldedForm>
+  </div>
+</template>
+
+<style scoped src="./part.css"></style>
