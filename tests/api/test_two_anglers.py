@@ -7,41 +7,68 @@ from typing import Any
 import pytest
 from fastapi.testclient import TestClient
 
-from nine_knots.api.app import create_app
-from nine_knots.api.door import AT_THE_BENCH
 from nine_knots.demo.load import add_demo
-from nine_knots.store.anglers import put_in_front
+from nine_knots.services.secret import hash_of
+from nine_knots.store.accounts.accounts import TABLES as OF_ACCOUNTS
+from nine_knots.store.accounts.challenges import add_challenge
+from nine_knots.store.accounts.passkeys import add_passkey
+from nine_knots.store.anglers import list_anglers
 from nine_knots.store.forgetting import TABLES
+from nine_knots.store.phones import add_phone
 from nine_knots.store.photos import add_photo
-from tests.api.conftest import PORT
-from tests.api.test_phones import DOOR, OUTSIDE, paired
+from tests.api.hosted import ORIGIN, hosted, joined
 
 MARK = "ZEBRA"
 NOBODYS = "0" * 31 + "f"
 SLOW = ("/api/find", "/api/plans/pack", "/api/today/days")  # of the caller's own things only
+OUT = "/api/account/log-out"
+TURNS = ("/api/anglers", "/api/everything")  # bring other things to the front: called last
 ID = re.compile(r"[0-9a-f]{32}")
 
 
 @pytest.fixture
 def house(migrated):
-    """An application of its own: its crew ends with the test."""
-    return create_app(migrated, PORT, door=DOOR)
+    """A service of its own: its crew ends with the test."""
+    return hosted(migrated)
 
 
 @pytest.fixture
 def two(house, database):
-    """Runa by her phone, and the id of another at the bench whose every title bears a mark."""
-    with TestClient(house, base_url=f"http://127.0.0.1:{PORT}") as bench:
-        runa = database.transact(lambda cursor: add_demo(cursor, season=False))
-        phone = paired(house, bench)
-        phone.portal = bench.portal  # workers answer on one loop only
-        other = database.transact(add_demo)
+    """Runa logged in, with the ids of hers and of another, whose every title bears a mark."""
+    with TestClient(house, base_url=ORIGIN) as running:
+        runa, zebra = joined(house, database, "Runa"), joined(house, database, f"{MARK} keeper")
+        runa.portal = zebra.portal = running.portal  # workers answer on one loop only
+        accounts = database.transact(accounts_by_name)
+        mine, theirs = accounts["Runa"], accounts[f"{MARK} keeper"]
+        database.transact(lambda cursor: add_demo(cursor, season=False, account_id=mine))
+        other = database.transact(lambda cursor: add_demo(cursor, account_id=theirs))
         database.transact(lambda cursor: mark(cursor, other))
-        database.transact(lambda cursor: add_photo(cursor, other, NOBODYS, f"{MARK}.jpg", b"x"))
-        post = bench.post("/api/places", json={"title": f"{MARK} lake", "kind": "lake"})
-        assert post.status_code < 300, post.text
-        yield phone, runa, other
-        database.transact(lambda cursor: put_in_front(cursor, runa))
+        database.transact(lambda cursor: have_all(cursor, other, theirs))
+        for path, form in (
+            ("places", {"title": f"{MARK} lake", "kind": "lake"}),
+            ("clubs", {"title": f"{MARK} club"}),
+            ("account/invitations", {"note": f"for {MARK}"}),
+        ):
+            made = zebra.post(f"/api/{path}", json=form)
+            assert made.status_code < 300, made.text
+        club = zebra.get("/api/clubs").json()[0]["club_id"]
+        leader = zebra.get("/api/leaders").json()[0]["leader_id"]
+        form = {"kind": "leader", "thing_id": leader, "whom": "club", "to_id": club}
+        assert zebra.post("/api/given", json=form).status_code == 200
+        yield runa, (theirs, other)
+
+
+def accounts_by_name(cursor) -> dict[str, str]:
+    cursor.execute("SELECT name, account_id FROM account")
+    return {row["name"]: row["account_id"] for row in cursor.fetchall()}
+
+
+def have_all(cursor, angler_id: str, account_id: str) -> None:
+    """What the other has beside the demo: a photo, a passkey, something to sign."""
+    add_photo(cursor, angler_id, NOBODYS, f"{MARK}.jpg", b"x")
+    add_phone(cursor, angler_id, f"{MARK} phone", hash_of(MARK))
+    add_passkey(cursor, account_id, f"{MARK} phone", b"credential", b"key", 0)
+    add_challenge(cursor, "add", b"challenge", account_id)
 
 
 def mark(cursor, angler_id: str) -> None:
@@ -71,11 +98,14 @@ def mark(cursor, angler_id: str) -> None:
     cursor.execute("SET FOREIGN_KEY_CHECKS = 1")
 
 
-def rows_of(database, angler_id: str) -> dict[str, list[dict]]:
-    """All that an angler has, as it stands in the tables."""
+def rows_of(database, account_id: str, angler_id: str) -> dict[str, list[dict]]:
+    """All that an angler has, as it stands in the tables, and what the account has."""
 
     def read(cursor) -> dict[str, list[dict]]:
         found = {}
+        for table in OF_ACCOUNTS:
+            cursor.execute(f"SELECT * FROM {table} WHERE account_id = %s", (account_id,))
+            found[table] = sorted(cursor.fetchall(), key=repr)
         for table in TABLES:
             cursor.execute(f"SELECT * FROM {table} WHERE angler_id = %s", (angler_id,))
             found[table] = sorted(cursor.fetchall(), key=repr)
@@ -94,9 +124,10 @@ def ids_in(rows: dict[str, list[dict]]) -> dict[str, list[str]]:
     for table in rows.values():
         for row in table:
             for column, value in row.items():
-                if column.endswith("_id") and column != "angler_id" and value:
+                if column.endswith("_id") and value:
                     found.setdefault(column, set()).add(str(value))
     found["row_id"] = found["leader_id"]
+    found["to_id"] = found["club_id"]
     return {column: sorted(values)[:2] for column, values in found.items()}
 
 
@@ -107,8 +138,9 @@ class Calls:
         self.document, self.ids = document, ids
 
     def all(self):
-        for path, verbs in self.document["paths"].items():
-            if path.startswith((*AT_THE_BENCH, *SLOW)):
+        paths = self.document["paths"].items()
+        for path, verbs in sorted(paths, key=lambda item: item[0].startswith(TURNS)):
+            if path.startswith((*SLOW, OUT)):
                 continue
             for verb, operation in verbs.items():
                 about = [self.call(verb, path, operation, number, True) for number in range(2)]
@@ -117,7 +149,7 @@ class Calls:
                     yield f"{verb} {path}", one, nobodys
 
     def call(self, verb: str, path: str, operation: dict, number: int, theirs: bool) -> dict:
-        query, headers = {}, {"origin": OUTSIDE}
+        query, headers = {}, {"origin": ORIGIN}
         for one in operation.get("parameters", []):
             value = self.value(one["name"], one["schema"], number, theirs)
             if one["in"] == "path":
@@ -175,23 +207,22 @@ class Calls:
 
 
 def test_nothing_of_one_angler_is_told_to_or_changed_by_another(two, house, database):
-    phone, runa, other = two
-    before = rows_of(database, other)
+    runa, other = two
+    before = rows_of(database, *other)
     ids = ids_in(before)
-    own = set(ID.findall(repr(rows_of(database, runa))))
-    theirs = set(ID.findall(repr(before))) - own
+    theirs = set(ID.findall(repr(before))) - {NOBODYS}
     taken, refused, sent = 0, 0, {NOBODYS}
     for title, about, nobodys in Calls(house.openapi(), ids).all():
-        answer = phone.request(**about)
+        answer = runa.request(**about)
         assert answer.status_code < 500, (title, answer.text[:300])
         taken, refused = taken + (answer.status_code < 300), refused + (answer.status_code == 404)
         sent |= set(ID.findall(repr(about)))  # the caller may be told again what it sent
         told = (set(ID.findall(answer.text)) & theirs) - sent
         assert (MARK in answer.text.replace(f"{MARK}.jpg", ""), told) == (False, set()), title
         if set(ID.findall(repr(about))) & theirs:
-            like = phone.request(**nobodys)
+            like = runa.request(**nobodys)
             assert answer.status_code == like.status_code, title
-    after = rows_of(database, other)
+    after = rows_of(database, *other)
     for table, rows in before.items():
         assert after[table] == rows, table
     assert (taken > 60, refused > 30) == (True, True), (taken, refused)
@@ -208,19 +239,20 @@ def test_every_table_with_rows_of_anglers_is_forgotten(database):
     assert database.transact(tables) == set(TABLES)
 
 
-def test_all_that_an_angler_has_is_deleted_at_once_and_nothing_else(two, house, database):
-    _, runa, other = two
-    with TestClient(house, base_url=f"http://127.0.0.1:{PORT}") as bench:
-        kept = rows_of(database, runa)
-        name = bench.get("/api/angler").json()["name"]
-        wrong = bench.delete("/api/everything", params={"name": "Runa"})
-        assert (wrong.status_code, wrong.json()["where"]) == (422, "name")
-        assert rows_of(database, other)["leader"]
-        gone = bench.delete("/api/everything", params={"name": name}).json()
-        assert gone["name"] == "Runa of the Skarn valley"
-        assert "Backups keep it for two weeks" in gone["words"]
-        assert not any(rows_of(database, other).values())
-        assert rows_of(database, runa)["leader"] == kept["leader"]
-        alone = bench.delete("/api/everything", params={"name": gone["name"]}).json()
-        assert alone["name"] == "My own"
-        assert bench.get("/api/stock").json() == []
+def test_all_that_an_angler_has_is_deleted_at_once_and_nothing_else(client, database):
+    runa = database.transact(list_anglers)[0].angler_id
+    kept = rows_of(database, "", runa)
+    other = database.transact(lambda cursor: add_demo(cursor, season=False))
+    database.transact(lambda cursor: mark(cursor, other))
+    name = client.get("/api/angler").json()["name"]
+    wrong = client.delete("/api/everything", params={"name": "Runa"})
+    assert (wrong.status_code, wrong.json()["where"]) == (422, "name")
+    assert rows_of(database, "", other)["leader"]
+    gone = client.delete("/api/everything", params={"name": name}).json()
+    assert gone["name"] == "Runa of the Skarn valley"
+    assert "Backups keep it for two weeks" in gone["words"]
+    assert not any(rows_of(database, "", other).values())
+    assert rows_of(database, "", runa)["leader"] == kept["leader"]
+    alone = client.delete("/api/everything", params={"name": gone["name"]}).json()
+    assert alone["name"] == "My own"
+    assert client.get("/api/stock").json() == []
