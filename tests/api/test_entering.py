@@ -1,5 +1,6 @@
 """A hosted service: who comes in, by what, for how long; what is refused tells nothing."""
 
+import httpcore
 import pytest
 from fastapi.testclient import TestClient
 
@@ -267,3 +268,27 @@ def test_at_home_nobody_logs_in(client):
     assert client.get("/api/account").json()["hosted"] is False
     answer = client.post("/api/account/log-in", json={"name": "Runa", "password": PASSWORD})
     assert code_of(answer) == (404, "not-found")
+
+
+def test_a_hosted_service_asks_nobody_behind_its_own_walls(app, database, monkeypatch):
+    runa, asked = joined(app, database, "Runa"), []
+
+    def connect(self, host, port, *args, **more):
+        asked.append(host)
+        raise httpcore.ConnectError("nobody is asked in a test")
+
+    monkeypatch.setattr(httpcore.SyncBackend, "connect_tcp", connect)
+    for base in (
+        f"http://127.0.0.1:{PORT}/v1.1",
+        "http://localhost/v1.1",
+        "http://[::1]/v1.1",
+        "http://10.0.0.1/v1.1",
+        "http://169.254.169.254/latest",
+        "http://2130706433/v1.1",
+        "http://0x7f.1/v1.1",
+    ):
+        refused = runa.get("/api/places/gauges", params={"base": base})
+        assert (refused.status_code, refused.json()["where"]) == (422, "gauge"), base
+    assert asked == []
+    runa.get("/api/places/gauges", params={"base": "https://93.184.216.34/v1.1"})
+    assert asked == ["93.184.216.34"]

@@ -62,7 +62,7 @@ def get_gauges(
     base: Annotated[str, Query(max_length=300, pattern=r"^(demo|https?://\S+)$")],
 ) -> tuple[GaugeChoice, ...]:
     """Its datastreams, those of a length first."""
-    found = list_datastreams(_base(request, base))
+    found = list_datastreams(_base(request, base), _public_only(request, base))
     return tuple(GaugeChoice(one.key, one.title, one.unit, one.metres) for one in found)
 
 
@@ -100,7 +100,8 @@ def get_level(
         )
     base = _base(request, gauge.base, trick)
     now = datetime.now(UTC)
-    seen = read_levels(base, gauge.datastream, gauge.metres, LOOKED_BACK)
+    public_only = _public_only(request, gauge.base)
+    seen = read_levels(base, gauge.datastream, gauge.metres, LOOKED_BACK, public_only)
     found = gauged(tuple((one.level_m, (now - one.at).total_seconds()) for one in seen))
     return LevelAnswer(
         level_text(found.level_m, Units(units)), found.standing, gauge_words(found, Units(units))
@@ -117,3 +118,8 @@ def _base(request: Request, base: str, trick: Trick = "none") -> str:
     service: LevelService = state.level_service
     service.trick = trick
     return service.base
+
+
+def _public_only(request: Request, base: str) -> bool:
+    """Whether it is asked from a hosted service, and is not the stand-in that ships with it."""
+    return request.app.state.site is not None and base != DEMO

@@ -17,9 +17,9 @@ from urllib.parse import quote
 import httpx
 
 from nine_knots.core.base.errors import CannotCompute
+from nine_knots.services.outward import asking
 
 MOST_BYTES = 1_000_000
-PATIENCE_S = 6.0
 MOST_STREAMS, MOST_OBSERVATIONS = 100, 200
 LOW_M, HIGH_M = -20.0, 60.0
 METRES = {"m": 1.0, "metre": 1.0, "meter": 1.0, "cm": 0.01, "mm": 0.001, "ft": 0.3048}
@@ -48,11 +48,13 @@ class Observation:
     at: datetime
 
 
-def list_datastreams(base: str) -> tuple[Datastream, ...]:
-    """All datastreams of a service whose unit is a length first, the others after."""
+def list_datastreams(base: str, public_only: bool = False) -> tuple[Datastream, ...]:
+    """All datastreams of a service whose unit is a length first, the others after; with
+    ``public_only`` of one on the open internet."""
     found = _ask(
         f"{base.rstrip('/')}/Datastreams",
         {"$expand": "Thing", "$top": str(MOST_STREAMS)},
+        public_only,
     )
     with _understood():
         streams = [_stream(row) for row in found["value"][:MOST_STREAMS]]
@@ -60,7 +62,7 @@ def list_datastreams(base: str) -> tuple[Datastream, ...]:
 
 
 def read_levels(
-    base: str, datastream: str, metres: float, most: int = 1
+    base: str, datastream: str, metres: float, most: int = 1, public_only: bool = False
 ) -> tuple[Observation, ...]:
     """The newest observations of a datastream, the newest first; those without a time or a number
     are left out, and LevelTrouble says so where none is left."""
@@ -68,6 +70,7 @@ def read_levels(
     found = _ask(
         f"{base.rstrip('/')}/Datastreams({quote(key, safe=chr(39))})/Observations",
         {"$orderby": "phenomenonTime desc", "$top": str(min(MOST_OBSERVATIONS, most))},
+        public_only,
     )
     with _understood():
         rows = found["value"][:MOST_OBSERVATIONS]
@@ -108,10 +111,10 @@ def _observation(row: dict[str, Any], metres: float) -> Observation | None:
     return Observation(level_m, at if at.tzinfo else at.replace(tzinfo=UTC))
 
 
-def _ask(url: str, query: dict[str, str]) -> Any:
+def _ask(url: str, query: dict[str, str], public_only: bool) -> Any:
     try:
         with (
-            httpx.Client(timeout=PATIENCE_S, follow_redirects=False) as client,
+            asking(public_only) as client,
             client.stream("GET", url, params=query, headers={"accept": "application/json"}) as sent,
         ):
             if sent.status_code != 200:
