@@ -8,6 +8,7 @@ import { useBench } from './bench/useBench'
 import { useSettings } from './settings/useSettings'
 import { useAnglers } from './settings/useAnglers'
 import CompileNotice from './shell/CompileNotice.vue'
+import { useGiving } from './shared/useGiving'
 import LostNotice from './shell/LostNotice.vue'
 import PlaceRail from './shell/PlaceRail.vue'
 import { useKeyListOpen } from './shell/useKeyListOpen'
@@ -17,6 +18,7 @@ const BeginNote = defineAsyncComponent(() => import('./shell/BeginNote.vue'))
 const EnterPlace = defineAsyncComponent(() => import('./account/EnterPlace.vue'))
 const JoinPlace = defineAsyncComponent(() => import('./account/JoinPlace.vue'))
 const ProveDialog = defineAsyncComponent(() => import('./account/ProveDialog.vue'))
+const GiveDialog = defineAsyncComponent(() => import('./shared/GiveDialog.vue'))
 const KeyList = defineAsyncComponent(() => import('./shell/KeyList.vue'))
 const settings = useSettings()
 const bench = useBench()
@@ -24,6 +26,7 @@ const anglers = useAnglers()
 const trouble = ref('')
 const keysOpen = useKeyListOpen()
 const me = useMe()
+const giving = useGiving()
 const joins = location.pathname === '/join'
 
 async function begin() {
@@ -57,6 +60,7 @@ useEventListener(window, OUT, () => joins || void me.load())
     </main>
     <KeyList v-if="keysOpen" />
     <ProveDialog v-if="me.isProving" />
+    <GiveDialog v-if="giving.thing" :key="giving.thing.id" />
   </div>
 </template>
 

@@ -48,6 +48,12 @@ export const router = createRouter({
       meta: { title: 'Days' },
     },
     {
+      path: '/shared/:part(mine|groups)?',
+      name: 'shared',
+      component: () => import('./shared/SharedPlace.vue'),
+      meta: { title: 'Shared' },
+    },
+    {
       path: '/account/:part(logins|invite)?',
       name: 'account',
       component: () => import('./account/AccountPlace.vue'),

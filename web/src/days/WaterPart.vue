@@ -3,6 +3,7 @@ import { useStorage, refDebounced } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import { inWords } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
+import { useGiving } from '@/shared/useGiving'
 import { attempt } from '@/shell/attempt'
 import { notify } from '@/shell/notify'
 import GaugeDialog from './GaugeDialog.vue'
@@ -16,6 +17,7 @@ const props = defineProps<{ placeId: string }>()
 const emit = defineEmits<{ gone: [] }>()
 const QUIET_MS = 250
 const settings = useSettings()
+const giving = useGiving()
 const levels = useStorage<Record<string, string>>('nine-knots.levels', {})
 const level = computed({
   get: () => levels.value[props.placeId] ?? '',
@@ -76,6 +78,13 @@ const forget = () =>
       <h2 class="grow">{{ water.title }}</h2>
       <button class="do" type="button" @click="editing = { row: null }">Add a stretch</button>
       <button class="do do--plain" type="button" @click="ruling = true">Rules and place</button>
+      <button
+        class="do do--plain"
+        type="button"
+        @click="giving.give('water', placeId, water.title)"
+      >
+        Give it
+      </button>
       <button class="do do--plain" type="button" @click="forget">Forget this water</button>
     </header>
     <p class="quiet">{{ water.rules }} {{ water.place.notes }}</p>

@@ -4,6 +4,7 @@ import { computed, shallowRef } from 'vue'
 import { answered, api, type Design, type Evaluation, type Situation } from '@/api/client'
 import { useLowerRigs } from '@/api/queries'
 import { useSettings } from '@/settings/useSettings'
+import { useGiving } from '@/shared/useGiving'
 import { attempt } from '@/shell/attempt'
 import CardPrinter from '@/tie/CardPrinter.vue'
 import MiniStrip from '@/widgets/MiniStrip.vue'
@@ -11,6 +12,7 @@ import MiniStrip from '@/widgets/MiniStrip.vue'
 /** Lower rigs kept by name: how each is cut and tied by itself, its card, and forgetting it. */
 const props = defineProps<{ situation: Situation | null }>()
 const settings = useSettings()
+const giving = useGiving()
 const queries = useQueryClient()
 const { data: rigs, isSuccess } = useLowerRigs()
 const open = shallowRef<{ rig_id: string; design: Design; work: Evaluation['work'] } | null>(null)
@@ -61,6 +63,14 @@ const forget = (rig_id: string) =>
               @click="show(rig.rig_id)"
             >
               Cut and tie alone
+            </button>
+            <button
+              class="do do--plain"
+              type="button"
+              :aria-label="`Give: ${rig.title}`"
+              @click="giving.give('rig', rig.rig_id, rig.title)"
+            >
+              Give
             </button>
             <button
               class="do do--plain"

@@ -12,6 +12,7 @@ const emit = defineEmits<{
   compare: []
   history: []
   takeOff: []
+  give: []
   keepRaw: []
   label: [text: string]
 }>()
@@ -104,6 +105,14 @@ function keepLabels() {
           @click="editLabels"
         >
           Labels
+        </button>
+        <button
+          class="do do--plain"
+          type="button"
+          :aria-label="`Give: ${card.title}`"
+          @click="emit('give')"
+        >
+          Give
         </button>
       </template>
       <button

@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, reactive, ref } from 'vue'
 import type { LeaderCard } from '@/api/client'
 import { useLabels, useLeaders } from '@/api/queries'
 import { longestOf } from '@/drawing/side'
+import { useGiving } from '@/shared/useGiving'
 import SavedLeader from './SavedLeader.vue'
 import { useShelfActs } from './useShelfActs'
 
@@ -19,6 +20,7 @@ const { leaders, total, isSuccess, hasNextPage, isFetchingNextPage, fetchNextPag
 )
 const { data: labels } = useLabels()
 const acts = useShelfActs()
+const giving = useGiving()
 const longest = computed(() => longestOf(leaders.value))
 const chosen = reactive(new Set<string>())
 const history = ref<LeaderCard | null>(null)
@@ -95,6 +97,7 @@ function picked(event: Event) {
         @compare="acts.compare(card)"
         @history="history = card"
         @take-off="acts.takeOff(card)"
+        @give="giving.give('leader', card.leader_id, card.title)"
         @keep-raw="acts.keepRaw(card)"
         @label="(text) => acts.label(card, text)"
       />

@@ -100,6 +100,7 @@ function turnTheme() {
         {{ anglers.front?.demo ? 'Demo' : (anglers.front?.name ?? '…') }}
       </button>
       <button class="rail__small" type="button" @click="thingsOpen = true">My things</button>
+      <RouterLink class="rail__small" :to="{ name: 'shared' }">Shared</RouterLink>
       <template v-if="me.me?.hosted">
         <RouterLink class="rail__small" :to="{ name: 'account' }">Account</RouterLink>
         <RouterLink v-if="me.me.operator" class="rail__small" :to="{ name: 'operator' }">

@@ -1,18 +1,23 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import type { Schemas } from '@/api/client'
 import { ask } from './useDay'
 
 /** A phone that is paired by the code it came with; the code is spent by it. */
 const code = ref(decodeURIComponent(location.hash.slice(1)))
 const name = ref('my phone')
 const said = ref('')
+/** The only one that a guest's phone is for. */
+const day = ref('')
 const refused = ref('')
 
 async function pair() {
   refused.value = ''
   try {
     const body = { code: code.value, name: name.value.trim() || 'phone' }
-    said.value = (await ask<{ words: string }>('/api/phones/pair', body)).words
+    const paired = await ask<Schemas['Paired']>('/api/phones/pair', body)
+    said.value = paired.words
+    day.value = paired.day
     history.replaceState(null, '', '/water/')
   } catch (error) {
     refused.value = error instanceof Error ? error.message : 'The bench does not answer.'
@@ -25,7 +30,8 @@ async function pair() {
     <h1>Pair this phone with the bench</h1>
     <template v-if="said">
       <p role="status">{{ said }}</p>
-      <a class="tap" href="/water/">To the days that are packed</a>
+      <a v-if="day" class="tap" :href="`/water/${day}`">To the day</a>
+      <a v-else class="tap" href="/water/">To the days that are packed</a>
     </template>
     <form v-else class="part" @submit.prevent="pair">
       <label>

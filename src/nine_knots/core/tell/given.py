@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import listed
 from nine_knots.core.tell.outline import OutlinePart, outline
-from nine_knots.core.tell.places import place_reading
+from nine_knots.core.tell.places import StretchReading, place_reading
 from nine_knots.core.tell.plan.reading import hours_text
 from nine_knots.core.tell.recipe import Recipe, recipe
 from nine_knots.core.tell.rig import Hung, hung_on
@@ -73,10 +73,15 @@ def given_place(place: Place, units: Units) -> GivenThing:
     reading = place_reading("", place, None, units)
     whole = tuple(one for one in (reading.rules, place.notes) if one)
     parts = tuple(
-        Heading(one.title, tuple(w for w in (one.usual, *one.facts, one.rules, *one.cautions) if w))
+        Heading(one.title, tuple(w for w in (one.usual, facts(one), one.rules, *one.cautions) if w))
         for one in reading.stretches
     )
     return GivenThing(place.title, (*((Heading("", whole),) if whole else ()), *parts))
+
+
+def facts(one: StretchReading) -> str:
+    """What is known of a stretch, in a line."""
+    return f"{'; '.join(one.facts)}." if one.facts else ""
 
 
 def given_day(plan: DayPlan, place: Place, units: Units) -> GivenThing:

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import JobAnswer from '@/widgets/JobAnswer.vue'
+import GuestPhone from './GuestPhone.vue'
 import { useDayJob } from './useDayJob'
 import { usePlanActs } from './usePlans'
 
@@ -21,7 +22,7 @@ async function pack() {
 
 <template>
   <div class="link-row">
-    <p class="row">
+    <div class="row">
       <button class="do do--main" type="button" :disabled="packing.busy.value" @click="pack">
         {{ packed ? 'Pack it anew' : 'Pack it for the water' }}
       </button>
@@ -33,12 +34,13 @@ async function pack() {
         >A card to print</a
       >
       <a class="do" :href="`/api/plans/${planId}/calendar.ics`" download>For the calendar</a>
+      <GuestPhone v-if="packed" :plan-id="planId" />
       <span v-if="packed" class="quiet">packed {{ packed }}</span>
       <span v-else class="quiet">
         worked out beforehand for deeper and faster water, wind and the other flies, so that it
         needs no signal
       </span>
-    </p>
+    </div>
     <JobAnswer
       :share="packing.share.value"
       words="Fishing every stretch deeper, faster and in more wind …"

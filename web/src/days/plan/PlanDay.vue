@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
 import { useKit } from '@/api/queries'
 import { useDayAtHand } from '@/bench/useDayAtHand'
+import { useGiving } from '@/shared/useGiving'
 import { attempt } from '@/shell/attempt'
 import { useRefusal } from '@/shell/useRefusal'
 import JobAnswer from '@/widgets/JobAnswer.vue'
@@ -19,6 +20,7 @@ const { data: kit } = useKit()
 const { data: plan } = usePlan(() => props.planId)
 const { situation } = useDayAtHand()
 const acts = usePlanActs()
+const giving = useGiving()
 const { refused, attempt: tryIt } = useRefusal()
 const working = useDayJob('/api/plans/work')
 const { form, changed, addStop, settled } = usePlanForm(props.planId, () => {
@@ -61,6 +63,9 @@ const forget = () =>
         {{ form.mass }}.
         <template v-if="form.notes"> {{ form.notes }}</template>
       </span>
+      <button class="do" type="button" @click="giving.give('day', planId, form.title)">
+        Give it
+      </button>
       <button class="do" type="button" @click="unfolded = true">Change it</button>
     </p>
     <PlanEdit v-else :form="form" :kit="kit" :places="places" @add-stop="addStop">

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRefusal } from '@/shell/useRefusal'
+import {
+  howGiven,
+  KIND_WORDS,
+  useGivenByMe,
+  useGiving,
+  useReceivers,
+  useSharedActs,
+} from './useGiving'
+
+/** Giving a thing to another angler or a group, and taking it back from them. */
+const giving = useGiving()
+const acts = useSharedActs()
+const { refused, attempt } = useRefusal()
+const { data: receivers } = useReceivers()
+const { data: given } = useGivenByMe()
+const to = ref('')
+const mayCopy = ref(true)
+const places = ref(false)
+watch(receivers, (now) => (to.value ||= now?.[0]?.to_id ?? ''), { immediate: true })
+
+const thing = computed(() => giving.thing!)
+const has = computed(() =>
+  (given.value ?? []).filter(
+    (one) => one.kind === thing.value.kind && one.thing_id === thing.value.id,
+  ),
+)
+const PLACES = {
+  leader: 'with its notes, which may say where it is fished',
+  rig: '',
+  water: 'with where it is: names of the stretches, notes, gauge and the mark on the map',
+  day: 'with where it is: names of the stretches, notes, gauge and the mark on the map',
+}
+const give = () =>
+  attempt(async () => {
+    const whom = receivers.value?.find((one) => one.to_id === to.value)
+    if (!whom) return
+    await acts.give({
+      kind: thing.value.kind,
+      thing_id: thing.value.id,
+      whom: whom.kind,
+      to_id: whom.to_id,
+      may_copy: mayCopy.value,
+      places: places.value,
+    })
+  })
+</script>
+
+<template>
+  <el-dialog
+    :model-value="true"
+    :title="`Give “${thing.title}”`"
+    width="min(520px, 94vw)"
+    append-to-body
+    @close="giving.close"
+  >
+    <p v-if="receivers && !receivers.length">
+      There is nobody to give it to yet: make a group, or join one, under
+      <RouterLink to="/shared/groups" @click="giving.close">Shared, Groups</RouterLink>. A leader
+      can be handed on as a code or a file to anybody.
+    </p>
+    <form v-else @submit.prevent="give">
+      <label class="to">
+        <span class="quiet">To</span>
+        <select v-model="to" class="pick">
+          <option v-for="one in receivers" :key="one.to_id" :value="one.to_id">
+            {{ one.name }}{{ one.kind === 'club' ? ', all of the group' : '' }}
+          </option>
+        </select>
+      </label>
+      <label class="row"><input v-model="mayCopy" type="checkbox" /> may be copied</label>
+      <label v-if="PLACES[thing.kind]" class="row places">
+        <input v-model="places" type="checkbox" /> {{ PLACES[thing.kind] }}
+      </label>
+      <p class="quiet">
+        It stays yours: they read it as it stands, with your name, until you take it back. Copies
+        that they have made stay theirs.
+      </p>
+      <button class="do do--main" type="submit">Give the {{ KIND_WORDS[thing.kind] }}</button>
+    </form>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <section v-if="has.length" aria-labelledby="has-title">
+      <h3 id="has-title">Who has it</h3>
+      <ul>
+        <li v-for="one in has" :key="one.given_id" class="row">
+          <span class="grow">
+            {{ one.to }}
+            <span class="quiet">{{ howGiven(one) }}</span>
+          </span>
+          <button
+            class="link"
+            type="button"
+            :aria-label="`Take it back from ${one.to}`"
+            @click="attempt(() => acts.takeBack(one.given_id))"
+          >
+            take it back
+          </button>
+        </li>
+      </ul>
+    </section>
+  </el-dialog>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
+
+.places {
+  flex-wrap: nowrap;
+  align-items: start;
+}
+
+.to {
+  display: grid;
+  gap: 3px;
+  width: 300px;
+}
+
+.refusal {
+  margin-top: 10px;
+}
+
+section {
+  margin-top: 18px;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  padding: 5px 0;
+  border-top: 1px solid var(--hair);
+}
+</style>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { useRefusal } from '@/shell/useRefusal'
+import { dayText } from '@/widgets/dayText'
+import { howGiven, KIND_WORDS, useGivenByMe, useSharedActs } from './useGiving'
+
+/** What I have given, to whom, and taking it back. */
+const { data: given } = useGivenByMe()
+const acts = useSharedActs()
+const { refused, attempt } = useRefusal()
+</script>
+
+<template>
+  <p v-if="given && !given.length" class="quiet">
+    You have given nothing yet: “Give” stands beside saved leaders and lower rigs on the Shelf,
+    beside waters and plans under Days.
+  </p>
+  <table v-else-if="given">
+    <thead>
+      <tr>
+        <th>What</th>
+        <th>To</th>
+        <th>How</th>
+        <th>Since</th>
+        <th><span class="unseen">Taking back</span></th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="one in given" :key="one.given_id">
+        <td>
+          <b>{{ one.gone ? 'gone' : one.title }}</b>,
+          <span class="quiet">{{ KIND_WORDS[one.kind] }}</span>
+        </td>
+        <td>{{ one.to }}</td>
+        <td>{{ howGiven(one) }}</td>
+        <td>{{ dayText(one.given_at) }}</td>
+        <td>
+          <button
+            class="link"
+            type="button"
+            :aria-label="`Take ${one.title} back from ${one.to}`"
+            @click="attempt(() => acts.takeBack(one.given_id))"
+          >
+            take it back
+          </button>
+        </td>
+      </tr>
+    </tbody>
+  </table>
+  <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  max-width: 900px;
+  border-collapse: collapse;
+}
+
+th {
+  color: var(--ink-2);
+  font-size: var(--small);
+  font-weight: 400;
+  text-align: left;
+}
+
+th,
+td {
+  padding: 7px 14px 7px 0;
+  border-bottom: 1px solid var(--hair);
+}
+</style>

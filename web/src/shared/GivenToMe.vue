@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { dayText } from '@/widgets/dayText'
+import GivenThing from './GivenThing.vue'
+import { KIND_WORDS, useGivenToMe } from './useGiving'
+
+/** What others have given: whose it is, to read or to copy. */
+const { data: given } = useGivenToMe()
+const open = ref('')
+const turn = (given_id: string) => (open.value = open.value === given_id ? '' : given_id)
+</script>
+
+<template>
+  <p v-if="given && !given.length" class="nothing">
+    Nothing was given to you yet. What others of your groups give you, or of your household, stands
+    here: leaders and lower rigs to tie, waters and days to fish.
+    <RouterLink to="/shared/groups">Join a group by its code</RouterLink>.
+  </p>
+  <ul v-else class="given">
+    <li v-for="row in given" :key="row.given_id">
+      <div class="row">
+        <span class="grow">
+          <b>{{ row.gone ? `A ${KIND_WORDS[row.kind]} that is gone` : row.title }}</b>
+          <span class="quiet">
+            {{ KIND_WORDS[row.kind] }} of {{ row.giver }}, to {{ row.may_copy ? 'copy' : 'read' }},
+            since {{ dayText(row.given_at) }}
+          </span>
+        </span>
+        <span v-if="row.gone" class="quiet">{{ row.giver }} has it no more</span>
+        <button
+          v-else
+          class="do"
+          type="button"
+          :aria-expanded="open === row.given_id"
+          :aria-label="`Read ${row.title}`"
+          @click="turn(row.given_id)"
+        >
+          Read it
+        </button>
+      </div>
+      <GivenThing v-if="open === row.given_id" :row="row" />
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.nothing {
+  max-width: 640px;
+}
+
+.given {
+  max-width: 900px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.given > li {
+  padding: 7px 0;
+  border-top: 1px solid var(--hair);
+}
+
+.grow {
+  display: grid;
+}
+</style>

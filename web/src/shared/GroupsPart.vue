@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { ref, shallowRef } from 'vue'
+import type { Schemas } from '@/api/client'
+import { notify } from '@/shell/notify'
+import { useRefusal } from '@/shell/useRefusal'
+import { useClubs, useSharedActs } from './useGiving'
+
+/** Groups that one is in: a club, a guide's guests; made, joined by a code, left, ended. */
+const { data: clubs } = useClubs()
+const acts = useSharedActs()
+const { refused, attempt } = useRefusal()
+const title = ref('')
+const code = ref(decodeURIComponent(location.hash.slice(1)))
+const shown = shallowRef<{ club_id: string; code: Schemas['ClubCode'] } | null>(null)
+
+const make = () =>
+  attempt(async () => {
+    await acts.makeClub(title.value)
+    title.value = ''
+  })
+const join = () =>
+  attempt(async () => {
+    await acts.join(code.value)
+    code.value = ''
+    notify('You are in: what is given to the group stands under Given to me.')
+  })
+const show = (club_id: string) =>
+  attempt(async () => {
+    shown.value = { club_id, code: await acts.codeOf(club_id) }
+  })
+const me = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
+const picture = (svg: string) => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`
+</script>
+
+<template>
+  <div class="groups">
+    <p class="quiet">
+      In a group each sees the others’ names and what was given to the group, and nothing else. At
+      home the others of the household need none.
+    </p>
+    <form class="row" @submit.prevent="join">
+      <input
+        v-model="code"
+        class="pick figure"
+        aria-label="Code of a group"
+        placeholder="code of a group"
+        autocomplete="off"
+        maxlength="20"
+        required
+      />
+      <button class="do" type="submit">Join it</button>
+    </form>
+    <form class="row" @submit.prevent="make">
+      <input
+        v-model="title"
+        class="pick"
+        aria-label="Name of a group"
+        placeholder="The Skarn club, my guests …"
+        maxlength="80"
+        required
+      />
+      <button class="do" type="submit">Make a group</button>
+    </form>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <section v-for="club in clubs" :key="club.club_id" :aria-label="club.title">
+      <header class="row">
+        <h2 class="grow">{{ club.title }}</h2>
+        <template v-if="club.mine">
+          <button class="do" type="button" @click="show(club.club_id)">A code to join by …</button>
+          <button class="link" type="button" @click="attempt(() => acts.end(club.club_id))">
+            end it
+          </button>
+        </template>
+        <button
+          v-else
+          class="link"
+          type="button"
+          @click="attempt(() => acts.leave(club.club_id, me(club).angler_id))"
+        >
+          leave it
+        </button>
+      </header>
+      <div v-if="shown?.club_id === club.club_id" class="row code">
+        <img v-if="shown.code.qr" :src="picture(shown.code.qr)" alt="The code, to be scanned" />
+        <p>
+          <b class="figure">{{ shown.code.code }}</b><br />
+          For a week, and for as many as you give it to. Another takes its place.
+        </p>
+      </div>
+      <ul>
+        <li v-for="one in club.members" :key="one.angler_id" class="row">
+          <span class="grow">
+            {{ one.name }}
+            <span class="quiet">
+              {{ [one.me ? 'you' : '', one.keeps ? 'keeps it' : ''].filter(Boolean).join(', ') }}
+            </span>
+          </span>
+          <button
+            v-if="club.mine && !one.me"
+            class="link"
+            type="button"
+            @click="attempt(() => acts.leave(club.club_id, one.angler_id))"
+          >
+            put {{ one.name }} out
+          </button>
+        </li>
+      </ul>
+    </section>
+    <p v-if="clubs && !clubs.length">You are in no group yet.</p>
+  </div>
+</template>
+
+<style scoped>
+.groups {
+  display: grid;
+  gap: 12px;
+  max-width: 760px;
+}
+
+.pick {
+  width: 260px;
+}
+
+section {
+  margin-top: 10px;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  min-height: 36px;
+  border-top: 1px solid var(--hair);
+}
+
+.code {
+  gap: 18px;
+  padding: 8px 0;
+}
+
+.code b {
+  font-size: 22px;
+  letter-spacing: 0.06em;
+}
+
+img {
+  width: 150px;
+}
+</style>
