@@ -90,7 +90,7 @@ const copy = (url: string) => navigator.clipboard.writeText(url)
             v-if="!one.taken"
             class="link"
             type="button"
-            :aria-label="`Take back the invitation of ${one.note || 'somebody'}`"
+            :aria-label="`Take it back, the invitation of ${one.note || 'somebody'}`"
             @click="takeBack(one.invitation_id)"
           >
             take it back

@@ -45,7 +45,7 @@ const endOthers = () => change(answered(api.DELETE('/api/account/logins')))
             v-else
             class="link"
             type="button"
-            :aria-label="`Log ${one.device} out`"
+            :aria-label="`Log it out: ${one.device}`"
             @click="end(one.login_id)"
           >
             log it out

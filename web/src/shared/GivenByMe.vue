@@ -37,7 +37,7 @@ const { refused, attempt } = useRefusal()
           <button
             class="link"
             type="button"
-            :aria-label="`Take ${one.title} back from ${one.to}`"
+            :aria-label="`Take it back from ${one.to}: ${one.title}`"
             @click="attempt(() => acts.takeBack(one.given_id))"
           >
             take it back

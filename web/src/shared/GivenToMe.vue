@@ -32,7 +32,7 @@ const turn = (given_id: string) => (open.value = open.value === given_id ? '' : 
           class="do"
           type="button"
           :aria-expanded="open === row.given_id"
-          :aria-label="`Read ${row.title}`"
+          :aria-label="`Read it: ${row.title}`"
           @click="turn(row.given_id)"
         >
           Read it

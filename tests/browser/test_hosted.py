@@ -1,0 +1,205 @@
+"""A hosted service in a browser: joining, coming in by passkey and password, pairing, giving and
+taking back, operating, and the end of all of it. One program for the file, a cookie jar each."""
+
+import re
+from urllib.parse import urlsplit
+
+import httpx
+import pytest
+from playwright.sync_api import Page, expect
+
+from nine_knots.launch.mariadb import free_port
+from tests.browser.test_access import serious
+from tests.running import PATIENCE, Running
+
+PASSWORD = "alder pool sedge at dusk"
+DEVICE = {
+    "protocol": "ctap2",
+    "transport": "internal",
+    "hasResidentKey": True,
+    "hasUserVerification": True,
+    "isUserVerified": True,
+    "automaticPresenceSimulation": True,
+}
+
+
+@pytest.fixture(scope="module")
+def site(tmp_path_factory):
+    port = free_port()
+    local = tmp_path_factory.mktemp("hosted")
+    running = Running(local, "--hosted", f"http://localhost:{port}", port=port).ready()
+    running.site = f"http://localhost:{port}"
+    running.invitation = re.search(r"/join#(\S+)", running.said)[1]
+    yield running
+    running.stop()
+
+
+@pytest.fixture
+def page(browser, site) -> Page:
+    """Somebody's browser that the service does not know, with a device that makes passkeys."""
+    browser.clear_cookies()
+    found = browser.new_page()
+    trouble: list[str] = []
+    found.on("pageerror", lambda error: trouble.append(str(error)))
+    device = browser.new_cdp_session(found)
+    device.send("WebAuthn.enable")
+    device.send("WebAuthn.addVirtualAuthenticator", {"options": DEVICE})
+    yield found
+    found.close()
+    browser.clear_cookies()
+    assert trouble == []
+
+
+class By:
+    """Another angler, by HTTP alone."""
+
+    def __init__(self, site: Running, invitation: str, name: str) -> None:
+        headers = {"origin": site.site}
+        self.http = httpx.Client(base_url=site.site, headers=headers, timeout=PATIENCE)
+        form = {"invitation": invitation, "name": name, "password": PASSWORD}
+        self.http.post("/api/account/join", json=form).raise_for_status()
+
+
+@pytest.fixture(scope="module")
+def keeper(site) -> By:
+    """Who joined first, as the operator, and invites the others."""
+    return By(site, site.invitation, "Keeper")
+
+
+def invited(keeper: By) -> str:
+    made = keeper.http.post("/api/account/invitations", json={"note": "a test"})
+    return urlsplit(made.json()["url"]).fragment
+
+
+def join_by_password(page: Page, site: Running, invitation: str, name: str) -> None:
+    page.goto(f"{site.site}/join#{invitation}")
+    page.get_by_label(re.compile("^Your name here")).fill(name)
+    page.get_by_label(re.compile("^A password")).fill(PASSWORD)
+    page.get_by_role("button", name="Join by a password").click()
+    expect(page.get_by_role("list", name="Recovery codes").get_by_role("listitem")).to_have_count(
+        10
+    )
+    page.get_by_role("button", name="I have them: begin").click()
+    expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
+
+
+def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, site, keeper):
+    page.goto(f"{site.site}/join#{invited(keeper)}")
+    expect(page.get_by_text("You are invited to join")).to_be_visible()
+    assert serious(page) == []
+    page.get_by_label(re.compile("^Your name here")).fill("Runa")
+    page.get_by_role("button", name="Join by a passkey").click()
+    code = (
+        page.get_by_role("list", name="Recovery codes").get_by_role("listitem").first.inner_text()
+    )
+    page.get_by_role("button", name="I have them: begin").click()
+    page.get_by_role("link", name="Account").click()
+    page.get_by_label("A password").fill(PASSWORD)
+    page.get_by_role("button", name="Set it").click()
+    expect(page.get_by_role("button", name="come in by passkeys only")).to_be_visible()
+    assert serious(page) == []
+
+    page.get_by_role("button", name="Log out").click()
+    expect(page.get_by_role("button", name="Come in by a passkey")).to_be_visible()
+    assert serious(page) == []
+    page.get_by_role("button", name="Come in by a passkey").click()
+    expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
+
+    page.get_by_role("button", name="Log out").click()
+    page.get_by_label("Name").first.fill("runa")
+    page.get_by_label("Password").fill("not it at all")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("do not let anybody in")
+    page.get_by_label("Password").fill(PASSWORD)
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
+
+    page.get_by_role("button", name="Log out").click()
+    page.get_by_text("I have neither any more").click()
+    page.get_by_label("Name").last.fill("Runa")
+    page.get_by_label("Recovery code").fill(code.lower())
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
+    page.goto(f"{site.site}/account/logins")
+    expect(page.get_by_text("refused, password")).to_be_visible()
+    expect(page.get_by_text("127.0.0.0/24").first).to_be_visible()
+
+
+def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
+    join_by_password(page, site, invited(keeper), "Torv")
+    page.get_by_role("button", name="look round").click()
+    expect(page.get_by_role("button", name="Demo")).to_be_visible(timeout=30_000)
+    page.get_by_role("link", name="Shared").click()
+    page.get_by_role("link", name="Groups").click()
+    page.get_by_label("Name of a group").fill("The Skarn club")
+    page.keyboard.press("Enter")
+    page.get_by_role("button", name="A code to join by").click()
+    code = page.locator(".code b").inner_text()
+    assert keeper.http.post("/api/clubs/join", json={"code": code}).status_code == 200
+    page.goto(f"{site.site}/shelf")
+    page.get_by_role("button", name="Give: Skarn evening sedge").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_role("button", name="Give the leader").click()
+    expect(dialog.get_by_text("to copy, without its notes")).to_be_visible()
+    (given,) = keeper.http.get("/api/given").json()
+    assert (given["title"], given["giver"]) == ("Skarn evening sedge", "Runa of the Skarn valley")
+    dialog.get_by_role("button", name="Take it back from The Skarn club").click()
+    expect(dialog.get_by_text("Who has it")).not_to_be_visible()
+    assert keeper.http.get("/api/given").json() == []
+
+    keeper.http.post("/api/anglers/demo")
+    club = keeper.http.post("/api/clubs", json={"title": "Guests"}).json()[-1]["club_id"]
+    code = keeper.http.post(f"/api/clubs/{club}/code").json()["code"]
+    water = keeper.http.get("/api/places").json()[0]["place_id"]
+    form = {"kind": "water", "thing_id": water, "whom": "club", "to_id": club}
+    assert keeper.http.post("/api/given", json=form).status_code == 200
+    page.goto(f"{site.site}/shared/groups#{code}")
+    page.get_by_role("button", name="Join it").click()
+    page.get_by_role("link", name="Given to me").click()
+    page.get_by_role("button", name="Read it: A lake").click()
+    expect(page.get_by_role("heading", name="Stretch 1")).to_be_visible()
+    assert serious(page) == []
+    page.get_by_role("button", name="Copy it").click()
+    expect(page.get_by_text("“A lake” is among your waters")).to_be_visible()
+
+
+def test_a_phone_is_paired_and_all_is_deleted_at_a_word(page, site, keeper):
+    join_by_password(page, site, invited(keeper), "Eira")
+    page.get_by_role("button", name="My things").click()
+    page.get_by_role("button", name="Pair a phone").click()
+    code = page.get_by_text("code").locator("b.figure").inner_text()
+    page.goto(f"{site.site}/account")
+    page.get_by_text("Delete my account and all that is mine").click()
+    page.get_by_label("To do it, type Eira").fill("Eira")
+    jar = page.context.cookies()
+    page.context.clear_cookies()
+    page.goto(f"{site.site}/water/pair#{code}")
+    page.get_by_role("button", name="Pair it").click()
+    expect(page.get_by_role("status")).to_contain_text("is paired")
+    assert [one["httpOnly"] for one in page.context.cookies()] == [True]
+
+    page.context.add_cookies(jar)
+    page.goto(f"{site.site}/account")
+    page.get_by_text("Delete my account and all that is mine").click()
+    page.get_by_label("To do it, type Eira").fill("Eira")
+    page.get_by_role("button", name="Delete it all").click()
+    expect(page.get_by_role("button", name="Come in by a passkey")).to_be_visible()
+    page.get_by_label("Name").first.fill("Eira")
+    page.get_by_label("Password").fill(PASSWORD)
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("do not let anybody in")
+
+
+def test_the_operator_sees_who_is_in_and_shuts_an_account_after_a_proof(page, site, keeper):
+    By(site, invited(keeper), "Guest")
+    page.goto(site.site)
+    page.get_by_label("Name").first.fill("Keeper")
+    page.get_by_label("Password").fill(PASSWORD)
+    page.keyboard.press("Enter")
+    page.get_by_role("link", name="Service").click()
+    expect(page.get_by_text("Nothing waits for long")).to_be_visible()
+    assert serious(page) == []
+    page.get_by_role("button", name="shut Guest").click()
+    expect(page.get_by_text("shut: nobody comes in by it")).to_be_visible()
+    page.get_by_role("button", name="open Guest").click()
+    expect(page.get_by_role("button", name="shut Guest")).to_be_visible()
