@@ -1,6 +1,6 @@
-"""A device that keeps passkeys, in software: it makes and shows them as W3C Web Authentication,
-level 2, says (sections 6.1, 6.5 and 8.7: authenticator data, attested credential data, attestation
-“none”; from memory)."""
+"""A device that keeps passkeys, in software: it makes and shows them as Web Authentication says
+[S: WebAuthn2021, sections 6.1, 6.5 and 8.7, from memory]: authenticator data, attested credential
+data, attestation “none”."""
 
 import hashlib
 import json

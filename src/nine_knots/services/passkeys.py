@@ -1,5 +1,5 @@
-"""Passkeys: what a device is asked to sign, and whether it did (W3C Web Authentication, level 2, by
-the webauthn package)."""
+"""Passkeys: what a device is asked to sign, and whether it did [S: WebAuthn2021], by the webauthn
+package."""
 
 from dataclasses import dataclass
 from typing import Any

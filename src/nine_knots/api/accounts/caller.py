@@ -7,6 +7,7 @@ from typing import Annotated, TypeVar
 
 from fastapi import Depends, Request
 from pymysql.cursors import DictCursor
+from ua_parser import parse
 
 from nine_knots.api.caller import caller_of
 from nine_knots.api.site import CurrentSite
@@ -16,29 +17,30 @@ from nine_knots.store.accounts.logins import Login
 from nine_knots.store.accounts.notes import note_tried
 
 Answer = TypeVar("Answer")
-BROWSERS = {"Firefox": "Firefox", "Edg": "Edge", "Chrome": "Chrome", "Safari": "Safari"}
-SYSTEMS = {
-    "Android": "Android",
-    "iPhone": "an iPhone",
-    "iPad": "an iPad",
-    "Windows": "Windows",
-    "Mac OS": "a Mac",
-    "Linux": "Linux",
-}
+LONGEST_AGENT = 400
 
 
 @dataclass(frozen=True, slots=True)
 class Calling:
-    """A call: from which address, its device in words, and the network it comes from in words."""
+    """A call: from which address, and what its browser says of itself; both in words."""
 
     address: str
-    device: str
-    place: str
+    agent: str
+
+    @property
+    def device(self) -> str:
+        """The browser and its system."""
+        return device_of(self.agent)
+
+    @property
+    def place(self) -> str:
+        """The network it comes from."""
+        return network_of(self.address)
 
 
 def _calling(request: Request) -> Calling:
     address = request.client.host if request.client else ""
-    return Calling(address, device_of(request.headers.get("user-agent", "")), network_of(address))
+    return Calling(address, request.headers.get("user-agent", ""))
 
 
 CurrentCalling = Annotated[Calling, Depends(_calling)]
@@ -46,9 +48,9 @@ CurrentCalling = Annotated[Calling, Depends(_calling)]
 
 def device_of(agent: str) -> str:
     """A browser and its system in words, by what it says of itself."""
-    browser = next((word for mark, word in BROWSERS.items() if mark in agent), "a program")
-    system = next((word for mark, word in SYSTEMS.items() if mark in agent), "")
-    return f"{browser} on {system}" if system else browser
+    found = parse(agent[:LONGEST_AGENT])
+    browser = found.user_agent.family if found.user_agent else "a program"
+    return f"{browser} on {found.os.family}"[:80] if found.os else browser[:80]
 
 
 def network_of(address: str) -> str:

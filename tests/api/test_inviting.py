@@ -1,0 +1,79 @@
+"""Invitations: handed over or mailed, counted, taken back; nothing is kept of where they went."""
+
+import pytest
+from aiosmtpd.controller import Controller
+
+from nine_knots.launch.mariadb import free_port
+from tests.api.hosted import ORIGIN, PASSWORD, hosted, joined, stranger
+
+
+class Post:
+    """A mail server that keeps what it is given."""
+
+    def __init__(self) -> None:
+        self.letters = []
+
+    async def handle_DATA(self, server, session, envelope):  # noqa: N802 - aiosmtpd's own name
+        self.letters.append((envelope.rcpt_tos, envelope.content.decode()))
+        return "250 taken"
+
+
+@pytest.fixture
+def post():
+    kept = Post()
+    server = Controller(kept, hostname="127.0.0.1", port=free_port())
+    server.start()
+    kept.address = f"smtp://127.0.0.1:{server.port}"
+    yield kept
+    server.stop()
+
+
+def test_an_invitation_is_mailed_where_mail_is_and_its_address_not_kept(migrated, database, post):
+    app = hosted(migrated, mail=post.address, sender="bench@knots.example")
+    runa = joined(app, database, "Runa")
+    assert runa.get("/api/account").json()["mail"]
+    form = {"note": "Torv", "mail": "torv@river.example"}
+    made = runa.post("/api/account/invitations", json=form).json()
+    assert made["words"] == "It was sent to torv@river.example."
+    ((to, letter),) = post.letters
+    assert (to, made["url"] in letter) == (["torv@river.example"], True)
+    assert "Runa invites you" in letter
+
+    def kept(cursor):
+        cursor.execute("SELECT * FROM invitation")
+        return repr(cursor.fetchall())
+
+    assert "river.example" not in database.transact(kept)
+    form = {"invitation": made["url"].split("#")[1], "name": "Torv", "password": PASSWORD}
+    assert stranger(app).post("/api/account/join", json=form).status_code == 200
+    assert runa.get("/api/account/invitations").json()[0]["taken"]
+
+
+@pytest.mark.parametrize("mail", ["no address", "a@b.example\r\nBcc: c@d.example"])
+def test_what_is_no_address_is_refused(migrated, database, post, mail):
+    app = hosted(migrated, mail=post.address, sender="bench@knots.example")
+    refused = joined(app, database, "Runa").post("/api/account/invitations", json={"mail": mail})
+    assert (refused.status_code, refused.json()["where"]) == (422, "mail")
+    assert post.letters == []
+
+
+def test_a_server_that_takes_no_mail_is_said(migrated, database):
+    app = hosted(migrated, mail=f"smtp://127.0.0.1:{free_port()}", sender="bench@knots.example")
+    form = {"mail": "torv@river.example"}
+    refused = joined(app, database, "Runa").post("/api/account/invitations", json=form)
+    assert (refused.status_code, refused.json()["where"]) == (422, "mail")
+    assert "Hand the address of it over" in refused.json()["mend"]
+
+
+def test_ten_are_open_at_once_and_one_taken_back_makes_room(migrated, database):
+    app = hosted(migrated)
+    runa = joined(app, database, "Runa")
+    made = [runa.post("/api/account/invitations", json={"note": str(n)}) for n in range(11)]
+    assert [one.status_code for one in made] == [200] * 10 + [422]
+    (first, *_) = runa.get("/api/account/invitations").json()
+    assert runa.delete(f"/api/account/invitations/{first['invitation_id']}").status_code == 204
+    token = made[9].json()["url"].split("#")[1]
+    look = stranger(app).post("/api/account/join/look", json={"invitation": token})
+    assert look.status_code == 422
+    assert runa.post("/api/account/invitations", json={}).status_code == 200
+    assert ORIGIN in made[0].json()["url"]
