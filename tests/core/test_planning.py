@@ -134,7 +134,8 @@ def test_what_lies_ready_is_taken_first_and_is_not_tied():
     assert design is not None
 
 
-def test_where_nothing_serves_the_nearest_is_told():
+def test_where_nothing_serves_the_nearest_is_told(monkeypatch):
+    monkeypatch.setattr("nine_knots.core.judge.planning.sought.MOST_SOUGHT", 16)
     gale = Wind(speed_m_s=28.0, bearing="in the face")
     plan = a_plan(("mill-glide", 0)).remade(wind=gale)
     found = planned(plan, SKARN, CAST)

@@ -1,16 +1,28 @@
 """./serve: under which address, with which mail; the first invitation; a log about nobody."""
 
 import json
+import os
 import re
+import signal
+import subprocess
+import sys
+import time
 
 import httpx
 import pytest
 
 from nine_knots.launch.hosted import NoSite, read_site
 from nine_knots.launch.mariadb import free_port
-from tests.running import PATIENCE, Running
+from tests.running import PATIENCE, PROJECT, Running
 
 PASSWORD = "alder pool sedge at dusk"
+
+
+def until(true, what: str) -> None:
+    ends = time.monotonic() + PATIENCE
+    while not true():
+        assert time.monotonic() < ends, f"{what} never came"
+        time.sleep(0.2)
 
 
 @pytest.mark.parametrize(
@@ -73,3 +85,27 @@ def test_the_first_joins_by_what_the_window_says_and_the_log_is_about_nobody(tmp
     again = Running(tmp_path / "local", "--hosted", origin, port=port).ready()
     assert "Nobody has joined" not in again.said
     again.stop()
+
+
+def test_processors_of_another_machine_are_lent_and_taken_away_again(tmp_path):
+    port, hall = free_port(), f"tcp://127.0.0.1:{free_port()}"
+    origin, local = f"http://localhost:{port}", tmp_path / "local"
+    running = Running(local, "--hosted", origin, "--hall", hall, port=port).ready()
+    command = [sys.executable, "-m", "nine_knots.launch.helper", hall]
+    command += ["--key", str(local / "helper.key"), "--workers", "1"]
+    helper = subprocess.Popen(
+        command, env={**os.environ, "PYTHONPATH": str(PROJECT / "src")}, stdout=subprocess.PIPE
+    )
+    invitation = re.search(r"/join#(\S+)", running.said)[1]
+    form = {"invitation": invitation, "name": "Keeper", "password": PASSWORD}
+    with httpx.Client(base_url=origin, headers={"origin": origin}, timeout=PATIENCE) as keeper:
+        keeper.post("/api/account/join", json=form).raise_for_status()
+
+        def elsewhere() -> int:
+            return keeper.get("/api/operator").json()["crews"][0]["elsewhere"]
+
+        until(lambda: elsewhere() == 1, "the lent worker")
+        helper.send_signal(signal.SIGINT)
+        assert helper.wait(20) == 0
+        until(lambda: elsewhere() == 0, "that it is gone")
+    running.stop()

@@ -50,7 +50,7 @@ def test_the_uncertainty_of_a_droop_is_that_of_plain_draws():
             0.22 + 0.0005 * rng.normal(),
             drop_m + drop_off_m * rng.normal(),
         )
-        for _ in range(1500)
+        for _ in range(300)
     ]
     assert told.off == pytest.approx(np.std(np.log(drawn)), rel=0.12)
 

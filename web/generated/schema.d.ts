@@ -4724,14 +4724,16 @@ export interface components {
         };
         /**
          * CrewRow
-         * @description A crew of workers: how many are busy, what waits and the eldest of it in seconds, what was
-         *     worked out and known already, and what ended otherwise.
+         * @description A crew of workers: how many are busy, how many on other machines, what waits and the eldest
+         *     of it in seconds, what was worked out and known already, and what ended otherwise.
          */
         CrewRow: {
             /** Name */
             name: string;
             /** Busy */
             busy: number;
+            /** Elsewhere */
+            elsewhere: number;
             /** Waiting */
             waiting: number;
             /** Eldest S */

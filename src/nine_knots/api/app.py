@@ -65,6 +65,7 @@ from nine_knots.api.guard import Guard
 from nine_knots.api.site import Site
 from nine_knots.api.watching import watch
 from nine_knots.api.work.crew import Crew
+from nine_knots.api.work.far import Hall, HallKeeper
 from nine_knots.api.work.readiness import Watch
 from nine_knots.api.work.tasks import CastTask, Task, WaterTask
 from nine_knots.core.models.cast.stroke import Stroke
@@ -123,7 +124,7 @@ def _operation_id(route: APIRoute) -> str:
     return route.name
 
 
-def _first_tasks() -> tuple[Task, ...]:
+def first_tasks() -> tuple[Task, ...]:
     """What every worker begins with: one of each kind of simulation, so that all is compiled."""
     design = Design.model_validate(DESIGN)
     sunk = design.situation.model_copy(update={"wish": "drift deep"})
@@ -140,11 +141,15 @@ def _first_tasks() -> tuple[Task, ...]:
 async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     """Workers live as long as the service; they load and compile while it already answers."""
     crew: Crew = app.state.crew
+    hall: Hall | None = app.state.hall
+    keeper = HallKeeper(hall, crew) if hall is not None else None
     if app.state.warm:
         app.state.watch = Watch(crew)
     yield
     if app.state.watch is not None:
         app.state.watch.end()
+    if keeper is not None:
+        keeper.close()
     crew.close()
     app.state.searchers.close()
     if app.state.pull_scale is not None:
@@ -162,12 +167,14 @@ def create_app(
     warm: bool = False,
     door: Door | None = None,
     site: Site | None = None,
+    hall: Hall | None = None,
 ) -> FastAPI:
     """The application on a database; ``built`` is the folder of the built interface.
 
     With ``warm`` the workers begin to load and compile at once rather than at the first cast.
     By a ``door`` paired phones of the home network come in; under the name of a ``site`` whoever
-    has an account. Without a database it can still describe itself (for the OpenAPI document).
+    has an account; to a ``hall`` come workers of other machines. Without a database it can still
+    describe itself (for the OpenAPI document).
     """
     app = FastAPI(
         title="Nine Knots",
@@ -182,7 +189,7 @@ def create_app(
     )
     app.state.database = database
     app.state.known = Known()
-    app.state.crew = Crew(_first_tasks())
+    app.state.crew = Crew(first_tasks())
     app.state.searchers = Crew(workers=1, behind=True)
     app.state.warm = warm
     app.state.watch = None
@@ -192,6 +199,7 @@ def create_app(
     app.state.built = built
     app.state.door = door
     app.state.site = site
+    app.state.hall = hall
     problems.install(app)
     for module in (
         anglers,

@@ -108,16 +108,18 @@ class _OfTheCrews(Collector):
         waiting = GaugeMetricFamily("nine_knots_waiting", "Tasks that wait", labels=["crew"])
         age = GaugeMetricFamily("nine_knots_waiting_age_seconds", "The eldest", labels=["crew"])
         busy = GaugeMetricFamily("nine_knots_workers_busy", "Workers at work", labels=["crew"])
+        far = GaugeMetricFamily("nine_knots_workers_elsewhere", "Lent workers", labels=["crew"])
         told = CounterMetricFamily("nine_knots_tasks", "How tasks ended", labels=["crew", "end"])
         took = CounterMetricFamily("nine_knots_task_seconds", "At work on them", labels=["crew"])
         for name, crew in self._crews.items():
             waiting.add_metric([name], len(crew.waiting))
             age.add_metric([name], crew.waiting.eldest_s)
             busy.add_metric([name], crew.busy)
+            far.add_metric([name], crew.elsewhere)
             took.add_metric([name], crew.worked_s)
             for end, count in crew.ended.items():
                 told.add_metric([name, end], count)
-        yield from (waiting, age, busy, told, took)
+        yield from (waiting, age, busy, far, told, took)
         conflicts = self._database.conflicts if self._database else 0
         yield CounterMetricFamily(
             "nine_knots_database_conflicts", "Transactions run again", value=conflicts

@@ -10,10 +10,12 @@ from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
 
+from nine_knots.api.work.far import Hall
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch import PROJECT
 from nine_knots.launch.authority import home_addresses, vouch
 from nine_knots.launch.backup import back_up, before_migrating, daily
+from nine_knots.launch.hall_keys import HELPER, hall_keys
 from nine_knots.launch.hosted import read_site
 from nine_knots.launch.interface import build_interface
 from nine_knots.launch.kernels import keep_kernels_in
@@ -48,6 +50,11 @@ def _arguments() -> argparse.Namespace:
         metavar="ADDRESS",
         help="serve anglers with accounts of their own, found at such as https://knots.example "
         "behind a proxy that speaks TLS (docs/hosting.md)",
+    )
+    parser.add_argument(
+        "--hall",
+        metavar="ADDRESS",
+        help="with --hosted: where workers of other machines come to, such as tcp://0.0.0.0:8919",
     )
     parser.add_argument(
         "--mail", type=Path, metavar="FILE", help="with --hosted: names the server that sends mail"
@@ -131,6 +138,7 @@ def run(arguments: argparse.Namespace) -> None:
                 empty=arguments.empty,
                 lan=_door(local, arguments.port + 1) if arguments.lan else None,
                 site=site,
+                hall=_hall(local, arguments.hall) if arguments.hall else None,
             )
             service = Service(orders, local)
             try:
@@ -140,6 +148,13 @@ def run(arguments: argparse.Namespace) -> None:
                 service.stop()
         finally:
             server.stop()
+
+
+def _hall(local: Path, address: str) -> Hall:
+    """Where workers of other machines come to, with the keys of this folder."""
+    hall = Hall(address, hall_keys(local))
+    say(f"Workers elsewhere come to {address} with the keys in {local / HELPER} (./lend).")
+    return hall
 
 
 def _door(local: Path, port: int) -> Lan:
@@ -160,8 +175,10 @@ def _task(arguments: argparse.Namespace) -> None:
     local: Path = arguments.local
     if arguments.hosted and (arguments.lan or arguments.empty):
         raise CannotStart("--hosted has accounts: --lan and --empty are for a bench at home.")
-    if arguments.mail and not arguments.hosted:
-        raise CannotStart("--mail is for invitations.", mend="Name the site: --hosted ADDRESS.")
+    if (arguments.mail or arguments.hall) and not arguments.hosted:
+        raise CannotStart(
+            "--mail and --hall are for a hosted service.", mend="Name the site: --hosted ADDRESS."
+        )
     if arguments.until and not arguments.restore:
         raise CannotStart(
             "--until says how far to restore.", mend="Name the backup: --restore FILE."

@@ -7,6 +7,7 @@ import json
 from dataclasses import asdict, dataclass
 
 from nine_knots.api.site import Site
+from nine_knots.api.work.far import Hall, HallKeys
 from nine_knots.store import Address
 
 
@@ -25,7 +26,8 @@ class Lan:
 @dataclass(frozen=True)
 class Orders:
     """Where the database is, the port to listen on, the folders of the interface and the data,
-    whether to begin without the demo, and under which site it is hosted, if it is."""
+    whether to begin without the demo, under which site it is hosted and where workers of other
+    machines come to, if they do."""
 
     address: Address
     port: int
@@ -34,6 +36,7 @@ class Orders:
     empty: bool = False
     lan: Lan | None = None
     site: Site | None = None
+    hall: Hall | None = None
     again: bool = False
 
     def line(self) -> bytes:
@@ -44,12 +47,13 @@ class Orders:
     def read(line: bytes) -> "Orders":
         """From such a line."""
         told = json.loads(line)
-        lan, site = told.pop("lan"), told.pop("site")
+        lan, site, hall = told.pop("lan"), told.pop("site"), told.pop("hall")
         return Orders(
             **{
                 **told,
                 "address": Address(**told["address"]),
                 "lan": Lan(**{**lan, "addresses": tuple(lan["addresses"])}) if lan else None,
                 "site": Site(**site) if site else None,
+                "hall": Hall(hall["address"], HallKeys(**hall["keys"])) if hall else None,
             }
         )

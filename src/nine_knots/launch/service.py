@@ -122,7 +122,9 @@ def main() -> int:
     lan = orders.lan
     door = Door(lan.port, lan.addresses, lan.authority) if lan else None
     built, site = Path(orders.built), orders.site
-    app = create_app(database, orders.port, built, warm=True, door=door, site=site)
+    app = create_app(
+        database, orders.port, built, warm=True, door=door, site=site, hall=orders.hall
+    )
     config = uvicorn.Config(
         app,
         host="127.0.0.1",

@@ -48,7 +48,9 @@ const shut = (one: Schemas['AccountRow']) =>
         <div v-for="crew in seen.crews" :key="crew.name">
           <dt>workers of the {{ crew.name }}</dt>
           <dd>
-            {{ crew.busy }} busy, {{ crew.waiting }} waiting<span v-if="crew.waiting">
+            {{ crew.busy }} busy, {{ crew.elsewhere }} lent, {{ crew.waiting }} waiting<span
+              v-if="crew.waiting"
+            >
               (the eldest {{ crew.eldest_s }} s)</span
             >
           </dd>

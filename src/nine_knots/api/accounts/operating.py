@@ -36,11 +36,12 @@ class AccountRow:
 
 @dataclass(frozen=True, slots=True)
 class CrewRow:
-    """A crew of workers: how many are busy, what waits and the eldest of it in seconds, what was
-    worked out and known already, and what ended otherwise."""
+    """A crew of workers: how many are busy, how many on other machines, what waits and the eldest
+    of it in seconds, what was worked out and known already, and what ended otherwise."""
 
     name: str
     busy: int
+    elsewhere: int
     waiting: int
     eldest_s: float
     done: int
@@ -125,6 +126,7 @@ def _crew(name: str, crew: Crew) -> CrewRow:
     return CrewRow(
         name,
         crew.busy,
+        crew.elsewhere,
         len(crew.waiting),
         round(crew.waiting.eldest_s, 1),
         done,

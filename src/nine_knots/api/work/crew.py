@@ -3,7 +3,7 @@
 import asyncio
 import time
 from collections.abc import Callable
-from typing import Literal, get_args
+from typing import Literal, Protocol, get_args
 
 from nine_knots.api.work.kept import Kept
 from nine_knots.api.work.tasks import Task
@@ -31,6 +31,29 @@ def _ignore(_told: Told) -> None:
     return
 
 
+class Hand(Protocol):
+    """A worker as its crew sees it, here or elsewhere."""
+
+    memory: int
+
+    @property
+    def pid(self) -> int | None:
+        """Its process, where it is one of this machine."""
+
+    @property
+    def is_worn(self) -> bool:
+        """Whether another should take its place."""
+
+    async def work(self, task: Task, told: Callable[[Told], None]) -> Done:
+        """What came of a task; Died where it did not live to tell."""
+
+    def give_up(self) -> None:
+        """The task under way is not wanted any more."""
+
+    def end(self) -> None:
+        """End it, whatever it does."""
+
+
 class Crew:
     """Works tasks out; used from the event loop only. Workers start with the first use.
 
@@ -42,8 +65,9 @@ class Crew:
         self, first: tuple[Task, ...] = (), workers: int = WORKERS, *, behind: bool = False
     ) -> None:
         self._first, self._workers, self._behind = first, workers, behind
-        self._idle: list[Worker] = []
-        self._busy: dict[Turn, Worker] = {}
+        self._idle: list[Hand] = []
+        self._busy: dict[Turn, Hand] = {}
+        self._far: set[Hand] = set()
         self._turns = Turns()
         self._kept = Kept()
         self._running: set[asyncio.Task[None]] = set()
@@ -67,6 +91,11 @@ class Crew:
         return self._kept.bytes
 
     @property
+    def elsewhere(self) -> int:
+        """How many of the workers are on other machines."""
+        return len(self._far)
+
+    @property
     def pids(self) -> list[int]:
         """The workers' processes."""
         workers = [*self._idle, *self._busy.values()]
@@ -74,8 +103,22 @@ class Crew:
 
     def start(self) -> None:
         """Start the workers that are missing."""
-        while len(self._idle) + len(self._busy) < self._workers:
+        here = len(self._idle) + len(self._busy) - len(self._far)
+        for _ in range(self._workers - here):
             self._idle.append(Worker(self._first, behind=self._behind))
+
+    def join(self, worker: Hand) -> None:
+        """Take in a worker from elsewhere, which is ready."""
+        self._far.add(worker)
+        self._idle.append(worker)
+        self._go_on()
+
+    def leave(self, worker: Hand) -> None:
+        """Do without a worker from elsewhere; what it works on goes to another."""
+        self._far.discard(worker)
+        if worker in self._idle:
+            self._idle.remove(worker)
+        worker.end()
 
     async def ask(self, asker: Asker, task: Task, told: Callable[[Told], None] = _ignore) -> bytes:
         """The answer; ``told`` hears how far it is, and what it has come to.
@@ -116,16 +159,24 @@ class Crew:
         self.start()
         while self._idle:
             heavy = sum(turn.task.heavy for turn in self._busy)
-            turn = self._turns.next(heavy_too=heavy < max(1, self._workers - 1))
+            most = max(1, self._workers + len(self._far) - 1)
+            turn = self._turns.next(heavy_too=heavy < most)
             if turn is None:
                 return
-            worker = self._idle.pop()
+            worker = self._next_for(turn)
             self._busy[turn] = worker
             run = asyncio.get_running_loop().create_task(self._run(turn, worker))
             self._running.add(run)
             run.add_done_callback(self._running.discard)
 
-    async def _run(self, turn: Turn, worker: Worker) -> None:
+    def _next_for(self, turn: Turn) -> Hand:
+        """Light work stays here, where it is answered sooner; heavy work goes elsewhere first."""
+        fit = [one for one in self._idle if (one in self._far) == turn.task.heavy]
+        worker = fit[-1] if fit else self._idle[-1]
+        self._idle.remove(worker)
+        return worker
+
+    async def _run(self, turn: Turn, worker: Hand) -> None:
         turn.tries += 1
         begun = time.monotonic()
         try:
@@ -133,7 +184,7 @@ class Crew:
         except Died:
             self.ended["died"] += 1
             del self._busy[turn]
-            worker.end()
+            self.leave(worker)
             if turn.answer.done():
                 pass
             elif turn.tries < MOST_TRIES:
