@@ -4,6 +4,7 @@ import os
 import signal
 import subprocess
 import sys
+import threading
 from pathlib import Path
 
 import httpx
@@ -39,21 +40,30 @@ class Running:
             text=True,
             preexec_fn=_as_from_a_window,
         )
+        self._is_ready = threading.Event()
+        self._listener = threading.Thread(target=self._listen, daemon=True)
+        self._listener.start()
 
-    def ready(self) -> "Running":
-        """Wait for the address; AssertionError with what was said where it never comes."""
+    def _listen(self) -> None:
+        """All that it prints, from beginning to end: a pipe that nobody reads would stop it."""
         assert self.process.stdout is not None
         for line in self.process.stdout:
             self.said += line
             if "Nine Knots is ready" in line:
-                return self
-        raise AssertionError(f"It did not start:\n{self.said}")
+                self._is_ready.set()
+        self._is_ready.set()
+
+    def ready(self) -> "Running":
+        """Wait for the address; AssertionError with what was said where it never comes."""
+        self._is_ready.wait()
+        assert "Nine Knots is ready" in self.said, f"It did not start:\n{self.said}"
+        return self
 
     def ended(self) -> int:
         """Wait until it ends by itself; the exit code."""
-        rest, _ = self.process.communicate(timeout=60)
-        self.said += rest or ""
-        return self.process.returncode
+        code = self.process.wait(timeout=60)
+        self._listener.join(10)
+        return code
 
     def stop(self) -> int:
         """Ctrl-C; the exit code."""

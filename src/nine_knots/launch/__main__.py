@@ -6,7 +6,7 @@ import logging
 import socket
 import sys
 import time
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from pathlib import Path
 
@@ -15,6 +15,7 @@ from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch import PROJECT
 from nine_knots.launch.authority import home_addresses, vouch
 from nine_knots.launch.backup import back_up, before_migrating, daily
+from nine_knots.launch.elsewhere import DatabaseElsewhere, read_database
 from nine_knots.launch.hall_keys import HELPER, hall_keys
 from nine_knots.launch.hosted import read_site
 from nine_knots.launch.interface import build_interface
@@ -55,6 +56,12 @@ def _arguments() -> argparse.Namespace:
         "--hall",
         metavar="ADDRESS",
         help="with --hosted: where workers of other machines come to, such as tcp://0.0.0.0:8919",
+    )
+    parser.add_argument(
+        "--database",
+        type=Path,
+        metavar="FILE",
+        help="with --hosted: names a database that others keep running, a cluster perhaps",
     )
     parser.add_argument(
         "--mail", type=Path, metavar="FILE", help="with --hosted: names the server that sends mail"
@@ -121,20 +128,21 @@ def run(arguments: argparse.Namespace) -> None:
             set_aside(local / "database")
         built = build_interface(PROJECT / "web", local)
         owner_of(local).hand_over(keep_kernels_in(PROJECT / ".local"))
-        server = PrivateServer(local / "database")
+        server = _database(local, arguments.database)
         try:
             address = server.start()
             if server.stale:
                 say("A database that an earlier run had left behind was ended first.")
             database = Database(address)
-            before_migrating(server, database, local)
+            if isinstance(server, PrivateServer):
+                before_migrating(server, database, local)
             migrate(database)
             database.close()
             orders = Orders(
                 address,
                 arguments.port,
                 str(built),
-                str(server.folder),
+                str(server.data),
                 empty=arguments.empty,
                 lan=_door(local, arguments.port + 1) if arguments.lan else None,
                 site=site,
@@ -143,11 +151,22 @@ def run(arguments: argparse.Namespace) -> None:
             service = Service(orders, local)
             try:
                 service.start()
-                Supervisor(server, service, lambda: daily(server, local)).run()
+                Supervisor(server, service, _chore(server, local)).run()
             finally:
                 service.stop()
         finally:
             server.stop()
+
+
+def _database(local: Path, named: Path | None) -> PrivateServer | DatabaseElsewhere:
+    return read_database(named) if named else PrivateServer(local / "database")
+
+
+def _chore(server: PrivateServer | DatabaseElsewhere, local: Path) -> Callable[[], None]:
+    """What is done now and then: the daily backup of a database of our own."""
+    if isinstance(server, PrivateServer):
+        return lambda: daily(server, local)
+    return lambda: None
 
 
 def _hall(local: Path, address: str) -> Hall:
@@ -175,9 +194,10 @@ def _task(arguments: argparse.Namespace) -> None:
     local: Path = arguments.local
     if arguments.hosted and (arguments.lan or arguments.empty):
         raise CannotStart("--hosted has accounts: --lan and --empty are for a bench at home.")
-    if (arguments.mail or arguments.hall) and not arguments.hosted:
+    if (arguments.mail or arguments.hall or arguments.database) and not arguments.hosted:
         raise CannotStart(
-            "--mail and --hall are for a hosted service.", mend="Name the site: --hosted ADDRESS."
+            "--mail, --hall and --database are for a hosted service.",
+            mend="Name the site: --hosted ADDRESS.",
         )
     if arguments.until and not arguments.restore:
         raise CannotStart(

@@ -106,7 +106,7 @@ def main() -> int:
     os.umask(0o077)
     orders = Orders.read(sys.stdin.buffer.readline())
     write_logs(hosted=orders.site is not None)
-    database = Database(orders.address, folder=Path(orders.data))
+    database = Database(orders.address, folder=Path(orders.data) if orders.data else None)
     try:
         if orders.site is not None:
             if not orders.again:

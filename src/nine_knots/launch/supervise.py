@@ -14,6 +14,7 @@ from pathlib import Path
 from types import FrameType
 
 from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.launch.elsewhere import DatabaseElsewhere
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.launch.orders import Orders
 from nine_knots.launch.owner import owner_of
@@ -131,7 +132,12 @@ class _Pause:
 class Supervisor:
     """Watches both children; ``chore`` is called at every look and does its own when it is due."""
 
-    def __init__(self, server: PrivateServer, service: Service, chore: Callable[[], None]) -> None:
+    def __init__(
+        self,
+        server: PrivateServer | DatabaseElsewhere,
+        service: Service,
+        chore: Callable[[], None],
+    ) -> None:
         self._server, self._service, self._chore = server, service, chore
         self._of_server, self._of_service = _Pause(), _Pause()
         self._missed, self._asked, self._refused = 0, 0.0, ""

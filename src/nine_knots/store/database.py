@@ -33,13 +33,15 @@ LOST_FOR_S = 1.0  # for which a server that was found lost is not asked again
 
 @dataclass(frozen=True)
 class Address:
-    """Where a MariaDB server listens, and as whom to come."""
+    """Where a MariaDB server listens, and as whom to come; ``shared`` where it may be a cluster:
+    what was acknowledged by one of its nodes is waited for at the next."""
 
     host: str
     port: int
     user: str
     password: str
     database: str
+    shared: bool = False
 
 
 class Database:
@@ -73,7 +75,8 @@ class Database:
             read_timeout=READ_S,
             write_timeout=READ_S,
             autocommit=False,
-            init_command=f"SET time_zone = '+00:00', innodb_lock_wait_timeout = {LOCK_S}",
+            init_command=f"SET time_zone = '+00:00', innodb_lock_wait_timeout = {LOCK_S}"
+            + (", wsrep_sync_wait = 1" if address.shared else ""),
         )
 
     def check_room(self) -> None:

@@ -1,0 +1,128 @@
+"""So many simulated anglers at the table for so many minutes, and what each route takes them."""
+
+import asyncio
+import random
+import statistics
+import time
+from collections import defaultdict
+
+import httpx
+
+from tests.cluster.cluster import Cluster
+from tests.cluster.faults import invite
+
+CHANGES_AN_HOUR = 200  # of an angler at the table (docs/scale.md)
+ACTS = (
+    ("bench", 0.75),
+    ("save", 0.05),
+    ("shelf", 0.08),
+    ("stock", 0.06),
+    ("depth", 0.01),
+    ("log", 0.05),
+)
+Times = dict[str, list[float]]
+
+
+class Angler:
+    """One at the table: changes a leader, looks at cast, hold and water, now and then something
+    else, as an evening goes."""
+
+    def __init__(self, one: httpx.Client, number: int) -> None:
+        self.http = httpx.AsyncClient(
+            base_url=one.base_url,
+            cookies=one.cookies,
+            headers={**one.headers, "nine-knots-page": f"page-{number}"},
+            timeout=60.0,
+        )
+        self.random = random.Random(number)
+        self.times: Times = defaultdict(list)
+        self.statuses: dict[int, int] = defaultdict(int)
+        self.design: dict = {}
+
+    async def begin(self) -> None:
+        """With the demo's things, and one of its leaders on the bench."""
+        await self.ask("POST", "/api/anglers/demo")
+        cards = (await self.ask("GET", "/api/leaders")).json()
+        chosen = self.random.choice(cards)["leader_id"]
+        self.design = (await self.ask("GET", f"/api/leaders/{chosen}")).json()["design"]
+        self.times.clear()
+
+    async def ask(
+        self, method: str, path: str, body: object = None, route: str = ""
+    ) -> httpx.Response:
+        begun = time.perf_counter()
+        answer = await self.http.request(method, path, json=body)
+        self.times[f"{method} {path}"].append(time.perf_counter() - begun)
+        self.statuses[answer.status_code] += 1
+        return answer
+
+    async def sit(self, until: float) -> None:
+        """Till the evening is over."""
+        pause_s = 3600.0 / CHANGES_AN_HOUR
+        await asyncio.sleep(self.random.uniform(0.0, pause_s))
+        while time.monotonic() < until:
+            (act,) = self.random.choices([*ACTS], [*ACTS.values()])
+            await getattr(self, act)()
+            await asyncio.sleep(self.random.expovariate(1.0 / pause_s))
+
+    async def bench(self) -> None:
+        pieces = self.design["leader"]["pieces"]
+        number = self.random.randrange(len(pieces))
+        length = pieces[number]["length_m"] * self.random.choice((0.97, 1.0, 1.03))
+        edit = {"act": "set-length", "piece": number, "length_m": round(length, 3)}
+        read = await self.ask("POST", "/api/bench", {"design": self.design, "edit": edit})
+        if read.is_success:
+            self.design = read.json()["design"]
+        asked = {"bench": "b", "design": self.design}
+        await asyncio.gather(
+            self.ask("POST", "/api/casts", {**asked, "movie": False}),
+            self.ask("POST", "/api/water", {**asked, "movie": False}),
+            self.ask("POST", "/api/hold", {"design": self.design}),
+        )
+
+    async def save(self) -> None:
+        await self.ask("POST", "/api/leaders", self.design)
+
+    async def shelf(self) -> None:
+        await self.ask("GET", "/api/leaders")
+
+    async def stock(self) -> None:
+        await self.ask("GET", "/api/stock")
+
+    async def depth(self) -> None:
+        await self.ask("POST", "/api/water/depth-table", {"bench": "b", "design": self.design})
+
+    async def log(self) -> None:
+        await self.ask("GET", "/api/log")
+
+
+def try_load(cluster: Cluster, anglers: int, minutes: float) -> bool:
+    """Let them sit, print p50 and p95 by route; whether nothing but what may be refused was."""
+    keeper = cluster.joined("Keeper", cluster.invitation)
+    begun = time.monotonic()
+    clients = [cluster.joined(f"Angler {n}", invite(keeper)) for n in range(anglers)]
+    print(f"{anglers} joined in {time.monotonic() - begun:.0f} s", flush=True)
+    sitting = [Angler(one, number) for number, one in enumerate(clients)]
+    asyncio.run(_sit(sitting, minutes))
+    times: Times = defaultdict(list)
+    statuses: dict[int, int] = defaultdict(int)
+    for one in sitting:
+        for route, found in one.times.items():
+            times[route] += found
+        for status, count in one.statuses.items():
+            statuses[status] += count
+    print(f"{'route':34} {'calls':>7} {'p50':>9} {'p95':>9}")
+    for route, found in sorted(times.items()):
+        cuts = statistics.quantiles(found, n=20) if len(found) > 1 else [found[0]] * 19
+        print(f"{route:34} {len(found):7d} {1000 * cuts[9]:6.0f} ms {1000 * cuts[18]:6.0f} ms")
+    print(f"answers: {dict(sorted(statuses.items()))}")
+    return not any(status >= 500 for status in statuses)
+
+
+async def _sit(sitting: list[Angler], minutes: float) -> None:
+    for one in sitting:
+        await one.begin()
+    until = time.monotonic() + 60.0 * minutes
+    await asyncio.gather(*(one.sit(until) for one in sitting))
+    for one in sitting:
+        await one.http.aclose()
