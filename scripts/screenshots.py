@@ -5,14 +5,17 @@ import re
 import sys
 import tempfile
 import time
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
 from pathlib import Path
 
 import httpx
-from playwright.sync_api import Page, expect, sync_playwright
+from playwright.sync_api import Browser, Page, expect, sync_playwright
 
 from nine_knots.demo.days import PLAN_ID
-from tests.browser.conftest import CHROMIUM_FLAGS, cord, joint, open_from_shelf, pick_spool, piece
+from nine_knots.launch.mariadb import free_port
+from tests.browser.conftest import CHROMIUM_FLAGS, cord, joint, open_from_shelf, pick_spool
+from tests.browser.test_hosted import PASSWORD, By, invited, join_by_password
 from tests.running import PROJECT, Running
 
 FOLDER = PROJECT / "docs" / "screenshots"
@@ -28,17 +31,6 @@ def settled(page: Page) -> None:
     """The cast is worked out, at full resolution."""
     expect(cord(page, "Turnover")).to_be_visible(timeout=90_000)
     page.wait_for_timeout(2500)
-
-
-def bench_night(page: Page) -> None:
-    """By night, a hinge made and the leader as it was behind it."""
-    open_from_shelf(page, "Night pool")
-    page.get_by_role("button", name="Pin as ghost").click()
-    pick_spool(page, "Spool of piece 3", "Mist soft .007 in · 4X")
-    page.get_by_label("Length of piece 4").fill("24 in")
-    page.get_by_label("Length of piece 4").press("Enter")
-    piece(page, 3).click()
-    settled(page)
 
 
 def shelf(page: Page) -> None:
@@ -172,15 +164,6 @@ def at_the_water(page: Page) -> None:
     expect(page.get_by_role("alert")).to_be_visible()
 
 
-def buy(page: Page) -> None:
-    """What is to be bought, and that for the days of saved leaders."""
-    open_from_shelf(page, "Night pool")
-    page.goto("/spools/buy")
-    page.get_by_role("button", name="Add the days of saved leaders").click()
-    served = page.get_by_text(re.compile("what you own serves|to buy serve"))
-    expect(served).to_be_visible(timeout=60_000)
-
-
 def at(path: str) -> Callable[[Page], None]:
     """A place as it opens."""
     return lambda page: page.goto(path) and None
@@ -188,12 +171,10 @@ def at(path: str) -> Callable[[Page], None]:
 
 VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "bench": ("light", bench),
-    "bench-night": ("dark", bench_night),
     "air": ("light", air),
     "shelf": ("light", shelf),
     "schools": ("dark", schools),
     "spools": ("light", spools),
-    "tie": ("light", at("/tie")),
     "tie-now": ("dark", tie_now),
     "find": ("light", find),
     "sure": ("light", sure),
@@ -201,7 +182,6 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
     "water": ("light", water),
     "knots": ("light", knots),
     "measure": ("light", measure),
-    "buy": ("light", buy),
     "days": ("light", days),
     "plan": ("light", plan),
     "log": ("dark", at("/days/log")),
@@ -209,33 +189,126 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
 }
 
 
-def main() -> None:
-    """The views named, or all of them, each in a fresh page."""
-    FOLDER.mkdir(exist_ok=True)
-    with tempfile.TemporaryDirectory() as folder, sync_playwright() as playwright:
-        running = Running(Path(folder)).ready()
+def enter(page: Page, site: Running, _keeper: By) -> None:
+    """Before anybody has come in."""
+    page.goto(site.site)
+    page.get_by_role("button", name="Come in by a passkey").wait_for()
+
+
+def shared(page: Page, site: Running, keeper: By) -> None:
+    """What others of a club have given, a leader of it read."""
+    code = give_to_a_club(keeper)
+    join_by_password(page, site, invited(keeper), "Eira")
+    page.goto(f"{site.site}/shared/groups#{code}")
+    page.get_by_role("button", name="Join it").click()
+    page.get_by_role("link", name="Given to me").click()
+    page.get_by_role("button", name="Read it: Skarn evening sedge").click()
+    page.get_by_role("button", name="Put it on my bench").wait_for()
+
+
+def operator(page: Page, site: Running, _keeper: By) -> None:
+    """How the service does."""
+    page.goto(site.site)
+    page.get_by_label("Name").first.fill("Keeper")
+    page.get_by_label("Password").fill(PASSWORD)
+    page.keyboard.press("Enter")
+    page.get_by_role("link", name="Service").click()
+    page.get_by_role("heading", name="Accounts").wait_for()
+
+
+def give_to_a_club(keeper: By) -> str:
+    """The demo's things of who keeps a club, given to it; answers the code to join by."""
+    http = keeper.http
+    http.post("/api/anglers/demo")
+    club = http.post("/api/clubs", json={"title": "The Skarn club"}).json()[0]["club_id"]
+    ids = {
+        "day": [PLAN_ID],
+        "water": [row["place_id"] for row in http.get("/api/places").json()[:1]],
+        "rig": [row["rig_id"] for row in http.get("/api/lower-rigs").json()[:1]],
+        "leader": [row["leader_id"] for row in http.get("/api/leaders").json()[:1]],
+    }
+    for kind, things in ids.items():
+        for thing in things:
+            form = {"kind": kind, "thing_id": thing, "whom": "club", "to_id": club}
+            http.post("/api/given", json={**form, "places": kind == "day"}).raise_for_status()
+    return str(http.post(f"/api/clubs/{club}/code").json()["code"])
+
+
+HOSTED: dict[str, Callable[[Page, Running, By], None]] = {
+    "enter": enter,
+    "shared": shared,
+    "operator": operator,
+}
+
+
+def take_at_home(browser: Browser, names: set[str]) -> None:
+    """Those of a bench at home, each in a fresh page."""
+    with tempfile.TemporaryDirectory() as folder, ending(Running(Path(folder)).ready()) as running:
         while not running.http.get("/api/readiness").json()["ready"]:
             time.sleep(1.0)
+        for name in VIEWS.keys() & names:
+            theme, show = VIEWS[name]
+            settings = {"name": "Runa", "units": "imperial", "theme": theme}
+            running.http.put("/api/angler", json=settings).raise_for_status()
+            page = new_page(browser, running.url)
+            page.goto("/shelf")
+            show(page)
+            take(page, name)
+
+
+def take_hosted(browser: Browser, names: set[str]) -> None:
+    """Those of a hosted service, each in a browser that it does not know."""
+    port = free_port()
+    with tempfile.TemporaryDirectory() as folder:
+        site = f"http://localhost:{port}"
+        running = Running(Path(folder), "--hosted", site, port=port).ready()
+        running.site = site
+        with ending(running):
+            invitation = re.search(r"/join#(\S+)", running.said)
+            assert invitation is not None
+            keeper = By(running, invitation[1], "Keeper")
+            for name in [one for one in HOSTED if one in names]:
+                page = new_page(browser, site)
+                HOSTED[name](page, running, keeper)
+                take(page, name)
+
+
+def new_page(browser: Browser, url: str) -> Page:
+    """A page of a browser that was never here, of the usual size."""
+    page = browser.new_page(base_url=url, viewport={"width": 1280, "height": 800})
+    page.add_init_script("localStorage.setItem('nine-knots.begun', 'true')")
+    return page
+
+
+def take(page: Page, name: str) -> None:
+    """Its picture."""
+    page.mouse.move(1270, 790)
+    page.wait_for_timeout(900)
+    page.screenshot(path=FOLDER / f"{name}.png")
+    page.close()
+
+
+@contextmanager
+def ending(running: Running) -> Iterator[Running]:
+    """A program that is stopped in the end."""
+    try:
+        yield running
+    finally:
+        running.stop()
+
+
+def main() -> None:
+    """The views named, or all of them."""
+    FOLDER.mkdir(exist_ok=True)
+    names = set(sys.argv[1:]) or {*VIEWS, *HOSTED}
+    with sync_playwright() as playwright:
         chromium = playwright.chromium
         browser = chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM_FLAGS)
-        try:
-            wanted = {name: VIEWS[name] for name in sys.argv[1:]} or VIEWS
-            for name, (theme, show) in wanted.items():
-                settings = {"name": "Runa", "units": "imperial", "theme": theme}
-                running.http.put("/api/angler", json=settings).raise_for_status()
-                page = browser.new_page(
-                    base_url=running.url, viewport={"width": 1280, "height": 800}
-                )
-                page.add_init_script("localStorage.setItem('nine-knots.begun', 'true')")
-                page.goto("/shelf")
-                show(page)
-                page.mouse.move(1270, 790)
-                page.wait_for_timeout(900)
-                page.screenshot(path=FOLDER / f"{name}.png")
-                page.close()
-        finally:
-            browser.close()
-            running.stop()
+        if VIEWS.keys() & names:
+            take_at_home(browser, names)
+        if HOSTED.keys() & names:
+            take_hosted(browser, names)
+        browser.close()
 
 
 if __name__ == "__main__":

@@ -242,6 +242,13 @@ def test_every_table_with_rows_of_accounts_is_forgotten(database):
     assert database.transact(tables) == {*TABLES, "angler"}
 
 
+def test_an_account_begins_with_so_many_anglers_and_no_more(app, database):
+    runa = joined(app, database, "Runa")
+    made = [runa.post("/api/anglers", json={"name": f"No {n}"}).status_code for n in range(12)]
+    assert made == [200] * 11 + [422]
+    assert "12 anglers at most" in runa.post("/api/anglers/demo").json()["detail"]
+
+
 def test_an_operator_sees_all_shuts_and_opens_and_nobody_else_does(app, database):
     keeper, runa = joined(app, database, "Keeper", as_operator=True), joined(app, database, "Runa")
     seen = keeper.get("/api/operator").json()

@@ -23,7 +23,7 @@ def two(app, database):
     code = runa.post(f"/api/clubs/{club}/code").json()["code"]
     answer = eira.post("/api/clubs/join", json={"code": code.lower()})
     assert [one["name"] for one in answer.json()[0]["members"]] == [
-        "Runa of the Skarn valley",
+        "Runa",
         "Eira",
     ]
     return runa, eira, torv, club
@@ -57,7 +57,7 @@ def test_each_kind_is_given_read_copied_and_taken_back(two, kind):
         0
     ]["given_id"]
     (row,) = eira.get("/api/given").json()
-    assert (row["giver"], row["kind"], row["thing_id"]) == ("Runa of the Skarn valley", kind, "")
+    assert (row["giver"], row["kind"], row["thing_id"]) == ("Runa", kind, "")
     read = eira.get(f"/api/given/{given_id}").json()
     assert read["thing"]["title"] == row["title"]
     assert read["thing"]["parts"]
@@ -154,6 +154,16 @@ def test_nobody_gives_to_whom_they_do_not_know_nor_what_is_not_theirs(two, datab
         torv.post("/api/clubs/join", json={"code": f"GUESS{guess}"})
     waits = torv.post("/api/clubs/join", json={"code": "GUESS"})
     assert (waits.status_code, waits.json()["code"]) == (429, "too-often")
+
+
+def test_nobody_gives_under_anothers_name(two):
+    runa, eira, _, club = two
+    settings = {"name": "Eira", "units": "imperial", "theme": "light"}
+    assert runa.put("/api/angler", json=settings).status_code == 200
+    given(runa, "water", thing_of(runa, "water"), club, "club")
+    assert [one["giver"] for one in eira.get("/api/given").json()] == ["Runa"]
+    members = eira.get("/api/clubs").json()[0]["members"]
+    assert [one["name"] for one in members] == ["Runa", "Eira"]
 
 
 def test_who_is_deleted_gives_and_is_given_nothing_more(two, database):

@@ -9,6 +9,7 @@ import pytest
 from nine_knots.api.work.crew import WORKERS, Crew
 from nine_knots.api.work.kept import Kept
 from nine_knots.api.work.readiness import Readiness, Watch
+from nine_knots.api.work.shares import Shares
 from nine_knots.api.work.turns import MOST_OF_A_PAGE, Asker
 from nine_knots.core.base.errors import CannotCompute, Superseded, TooBusy, TooLong, WorkFailed
 from tests.api.naps import Broken, Deadly, HeavyNap, LongNap, Nap, Refusing, Showing
@@ -53,6 +54,41 @@ def test_answers_are_kept_and_refusals_come_as_they_are(with_crew):
         assert (refused.value.where, refused.value.mend) == ("here", "Take another.")
         with pytest.raises(WorkFailed):
             await crew.ask(ME, Broken(name="c"))
+
+    with_crew(play)
+
+
+def test_an_account_has_its_share_of_the_hour_and_home_has_none(with_crew, monkeypatch):
+    shares = Shares(share_s=0.2)
+
+    async def play(crew):
+        monkeypatch.setattr(crew, "_shares", shares)
+        runa, eira = (Asker("page", "question", name) for name in ("runa", "eira"))
+        await crew.ask(runa, Nap(name="long", seconds=0.3))
+        with pytest.raises(TooBusy, match="share of this hour") as refused:
+            await crew.ask(runa, Nap(name="more"))
+        assert 3500 < refused.value.retry_s <= 3600
+        assert json.loads(await crew.ask(runa, Nap(name="long", seconds=0.3))) == "long", "known"
+        for other in (eira, Asker("page", "question")):
+            await crew.ask(other, Nap(name="x", seconds=0.3))
+        await crew.ask(Asker("page", "question"), Nap(name="y"))
+        now = shares._had["runa"].since
+        monkeypatch.setattr("nine_knots.api.work.shares.time.monotonic", lambda: now + 3601.0)
+        shares.check("runa")
+
+    with_crew(play)
+
+
+def test_nobody_elses_answer_is_known_nor_anybody_elses_question_replaced(with_crew):
+    async def play(crew):
+        runa, eira = (Asker("page", "question", name) for name in ("runa", "eira"))
+        task = Nap(name="same", seconds=0.4)
+        first = asyncio.ensure_future(crew.ask(runa, task))
+        await asyncio.sleep(0.1)
+        second = asyncio.ensure_future(crew.ask(eira, task))
+        known = crew.ended["known"]
+        assert json.loads(await first) == json.loads(await second) == "same"
+        assert crew.ended["known"] == known
 
     with_crew(play)
 

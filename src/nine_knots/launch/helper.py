@@ -7,6 +7,7 @@ named, shared out evenly. A service that is not heard of is tried again until it
 import argparse
 import asyncio
 import logging
+import signal
 import sys
 import time
 from contextlib import suppress
@@ -152,12 +153,16 @@ async def _lend(services: list[str], keys: HelperKeys, workers: int) -> None:
         Bench(context, services[number % len(services)], keys, first_tasks())
         for number in range(workers)
     ]
+    lending = asyncio.gather(*(one.lend() for one in benches))
+    for one in (signal.SIGINT, signal.SIGTERM, signal.SIGHUP):
+        asyncio.get_running_loop().add_signal_handler(one, lending.cancel)
     say(f"{workers} workers are lent to {', '.join(services)}  (Ctrl-C ends it)")
     try:
-        await asyncio.gather(*(one.lend() for one in benches))
+        with suppress(asyncio.CancelledError):
+            await lending
     finally:
-        for one in benches:
-            one.end()
+        for bench in benches:
+            bench.end()
         context.destroy(linger=0)
 
 
@@ -180,8 +185,6 @@ def main() -> int:
     except NineKnotsError as error:
         print(f"{error.what} {error.mend}".strip(), file=sys.stderr)
         return 1
-    except KeyboardInterrupt:
-        pass
     return 0
 
 

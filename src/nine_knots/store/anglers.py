@@ -9,11 +9,12 @@ from typing import Literal
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import NotFound
+from nine_knots.core.base.errors import NotFound, OutOfRange
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.limits import Title
 from nine_knots.core.base.quantity import System
 
+MOST_OF_AN_ACCOUNT = 12
 OWN = "My own"
 """Name of an angler who told none."""
 Theme = Literal["auto", "light", "dark"]
@@ -41,7 +42,14 @@ class Here(Frozen):
 def create_angler(
     cursor: DictCursor, settings: Settings, demo: bool = False, account_id: str | None = None
 ) -> str:
-    """A new angler, who comes to the front; answers the id."""
+    """A new angler, who comes to the front; answers the id. OutOfRange where an account has as many
+    as it may."""
+    if account_id is not None and len(list_anglers(cursor, account_id)) >= MOST_OF_AN_ACCOUNT:
+        raise OutOfRange(
+            f"An account has {MOST_OF_AN_ACCOUNT} anglers at most.",
+            where="name",
+            mend="Delete one that you do not need: My things, Delete all of it.",
+        )
     angler_id = uuid.uuid4().hex
     cursor.execute(
         "INSERT INTO angler (angler_id, name, units, theme, demo, account_id, created_at, "

@@ -14,7 +14,8 @@ CODE_GOOD_FOR = timedelta(days=7)
 
 @dataclass(frozen=True, slots=True)
 class Member:
-    """An angler of a group; ``keeps`` where it is theirs."""
+    """An angler of a group, by the account's name where there are accounts, which nobody changes;
+    ``keeps`` where it is theirs."""
 
     angler_id: str
     name: str
@@ -45,11 +46,13 @@ def make_club(cursor: DictCursor, angler_id: str, title: str) -> str:
 def list_clubs(cursor: DictCursor, angler_id: str) -> tuple[Club, ...]:
     """Those that an angler is in, by title."""
     cursor.execute(
-        "SELECT club.club_id, club.title, club.angler_id AS keeper, member.angler_id, angler.name "
+        "SELECT club.club_id, club.title, club.angler_id AS keeper, member.angler_id, "
+        "COALESCE(account.name, angler.name) AS name "
         "FROM club JOIN club_member AS mine USING (club_id) "
         "JOIN club_member AS member USING (club_id) "
-        "JOIN angler ON angler.angler_id = member.angler_id WHERE mine.angler_id = %s "
-        "ORDER BY club.title, club.club_id, member.angler_id <> club.angler_id, angler.name",
+        "JOIN angler ON angler.angler_id = member.angler_id "
+        "LEFT JOIN account ON account.account_id = angler.account_id WHERE mine.angler_id = %s "
+        "ORDER BY club.title, club.club_id, member.angler_id <> club.angler_id, name",
         (angler_id,),
     )
     found: dict[str, Club] = {}

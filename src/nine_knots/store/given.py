@@ -16,7 +16,8 @@ GivenKind = Literal["leader", "rig", "water", "day"]
 
 @dataclass(frozen=True, slots=True)
 class Given:
-    """A thing that was given: by whom and to whom by name, whether it may be copied, and whether
+    """A thing that was given: by whom and to whom (by the account's name, where there are
+    accounts), whether it may be copied, and whether
     with what tells where it is fished."""
 
     given_id: str
@@ -31,10 +32,13 @@ class Given:
 
 
 _SELECT = (
-    "SELECT given.*, giver.name AS giver, COALESCE(club.title, receiver.name) AS receiver "
+    "SELECT given.*, COALESCE(by_account.name, giver.name) AS giver, "
+    "COALESCE(club.title, to_account.name, receiver.name) AS receiver "
     "FROM given JOIN angler AS giver ON giver.angler_id = given.angler_id "
+    "LEFT JOIN account AS by_account ON by_account.account_id = giver.account_id "
     "LEFT JOIN club ON club.club_id = given.to_club "
     "LEFT JOIN angler AS receiver ON receiver.angler_id = given.to_angler "
+    "LEFT JOIN account AS to_account ON to_account.account_id = receiver.account_id "
 )
 _TO_ME = (
     "(given.to_angler = %s OR (given.angler_id <> %s AND given.to_club IN "

@@ -7,7 +7,7 @@ from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import Damaged, NotFound, StaleRevision
+from nine_knots.core.base.errors import Damaged, NotFound, OutOfRange, StaleRevision
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.tell.found_by import words_of
 from nine_knots.core.trade.design import Design
@@ -48,6 +48,7 @@ class Sought:
 
 
 ALL = Sought()
+MOST_LEADERS = 10_000  # of an angler, those off the shelf among them
 Place = tuple[datetime, str]
 """Of a leader in the order of the shelf: when it was saved last, and its id."""
 
@@ -149,7 +150,15 @@ def leaders_with(cursor: DictCursor, angler_id: str, spool_id: str) -> tuple[str
 
 
 def create_leader(cursor: DictCursor, angler_id: str, design: Design) -> Revision:
-    """Save a design under a new id, as revision 1."""
+    """Save a design under a new id, as revision 1; OutOfRange where as many are kept as may be."""
+    cursor.execute("SELECT COUNT(*) AS kept FROM leader WHERE angler_id = %s", (angler_id,))
+    row = cursor.fetchone()
+    if row is not None and row["kept"] >= MOST_LEADERS:
+        raise OutOfRange(
+            f"{MOST_LEADERS} leaders are kept already.",
+            where="title",
+            mend="Take a file of them, and begin another shelf.",
+        )
     leader_id = uuid.uuid4().hex
     cursor.execute(
         "INSERT INTO leader (leader_id, angler_id, title, school, length_m, tippet_m, sought, "

@@ -6,6 +6,7 @@ from collections.abc import Callable
 from typing import Literal, Protocol, get_args
 
 from nine_knots.api.work.kept import Kept
+from nine_knots.api.work.shares import Shares
 from nine_knots.api.work.tasks import Task
 from nine_knots.api.work.turns import Asker, Turn, Turns
 from nine_knots.api.work.worker import Died, Done, Told, Worker
@@ -70,6 +71,7 @@ class Crew:
         self._far: set[Hand] = set()
         self._turns = Turns()
         self._kept = Kept()
+        self._shares = Shares()
         self._running: set[asyncio.Task[None]] = set()
         self._closed = False
         self.ended: dict[End, int] = dict.fromkeys(ENDS, 0)
@@ -132,6 +134,7 @@ class Crew:
         if kept is not None:
             self.ended["known"] += 1
             return kept
+        self._shares.check(asker.whose)
         turn = Turn(asker, task, asyncio.get_running_loop().create_future(), told)
         self._turns.add(turn)
         self._go_on()
@@ -198,7 +201,9 @@ class Crew:
                 )
             self._go_on()
             return
-        self.worked_s += time.monotonic() - begun
+        took_s = time.monotonic() - begun
+        self.worked_s += took_s
+        self._shares.add(turn.asker.whose, took_s)
         self.ended[_end_of(done)] += 1
         del self._busy[turn]
         if worker.is_worn or self._closed:

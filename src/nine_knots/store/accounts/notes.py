@@ -42,7 +42,7 @@ def list_notes(cursor: DictCursor, account_id: str | None = None) -> tuple[Note,
     """The last ones of an account, or of all, the newest first."""
     cursor.execute(
         "SELECT login_note.*, account.name FROM login_note LEFT JOIN account USING (account_id) "
-        "WHERE %s IS NULL OR login_note.account_id = %s ORDER BY note_id DESC LIMIT %s",
+        "WHERE %s IS NULL OR login_note.account_id = %s ORDER BY at DESC, note_id DESC LIMIT %s",
         (account_id, account_id, MOST_NOTES),
     )
     return tuple(
