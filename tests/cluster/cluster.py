@@ -15,10 +15,11 @@ from tests.running import PATIENCE, Running
 
 PROXY = """
 global
-    maxconn 400
+    maxconn 4000
     nbthread 1
 defaults
     timeout connect 1s
+    timeout http-keep-alive 5s
     timeout client 60s
     timeout server 60s
     default-server inter 300ms fall 2 rise 2

@@ -11,6 +11,7 @@ import httpx
 from tests.cluster.cluster import Cluster
 from tests.cluster.faults import invite
 
+AT_ONCE = 6  # who begin with the demo
 CHANGES_AN_HOUR = 200  # of an angler at the table (docs/scale.md)
 ACTS = {"bench": 75, "shelf": 8, "stock": 6, "save": 5, "log": 5, "depth": 1}  # of a hundred
 Times = dict[str, list[float]]
@@ -114,8 +115,9 @@ def try_load(cluster: Cluster, anglers: int, minutes: float) -> bool:
 
 
 async def _sit(sitting: list[Angler], minutes: float) -> None:
-    for one in sitting:
-        await one.begin()
+    for some in range(0, len(sitting), AT_ONCE):
+        await asyncio.gather(*(one.begin() for one in sitting[some : some + AT_ONCE]))
+    print("all sit", flush=True)
     until = time.monotonic() + 60.0 * minutes
     await asyncio.gather(*(one.sit(until) for one in sitting))
     for one in sitting:

@@ -55,7 +55,7 @@ from nine_knots.api import (
     wallet,
     water,
 )
-from nine_knots.api.accounts import entering, inviting, mine, operating
+from nine_knots.api.accounts import entering, inviting, joining, mine, operating
 from nine_knots.api.caller import Caller
 from nine_knots.api.describe import describe_problems
 from nine_knots.api.door import Door
@@ -245,6 +245,7 @@ def create_app(
         given,
         clubs,
         entering,
+        joining,
         inviting,
         mine,
         operating,

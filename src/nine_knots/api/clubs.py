@@ -10,7 +10,7 @@ from pymysql.cursors import DictCursor
 from nine_knots.api.accounts.caller import CurrentCalling
 from nine_knots.api.accounts.letting_in import count_tries
 from nine_knots.api.context import CurrentSession, SavingSession
-from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
+from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import Site
 from nine_knots.api.typed import Form
 from nine_knots.core.base.errors import NotFound, NotYours, OutOfRange, WrongCode
@@ -104,9 +104,7 @@ def post_club_code(request: Request, session: CurrentSession, club_id: ClubId) -
     return ClubCode(code, url, qr_svg(url) if url else "")
 
 
-@router.post(
-    "/join", responses={**MISSING, 429: WORKED_OUT[429]}, summary="Join a group by its code"
-)
+@router.post("/join", responses={**MISSING, **TRIED}, summary="Join a group by its code")
 def post_join_club(
     request: Request, session: CurrentSession, calling: CurrentCalling, form: JoinClubForm
 ) -> tuple[ClubRow, ...]:

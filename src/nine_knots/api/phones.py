@@ -12,7 +12,7 @@ from nine_knots.api.accounts.caller import CurrentCalling
 from nine_knots.api.accounts.letting_in import count_tries
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.door import COOKIE, Door
-from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
+from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import Site
 from nine_knots.api.typed import Form
 from nine_knots.core.base.errors import CannotCompute, NotFound, WrongCode
@@ -144,7 +144,7 @@ def pairing_url(address: str, code: str) -> str:
     return f"{address}/water/pair#{code}"
 
 
-@router.post("/pair", responses={429: WORKED_OUT[429]}, summary="Pair a phone by its code")
+@router.post("/pair", responses=TRIED, summary="Pair a phone by its code")
 def post_pair(
     request: Request, response: Response, calling: CurrentCalling, form: PairForm
 ) -> Paired:

@@ -83,6 +83,9 @@ WORKED_OUT: dict[int | str, dict[str, Any]] = {
     409: _documented("A newer one of the same bench took its place"),
     429: _documented("More is asked for than is worked on; Retry-After says when to ask again"),
 }
+TRIED: dict[int | str, dict[str, Any]] = {
+    429: _documented("Tried too often; Retry-After says when to try again")
+}
 
 
 def problem(status: int, code: str, detail: str, **more: Any) -> JSONResponse:

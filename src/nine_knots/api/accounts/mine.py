@@ -16,7 +16,7 @@ from nine_knots.api.accounts.forms import (
 )
 from nine_knots.api.accounts.keys import ask_for_new, is_password_of, owner_of_shown, take_new
 from nine_knots.api.accounts.letting_in import NOBODYS, count_tries, new_codes
-from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
+from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import drop_login_cookie
 from nine_knots.core.base.errors import NineKnotsError, OutOfRange, WrongCode
 from nine_knots.services.passwords import check_password
@@ -30,7 +30,7 @@ from nine_knots.store.accounts.recovery import codes_left, write_codes
 router = APIRouter(
     prefix="/api/account",
     tags=["account"],
-    responses={**RESPONSES, **MISSING, 429: WORKED_OUT[429]},
+    responses={**RESPONSES, **MISSING, **TRIED},
 )
 Id = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
 MOST_PASSKEYS = 12
