@@ -3221,6 +3221,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account/log-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Go out
+         * @description This browser comes in no more.
+         */
+        post: operations["post_log_out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/account/join/look": {
         parameters: {
             query?: never;
@@ -3275,26 +3295,6 @@ export interface paths {
          * @description An account with an angler of its own who owns nothing yet; the invitation is spent.
          */
         post: operations["post_join"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/account/log-out": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Go out
-         * @description This browser comes in no more.
-         */
-        post: operations["post_log_out"];
         delete?: never;
         options?: never;
         head?: never;
@@ -22037,7 +22037,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -35812,7 +35812,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -36208,7 +36208,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -36346,7 +36346,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -36487,7 +36487,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -36624,7 +36624,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -36765,7 +36765,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -36906,7 +36906,142 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description A fault of the service */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description No database just now */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_log_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not to be read as a request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description From a phone that is not paired, or from whom nobody logged in */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Asked by another page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description There is no such thing */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Another verb than those that Allow names */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Larger than is taken */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not this server's own address */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with the mend */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -37047,7 +37182,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -37188,7 +37323,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -37329,142 +37464,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
-            429: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description A fault of the service */
-            500: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description No database just now */
-            503: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description The disk is full */
-            507: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    post_log_out: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Successful Response */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not to be read as a request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Asked by another page */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description There is no such thing */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Another verb than those that Allow names */
-            405: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Larger than is taken */
-            413: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not JSON */
-            415: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not this server's own address */
-            421: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Refused, with the mend */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -37989,7 +37989,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -38130,7 +38130,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -38267,7 +38267,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -38408,7 +38408,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -38547,7 +38547,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -38688,7 +38688,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -38825,7 +38825,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -38962,7 +38962,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -39097,7 +39097,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -39234,7 +39234,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -39371,7 +39371,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Tried too often; Retry-After says when to try again */
             429: {
                 headers: {
                     [name: string]: unknown;
