@@ -150,4 +150,5 @@ def _words(crews: tuple[CrewRow, ...], slowest: tuple[RouteTime, ...]) -> tuple[
             f"One bench in twenty is read in more than {1000 * SLOW_S:.0f} ms: the service is "
             "short of processors."
         )
-    return tuple(found) or ("Nothing waits for long, and nothing is slow.",)
+    quick = ", and the bench is read as quickly as it should be" if bench is not None else ""
+    return tuple(found) or (f"Nothing waits for long{quick}.",)
