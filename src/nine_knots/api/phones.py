@@ -16,6 +16,7 @@ from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import Site
 from nine_knots.api.typed import Form
 from nine_knots.core.base.errors import CannotCompute, NotFound, WrongCode
+from nine_knots.core.base.words import begun
 from nine_knots.formats.leader_qr import qr_svg
 from nine_knots.services.secret import code_hash, hash_of, new_code, new_token
 from nine_knots.store import Database
@@ -158,13 +159,13 @@ def post_pair(
         if found is None:
             return None
         plan_id, ends_at = found.plan_id, None
-        words = f"{name} is paired: packed days come to it by themselves."
+        words = f"{begun(name)} is paired: packed days come to it by themselves."
         if plan_id is not None:
             plan = read_plan(cursor, found.angler_id, plan_id)
             whose = read_settings(cursor, found.angler_id).name
             on = datetime.fromisoformat(plan.on).replace(tzinfo=UTC)
             ends_at = max(on, datetime.now(UTC)) + GUESTS_DAY
-            words = f"{name} is for “{plan.title}” with {whose}, and for nothing else."
+            words = f"{begun(name)} is for “{plan.title}” with {whose}, and for nothing else."
         add_phone(cursor, found.angler_id, name, hash_of(token), plan_id, ends_at)
         forget_tries(cursor, "pairing", calling.address)
         return Paired(words, plan_id or "")
