@@ -208,6 +208,7 @@ def test_leaders_are_found_labelled_and_their_history_put_back(page):
 
 def test_several_leaders_go_out_as_a_file_and_in_again(page, tmp_path):
     page.get_by_role("link", name="Shelf", exact=True).click()
+    page.get_by_role("group", name="Fits this day").wait_for()  # what is below it moves no more
     page.get_by_label("Choose Night pool").first.check()
     page.get_by_label("Choose Long fine for the mill glide").first.check()
     with page.expect_download() as download:
