@@ -25,7 +25,8 @@ class Caller:
         return self.login.account_id if self.login else None
 
 
-AT_THE_BENCH = Caller()
+ANYBODY = Caller()
+"""Who sits at the bench, or a stranger where strangers may call."""
 
 
 def set_caller(scope: Scope, caller: Caller) -> None:
@@ -35,6 +36,6 @@ def set_caller(scope: Scope, caller: Caller) -> None:
 
 def caller_of(request: HTTPConnection) -> Caller:
     """Who makes a call."""
-    found = request.scope.get(_KEY, AT_THE_BENCH)
+    found = request.scope.get(_KEY, ANYBODY)
     assert isinstance(found, Caller)
     return found

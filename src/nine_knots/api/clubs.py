@@ -1,15 +1,15 @@
 """/api/clubs: groups that anglers give to: a club, a guide's guests. Others join by a code."""
 
 from dataclasses import dataclass
-from typing import Annotated
 
-from fastapi import APIRouter, Path, Request, Response
+from fastapi import APIRouter, Request, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.accounts.caller import CurrentCalling
 from nine_knots.api.accounts.letting_in import count_tries
 from nine_knots.api.context import CurrentSession, SavingSession
+from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import Site
 from nine_knots.api.typed import Form
@@ -29,7 +29,6 @@ from nine_knots.store.clubs import (
 )
 
 router = APIRouter(prefix="/api/clubs", tags=["given"], responses=RESPONSES)
-ClubId = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
 CODE_LENGTH = 8
 MOST_CLUBS = 40
 
@@ -95,7 +94,7 @@ def post_club(session: SavingSession, form: ClubForm) -> tuple[ClubRow, ...]:
 
 
 @router.post("/{club_id}/code", responses=MISSING, summary="A code to join my group by")
-def post_club_code(request: Request, session: CurrentSession, club_id: ClubId) -> ClubCode:
+def post_club_code(request: Request, session: CurrentSession, club_id: PathId) -> ClubCode:
     """Good for a week, for as many as have it; the one before is good no more."""
     code = new_code(CODE_LENGTH)
     session.write(lambda cursor, me: set_code(cursor, me, club_id, code_hash(code)))
@@ -128,7 +127,7 @@ def post_join_club(
     "/{club_id}/members/{angler_id}", responses=MISSING, summary="Leave a group, or put one out"
 )
 def remove_member(
-    session: CurrentSession, club_id: ClubId, angler_id: ClubId
+    session: CurrentSession, club_id: PathId, angler_id: PathId
 ) -> tuple[ClubRow, ...]:
     """Who keeps a group puts others out; whoever is in it leaves by themselves."""
 
@@ -148,7 +147,7 @@ def remove_member(
 
 
 @router.delete("/{club_id}", status_code=204, responses=MISSING, summary="End my group")
-def remove_club(session: CurrentSession, club_id: ClubId) -> Response:
+def remove_club(session: CurrentSession, club_id: PathId) -> Response:
     """All that was given to it is taken back."""
     session.write(lambda cursor, me: end_club(cursor, me, club_id))
     return Response(status_code=204)

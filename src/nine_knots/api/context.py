@@ -8,7 +8,7 @@ from typing import Annotated, TypeVar
 from fastapi import Depends, Header, Request
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.caller import AT_THE_BENCH, Caller, caller_of
+from nine_knots.api.caller import ANYBODY, Caller, caller_of
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.quantity import System
 from nine_knots.core.judge.angler import Angler
@@ -36,7 +36,7 @@ class Session:
         self,
         database: Database,
         known: Known,
-        caller: Caller = AT_THE_BENCH,
+        caller: Caller = ANYBODY,
         intent: Intent | None = None,
     ) -> None:
         self._database, self._known = database, known

@@ -8,7 +8,7 @@ from typing import Protocol
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.bodies import Unfit
-from nine_knots.api.caller import Caller
+from nine_knots.api.caller import ANYBODY, Caller
 from nine_knots.api.door import AT_THE_BENCH, COOKIE, OPEN, WATCHED_HERE, Door
 from nine_knots.api.site import Site
 
@@ -43,6 +43,11 @@ class Entrance(Protocol):
         """Who calls, or Unfit."""
 
 
+def _check_watched(path: str) -> None:
+    if path in WATCHED_HERE:
+        raise Unfit(403, "at-the-bench", "That is watched at the machine itself.", "")
+
+
 def local_hosts(port: int) -> frozenset[str]:
     """As what this machine is called by itself."""
     return frozenset(f"{name}:{port}" for name in LOCAL_NAMES)
@@ -62,7 +67,7 @@ class AtTheBench:
 
     async def admit(self, path: str, cookies: Cookies) -> Caller:
         """Anybody who sits there."""
-        return Caller()
+        return ANYBODY
 
 
 class ByTheDoor:
@@ -79,10 +84,9 @@ class ByTheDoor:
 
     async def admit(self, path: str, cookies: Cookies) -> Caller:
         """Whose phone it is; a stranger only pairs."""
-        if path in WATCHED_HERE:
-            raise Unfit(403, "at-the-bench", "That is watched at the machine itself.", "")
+        _check_watched(path)
         if path in OPEN or not path.startswith("/api/"):
-            return Caller()
+            return ANYBODY
         return await phone_that_calls(self._phones, path, cookies)
 
 
@@ -118,10 +122,9 @@ class Hosted:
 
     async def admit(self, path: str, cookies: Cookies) -> Caller:
         """Who is logged in, else whose phone it is; a stranger logs in or joins."""
-        if path in WATCHED_HERE:
-            raise Unfit(403, "at-the-bench", "That is watched at the machine itself.", "")
+        _check_watched(path)
         if not path.startswith("/api/"):
-            return Caller()
+            return ANYBODY
         if path.startswith(OWN_MACHINE):
             raise Unfit(
                 403,
@@ -134,7 +137,7 @@ class Hosted:
         if found is not None:
             return found
         if ENTERING.fullmatch(path):
-            return Caller()
+            return ANYBODY
         if COOKIE in cookies:
             return await phone_that_calls(self._phones, path, cookies)
         raise Unfit(401, "not-logged-in", "Nobody is logged in here.", "Log in.")
@@ -156,4 +159,4 @@ class Watching:
         """Anybody on the machine, to watch."""
         if path not in (*WATCHED_HERE, "/api/readiness"):
             raise Unfit(421, "wrong-host", "This service answers under its own name only.", "")
-        return Caller()
+        return ANYBODY

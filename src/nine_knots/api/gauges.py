@@ -8,7 +8,8 @@ from fastapi import APIRouter, Query, Request
 from pydantic import Field
 
 from nine_knots.api.context import CurrentSession
-from nine_knots.api.places import PlaceId, changed_place
+from nine_knots.api.ids import PathId
+from nine_knots.api.places import changed_place
 from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.base.errors import NotFound
@@ -67,7 +68,7 @@ def get_gauges(
 
 
 @router.put("/{place_id}/gauge", responses=MISSING, summary="Say where the level is read")
-def put_gauge(session: CurrentSession, place_id: PlaceId, form: GaugeForm) -> PlaceReading:
+def put_gauge(session: CurrentSession, place_id: PathId, form: GaugeForm) -> PlaceReading:
     """A service and its datastream, or none."""
     gauge = None
     if form.base:
@@ -85,7 +86,7 @@ def put_gauge(session: CurrentSession, place_id: PlaceId, form: GaugeForm) -> Pl
 def get_level(
     request: Request,
     session: CurrentSession,
-    place_id: PlaceId,
+    place_id: PathId,
     trick: Annotated[Trick, Query(description="what the stand-in is up to")] = "none",
     units: System = "imperial",
 ) -> LevelAnswer:

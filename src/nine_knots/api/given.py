@@ -2,10 +2,9 @@
 copy; each stays its giver's and can be taken back."""
 
 from dataclasses import dataclass
-from typing import Annotated, Literal
+from typing import Literal
 
-from fastapi import APIRouter, Path, Response
-from pydantic import Field
+from fastapi import APIRouter, Response
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession, SavingSession, Session
@@ -18,6 +17,7 @@ from nine_knots.api.given_things import (
     title_of,
     told,
 )
+from nine_knots.api.ids import Id, PathId
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form
 from nine_knots.core.base.errors import NotFound, NotYours
@@ -37,7 +37,6 @@ from nine_knots.store.given import (
 )
 
 router = APIRouter(prefix="/api/given", tags=["given"], responses=RESPONSES)
-GivenId = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
 Whom = Literal["angler", "club"]
 
 
@@ -86,9 +85,9 @@ class GiveForm(Form):
     notes, the mark on the map."""
 
     kind: GivenKind
-    thing_id: str = Field(pattern=r"^[0-9a-f]{32}$")
+    thing_id: Id
     whom: Whom
-    to_id: str = Field(pattern=r"^[0-9a-f]{32}$")
+    to_id: Id
     may_copy: bool = True
     places: bool = False
 
@@ -143,7 +142,7 @@ def post_given(session: CurrentSession, form: GiveForm) -> tuple[GivenRow, ...]:
 
 @router.get("/{given_id}", responses=MISSING, summary="Read what I was given")
 def get_given_thing(
-    session: CurrentSession, given_id: GivenId, units: System = "imperial"
+    session: CurrentSession, given_id: PathId, units: System = "imperial"
 ) -> GivenAnswer:
     """As it stands with its giver."""
 
@@ -159,7 +158,7 @@ def get_given_thing(
 
 
 @router.post("/{given_id}/copy", responses=MISSING, summary="Copy what I was given")
-def post_copy(session: SavingSession, given_id: GivenId) -> Copied:
+def post_copy(session: SavingSession, given_id: PathId) -> Copied:
     """It is mine from then on, whatever becomes of what it was copied from."""
 
     def make(cursor: DictCursor, me: str) -> str:
@@ -177,7 +176,7 @@ def post_copy(session: SavingSession, given_id: GivenId) -> Copied:
 
 
 @router.delete("/{given_id}", status_code=204, responses=MISSING, summary="Take a thing back")
-def remove_given(session: CurrentSession, given_id: GivenId) -> Response:
+def remove_given(session: CurrentSession, given_id: PathId) -> Response:
     """It is read no more; copies that were made stay their owners'."""
     session.write(lambda cursor, me: take_back(cursor, me, given_id))
     return Response(status_code=204)

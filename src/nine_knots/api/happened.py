@@ -9,6 +9,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.api.come_home import settle_day
 from nine_knots.api.context import CurrentSession
+from nine_knots.api.ids import HEX
 from nine_knots.api.problems import RESPONSES
 from nine_knots.api.typed import Form
 from nine_knots.core.base.frozen import Several
@@ -52,7 +53,7 @@ def post_events(session: CurrentSession, form: EventsForm) -> EventsKept:
 @router.get("", summary="What happened")
 def get_events(
     session: CurrentSession,
-    plan_id: Annotated[str, Query(pattern=r"^[0-9a-f]{32}$", description="of one day")],
+    plan_id: Annotated[str, Query(pattern=HEX, description="of one day")],
 ) -> tuple[Event, ...]:
     """In the order of their times, with what was taken back and what took it back."""
     session.check_day(plan_id)

@@ -7,7 +7,7 @@ from typing import Annotated
 from fastapi import APIRouter, Query
 
 from nine_knots.api.context import CurrentSession
-from nine_knots.api.places import PlaceId
+from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.core.base.errors import NotFound, Unreadable
 from nine_knots.services.light import Light, light_of
@@ -31,7 +31,7 @@ class LightAnswer:
 @router.get("/{place_id}/light", responses=MISSING, summary="When it is light at a water")
 def get_light(
     session: CurrentSession,
-    place_id: PlaceId,
+    place_id: PathId,
     day: Annotated[str, Query(pattern=r"^(\d{4}-\d\d-\d\d)?$", description="today if empty")] = "",
 ) -> LightAnswer:
     """By its place on the map."""

@@ -11,8 +11,8 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.files import file_answer
+from nine_knots.api.ids import PathId
 from nine_knots.api.logged import Logged, logged_days
-from nine_knots.api.plans import PlanId
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.core.base.frozen import Frozen, Several
 from nine_knots.core.base.quantity import System
@@ -98,7 +98,7 @@ def get_log(session: CurrentSession, q: Words = "", units: System = "imperial") 
 
 
 @router.get("/{plan_id}", responses=MISSING, summary="A day as it went")
-def get_day_log(session: CurrentSession, plan_id: PlanId, units: System = "imperial") -> DayLog:
+def get_day_log(session: CurrentSession, plan_id: PathId, units: System = "imperial") -> DayLog:
     """Every event that stands, in a line."""
     found, rigs, photos = session.read(
         lambda cursor, me: (
@@ -112,7 +112,7 @@ def get_day_log(session: CurrentSession, plan_id: PlanId, units: System = "imper
 
 
 @router.get("/{plan_id}/landings", responses=MISSING, summary="Landings of a day to learn from")
-def get_landings(session: CurrentSession, plan_id: PlanId) -> tuple[DayLanding, ...]:
+def get_landings(session: CurrentSession, plan_id: PathId) -> tuple[DayLanding, ...]:
     """Those that were not learnt from yet, each with the rig that was on the line and the fly on
     it, as far as both are known."""
 

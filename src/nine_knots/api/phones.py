@@ -2,9 +2,8 @@
 
 from dataclasses import dataclass
 from datetime import UTC, datetime, timedelta
-from typing import Annotated
 
-from fastapi import APIRouter, Path, Request, Response
+from fastapi import APIRouter, Request, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
@@ -12,6 +11,7 @@ from nine_knots.api.accounts.caller import CurrentCalling
 from nine_knots.api.accounts.letting_in import count_tries
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.door import COOKIE, Door
+from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import Site
 from nine_knots.api.typed import Form
@@ -27,7 +27,6 @@ from nine_knots.store.plans import read_pack, read_plan
 from nine_knots.store.tried import forget_tries
 
 router = APIRouter(prefix="/api/phones", tags=["phones"], responses=RESPONSES)
-PhoneId = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
 A_YEAR_S = 365 * 24 * 3600
 CODE_LENGTH = 10
 GUESTS_DAY = timedelta(days=1, hours=12)
@@ -209,7 +208,7 @@ def get_authority(request: Request) -> Response:
 
 
 @router.delete("/{phone_id}", status_code=204, responses=MISSING, summary="Revoke a phone")
-def remove_phone(session: CurrentSession, phone_id: PhoneId) -> Response:
+def remove_phone(session: CurrentSession, phone_id: PathId) -> Response:
     """It comes in no more; what it sent stays."""
     session.write(lambda cursor, me: revoke_phone(cursor, me, phone_id))
     return Response(status_code=204)

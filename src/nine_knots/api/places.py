@@ -12,6 +12,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.api import place_texts as texts
 from nine_knots.api.context import CurrentSession, SavingSession, Session
+from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.base.errors import NotFound, Unreadable
@@ -48,7 +49,6 @@ from nine_knots.store.places import (
 )
 
 router = APIRouter(prefix="/api/places", tags=["places"], responses=RESPONSES)
-PlaceId = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
 StretchId = Annotated[str, Path(pattern=r"^[a-z0-9][a-z0-9_-]{0,39}$")]
 
 
@@ -127,7 +127,7 @@ def post_place(session: SavingSession, form: PlaceForm) -> PlaceReading:
 @router.get("/{place_id}", responses=MISSING, summary="A water at a level")
 def get_place(
     session: CurrentSession,
-    place_id: PlaceId,
+    place_id: PathId,
     level: Annotated[str, Query(max_length=60, description="as typed; empty: as usual")] = "",
     high: Annotated[str, Query(max_length=20, description="by the sea: high water, 06:10")] = "",
     low: Annotated[str, Query(max_length=20, description="low water")] = "",
@@ -145,21 +145,21 @@ def get_place(
 
 
 @router.put("/{place_id}", responses=MISSING, summary="Write a water anew")
-def put_place(session: CurrentSession, place_id: PlaceId, form: PlaceForm) -> PlaceReading:
+def put_place(session: CurrentSession, place_id: PathId, form: PlaceForm) -> PlaceReading:
     """Its name, kind, rules and notes; the stretches stay."""
     fields = _fields(form)
     return changed_place(session, place_id, lambda place: place.remade(**fields), "imperial")
 
 
 @router.delete("/{place_id}", status_code=204, responses=MISSING, summary="Forget a water")
-def remove_place(session: CurrentSession, place_id: PlaceId) -> Response:
+def remove_place(session: CurrentSession, place_id: PathId) -> Response:
     """With its stretches and notes."""
     session.write(lambda cursor, me: delete_place(cursor, me, place_id))
     return Response(status_code=204)
 
 
 @router.post("/{place_id}/stretches", responses=MISSING, summary="Add a stretch, or write one anew")
-def post_stretch(session: SavingSession, place_id: PlaceId, form: StretchForm) -> PlaceReading:
+def post_stretch(session: SavingSession, place_id: PathId, form: StretchForm) -> PlaceReading:
     """At the end of the others, or in its place; what was noted of it at levels stays."""
     depth_m, pace = texts.depth_m(form.depth, form.units), texts.pace_m_s(form.pace, form.units)
     bank_m = 0.0
@@ -201,7 +201,7 @@ def post_stretch(session: SavingSession, place_id: PlaceId, form: StretchForm) -
     "/{place_id}/stretches/{stretch_id}", responses=MISSING, summary="Leave a stretch out"
 )
 def remove_stretch(
-    session: CurrentSession, place_id: PlaceId, stretch_id: StretchId, units: System = "imperial"
+    session: CurrentSession, place_id: PathId, stretch_id: StretchId, units: System = "imperial"
 ) -> PlaceReading:
     """With what was noted of it."""
 
@@ -220,7 +220,7 @@ def remove_stretch(
     summary="Note what a stretch is like at a level",
 )
 def post_level(
-    session: SavingSession, place_id: PlaceId, stretch_id: StretchId, form: LevelForm
+    session: SavingSession, place_id: PathId, stretch_id: StretchId, form: LevelForm
 ) -> PlaceReading:
     """From two or more notes depth and pace at other levels follow."""
     note = LevelNote(
@@ -247,7 +247,7 @@ def post_level(
 )
 def remove_level(
     session: CurrentSession,
-    place_id: PlaceId,
+    place_id: PathId,
     stretch_id: StretchId,
     number: Annotated[int, Path(ge=0, lt=60)],
     units: System = "imperial",

@@ -5,7 +5,8 @@ from pydantic import ValidationError
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.files import file_answer, file_of
-from nine_knots.api.plans import PlanId, plan_and_place
+from nine_knots.api.ids import PathId
+from nine_knots.api.plans import plan_and_place
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.work.plan_tasks import PackTask
 from nine_knots.api.work.tasks import adapter_of
@@ -24,7 +25,7 @@ router = APIRouter(prefix="/api/plans", tags=["plans"], responses=RESPONSES)
     responses=MISSING,
     summary="A packed day as one file for a phone without a network",
 )
-def get_one_file(request: Request, session: CurrentSession, plan_id: PlanId) -> Response:
+def get_one_file(request: Request, session: CurrentSession, plan_id: PathId) -> Response:
     """Everything inside: opened from the phone's files, its log comes home as a file."""
     body, title = session.read(
         lambda cursor, me: (read_pack(cursor, me, plan_id), read_plan(cursor, me, plan_id).title)
@@ -41,7 +42,7 @@ def get_one_file(request: Request, session: CurrentSession, plan_id: PlanId) -> 
     responses=MISSING,
     summary="A packed day as a card to print, A5 on both sides",
 )
-def get_card(session: CurrentSession, plan_id: PlanId) -> Response:
+def get_card(session: CurrentSession, plan_id: PathId) -> Response:
     """Good enough to fish by if the phone drowns."""
     body = session.read(lambda cursor, me: read_pack(cursor, me, plan_id))
     try:
@@ -59,7 +60,7 @@ def get_card(session: CurrentSession, plan_id: PlanId) -> Response:
     responses=MISSING,
     summary="The plan for a calendar",
 )
-def get_calendar(session: CurrentSession, plan_id: PlanId) -> Response:
+def get_calendar(session: CurrentSession, plan_id: PathId) -> Response:
     """An iCalendar file (RFC 5545): each stretch an entry in local time."""
     plan, place = session.read(lambda cursor, me: plan_and_place(cursor, me, plan_id))
     return file_answer(write_calendar(plan_id, plan, place), plan.title, "ics")

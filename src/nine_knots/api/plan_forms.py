@@ -7,6 +7,7 @@ from typing import TypeVar
 from pydantic import Field
 
 from nine_knots.api import place_texts as texts
+from nine_knots.api.ids import Id
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.base.errors import OutOfRange
 from nine_knots.core.base.frozen import Several
@@ -61,7 +62,7 @@ class PlanForm(Form):
 
     title: Typed = Field(min_length=1, examples=["Saturday on the Skarn"])
     on: Day = Field(examples=["2026-06-20"])
-    place_id: str = Field(pattern=r"^[0-9a-f]{32}$")
+    place_id: Id
     level: Typed = ""
     high: Typed = Field(default="", description="by the sea: high water")
     low: Typed = ""

@@ -2,14 +2,15 @@
 
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Annotated, Any
+from typing import Any
 
-from fastapi import APIRouter, Path, Response
+from fastapi import APIRouter, Response
 from pydantic import Field, ValidationError
 from pymysql.cursors import DictCursor
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession, SavingSession, Session
+from nine_knots.api.ids import Id, PathId
 from nine_knots.api.light import light_words
 from nine_knots.api.logged import last_time
 from nine_knots.api.plan_forms import PlanForm, PlanTexts, plan_texts
@@ -52,7 +53,6 @@ from nine_knots.store.tackle import read_kit
 from nine_knots.store.wallet import list_wallet
 
 router = APIRouter(prefix="/api/plans", tags=["plans"], responses=RESPONSES)
-PlanId = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
 
 
 @dataclass(frozen=True, slots=True)
@@ -82,7 +82,7 @@ class PlanAnswer:
 class WorkRequest(Form):
     """A plan, how it is to be thrown, and in which units it is told."""
 
-    plan_id: str = Field(pattern=r"^[0-9a-f]{32}$")
+    plan_id: Id
     stroke: StrokeForm = Field(default_factory=StrokeForm)
     units: System = "imperial"
 
@@ -123,13 +123,13 @@ def post_plan(session: SavingSession, form: PlanForm) -> PlanAnswer:
 
 
 @router.get("/{plan_id}", responses=MISSING, summary="A planned day")
-def get_plan(session: CurrentSession, plan_id: PlanId, units: System = "imperial") -> PlanAnswer:
+def get_plan(session: CurrentSession, plan_id: PathId, units: System = "imperial") -> PlanAnswer:
     """As it can be typed again."""
     return session.read(lambda cursor, me: _answer(cursor, me, plan_id, units))
 
 
 @router.put("/{plan_id}", responses=MISSING, summary="Write a plan anew")
-def put_plan_anew(session: CurrentSession, plan_id: PlanId, form: PlanForm) -> PlanAnswer:
+def put_plan_anew(session: CurrentSession, plan_id: PathId, form: PlanForm) -> PlanAnswer:
     """What was packed of it stays till it is packed again."""
 
     def write(cursor: DictCursor, me: str) -> PlanAnswer:
@@ -140,7 +140,7 @@ def put_plan_anew(session: CurrentSession, plan_id: PlanId, form: PlanForm) -> P
 
 
 @router.delete("/{plan_id}", status_code=204, responses=MISSING, summary="Forget a plan")
-def remove_plan(session: CurrentSession, plan_id: PlanId) -> Response:
+def remove_plan(session: CurrentSession, plan_id: PathId) -> Response:
     """One that was fished stays: its log is read by it."""
 
     def forget(cursor: DictCursor, me: str) -> None:
@@ -203,7 +203,7 @@ async def post_pack(
     summary="What was packed of a day",
     response_model=DayPack,
 )
-def get_pack(session: CurrentSession, plan_id: PlanId) -> Response:
+def get_pack(session: CurrentSession, plan_id: PathId) -> Response:
     """As it was packed last."""
     session.check_day(plan_id)
     body = session.read(lambda cursor, me: read_pack(cursor, me, plan_id))

@@ -10,6 +10,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.files import file_answer
+from nine_knots.api.ids import Id
 from nine_knots.api.paging import MOST, USUAL, PageSize
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form, Typed, field
@@ -36,7 +37,6 @@ from nine_knots.store.stock import read_spool
 
 router = APIRouter(prefix="/api/pulls", tags=["pull tests"], responses=RESPONSES)
 AskedUnits = Annotated[System, Query()]
-TestId = Annotated[str, Field(pattern=r"^[0-9a-f]{32}$")]
 
 
 class Pulled(Form):
@@ -57,7 +57,7 @@ class PullForm(Pulled):
 class ChosenForm(Form):
     """Tests chosen on the list."""
 
-    test_ids: Several[TestId] = Field(min_length=1, max_length=MOST)
+    test_ids: Several[Id] = Field(min_length=1, max_length=MOST)
     units: System = "imperial"
 
 

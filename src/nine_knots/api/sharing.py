@@ -1,7 +1,6 @@
 """/api/sharing: leaders handed on, as QR codes or several as one file, and taken from others."""
 
 from dataclasses import dataclass
-from typing import Annotated
 
 from fastapi import APIRouter, Response
 from pydantic import Field
@@ -10,6 +9,7 @@ from pymysql.cursors import DictCursor
 from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.examples import DESIGN
 from nine_knots.api.files import file_answer
+from nine_knots.api.ids import Id
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form
 from nine_knots.core.base.frozen import Several
@@ -30,7 +30,6 @@ from nine_knots.store.leaders import create_leader, labels_of, read_revision, wr
 from nine_knots.store.stock import list_stock
 
 router = APIRouter(prefix="/api/sharing", tags=["sharing"], responses=RESPONSES)
-LeaderId = Annotated[str, Field(pattern=r"^[0-9a-f]{32}$")]
 
 
 class DesignForm(Form):
@@ -50,7 +49,7 @@ class ScanForm(Form):
 class ChosenLeaders(Form):
     """Leaders chosen on the shelf."""
 
-    leader_ids: Several[LeaderId] = Field(min_length=1, max_length=MOST_LEADERS)
+    leader_ids: Several[Id] = Field(min_length=1, max_length=MOST_LEADERS)
 
 
 class FileForm(Form):

@@ -57,11 +57,13 @@ def set_login_cookie(response: Response, site: Site, token: str) -> None:
     )
 
 
-def drop_login_cookie(response: Response, site: Site) -> None:
-    """Take it from the browser again."""
+def gone(site: Site) -> Response:
+    """The answer to who goes out: nothing, and the cookie is taken from the browser again."""
+    response = Response(status_code=204)
     response.delete_cookie(
         site.cookie, path="/", secure=site.secure, httponly=True, samesite="strict"
     )
+    return response
 
 
 def _site(request: Request) -> Site:

@@ -2,14 +2,14 @@
 
 from dataclasses import dataclass
 from datetime import UTC, datetime
-from typing import Annotated
 
-from fastapi import APIRouter, Path, Response
+from fastapi import APIRouter, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.examples import DESIGN
+from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form
 from nine_knots.core.base.quantity import System
@@ -22,7 +22,6 @@ from nine_knots.core.trade.wallet import RigState, WalletRig
 from nine_knots.store.wallet import list_wallet, put_rigs, read_rig, take_out, write_rig
 
 router = APIRouter(prefix="/api/wallet", tags=["wallet"], responses=RESPONSES)
-RigId = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
 
 
 class RigForm(Form):
@@ -74,7 +73,7 @@ def post_rig(session: SavingSession, form: RigForm) -> WalletCard:
 
 @router.put("/{rig_id}", responses=MISSING, summary="Say where a rig lies and how worn it is")
 def put_rig(
-    session: CurrentSession, rig_id: RigId, form: LiesForm, units: System = "imperial"
+    session: CurrentSession, rig_id: PathId, form: LiesForm, units: System = "imperial"
 ) -> WalletCard:
     """Its leader stays as it is."""
 
@@ -88,7 +87,7 @@ def put_rig(
 
 
 @router.delete("/{rig_id}", status_code=204, responses=MISSING, summary="Take a rig out")
-def remove_rig(session: CurrentSession, rig_id: RigId) -> Response:
+def remove_rig(session: CurrentSession, rig_id: PathId) -> Response:
     """Lost, cut up or given away."""
     session.write(lambda cursor, me: take_out(cursor, me, rig_id))
     return Response(status_code=204)

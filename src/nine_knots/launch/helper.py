@@ -17,24 +17,8 @@ import zmq
 from zmq.asyncio import Context
 
 from nine_knots.api.app import first_tasks
+from nine_knots.api.work import wire
 from nine_knots.api.work.tasks import Task
-from nine_knots.api.work.wire import (
-    ALIVE,
-    BEAT_S,
-    DONE,
-    FOUND,
-    KNOWN,
-    LEAVE,
-    LOST_S,
-    OTHER,
-    TOLD,
-    UP,
-    WORK,
-    NoTask,
-    done_written,
-    task_read,
-    version,
-)
 from nine_knots.api.work.worker import Died, Done, Told, Worker
 from nine_knots.core.base.errors import NineKnotsError, WorkFailed
 from nine_knots.launch import PROJECT
@@ -70,11 +54,11 @@ class Bench:
 
     async def lend(self) -> None:
         """Work until told to end; OtherVersion where the service is one."""
-        pause_s = BEAT_S
+        pause_s = wire.BEAT_S
         while True:
             begun = time.monotonic()
             await self._lend_once()
-            pause_s = BEAT_S if time.monotonic() - begun > 2 * LOST_S else 2 * pause_s
+            pause_s = wire.BEAT_S if time.monotonic() - begun > 2 * wire.LOST_S else 2 * pause_s
             await asyncio.sleep(min(pause_s, LONGEST_PAUSE_S))
 
     async def _lend_once(self) -> None:
@@ -87,13 +71,13 @@ class Bench:
         self._socket.connect(self._service)
         heard_at = time.monotonic()
         try:
-            await self._send(UP, version().encode())
-            while time.monotonic() - heard_at < LOST_S:
+            await self._send(wire.UP, wire.version().encode())
+            while time.monotonic() - heard_at < wire.LOST_S:
                 with suppress(TimeoutError):
-                    said = await asyncio.wait_for(self._socket.recv_multipart(), BEAT_S)
+                    said = await asyncio.wait_for(self._socket.recv_multipart(), wire.BEAT_S)
                     heard_at = time.monotonic()
                     self._hear(*said)
-                await self._send(ALIVE)
+                await self._send(wire.ALIVE)
         finally:
             self._leave()
             self._socket.close(linger=0)
@@ -103,43 +87,47 @@ class Bench:
             await self._socket.send_multipart(list(parts), flags=zmq.NOBLOCK)
 
     def _hear(self, kind: bytes, body: bytes = b"", *_more: bytes) -> None:
-        if kind == OTHER:
+        if kind == wire.OTHER:
             raise OtherVersion(
                 "The service is of another version than this program.",
                 mend="Bring both to the same, and start this again.",
             )
-        if kind == WORK:
+        if kind == wire.WORK:
             number, _, task = body.partition(b"\n")
             self._leave()
             self._number = int(number)
             self._under_way = asyncio.ensure_future(self._work(self._number, task))
-        elif kind == LEAVE and body == b"%d" % self._number:
+        elif kind == wire.LEAVE and body == b"%d" % self._number:
             self._worker.give_up()
-        elif kind == KNOWN:
+        elif kind == wire.KNOWN:
             return
+
+    def _renew(self) -> None:
+        """Another process in place of this one."""
+        self._worker.end()
+        self._worker = Worker(self._first)
 
     def _leave(self) -> None:
         if self._under_way is not None and self.is_working:
             self._under_way.cancel()
-            self._worker.end()
-            self._worker = Worker(self._first)
+            self._renew()
 
     async def _work(self, number: int, body: bytes) -> None:
         try:
-            done = await self._worker.work(task_read(body), lambda told: self._tell(number, told))
-        except NoTask as odd:
+            done = await self._worker.work(
+                wire.task_read(body), lambda told: self._tell(number, told)
+            )
+        except wire.NoTask as odd:
             done = Done(WorkFailed(f"The helper was sent {odd}."), False, 0)
         except Died:
-            self._worker.end()
-            self._worker = Worker(self._first)
+            self._renew()
             done = Done(WorkFailed("The worker ended over it.", mend="Try again."), False, 0)
-        await self._send(DONE, b"%d" % number, *done_written(done))
+        await self._send(wire.DONE, b"%d" % number, *wire.done_written(done))
         if self._worker.is_worn:
-            self._worker.end()
-            self._worker = Worker(self._first)
+            self._renew()
 
     def _tell(self, number: int, told: Told) -> None:
-        kind, body = (TOLD, b"%r" % told) if isinstance(told, float) else (FOUND, told)
+        kind, body = (wire.TOLD, b"%r" % told) if isinstance(told, float) else (wire.FOUND, told)
         asyncio.ensure_future(self._send(kind, b"%d" % number, body))  # noqa: RUF006 - a word only
 
     def end(self) -> None:

@@ -1,6 +1,8 @@
 """Passkeys: what a device is asked to sign, and whether it did [S: WebAuthn2021], by the webauthn
 package."""
 
+from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass
 from typing import Any
 
@@ -23,7 +25,17 @@ from webauthn.helpers.structs import (
 from nine_knots.core.base.errors import WrongCode
 
 Credential = dict[str, Any]
-REFUSED = "This device did not show what was asked of it."
+
+
+@contextmanager
+def _shown_rightly() -> Iterator[None]:
+    """WrongCode for whatever a device sends that is not what was asked of it."""
+    try:
+        yield
+    except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
+        raise WrongCode(
+            "This device did not show what was asked of it.", where="credential", mend="Try again."
+        ) from refused
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,7 +74,7 @@ def ask_to_make(host: str, name: str, handle: bytes, known: tuple[bytes, ...] = 
 
 def made(host: str, origin: str, challenge: bytes, credential: Credential) -> Made:
     """The passkey that a device made; WrongCode where it is not what was asked for."""
-    try:
+    with _shown_rightly():
         found = verify_registration_response(
             credential=credential,
             expected_challenge=challenge,
@@ -70,8 +82,6 @@ def made(host: str, origin: str, challenge: bytes, credential: Credential) -> Ma
             expected_origin=origin,
             require_user_verification=True,
         )
-    except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
-        raise WrongCode(REFUSED, where="credential", mend="Try again.") from refused
     return Made(found.credential_id, found.credential_public_key, found.sign_count)
 
 
@@ -85,10 +95,8 @@ def ask_to_show(host: str) -> Asked:
 
 def credential_in(credential: Credential) -> bytes:
     """Which passkey a device says it showed; WrongCode where it says none."""
-    try:
+    with _shown_rightly():
         return base64url_to_bytes(credential["rawId"])
-    except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
-        raise WrongCode(REFUSED, where="credential", mend="Try again.") from refused
 
 
 def shown(
@@ -96,7 +104,7 @@ def shown(
 ) -> int:
     """The device's new count, where its signature is right; WrongCode where it is not, or where the
     count went back, as it does with a copied key."""
-    try:
+    with _shown_rightly():
         found = verify_authentication_response(
             credential=credential,
             expected_challenge=challenge,
@@ -106,6 +114,4 @@ def shown(
             credential_current_sign_count=count,
             require_user_verification=True,
         )
-    except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
-        raise WrongCode(REFUSED, where="credential", mend="Try again.") from refused
     return found.new_sign_count

@@ -2,12 +2,12 @@
 
 import uuid
 from dataclasses import dataclass
-from datetime import UTC, datetime, timedelta
+from datetime import timedelta
 
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.store.rows import as_column
+from nine_knots.store.rows import from_now
 
 CODE_GOOD_FOR = timedelta(days=7)
 
@@ -77,7 +77,7 @@ def set_code(cursor: DictCursor, angler_id: str, club_id: str, code_hash: str) -
     this angler."""
     if not cursor.execute(
         "UPDATE club SET code_hash = %s, code_ends = %s WHERE angler_id = %s AND club_id = %s",
-        (code_hash, as_column(datetime.now(UTC) + CODE_GOOD_FOR), angler_id, club_id),
+        (code_hash, from_now(CODE_GOOD_FOR), angler_id, club_id),
     ):
         raise _no_club()
 
@@ -86,7 +86,7 @@ def join_club(cursor: DictCursor, angler_id: str, code_hash: str) -> Club | None
     """The group that is joined by a code; None where it is none that is good."""
     cursor.execute(
         "SELECT club_id FROM club WHERE code_hash = %s AND code_ends > %s",
-        (code_hash, as_column(datetime.now(UTC))),
+        (code_hash, from_now()),
     )
     row = cursor.fetchone()
     if row is None:

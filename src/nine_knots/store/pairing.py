@@ -2,11 +2,11 @@
 for one phone and some minutes."""
 
 from dataclasses import dataclass
-from datetime import UTC, datetime, timedelta
+from datetime import timedelta
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.store.rows import as_column
+from nine_knots.store.rows import forget_ended, from_now
 
 GOOD_FOR = timedelta(minutes=10)
 GUEST_GOOD_FOR = timedelta(days=2)
@@ -25,15 +25,14 @@ def add_pairing(
 ) -> None:
     """Have one phone paired by the code of this hash: within ten minutes, a guest's within two
     days."""
-    now = datetime.now(UTC)
-    cursor.execute("DELETE FROM pairing_code WHERE ends_at < %s LIMIT 100", (as_column(now),))
+    forget_ended(cursor, "pairing_code")
     cursor.execute(
         "INSERT INTO pairing_code (code_hash, angler_id, plan_id, ends_at) VALUES (%s, %s, %s, %s)",
         (
             code_hash,
             angler_id,
             plan_id,
-            as_column(now + (GUEST_GOOD_FOR if plan_id else GOOD_FOR)),
+            from_now(GUEST_GOOD_FOR if plan_id else GOOD_FOR),
         ),
     )
 
@@ -43,7 +42,7 @@ def take_pairing(cursor: DictCursor, code_hash: str) -> Pairing | None:
     cursor.execute(
         "SELECT angler_id, plan_id FROM pairing_code WHERE code_hash = %s AND ends_at > %s "
         "FOR UPDATE",
-        (code_hash, as_column(datetime.now(UTC))),
+        (code_hash, from_now()),
     )
     row = cursor.fetchone()
     if row is None:

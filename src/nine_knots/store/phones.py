@@ -2,12 +2,12 @@
 
 import uuid
 from dataclasses import dataclass
-from datetime import UTC, datetime
+from datetime import datetime
 
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.store.rows import as_column, in_utc
+from nine_knots.store.rows import as_column, from_now, in_utc
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,7 +48,7 @@ def list_phones(cursor: DictCursor, angler_id: str) -> tuple[Phone, ...]:
         "SELECT phone_id, name, paired_at, seen_at, revoked_at, plan.title AS day, "
         "ends_at < %s AS is_over FROM phone LEFT JOIN plan USING (angler_id, plan_id) "
         "WHERE angler_id = %s ORDER BY paired_at DESC",
-        (as_column(datetime.now(UTC)), angler_id),
+        (from_now(), angler_id),
     )
     return tuple(
         Phone(
@@ -88,7 +88,7 @@ def phone_with(cursor: DictCursor, token_hash: str) -> Paired | None:
     cursor.execute(
         "SELECT angler_id, phone_id, plan_id FROM phone WHERE token_hash = %s "
         "AND revoked_at IS NULL AND (ends_at IS NULL OR ends_at > %s)",
-        (token_hash, as_column(datetime.now(UTC))),
+        (token_hash, from_now()),
     )
     row = cursor.fetchone()
     if row is None:

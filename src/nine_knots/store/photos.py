@@ -1,11 +1,9 @@
 """Photos from the water, each under the name that an event tells; kept once, never changed."""
 
-from datetime import UTC, datetime
-
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound, OutOfRange
-from nine_knots.store.rows import as_column
+from nine_knots.store.rows import from_now
 
 MOST = 5_000  # of an angler
 
@@ -24,7 +22,7 @@ def add_photo(cursor: DictCursor, angler_id: str, plan_id: str, name: str, image
         cursor.execute(
             "INSERT IGNORE INTO photo (angler_id, name, plan_id, image, noted_at) "
             "VALUES (%s, %s, %s, %s, %s)",
-            (angler_id, name, plan_id, image, as_column(datetime.now(UTC))),
+            (angler_id, name, plan_id, image, from_now()),
         )
     )
 

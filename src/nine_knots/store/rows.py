@@ -1,8 +1,10 @@
 """Rows and what stands in them: bodies, each of its own version, and times, which are UTC."""
 
 from collections.abc import Iterable, Iterator
-from datetime import UTC, datetime
+from datetime import UTC, datetime, timedelta
 from typing import Any, TypeVar
+
+from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import Damaged
 from nine_knots.kept.envelope import Kind
@@ -33,3 +35,13 @@ def in_utc(column: datetime) -> datetime:
 def as_column(moment: datetime) -> datetime:
     """A time with its zone, as a row holds it."""
     return moment.astimezone(UTC).replace(tzinfo=None)
+
+
+def from_now(after: timedelta = timedelta()) -> datetime:
+    """Now, or so long after it, as a row holds it."""
+    return as_column(datetime.now(UTC) + after)
+
+
+def forget_ended(cursor: DictCursor, table: str) -> None:
+    """Let go of some rows of a table whose time is over: whoever writes there tidies up."""
+    cursor.execute(f"DELETE FROM {table} WHERE ends_at < %s LIMIT 100", (from_now(),))

@@ -14,6 +14,7 @@ from nine_knots.api.accounts.forms import (
     RecoverForm,
     ShownForm,
     ToSign,
+    just_proved,
 )
 from nine_knots.api.accounts.keys import (
     ask_for_any,
@@ -27,7 +28,7 @@ from nine_knots.api.accounts.letting_in import (
 )
 from nine_knots.api.caller import caller_of
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.api.site import CurrentSite, Site, drop_login_cookie
+from nine_knots.api.site import CurrentSite, Site, gone
 from nine_knots.core.base.errors import NineKnotsError, WrongCode
 from nine_knots.services.secret import code_hash
 from nine_knots.store import Database
@@ -72,7 +73,7 @@ def post_log_in(
 
     account = _raised(database, enter)
     database.transact(lambda cursor: forget_tries(cursor, "password", name.casefold()))
-    return _now(site, account)
+    return just_proved(site, account.name, account.is_operator)
 
 
 @router.post("/passkey", summary="Ask what a passkey is to sign")
@@ -100,7 +101,8 @@ def post_passkey_log_in(
             return _let(cursor, response, site, None, calling, "passkey", refused)
         return _let(cursor, response, site, account, calling, "passkey")
 
-    return _now(site, _raised(request.app.state.database, enter))
+    account = _raised(request.app.state.database, enter)
+    return just_proved(site, account.name, account.is_operator)
 
 
 @router.post("/recover", summary="Come in by a recovery code")
@@ -127,7 +129,8 @@ def post_recover(
             cursor, response, site, account, calling, "recovery code", None if spent else refusal
         )
 
-    return _now(site, _raised(database, enter))
+    account = _raised(database, enter)
+    return just_proved(site, account.name, account.is_operator)
 
 
 @router.post("/log-out", status_code=204, summary="Go out")
@@ -139,9 +142,7 @@ def post_log_out(mine: CurrentMine) -> Response:
         mine.note(cursor, "went out")
 
     mine.transact(leave)
-    response = Response(status_code=204)
-    drop_login_cookie(response, mine.site)
-    return response
+    return gone(mine.site)
 
 
 def _let(
@@ -173,10 +174,6 @@ def _raised(database: Database, work: Callable[[DictCursor], Account | NineKnots
     if isinstance(found, NineKnotsError):
         raise found
     return found
-
-
-def _now(site: Site, account: Account) -> Me:
-    return Me(True, account.name, account.is_operator, True, bool(site.mail))
 
 
 def _me(site: Site | None, request: Request) -> Me:

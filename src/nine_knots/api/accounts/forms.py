@@ -5,6 +5,7 @@ from typing import Annotated, Any
 
 from pydantic import Field
 
+from nine_knots.api.site import Site
 from nine_knots.api.typed import Form
 from nine_knots.core.base.limits import Title
 from nine_knots.core.base.quantity import System
@@ -27,6 +28,11 @@ class Me:
     operator: bool = False
     proved: bool = False
     mail: bool = False
+
+
+def just_proved(site: Site, name: str, is_operator: bool) -> Me:
+    """Somebody who has just shown who it is."""
+    return Me(True, name, is_operator, True, bool(site.mail))
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,13 +1,13 @@
 """/api/account/invitations: letting another join, by an address that is good once."""
 
 from dataclasses import dataclass
-from typing import Annotated
 
-from fastapi import APIRouter, Path, Response
+from fastapi import APIRouter, Response
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.accounts.caller import CurrentMine
 from nine_knots.api.accounts.forms import InviteForm
+from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.core.base.errors import OutOfRange
 from nine_knots.formats.leader_qr import qr_svg
@@ -34,17 +34,6 @@ It is good for one person.
 
 
 @dataclass(frozen=True, slots=True)
-class InvitationRow:
-    """An invitation in a line."""
-
-    invitation_id: str
-    note: str
-    as_operator: bool
-    ends_at: str
-    taken: bool
-
-
-@dataclass(frozen=True, slots=True)
 class NewInvitation:
     """Where whoever is invited goes, as text and as a QR picture (SVG): told this once. ``words``
     say whether it was sent."""
@@ -60,9 +49,9 @@ def join_url(origin: str, token: str) -> str:
 
 
 @router.get("", summary="Whom I have invited")
-def get_invitations(mine: CurrentMine) -> tuple[InvitationRow, ...]:
+def get_invitations(mine: CurrentMine) -> tuple[Invitation, ...]:
     """The newest first."""
-    return tuple(_row(one) for one in mine.transact(list_invitations))
+    return mine.transact(list_invitations)
 
 
 @router.post("", summary="Invite another")
@@ -93,15 +82,7 @@ def post_invitation(mine: CurrentMine, form: InviteForm) -> NewInvitation:
 
 
 @router.delete("/{invitation_id}", status_code=204, summary="Take an invitation back")
-def remove_invitation(
-    mine: CurrentMine, invitation_id: Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
-) -> Response:
+def remove_invitation(mine: CurrentMine, invitation_id: PathId) -> Response:
     """Nobody joins by it any more."""
     mine.transact(lambda cursor, me: drop_invitation(cursor, me, invitation_id))
     return Response(status_code=204)
-
-
-def _row(one: Invitation) -> InvitationRow:
-    return InvitationRow(
-        one.invitation_id, one.note, one.as_operator, one.ends_at.isoformat(), one.taken
-    )

@@ -10,8 +10,8 @@ from nine_knots.api.accounts.forms import (
     Joined,
     JoinForm,
     LookForm,
-    Me,
     ToSign,
+    just_proved,
 )
 from nine_knots.api.accounts.keys import ask_for_new, new_account_id, take_new
 from nine_knots.api.accounts.letting_in import count_tries, let_in, new_codes
@@ -70,7 +70,7 @@ def post_join(
         kept = sealed(form.password)
     codes = new_codes()
 
-    def join(cursor: DictCursor) -> None:
+    def join(cursor: DictCursor) -> bool:
         found = _open(cursor, form.invitation)
         _free(cursor, name)
         key = None
@@ -92,12 +92,11 @@ def post_join(
         take_invitation(cursor, found.invitation_id)
         create_angler(cursor, Settings(name=name, units=form.units), account_id=account_id)
         let_in(cursor, response, site, account_id, calling, "joined")
-        is_operator.append(found.as_operator)
+        return found.as_operator
 
-    is_operator: list[bool] = []
-    request.app.state.database.transact(join)
-    me = Me(True, name, is_operator[-1], True, bool(site.mail))
-    return Joined(me, codes)
+    database: Database = request.app.state.database
+    is_operator = database.transact(join)
+    return Joined(just_proved(site, name, is_operator), codes)
 
 
 def _open(cursor: DictCursor, invitation: str) -> Invitation:

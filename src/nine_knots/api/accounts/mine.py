@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from typing import Annotated
 
-from fastapi import APIRouter, Path, Query, Response
+from fastapi import APIRouter, Query, Response
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.accounts.caller import CurrentMine
@@ -13,17 +13,19 @@ from nine_knots.api.accounts.forms import (
     PasswordForm,
     ProveForm,
     ToSign,
+    just_proved,
 )
 from nine_knots.api.accounts.keys import ask_for_new, is_password_of, owner_of_shown, take_new
 from nine_knots.api.accounts.letting_in import NOBODYS, count_tries, new_codes
+from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.api.site import drop_login_cookie
+from nine_knots.api.site import gone
 from nine_knots.core.base.errors import NineKnotsError, OutOfRange, WrongCode
 from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, sealed
 from nine_knots.store.accounts.accounts import forget_account, read_account, set_password
 from nine_knots.store.accounts.logins import end_login, end_others, list_logins, prove_login
-from nine_knots.store.accounts.notes import list_notes
+from nine_knots.store.accounts.notes import Note, list_notes
 from nine_knots.store.accounts.passkeys import add_passkey, drop_passkey, list_passkeys
 from nine_knots.store.accounts.recovery import codes_left, write_codes
 
@@ -32,7 +34,6 @@ router = APIRouter(
     tags=["account"],
     responses={**RESPONSES, **MISSING, **TRIED},
 )
-Id = Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")]
 MOST_PASSKEYS = 12
 
 
@@ -65,17 +66,6 @@ class LoginRow:
     made_at: str
     seen_at: str
     here: bool
-
-
-@dataclass(frozen=True, slots=True)
-class NoteRow:
-    """What was tried, when, by which device and from which network."""
-
-    what: str
-    device: str
-    place: str
-    at: str
-    name: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -113,7 +103,7 @@ def post_prove(mine: CurrentMine, form: ProveForm) -> Me:
     refused = mine.transact(prove)
     if refused is not None:
         raise refused
-    return Me(True, login.name, login.is_operator, True, bool(mine.site.mail))
+    return just_proved(mine.site, login.name, login.is_operator)
 
 
 @router.post("/passkeys/ask", summary="Ask for another passkey")
@@ -148,7 +138,7 @@ def post_passkeys(mine: CurrentMine, form: PasskeyForm) -> Keys:
 
 
 @router.delete("/passkeys/{passkey_id}", summary="Take a passkey no more")
-def remove_passkey(mine: CurrentMine, passkey_id: Id) -> Keys:
+def remove_passkey(mine: CurrentMine, passkey_id: PathId) -> Keys:
     """The last way in stays."""
     mine.proved()
 
@@ -217,7 +207,7 @@ def get_logins(mine: CurrentMine) -> tuple[LoginRow, ...]:
 
 
 @router.delete("/logins/{login_id}", status_code=204, summary="Log a browser out")
-def remove_login(mine: CurrentMine, login_id: Id) -> Response:
+def remove_login(mine: CurrentMine, login_id: PathId) -> Response:
     """From its next call on."""
 
     def leave(cursor: DictCursor, me: str) -> None:
@@ -241,12 +231,9 @@ def remove_other_logins(mine: CurrentMine) -> Response:
 
 
 @router.get("/notes", summary="What was tried at my log-in")
-def get_notes(mine: CurrentMine) -> tuple[NoteRow, ...]:
+def get_notes(mine: CurrentMine) -> tuple[Note, ...]:
     """The newest first, of ninety days."""
-    return tuple(
-        NoteRow(one.what, one.device, one.place, one.at.isoformat(), one.name)
-        for one in mine.transact(lambda cursor, me: list_notes(cursor, me))
-    )
+    return mine.transact(list_notes)
 
 
 @router.delete("", status_code=204, summary="Delete my account and all that is mine")
@@ -262,9 +249,7 @@ def remove_account(
             mend="Type it as it stands, or keep everything. Nothing was deleted.",
         )
     mine.transact(forget_account)
-    response = Response(status_code=204)
-    drop_login_cookie(response, mine.site)
-    return response
+    return gone(mine.site)
 
 
 def _keys(cursor: DictCursor, me: str) -> Keys:

@@ -2,21 +2,20 @@
 
 from dataclasses import dataclass
 from datetime import timedelta
-from typing import Annotated
 
-from fastapi import APIRouter, Path, Request
+from fastapi import APIRouter, Request
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.accounts.caller import CurrentMine
 from nine_knots.api.accounts.forms import ShutForm
-from nine_knots.api.accounts.mine import NoteRow
+from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.watching import RouteTime, slowest_routes
 from nine_knots.api.work.crew import Crew
 from nine_knots.core.base.errors import OutOfRange
 from nine_knots.store.accounts.accounts import list_accounts, shut_account
 from nine_knots.store.accounts.logins import count_seen
-from nine_knots.store.accounts.notes import list_notes
+from nine_knots.store.accounts.notes import Note, list_notes
 
 router = APIRouter(prefix="/api/operator", tags=["operator"], responses={**RESPONSES, **MISSING})
 BENCH_WAITS_S, SEARCH_WAITS_S, SLOW_S = 5.0, 60.0, 0.1
@@ -60,7 +59,7 @@ class Overview:
     crews: tuple[CrewRow, ...]
     slowest: tuple[RouteTime, ...]
     accounts: tuple[AccountRow, ...]
-    notes: tuple[NoteRow, ...]
+    notes: tuple[Note, ...]
 
 
 @router.get("", summary="The service at a glance")
@@ -79,10 +78,7 @@ def get_overview(request: Request, mine: CurrentMine) -> Overview:
             crews=crews,
             slowest=slowest,
             accounts=_accounts(cursor, me),
-            notes=tuple(
-                NoteRow(one.what, one.device, one.place, one.at.isoformat(), one.name)
-                for one in list_notes(cursor)
-            ),
+            notes=list_notes(cursor),
         )
     )
 
@@ -90,7 +86,7 @@ def get_overview(request: Request, mine: CurrentMine) -> Overview:
 @router.post("/accounts/{account_id}/shut", summary="Shut an account, or open it again")
 def post_shut(
     mine: CurrentMine,
-    account_id: Annotated[str, Path(pattern=r"^[0-9a-f]{32}$")],
+    account_id: PathId,
     form: ShutForm,
 ) -> tuple[AccountRow, ...]:
     """Nobody comes in by it from the next call on; what is in it stays."""

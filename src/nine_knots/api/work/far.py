@@ -16,24 +16,10 @@ import zmq
 from zmq.asyncio import Context
 from zmq.auth.asyncio import AsyncioAuthenticator
 
+from nine_knots.api.work import wire
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.tasks import Task
-from nine_knots.api.work.wire import (
-    BEAT_S,
-    DONE,
-    FOUND,
-    KNOWN,
-    LEAVE,
-    LOST_S,
-    OTHER,
-    TOLD,
-    UP,
-    WORK,
-    NoTask,
-    done_read,
-    task_written,
-    version,
-)
+from nine_knots.api.work.wire import LOST_S, version
 from nine_knots.api.work.worker import GRACE_S, Died, Done, Told
 
 _log = structlog.get_logger("nine_knots")
@@ -83,7 +69,7 @@ class FarWorker:
         """What came of a task; Died where the worker was lost meanwhile."""
         self._number += 1
         self._done, self._told = asyncio.get_running_loop().create_future(), told
-        self.send(self.identity, WORK, b"%d\n%s" % (self._number, task_written(task)))
+        self.send(self.identity, wire.WORK, b"%d\n%s" % (self._number, wire.task_written(task)))
         try:
             return await asyncio.wait_for(self._done, task.most_s + GRACE_S)
         except TimeoutError as stuck:
@@ -93,7 +79,7 @@ class FarWorker:
 
     def give_up(self) -> None:
         """The task under way is not wanted any more."""
-        self.send(self.identity, LEAVE, b"%d" % self._number)
+        self.send(self.identity, wire.LEAVE, b"%d" % self._number)
 
     def end(self) -> None:
         """Whoever waits for it waits no longer."""
@@ -104,14 +90,14 @@ class FarWorker:
         """What it says of the task under way; what it says of another is of no interest."""
         if self._done is None or self._done.done() or number != self._number:
             return
-        if kind == DONE:
+        if kind == wire.DONE:
             try:
-                self._done.set_result(done_read(more[0], more[1]))
-            except (NoTask, IndexError):
+                self._done.set_result(wire.done_read(more[0], more[1]))
+            except (wire.NoTask, IndexError):
                 self._done.set_exception(Died())
         elif self._told is not None and more:
             with suppress(ValueError):
-                self._told(float(more[0]) if kind == TOLD else more[0])
+                self._told(float(more[0]) if kind == wire.TOLD else more[0])
 
 
 class HallKeeper:
@@ -156,23 +142,23 @@ class HallKeeper:
         while True:
             identity, kind, *more = await self._socket.recv_multipart()
             worker = self._workers.get(identity)
-            if kind == UP:
+            if kind == wire.UP:
                 self._let_in(identity, more)
             elif worker is None:
                 continue  # lost before; it says that it is up again when it hears nothing
             else:
                 worker.heard_at = time.monotonic()
-                if kind in (TOLD, FOUND, DONE) and more and more[0].isdigit():
+                if kind in (wire.TOLD, wire.FOUND, wire.DONE) and more and more[0].isdigit():
                     worker.hear(kind, int(more[0]), more[1:])
 
     def _let_in(self, identity: bytes, more: list[bytes]) -> None:
         if not more or more[0] != version().encode():
-            self._send(identity, OTHER, version().encode())
+            self._send(identity, wire.OTHER, version().encode())
             return
         self._let_go(identity)
         worker = FarWorker(identity, self._send)
         self._workers[identity] = worker
-        self._send(identity, KNOWN)
+        self._send(identity, wire.KNOWN)
         self._crew.join(worker)
 
     def _let_go(self, identity: bytes) -> None:
@@ -182,14 +168,14 @@ class HallKeeper:
 
     async def _look_after(self) -> None:
         while True:
-            await asyncio.sleep(BEAT_S)
+            await asyncio.sleep(wire.BEAT_S)
             now = time.monotonic()
             for identity, worker in list(self._workers.items()):
                 if now - worker.heard_at > LOST_S:
                     _log.warning("a worker elsewhere was lost")
                     self._let_go(identity)
                 else:
-                    self._send(identity, KNOWN)
+                    self._send(identity, wire.KNOWN)
 
     def close(self) -> None:
         """Nobody comes any more."""

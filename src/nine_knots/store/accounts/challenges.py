@@ -2,12 +2,12 @@
 
 import uuid
 from dataclasses import dataclass
-from datetime import UTC, datetime, timedelta
+from datetime import timedelta
 from typing import Literal
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.store.rows import as_column
+from nine_knots.store.rows import forget_ended, from_now
 
 GOOD_FOR = timedelta(minutes=5)
 Purpose = Literal["join", "add", "enter"]
@@ -26,12 +26,11 @@ def add_challenge(
 ) -> str:
     """Keep what is to be signed; answers its id. What is too old is forgotten."""
     challenge_id = uuid.uuid4().hex
-    now = datetime.now(UTC)
-    cursor.execute("DELETE FROM challenge WHERE ends_at < %s LIMIT 100", (as_column(now),))
+    forget_ended(cursor, "challenge")
     cursor.execute(
         "INSERT INTO challenge (challenge_id, kind, account_id, body, ends_at) "
         "VALUES (%s, %s, %s, %s, %s)",
-        (challenge_id, kind, account_id, body, as_column(now + GOOD_FOR)),
+        (challenge_id, kind, account_id, body, from_now(GOOD_FOR)),
     )
     return challenge_id
 
@@ -41,7 +40,7 @@ def take_challenge(cursor: DictCursor, kind: Purpose, challenge_id: str) -> Chal
     cursor.execute(
         "SELECT body, account_id FROM challenge "
         "WHERE challenge_id = %s AND kind = %s AND ends_at > %s FOR UPDATE",
-        (challenge_id, kind, as_column(datetime.now(UTC))),
+        (challenge_id, kind, from_now()),
     )
     row = cursor.fetchone()
     if row is None:

@@ -2,12 +2,12 @@
 
 import uuid
 from dataclasses import dataclass
-from datetime import UTC, datetime, timedelta
+from datetime import datetime, timedelta
 
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.store.rows import Row, as_column, in_utc
+from nine_knots.store.rows import Row, from_now, in_utc
 
 GOOD_FOR = timedelta(days=7)
 
@@ -38,7 +38,7 @@ def add_invitation(
             token_hash,
             note,
             as_operator,
-            as_column(datetime.now(UTC) + GOOD_FOR),
+            from_now(GOOD_FOR),
         ),
     )
     return invitation_id
@@ -50,7 +50,7 @@ def open_invitation(cursor: DictCursor, token_hash: str) -> Invitation | None:
     cursor.execute(
         "SELECT * FROM invitation WHERE token_hash = %s AND taken_at IS NULL AND ends_at > %s "
         "FOR UPDATE",
-        (token_hash, as_column(datetime.now(UTC))),
+        (token_hash, from_now()),
     )
     row = cursor.fetchone()
     return _invitation(row) if row else None

@@ -8,7 +8,7 @@ from datetime import UTC, datetime, timedelta
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.store.rows import Row, as_column, in_utc
+from nine_knots.store.rows import Row, from_now, in_utc
 
 GOOD_FOR = timedelta(days=30)
 UNSEEN_FOR = timedelta(days=7)
@@ -38,7 +38,7 @@ _SELECT = (
 def add_login(cursor: DictCursor, account_id: str, token_hash: str, device: str) -> str:
     """Let a browser in that bears the token of this hash; answers the login's id."""
     login_id = uuid.uuid4().hex
-    ends_at = as_column(datetime.now(UTC) + GOOD_FOR)
+    ends_at = from_now(GOOD_FOR)
     cursor.execute(
         "INSERT INTO login (account_id, login_id, token_hash, device, made_at, proved_at, seen_at, "
         "ends_at) VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6), UTC_TIMESTAMP(6), UTC_TIMESTAMP(6), "
@@ -58,8 +58,8 @@ def login_of(cursor: DictCursor, token_hash: str) -> Login | None:
         "AND seen_at > %s",
         (
             token_hash,
-            as_column(datetime.now(UTC)),
-            as_column(datetime.now(UTC) - UNSEEN_FOR),
+            from_now(),
+            from_now(-UNSEEN_FOR),
         ),
     )
     row = cursor.fetchone()
@@ -106,7 +106,7 @@ def count_seen(cursor: DictCursor, since: timedelta) -> int:
     """How many accounts were seen within such a time."""
     cursor.execute(
         "SELECT COUNT(DISTINCT account_id) AS seen FROM login WHERE seen_at > %s",
-        (as_column(datetime.now(UTC) - since),),
+        (from_now(-since),),
     )
     row = cursor.fetchone()
     return int(row["seen"]) if row else 0

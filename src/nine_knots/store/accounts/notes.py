@@ -2,11 +2,11 @@
 ninety days."""
 
 from dataclasses import dataclass
-from datetime import UTC, datetime, timedelta
+from datetime import datetime, timedelta
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.store.rows import as_column, in_utc
+from nine_knots.store.rows import from_now, in_utc
 
 KEPT_FOR = timedelta(days=90)
 MOST_NOTES = 100
@@ -32,10 +32,7 @@ def note_tried(
         "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6))",
         (account_id, what, device, place),
     )
-    cursor.execute(
-        "DELETE FROM login_note WHERE at < %s LIMIT 100",
-        (as_column(datetime.now(UTC) - KEPT_FOR),),
-    )
+    cursor.execute("DELETE FROM login_note WHERE at < %s LIMIT 100", (from_now(-KEPT_FOR),))
 
 
 def list_notes(cursor: DictCursor, account_id: str | None = None) -> tuple[Note, ...]:
