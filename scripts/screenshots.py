@@ -8,16 +8,18 @@ import time
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from pathlib import Path
+from typing import TypeVar
 
 import httpx
 from playwright.sync_api import Browser, Page, expect, sync_playwright
 
 from nine_knots.demo.days import PLAN_ID
-from nine_knots.launch.mariadb import free_port
 from tests.browser.conftest import CHROMIUM_FLAGS, cord, joint, open_from_shelf, pick_spool
-from tests.browser.test_hosted import PASSWORD, By, invited, join_by_password
+from tests.browser.test_hosted import join_by_password
+from tests.hosting import PASSWORD, Hosted, invite, joined
 from tests.running import PROJECT, Running
 
+Program = TypeVar("Program", bound=Running)
 FOLDER = PROJECT / "docs" / "screenshots"
 
 
@@ -189,16 +191,16 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
 }
 
 
-def enter(page: Page, site: Running, _keeper: By) -> None:
+def enter(page: Page, site: Hosted, _keeper: httpx.Client) -> None:
     """Before anybody has come in."""
     page.goto(site.site)
     page.get_by_role("button", name="Come in by a passkey").wait_for()
 
 
-def shared(page: Page, site: Running, keeper: By) -> None:
+def shared(page: Page, site: Hosted, keeper: httpx.Client) -> None:
     """What others of a club have given, a leader of it read."""
     code = give_to_a_club(keeper)
-    join_by_password(page, site, invited(keeper), "Eira")
+    join_by_password(page, site, invite(keeper), "Eira")
     page.goto(f"{site.site}/shared/groups#{code}")
     page.get_by_role("button", name="Join it").click()
     page.get_by_role("link", name="Given to me").click()
@@ -206,7 +208,7 @@ def shared(page: Page, site: Running, keeper: By) -> None:
     page.get_by_role("button", name="Put it on my bench").wait_for()
 
 
-def operator(page: Page, site: Running, _keeper: By) -> None:
+def operator(page: Page, site: Hosted, _keeper: httpx.Client) -> None:
     """How the service does."""
     page.goto(site.site)
     page.get_by_label("Name").first.fill("Keeper")
@@ -216,9 +218,8 @@ def operator(page: Page, site: Running, _keeper: By) -> None:
     page.get_by_role("heading", name="Accounts").wait_for()
 
 
-def give_to_a_club(keeper: By) -> str:
+def give_to_a_club(http: httpx.Client) -> str:
     """The demo's things of who keeps a club, given to it; answers the code to join by."""
-    http = keeper.http
     http.post("/api/anglers/demo")
     club = http.post("/api/clubs", json={"title": "The Skarn club"}).json()[0]["club_id"]
     ids = {
@@ -234,7 +235,7 @@ def give_to_a_club(keeper: By) -> str:
     return str(http.post(f"/api/clubs/{club}/code").json()["code"])
 
 
-HOSTED: dict[str, Callable[[Page, Running, By], None]] = {
+HOSTED: dict[str, Callable[[Page, Hosted, httpx.Client], None]] = {
     "enter": enter,
     "shared": shared,
     "operator": operator,
@@ -258,19 +259,12 @@ def take_at_home(browser: Browser, names: set[str]) -> None:
 
 def take_hosted(browser: Browser, names: set[str]) -> None:
     """Those of a hosted service, each in a browser that it does not know."""
-    port = free_port()
-    with tempfile.TemporaryDirectory() as folder:
-        site = f"http://localhost:{port}"
-        running = Running(Path(folder), "--hosted", site, port=port).ready()
-        running.site = site
-        with ending(running):
-            invitation = re.search(r"/join#(\S+)", running.said)
-            assert invitation is not None
-            keeper = By(running, invitation[1], "Keeper")
-            for name in [one for one in HOSTED if one in names]:
-                page = new_page(browser, site)
-                HOSTED[name](page, running, keeper)
-                take(page, name)
+    with tempfile.TemporaryDirectory() as folder, ending(Hosted(Path(folder)).ready()) as running:
+        keeper = joined(running.site, running.invitation, "Keeper")
+        for name in [one for one in HOSTED if one in names]:
+            page = new_page(browser, running.site)
+            HOSTED[name](page, running, keeper)
+            take(page, name)
 
 
 def new_page(browser: Browser, url: str) -> Page:
@@ -289,7 +283,7 @@ def take(page: Page, name: str) -> None:
 
 
 @contextmanager
-def ending(running: Running) -> Iterator[Running]:
+def ending(running: Program) -> Iterator[Program]:
     """A program that is stopped in the end."""
     try:
         yield running

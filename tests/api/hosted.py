@@ -7,9 +7,9 @@ from nine_knots.api.site import Site
 from nine_knots.services.secret import hash_of, new_token
 from nine_knots.store.accounts.invitations import add_invitation
 from tests.api.conftest import PORT
+from tests.hosting import PASSWORD
 
 ORIGIN = "https://knots.example"
-PASSWORD = "alder pool sedge at dusk"
 
 
 def hosted(migrated, **more):

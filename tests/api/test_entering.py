@@ -8,7 +8,8 @@ from nine_knots.api.site import LOGIN_COOKIE
 from nine_knots.store.accounts.notes import list_notes
 from tests.api.authenticator import Device
 from tests.api.conftest import PORT
-from tests.api.hosted import ORIGIN, PASSWORD, hosted, invited, joined, stranger
+from tests.api.hosted import ORIGIN, hosted, invited, joined, stranger
+from tests.hosting import PASSWORD
 
 
 @pytest.fixture(scope="module")

@@ -4,7 +4,8 @@ import pytest
 from aiosmtpd.controller import Controller
 
 from nine_knots.launch.mariadb import free_port
-from tests.api.hosted import ORIGIN, PASSWORD, hosted, joined, stranger
+from tests.api.hosted import ORIGIN, hosted, joined, stranger
+from tests.hosting import PASSWORD
 
 
 class Post:

@@ -2,17 +2,14 @@
 taking back, operating, and the end of all of it. One program for the file, a cookie jar each."""
 
 import re
-from urllib.parse import urlsplit
 
 import httpx
 import pytest
 from playwright.sync_api import Page, expect
 
-from nine_knots.launch.mariadb import free_port
 from tests.browser.test_access import serious
-from tests.running import PATIENCE, Running
+from tests.hosting import PASSWORD, Hosted, invite, joined
 
-PASSWORD = "alder pool sedge at dusk"
 DEVICE = {
     "protocol": "ctap2",
     "transport": "internal",
@@ -25,11 +22,7 @@ DEVICE = {
 
 @pytest.fixture(scope="module")
 def site(tmp_path_factory):
-    port = free_port()
-    local = tmp_path_factory.mktemp("hosted")
-    running = Running(local, "--hosted", f"http://localhost:{port}", port=port).ready()
-    running.site = f"http://localhost:{port}"
-    running.invitation = re.search(r"/join#(\S+)", running.said)[1]
+    running = Hosted(tmp_path_factory.mktemp("hosted")).ready()
     yield running
     running.stop()
 
@@ -50,28 +43,13 @@ def page(browser, site) -> Page:
     assert trouble == []
 
 
-class By:
-    """Another angler, by HTTP alone."""
-
-    def __init__(self, site: Running, invitation: str, name: str) -> None:
-        headers = {"origin": site.site}
-        self.http = httpx.Client(base_url=site.site, headers=headers, timeout=PATIENCE)
-        form = {"invitation": invitation, "name": name, "password": PASSWORD}
-        self.http.post("/api/account/join", json=form).raise_for_status()
-
-
 @pytest.fixture(scope="module")
-def keeper(site) -> By:
-    """Who joined first, as the operator, and invites the others."""
-    return By(site, site.invitation, "Keeper")
+def keeper(site) -> httpx.Client:
+    """Who joined first, as the operator, and invites the others; by HTTP alone."""
+    return joined(site.site, site.invitation, "Keeper")
 
 
-def invited(keeper: By) -> str:
-    made = keeper.http.post("/api/account/invitations", json={"note": "a test"})
-    return urlsplit(made.json()["url"]).fragment
-
-
-def join_by_password(page: Page, site: Running, invitation: str, name: str) -> None:
+def join_by_password(page: Page, site: Hosted, invitation: str, name: str) -> None:
     page.goto(f"{site.site}/join#{invitation}")
     page.get_by_label(re.compile("^Your name here")).fill(name)
     page.get_by_label(re.compile("^A password")).fill(PASSWORD)
@@ -84,7 +62,7 @@ def join_by_password(page: Page, site: Running, invitation: str, name: str) -> N
 
 
 def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, site, keeper):
-    page.goto(f"{site.site}/join#{invited(keeper)}")
+    page.goto(f"{site.site}/join#{invite(keeper)}")
     expect(page.get_by_text("You are invited to join")).to_be_visible()
     assert serious(page) == []
     page.get_by_label(re.compile("^Your name here")).fill("Runa")
@@ -126,7 +104,7 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
 
 
 def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
-    join_by_password(page, site, invited(keeper), "Torv")
+    join_by_password(page, site, invite(keeper), "Torv")
     page.get_by_role("button", name="look round").click()
     expect(page.get_by_role("button", name="Demo")).to_be_visible(timeout=30_000)
     page.get_by_role("link", name="Shared").click()
@@ -135,24 +113,24 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     page.keyboard.press("Enter")
     page.get_by_role("button", name="A code to join by").click()
     code = page.locator(".code b").inner_text()
-    assert keeper.http.post("/api/clubs/join", json={"code": code}).status_code == 200
+    assert keeper.post("/api/clubs/join", json={"code": code}).status_code == 200
     page.goto(f"{site.site}/shelf")
     page.get_by_role("button", name="Give: Skarn evening sedge").click()
     dialog = page.get_by_role("dialog")
     dialog.get_by_role("button", name="Give the leader").click()
     expect(dialog.get_by_text("to copy, without its notes")).to_be_visible()
-    (given,) = keeper.http.get("/api/given").json()
+    (given,) = keeper.get("/api/given").json()
     assert (given["title"], given["giver"]) == ("Skarn evening sedge", "Torv")
     dialog.get_by_role("button", name="Take it back from The Skarn club").click()
     expect(dialog.get_by_text("Who has it")).not_to_be_visible()
-    assert keeper.http.get("/api/given").json() == []
+    assert keeper.get("/api/given").json() == []
 
-    keeper.http.post("/api/anglers/demo")
-    club = keeper.http.post("/api/clubs", json={"title": "Guests"}).json()[-1]["club_id"]
-    code = keeper.http.post(f"/api/clubs/{club}/code").json()["code"]
-    water = keeper.http.get("/api/places").json()[0]["place_id"]
+    keeper.post("/api/anglers/demo")
+    club = keeper.post("/api/clubs", json={"title": "Guests"}).json()[-1]["club_id"]
+    code = keeper.post(f"/api/clubs/{club}/code").json()["code"]
+    water = keeper.get("/api/places").json()[0]["place_id"]
     form = {"kind": "water", "thing_id": water, "whom": "club", "to_id": club}
-    assert keeper.http.post("/api/given", json=form).status_code == 200
+    assert keeper.post("/api/given", json=form).status_code == 200
     page.goto(f"{site.site}/shared/groups#{code}")
     page.get_by_role("button", name="Join it").click()
     page.get_by_role("link", name="Given to me").click()
@@ -164,7 +142,7 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
 
 
 def test_a_phone_is_paired_and_all_is_deleted_at_a_word(page, site, keeper):
-    join_by_password(page, site, invited(keeper), "Eira")
+    join_by_password(page, site, invite(keeper), "Eira")
     page.get_by_role("button", name="My things").click()
     page.get_by_role("button", name="Pair a phone").click()
     code = page.get_by_text("code").locator("b.figure").inner_text()
@@ -191,7 +169,7 @@ def test_a_phone_is_paired_and_all_is_deleted_at_a_word(page, site, keeper):
 
 
 def test_the_operator_sees_who_is_in_and_shuts_an_account_after_a_proof(page, site, keeper):
-    By(site, invited(keeper), "Guest")
+    joined(site.site, invite(keeper), "Guest")
     page.goto(site.site)
     page.get_by_label("Name").first.fill("Keeper")
     page.get_by_label("Password").fill(PASSWORD)

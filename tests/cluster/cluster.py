@@ -1,6 +1,5 @@
 """The whole on one machine: nodes, a proxy before them, two services, a proxy before those."""
 
-import re
 import secrets
 import subprocess
 import threading
@@ -11,7 +10,8 @@ import httpx
 
 from nine_knots.launch.mariadb import free_port, program
 from tests.cluster.nodes import NAME, USER, Node
-from tests.running import PATIENCE, Running
+from tests.hosting import invitation_in, joined
+from tests.running import Running
 
 PROXY = """
 global
@@ -104,7 +104,7 @@ class Cluster:
         self.proxy = Proxy(folder, text)
         self.services = [self.service(0), self.service(1)]
         said = next(one.said for one in self.services if "/join#" in one.said)
-        self.invitation = re.findall(r"/join#(\S+)", said)[-1]
+        self.invitation = invitation_in(said)
 
     def service(self, number: int) -> Running:
         """One of the two services, started."""
@@ -113,10 +113,7 @@ class Cluster:
 
     def joined(self, name: str, invitation: str) -> httpx.Client:
         """A client of somebody who has just joined."""
-        one = httpx.Client(base_url=self.site, headers={"origin": self.site}, timeout=PATIENCE)
-        form = {"invitation": invitation, "name": name, "password": "alder pool sedge at dusk"}
-        one.post("/api/account/join", json=form).raise_for_status()
-        return one
+        return joined(self.site, invitation, name)
 
     def stop(self) -> None:
         """End all of it."""

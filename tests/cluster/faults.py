@@ -9,14 +9,10 @@ from nine_knots.launch.elsewhere import read_database
 from nine_knots.store import Database
 from nine_knots.store.migrate import Migration, migrate, shipped_migrations
 from tests.cluster.cluster import Cluster
-from tests.cluster.writing import Writer
+from tests.hosting import invite
+from tests.saving import Saver
 
 WRITERS, SETTLES_S, BACK_S = 4, 4.0, 10.0
-
-
-def invite(keeper) -> str:
-    made = keeper.post("/api/account/invitations", json={"note": "a writer"}).json()
-    return made["url"].split("#")[1]
 
 
 def kill_node(cluster: Cluster) -> None:
@@ -70,7 +66,10 @@ def try_faults(cluster: Cluster) -> bool:
     nothing was lost and all was back in time."""
     keeper = cluster.joined("Keeper", cluster.invitation)
     names = [f"Writer {number}" for number in range(WRITERS)]
-    writers = [Writer(cluster.joined(name, invite(keeper)), name) for name in names]
+    clients = [cluster.joined(name, invite(keeper)) for name in names]
+    for one in clients:
+        one.post("/api/anglers/demo").raise_for_status()
+    writers = [Saver(one, name) for one, name in zip(clients, names, strict=True)]
     for one in writers:
         one.start()
     time.sleep(SETTLES_S)
@@ -85,7 +84,7 @@ def try_faults(cluster: Cluster) -> bool:
         worst = max(worst, gap)
         print(f"{act.__name__:18} {took:5.1f} s {gap:36.1f} s", flush=True)
     for one in writers:
-        one.end()
+        one.stop()
     found = [one.lost_and_twice() for one in writers]
     lost, twice = sum(one for one, _ in found), sum(two for _, two in found)
     saved = sum(len(one.acknowledged) for one in writers)

@@ -9,7 +9,7 @@ from collections import defaultdict
 import httpx
 
 from tests.cluster.cluster import Cluster
-from tests.cluster.faults import invite
+from tests.hosting import invite
 
 AT_ONCE = 6  # who begin with the demo
 CHANGES_AN_HOUR = 200  # of an angler at the table (docs/scale.md)

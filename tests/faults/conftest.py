@@ -7,9 +7,7 @@ import os
 import shutil
 import signal
 import tempfile
-import threading
 import time
-import uuid
 from collections.abc import Iterator
 from pathlib import Path
 
@@ -18,7 +16,7 @@ import psutil
 import pytest
 
 from nine_knots.launch.mariadb import free_port
-from tests.running import PATIENCE, Running
+from tests.running import Running
 
 ROUNDS = int(os.environ.get("NINE_KNOTS_ROUNDS", "5"))
 UNREADY = 90.0  # seconds after which a program that does not answer is taken to be dead
@@ -95,64 +93,3 @@ def answers(running: Running) -> bool:
         return running.http.get("/api/angler", timeout=5.0).status_code == 200
     except httpx.HTTPError:
         return False
-
-
-class Saver(threading.Thread):
-    """Saves one leader after another, each under one key until it is acknowledged."""
-
-    def __init__(self, url: str) -> None:
-        super().__init__(daemon=True)
-        self.url = url
-        self.acknowledged: list[str] = []
-        self.statuses: set[int] = set()
-        self._stopping = threading.Event()
-        with httpx.Client(base_url=url, timeout=PATIENCE) as client:
-            first = client.get("/api/leaders").json()[0]
-            self._design = client.get(f"/api/leaders/{first['leader_id']}").json()["design"]
-
-    def run(self) -> None:
-        number = 0
-        while not self._stopping.is_set():
-            number += 1
-            self._save(f"Save {number}")
-
-    def _save(self, title: str) -> None:
-        headers = {"idempotency-key": uuid.uuid4().hex}
-        body = {**self._design, "title": title}
-        while not self._stopping.is_set():
-            try:
-                answer = httpx.post(
-                    f"{self.url}/api/leaders", json=body, headers=headers, timeout=30.0
-                )
-            except httpx.HTTPError:
-                time.sleep(0.1)
-                continue
-            self.statuses.add(answer.status_code)
-            if answer.status_code == 201:
-                self.acknowledged.append(title)
-                return
-            time.sleep(0.1)
-
-    def stop(self) -> None:
-        """Stop, after the save under way."""
-        self._stopping.set()
-        self.join(60.0)
-
-    def check(self) -> None:
-        """Everything acknowledged is there once; nothing is there twice; no fault was answered."""
-        titles = saved_titles(self.url)
-        assert len(titles) == len(set(titles)), "a save was done twice"
-        assert set(self.acknowledged) <= set(titles), "an acknowledged save is lost"
-        assert not {status for status in self.statuses if status >= 500} - {503, 507}
-
-
-def saved_titles(url: str) -> list[str]:
-    """The titles of all leaders that were saved by a Saver."""
-    found: list[str] = []
-    page = f"{url}/api/leaders?limit=200"
-    while page:
-        answer = httpx.get(page, timeout=30.0)
-        found += [card["title"] for card in answer.json()]
-        following = answer.links.get("next", {}).get("url")
-        page = f"{url}{following}" if following else ""
-    return [title for title in found if title.startswith("Save ")]

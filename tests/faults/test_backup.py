@@ -9,8 +9,9 @@ import zipfile
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Database
 from nine_knots.store.migrate import applied_version
-from tests.faults.conftest import Saver, answers, saved_titles, until
+from tests.faults.conftest import answers, until
 from tests.running import PROJECT
+from tests.saving import Saver
 
 
 def launch(folder, *arguments: str) -> subprocess.CompletedProcess:
@@ -27,7 +28,7 @@ def launch(folder, *arguments: str) -> subprocess.CompletedProcess:
 
 def test_back_to_the_last_acknowledged_save(start, folder, tmp_path):
     running = start().ready()
-    saver = Saver(running.url)
+    saver = Saver(running.http)
     saver.start()
     until(lambda: len(saver.acknowledged) > 5, "saves")
     backup = tmp_path / "season.zip"
@@ -50,7 +51,7 @@ def test_back_to_the_last_acknowledged_save(start, folder, tmp_path):
     back = launch(folder, "--restore", str(backup))
     assert back.returncode == 0, back.stderr
     start().ready()
-    titles = saved_titles(saver.url)
+    titles = saver.titles()
     assert 5 < len(titles) < len(saver.acknowledged), "as it was when the backup was made"
     assert len(titles) == len(set(titles))
 
@@ -59,7 +60,7 @@ def test_a_point_in_time_between_backups(start, folder, tmp_path):
     running = start().ready()
     backup = tmp_path / "morning.zip"
     assert launch(folder, "--backup", str(backup)).returncode == 0
-    saver = Saver(running.url)
+    saver = Saver(running.http)
     saver._save("Save before")
     time.sleep(2.0)
     noon = time.strftime("%Y-%m-%d %H:%M:%S", time.gmtime())
@@ -69,7 +70,7 @@ def test_a_point_in_time_between_backups(start, folder, tmp_path):
     back = launch(folder, "--restore", str(backup), "--until", noon)
     assert back.returncode == 0, back.stderr
     start().ready()
-    assert saved_titles(saver.url) == ["Save before"]
+    assert saver.titles() == ["Save before"]
 
 
 def test_what_is_no_whole_backup_changes_nothing(start, folder, tmp_path):

@@ -10,7 +10,8 @@ import psutil
 import pytest
 
 from nine_knots.launch.supervise import STEADY_S
-from tests.faults.conftest import ROUNDS, Saver, answers, family, until
+from tests.faults.conftest import ROUNDS, answers, family, until
+from tests.saving import Saver
 
 
 class Reader(threading.Thread):
@@ -40,7 +41,7 @@ class Reader(threading.Thread):
 
 def test_a_killed_database_is_refused_with_a_time_and_comes_back(start):
     running = start().ready()
-    saver, reader = Saver(running.url), Reader(running.url)
+    saver, reader = Saver(running.http), Reader(running.url)
     saver.start()
     reader.start()
     for _ in range(ROUNDS):
@@ -90,13 +91,13 @@ def small_disk(folder):
 
 def test_a_full_disk_is_said_and_recovered_from(small_disk, start):
     running = start().ready()
-    saver = Saver(running.url)
+    saver = Saver(running.http)
     saver.start()
     until(lambda: len(saver.acknowledged) > 3, "saves")
     filler = small_disk / "filler"
     fill(filler)
     until(lambda: 507 in saver.statuses, "told that the disk is full")
-    refused = running.http.post("/api/leaders", json=saver._design, timeout=30.0)
+    refused = running.http.post("/api/leaders", json=saver.design, timeout=30.0)
     if refused.status_code == 507:
         assert "disk is full" in refused.json()["detail"]
     assert running.http.get("/").status_code == 200

@@ -9,7 +9,8 @@ import psutil
 import pytest
 
 from nine_knots.launch.mariadb import PrivateServer
-from tests.faults.conftest import ROUNDS, Saver, answers, family, left_in, until
+from tests.faults.conftest import ROUNDS, answers, family, left_in, until
+from tests.saving import Saver
 
 ENDS_S = 5.0  # promised; a test gives the machine a little more
 WAYS = {
@@ -31,7 +32,7 @@ def end(running, way: str) -> None:
 
 def test_every_way_of_ending_ends_everything_and_the_next_start_works(start, folder):
     running = start().ready()
-    saver = Saver(running.url)
+    saver = Saver(running.http)
     saver.start()
     for number in range(max(ROUNDS, len(WAYS))):
         way = list(WAYS)[number % len(WAYS)]
@@ -87,7 +88,7 @@ def test_a_server_left_behind_is_ended_by_the_next_start(start, folder):
 
 def test_an_application_that_dies_is_started_again(start):
     running = start().ready()
-    saver = Saver(running.url)
+    saver = Saver(running.http)
     saver.start()
     for _ in range(ROUNDS):
         until(lambda: answers(running), "the service")

@@ -2,20 +2,17 @@
 
 import json
 import os
-import re
 import signal
 import subprocess
 import sys
 import time
 
-import httpx
 import pytest
 
 from nine_knots.launch.hosted import NoSite, read_site
 from nine_knots.launch.mariadb import free_port
-from tests.running import PATIENCE, PROJECT, Running
-
-PASSWORD = "alder pool sedge at dusk"
+from tests.hosting import PASSWORD, Hosted, caller, joined
+from tests.running import PATIENCE, PROJECT
 
 
 def until(true, what: str) -> None:
@@ -60,18 +57,17 @@ def test_a_site_is_known_by_host_and_name_and_its_mail_by_two_lines(tmp_path):
 
 
 def test_the_first_joins_by_what_the_window_says_and_the_log_is_about_nobody(tmp_path):
-    port = free_port()
-    origin, more = f"http://localhost:{port}", []
+    port, more = free_port(), []
     for _ in range(2):
-        running = Running(tmp_path / "local", "--hosted", origin, port=port).ready()
-        more.append(re.search(r"/join#(\S+)", running.said)[1])
+        running = Hosted(tmp_path / "local", port=port).ready()
+        more.append(running.invitation)
         if len(more) == 1:
             running.stop()
     assert more[0] != more[1], "as long as nobody has joined each start says another"
     assert running.http.get("/health").json() == {"well": True}
     assert running.http.get("/api/leaders").status_code == 421
     form = {"invitation": more[1], "name": "Keeperwiththatname", "password": PASSWORD}
-    with httpx.Client(base_url=origin, headers={"origin": origin}, timeout=PATIENCE) as keeper:
+    with caller(running.site) as keeper:
         assert keeper.post("/api/account/join", json=form).json()["me"]["operator"]
         assert keeper.post("/api/anglers/demo").json()["demo"]
         (leader, *_) = keeper.get("/api/leaders").json()
@@ -82,24 +78,20 @@ def test_the_first_joins_by_what_the_window_says_and_the_log_is_about_nobody(tmp
     assert calls[-1]["route"] == "/api/leaders/{leader_id}"
     for secret in ("Keeperwiththatname", PASSWORD, leader["leader_id"], "127.0.0.1"):
         assert secret not in "".join(map(str, calls))
-    again = Running(tmp_path / "local", "--hosted", origin, port=port).ready()
+    again = Hosted(tmp_path / "local", port=port).ready()
     assert "Nobody has joined" not in again.said
     again.stop()
 
 
 def test_processors_of_another_machine_are_lent_and_taken_away_again(tmp_path):
-    port, hall = free_port(), f"tcp://127.0.0.1:{free_port()}"
-    origin, local = f"http://localhost:{port}", tmp_path / "local"
-    running = Running(local, "--hosted", origin, "--hall", hall, port=port).ready()
+    hall, local = f"tcp://127.0.0.1:{free_port()}", tmp_path / "local"
+    running = Hosted(local, "--hall", hall).ready()
     command = [sys.executable, "-m", "nine_knots.launch.helper", hall]
     command += ["--key", str(local / "helper.key"), "--workers", "1"]
     helper = subprocess.Popen(
         command, env={**os.environ, "PYTHONPATH": str(PROJECT / "src")}, stdout=subprocess.PIPE
     )
-    invitation = re.search(r"/join#(\S+)", running.said)[1]
-    form = {"invitation": invitation, "name": "Keeper", "password": PASSWORD}
-    with httpx.Client(base_url=origin, headers={"origin": origin}, timeout=PATIENCE) as keeper:
-        keeper.post("/api/account/join", json=form).raise_for_status()
+    with joined(running.site, running.invitation, "Keeper") as keeper:
 
         def elsewhere() -> int:
             return keeper.get("/api/operator").json()["crews"][0]["elsewhere"]

@@ -1,9 +1,8 @@
 """/api/account/join: joining by an invitation, by a passkey or a password."""
 
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.accounts.caller import CurrentCalling
 from nine_knots.api.accounts.forms import (
     Invited,
     JoinAskForm,
@@ -11,19 +10,15 @@ from nine_knots.api.accounts.forms import (
     JoinForm,
     LookForm,
     ToSign,
-    just_proved,
 )
-from nine_knots.api.accounts.keys import ask_for_new, new_account_id, take_new
-from nine_knots.api.accounts.letting_in import count_tries, let_in, new_codes
+from nine_knots.api.accounts.keys import ask_for_new, keep_made, new_account_id, take_new
+from nine_knots.api.accounts.letting_in import CurrentThreshold, new_codes
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.api.site import CurrentSite
 from nine_knots.core.base.errors import OutOfRange, WrongCode
 from nine_knots.services.passwords import check_password
-from nine_knots.services.secret import code_hash, hash_of, sealed
-from nine_knots.store import Database
-from nine_knots.store.accounts.accounts import account_named, create_account
+from nine_knots.services.secret import code_hash, hash_of, new_token, sealed
+from nine_knots.store.accounts.accounts import check_free, create_account
 from nine_knots.store.accounts.invitations import Invitation, open_invitation, take_invitation
-from nine_knots.store.accounts.passkeys import add_passkey
 from nine_knots.store.accounts.recovery import write_codes
 from nine_knots.store.anglers import Settings, create_angler
 
@@ -33,70 +28,55 @@ router = APIRouter(
 
 
 @router.post("/look", summary="Look at an invitation")
-def post_look(
-    request: Request, _site: CurrentSite, calling: CurrentCalling, form: LookForm
-) -> Invited:
+def post_look(threshold: CurrentThreshold, form: LookForm) -> Invited:
     """Whether it is open still, and for whom it was meant."""
-    database: Database = request.app.state.database
-    count_tries(database, calling, "invitation")
-    found = database.transact(lambda cursor: _open(cursor, form.invitation))
+    threshold.count("invitation")
+    found = threshold.database.transact(lambda cursor: _open(cursor, form.invitation))
     meant = f" It was made for {found.note}." if found.note else ""
     role = " as an operator" if found.as_operator else ""
     return Invited(f"You are invited to join{role}.{meant}")
 
 
 @router.post("/passkey", summary="Ask for a passkey to join by")
-def post_join_passkey(request: Request, site: CurrentSite, form: JoinAskForm) -> ToSign:
+def post_join_passkey(threshold: CurrentThreshold, form: JoinAskForm) -> ToSign:
     """The device is asked for one; the account is made when it comes back."""
+    name = _typed(form.name)
 
     def ask(cursor: DictCursor) -> ToSign:
         _open(cursor, form.invitation)
-        _free(cursor, form.name)
-        return ask_for_new(cursor, site, "join", new_account_id(), form.name.strip())
+        check_free(cursor, name)
+        return ask_for_new(cursor, threshold.site, "join", new_account_id(), name)
 
-    database: Database = request.app.state.database
-    return database.transact(ask)
+    return threshold.database.transact(ask)
 
 
 @router.post("", summary="Join by an invitation")
-def post_join(
-    request: Request, response: Response, site: CurrentSite, calling: CurrentCalling, form: JoinForm
-) -> Joined:
+def post_join(threshold: CurrentThreshold, form: JoinForm) -> Joined:
     """An account with an angler of its own who owns nothing yet; the invitation is spent."""
-    name = form.name.strip()
+    name = _typed(form.name)
     kept = None
     if form.password or not form.credential:
         check_password(form.password, (name,))
         kept = sealed(form.password)
-    codes = new_codes()
+    codes, token = new_codes(), new_token()
 
     def join(cursor: DictCursor) -> bool:
         found = _open(cursor, form.invitation)
-        _free(cursor, name)
         key = None
         if form.credential:
-            key = take_new(cursor, site, "join", form.challenge_id, form.credential)
+            key = take_new(cursor, threshold.site, "join", form.challenge_id, form.credential)
         made_for = key.account_id if key else ""
         account_id = create_account(cursor, name, kept, found.as_operator, made_for)
         if key:
-            one = key.made
-            add_passkey(
-                cursor,
-                account_id,
-                calling.device,
-                one.credential_id,
-                one.public_key,
-                one.sign_count,
-            )
+            keep_made(cursor, account_id, threshold.calling.device, key.made)
         write_codes(cursor, account_id, map(code_hash, codes))
         take_invitation(cursor, found.invitation_id)
         create_angler(cursor, Settings(name=name, units=form.units), account_id=account_id)
-        let_in(cursor, response, site, account_id, calling, "joined")
+        threshold.log_in(cursor, account_id, token, "joined")
         return found.as_operator
 
-    database: Database = request.app.state.database
-    is_operator = database.transact(join)
-    return Joined(just_proved(site, name, is_operator), codes)
+    is_operator = threshold.database.transact(join)
+    return Joined(threshold.crossed(token, name, is_operator), codes)
 
 
 def _open(cursor: DictCursor, invitation: str) -> Invitation:
@@ -110,8 +90,7 @@ def _open(cursor: DictCursor, invitation: str) -> Invitation:
     return found
 
 
-def _free(cursor: DictCursor, name: str) -> None:
+def _typed(name: str) -> str:
     if not name.strip():
         raise OutOfRange("A name has letters.", where="name", mend="Type one.")
-    if account_named(cursor, name.strip()) is not None:
-        raise OutOfRange("This name is taken.", where="name", mend="Choose another.")
+    return name.strip()

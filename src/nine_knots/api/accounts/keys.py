@@ -19,7 +19,7 @@ from nine_knots.services.passkeys import (
 from nine_knots.services.secret import opens
 from nine_knots.store.accounts.accounts import Account, read_account
 from nine_knots.store.accounts.challenges import Purpose, add_challenge, take_challenge
-from nine_knots.store.accounts.passkeys import list_passkeys, note_used, passkey_of
+from nine_knots.store.accounts.passkeys import add_passkey, list_passkeys, note_used, passkey_of
 
 TOO_LATE = "This took too long, or was done already."
 NO_PASSKEY = "No account comes in by this passkey."
@@ -51,6 +51,11 @@ def take_new(
         raise WrongCode(TOO_LATE, where="credential", mend="Try again.")
     key = made(site.name, site.origin, challenge.body, credential)
     return NewKey(challenge.account_id, key)
+
+
+def keep_made(cursor: DictCursor, account_id: str, title: str, made: Made) -> None:
+    """Let an account come in by a passkey that was made."""
+    add_passkey(cursor, account_id, title, made.credential_id, made.public_key, made.sign_count)
 
 
 def ask_for_any(cursor: DictCursor, site: Site) -> ToSign:

@@ -1,15 +1,20 @@
 """Letting in: tokens and codes, how often one may try, and what is noted of it."""
 
+from collections.abc import Callable
+from dataclasses import dataclass
 from datetime import timedelta
+from typing import Annotated
 
-from fastapi import Response
+from fastapi import Depends, Request, Response
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.accounts.caller import Calling
-from nine_knots.api.site import Site, set_login_cookie
-from nine_knots.core.base.errors import TooOften
+from nine_knots.api.accounts.caller import Calling, CurrentCalling
+from nine_knots.api.accounts.forms import Me, just_proved
+from nine_knots.api.site import CurrentSite, set_login_cookie
+from nine_knots.core.base.errors import NineKnotsError, TooOften, WrongCode
 from nine_knots.services.secret import hash_of, new_code, new_token, sealed
 from nine_knots.store import Database
+from nine_knots.store.accounts.accounts import Account
 from nine_knots.store.accounts.logins import add_login
 from nine_knots.store.accounts.notes import note_tried
 from nine_knots.store.tried import count_try
@@ -19,21 +24,68 @@ OF_A_NAME, NAME_WITHIN = 5, timedelta(minutes=5)
 OF_AN_ADDRESS, ADDRESS_WITHIN = 30, timedelta(minutes=10)
 NOBODYS = sealed(new_token())
 """Opened by nothing: a name that is nobody's takes as long to refuse as any other."""
+NOT_IN = WrongCode(
+    "This name and password do not let anybody in.",
+    where="password",
+    mend="Look at both, or come in by a passkey or a recovery code.",
+)
 
 
-def let_in(
-    cursor: DictCursor,
-    response: Response,
-    site: Site,
-    account_id: str,
-    calling: Calling,
-    how: str,
-) -> None:
-    """Log an account in on the device that calls; the cookie is set on the response."""
-    token = new_token()
-    add_login(cursor, account_id, hash_of(token), calling.device)
-    note_tried(cursor, account_id, how, calling.device, calling.place)
-    set_login_cookie(response, site, token)
+@dataclass(frozen=True, slots=True)
+class Found:
+    """Whom somebody who comes in has shown to be, if anybody, and why they are not let in, if they
+    are not."""
+
+    account: Account | None
+    refused: NineKnotsError | None = None
+
+
+class Threshold:
+    """Where one comes in: a call that may end as a browser that is logged in."""
+
+    def __init__(
+        self, request: Request, response: Response, site: CurrentSite, calling: CurrentCalling
+    ) -> None:
+        self.database: Database = request.app.state.database
+        self.site, self.calling, self._response = site, calling, response
+
+    def count(self, what: str, name: str = "") -> None:
+        """Count a try, before it is looked at."""
+        count_tries(self.database, self.calling, what, name)
+
+    def cross(self, how: str, find: Callable[[DictCursor], Found]) -> Me:
+        """Log in whom ``find`` finds. A refusal is noted, and raised once that is kept."""
+        token = new_token()
+
+        def once(cursor: DictCursor) -> Account | NineKnotsError:
+            found = find(cursor)
+            account = found.account
+            if account is None or account.shut or found.refused is not None:
+                self._note(cursor, account.account_id if account else None, f"refused, {how}")
+                return found.refused or NOT_IN
+            self.log_in(cursor, account.account_id, token, how)
+            return account
+
+        crossed = self.database.transact(once)
+        if isinstance(crossed, NineKnotsError):
+            raise crossed
+        return self.crossed(token, crossed.name, crossed.is_operator)
+
+    def log_in(self, cursor: DictCursor, account_id: str, token: str, how: str) -> None:
+        """Log an account in by a token, on the device that calls."""
+        add_login(cursor, account_id, hash_of(token), self.calling.device)
+        self._note(cursor, account_id, how)
+
+    def crossed(self, token: str, name: str, is_operator: bool) -> Me:
+        """Hand the browser its token, once all is kept."""
+        set_login_cookie(self._response, self.site, token)
+        return just_proved(self.site, name, is_operator)
+
+    def _note(self, cursor: DictCursor, account_id: str | None, what: str) -> None:
+        note_tried(cursor, account_id, what, self.calling.device, self.calling.place)
+
+
+CurrentThreshold = Annotated[Threshold, Depends(Threshold)]
 
 
 def count_tries(database: Database, calling: Calling, what: str, name: str = "") -> None:

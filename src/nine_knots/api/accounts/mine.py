@@ -15,7 +15,13 @@ from nine_knots.api.accounts.forms import (
     ToSign,
     just_proved,
 )
-from nine_knots.api.accounts.keys import ask_for_new, is_password_of, owner_of_shown, take_new
+from nine_knots.api.accounts.keys import (
+    ask_for_new,
+    is_password_of,
+    keep_made,
+    owner_of_shown,
+    take_new,
+)
 from nine_knots.api.accounts.letting_in import NOBODYS, count_tries, new_codes
 from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
@@ -26,7 +32,7 @@ from nine_knots.services.secret import code_hash, sealed
 from nine_knots.store.accounts.accounts import forget_account, read_account, set_password
 from nine_knots.store.accounts.logins import end_login, end_others, list_logins, prove_login
 from nine_knots.store.accounts.notes import Note, list_notes
-from nine_knots.store.accounts.passkeys import add_passkey, drop_passkey, list_passkeys
+from nine_knots.store.accounts.passkeys import drop_passkey, list_passkeys
 from nine_knots.store.accounts.recovery import codes_left, write_codes
 
 router = APIRouter(
@@ -128,9 +134,7 @@ def post_passkeys(mine: CurrentMine, form: PasskeyForm) -> Keys:
             raise OutOfRange(
                 f"{MOST_PASSKEYS} passkeys are kept at most.", where="title", mend="Drop one."
             )
-        one = key.made
-        title = form.title.strip() or "passkey"
-        add_passkey(cursor, me, title, one.credential_id, one.public_key, one.sign_count)
+        keep_made(cursor, me, form.title.strip() or "passkey", key.made)
         mine.note(cursor, "added a passkey")
         return _keys(cursor, me)
 

@@ -26,6 +26,12 @@ class Account:
     made_at: datetime
 
 
+def check_free(cursor: DictCursor, name: str) -> None:
+    """OutOfRange where an account bears the name."""
+    if account_named(cursor, name) is not None:
+        raise OutOfRange("This name is taken.", where="name", mend="Choose another.")
+
+
 def create_account(
     cursor: DictCursor,
     name: str,
@@ -34,8 +40,7 @@ def create_account(
     account_id: str = "",
 ) -> str:
     """A new account; OutOfRange where another bears the name. Answers the id."""
-    if account_named(cursor, name) is not None:
-        raise OutOfRange("This name is taken.", where="name", mend="Choose another.")
+    check_free(cursor, name)
     account_id = account_id or uuid.uuid4().hex
     cursor.execute(
         "INSERT INTO account (account_id, name, password_sealed, is_operator, made_at) "
