@@ -5,6 +5,7 @@ import signal
 import subprocess
 import sys
 import threading
+import time
 from pathlib import Path
 
 import httpx
@@ -13,6 +14,7 @@ from nine_knots.launch.mariadb import free_port
 
 PROJECT = Path(__file__).resolve().parents[1]
 PATIENCE = 60.0  # s: a busy machine is no failure
+UNREADY = 90.0  # s after which a program that does not answer is taken to be dead
 
 
 def _as_from_a_window() -> None:
@@ -70,3 +72,11 @@ class Running:
         if self.process.poll() is None:
             self.process.send_signal(signal.SIGINT)
         return self.ended()
+
+
+def until(true, what: str, seconds: float = UNREADY) -> None:
+    """Wait for something to be true."""
+    end = time.monotonic() + seconds
+    while not true():
+        assert time.monotonic() < end, f"{what}: not within {seconds:.0f} s"
+        time.sleep(0.05)

@@ -7,7 +7,6 @@ import os
 import shutil
 import signal
 import tempfile
-import time
 from collections.abc import Iterator
 from pathlib import Path
 
@@ -19,7 +18,6 @@ from nine_knots.launch.mariadb import free_port
 from tests.running import Running
 
 ROUNDS = int(os.environ.get("NINE_KNOTS_ROUNDS", "5"))
-UNREADY = 90.0  # seconds after which a program that does not answer is taken to be dead
 
 
 @pytest.fixture
@@ -77,14 +75,6 @@ def family(running: Running) -> dict[str, list[psutil.Process]]:
         elif "spawn_main" in line:
             found["workers"].append(process)
     return found
-
-
-def until(true, what: str, seconds: float = UNREADY) -> None:
-    """Wait for something to be true."""
-    end = time.monotonic() + seconds
-    while not true():
-        assert time.monotonic() < end, f"{what}: not within {seconds:.0f} s"
-        time.sleep(0.05)
 
 
 def answers(running: Running) -> bool:

@@ -9,8 +9,8 @@ import zipfile
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Database
 from nine_knots.store.migrate import applied_version
-from tests.faults.conftest import answers, until
-from tests.running import PROJECT
+from tests.faults.conftest import answers
+from tests.running import PROJECT, until
 from tests.saving import Saver
 
 

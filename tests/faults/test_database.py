@@ -10,7 +10,8 @@ import psutil
 import pytest
 
 from nine_knots.launch.supervise import STEADY_S
-from tests.faults.conftest import ROUNDS, answers, family, until
+from tests.faults.conftest import ROUNDS, answers, family
+from tests.running import until
 from tests.saving import Saver
 
 

@@ -9,7 +9,8 @@ import psutil
 import pytest
 
 from nine_knots.launch.mariadb import PrivateServer
-from tests.faults.conftest import ROUNDS, answers, family, left_in, until
+from tests.faults.conftest import ROUNDS, answers, family, left_in
+from tests.running import until
 from tests.saving import Saver
 
 ENDS_S = 5.0  # promised; a test gives the machine a little more

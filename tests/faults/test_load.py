@@ -8,7 +8,8 @@ import httpx
 import psutil
 
 from nine_knots.api.work.worker import MOST_BYTES as WORKER_BYTES
-from tests.faults.conftest import family, until
+from tests.faults.conftest import family
+from tests.running import until
 
 SERVICE_BYTES = 450_000_000  # promised in docs/reliability.md
 QUIET_CPU_S = 0.3  # of two idle workers in a second

@@ -5,21 +5,13 @@ import os
 import signal
 import subprocess
 import sys
-import time
 
 import pytest
 
 from nine_knots.launch.hosted import NoSite, read_site
 from nine_knots.launch.mariadb import free_port
 from tests.hosting import PASSWORD, Hosted, caller, joined
-from tests.running import PATIENCE, PROJECT
-
-
-def until(true, what: str) -> None:
-    ends = time.monotonic() + PATIENCE
-    while not true():
-        assert time.monotonic() < ends, f"{what} never came"
-        time.sleep(0.2)
+from tests.running import PROJECT, until
 
 
 @pytest.mark.parametrize(
@@ -91,13 +83,13 @@ def test_processors_of_another_machine_are_lent_and_taken_away_again(tmp_path):
     helper = subprocess.Popen(
         command, env={**os.environ, "PYTHONPATH": str(PROJECT / "src")}, stdout=subprocess.PIPE
     )
-    with joined(running.site, running.invitation, "Keeper") as keeper:
+    keeper = joined(running.site, running.invitation, "Keeper")
 
-        def elsewhere() -> int:
-            return keeper.get("/api/operator").json()["crews"][0]["elsewhere"]
+    def elsewhere() -> int:
+        return keeper.get("/api/operator").json()["crews"][0]["elsewhere"]
 
-        until(lambda: elsewhere() == 1, "the lent worker")
-        helper.send_signal(signal.SIGINT)
-        assert helper.wait(20) == 0
-        until(lambda: elsewhere() == 0, "that it is gone")
+    until(lambda: elsewhere() == 1, "the lent worker")
+    helper.send_signal(signal.SIGINT)
+    assert helper.wait(20) == 0
+    until(lambda: elsewhere() == 0, "that it is gone")
     running.stop()

@@ -6707,17 +6707,25 @@ export interface components {
             joint: number;
         };
         /**
-         * InvitationRow
-         * @description An invitation in a line.
+         * Invitation
+         * @description An invitation: for whom in words, whether as an operator, till when, and whether taken.
          */
-        InvitationRow: {
+        Invitation: {
             /** Invitation Id */
             invitation_id: string;
             /** Note */
             note: string;
             /** As Operator */
             as_operator: boolean;
-            /** Ends At */
+            /**
+             * Made At
+             * Format: date-time
+             */
+            made_at: string;
+            /**
+             * Ends At
+             * Format: date-time
+             */
             ends_at: string;
             /** Taken */
             taken: boolean;
@@ -8122,28 +8130,31 @@ export interface components {
             words: string;
         };
         /**
-         * NoteLine
-         * @description What was noted of a stretch at a level.
+         * Note
+         * @description One thing that was tried; ``name`` of whose account, empty where it was nobody's.
          */
-        NoteLine: {
-            /** Words */
-            words: string;
-        };
-        /**
-         * NoteRow
-         * @description What was tried, when, by which device and from which network.
-         */
-        NoteRow: {
+        Note: {
             /** What */
             what: string;
             /** Device */
             device: string;
             /** Place */
             place: string;
-            /** At */
+            /**
+             * At
+             * Format: date-time
+             */
             at: string;
             /** Name */
             name: string;
+        };
+        /**
+         * NoteLine
+         * @description What was noted of a stretch at a level.
+         */
+        NoteLine: {
+            /** Words */
+            words: string;
         };
         /**
          * Noted
@@ -8383,7 +8394,7 @@ export interface components {
             /** Accounts */
             accounts: components["schemas"]["AccountRow"][];
             /** Notes */
-            notes: components["schemas"]["NoteRow"][];
+            notes: components["schemas"]["Note"][];
         };
         /**
          * OwnCastAnswer
@@ -37517,7 +37528,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["InvitationRow"][];
+                    "application/json": components["schemas"]["Invitation"][];
                 };
             };
             /** @description Not to be read as a request */
@@ -39287,7 +39298,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["NoteRow"][];
+                    "application/json": components["schemas"]["Note"][];
                 };
             };
             /** @description Not to be read as a request */

@@ -5,6 +5,7 @@ import { answered, api, type Schemas } from '@/api/client'
 import { useRefusal } from '@/shell/useRefusal'
 import { dayText } from '@/widgets/dayText'
 import { useMe } from './useMe'
+import QrPicture from '@/widgets/QrPicture.vue'
 
 /** Letting others join: an address that is good once. */
 const me = useMe()
@@ -32,7 +33,6 @@ const takeBack = (invitation_id: string) =>
     await answered(api.DELETE('/api/account/invitations/{invitation_id}', { params }))
     await again()
   })
-const picture = (svg: string) => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`
 const copy = (url: string) => navigator.clipboard.writeText(url)
 </script>
 
@@ -67,7 +67,7 @@ const copy = (url: string) => navigator.clipboard.writeText(url)
         <button class="do" type="submit">Invite</button>
       </form>
       <div v-if="made" class="made">
-        <img :src="picture(made.qr)" alt="The address of the invitation, as a code to scan" />
+        <QrPicture :svg="made.qr" alt="The address of the invitation, as a code to scan" />
         <div>
           <p>{{ made.words }}</p>
           <p class="figure url">{{ made.url }}</p>
@@ -108,10 +108,6 @@ const copy = (url: string) => navigator.clipboard.writeText(url)
   display: flex;
   gap: 18px;
   align-items: center;
-}
-
-.made img {
-  width: 150px;
 }
 
 .made div {

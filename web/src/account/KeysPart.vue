@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref, shallowRef } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
-import FoldedForm from '@/shell/FoldedForm.vue'
+import ForgetPart from '@/shell/ForgetPart.vue'
 import { notify } from '@/shell/notify'
 import { useRefusal } from '@/shell/useRefusal'
 import { dayText } from '@/widgets/dayText'
@@ -15,7 +15,6 @@ const queries = useQueryClient()
 const { refused, attempt } = useRefusal()
 const title = ref('')
 const password = ref('')
-const typed = ref('')
 const codes = shallowRef<readonly string[]>([])
 const { data: keys } = useQuery({
   queryKey: ['account', 'keys'],
@@ -58,7 +57,7 @@ const newCodes = () =>
     codes.value = (await me.gravely(() => answered(api.POST('/api/account/recovery-codes')))).codes
     await queries.invalidateQueries({ queryKey: ['account', 'keys'] })
   })
-const remove = () => attempt(() => me.gravely(() => me.remove(typed.value)))
+const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed)))
 </script>
 
 <template>
@@ -127,17 +126,16 @@ const remove = () => attempt(() => me.gravely(() => me.remove(typed.value)))
       </p>
     </section>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
-    <FoldedForm title="Delete my account and all that is mine …" @send="remove">
-      <template #words>
-        Everything that {{ me.me?.name }} has goes at once and for good, and so does the account:
-        keep a file of it first (My things). Backups keep it for two weeks more.
-      </template>
-      <label>
-        <span class="quiet">To do it, type {{ me.me?.name }}</span>
-        <input v-model="typed" class="pick" autocomplete="off" maxlength="80" required />
-      </label>
-      <button class="do do--grave" type="submit" :disabled="!typed.trim()">Delete it all</button>
-    </FoldedForm>
+    <ForgetPart
+      v-if="me.me"
+      :name="me.me.name"
+      title="Delete my account and all that is mine …"
+      act="Delete it all"
+      @forget="remove"
+    >
+      Everything that {{ me.me.name }} has goes at once and for good, and so does the account: keep
+      a file of it first (My things). Backups keep it for two weeks more.
+    </ForgetPart>
   </div>
 </template>
 

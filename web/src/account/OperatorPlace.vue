@@ -93,7 +93,7 @@ const shut = (one: Schemas['AccountRow']) =>
         <p class="quiet">
           Until the answer begins: half of them within, nineteen of twenty within.
         </p>
-        <table>
+        <table class="ruled">
           <thead>
             <tr>
               <th>Route</th>
@@ -122,6 +122,15 @@ const shut = (one: Schemas['AccountRow']) =>
 
 <style scoped src="./part.css"></style>
 <style scoped>
+table {
+  width: 100%;
+}
+
+td.figure,
+th.figure {
+  text-align: right;
+}
+
 h1 {
   margin-bottom: 14px;
 }

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client'
+import { momentText } from '@/widgets/dayText'
 
 /** What was tried at a log-in, the newest first. */
-defineProps<{ notes: readonly Schemas['NoteRow'][]; whose?: boolean }>()
-const when = (iso: string) =>
-  new Date(iso).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
+defineProps<{ notes: readonly Schemas['Note'][]; whose?: boolean }>()
 </script>
 
 <template>
   <div class="scroll">
-    <table>
+    <table class="ruled">
       <thead>
         <tr>
           <th>When</th>
@@ -21,7 +20,7 @@ const when = (iso: string) =>
       </thead>
       <tbody>
         <tr v-for="(one, number) in notes" :key="number" :class="{ no: /refused/.test(one.what) }">
-          <td>{{ when(one.at) }}</td>
+          <td>{{ momentText(one.at) }}</td>
           <td v-if="whose">{{ one.name || 'nobody’s' }}</td>
           <td>{{ one.what }}</td>
           <td>{{ one.device }}</td>
@@ -32,10 +31,13 @@ const when = (iso: string) =>
   </div>
 </template>
 
-<style scoped src="./part.css"></style>
 <style scoped>
 .scroll {
   overflow-x: auto;
+}
+
+table {
+  width: 100%;
 }
 
 td {

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { answered, api } from '@/api/client'
 import { inWords } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
+import { svgSource } from '@/widgets/svgSource'
 import { useBench } from './useBench'
 
 /** The leader on the bench as a QR code, to be read off this screen or off its tying card. */
@@ -18,9 +19,7 @@ const { data: picture, error } = useQuery({
   enabled: computed(() => open.value && bench.design !== null),
   retry: false,
 })
-const source = computed(
-  () => picture.value && `data:image/svg+xml,${encodeURIComponent(picture.value)}`,
-)
+const source = computed(() => picture.value && svgSource(picture.value))
 </script>
 
 <template>

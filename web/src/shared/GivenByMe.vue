@@ -14,7 +14,7 @@ const { refused, attempt } = useRefusal()
     You have given nothing yet: “Give” stands beside saved leaders and lower rigs on the Shelf,
     beside waters and plans under Days.
   </p>
-  <table v-else-if="given">
+  <table v-else-if="given" class="ruled">
     <thead>
       <tr>
         <th>What</th>
@@ -53,19 +53,5 @@ const { refused, attempt } = useRefusal()
 table {
   width: 100%;
   max-width: 900px;
-  border-collapse: collapse;
-}
-
-th {
-  color: var(--ink-2);
-  font-size: var(--small);
-  font-weight: 400;
-  text-align: left;
-}
-
-th,
-td {
-  padding: 7px 14px 7px 0;
-  border-bottom: 1px solid var(--hair);
 }
 </style>

@@ -45,7 +45,7 @@ const take = () =>
         :hung="thing.drawn.hung"
         :longest-m="thing.drawn.length_m"
       />
-      <table>
+      <table class="ruled">
         <thead>
           <tr>
             <th>Tied on by</th>
@@ -87,22 +87,5 @@ const take = () =>
   display: grid;
   gap: 10px;
   padding: 10px 0 14px 16px;
-}
-
-table {
-  border-collapse: collapse;
-}
-
-th {
-  color: var(--ink-2);
-  font-size: var(--small);
-  font-weight: 400;
-  text-align: left;
-}
-
-th,
-td {
-  padding: 3px 18px 3px 0;
-  border-bottom: 1px solid var(--hair);
 }
 </style>

@@ -4,6 +4,7 @@ import type { Schemas } from '@/api/client'
 import { notify } from '@/shell/notify'
 import { useRefusal } from '@/shell/useRefusal'
 import { useClubs, useSharedActs } from './useGiving'
+import QrPicture from '@/widgets/QrPicture.vue'
 
 /** Groups that one is in: a club, a guide's guests; made, joined by a code, left, ended. */
 const { data: clubs } = useClubs()
@@ -29,7 +30,6 @@ const show = (club_id: string) =>
     shown.value = { club_id, code: await acts.codeOf(club_id) }
   })
 const me = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
-const picture = (svg: string) => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`
 </script>
 
 <template>
@@ -81,7 +81,7 @@ const picture = (svg: string) => `data:image/svg+xml;utf8,${encodeURIComponent(s
         </button>
       </header>
       <div v-if="shown?.club_id === club.club_id" class="row code">
-        <img v-if="shown.code.qr" :src="picture(shown.code.qr)" alt="The code, to be scanned" />
+        <QrPicture v-if="shown.code.qr" :svg="shown.code.qr" alt="The code, to be scanned" />
         <p>
           <b class="figure">{{ shown.code.code }}</b><br />
           For a week, and for as many as you give it to. Another takes its place.
@@ -144,9 +144,5 @@ li {
 .code b {
   font-size: 22px;
   letter-spacing: 0.06em;
-}
-
-img {
-  width: 150px;
 }
 </style>

@@ -3,7 +3,10 @@ import { ref } from 'vue'
 import FoldedForm from './FoldedForm.vue'
 
 /** Deleting everything: the angler's name is typed, so that no slip does it. */
-defineProps<{ name: string; busy: boolean }>()
+withDefaults(defineProps<{ name: string; busy?: boolean; title?: string; act?: string }>(), {
+  title: 'Delete all of it …',
+  act: 'Delete everything',
+})
 const emit = defineEmits<{ forget: [name: string] }>()
 const typed = ref('')
 function forget() {
@@ -13,24 +16,19 @@ function forget() {
 </script>
 
 <template>
-  <FoldedForm title="Delete all of it …" @send="forget">
+  <FoldedForm :title="title" @send="forget">
     <template #words>
-      Everything that <strong>{{ name }}</strong> has goes at once and for good: keep a file of it
-      first, if in doubt. What others have here stays. Backups keep it for two weeks more.
+      <slot>
+        Everything that <strong>{{ name }}</strong> has goes at once and for good: keep a file of it
+        first, if in doubt. What others have here stays. Backups keep it for two weeks more.
+      </slot>
     </template>
     <label>
       <span class="quiet">To do it, type {{ name }}</span>
       <input v-model="typed" class="pick" autocomplete="off" maxlength="80" required />
     </label>
     <button class="do do--grave" type="submit" :disabled="busy || !typed.trim()">
-      Delete everything
+      {{ act }}
     </button>
   </FoldedForm>
 </template>
-
-<style scoped>
-.do--grave {
-  border-color: var(--doubt);
-  color: var(--doubt);
-}
-</style>

@@ -4,6 +4,7 @@ import { shallowRef } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { dayText } from '@/widgets/dayText'
 import { useRefusal } from './useRefusal'
+import PairingCodes from './PairingCodes.vue'
 
 /** Phones that are paired with the bench at home: another by a code, one no more. */
 const queries = useQueryClient()
@@ -13,7 +14,6 @@ const { data: phones } = useQuery({
   queryKey: ['phones'],
   queryFn: () => answered(api.GET('/api/phones')),
 })
-const picture = (svg: string) => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`
 const pair = () =>
   attempt(async () => {
     code.value = await answered(api.POST('/api/phones/code'))
@@ -32,20 +32,9 @@ const revoke = (phone_id: string) =>
     <template v-else>
       <button class="do" type="button" @click="pair">Pair a phone …</button>
       <div v-if="code" class="codes">
-        <figure v-if="code.authority_qr">
-          <img :src="picture(code.authority_qr)" alt="Code of the address of the authority" />
-          <figcaption>
-            First, once: scan this, and install what comes as a certificate that the phone trusts.
-          </figcaption>
-        </figure>
-        <figure>
-          <img :src="picture(code.qr)" alt="Code that pairs one phone" />
-          <figcaption>
-            {{ code.authority_qr ? 'Then scan this' : 'Scan this with it' }}: code
-            <b class="figure">{{ code.code }}</b>, good for {{ code.minutes }} minutes and one
-            phone.
-          </figcaption>
-        </figure>
+        <PairingCodes :code="code">
+          {{ code.authority_qr ? 'Then scan this' : 'Scan this with it' }}:
+        </PairingCodes>
       </div>
     </template>
     <ul v-if="phones.phones.length">
@@ -85,14 +74,6 @@ section {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 18px;
-}
-
-figure {
-  margin: 0;
-}
-
-img {
-  width: 180px;
 }
 
 ul {

@@ -2,6 +2,7 @@
 import { shallowRef } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { useRefusal } from '@/shell/useRefusal'
+import PairingCodes from '@/shell/PairingCodes.vue'
 
 /** A guest's phone is paired for this day, and sees nothing else. */
 const props = defineProps<{ planId: string }>()
@@ -12,23 +13,15 @@ const pair = () =>
     const body = { plan_id: props.planId }
     code.value = await answered(api.POST('/api/phones/code', { body }))
   })
-const picture = (svg: string) => `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`
 </script>
 
 <template>
   <button class="do" type="button" @click="pair">For a guest’s phone …</button>
   <div v-if="code" class="guest">
-    <figure v-if="code.authority_qr">
-      <img :src="picture(code.authority_qr)" alt="Code of the address of the authority" />
-      <figcaption>First, once: scan this, and install what comes as trusted.</figcaption>
-    </figure>
-    <figure>
-      <img :src="picture(code.qr)" alt="Code that pairs a guest’s phone" />
-      <figcaption>
-        The guest scans this: code <b class="figure">{{ code.code }}</b>, good for two days and one
-        phone.
-      </figcaption>
-    </figure>
+    <PairingCodes :code="code">
+      The guest scans this:
+      <template #time>two days</template>
+    </PairingCodes>
     <p class="quiet">
       That phone sees this day at the water and nothing else of yours. What is tapped on it comes
       into your log; the evening after, or revoked under My things, Phones, it comes in no more.
@@ -48,15 +41,6 @@ const picture = (svg: string) => `data:image/svg+xml;utf8,${encodeURIComponent(s
 
 .guest p {
   max-width: 320px;
-}
-
-figure {
-  max-width: 220px;
-  margin: 0;
-}
-
-img {
-  width: 160px;
 }
 
 .refusal {

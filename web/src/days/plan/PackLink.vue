@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { momentText } from '@/widgets/dayText'
 import JobAnswer from '@/widgets/JobAnswer.vue'
 import GuestPhone from './GuestPhone.vue'
 import { useDayJob } from './useDayJob'
@@ -9,11 +10,7 @@ import { usePlanActs } from './usePlans'
 const props = defineProps<{ planId: string; packedAt: string }>()
 const packing = useDayJob('/api/plans/pack')
 const acts = usePlanActs()
-const packed = computed(() =>
-  props.packedAt
-    ? new Date(props.packedAt).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })
-    : '',
-)
+const packed = computed(() => (props.packedAt ? momentText(props.packedAt) : ''))
 
 async function pack() {
   if (await packing.work(props.planId)) await acts.anew()
