@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, shallowRef } from 'vue'
 import type { Schemas } from '@/api/client'
+import { useMe } from '@/account/useMe'
 import { notify } from '@/shell/notify'
 import { useRefusal } from '@/shell/useRefusal'
 import { useClubs, useSharedActs } from './useGiving'
@@ -9,6 +10,7 @@ import QrPicture from '@/widgets/QrPicture.vue'
 /** Groups that one is in: a club, a guide's guests; made, joined by a code, left, ended. */
 const { data: clubs } = useClubs()
 const acts = useSharedActs()
+const me = useMe()
 const { refused, attempt } = useRefusal()
 const title = ref('')
 const code = ref(decodeURIComponent(location.hash.slice(1)))
@@ -29,14 +31,14 @@ const show = (club_id: string) =>
   attempt(async () => {
     shown.value = { club_id, code: await acts.codeOf(club_id) }
   })
-const me = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
+const myself = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
 </script>
 
 <template>
   <div class="groups">
     <p class="quiet">
-      In a group each sees the others’ names and what was given to the group, and nothing else. At
-      home the others of the household need none.
+      In a group each sees the others’ names and what was given to the group, and nothing else.
+      <template v-if="!me.me?.hosted">Here the others of the household need none.</template>
     </p>
     <form class="row" @submit.prevent="join">
       <input
@@ -75,7 +77,7 @@ const me = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
           v-else
           class="link"
           type="button"
-          @click="attempt(() => acts.leave(club.club_id, me(club).angler_id))"
+          @click="attempt(() => acts.leave(club.club_id, myself(club).angler_id))"
         >
           leave it
         </button>

@@ -63,7 +63,7 @@ class Threshold:
             if account is None or account.shut or found.refused is not None:
                 self._note(cursor, account.account_id if account else None, f"refused, {how}")
                 return found.refused or NOT_IN
-            self.log_in(cursor, account.account_id, token, how)
+            self.log_in(cursor, account.account_id, token, f"came in, {how}")
             return account
 
         crossed = self.database.transact(once)
