@@ -1,11 +1,17 @@
 """A hosted service: who comes in, by what, for how long; what is refused tells nothing."""
 
+import asyncio
+
 import httpcore
 import pytest
 from fastapi.testclient import TestClient
 
 from nine_knots.api.site import LOGIN_COOKIE
+from nine_knots.api.work.shares import Shares
+from nine_knots.api.work.sharing_out import SharingOut
+from nine_knots.core.base.errors import TooBusy
 from nine_knots.store.accounts.notes import list_notes
+from nine_knots.store.rows import from_now
 from tests.api.authenticator import Device
 from tests.api.conftest import PORT
 from tests.api.hosted import ORIGIN, hosted, invited, joined, stranger
@@ -15,6 +21,9 @@ from tests.hosting import PASSWORD
 @pytest.fixture(scope="module")
 def app(migrated):
     return hosted(migrated)
+
+
+FIREFOX = "Mozilla/5.0 (Windows NT 10.0; Win64; x64; rv:131.0) Gecko/20100101 Firefox/131.0"
 
 
 def log_in(app, name, password=PASSWORD):
@@ -178,6 +187,45 @@ def test_log_ins_are_listed_ended_and_grow_old(app, database):
     old = "UPDATE login SET seen_at = seen_at - INTERVAL 8 DAY"
     database.transact(lambda cursor: cursor.execute(old))
     assert runa.get("/api/leaders").status_code == 401
+
+
+def test_a_log_in_that_another_kind_of_browser_shows_is_ended_and_told_of(app, database):
+    runa = joined(app, database, "Runa")
+    other, _ = log_in(app, "Runa")
+    cookie = f"{LOGIN_COOKIE}={other.cookies[LOGIN_COOKIE]}"
+    copied = {"user-agent": FIREFOX, "cookie": cookie}
+    assert code_of(stranger(app).get("/api/leaders", headers=copied)) == (401, "not-logged-in")
+    assert other.get("/api/leaders").status_code == 401, "whoever shows it"
+    (told,) = (row for row in runa.get("/api/account/notes").json() if "copied" in row["what"])
+    assert told["device"] == "Firefox on Windows"
+
+
+def test_every_process_knows_what_all_have_worked_for_an_account(app, database):
+    joined(app, database, "Runa"), joined(app, database, "Eira")
+    sql = "SELECT account_id FROM account ORDER BY name DESC"
+    rows = database.transact(lambda cursor: cursor.execute(sql) and cursor.fetchall())
+    runa, eira = (row["account_id"] for row in rows)
+    here, there = Shares(share_s=100.0), Shares(share_s=100.0)
+
+    async def worked(shares, whose, seconds):
+        keeper = SharingOut(shares, database)
+        shares.add(whose, seconds)
+        await keeper.tell()
+        keeper.close()
+
+    async def play():
+        await worked(here, runa, 60.0)
+        await worked(there, runa, 50.0)
+        await worked(there, "gone meanwhile", 500.0)
+        here.check(runa), there.check(eira)
+        with pytest.raises(TooBusy):
+            there.check(runa)
+        database.transact(lambda c: c.execute("UPDATE worked SET ends_at = %s", (from_now(),)))
+        await worked(here, runa, 1.0)
+        await worked(there, runa, 1.0)
+        there.check(runa)
+
+    asyncio.run(play())
 
 
 def test_what_is_grave_wants_a_proof_from_just_now(app, database):

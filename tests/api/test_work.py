@@ -2,6 +2,7 @@
 
 import asyncio
 import json
+from datetime import UTC, datetime, timedelta
 
 import psutil
 import pytest
@@ -9,7 +10,7 @@ import pytest
 from nine_knots.api.work.crew import WORKERS, Crew
 from nine_knots.api.work.kept import Kept
 from nine_knots.api.work.readiness import Readiness, Watch
-from nine_knots.api.work.shares import Shares
+from nine_knots.api.work.shares import HOUR, Shares
 from nine_knots.api.work.turns import MOST_OF_A_PAGE, Asker
 from nine_knots.core.base.errors import CannotCompute, Superseded, TooBusy, TooLong, WorkFailed
 from tests.api.naps import Broken, Deadly, HeavyNap, LongNap, Nap, Refusing, Showing
@@ -72,8 +73,8 @@ def test_an_account_has_its_share_of_the_hour_and_home_has_none(with_crew, monke
         for other in (eira, Asker("page", "question")):
             await crew.ask(other, Nap(name="x", seconds=0.3))
         await crew.ask(Asker("page", "question"), Nap(name="y"))
-        now = shares._had["runa"].since
-        monkeypatch.setattr("nine_knots.api.work.shares.time.monotonic", lambda: now + 3601.0)
+        over = datetime.now(UTC) + HOUR + timedelta(seconds=1)
+        monkeypatch.setattr("nine_knots.api.work.shares._now", lambda: over)
         shares.check("runa")
 
     with_crew(play)

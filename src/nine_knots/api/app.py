@@ -56,7 +56,9 @@ from nine_knots.api import (
     water,
 )
 from nine_knots.api.accounts import entering, inviting, joining, mine, operating
+from nine_knots.api.accounts.admitting import admitted
 from nine_knots.api.caller import Caller
+from nine_knots.api.calling import Calling
 from nine_knots.api.describe import describe_problems
 from nine_knots.api.door import Door
 from nine_knots.api.entrances import AtTheBench, ByTheDoor, Entrance, Hosted, Watching
@@ -67,13 +69,14 @@ from nine_knots.api.watching import watch
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.far import Hall, HallKeeper
 from nine_knots.api.work.readiness import Watch
+from nine_knots.api.work.shares import Shares
+from nine_knots.api.work.sharing_out import SharingOut
 from nine_knots.api.work.tasks import CastTask, Task, WaterTask
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
 from nine_knots.services.secret import hash_of
 from nine_knots.store import Database
-from nine_knots.store.accounts.logins import login_of
 from nine_knots.store.known import Known
 from nine_knots.store.phones import phone_with
 
@@ -108,10 +111,9 @@ def _entrances(
         found = database.transact(lambda cursor: phone_with(cursor, hash_of(token)))
         return Caller(angler_id=found.angler_id, day=found.day) if found else None
 
-    def logins(token: str) -> Caller | None:
+    def logins(token: str, calling: Calling) -> Caller | None:
         assert database is not None
-        found = database.transact(lambda cursor: login_of(cursor, hash_of(token)))
-        return Caller(login=found) if found else None
+        return admitted(database, token, calling)
 
     if site is not None:
         return Hosted(site, logins, phones), Watching(port)
@@ -143,11 +145,15 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     crew: Crew = app.state.crew
     hall: Hall | None = app.state.hall
     keeper = HallKeeper(hall, crew) if hall is not None else None
+    hosted = app.state.site is not None
+    sharing_out = SharingOut(app.state.shares, app.state.database) if hosted else None
     if app.state.warm:
         app.state.watch = Watch(crew)
     yield
     if app.state.watch is not None:
         app.state.watch.end()
+    if sharing_out is not None:
+        sharing_out.close()
     if keeper is not None:
         keeper.close()
     crew.close()
@@ -189,8 +195,9 @@ def create_app(
     )
     app.state.database = database
     app.state.known = Known()
-    app.state.crew = Crew(first_tasks())
-    app.state.searchers = Crew(workers=1, behind=True)
+    app.state.shares = Shares()
+    app.state.crew = Crew(first_tasks(), shares=app.state.shares)
+    app.state.searchers = Crew(workers=1, behind=True, shares=app.state.shares)
     app.state.warm = warm
     app.state.watch = None
     app.state.pull_scale = None

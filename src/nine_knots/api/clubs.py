@@ -6,8 +6,8 @@ from fastapi import APIRouter, Request, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.accounts.caller import CurrentCalling
 from nine_knots.api.accounts.letting_in import count_tries
+from nine_knots.api.calling import CurrentCalling
 from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED

@@ -9,6 +9,7 @@ from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.bodies import Unfit
 from nine_knots.api.caller import ANYBODY, Caller
+from nine_knots.api.calling import Calling
 from nine_knots.api.door import AT_THE_BENCH, COOKIE, OPEN, WATCHED_HERE, Door
 from nine_knots.api.site import Site
 
@@ -25,8 +26,8 @@ GUESTS = re.compile(r"^/api/(plans(/[0-9a-f]{32}/pack)?|happened|photos|readines
 
 Phones = Callable[[str], Caller | None]
 """Whose phone bears a token."""
-Logins = Callable[[str], Caller | None]
-"""Who is logged in by a token."""
+Logins = Callable[[str, Calling], Caller | None]
+"""Who is logged in by a token, on the browser that calls."""
 Cookies = dict[str, str]
 
 
@@ -39,7 +40,7 @@ class Entrance(Protocol):
     def takes(self, port: int) -> bool:
         """Whether calls to such a port of this machine come in by it."""
 
-    async def admit(self, path: str, cookies: Cookies) -> Caller:
+    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Who calls, or Unfit."""
 
 
@@ -65,7 +66,7 @@ class AtTheBench:
         """Whatever does not come to the door."""
         return port != self._but
 
-    async def admit(self, path: str, cookies: Cookies) -> Caller:
+    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Anybody who sits there."""
         return ANYBODY
 
@@ -82,7 +83,7 @@ class ByTheDoor:
         """What comes to the door."""
         return port == self._port
 
-    async def admit(self, path: str, cookies: Cookies) -> Caller:
+    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Whose phone it is; a stranger only pairs."""
         _check_watched(path)
         if path in OPEN or not path.startswith("/api/"):
@@ -120,7 +121,7 @@ class Hosted:
         """The proxy calls the port of all."""
         return True
 
-    async def admit(self, path: str, cookies: Cookies) -> Caller:
+    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Who is logged in, else whose phone it is; a stranger logs in or joins."""
         _check_watched(path)
         if not path.startswith("/api/"):
@@ -133,7 +134,7 @@ class Hosted:
                 "Type what they read.",
             )
         token = cookies.get(self._cookie, "")
-        found = await run_in_threadpool(self._logins, token) if token else None
+        found = await run_in_threadpool(self._logins, token, calling) if token else None
         if found is not None:
             return found
         if ENTERING.fullmatch(path):
@@ -155,7 +156,7 @@ class Watching:
         """Whatever says that it is called from here."""
         return True
 
-    async def admit(self, path: str, cookies: Cookies) -> Caller:
+    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Anybody on the machine, to watch."""
         if path not in (*WATCHED_HERE, "/api/readiness"):
             raise Unfit(421, "wrong-host", "This service answers under its own name only.", "")

@@ -4,11 +4,13 @@ from collections.abc import Sequence
 
 import structlog
 from starlette.datastructures import Headers, MutableHeaders
+from starlette.requests import HTTPConnection
 from starlette.requests import cookie_parser as http_cookies
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from nine_knots.api.bodies import MOST_BYTES, Unfit, check_kind, check_shape, most_bytes
 from nine_knots.api.caller import set_caller
+from nine_knots.api.calling import calling_of
 from nine_knots.api.entrances import Entrance
 from nine_knots.api.problems import answer_to, problem, unexpected
 from nine_knots.core.base.errors import NineKnotsError
@@ -63,7 +65,8 @@ class Guard:
                 more = {**HEADERS, **BY_TLS}
             _check_origin(entrance, headers, scope["method"])
             cookies = http_cookies(headers.get("cookie", ""))
-            set_caller(scope, await entrance.admit(scope["path"], cookies))
+            calling = calling_of(HTTPConnection(scope))
+            set_caller(scope, await entrance.admit(scope["path"], cookies, calling))
             if scope["path"].startswith("/api/"):
                 receive = await _with_fit_body(scope, headers, receive)
             await self.app(scope, receive, send_guarded)

@@ -7,8 +7,8 @@ from fastapi import APIRouter, Request, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.accounts.caller import CurrentCalling
 from nine_knots.api.accounts.letting_in import count_tries
+from nine_knots.api.calling import CurrentCalling
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.door import COOKIE, Door
 from nine_knots.api.ids import PathId

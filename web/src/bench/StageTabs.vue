@@ -14,7 +14,7 @@ const stages = [
   <fieldset class="tabs">
     <legend class="unseen">Stage</legend>
     <label v-for="one in stages" :key="one.key">
-      <input v-model="stage" type="radio" name="stage" :value="one.key" />
+      <input v-model="stage" class="behind" type="radio" name="stage" :value="one.key" />
       <span>{{ one.words }}</span>
     </label>
   </fieldset>
@@ -30,13 +30,7 @@ const stages = [
 }
 
 label {
-  position: relative;
   cursor: pointer;
-}
-
-input {
-  position: absolute;
-  opacity: 0;
 }
 
 span {

@@ -56,7 +56,13 @@ const NO_RULES = {
         <ul>
           <li v-for="one in places" :key="one.place_id">
             <label :class="{ here: one.place_id === chosen }">
-              <input v-model="chosen" type="radio" name="water" :value="one.place_id" />
+              <input
+                v-model="chosen"
+                class="behind"
+                type="radio"
+                name="water"
+                :value="one.place_id"
+              />
               <b>{{ one.title }}</b>
               <span class="quiet">{{ one.words }}</span>
             </label>
@@ -113,11 +119,6 @@ nav label.here {
 
 nav label:focus-within {
   outline: 3px solid var(--act);
-}
-
-nav input[type='radio'] {
-  position: absolute;
-  opacity: 0;
 }
 
 .add {

@@ -79,6 +79,7 @@ function turnTheme() {
         <legend class="unseen">Units</legend>
         <label v-for="system in ['imperial', 'metric'] as const" :key="system">
           <input
+            class="behind"
             type="radio"
             name="units"
             :value="system"
@@ -163,14 +164,8 @@ function turnTheme() {
 }
 
 .units label {
-  position: relative;
   display: block;
   cursor: pointer;
-}
-
-.units input {
-  position: absolute;
-  opacity: 0;
 }
 
 .units span {

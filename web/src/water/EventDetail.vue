@@ -157,6 +157,10 @@ const told = () =>
   gap: 10px;
 }
 
+.photo {
+  position: relative;
+}
+
 .photo input {
   position: absolute;
   width: 1px;

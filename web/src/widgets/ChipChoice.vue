@@ -18,6 +18,7 @@ const name = useId()
     <legend>{{ legend }}</legend>
     <label v-for="chip in chips" :key="chip.value" class="chip">
       <input
+        class="behind"
         type="radio"
         :name="name"
         :value="chip.value"
@@ -46,11 +47,6 @@ legend {
   padding: 0;
   color: var(--ink-2);
   font-size: var(--small);
-}
-
-.chip input {
-  position: absolute;
-  opacity: 0;
 }
 
 .chip span {

@@ -19,7 +19,7 @@ const chosen = defineModel<T>({ required: true })
 
 <template>
   <label>
-    <input v-model="chosen" type="radio" :name="name" :value="value" />
+    <input v-model="chosen" class="behind" type="radio" :name="name" :value="value" />
     <span class="option">
       <span class="row option__head">
         <slot name="before" />
@@ -39,11 +39,6 @@ const chosen = defineModel<T>({ required: true })
 label {
   display: block;
   cursor: pointer;
-}
-
-input {
-  position: absolute;
-  opacity: 0;
 }
 
 .option {

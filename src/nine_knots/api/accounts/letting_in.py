@@ -8,8 +8,8 @@ from typing import Annotated
 from fastapi import Depends, Request, Response
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.accounts.caller import Calling, CurrentCalling
 from nine_knots.api.accounts.forms import Me, just_proved
+from nine_knots.api.calling import Calling, CurrentCalling
 from nine_knots.api.site import CurrentSite, set_login_cookie
 from nine_knots.core.base.errors import NineKnotsError, TooOften, WrongCode
 from nine_knots.services.secret import hash_of, new_code, new_token, sealed

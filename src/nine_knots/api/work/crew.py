@@ -63,7 +63,12 @@ class Crew:
     """
 
     def __init__(
-        self, first: tuple[Task, ...] = (), workers: int = WORKERS, *, behind: bool = False
+        self,
+        first: tuple[Task, ...] = (),
+        workers: int = WORKERS,
+        *,
+        behind: bool = False,
+        shares: Shares | None = None,
     ) -> None:
         self._first, self._workers, self._behind = first, workers, behind
         self._idle: list[Hand] = []
@@ -71,7 +76,7 @@ class Crew:
         self._far: set[Hand] = set()
         self._turns = Turns()
         self._kept = Kept()
-        self._shares = Shares()
+        self._shares = shares or Shares()
         self._running: set[asyncio.Task[None]] = set()
         self._closed = False
         self.ended: dict[End, int] = dict.fromkeys(ENDS, 0)

@@ -10,7 +10,16 @@ from nine_knots.core.base.errors import NotFound, OutOfRange
 from nine_knots.store.forgetting import forget_angler
 from nine_knots.store.rows import Row, in_utc
 
-TABLES = ("passkey", "recovery_code", "login", "login_note", "invitation", "challenge", "account")
+TABLES = (
+    "passkey",
+    "recovery_code",
+    "login",
+    "login_note",
+    "invitation",
+    "challenge",
+    "worked",
+    "account",
+)
 """All that hold rows of accounts, in an order in which they can be emptied; beside ``angler``."""
 
 

@@ -55,7 +55,13 @@ const readIn = (file: File) =>
           <ul>
             <li v-for="one in log.days" :key="one.plan_id">
               <label :class="{ here: one.plan_id === chosen }">
-                <input v-model="chosen" type="radio" name="logged" :value="one.plan_id" />
+                <input
+                  v-model="chosen"
+                  class="behind"
+                  type="radio"
+                  name="logged"
+                  :value="one.plan_id"
+                />
                 <b>{{ one.on }}</b> {{ one.title }}
                 <span class="quiet">{{ one.words }}</span>
               </label>
@@ -110,11 +116,6 @@ nav label:focus-within {
 
 nav .quiet {
   display: block;
-}
-
-nav input {
-  position: absolute;
-  opacity: 0;
 }
 
 @media (max-width: 820px) {

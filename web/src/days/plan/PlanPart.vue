@@ -36,14 +36,14 @@ watch(
       <ul>
         <li v-for="one in toCome" :key="one.plan_id">
           <label :class="{ here: one.plan_id === open }">
-            <input v-model="chosen" type="radio" name="plan" :value="one.plan_id" />
+            <input v-model="chosen" class="behind" type="radio" name="plan" :value="one.plan_id" />
             <b>{{ one.title }}</b>
             <span class="quiet">{{ one.on }} · {{ one.words }}</span>
           </label>
         </li>
         <li>
           <label :class="{ here: open === NEW }">
-            <input v-model="chosen" type="radio" name="plan" :value="NEW" />
+            <input v-model="chosen" class="behind" type="radio" name="plan" :value="NEW" />
             <b>Plan another day</b>
           </label>
         </li>
@@ -98,11 +98,6 @@ nav label.here {
 
 nav label:focus-within {
   outline: 3px solid var(--act);
-}
-
-nav input[type='radio'] {
-  position: absolute;
-  opacity: 0;
 }
 
 @media (max-width: 820px) {
