@@ -11,7 +11,8 @@ import zmq.asyncio
 from nine_knots.api.app import first_tasks
 from nine_knots.api.work import far, wire
 from nine_knots.api.work.crew import Crew
-from nine_knots.api.work.far import Hall, HallKeeper, HallKeys
+from nine_knots.api.work.far import HallKeeper
+from nine_knots.api.work.hall import Hall, HallKeys
 from nine_knots.api.work.tasks import WaterRemedyTask
 from nine_knots.api.work.turns import Asker
 from nine_knots.core.base.errors import CannotCompute, Superseded, TooLong

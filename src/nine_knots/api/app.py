@@ -67,7 +67,8 @@ from nine_knots.api.guard import Guard
 from nine_knots.api.site import Site
 from nine_knots.api.watching import watch
 from nine_knots.api.work.crew import Crew
-from nine_knots.api.work.far import Hall, HallKeeper
+from nine_knots.api.work.far import HallKeeper
+from nine_knots.api.work.hall import Hall
 from nine_knots.api.work.readiness import Watch
 from nine_knots.api.work.shares import Shares
 from nine_knots.api.work.sharing_out import SharingOut

@@ -43,6 +43,10 @@ class Site:
         """The name alone, to which passkeys are bound."""
         return urlsplit(self.origin).hostname or ""
 
+    def join_url(self, token: str) -> str:
+        """Where one joins by an invitation; what follows the hash never leaves the browser."""
+        return f"{self.origin}/join#{token}"
+
 
 def set_login_cookie(response: Response, site: Site, token: str) -> None:
     """Hand a browser its token: to this site only, never to a script, never with another's call."""

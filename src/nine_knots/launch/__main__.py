@@ -10,7 +10,7 @@ from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from pathlib import Path
 
-from nine_knots.api.work.far import Hall
+from nine_knots.api.work.hall import Hall
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch import PROJECT
 from nine_knots.launch.authority import home_addresses, vouch

@@ -6,7 +6,7 @@ from pathlib import Path
 
 import zmq
 
-from nine_knots.api.work.far import HallKeys
+from nine_knots.api.work.hall import HallKeys
 from nine_knots.core.base.errors import NineKnotsError
 
 SERVICE, HELPER = "hall.key", "helper.key"

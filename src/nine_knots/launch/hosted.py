@@ -5,7 +5,6 @@ from urllib.parse import urlsplit
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.accounts.inviting import join_url
 from nine_knots.api.site import Site
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch.window import say
@@ -64,6 +63,4 @@ def invite_first(database: Database, site: Site) -> None:
         return nobody
 
     if database.transact(invite):
-        say(
-            f"Nobody has joined yet. As its operator, within a week: {join_url(site.origin, token)}"
-        )
+        say(f"Nobody has joined yet. As its operator, within a week: {site.join_url(token)}")

@@ -7,7 +7,7 @@ import json
 from dataclasses import asdict, dataclass
 
 from nine_knots.api.site import Site
-from nine_knots.api.work.far import Hall, HallKeys
+from nine_knots.api.work.hall import Hall, HallKeys
 from nine_knots.store import Address
 
 

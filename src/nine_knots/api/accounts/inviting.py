@@ -43,11 +43,6 @@ class NewInvitation:
     words: str
 
 
-def join_url(origin: str, token: str) -> str:
-    """Where one joins by an invitation; what follows the hash never leaves the browser."""
-    return f"{origin}/join#{token}"
-
-
 @router.get("", summary="Whom I have invited")
 def get_invitations(mine: CurrentMine) -> tuple[Invitation, ...]:
     """The newest first."""
@@ -72,7 +67,7 @@ def post_invitation(mine: CurrentMine, form: InviteForm) -> NewInvitation:
         mine.note(cursor, "invited")
 
     mine.transact(invite)
-    url = join_url(mine.site.origin, token)
+    url = mine.site.join_url(token)
     words = "Hand it over: it is shown this once."
     if form.mail and mine.site.mail:
         text = TEXT.format(name=mine.login.name, url=url)

@@ -18,29 +18,13 @@ from zmq.auth.asyncio import AsyncioAuthenticator
 
 from nine_knots.api.work import wire
 from nine_knots.api.work.crew import Crew
+from nine_knots.api.work.hall import Hall
 from nine_knots.api.work.tasks import Task
 from nine_knots.api.work.wire import LOST_S, version
 from nine_knots.api.work.worker import GRACE_S, Died, Done, Told
 
 _log = structlog.get_logger("nine_knots")
 DOMAIN = "nine-knots"
-
-
-@dataclass(frozen=True, slots=True)
-class HallKeys:
-    """The service's key pair, and the public key of the workers that are heard (Z85 text)."""
-
-    public: str
-    secret: str
-    workers: str
-
-
-@dataclass(frozen=True, slots=True)
-class Hall:
-    """Where workers of other machines come to: an address such as ``tcp://0.0.0.0:8919``."""
-
-    address: str
-    keys: HallKeys
 
 
 @dataclass(eq=False)
