@@ -35,9 +35,9 @@ from nine_knots.core.trade.situation import Situation
 
 Array = NDArray[np.float64]
 
-MOST_TRIED = 320  # leaders cast in a search
+MOST_TRIED = 300  # leaders cast in a search, or in one stage of a longer one
 ROUND = 16
-FREE_TIED, FREE_BOUGHT = 2.2, 0.4  # made by chance at first, for each leader that will be cast
+FREE_TIED, FREE_BOUGHT = 2.2, 0.4  # made by chance, for each leader that a stage will cast
 CHANGED = 28  # made by changes in each round, for each leader that is cast in it; all by trial
 LONG = 4000  # leaders cast, over which the share for variants of the schools grows to the whole
 MOST_SCHOOL = 0.3  # of all that is cast, at most, for them: a short search has better to try
@@ -90,44 +90,60 @@ class _Rounds:
         self._flies = Flies(bench, asked.demands.flies)
         self._changes = Changes(bench, self._day, asked.demands.bought, self._flies)
         self._rng, self._draws = random.Random(asked.seed), np.random.default_rng(asked.seed)
+        self._pool: list[Candidate] = []
         self._tried: list[Tried] = []
         self._features: list[Array] = []
         self._refused: NineKnotsError | None = None
 
     def rounds(self) -> Iterator[SoFar]:
-        """Schools as they are, their variants, then free tapers and changes by rounds."""
-        asked = self._asked
+        """Schools as they are, then by stages their variants, free tapers and changes. A longer
+        search begins with all that a shorter one casts."""
         self._cast(self._of_schools(as_they_are(self._day)))
         yield self._so_far()
-        some = variants(self._day, asked.demands)
+        some = variants(self._day, self._asked.demands)
         self._rng.shuffle(some)
-        some = some[: round(min(MOST_SCHOOL, asked.most / LONG) * asked.most)]
+        most, given = self._asked.most, 0
+        for begun in range(0, most, MOST_TRIED):
+            until = min(begun + MOST_TRIED, most)
+            share = round(min(MOST_SCHOOL, until / LONG) * until)
+            yield from self._stage(some[given:share], until, until - begun)
+            given = share
+
+    def _stage(self, some: list[Variant], until: int, size: int) -> Iterator[SoFar]:
+        """Some variants of the schools, then what promises most of as many as a stage of such a
+        size looks at, until so many are cast."""
         for first in range(0, len(some), ROUND):
             self._cast(self._of_schools(some[first : first + ROUND]))
             yield self._so_far()
-        pool = self._sieve.sifted(("", one) for one in self._free())
+        self._pool += self._sieve.sifted(("", one) for one in self._free(size))
         if not self._tried:
-            self._cast(pool[:ROUND])
-            pool = pool[ROUND:]
+            self._cast(self._pool[:ROUND])
+            self._pool = self._pool[ROUND:]
         if not self._tried:
             raise self._refused or CannotCompute(
                 "Nothing on the shelf makes a leader for this day.",
                 where="spools",
                 mend="Add spools from butt to tippet, or a bought taper.",
             )
-        while len(self._tried) < asked.most:
-            pool += self._sieve.sifted(("", one) for one in self._changed())
-            count = min(ROUND, asked.most - len(self._tried), len(pool))
+        while len(self._tried) < until:
+            self._pool += self._sieve.sifted(("", one) for one in self._changed())
+            count = min(ROUND, until - len(self._tried), len(self._pool))
             if not count:
                 break
-            chosen = most_promising(
-                pool, self._tried, self._features, asked.demands, self._draws, count
-            )
-            self._cast([pool[i] for i in chosen])
-            pool = [one for i, one in enumerate(pool) if i not in set(chosen)]
+            self._cast(self._taken(count))
             yield self._so_far()
         self._cast(self._sieve.sifted(("", one) for one in self._simpler()))
         yield self._so_far()
+
+    def _taken(self, count: int) -> list[Candidate]:
+        """Out of the pool, what promises most."""
+        demands = self._asked.demands
+        chosen = most_promising(
+            self._pool, self._tried, self._features, demands, self._draws, count
+        )
+        taken = [self._pool[i] for i in chosen]
+        self._pool = [one for i, one in enumerate(self._pool) if i not in set(chosen)]
+        return taken
 
     def _so_far(self) -> SoFar:
         return SoFar(tuple(self._tried), tuple(self._features), self._asked.most)
@@ -140,8 +156,7 @@ class _Rounds:
             for made in self._flies.as_wanted(self._rng, leader)
         )
 
-    def _free(self) -> Iterator[Leader]:
-        most = self._asked.most
+    def _free(self, most: int) -> Iterator[Leader]:
         chains = Chains(self._day, self._asked.angler, self._asked.demands)
         for leader in chains.made(self._rng, round(FREE_TIED * most), round(FREE_BOUGHT * most)):
             if is_sane(leader, self._day):
