@@ -97,6 +97,21 @@ def test_an_invitation_is_good_once_and_the_names_case_is_no_other(app, database
     assert log_in(app, "rUNA")[1].json()["name"] == "Runa"
 
 
+@pytest.mark.parametrize(
+    "name", ["", " \t", "\u202eanuR", "Ru\u200bna", "\u041aeeper", "R\u00fana\n", "12"]
+)
+def test_no_name_is_taken_for_anothers(app, database, name):
+    joined(app, database, "Runa")
+    form = {"invitation": invited(database), "name": name, "password": PASSWORD}
+    refused = stranger(app).post("/api/account/join", json=form)
+    assert refused.status_code == 422
+    assert refused.json()["where"] == "name"
+    kana = stranger(app).post("/api/account/join", json={**form, "name": " \u6f22\u304b  b "})
+    assert kana.status_code == 422, "three scripts"
+    kana = stranger(app).post("/api/account/join", json={**form, "name": " \u6f22  \u304b "})
+    assert kana.json()["me"]["name"] == "\u6f22 \u304b"
+
+
 def test_wrong_passwords_are_refused_alike_and_wait_alike(app, database):
     joined(app, database, "Runa")
     answers = [log_in(app, name, "not it at all")[1] for name in ("Runa", "Nobody")]

@@ -59,7 +59,7 @@ from nine_knots.api.accounts import entering, inviting, joining, mine, operating
 from nine_knots.api.accounts.admitting import admitted
 from nine_knots.api.caller import Caller
 from nine_knots.api.calling import Calling
-from nine_knots.api.describe import describe_problems
+from nine_knots.api.describe import describe
 from nine_knots.api.door import Door
 from nine_knots.api.entrances import AtTheBench, ByTheDoor, Entrance, Hosted, Watching
 from nine_knots.api.examples import DESIGN
@@ -188,7 +188,7 @@ def create_app(
         version="1",
         description="A bench for anglers who build their own leaders. SI units throughout; "
         "texts in the angler's units stand beside the figures.",
-        openapi_url="/api/openapi.json",
+        openapi_url=None,
         docs_url=None,
         redoc_url=None,
         generate_unique_id_function=_operation_id,
@@ -209,7 +209,12 @@ def create_app(
     app.state.site = site
     app.state.hall = hall
     problems.install(app)
+    # what is asked at every change of a leader is found first
     for module in (
+        bench,
+        casts,
+        water,
+        hold,
         anglers,
         anglers_here,
         catalogue,
@@ -228,11 +233,7 @@ def create_app(
         tackle,
         today,
         readiness,
-        bench,
-        casts,
         own_cast,
-        water,
-        hold,
         tying,
         knots,
         practice,
@@ -259,7 +260,7 @@ def create_app(
         operating,
     ):
         app.include_router(module.router)
-    describe_problems(app)
+    describe(app)
     # quick rather than tight: an answer is waited for
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=1)
     app.add_middleware(Guard, entrances=_entrances(database, port, door, site))

@@ -13,8 +13,9 @@ from nine_knots.api.accounts.forms import (
 )
 from nine_knots.api.accounts.keys import ask_for_new, keep_made, new_account_id, take_new
 from nine_knots.api.accounts.letting_in import CurrentThreshold, new_codes
+from nine_knots.api.accounts.names import typed_name
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.core.base.errors import OutOfRange, WrongCode
+from nine_knots.core.base.errors import WrongCode
 from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, hash_of, new_token, sealed
 from nine_knots.store.accounts.accounts import check_free, create_account
@@ -40,7 +41,7 @@ def post_look(threshold: CurrentThreshold, form: LookForm) -> Invited:
 @router.post("/passkey", summary="Ask for a passkey to join by")
 def post_join_passkey(threshold: CurrentThreshold, form: JoinAskForm) -> ToSign:
     """The device is asked for one; the account is made when it comes back."""
-    name = _typed(form.name)
+    name = typed_name(form.name)
 
     def ask(cursor: DictCursor) -> ToSign:
         _open(cursor, form.invitation)
@@ -53,7 +54,7 @@ def post_join_passkey(threshold: CurrentThreshold, form: JoinAskForm) -> ToSign:
 @router.post("", summary="Join by an invitation")
 def post_join(threshold: CurrentThreshold, form: JoinForm) -> Joined:
     """An account with an angler of its own who owns nothing yet; the invitation is spent."""
-    name = _typed(form.name)
+    name = typed_name(form.name)
     kept = None
     if form.password or not form.credential:
         check_password(form.password, (name,))
@@ -88,9 +89,3 @@ def _open(cursor: DictCursor, invitation: str) -> Invitation:
             mend="Ask for another: each is good for a week and one person.",
         )
     return found
-
-
-def _typed(name: str) -> str:
-    if not name.strip():
-        raise OutOfRange("A name has letters.", where="name", mend="Type one.")
-    return name.strip()

@@ -39,7 +39,7 @@ MOST_TRIED = 300  # leaders cast in a search, or in one stage of a longer one
 ROUND = 16
 FREE_TIED, FREE_BOUGHT = 2.2, 0.4  # made by chance, for each leader that a stage will cast
 CHANGED = 28  # made by changes in each round, for each leader that is cast in it; all by trial
-LONG = 4000  # leaders cast, over which the share for variants of the schools grows to the whole
+LONG = 3300  # leaders cast, over which the share for variants of the schools grows to the whole
 MOST_SCHOOL = 0.3  # of all that is cast, at most, for them: a short search has better to try
 NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
 
