@@ -10,7 +10,7 @@ TOGETHER = ({"CJK", "HIRAGANA", "KATAKANA"}, {"CJK", "HANGUL"}, {"CJK", "BOPOMOF
 
 def typed_name(typed: str) -> str:
     """A name as it is kept. OutOfRange where it has no letters, has what cannot be seen or turns
-    round what is read, or mixes alphabets, whose letters look alike [S: UTS39]."""
+    round what is read, or mixes alphabets, whose letters look alike [S: Unicode2024]."""
     name = unicodedata.normalize("NFC", " ".join(typed.split()))
     letters = [letter for letter in name if letter.isalpha()]
     if not letters:
