@@ -29,7 +29,7 @@ def test_as_many_casts_come_nearer_to_the_front_than_evolution_brings_them():
 
 def test_the_schools_best_are_matched_within_what_one_would_notice():
     day = DAYS["dry"]
-    *_, last = Search(day, Stroke(), RUNA, Demands(), most=128).rounds()
+    *_, last = Search(day, Stroke(), RUNA, Demands(), most=200).rounds()
     found = front_of(last.tried)
     schools = front_of(school_variants(day, RUNA, (0.8, 1.0, 1.25), (1.0, 1.13), (0.0,)))
     matched = [any((one.axes >= school.axes - SEEN).all() for one in found) for school in schools]

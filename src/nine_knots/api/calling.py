@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from ipaddress import ip_address, ip_network
 from typing import Annotated
 
-from fastapi import Depends
+from fastapi import Depends, Request
 from starlette.requests import HTTPConnection
 from ua_parser import parse
 
@@ -35,7 +35,11 @@ def calling_of(connection: HTTPConnection) -> Calling:
     return Calling(address, connection.headers.get("user-agent", ""))
 
 
-CurrentCalling = Annotated[Calling, Depends(calling_of)]
+async def _calling(request: Request) -> Calling:
+    return calling_of(request)
+
+
+CurrentCalling = Annotated[Calling, Depends(_calling)]
 
 
 def device_of(agent: str) -> str:

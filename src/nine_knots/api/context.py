@@ -124,12 +124,13 @@ async def _intent(
     return Intent(hashlib.sha256(idempotency_key.encode()).hexdigest(), asked.hexdigest())
 
 
-def _session(request: Request) -> Session:
+# what needs no thread asks for none: a hop to one costs more than either does
+async def _session(request: Request) -> Session:
     state = request.app.state
     return Session(state.database, state.known, caller_of(request))
 
 
-def _saving_session(
+async def _saving_session(
     request: Request, intent: Annotated[Intent | None, Depends(_intent)]
 ) -> Session:
     state = request.app.state

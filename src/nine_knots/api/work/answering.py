@@ -160,4 +160,8 @@ def _file(file: File, content: bytes) -> bytes:
     return _event("file", json.dumps(data))
 
 
-CurrentAnswering = Annotated[Answering, Depends(Answering)]
+async def _answering(request: Request) -> Answering:
+    return Answering(request)
+
+
+CurrentAnswering = Annotated[Answering, Depends(_answering)]

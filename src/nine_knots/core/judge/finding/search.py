@@ -39,8 +39,8 @@ MOST_TRIED = 300  # leaders cast in a search, or in one stage of a longer one
 ROUND = 16
 FREE_TIED, FREE_BOUGHT = 2.2, 0.4  # made by chance, for each leader that a stage will cast
 CHANGED = 28  # made by changes in each round, for each leader that is cast in it; all by trial
-LONG = 3300  # leaders cast, over which the share for variants of the schools grows to the whole
-MOST_SCHOOL = 0.3  # of all that is cast, at most, for them: a short search has better to try
+OF_SCHOOLS, LATER = 0.07, 0.25  # of the first stage, and of others, for variants of the schools by
+# chance; as many may be chosen among in the others [by trial]
 NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
 
 
@@ -100,21 +100,23 @@ class _Rounds:
         search begins with all that a shorter one casts."""
         self._cast(self._of_schools(as_they_are(self._day)))
         yield self._so_far()
-        some = variants(self._day, self._asked.demands)
-        self._rng.shuffle(some)
-        most, given = self._asked.most, 0
+        others = variants(self._day, self._asked.demands)
+        self._rng.shuffle(others)
+        most = self._asked.most
         for begun in range(0, most, MOST_TRIED):
-            until = min(begun + MOST_TRIED, most)
-            share = round(min(MOST_SCHOOL, until / LONG) * until)
-            yield from self._stage(some[given:share], until, until - begun)
-            given = share
+            size = min(MOST_TRIED, most - begun)
+            share = round((LATER if begun else OF_SCHOOLS) * size)
+            for first in range(0, share, ROUND):
+                self._cast(self._of_schools(others[first : min(first + ROUND, share)]))
+                yield self._so_far()
+            if begun:  # enough is known to choose
+                self._pool += self._of_schools(others[share : 2 * share])
+            others = others[2 * share if begun else share :]
+            yield from self._stage(begun + size, size)
 
-    def _stage(self, some: list[Variant], until: int, size: int) -> Iterator[SoFar]:
-        """Some variants of the schools, then what promises most of as many as a stage of such a
-        size looks at, until so many are cast."""
-        for first in range(0, len(some), ROUND):
-            self._cast(self._of_schools(some[first : first + ROUND]))
-            yield self._so_far()
+    def _stage(self, until: int, size: int) -> Iterator[SoFar]:
+        """What promises most of as many as a stage of such a size looks at, until so many are
+        cast."""
         self._pool += self._sieve.sifted(("", one) for one in self._free(size))
         if not self._tried:
             self._cast(self._pool[:ROUND])

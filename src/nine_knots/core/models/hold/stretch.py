@@ -1,29 +1,23 @@
 """How far a leader gives under a pull, and how hard a hook is set through rod, line and leader."""
 
 from itertools import pairwise
+from math import sqrt
 
 from nine_knots.core.physics.section import area_m2
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.tackle import Rod
 
 LINE_STRETCH_N = 400.0  # EA of a fly line [M]
-STEPS = 24  # slices of a tapered stretch
 
 
 def compliance_m_n(leader: Leader) -> float:
-    """Stretch in metres for a newton, the sum of L / EA; the linear part only."""
+    """Stretch in metres for a newton, the integral of 1 / EA; the linear part only. Of a cone it is
+    L / EA with the area between its ends' (of the diameter √(d₁d₂)), exactly."""
     total = 0.0
     for piece in leader.pieces:
         for upper, lower in pairwise(piece.breaks_m):
-            step = (lower - upper) / STEPS
-            total += sum(
-                step
-                / (
-                    piece.strand.stiffness_pa
-                    * area_m2(piece.diameter_at_m(upper + (i + 0.5) * step))
-                )
-                for i in range(STEPS)
-            )
+            between = sqrt(piece.diameter_at_m(upper) * piece.diameter_at_m(lower))
+            total += (lower - upper) / (piece.strand.stiffness_pa * area_m2(between))
     return total
 
 
