@@ -149,7 +149,7 @@ def test_far_from_the_edge_the_worse_cast_opens_too(found):
 
 def test_where_nothing_serves_one_demand_less_does_as_it_is_said():
     demands = Demands(most_knots=0, shortest_m=14 * FOOT_M)
-    tried = last_of(DAYS["dry"], demands, most=64)
+    tried = last_of(DAYS["dry"], demands, most=40)
     assert not front_of(tried)
     nearest = nearest_of(tried)
     words = nearest_words(nearest, DAYS["dry"], INCHES)
@@ -157,7 +157,7 @@ def test_where_nothing_serves_one_demand_less_does_as_it_is_said():
     knots = next(give.one.table.knots for give in nearest.gives if give.demand == "knots")
     assert any("allow " in sentence for sentence in words)
     less = demands.model_copy(update={"most_knots": knots})
-    assert front_of(last_of(DAYS["dry"], less, most=64))
+    assert front_of(last_of(DAYS["dry"], less, most=40))
 
 
 def test_what_no_search_could_meet_is_told_before_one():
