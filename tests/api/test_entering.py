@@ -108,8 +108,10 @@ def test_no_name_is_taken_for_anothers(app, database, name):
     assert refused.json()["where"] == "name"
     kana = stranger(app).post("/api/account/join", json={**form, "name": " \u6f22\u304b  b "})
     assert kana.status_code == 422, "three scripts"
-    kana = stranger(app).post("/api/account/join", json={**form, "name": " \u6f22  \u304b "})
+    typed = " \u6f22  \u304b "
+    kana = stranger(app).post("/api/account/join", json={**form, "name": typed})
     assert kana.json()["me"]["name"] == "\u6f22 \u304b"
+    assert log_in(app, typed)[1].status_code == 200, "as it was typed"
 
 
 def test_wrong_passwords_are_refused_alike_and_wait_alike(app, database):
@@ -216,7 +218,8 @@ def test_a_log_in_that_another_kind_of_browser_shows_is_ended_and_told_of(app, d
 
 
 def test_every_process_knows_what_all_have_worked_for_an_account(app, database):
-    joined(app, database, "Runa"), joined(app, database, "Eira")
+    for name in ("Runa", "Eira"):
+        joined(app, database, name)
     sql = "SELECT account_id FROM account ORDER BY name DESC"
     rows = database.transact(lambda cursor: cursor.execute(sql) and cursor.fetchall())
     runa, eira = (row["account_id"] for row in rows)
@@ -232,7 +235,8 @@ def test_every_process_knows_what_all_have_worked_for_an_account(app, database):
         await worked(here, runa, 60.0)
         await worked(there, runa, 50.0)
         await worked(there, "gone meanwhile", 500.0)
-        here.check(runa), there.check(eira)
+        here.check(runa)
+        there.check(eira)
         with pytest.raises(TooBusy):
             there.check(runa)
         database.transact(lambda c: c.execute("UPDATE worked SET ends_at = %s", (from_now(),)))

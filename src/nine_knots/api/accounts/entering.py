@@ -19,6 +19,7 @@ from nine_knots.api.accounts.keys import (
     owner_of_shown,
 )
 from nine_knots.api.accounts.letting_in import NOBODYS, NOT_IN, CurrentThreshold, Found
+from nine_knots.api.accounts.names import as_kept
 from nine_knots.api.caller import caller_of
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import Site, gone
@@ -47,7 +48,7 @@ def get_me(request: Request) -> Me:
 @router.post("/log-in", summary="Come in by a password")
 def post_log_in(threshold: CurrentThreshold, form: LogInForm) -> Me:
     """After five wrong ones of a name none is taken for five minutes."""
-    name = form.name.strip()
+    name = as_kept(form.name)
     threshold.count("password", name)
 
     def find(cursor: DictCursor) -> Found:
@@ -83,7 +84,7 @@ def post_passkey_log_in(threshold: CurrentThreshold, form: ShownForm) -> Me:
 @router.post("/recover", summary="Come in by a recovery code")
 def post_recover(threshold: CurrentThreshold, form: RecoverForm) -> Me:
     """The code is spent; then set a password or make a passkey."""
-    name = form.name.strip()
+    name = as_kept(form.name)
     threshold.count("recovery", name)
     refusal = WrongCode(
         "This name and code do not let anybody in.",

@@ -23,6 +23,7 @@ from nine_knots.api.accounts.keys import (
     take_new,
 )
 from nine_knots.api.accounts.letting_in import NOBODYS, count_tries, new_codes
+from nine_knots.api.accounts.names import as_kept
 from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import gone
@@ -246,7 +247,7 @@ def remove_account(
 ) -> Response:
     """At once and for good; backups keep it for two weeks more."""
     mine.proved()
-    if name.strip() != mine.login.name:
+    if as_kept(name) != mine.login.name:
         raise OutOfRange(
             f"That is not your name here: {mine.login.name}.",
             where="name",

@@ -8,10 +8,15 @@ TOGETHER = ({"CJK", "HIRAGANA", "KATAKANA"}, {"CJK", "HANGUL"}, {"CJK", "BOPOMOF
 """Scripts that are written in one name."""
 
 
+def as_kept(typed: str) -> str:
+    """A name as it is kept, however it was typed."""
+    return unicodedata.normalize("NFC", " ".join(typed.split()))
+
+
 def typed_name(typed: str) -> str:
-    """A name as it is kept. OutOfRange where it has no letters, has what cannot be seen or turns
-    round what is read, or mixes alphabets, whose letters look alike [S: Unicode2024]."""
-    name = unicodedata.normalize("NFC", " ".join(typed.split()))
+    """A new name as it is kept. OutOfRange where it has no letters, has what cannot be seen or
+    turns round what is read, or mixes alphabets, whose letters look alike [S: Unicode2024]."""
+    name = as_kept(typed)
     letters = [letter for letter in name if letter.isalpha()]
     if not letters:
         raise OutOfRange("A name has letters.", where="name", mend="Type one.")

@@ -24,8 +24,8 @@ def _now() -> datetime:
 class Shares:
     """Seconds of workers by account; whoever is of none, as at home, has no share to keep to.
 
-    What this process worked is to be told to the others by whoever takes the ``news``, and what
-    they worked is then ``heard`` of.
+    What this process worked is to be told to the others by whoever takes the news, and what
+    they worked is then heard.
     """
 
     def __init__(self, share_s: float = SHARE_S) -> None:
@@ -61,13 +61,13 @@ class Shares:
         had.seconds += seconds
         self._news[whose] += seconds
 
-    def news(self) -> dict[str, float]:
+    def take_news(self) -> dict[str, float]:
         """What was worked here since they were last taken."""
         taken, self._news = dict(self._news), defaultdict(float)
         return taken
 
     def hear(self, whose: str, seconds: float, ends_at: datetime) -> None:
-        """What all processes worked for an account, its ``news`` of here among it."""
+        """What all processes worked for an account, what was taken from here among it."""
         self._had[whose] = _Had(seconds + self._news.get(whose, 0.0), ends_at)
 
     def put_back(self, news: dict[str, float]) -> None:

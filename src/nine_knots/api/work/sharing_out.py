@@ -28,7 +28,7 @@ class SharingOut:
 
     async def tell(self) -> None:
         """Tell once, if there is anything to tell."""
-        news = self._shares.news()
+        news = self._shares.take_news()
         if not news:
             return
 

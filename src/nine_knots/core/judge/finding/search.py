@@ -5,8 +5,9 @@ question has the same answer.
 """
 
 import random
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
+from itertools import islice
 
 import numpy as np
 from numpy.typing import NDArray
@@ -100,18 +101,17 @@ class _Rounds:
         search begins with all that a shorter one casts."""
         self._cast(self._of_schools(as_they_are(self._day)))
         yield self._so_far()
-        others = variants(self._day, self._asked.demands)
-        self._rng.shuffle(others)
-        most = self._asked.most
+        shuffled = variants(self._day, self._asked.demands)
+        self._rng.shuffle(shuffled)
+        others, most = iter(shuffled), self._asked.most
         for begun in range(0, most, MOST_TRIED):
             size = min(MOST_TRIED, most - begun)
             share = round((LATER if begun else OF_SCHOOLS) * size)
             for first in range(0, share, ROUND):
-                self._cast(self._of_schools(others[first : min(first + ROUND, share)]))
+                self._cast(self._of_schools(islice(others, min(ROUND, share - first))))
                 yield self._so_far()
             if begun:  # enough is known to choose
-                self._pool += self._of_schools(others[share : 2 * share])
-            others = others[2 * share if begun else share :]
+                self._pool += self._of_schools(islice(others, share))
             yield from self._stage(begun + size, size)
 
     def _stage(self, until: int, size: int) -> Iterator[SoFar]:
@@ -150,7 +150,7 @@ class _Rounds:
     def _so_far(self) -> SoFar:
         return SoFar(tuple(self._tried), tuple(self._features), self._asked.most)
 
-    def _of_schools(self, wanted: list[Variant]) -> list[Candidate]:
+    def _of_schools(self, wanted: Iterable[Variant]) -> list[Candidate]:
         schools = built(wanted, self._day, self._asked.angler)
         return self._sieve.sifted(
             (origin, made)
