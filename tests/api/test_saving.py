@@ -33,6 +33,17 @@ def test_a_leader_sent_again_is_saved_once(client, saved):
     assert titles.count("Once") == 2
 
 
+def test_a_save_sent_again_while_it_is_under_way_is_done_once(client, saved):
+    def send(_):
+        body = {**saved["design"], "title": "At once"}
+        return client.post("/api/leaders", json=body, headers=keyed("at once"))
+
+    with ThreadPoolExecutor(6) as pool:
+        answers = list(pool.map(send, range(6)))
+    assert {answer.status_code for answer in answers} == {201}
+    assert len({answer.json()["leader_id"] for answer in answers}) == 1
+
+
 def test_a_revision_sent_again_is_no_conflict(client, saved):
     path = f"/api/leaders/{saved['leader_id']}/revisions"
     body = {**saved["design"], "notes": "mended"}

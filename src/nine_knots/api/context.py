@@ -70,14 +70,18 @@ class Session:
         return self.read(lambda cursor, me: self._known.angler(cursor, me, system))
 
     def write(self, work: Work[Answer]) -> Answer:
-        """One transaction that changes something of this angler's, after any other's that does."""
+        """One transaction that changes something of this angler's, after any other's that does.
+
+        Nothing is read before the angler is locked: a transaction sees the state of its first
+        read, and would not know what those wrote that it waited for.
+        """
+        self._database.check_room()
+        angler_id = self._caller.angler_id or self._database.transact(self._angler)
 
         def locked(cursor: DictCursor) -> Answer:
-            angler_id = self._angler(cursor)
             lock_angler(cursor, angler_id)
             return work(cursor, angler_id)
 
-        self._database.check_room()
         return self._database.transact(locked)
 
     def save(self, make: Work[str], answer: Callable[[DictCursor, str, str], Answer]) -> Answer:
