@@ -8,7 +8,7 @@ that of a normal above the least reserve wanted. Against plain draws, see tests/
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import cached_property, partial
+from functools import partial
 from math import exp, gamma, hypot, log
 from typing import Literal
 
@@ -17,6 +17,7 @@ from scipy.special import ndtr
 
 from nine_knots.core.base.beside import side_by_side
 from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.kept_property import kept_property
 from nine_knots.core.base.patience import tell
 from nine_knots.core.base.units.factors import INCH_M, THOU_M
 from nine_knots.core.judge.angler import Angler
@@ -126,7 +127,7 @@ class _Thrown:
     stroke: Stroke
     air: Air
 
-    @cached_property
+    @kept_property
     def base(self) -> Least:
         found = self._least(self.design.leader, self.design.situation.fly, self.air, USUAL)
         if found.speed_m_s is None:

@@ -54,15 +54,10 @@ def share_under(load_n: float, lift_n: float) -> float:
     >>> round(share_under(0.5, 1.0), 6)  # half displaced is half under
     0.5
     """
-    wanted = 4.0 * min(1.0, max(0.0, load_n / lift_n))
-    low, high = 0.0, 2.0  # depth over radius, of d²(3 - d) = wanted
-    for _ in range(30):
-        middle = 0.5 * (low + high)
-        if middle * middle * (3.0 - middle) < wanted:
-            low = middle
-        else:
-            high = middle
-    angle = np.arccos(min(1.0, max(-1.0, 1.0 - 0.5 * (low + high))))
+    displaced = min(1.0, max(0.0, load_n / lift_n))
+    # of the depth d over the radius, d²(3 - d) = 4 displaced, by the cosine of a third
+    third = (2.0 * pi - np.arccos(1.0 - 2.0 * displaced)) / 3.0
+    angle = np.arccos(min(1.0, max(-1.0, -2.0 * np.cos(third))))
     return float((angle - np.sin(angle) * np.cos(angle)) / pi)
 
 

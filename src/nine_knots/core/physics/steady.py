@@ -28,6 +28,7 @@ SETTLED_M, ROUGHLY_M = 1e-5, 3e-4  # for a shape that is shown, and while a spee
 NEAR_SPEED_M_S = 3e-4
 LEAST_SHARE, MOST_SHARE = 0.05, 1.5  # of what a sweep asks that heights follow
 NEAR_BED_M = 0.05  # within which contact is another model's work
+STEEPEST, SHALLOWEST = -2.0, -0.5  # of a segment's turn, between which its secant is followed
 LIKELY = (0.9, 0.8)  # of the fastest, where a drift is first looked for
 MOST_SECANTS = 12
 SLOWEST, FASTEST = 0.2, 1.02  # of the surface, between which a float is sought to drift
@@ -102,9 +103,11 @@ def sweep(tree: Tree, guess: Guess, stream: Stream, speed: float, fluid: Fluid) 
             off = np.arctan2(ex * gz - ez * gx, ex * gx + ez * gz)
             if abs(off) < 1e-7:
                 break
+            slope = (off - off_last) / (angle - last) if seen else 0.0
+            crossed = seen and (off > 0.0) != (off_last > 0.0) and abs(off - off_last) < 3.0
             step = 0.5 * off
-            if seen and (off > 0.0) != (off_last > 0.0) and abs(off - off_last) < 3.0:
-                step = -off * (angle - last) / (off - off_last)
+            if crossed or STEEPEST < slope < SHALLOWEST:
+                step = -off / slope
             last, off_last, seen = angle, off, True
             angle += step
         lean[i, 0], lean[i, 1] = ex, ez

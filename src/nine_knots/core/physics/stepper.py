@@ -151,9 +151,9 @@ def follow(
         tree.parent, tree.length.copy(), tree.thick, tree.weight, tree.mass, tree.stretch,
         tree.body, tree.body_kg,
     )  # fmt: skip
-    place, speed = state.place, state.speed
-    held = 0
-    out = System(np.zeros((n, 3)), np.zeros((n, 2)), np.zeros((n, 3)), np.zeros(n))
+    place, speed, weight = state.place, state.speed, tree.weight
+    held, depth_m = 0, stream.depth_m
+    out = System(np.zeros((n, 3)), np.zeros((n, 2)), np.zeros((n, 3)), np.zeros(n), np.zeros(n))
     kept_place, kept_speed = place.copy(), speed.copy()
     pulled_x, pulled_z = 0.0, 0.0
     leg, written, taken = 0, 0, 0
@@ -182,7 +182,7 @@ def follow(
                 _hold_at_top(out, held, course.along[leg], course.up[leg])
                 if course.free[leg] == 1:
                     load_float(floats, state, stream, fluid, -pulled_z, h, out)
-                    up = (stream.depth_m - place[0, 1]) / h
+                    up = (depth_m - place[0, 1]) / h
                     solve(tree.parent, out, speed, False, 0.0, up)
                 else:
                     solve(tree.parent, out, speed, True, course.along[leg], course.up[leg])
@@ -191,10 +191,13 @@ def follow(
                     place[i, 0] += h * speed[i, 0]
                     place[i, 1] += h * speed[i, 1]
                     if 0 < i <= held:
-                        place[i] = place[0]
-                    floats_up = i > held and tree.weight[i] <= FLOATS_N_M
-                    if floats_up and place[i, 1] > stream.depth_m >= kept_place[i, 1]:
-                        place[i, 1] = stream.depth_m  # what floats does not fly
+                        place[i, 0], place[i, 1] = place[0, 0], place[0, 1]
+                    elif (
+                        i > held
+                        and weight[i] <= FLOATS_N_M
+                        and place[i, 1] > depth_m >= kept_place[i, 1]
+                    ):
+                        place[i, 1] = depth_m  # what floats does not fly
             worst = _most_stretched(tree, place)
             if not np.isfinite(worst):
                 return TOO_VIOLENT

@@ -4,7 +4,7 @@ C_d = 1.18 + 6.8 Re^-0.89 + 1.96 Re^-0.5 - 0.0004 Re / (1 + 3.64e-7 Re²)
 [S: SuckerBrauer1975, figures M], Re on the diameter, 1e-4 < Re < 2e5.
 """
 
-from math import pi
+from math import exp, log, pi, sqrt
 
 from scipy.optimize import brentq
 
@@ -24,7 +24,8 @@ def drag_coefficient(reynolds: float) -> float:
     1.45
     """
     re = max(reynolds, 1e-4)
-    return float(1.18 + 6.8 * re**-0.89 + 1.96 / re**0.5 - 0.0004 * re / (1.0 + 3.64e-7 * re * re))
+    slow = 6.8 * exp(-0.89 * log(re))  # quicker than a power
+    return slow + 1.18 + 1.96 / sqrt(re) - 0.0004 * re / (1.0 + 3.64e-7 * re * re)
 
 
 @kernel

@@ -15,7 +15,7 @@ from nine_knots.core.base.units.factors import GRAVITY_M_S2
 from nine_knots.core.physics.bodies import body_resistance_kg_m
 from nine_knots.core.physics.floats import Float, float_resistance_kg_m
 from nine_knots.core.physics.fluid import Fluid
-from nine_knots.core.physics.stream import Stream, speed_at_m_s
+from nine_knots.core.physics.stream import Stream
 from nine_knots.core.physics.thin_line import across_resistance_kg_m2, along_resistance_pa_s
 from nine_knots.core.physics.tree import Array, Index, Tree
 
@@ -33,12 +33,14 @@ class State(NamedTuple):
 
 class System(NamedTuple):
     """The linear system of a step: ``diag`` (n, 3) blocks (xx, xz, zz), ``rhs`` (n, 2),
-    ``spring`` (n, 3) of the segments; ``floor`` (n,) is what the bed carries, in N."""
+    ``spring`` (n, 3) of the segments; ``floor`` (n,) is what the bed carries, in N, and ``flow``
+    (n,) the stream's speed at the nodes, in m/s."""
 
     diag: Array
     rhs: Array
     spring: Array
     floor: Array
+    flow: Array
 
 
 @kernel
@@ -47,53 +49,38 @@ def load(
 ) -> None:
     """Fills the system of one step of ``h`` seconds."""
     # arrays out of tuples once a step: each time costs
-    diag, rhs, floor = out.diag, out.rhs, out.floor
+    diag, rhs, floor, flow = out.diag, out.rhs, out.floor, out.flow
     place, speed, body, body_kg = state.place, state.speed, tree.body, tree.body_kg
-    diag[:] = 0.0
-    rhs[:] = 0.0
+    per_h, per_z0 = 1.0 / h, 1.0 / stream.z0_m
+    rises = stream.surface_m_s / np.log(1.0 + stream.depth_m * per_z0)
     for i in range(body_kg.size):
         z = place[i, 1]
+        flow[i] = rises * np.log(1.0 + min(max(z, 0.0), stream.depth_m) * per_z0)
+        kg_s = body_kg[i] * per_h
+        xx, xz, zz = kg_s, 0.0, kg_s
+        fx, fz = kg_s * speed[i, 0], kg_s * speed[i, 1]
         if body[i, 1] > 0.0:
-            rhs[i, 1] -= body[i, 0]
+            fz -= body[i, 0]
             if z <= stream.depth_m + 1e-9:
-                rx = speed_at_m_s(stream, z) - speed[i, 0]
-                rz = -speed[i, 1]
+                rx, rz = flow[i] - speed[i, 0], -speed[i, 1]
                 size = (rx * rx + rz * rz) ** 0.5
                 c = body_resistance_kg_m(size, body[i, 1], body[i, 2], fluid)
-                ux, uz = (rx / size, rz / size) if size > 1e-9 else (0.0, 0.0)
-                size = max(size, LEAST_SLIP_M_S)
-                xx, xz, zz = c * size * (1 + ux * ux), c * size * ux * uz, c * size * (1 + uz * uz)
-                resist(diag, rhs, speed, i, xx, xz, zz, c * size * rx, c * size * rz)
-        inertia(diag, rhs, speed, i, body_kg[i] / h)
+                share = 1.0 / size if size > 1e-9 else 0.0
+                ux, uz = share * rx, share * rz
+                size = c * max(size, LEAST_SLIP_M_S)
+                dxx, dxz, dzz = size * (1 + ux * ux), size * ux * uz, size * (1 + uz * uz)
+                xx, xz, zz = xx + dxx, xz + dxz, zz + dzz
+                fx += size * rx + dxx * speed[i, 0] + dxz * speed[i, 1]
+                fz += size * rz + dxz * speed[i, 0] + dzz * speed[i, 1]
         floor[i] = 0.0
         if z < 0.0 and i > 0:
             floor[i] = -FLOOR_N_M * z
-            diag[i, 2] += h * FLOOR_N_M
-            rhs[i, 1] += floor[i]
-            diag[i, 0] += friction * floor[i] / max(abs(speed[i, 0]), CREEP_M_S)
-    load_segments(tree, place, speed, stream, fluid, h, diag, rhs, out.spring)
-
-
-@kernel
-def resist(
-    diag: Array, rhs: Array, speed: Array, i: int,
-    xx: float, xz: float, zz: float, fx: float, fz: float,
-) -> None:  # fmt: skip
-    """A force (N) at a node that falls with its speed by a slope (xx, xz, zz) in kg/s."""
-    diag[i, 0] += xx
-    diag[i, 1] += xz
-    diag[i, 2] += zz
-    rhs[i, 0] += fx + xx * speed[i, 0] + xz * speed[i, 1]
-    rhs[i, 1] += fz + xz * speed[i, 0] + zz * speed[i, 1]
-
-
-@kernel
-def inertia(diag: Array, rhs: Array, speed: Array, i: int, kg_s: float) -> None:
-    """A mass over the step's seconds at a node."""
-    diag[i, 0] += kg_s
-    diag[i, 2] += kg_s
-    rhs[i, 0] += kg_s * speed[i, 0]
-    rhs[i, 1] += kg_s * speed[i, 1]
+            zz += h * FLOOR_N_M
+            fz += floor[i]
+            xx += friction * floor[i] / max(abs(speed[i, 0]), CREEP_M_S)
+        diag[i, 0], diag[i, 1], diag[i, 2] = xx, xz, zz
+        rhs[i, 0], rhs[i, 1] = fx, fz
+    load_segments(tree, place, speed, stream, fluid, h, out)
 
 
 @kernel
@@ -106,52 +93,60 @@ def direction(place: Array, i: int, p: int) -> tuple[float, float, float]:
 
 @kernel
 def load_segments(
-    tree: Tree, place: Array, speed: Array, stream: Stream, fluid: Fluid, h: float,
-    diag: Array, rhs: Array, spring: Array,
-) -> None:  # fmt: skip
+    tree: Tree, place: Array, speed: Array, stream: Stream, fluid: Fluid, h: float, out: System
+) -> None:
     """The segments as springs that pull and do not push; and as line, with weight, drag with its
     slope and inertia, half at either end."""
     parent, rest, thick, stretch = tree.parent, tree.length, tree.thick, tree.stretch
     weight, mass = tree.weight, tree.mass
+    diag, rhs, spring, flow = out.diag, out.rhs, out.spring, out.flow
+    wet_m, per_h = stream.depth_m + 1e-9, 1.0 / h
     for i in range(1, rest.size):
         p = parent[i]
-        ex, ez, length = direction(place, i, p)
-        tension = stretch[i] * (length / rest[i] - 1.0)
+        dx, dz = place[i, 0] - place[p, 0], place[i, 1] - place[p, 1]
+        length = max(1e-9, (dx * dx + dz * dz) ** 0.5)
+        inverse, stiff = 1.0 / length, stretch[i] / rest[i]
+        ex, ez = dx * inverse, dz * inverse
+        tension = stiff * (length - rest[i])
+        pulls_x, pulls_z = 0.0, 0.0
         if tension > 0.0:
-            k, g = stretch[i] / rest[i], tension / length
-            spring[i, 0] = h * (k * ex * ex + g * ez * ez)
-            spring[i, 1] = h * ((k - g) * ex * ez)
-            spring[i, 2] = h * (k * ez * ez + g * ex * ex)
-            rhs[i, 0] -= tension * ex
-            rhs[i, 1] -= tension * ez
-            rhs[p, 0] += tension * ex
-            rhs[p, 1] += tension * ez
+            k, g = h * stiff, h * tension * inverse
+            spring[i, 0] = k * ex * ex + g * ez * ez
+            spring[i, 1] = (k - g) * ex * ez
+            spring[i, 2] = k * ez * ez + g * ex * ex
+            pulls_x, pulls_z = tension * ex, tension * ez
         else:
             spring[i, 0], spring[i, 1], spring[i, 2] = 0.0, 0.0, 0.0
-        half, area = 0.5 * rest[i], 0.25 * np.pi * thick[i] * thick[i]
-        vx, vz = 0.5 * (speed[i, 0] + speed[p, 0]), 0.5 * (speed[i, 1] + speed[p, 1])
-        u = speed_at_m_s(stream, 0.5 * (place[i, 1] + place[p, 1]))
-        across = abs(-(u - vx) * ez - vz * ex)  # on the normal (-ez, ex)
-        along = abs((u - vx) * ex - vz * ez)
+        half = 0.5 * rest[i]
+        rx = 0.5 * (flow[i] - speed[i, 0] + flow[p] - speed[p, 0])
+        rz = -0.5 * (speed[i, 1] + speed[p, 1])
+        across, along = abs(rz * ex - rx * ez), abs(rx * ex + rz * ez)  # the normal is (-ez, ex)
         c_n = half * across_resistance_kg_m2(thick[i], max(across, 1e-5), fluid)
         c_t = half * along_resistance_pa_s(thick[i], along, fluid)
         for end in range(2):
             j = i if end == 0 else p
-            m = half * mass[i]
-            if place[j, 1] <= stream.depth_m + 1e-9:
-                rhs[j, 1] -= half * weight[i]
-                rx, rz = speed_at_m_s(stream, place[j, 1]) - speed[j, 0], -speed[j, 1]
-                n_r, t_r = -rx * ez + rz * ex, rx * ex + rz * ez
-                slope, push = 2.0 * c_n * max(abs(n_r), LEAST_SLIP_M_S), c_n * abs(n_r) * n_r
-                xx = slope * ez * ez + c_t * ex * ex
-                xz = -slope * ez * ex + c_t * ex * ez
-                zz = slope * ex * ex + c_t * ez * ez
-                fx, fz = -push * ez + c_t * t_r * ex, push * ex + c_t * t_r * ez
-                resist(diag, rhs, speed, j, xx, xz, zz, fx, fz)
+            vx, vz, kg_s = speed[j, 0], speed[j, 1], half * mass[i] * per_h
+            fx, fz = (-pulls_x, -pulls_z) if end == 0 else (pulls_x, pulls_z)
+            xx, xz, zz = kg_s, 0.0, kg_s
+            if place[j, 1] <= wet_m:
+                rx, rz = flow[j] - vx, -vz
+                n_r, t_r = rz * ex - rx * ez, rx * ex + rz * ez
+                push = c_n * abs(n_r) * n_r
+                slope = 2.0 * c_n * max(abs(n_r), LEAST_SLIP_M_S)
+                xx += slope * ez * ez + c_t * ex * ex
+                xz += (c_t - slope) * ex * ez
+                zz += slope * ex * ex + c_t * ez * ez
+                fx += c_t * t_r * ex - push * ez
+                fz += c_t * t_r * ez + push * ex - half * weight[i]
             else:
-                rhs[j, 1] -= half * (weight[i] + fluid.rho * GRAVITY_M_S2 * area)
-                m -= half * fluid.rho * area
-            inertia(diag, rhs, speed, j, m / h)
+                water = half * fluid.rho * 0.25 * np.pi * thick[i] * thick[i]
+                xx, zz = xx - water * per_h, zz - water * per_h
+                fz -= half * weight[i] + water * GRAVITY_M_S2
+            diag[j, 0] += xx
+            diag[j, 1] += xz
+            diag[j, 2] += zz
+            rhs[j, 0] += fx + xx * vx + xz * vz
+            rhs[j, 1] += fz + xz * vx + zz * vz
 
 
 @kernel
@@ -180,8 +175,9 @@ def solve(parent: Index, out: System, speed: Array, led: bool, led_x: float, led
     for i in range(n - 1, 0, -1):
         p = parent[i]
         a, b, c = diag[i, 0], diag[i, 1], diag[i, 2]
-        det = a * c - b * b
-        ia, ib, ic = c / det, -b / det, a / det
+        share = 1.0 / (a * c - b * b)
+        ia, ib, ic = c * share, -b * share, a * share
+        diag[i, 0], diag[i, 1], diag[i, 2] = ia, ib, ic  # as its inverse from here on
         s0, s1, s2 = spring[i, 0], spring[i, 1], spring[i, 2]
         # S A^-1 S and S A^-1 r, with the coupling block -S
         t00, t01 = s0 * ia + s1 * ib, s0 * ib + s1 * ic
@@ -200,7 +196,5 @@ def solve(parent: Index, out: System, speed: Array, led: bool, led_x: float, led
         p = parent[i]
         vx = rhs[i, 0] + spring[i, 0] * speed[p, 0] + spring[i, 1] * speed[p, 1]
         vz = rhs[i, 1] + spring[i, 1] * speed[p, 0] + spring[i, 2] * speed[p, 1]
-        a, b, c = diag[i, 0], diag[i, 1], diag[i, 2]
-        det = a * c - b * b
-        speed[i, 0] = (c * vx - b * vz) / det
-        speed[i, 1] = (a * vz - b * vx) / det
+        speed[i, 0] = diag[i, 0] * vx + diag[i, 1] * vz
+        speed[i, 1] = diag[i, 1] * vx + diag[i, 2] * vz

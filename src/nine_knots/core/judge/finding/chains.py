@@ -4,10 +4,10 @@ two level pieces below."""
 import random
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import cached_property
 
 from pydantic import ValidationError
 
+from nine_knots.core.base.kept_property import kept_property
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.finding.demands import Demands
 from nine_knots.core.judge.finding.sane import (
@@ -50,7 +50,7 @@ class Chains:
             for _ in range(bought if self._packets and self._tippets else 0):
                 yield from self._leader(self._on_a_taper(rng))
 
-    @cached_property
+    @kept_property
     def _spools(self) -> list[Spool]:
         return [
             item
@@ -60,15 +60,15 @@ class Chains:
             and item.remaining_m > SPARE_M + TIPPETS_M[0]
         ]
 
-    @cached_property
+    @kept_property
     def _packets(self) -> list[Packet]:
         return [i for i in self.angler.stock if isinstance(i, Packet) and i.count > 0]
 
-    @cached_property
+    @kept_property
     def _tippets(self) -> list[Spool]:
         return [spool for spool in self._spools if is_tippet(_end_of(spool), self.day)]
 
-    @cached_property
+    @kept_property
     def _butts(self) -> list[Spool]:
         tip = line_profile(self.day.line).match_bend_nm2
         return [
@@ -77,7 +77,7 @@ class Chains:
             if LINE_SOFT <= spool.strand.bend_nm2(spool.strand.diameter_m) / tip <= LINE_FIRM
         ]
 
-    @cached_property
+    @kept_property
     def _below(self) -> dict[str, list[Spool]]:
         """What may follow each spool: a step down, and to nothing stiffer."""
         return {
@@ -90,7 +90,7 @@ class Chains:
             for above in self._spools
         }
 
-    @cached_property
+    @kept_property
     def _lengths_m(self) -> tuple[float, float]:
         span = span_by_water(self.day)
         low, high = self.demands.shortest_m, self.demands.longest_m

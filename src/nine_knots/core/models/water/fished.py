@@ -7,11 +7,11 @@ the stream's shear velocity holds its place, slower than one and a half times dr
 """
 
 from dataclasses import dataclass
-from functools import cached_property
 from math import atan2, degrees
 
 import numpy as np
 
+from nine_knots.core.base.kept_property import kept_property
 from nine_knots.core.models.water.way import Fishing
 from nine_knots.core.models.water.zone import zone_top_m
 from nine_knots.core.physics.tree import Array
@@ -52,7 +52,7 @@ class FlyFished:
         """The leader's joint that it hangs at; None for the point fly."""
         return self.fishing.rig.flies[self.number].joint
 
-    @cached_property
+    @kept_property
     def height_m(self) -> float:
         """Above the bed, where it fishes."""
         fishing = self.fishing
@@ -72,7 +72,7 @@ class FlyFished:
         """The greatest height while it fishes."""
         return float(self._heights[self.fishing.late].max())
 
-    @cached_property
+    @kept_property
     def zone_after_s(self) -> float | None:
         """Until it is down in the zone; None where it never comes down to it."""
         inside = self._heights <= self.zone_m
@@ -83,7 +83,7 @@ class FlyFished:
         """How long it is in the zone."""
         return float((self._heights <= self.zone_m).sum()) * self.fishing.history.every_s
 
-    @cached_property
+    @kept_property
     def sinks_m_s(self) -> float | None:
         """How fast it falls by itself; None where it does not."""
         fluid = self.fishing.fluid
@@ -120,7 +120,7 @@ class Fished:
     pulled_n: float
     goes_under: bool
 
-    @cached_property
+    @kept_property
     def lowest(self) -> FlyFished:
         """The fly that fishes lowest, by which the rig is judged: the point fly, or the heavy one
         of a rig that has its heaviest first."""

@@ -3,11 +3,11 @@
 from abc import ABC, abstractmethod
 from collections.abc import Callable
 from dataclasses import dataclass
-from functools import cached_property
 from typing import ClassVar, Literal
 
 import numpy as np
 
+from nine_knots.core.base.kept_property import kept_property
 from nine_knots.core.models.water.ask import WaterAsk
 from nine_knots.core.models.water.rig_in_water import RigInWater
 from nine_knots.core.physics.floats import Float
@@ -104,7 +104,7 @@ class Fishing:
     begins_s: float
     drift_s: float
 
-    @cached_property
+    @kept_property
     def history(self) -> History:
         """The rig followed; only when it is asked for, since a search often need not know."""
         return self.follow()
