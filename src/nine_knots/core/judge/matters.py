@@ -15,7 +15,7 @@ from typing import Literal
 import numpy as np
 from scipy.special import ndtr
 
-from nine_knots.core.base.beside import side_by_side
+from nine_knots.core.base.beside import beside, side_by_side
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.kept_property import kept_property
 from nine_knots.core.base.patience import tell
@@ -101,9 +101,12 @@ def matters_of(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEA
     thrown = _Thrown(design, stroke, air_of(day.wind, gust))
     hold = hold_of(leader, own=angler.tyer.knots)
     reserve = thrown.base.reserve(stroke)  # found first: all that is changed goes by it
-    pieces = tuple(_pieces(thrown, hold, angler))
     low = wanted(leader, day, angler.cast)[0]
-    doubts = tuple(_doubts(thrown, pieces, angler))
+    into = beside(lambda: _into(thrown, low))  # the longest, so that no processor waits for it
+    dragged, windier = beside(thrown.dragged), beside(thrown.windier)
+    pieces = tuple(_pieces(thrown, hold, angler))
+    fly, wind = Doubt("fly", dragged.result()), Doubt("wind", windier.result())
+    doubts = (*_doubts(leader, pieces, angler), fly, wind)
     spread = hypot(*(doubt.spread for doubt in doubts))
     known = strength_known(leader, hold, angler.tyer.knots)
     return Matters(
@@ -113,7 +116,7 @@ def matters_of(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEA
         holds=_holds(hold, need_of(day).most_n, known.off),
         reserve=reserve,
         low=low,
-        into_m_s=_into(thrown, low),
+        into_m_s=into.result(),
         known=known,
         weakest=_spool_name(leader, known.piece, angler),
     )
@@ -147,6 +150,18 @@ class _Thrown:
         found = self._least(leader, fly, air or self.air, self.base)
         return found.reserve(self.stroke) / self.base.reserve(self.stroke)
 
+    def dragged(self) -> float:
+        """The spread of the reserve's logarithm that comes of the fly's drag."""
+        fly = self.design.situation.fly
+        more = fly.model_copy(update={"drag_area_m2": DRAG_TIMES * fly.air_drag_area_m2})
+        off = DRAG_OFF if fly.drag_area_m2 is None else TIMED_OFF
+        return abs(log(self.factor(fly=more))) / log(DRAG_TIMES) * off
+
+    def windier(self) -> float:
+        """The spread of the reserve's logarithm that comes of the wind."""
+        more = self.air._replace(wind_m_s=self.air.wind_m_s - WIND_OFF_M_S)
+        return abs(log(self.factor(air=more)))
+
     def opens_into(self, wind_m_s: float, low: float) -> bool:
         """Whether it opens with the reserve wanted into a head wind."""
         air = air_of(Wind(speed_m_s=wind_m_s, bearing="in the face"), STEADY)
@@ -168,7 +183,7 @@ def _pieces(thrown: _Thrown, hold: Hold, angler: Angler) -> list[PieceMatters]:
     count = len(thrown.design.leader.pieces)
     return side_by_side(
         [partial(_piece, thrown, hold, angler, number) for number in range(count)],
-        lambda done: tell(done, count + 3),
+        lambda done: tell(done, count),
     )
 
 
@@ -203,8 +218,7 @@ def _with_piece(leader: Leader, number: int, longer_m: float, thicker_m: float) 
     return leader.model_copy(update={"pieces": pieces})
 
 
-def _doubts(thrown: _Thrown, pieces: tuple[PieceMatters, ...], angler: Angler) -> Iterator[Doubt]:
-    leader, fly = thrown.design.leader, thrown.design.situation.fly
+def _doubts(leader: Leader, pieces: tuple[PieceMatters, ...], angler: Angler) -> Iterator[Doubt]:
     tied = [TIED_OFF_M / LONGER_M * log(one.longer_opens) for one in pieces]
     yield Doubt("lengths", hypot(*tied))
     spools = [
@@ -215,11 +229,6 @@ def _doubts(thrown: _Thrown, pieces: tuple[PieceMatters, ...], angler: Angler) -
     yield Doubt("stroke", STROKE_OFF)
     if angler.cast == UNKNOWN:
         yield Doubt("own speed", SPEED_SPREAD)
-    dragged = fly.model_copy(update={"drag_area_m2": DRAG_TIMES * fly.air_drag_area_m2})
-    off = DRAG_OFF if fly.drag_area_m2 is None else TIMED_OFF
-    yield Doubt("fly", abs(log(thrown.factor(fly=dragged))) / log(DRAG_TIMES) * off)
-    windier = thrown.air._replace(wind_m_s=thrown.air.wind_m_s - WIND_OFF_M_S)
-    yield Doubt("wind", abs(log(thrown.factor(air=windier))))
 
 
 def _across_off_m(leader: Leader, number: int) -> float:
