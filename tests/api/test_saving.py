@@ -95,7 +95,7 @@ def test_spools_landings_practice_and_tied_are_done_once(client, saved):
 @pytest.mark.parametrize(
     "noun", ["leader", "revision", "spool", "fly", "pull", "landing", "attempt"]
 )
-def test_forty_writers_at_once(client, saved, noun):
+def test_many_writers_at_once(client, saved, noun):
     design, spool = saved["design"], a_spool(client)
     path = f"/api/leaders/{saved['leader_id']}/revisions"
 
@@ -128,14 +128,15 @@ def test_forty_writers_at_once(client, saved, noun):
                 break
         return status
 
-    with ThreadPoolExecutor(40) as pool:
-        statuses = list(pool.map(write_at_last, range(40)))
+    writers = 8 if noun == "landing" else 40  # each landing is cast
+    with ThreadPoolExecutor(writers) as pool:
+        statuses = list(pool.map(write_at_last, range(writers)))
     if noun == "revision":
-        assert sorted(statuses) == [201, *[412] * 39]
+        assert sorted(statuses) == [201, *[412] * (writers - 1)]
     else:
         assert set(statuses) <= {200, 201}
     if noun == "landing":
-        assert len(client.get("/api/own-cast").json()["landings"]) == 40
+        assert len(client.get("/api/own-cast").json()["landings"]) == writers
 
 
 def test_the_shelf_comes_by_the_page(client, saved):
