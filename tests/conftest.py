@@ -7,6 +7,7 @@ from hypothesis import settings
 
 from nine_knots.launch import PROJECT
 from nine_knots.launch.kernels import keep_kernels_in
+from nine_knots.launch.logs import write_logs
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.store import Address, Database
 from nine_knots.store.accounts.accounts import TABLES as ACCOUNT_TABLES
@@ -20,6 +21,7 @@ settings.load_profile("steady")
 
 def pytest_configure() -> None:
     keep_kernels_in(PROJECT / ".local")  # before any kernel is imported
+    write_logs(hosted=True)  # a fault is told in lines, not drawn with all that was in its hands
 
 
 @pytest.fixture(scope="session")

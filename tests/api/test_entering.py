@@ -1,6 +1,8 @@
 """A hosted service: who comes in, by what, for how long; what is refused tells nothing."""
 
 import asyncio
+import time
+from concurrent.futures import ThreadPoolExecutor
 
 import httpcore
 import pytest
@@ -11,6 +13,7 @@ from nine_knots.api.work.shares import Shares
 from nine_knots.api.work.sharing_out import SharingOut
 from nine_knots.core.base.errors import TooBusy
 from nine_knots.store.accounts.notes import list_notes
+from nine_knots.store.accounts.passkeys import add_passkey
 from nine_knots.store.rows import from_now
 from tests.api.authenticator import Device
 from tests.api.conftest import PORT
@@ -159,6 +162,32 @@ def test_a_passkey_is_made_shown_and_never_shown_twice(app, database):
     assert (keys["has_password"], bool(kept["used_at"])) == (False, True)
     last = again.delete(f"/api/account/passkeys/{kept['passkey_id']}")
     assert (last.status_code, last.json()["detail"]) == (422, "It is your last way in.")
+
+
+def test_of_two_ways_in_dropped_at_once_one_stays(app, database):
+    device, one = Device(ORIGIN), stranger(app)
+    form = {"invitation": invited(database), "name": "Eira"}
+    ask = one.post("/api/account/join/passkey", json=form).json()
+    by = {"challenge_id": ask["challenge_id"], "credential": device.make(ask["options"])}
+    assert one.post("/api/account/join", json={**form, **by}).status_code == 200
+
+    def both_at_once(cursor, pool):
+        cursor.execute("SELECT account_id FROM account WHERE name = 'Eira' FOR UPDATE")
+        add_passkey(cursor, cursor.fetchone()["account_id"], "second", b"2", b"key", 0)
+        cursor.connection.commit()
+        cursor.execute("SELECT account_id FROM account WHERE name = 'Eira' FOR UPDATE")
+        paths = [f"/api/account/passkeys/{key['passkey_id']}" for key in keys()]
+        begun = [pool.submit(one.delete, path) for path in paths]
+        time.sleep(0.5)  # both wait for the account
+        return begun
+
+    def keys():
+        return one.get("/api/account/keys").json()["passkeys"]
+
+    with ThreadPoolExecutor(2) as pool:
+        begun = database.transact(lambda cursor: both_at_once(cursor, pool))
+        assert sorted(dropped.result().status_code for dropped in begun) == [200, 422]
+    assert len(keys()) == 1
 
 
 @pytest.mark.parametrize(

@@ -56,7 +56,8 @@ const give = () =>
     append-to-body
     @close="giving.close"
   >
-    <p v-if="receivers && !receivers.length">
+    <p v-if="!receivers" class="quiet" role="status">Looking up who there is …</p>
+    <p v-else-if="!receivers.length">
       There is nobody to give it to yet: make a group, or join one, under
       <RouterLink to="/shared/groups" @click="giving.close">Shared, Groups</RouterLink>. A leader
       can be handed on as a code or a file to anybody.

@@ -11,6 +11,7 @@ from nine_knots.api.calling import CurrentCalling
 from nine_knots.api.site import CurrentSite
 from nine_knots.core.base.errors import NotFound, NotProved, NotYours
 from nine_knots.store import Database
+from nine_knots.store.accounts.accounts import lock_account
 from nine_knots.store.accounts.logins import Login
 from nine_knots.store.accounts.notes import note_tried
 
@@ -31,6 +32,16 @@ class Mine:
     def transact(self, work: Callable[[DictCursor, str], Answer]) -> Answer:
         """One transaction for this account."""
         return self.database.transact(lambda cursor: work(cursor, self.login.account_id))
+
+    def change(self, work: Callable[[DictCursor, str], Answer]) -> Answer:
+        """One that changes how one comes in, or what is counted of the account, after any other's
+        that does."""
+
+        def locked(cursor: DictCursor) -> Answer:
+            lock_account(cursor, self.login.account_id)
+            return work(cursor, self.login.account_id)
+
+        return self.database.transact(locked)
 
     def proved(self) -> None:
         """NotProved where it was not shown within the last minutes who sits there."""

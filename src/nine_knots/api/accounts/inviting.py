@@ -66,7 +66,7 @@ def post_invitation(mine: CurrentMine, form: InviteForm) -> NewInvitation:
         add_invitation(cursor, me, hash_of(token), form.note.strip(), form.as_operator)
         mine.note(cursor, "invited")
 
-    mine.transact(invite)
+    mine.change(invite)
     url = mine.site.join_url(token)
     words = "Hand it over: it is shown this once."
     if form.mail and mine.site.mail:

@@ -139,7 +139,7 @@ def post_passkeys(mine: CurrentMine, form: PasskeyForm) -> Keys:
         mine.note(cursor, "added a passkey")
         return _keys(cursor, me)
 
-    return mine.transact(add)
+    return mine.change(add)
 
 
 @router.delete("/passkeys/{passkey_id}", summary="Take a passkey no more")
@@ -157,7 +157,7 @@ def remove_passkey(mine: CurrentMine, passkey_id: PathId) -> Keys:
         mine.note(cursor, "dropped a passkey")
         return keys
 
-    return mine.transact(drop)
+    return mine.change(drop)
 
 
 @router.put("/password", summary="Set another password, or none")
@@ -179,7 +179,7 @@ def put_password(mine: CurrentMine, form: PasswordForm) -> Keys:
         mine.note(cursor, "set a password" if kept else "took the password away")
         return _keys(cursor, me)
 
-    return mine.transact(change)
+    return mine.change(change)
 
 
 @router.post("/recovery-codes", summary="Ask for new recovery codes")
@@ -193,7 +193,7 @@ def post_recovery_codes(mine: CurrentMine) -> Codes:
         mine.note(cursor, "took new recovery codes")
         return Codes(codes)
 
-    return mine.transact(change)
+    return mine.change(change)
 
 
 @router.get("/logins", summary="Where I am logged in")

@@ -1,5 +1,8 @@
 """Which tippet: by the hook, and not finer than this fish and these snags allow."""
 
+from bisect import bisect_left
+from functools import cache
+
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.units.factors import GRAVITY_M_S2, POUND_N, THOU_M
 from nine_knots.core.trade.materials import MATERIALS
@@ -11,6 +14,7 @@ from nine_knots.core.trade.situation import Situation
 HOOK_OVER_X = {"dry": 3.0, "midge": 3.0, "foam": 3.0, "emerger": 3.0, "nymph": 3.5, "wet": 3.5}
 KNOTTED = 0.8  # 5 % low value of a knotted tippet over its unknotted strength [M]
 FINEST_THOU, STOUTEST_THOU = 3.0, 22.0
+THICKEST_THOU = 60.0  # to which a strength is looked up
 
 # Lightest and heaviest usual label in pounds by fish, where builders go by it [P]; thinnest and
 # thickest tippet in thousandths where a method or a fish has its own [P].
@@ -38,11 +42,16 @@ class TippetAdvice(Frozen):
 
 def diameter_for_strength_m(strength_n: float, material: str) -> float:
     """The thinnest diameter in metres, to .0005 in, whose law gives this strength in N."""
-    law = MATERIALS[material].strength
-    thou = FINEST_THOU
-    while thou < 60.0 and law.breaking_n(thou * THOU_M) < strength_n:
-        thou += 0.5
-    return thou * THOU_M
+    loads = _by_half_thousandths(material)
+    number = min(len(loads) - 1, bisect_left(loads, strength_n))
+    return (FINEST_THOU + 0.5 * number) * THOU_M
+
+
+@cache
+def _by_half_thousandths(material: str) -> list[float]:
+    """What every half thousandth from the finest on breaks at, in N."""
+    law, count = MATERIALS[material].strength, int(2.0 * (THICKEST_THOU - FINEST_THOU)) + 1
+    return [law.breaking_n((FINEST_THOU + 0.5 * number) * THOU_M) for number in range(count)]
 
 
 def thou_by_hook(situation: Situation) -> float:

@@ -76,6 +76,12 @@ def read_account(cursor: DictCursor, account_id: str) -> Account:
     return _account(row)
 
 
+def lock_account(cursor: DictCursor, account_id: str) -> None:
+    """Hold the account's row till the end of the transaction: the first that is read in it, so that
+    it sees what those did that it waited for."""
+    cursor.execute("SELECT 1 FROM account WHERE account_id = %s FOR UPDATE", (account_id,))
+
+
 def list_accounts(cursor: DictCursor) -> tuple[Account, ...]:
     """All of them, by name."""
     cursor.execute("SELECT * FROM account ORDER BY name")

@@ -5,6 +5,7 @@ from itertools import pairwise
 
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.units import Units
+from nine_knots.core.judge.proposing.held import Held, all_held
 from nine_knots.core.judge.proposing.misses import Shortfall, misses_of, of_packet, of_tip
 from nine_knots.core.judge.proposing.one_spool import without_twins
 from nine_knots.core.judge.proposing.packets import Bought, choose_packet
@@ -21,7 +22,7 @@ from nine_knots.core.trade.leader import (
 )
 from nine_knots.core.trade.schools.school import Brief, Plan, School
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.strand import Stock
+from nine_knots.core.trade.strand import Packet, Stock
 
 MISS_COST = 4.0  # of a thing that the shelf lacks, against what is a little off
 
@@ -44,14 +45,65 @@ class Proposal(Frozen):
 
 
 @dataclass(frozen=True, slots=True)
-class Fitted:
-    """A plan made of what is owned, and how far it is from what was wanted."""
+class Shelf:
+    """What is owned, as plans are weighed against it."""
 
-    leader: Leader
-    reasons: tuple[str, ...]
+    spools: tuple[Held, ...]
+    packets: tuple[Packet, ...]
+
+
+def shelf_of(stock: tuple[Stock, ...]) -> Shelf:
+    """A shelf with its spools' figures worked out."""
+    packets = (item for item in stock if isinstance(item, Packet))
+    return Shelf(all_held(stock), tuple(item for item in packets if item.count > 0))
+
+
+@dataclass(frozen=True, slots=True)
+class Fitted:
+    """What a plan is made of, out of what is owned, and how far that is from what was wanted."""
+
+    school: School
+    plan: Plan
+    brief: Brief
+    units: Units
+    bought: Bought | None
+    spools: tuple[Held, ...]
     shortfalls: tuple[Shortfall, ...]
-    cut: str
     cost: float
+
+    def leader(self) -> Leader:
+        """The leader tied of it; ValidationError where a piece of it would have no length."""
+        units, plan, bought = self.units, self.plan, self.bought
+        lengths = [units.snap_length(planned.length_m) for planned in plan.pieces]
+        if bought is None:
+            # the butt takes up what the others lost or gained by rounding
+            lengths[0] = units.snap_length(self.brief.length_m) - sum(lengths[1:])
+        pieces: list[LevelPiece | TaperedPiece] = [] if bought is None else [bought.taper]
+        pieces += [
+            LevelPiece(role=planned.role, strand=one.spool.strand, length_m=length)
+            for planned, one, length in zip(plan.pieces, self.spools, lengths, strict=True)
+        ]
+        joints = usual_joints(pieces, self.brief.situation)
+        return rigged(Leader(pieces=tuple(pieces), joints=joints, school=self.school.key), plan)
+
+    def reasons(self, leader: Leader) -> tuple[str, ...]:
+        """Words on the leader tied of it."""
+        said = []
+        if self.bought is not None and not self.bought.cuts:
+            said.append(f"The whole {self.bought.packet.title}, as it is sold.")
+        if self.school.line_leads:
+            said.append(_butt_reason(leader.pieces[0], self.brief, self.units))
+        return tuple(said)
+
+    @property
+    def cut(self) -> str:
+        """``Of the taper, 3 ft off its butt``; nothing where it is used whole."""
+        if self.bought is None or not self.bought.cuts:
+            return ""
+        cuts = " and ".join(
+            f"{self.units.length(cut_m).text} off its {end}" for end, cut_m in self.bought.cuts
+        )
+        return f"Of the {self.bought.packet.title}, {cuts}"
 
 
 def usual_joints(
@@ -62,72 +114,37 @@ def usual_joints(
     return (line_joint(situation.line, pieces[0]), *between, eye_knot(pieces[-1], situation.fly))
 
 
-def fit(
-    school: School,
-    plan: Plan,
-    brief: Brief,
-    stock: tuple[Stock, ...],
-    units: Units,
-) -> Fitted:
-    """A leader of level spools, below a bought taper where the plan has one.
+def fit(school: School, plan: Plan, brief: Brief, shelf: Shelf, units: Units) -> Fitted:
+    """Level spools, below a bought taper where the plan has one.
 
     CannotCompute where the shelf allows none.
     """
     shortfalls: list[Shortfall] = []
     bought: Bought | None = None
-    pieces: list[LevelPiece | TaperedPiece] = []
     if plan.taper is not None:
         following = plan.pieces[0] if plan.pieces else None
-        bought = choose_packet(plan.taper, following, stock, units)
-        pieces.append(bought.taper)
+        bought = choose_packet(plan.taper, following, shelf.packets, units)
         taper = plan.taper
         found = (
             of_packet(bought.packet, taper.length_m, bought.taper.length_m, units),
             of_tip(bought.packet, taper.tip_m, bought.taper.lower_diameter_m, units),
         )
         shortfalls += [one for one in found if one is not None]
-    chosen = choose_spools(plan, stock)
+    chosen = choose_spools(plan, shelf.spools)
     plan, spools, merged = without_twins(plan, chosen.spools, units)
     shortfalls += merged
-    lengths = [units.snap_length(planned.length_m) for planned in plan.pieces]
-    if bought is None:
-        # the butt takes up what the others lost or gained by rounding
-        lengths[0] = units.snap_length(brief.length_m) - sum(lengths[1:])
-    pieces += [
-        LevelPiece(role=planned.role, strand=spool.strand, length_m=length)
-        for planned, spool, length in zip(plan.pieces, spools, lengths, strict=True)
-    ]
-    for number, (planned, spool) in enumerate(zip(plan.pieces, spools, strict=True)):
-        shortfalls += misses_of(number + plan.above, planned, spool, stock, units)
-    leader = Leader(
-        pieces=tuple(pieces), joints=usual_joints(pieces, brief.situation), school=school.key
-    )
+    for number, (planned, taken) in enumerate(zip(plan.pieces, spools, strict=True)):
+        shortfalls += misses_of(number + plan.above, planned, taken, shelf.spools, units)
     return Fitted(
-        leader=rigged(leader, plan),
-        reasons=_reasons(school, leader, bought, brief, units),
+        school=school,
+        plan=plan,
+        brief=brief,
+        units=units,
+        bought=bought,
+        spools=spools,
         shortfalls=tuple(shortfalls),
-        cut=_cut_words(bought, units),
         cost=chosen.cost + (bought.cost if bought else 0.0) + MISS_COST * len(shortfalls),
     )
-
-
-def _cut_words(bought: Bought | None, units: Units) -> str:
-    """``Of the taper, 3 ft off its butt``; nothing where it is used whole."""
-    if bought is None or not bought.cuts:
-        return ""
-    cuts = " and ".join(f"{units.length(cut_m).text} off its {end}" for end, cut_m in bought.cuts)
-    return f"Of the {bought.packet.title}, {cuts}"
-
-
-def _reasons(
-    school: School, leader: Leader, bought: Bought | None, brief: Brief, units: Units
-) -> tuple[str, ...]:
-    said = []
-    if bought is not None and not bought.cuts:
-        said.append(f"The whole {bought.packet.title}, as it is sold.")
-    if school.line_leads:
-        said.append(_butt_reason(leader.pieces[0], brief, units))
-    return tuple(said)
 
 
 def _butt_reason(piece: LevelPiece | TaperedPiece, brief: Brief, units: Units) -> str:

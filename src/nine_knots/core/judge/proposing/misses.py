@@ -5,11 +5,12 @@ from math import log
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
-from nine_knots.core.judge.proposing.spools import LABEL_STEP, SPARE_M, cost_of, miss_of
+from nine_knots.core.judge.proposing.held import Held
+from nine_knots.core.judge.proposing.spools import LABEL_STEP, SPARE_M, Wanted
 from nine_knots.core.physics.section import diameter_of_bend_stiffness_m
 from nine_knots.core.trade.materials import MATERIALS, Material
 from nine_knots.core.trade.schools.school import PlannedPiece
-from nine_knots.core.trade.strand import Packet, Spool, Stock
+from nine_knots.core.trade.strand import Packet
 
 NEAR, NEAR_TIPPET = 1.6, 0.6  # thousandths: further from what was wanted is named
 FAR = 1.6  # times as thick or thin as was wanted
@@ -31,38 +32,38 @@ class Shortfall(Frozen):
 def misses_of(
     index: int,
     planned: PlannedPiece,
-    spool: Spool,
-    stock: tuple[Stock, ...],
+    taken: Held,
+    shelf: tuple[Held, ...],
     units: Units,
 ) -> tuple[Shortfall, ...]:
     """What is amiss with the spool taken for a piece: nothing, or the gravest."""
-    emptier = _emptier(planned, spool, stock, units)
+    title = taken.spool.title
+    emptier = _emptier(planned, taken, shelf, units)
     if emptier is not None:
-        return (Shortfall(piece=index, wanted=emptier, nearest=spool.title),)
-    strand = spool.strand
-    right_kind = strand.material in planned.prefer
-    material = strand.substance if right_kind else MATERIALS[planned.prefer[0]]
-    colour = planned.role == "sighter" and strand.colour != "sighter"
-    if right_kind and not colour and not _misses(planned, spool):
+        return (Shortfall(piece=index, wanted=emptier, nearest=title),)
+    right_kind = taken.material in planned.prefer
+    material = MATERIALS[taken.material if right_kind else planned.prefer[0]]
+    colour = planned.role == "sighter" and not taken.sighter
+    if right_kind and not colour and not _misses(planned, taken):
         return ()
-    wanted = _wanted(planned, spool, material, units)
+    wanted = _wanted(planned, taken, material, units)
     if colour:
         wanted = f"two-colour sighter of about {units.diameter(planned.diameter_m).text}"
-    nearest = f"{spool.title}{_by(planned, spool, units)}"
-    return (Shortfall(piece=index, wanted=wanted, nearest=nearest, far=_is_far(planned, spool)),)
+    nearest = f"{title}{_by(planned, taken, units)}"
+    return (Shortfall(piece=index, wanted=wanted, nearest=nearest, far=_is_far(planned, taken)),)
 
 
-def _is_far(planned: PlannedPiece, spool: Spool) -> bool:
+def _is_far(planned: PlannedPiece, taken: Held) -> bool:
     wanted_m, wanted_n = planned.diameter_m, planned.strength_n
-    off = log(spool.strand.diameter_m / wanted_m)
+    off = log(taken.across_m / wanted_m)
     if wanted_n is not None:
-        off = 0.5 * log(spool.strand.breaking_n / wanted_n)
+        off = 0.5 * log(taken.breaking_n / wanted_n)
         off = min(off, 0.0) if planned.floor else off
     return abs(off) > log(FAR)
 
 
-def _misses(planned: PlannedPiece, spool: Spool) -> bool:
-    miss = miss_of(planned, spool)
+def _misses(planned: PlannedPiece, taken: Held) -> bool:
+    miss = Wanted(planned).miss(taken)
     if planned.strength_n is None:
         return abs(miss) > (NEAR_TIPPET if planned.role == "tippet" else NEAR)
     if planned.floor:
@@ -70,41 +71,44 @@ def _misses(planned: PlannedPiece, spool: Spool) -> bool:
     return abs(miss) > (1.0 if planned.role == "tippet" else NEAR)
 
 
-def _wanted(planned: PlannedPiece, spool: Spool, material: Material, units: Units) -> str:
+def _wanted(planned: PlannedPiece, taken: Held, material: Material, units: Units) -> str:
     if planned.strength_n is not None:
         least = " or more" if planned.floor else ""
         return f"{units.label(planned.strength_n).text} {material.title}{least}"
     wanted_m = planned.diameter_m
     if planned.bend_nm2 is not None:
-        same = material is spool.strand.substance
-        modulus = spool.strand.stiffness_pa if same else material.wet_modulus_pa
+        strand = taken.spool.strand
+        same = material is strand.substance
+        modulus = strand.stiffness_pa if same else material.wet_modulus_pa
         wanted_m = diameter_of_bend_stiffness_m(planned.bend_nm2, modulus)
     said = units.tippet(wanted_m) if planned.role == "tippet" else units.diameter(wanted_m)
     return f"{material.title} of about {said.text}"
 
 
-def _by(planned: PlannedPiece, spool: Spool, units: Units) -> str:
+def _by(planned: PlannedPiece, taken: Held, units: Units) -> str:
     """How far off it is, in the figure that was wanted."""
-    strand = spool.strand
     if planned.strength_n is None:
-        return f" ({units.diameter(strand.diameter_m).text})"
-    if log(strand.breaking_n / planned.strength_n) < -WEAKER_BY:
-        weaker = units.label(planned.strength_n - strand.breaking_n).text
-        return f" ({units.label(strand.breaking_n).text}: {weaker} weaker)"
-    return f" ({units.label(strand.breaking_n).text})"
+        return f" ({units.diameter(taken.across_m).text})"
+    if log(taken.breaking_n / planned.strength_n) < -WEAKER_BY:
+        weaker = units.label(planned.strength_n - taken.breaking_n).text
+        return f" ({units.label(taken.breaking_n).text}: {weaker} weaker)"
+    return f" ({units.label(taken.breaking_n).text})"
 
 
 def _emptier(
-    planned: PlannedPiece, spool: Spool, stock: tuple[Stock, ...], units: Units
+    planned: PlannedPiece, taken: Held, shelf: tuple[Held, ...], units: Units
 ) -> str | None:
     """Words on a better spool that was passed over because too little is left on it."""
-    taken = cost_of(planned, spool)
-    for other in stock:
-        if not isinstance(other, Spool) or other.remaining_m >= planned.length_m + SPARE_M:
-            continue
-        if cost_of(planned, other) < taken - SHORTER and abs(miss_of(planned, other)) < 1.0:
-            left = units.length(other.remaining_m).text
-            return f"{units.length(planned.length_m).text} of {other.title}, which has {left} left"
+    least_m = planned.length_m + SPARE_M
+    emptier = [one for one in shelf if one.left_m < least_m]
+    if not emptier:
+        return None
+    wanted = Wanted(planned)
+    dear = wanted.cost(taken) - SHORTER
+    for other in emptier:
+        if wanted.cost(other) < dear and abs(wanted.miss(other)) < 1.0:
+            left, title = units.length(other.left_m).text, other.spool.title
+            return f"{units.length(planned.length_m).text} of {title}, which has {left} left"
     return None
 
 

@@ -1,26 +1,26 @@
 """One spool is never knotted to itself: two planned pieces of it become one."""
 
 from nine_knots.core.base.units import Units
+from nine_knots.core.judge.proposing.held import Held
 from nine_knots.core.judge.proposing.misses import Shortfall
 from nine_knots.core.trade.schools.school import Plan, PlannedPiece
-from nine_knots.core.trade.strand import Spool
 
 
 def without_twins(
-    plan: Plan, spools: tuple[Spool, ...], units: Units
-) -> tuple[Plan, tuple[Spool, ...], list[Shortfall]]:
+    plan: Plan, spools: tuple[Held, ...], units: Units
+) -> tuple[Plan, tuple[Held, ...], list[Shortfall]]:
     """The plan and its spools with neighbours of one spool made one piece, and what lacks for it.
 
     Where a ring, a swivel or a fly parts them they stay two.
     """
     kept_joints = {*plan.rings, *plan.swivels, *(fly.joint for fly in plan.flies)}
     pieces: list[PlannedPiece] = []
-    left: list[Spool] = []
+    left: list[Held] = []
     gone: list[int] = []
     merged: list[Shortfall] = []
-    for number, (planned, spool) in enumerate(zip(plan.pieces, spools, strict=True)):
+    for number, (planned, taken) in enumerate(zip(plan.pieces, spools, strict=True)):
         joint = number + plan.above
-        if left and left[-1].spool_id == spool.spool_id and joint not in kept_joints:
+        if left and left[-1].spool.spool_id == taken.spool.spool_id and joint not in kept_joints:
             before = pieces[-1]
             longer = before.length_m + planned.length_m
             pieces[-1] = _of_both(before, planned, longer)
@@ -29,13 +29,13 @@ def without_twins(
                 Shortfall(
                     piece=len(pieces) - 1 + plan.above,
                     wanted=f"{_size(before, units)} and {_size(planned, units)} apart",
-                    nearest=f"{spool.title}, for both in one piece",
+                    nearest=f"{taken.spool.title}, for both in one piece",
                     merged=True,
                 )
             )
             continue
         pieces.append(planned)
-        left.append(spool)
+        left.append(taken)
 
     def moved(joint: int) -> int | None:
         return None if joint in gone else joint - sum(1 for one in gone if one < joint)

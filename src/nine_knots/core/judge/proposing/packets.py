@@ -8,7 +8,7 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.trade.leader import TaperedPiece
 from nine_knots.core.trade.schools.school import PlannedPiece, PlannedTaper
-from nine_knots.core.trade.strand import Packet, Stock
+from nine_knots.core.trade.strand import Packet
 
 CUT_COST = 3.0  # of a new taper: it is made to be used whole
 KNOT_COST = 0.5
@@ -32,14 +32,13 @@ class Bought:
 
 
 def choose_packet(
-    wanted: PlannedTaper, next_piece: PlannedPiece | None, stock: tuple[Stock, ...], units: Units
+    wanted: PlannedTaper, next_piece: PlannedPiece | None, packets: tuple[Packet, ...], units: Units
 ) -> Bought:
-    """The packet nearest to the taper wanted; CannotCompute where none is owned.
+    """The packet nearest to the taper wanted; CannotCompute where there are none.
 
     It is cut at the tip where the next piece, knotted to it, would be thicker, and at the end that
     the plan says where it is to be much shorter.
     """
-    packets = [item for item in stock if isinstance(item, Packet) and item.count > 0]
     if not packets:
         raise CannotCompute(
             "There is no knotless taper on the shelf.",

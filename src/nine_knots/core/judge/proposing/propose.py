@@ -8,7 +8,7 @@ from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.proposing.fit import Fitted, Proposal, fit
+from nine_knots.core.judge.proposing.fit import Fitted, Proposal, Shelf, fit, shelf_of
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.leader.own_ties import tied_my_way
 from nine_knots.core.trade.materials import MATERIALS
@@ -66,7 +66,8 @@ def propose(
     school = school_of(key)
     line = line_profile(situation.line)
     length_m = parameters.length_m or school.span(situation).usual_m
-    found: list[tuple[Fitted, Brief, _Tippet]] = []
+    shelf = shelf_of(stock)
+    found: list[tuple[Fitted, _Tippet]] = []
     refused: CannotCompute | None = None
     for tippet in _tippets(school, situation, parameters, stock, units):
         brief = Brief(
@@ -80,26 +81,33 @@ def propose(
             asked_m=parameters.length_m,
         )
         try:
-            plans = _plans(school, brief, stock, parameters.whole)
+            plans = _plans(school, brief, shelf, parameters.whole)
         except ValidationError:
             refused = _not_so_long(school, brief, units)
             continue
         for plan in plans:
             try:
-                found.append((fit(school, plan, brief, stock, units), brief, tippet))
+                found.append((fit(school, plan, brief, shelf, units), tippet))
             except CannotCompute as error:
                 refused = error
-            except ValidationError:
-                refused = _not_so_long(school, brief, units)
-    if not found:
-        assert refused is not None
-        raise refused
-    best, brief, tippet = min(found, key=lambda one: one[0].cost)
+    for best, tippet in sorted(found, key=lambda one: one[0].cost):
+        try:
+            return _proposal(best, tippet)
+        except ValidationError:
+            refused = _not_so_long(school, best.brief, units)
+    assert refused is not None
+    raise refused
+
+
+def _proposal(best: Fitted, tippet: _Tippet) -> Proposal:
+    """ValidationError where it cannot be tied so short."""
+    school, brief, units = best.school, best.brief, best.units
+    leader = best.leader()
     said = school.says(brief, units) if school.says is not None else []
-    first = _tippet_words(best.leader, tippet, school, units)
+    first = _tippet_words(leader, tippet, school, units)
     return Proposal(
-        leader=best.leader,
-        reasons=(first, *said, *best.reasons, *_estimated_words(best.leader)),
+        leader=leader,
+        reasons=(first, *said, *best.reasons(leader), *_estimated_words(leader)),
         shortfalls=best.shortfalls,
         cut=best.cut,
     )
@@ -120,15 +128,14 @@ def _estimated_words(leader: Leader) -> list[str]:
     return ["Thicknesses known by their labels only are marked ≈: measure, and type them in."]
 
 
-def _plans(school: School, brief: Brief, stock: tuple[Stock, ...], whole: bool) -> list[Plan]:
+def _plans(school: School, brief: Brief, shelf: Shelf, whole: bool) -> list[Plan]:
     """The school's plan, and from a bought taper, cut or whole, where one is owned and the school
     has such.
 
     ValidationError where its pieces would have no length.
     """
-    owned = any(isinstance(item, Packet) and item.count > 0 for item in stock)
     plans = [school.plan(brief)]
-    if owned and school.bought is not None:
+    if shelf.packets and school.bought is not None:
         bought = list(school.bought(brief))
         plans = bought if plans[0].taper is not None else plans + bought
     return [plan.with_taper_whole() for plan in plans] if whole else plans

@@ -1,0 +1,40 @@
+"""A spool as proposals weigh it, with the figures that are asked of it again and again."""
+
+from dataclasses import dataclass
+
+from nine_knots.core.trade.materials import Family, MaterialKey
+from nine_knots.core.trade.strand import Spool, Stock
+
+
+@dataclass(frozen=True, slots=True)
+class Held:
+    """A spool, and of its strand: diameter in m, breaking load in N, bending stiffness in N·m²."""
+
+    spool: Spool
+    left_m: float
+    material: MaterialKey
+    family: Family
+    sighter: bool
+    across_m: float
+    breaking_n: float
+    bend_nm2: float
+
+
+def held(spool: Spool) -> Held:
+    """One spool as it is weighed."""
+    strand = spool.strand
+    return Held(
+        spool=spool,
+        left_m=spool.remaining_m,
+        material=strand.material,
+        family=strand.substance.family,
+        sighter=strand.colour == "sighter",
+        across_m=strand.diameter_m,
+        breaking_n=strand.breaking_n,
+        bend_nm2=strand.bend_nm2(strand.diameter_m),
+    )
+
+
+def all_held(stock: tuple[Stock, ...]) -> tuple[Held, ...]:
+    """Every spool of a shelf."""
+    return tuple(held(item) for item in stock if isinstance(item, Spool))
