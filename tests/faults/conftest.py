@@ -29,6 +29,18 @@ def folder() -> Iterator[Path]:
     shutil.rmtree(made, ignore_errors=True)
 
 
+@pytest.fixture(scope="session")
+def standing() -> Iterator[Running]:
+    """A running program for tests that do not end it."""
+    made = Path(tempfile.mkdtemp(prefix="nine-knots-faults-"))
+    made.chmod(0o755)
+    running = Running(made).ready()
+    yield running
+    running.stop()
+    assert left_in(made) == []
+    shutil.rmtree(made, ignore_errors=True)
+
+
 @pytest.fixture
 def start(folder) -> Iterator:
     """Starts the program in the folder, always on the same port; all is ended afterwards."""

@@ -103,11 +103,11 @@ def test_what_is_no_whole_backup_changes_nothing(start, folder, tmp_path):
     assert running.http.get("/api/leaders").json()
 
 
-def test_a_daily_backup_is_made_and_a_new_one_not_the_same_day(start, folder):
-    start().ready()
-    until(lambda: len(list((folder / "backups").glob("daily-*.zip"))) == 1, "the daily backup")
+def test_a_daily_backup_is_made_and_a_new_one_not_the_same_day(standing):
+    backups = standing.local / "backups"
+    until(lambda: len(list(backups.glob("daily-*.zip"))) == 1, "the daily backup")
     time.sleep(1.0)
-    assert len(list((folder / "backups").glob("*"))) == 1
+    assert len(list(backups.glob("*"))) == 1
 
 
 def test_a_backup_is_made_before_the_tables_are_changed(start, folder):

@@ -103,22 +103,20 @@ def test_an_application_that_dies_is_started_again(start):
     saver.check()
 
 
-def test_workers_that_die_are_replaced(start):
-    running = start().ready()
-    with httpx.Client(base_url=running.url, timeout=60.0) as client:
+def test_workers_that_die_are_replaced(standing):
+    with httpx.Client(base_url=standing.url, timeout=60.0) as client:
         first = client.get("/api/leaders").json()[0]
         design = client.get(f"/api/leaders/{first['leader_id']}").json()["design"]
         for number in range(ROUNDS):
-            for worker in family(running)["workers"]:
+            for worker in family(standing)["workers"]:
                 worker.kill()
             body = {"bench": "b", "design": design, "stroke": {"speed": f"{12 + number % 9} m/s"}}
             assert client.post("/api/casts", json=body).status_code == 200
 
 
-def test_nothing_that_serves_runs_as_root(start):
-    running = start().ready()
-    until(lambda: len(family(running)["workers"]) == 2, "workers")
-    for kind, processes in family(running).items():
+def test_nothing_that_serves_runs_as_root(standing):
+    until(lambda: family(standing)["workers"], "workers")
+    for kind, processes in family(standing).items():
         for process in processes:
             if psutil.Process().uids().effective == 0:
                 assert process.uids().effective != 0, kind
