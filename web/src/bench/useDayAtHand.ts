@@ -3,6 +3,9 @@ import { answered, api, type Situation } from '@/api/client'
 import { sentenceText } from './sentence/sentenceText'
 import { useBench } from './useBench'
 
+/** Why nothing is built as yet. */
+export const DAY_COMES = 'One moment: the day is being looked up.'
+
 /** The day that new leaders are built for: the bench's, or a usual one where the bench is empty. */
 export function useDayAtHand() {
   const bench = useBench()

@@ -8,7 +8,8 @@ import { attempt } from '@/shell/attempt'
 import LowerRigList from './LowerRigList.vue'
 import SavedLeaders from './SavedLeaders.vue'
 import TodayList from './TodayList.vue'
-import { useDayAtHand } from '@/bench/useDayAtHand'
+import { DAY_COMES, useDayAtHand } from '@/bench/useDayAtHand'
+import DoOrWhyNot from '@/widgets/DoOrWhyNot.vue'
 
 const bench = useBench()
 const settings = useSettings()
@@ -40,7 +41,9 @@ const fromNothing = () =>
       <div class="row">
         <h2 id="schools-title">Which school today</h2>
         <span class="grow" />
-        <button class="do" type="button" @click="fromNothing">Build from nothing</button>
+        <DoOrWhyNot :why-not="situation ? '' : DAY_COMES" @act="fromNothing">
+          Build from nothing
+        </DoOrWhyNot>
       </div>
       <p class="quiet schools__day">
         Each is built from the spools you own, cast with your stroke and fished. {{ forWhat }} The
