@@ -70,15 +70,16 @@ def test_a_caller_who_leaves_takes_the_work_along(standing):
             assert cpu_s(workers) - before < QUIET_CPU_S
 
 
-def test_a_light_call_goes_before_long_searches(standing):
-    with httpx.Client(base_url=standing.url, timeout=120.0) as client:
+def test_a_light_call_goes_before_long_searches(start):
+    running = start().ready()  # both of its workers live
+    with httpx.Client(base_url=running.url, timeout=120.0) as client:
         design = design_of(client, "Tag rig for the gorge pool")
         client.post("/api/water", json={"bench": "b", "design": design})
         done: list[str] = []
 
         def search(number: int) -> None:
             body = {"bench": f"s{number}", "design": in_depth(design, 1.0 + 0.1 * number)}
-            answer = standing.http.post("/api/water/depth-table", json=body, timeout=120.0)
+            answer = running.http.post("/api/water/depth-table", json=body, timeout=120.0)
             assert answer.status_code == 200
             done.append("long")
 
