@@ -12,6 +12,7 @@ from nine_knots.api.site import LOGIN_COOKIE
 from nine_knots.api.work.shares import Shares
 from nine_knots.api.work.sharing_out import SharingOut
 from nine_knots.core.base.errors import TooBusy
+from nine_knots.store.accounts.accounts import account_named
 from nine_knots.store.accounts.notes import list_notes
 from nine_knots.store.accounts.passkeys import add_passkey
 from nine_knots.store.rows import from_now
@@ -32,6 +33,14 @@ FIREFOX = "Mozilla/5.0 (Windows NT 10.0; Win64; x64; rv:131.0) Gecko/20100101 Fi
 def log_in(app, name, password=PASSWORD):
     one = stranger(app)
     return one, one.post("/api/account/log-in", json={"name": name, "password": password})
+
+
+def join_with(device, one, database):
+    """Eira asks to join by a passkey that the device makes."""
+    form = {"invitation": invited(database), "name": "Eira"}
+    ask = one.post("/api/account/join/passkey", json=form).json()
+    by = {"challenge_id": ask["challenge_id"], "credential": device.make(ask["options"])}
+    return one.post("/api/account/join", json={**form, **by})
 
 
 def code_of(answer):
@@ -146,11 +155,8 @@ def test_a_recovery_code_lets_in_once_where_all_else_is_gone(app, database):
 
 
 def test_a_passkey_is_made_shown_and_never_shown_twice(app, database):
-    device, one = Device(ORIGIN), stranger(app)
-    form = {"invitation": invited(database), "name": "Eira"}
-    ask = one.post("/api/account/join/passkey", json=form).json()
-    by = {"challenge_id": ask["challenge_id"], "credential": device.make(ask["options"])}
-    assert one.post("/api/account/join", json={**form, **by}).status_code == 200
+    device = Device(ORIGIN)
+    assert join_with(device, stranger(app), database).status_code == 200
     ask = stranger(app).post("/api/account/passkey").json()
     shown = {"challenge_id": ask["challenge_id"], "credential": device.show(ask["options"])}
     again = stranger(app)
@@ -165,27 +171,25 @@ def test_a_passkey_is_made_shown_and_never_shown_twice(app, database):
 
 
 def test_of_two_ways_in_dropped_at_once_one_stays(app, database):
-    device, one = Device(ORIGIN), stranger(app)
-    form = {"invitation": invited(database), "name": "Eira"}
-    ask = one.post("/api/account/join/passkey", json=form).json()
-    by = {"challenge_id": ask["challenge_id"], "credential": device.make(ask["options"])}
-    assert one.post("/api/account/join", json={**form, **by}).status_code == 200
-
-    def both_at_once(cursor, pool):
-        cursor.execute("SELECT account_id FROM account WHERE name = 'Eira' FOR UPDATE")
-        add_passkey(cursor, cursor.fetchone()["account_id"], "second", b"2", b"key", 0)
-        cursor.connection.commit()
-        cursor.execute("SELECT account_id FROM account WHERE name = 'Eira' FOR UPDATE")
-        paths = [f"/api/account/passkeys/{key['passkey_id']}" for key in keys()]
-        begun = [pool.submit(one.delete, path) for path in paths]
-        time.sleep(0.5)  # both wait for the account
-        return begun
+    one = stranger(app)
+    assert join_with(Device(ORIGIN), one, database).status_code == 200
 
     def keys():
-        return one.get("/api/account/keys").json()["passkeys"]
+        return [key["passkey_id"] for key in one.get("/api/account/keys").json()["passkeys"]]
 
+    def add_another(cursor):
+        eira = account_named(cursor, "Eira").account_id
+        add_passkey(cursor, eira, "second", b"2", b"key", 0)
+
+    def drop_all(cursor, pool):
+        account_named(cursor, "Eira")  # holds the account
+        begun = [pool.submit(one.delete, f"/api/account/passkeys/{key}") for key in keys()]
+        time.sleep(0.5)  # they wait for it
+        return begun
+
+    database.transact(add_another)
     with ThreadPoolExecutor(2) as pool:
-        begun = database.transact(lambda cursor: both_at_once(cursor, pool))
+        begun = database.transact(lambda cursor: drop_all(cursor, pool))
         assert sorted(dropped.result().status_code for dropped in begun) == [200, 422]
     assert len(keys()) == 1
 
@@ -199,11 +203,7 @@ def test_of_two_ways_in_dropped_at_once_one_stays(app, database):
     ids=["on another site", "not verified"],
 )
 def test_a_passkey_made_elsewhere_or_by_nobody_is_refused(app, database, spoilt):
-    device, one = spoilt(), stranger(app)
-    form = {"invitation": invited(database), "name": "Eira"}
-    ask = one.post("/api/account/join/passkey", json=form).json()
-    by = {"challenge_id": ask["challenge_id"], "credential": device.make(ask["options"])}
-    assert code_of(one.post("/api/account/join", json={**form, **by})) == (422, "wrong-code")
+    assert code_of(join_with(spoilt(), stranger(app), database)) == (422, "wrong-code")
 
 
 def test_a_copied_passkey_is_known_by_its_count(app, database):

@@ -108,6 +108,15 @@ def test_a_short_piece_is_taken_out_and_the_last_one_stays(page):
     expect(pieces(page)).to_have_count(1)
 
 
+def test_a_button_that_cannot_act_says_why_and_goes_on_saying_it(page):
+    redo = page.get_by_role("button", name="Redo", exact=True)
+    why = page.get_by_role("tooltip").get_by_text("Nothing was undone.")
+    for act in (redo.focus, lambda: redo.press("Enter"), lambda: redo.click(force=True)):
+        act()
+        page.wait_for_timeout(400)  # a tip that goes is gone by then
+        expect(why).to_be_visible()
+
+
 def test_a_refusal_stays_on_the_bench_and_changes_nothing(page):
     count = pieces(page).count()
     piece(page, 1).focus()

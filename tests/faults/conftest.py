@@ -8,6 +8,7 @@ import shutil
 import signal
 import tempfile
 from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
 
 import httpx
@@ -20,8 +21,8 @@ from tests.running import Running
 ROUNDS = int(os.environ.get("NINE_KNOTS_ROUNDS", "3"))
 
 
-@pytest.fixture
-def folder() -> Iterator[Path]:
+@contextmanager
+def own_folder() -> Iterator[Path]:
     """A folder of the program's, outside of those that only this user may enter."""
     made = Path(tempfile.mkdtemp(prefix="nine-knots-faults-"))
     made.chmod(0o755)
@@ -29,16 +30,21 @@ def folder() -> Iterator[Path]:
     shutil.rmtree(made, ignore_errors=True)
 
 
+@pytest.fixture
+def folder() -> Iterator[Path]:
+    """A folder for one test."""
+    with own_folder() as made:
+        yield made
+
+
 @pytest.fixture(scope="session")
 def standing() -> Iterator[Running]:
     """A running program for tests that do not end it."""
-    made = Path(tempfile.mkdtemp(prefix="nine-knots-faults-"))
-    made.chmod(0o755)
-    running = Running(made).ready()
-    yield running
-    running.stop()
-    assert left_in(made) == []
-    shutil.rmtree(made, ignore_errors=True)
+    with own_folder() as made:
+        running = Running(made).ready()
+        yield running
+        running.stop()
+        assert left_in(made) == []
 
 
 @pytest.fixture

@@ -7,14 +7,14 @@ import gsw
 import numpy as np
 import pytest
 from CoolProp.CoolProp import PropsSI
-from scipy.integrate import solve_ivp
+from scipy.integrate import quad, solve_ivp
 from scipy.optimize import brentq
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.physics import fresh_water as fresh
 from nine_knots.core.physics import sea_water as sea
 from nine_knots.core.physics.bodies import Body, body_drag_n, sphere_coefficient
-from nine_knots.core.physics.floats import ball
+from nine_knots.core.physics.floats import ball, share_under
 from nine_knots.core.physics.fluid import Fluid
 from nine_knots.core.physics.section import bend_stiffness_nm2
 from nine_knots.core.physics.slack import across_s, along_s, belly_m, bending_length_m
@@ -108,6 +108,14 @@ def test_the_streams_profile():
     mean = np.mean([stream.speed_m_s(z) for z in np.linspace(0, 1, 2001)])
     assert 0.8 <= mean <= 0.88, "common practice among hydrologists: .8 to .88 of the surface"
     assert stream_over(GRAIN_M["gravel"], 1.0, 1.0).z0_m == pytest.approx(0.08 / 30)
+
+
+@pytest.mark.parametrize("load", [0.02, 0.3, 0.5, 0.8, 0.99])
+def test_a_floating_ball_lies_as_deep_as_it_displaces(load):
+    """Archimedes on the unit ball: its slices displace the load, their chords are its outline."""
+    depth = brentq(lambda d: quad(lambda z: z * (2.0 - z), 0.0, d)[0] - load * 4.0 / 3.0, 0.0, 2.0)
+    outline, _ = quad(lambda z: 2.0 * (z * (2.0 - z)) ** 0.5, 0.0, depth)
+    assert share_under(load, 1.0) == pytest.approx(outline / pi, rel=1e-6)
 
 
 def test_a_towed_cable_hangs_at_podes_angle():

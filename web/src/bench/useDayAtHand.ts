@@ -3,9 +3,6 @@ import { answered, api, type Situation } from '@/api/client'
 import { sentenceText } from './sentence/sentenceText'
 import { useBench } from './useBench'
 
-/** Why nothing is built as yet. */
-export const DAY_COMES = 'One moment: the day is being looked up.'
-
 /** The day that new leaders are built for: the bench's, or a usual one where the bench is empty. */
 export function useDayAtHand() {
   const bench = useBench()
@@ -16,5 +13,8 @@ export function useDayAtHand() {
   onMounted(async () => {
     if (!bench.design) usual.value = await answered(api.GET('/api/day'))
   })
-  return { situation, sentence }
+  /** Why nothing is built as yet. */
+  const notYet = computed(() => (situation.value ? '' : 'One moment: the day is being looked up.'))
+  const isUsual = computed(() => !bench.design && situation.value !== null)
+  return { situation, sentence, isUsual, notYet }
 }

@@ -3,7 +3,6 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import SituationSentence from '@/bench/sentence/SituationSentence.vue'
 import { useBench } from '@/bench/useBench'
-import { DAY_COMES } from '@/bench/useDayAtHand'
 import DoOrWhyNot from '@/widgets/DoOrWhyNot.vue'
 import JobProgress from '@/widgets/JobProgress.vue'
 import { attempt } from '@/shell/attempt'
@@ -31,9 +30,7 @@ const pinnedCards = computed(() =>
   }),
 )
 const impossible = computed(() => find.said?.impossible ?? [])
-const whyNot = computed(
-  () => (find.situation ? '' : DAY_COMES) || find.unsaid || impossible.value.join(' '),
-)
+const whyNot = computed(() => find.notYet || find.unsaid || impossible.value.join(' '))
 const working = computed(() => find.share !== null)
 
 watch(

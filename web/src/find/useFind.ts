@@ -40,7 +40,7 @@ const QUIET_MS = 200
 export const useFind = defineStore('find', () => {
   const settings = useSettings()
   const cast = useCast()
-  const { situation } = useDayAtHand()
+  const { situation, notYet } = useDayAtHand()
   const bench = `find-${crypto.randomUUID().slice(0, 8)}`
   const asked = useStorage('nine-knots.find', USUAL, localStorage, { mergeDefaults: true })
   const reading = shallowRef<Schemas['FindReading'] | null>(null)
@@ -99,6 +99,7 @@ export const useFind = defineStore('find', () => {
   return {
     asked,
     situation,
+    notYet,
     said,
     unsaid,
     reading,

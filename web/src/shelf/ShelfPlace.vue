@@ -8,15 +8,17 @@ import { attempt } from '@/shell/attempt'
 import LowerRigList from './LowerRigList.vue'
 import SavedLeaders from './SavedLeaders.vue'
 import TodayList from './TodayList.vue'
-import { DAY_COMES, useDayAtHand } from '@/bench/useDayAtHand'
+import { useDayAtHand } from '@/bench/useDayAtHand'
 import DoOrWhyNot from '@/widgets/DoOrWhyNot.vue'
 
 const bench = useBench()
 const settings = useSettings()
 const router = useRouter()
-const { situation, sentence } = useDayAtHand()
+const { situation, sentence, isUsual, notYet } = useDayAtHand()
 const forWhat = computed(
-  () => sentence.value || 'It is for a usual day with your first rod, line and fly.',
+  () =>
+    sentence.value ||
+    (isUsual.value ? 'It is for a usual day with your first rod, line and fly.' : ''),
 )
 
 async function putOnBench(leader: Leader, title: string) {
@@ -41,9 +43,7 @@ const fromNothing = () =>
       <div class="row">
         <h2 id="schools-title">Which school today</h2>
         <span class="grow" />
-        <DoOrWhyNot :why-not="situation ? '' : DAY_COMES" @act="fromNothing">
-          Build from nothing
-        </DoOrWhyNot>
+        <DoOrWhyNot :why-not="notYet" @act="fromNothing">Build from nothing</DoOrWhyNot>
       </div>
       <p class="quiet schools__day">
         Each is built from the spools you own, cast with your stroke and fished. {{ forWhat }} The

@@ -37,11 +37,11 @@ class Mine:
         """One that changes how one comes in, or what is counted of the account, after any other's
         that does."""
 
-        def locked(cursor: DictCursor) -> Answer:
-            lock_account(cursor, self.login.account_id)
-            return work(cursor, self.login.account_id)
+        def locked(cursor: DictCursor, me: str) -> Answer:
+            lock_account(cursor, me)
+            return work(cursor, me)
 
-        return self.database.transact(locked)
+        return self.transact(locked)
 
     def proved(self) -> None:
         """NotProved where it was not shown within the last minutes who sits there."""

@@ -15,7 +15,7 @@ from nine_knots.core.base.units.factors import GRAVITY_M_S2
 from nine_knots.core.physics.bodies import body_resistance_kg_m
 from nine_knots.core.physics.floats import Float, float_resistance_kg_m
 from nine_knots.core.physics.fluid import Fluid
-from nine_knots.core.physics.stream import Stream
+from nine_knots.core.physics.stream import Stream, speed_at_m_s
 from nine_knots.core.physics.thin_line import across_resistance_kg_m2, along_resistance_pa_s
 from nine_knots.core.physics.tree import Array, Index, Tree
 
@@ -51,35 +51,30 @@ def load(
     # arrays out of tuples once a step: each time costs
     diag, rhs, floor, flow = out.diag, out.rhs, out.floor, out.flow
     place, speed, body, body_kg = state.place, state.speed, tree.body, tree.body_kg
-    per_h, per_z0 = 1.0 / h, 1.0 / stream.z0_m
-    rises = stream.surface_m_s / np.log(1.0 + stream.depth_m * per_z0)
     for i in range(body_kg.size):
         z = place[i, 1]
-        flow[i] = rises * np.log(1.0 + min(max(z, 0.0), stream.depth_m) * per_z0)
-        kg_s = body_kg[i] * per_h
-        xx, xz, zz = kg_s, 0.0, kg_s
-        fx, fz = kg_s * speed[i, 0], kg_s * speed[i, 1]
+        flow[i] = speed_at_m_s(stream, z)
+        xx = zz = body_kg[i] / h
+        xz, fx, fz = 0.0, 0.0, 0.0
         if body[i, 1] > 0.0:
             fz -= body[i, 0]
             if z <= stream.depth_m + 1e-9:
                 rx, rz = flow[i] - speed[i, 0], -speed[i, 1]
                 size = (rx * rx + rz * rz) ** 0.5
+                ux, uz = (rx / size, rz / size) if size > 1e-9 else (0.0, 0.0)
                 c = body_resistance_kg_m(size, body[i, 1], body[i, 2], fluid)
-                share = 1.0 / size if size > 1e-9 else 0.0
-                ux, uz = share * rx, share * rz
-                size = c * max(size, LEAST_SLIP_M_S)
-                dxx, dxz, dzz = size * (1 + ux * ux), size * ux * uz, size * (1 + uz * uz)
-                xx, xz, zz = xx + dxx, xz + dxz, zz + dzz
-                fx += size * rx + dxx * speed[i, 0] + dxz * speed[i, 1]
-                fz += size * rz + dxz * speed[i, 0] + dzz * speed[i, 1]
+                c *= max(size, LEAST_SLIP_M_S)
+                xx, xz, zz = xx + c * (1 + ux * ux), c * ux * uz, zz + c * (1 + uz * uz)
+                fx, fz = c * rx, fz + c * rz
+        rhs[i, 0] = fx + xx * speed[i, 0] + xz * speed[i, 1]
+        rhs[i, 1] = fz + xz * speed[i, 0] + zz * speed[i, 1]
         floor[i] = 0.0
         if z < 0.0 and i > 0:
             floor[i] = -FLOOR_N_M * z
             zz += h * FLOOR_N_M
-            fz += floor[i]
+            rhs[i, 1] += floor[i]
             xx += friction * floor[i] / max(abs(speed[i, 0]), CREEP_M_S)
         diag[i, 0], diag[i, 1], diag[i, 2] = xx, xz, zz
-        rhs[i, 0], rhs[i, 1] = fx, fz
     load_segments(tree, place, speed, stream, fluid, h, out)
 
 
@@ -100,17 +95,15 @@ def load_segments(
     parent, rest, thick, stretch = tree.parent, tree.length, tree.thick, tree.stretch
     weight, mass = tree.weight, tree.mass
     diag, rhs, spring, flow = out.diag, out.rhs, out.spring, out.flow
-    wet_m, per_h = stream.depth_m + 1e-9, 1.0 / h
+    wet_m = stream.depth_m + 1e-9
     for i in range(1, rest.size):
         p = parent[i]
-        dx, dz = place[i, 0] - place[p, 0], place[i, 1] - place[p, 1]
-        length = max(1e-9, (dx * dx + dz * dz) ** 0.5)
-        inverse, stiff = 1.0 / length, stretch[i] / rest[i]
-        ex, ez = dx * inverse, dz * inverse
+        ex, ez, length = direction(place, i, p)
+        stiff = stretch[i] / rest[i]
         tension = stiff * (length - rest[i])
         pulls_x, pulls_z = 0.0, 0.0
         if tension > 0.0:
-            k, g = h * stiff, h * tension * inverse
+            k, g = h * stiff, h * tension / length
             spring[i, 0] = k * ex * ex + g * ez * ez
             spring[i, 1] = (k - g) * ex * ez
             spring[i, 2] = k * ez * ez + g * ex * ex
@@ -125,9 +118,10 @@ def load_segments(
         c_t = half * along_resistance_pa_s(thick[i], along, fluid)
         for end in range(2):
             j = i if end == 0 else p
-            vx, vz, kg_s = speed[j, 0], speed[j, 1], half * mass[i] * per_h
+            vx, vz = speed[j, 0], speed[j, 1]
             fx, fz = (-pulls_x, -pulls_z) if end == 0 else (pulls_x, pulls_z)
-            xx, xz, zz = kg_s, 0.0, kg_s
+            xx = zz = half * mass[i] / h
+            xz = 0.0
             if place[j, 1] <= wet_m:
                 rx, rz = flow[j] - vx, -vz
                 n_r, t_r = rz * ex - rx * ez, rx * ex + rz * ez
@@ -140,7 +134,7 @@ def load_segments(
                 fz += c_t * t_r * ez + push * ex - half * weight[i]
             else:
                 water = half * fluid.rho * 0.25 * np.pi * thick[i] * thick[i]
-                xx, zz = xx - water * per_h, zz - water * per_h
+                xx, zz = xx - water / h, zz - water / h
                 fz -= half * weight[i] + water * GRAVITY_M_S2
             diag[j, 0] += xx
             diag[j, 1] += xz

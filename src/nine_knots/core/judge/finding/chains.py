@@ -25,7 +25,7 @@ from nine_knots.core.trade.leader import Leader, LevelPiece, TaperedPiece
 from nine_knots.core.trade.leader.own_ties import tied_my_way
 from nine_knots.core.trade.schools.by_water import span_by_water
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.strand import Packet, Spool
+from nine_knots.core.trade.strand import Packet, Spool, packets_of
 from nine_knots.core.trade.tackle import line_profile
 
 MOST_CHAIN = 7  # level pieces
@@ -62,7 +62,7 @@ class Chains:
 
     @kept_property
     def _packets(self) -> list[Packet]:
-        return [i for i in self.angler.stock if isinstance(i, Packet) and i.count > 0]
+        return packets_of(self.angler.stock)
 
     @kept_property
     def _tippets(self) -> list[Spool]:

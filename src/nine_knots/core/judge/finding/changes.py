@@ -23,7 +23,7 @@ from nine_knots.core.trade.leader.edits import (
 from nine_knots.core.trade.leader.rig_edits import HangOn, StepThing, TakeOff
 from nine_knots.core.trade.leader.workbench import Workbench
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.strand import Spool
+from nine_knots.core.trade.strand import spools_of
 
 MOST_STEPS = 12  # of the grid, by which a length is changed at once
 TWICE = 0.6  # chance of another change on top
@@ -36,7 +36,7 @@ class Changes:
     def __init__(self, bench: Workbench, day: Situation, bought: Bought, flies: Flies) -> None:
         self._bench, self._units = bench, bench.units
         self._bought, self._flies = bought, flies
-        self._spools = [one for one in bench.stock if isinstance(one, Spool)]
+        self._spools = spools_of(bench.stock)
         self._kinds: list[Callable[[random.Random, Leader], Edit | None]] = [
             *(self._length,) * 4,
             *(self._spool,) * 3,

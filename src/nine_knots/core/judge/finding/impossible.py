@@ -10,7 +10,7 @@ from nine_knots.core.judge.finding.demands import Demands
 from nine_knots.core.judge.proposing.spools import SPARE_M
 from nine_knots.core.trade.need import need_of
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.strand import Packet, Spool
+from nine_knots.core.trade.strand import Packet, Spool, packets_of, spools_of
 
 SHORTEST_M = FOOT_M
 
@@ -22,10 +22,8 @@ def impossible(day: Situation, angler: Angler, demands: Demands) -> tuple[str, .
 
 def _reasons(day: Situation, angler: Angler, demands: Demands) -> Iterator[str]:
     units = angler.units
-    spools = [item for item in angler.stock if isinstance(item, Spool) and item.remaining_m > 0.0]
-    tapers = [item for item in angler.stock if isinstance(item, Packet) and item.count > 0]
-    if demands.bought == "none":
-        tapers = []
+    spools = [spool for spool in spools_of(angler.stock) if spool.remaining_m > 0.0]
+    tapers = [] if demands.bought == "none" else packets_of(angler.stock)
     if not spools and not tapers:
         yield (
             "There is nothing on the shelf to tie it of: add spools, or a bought taper, under "

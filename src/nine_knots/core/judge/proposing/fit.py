@@ -22,7 +22,7 @@ from nine_knots.core.trade.leader import (
 )
 from nine_knots.core.trade.schools.school import Brief, Plan, School
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.strand import Packet, Stock
+from nine_knots.core.trade.strand import Packet, Stock, packets_of
 
 MISS_COST = 4.0  # of a thing that the shelf lacks, against what is a little off
 
@@ -54,8 +54,7 @@ class Shelf:
 
 def shelf_of(stock: tuple[Stock, ...]) -> Shelf:
     """A shelf with its spools' figures worked out."""
-    packets = (item for item in stock if isinstance(item, Packet))
-    return Shelf(all_held(stock), tuple(item for item in packets if item.count > 0))
+    return Shelf(all_held(stock), tuple(packets_of(stock)))
 
 
 @dataclass(frozen=True, slots=True)

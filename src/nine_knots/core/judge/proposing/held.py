@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from nine_knots.core.trade.materials import Family, MaterialKey
-from nine_knots.core.trade.strand import Spool, Stock
+from nine_knots.core.trade.strand import Spool, Stock, spools_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -20,8 +20,7 @@ class Held:
     bend_nm2: float
 
 
-def held(spool: Spool) -> Held:
-    """One spool as it is weighed."""
+def _held(spool: Spool) -> Held:
     strand = spool.strand
     return Held(
         spool=spool,
@@ -37,4 +36,4 @@ def held(spool: Spool) -> Held:
 
 def all_held(stock: tuple[Stock, ...]) -> tuple[Held, ...]:
     """Every spool of a shelf."""
-    return tuple(held(item) for item in stock if isinstance(item, Spool))
+    return tuple(map(_held, spools_of(stock)))

@@ -6,7 +6,7 @@ from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.judge.proposing.held import Held
-from nine_knots.core.judge.proposing.spools import LABEL_STEP, SPARE_M, Wanted
+from nine_knots.core.judge.proposing.spools import LABEL_STEP, Wanted
 from nine_knots.core.physics.section import diameter_of_bend_stiffness_m
 from nine_knots.core.trade.materials import MATERIALS, Material
 from nine_knots.core.trade.schools.school import PlannedPiece
@@ -37,20 +37,20 @@ def misses_of(
     units: Units,
 ) -> tuple[Shortfall, ...]:
     """What is amiss with the spool taken for a piece: nothing, or the gravest."""
-    title = taken.spool.title
-    emptier = _emptier(planned, taken, shelf, units)
+    title, wanted = taken.spool.title, Wanted(planned)
+    emptier = _emptier(wanted, taken, shelf, units)
     if emptier is not None:
         return (Shortfall(piece=index, wanted=emptier, nearest=title),)
     right_kind = taken.material in planned.prefer
     material = MATERIALS[taken.material if right_kind else planned.prefer[0]]
     colour = planned.role == "sighter" and not taken.sighter
-    if right_kind and not colour and not _misses(planned, taken):
+    if right_kind and not colour and not _misses(wanted, taken):
         return ()
-    wanted = _wanted(planned, taken, material, units)
+    lacks = _words_on(planned, taken, material, units)
     if colour:
-        wanted = f"two-colour sighter of about {units.diameter(planned.diameter_m).text}"
+        lacks = f"two-colour sighter of about {units.diameter(planned.diameter_m).text}"
     nearest = f"{title}{_by(planned, taken, units)}"
-    return (Shortfall(piece=index, wanted=wanted, nearest=nearest, far=_is_far(planned, taken)),)
+    return (Shortfall(piece=index, wanted=lacks, nearest=nearest, far=_is_far(planned, taken)),)
 
 
 def _is_far(planned: PlannedPiece, taken: Held) -> bool:
@@ -62,8 +62,8 @@ def _is_far(planned: PlannedPiece, taken: Held) -> bool:
     return abs(off) > log(FAR)
 
 
-def _misses(planned: PlannedPiece, taken: Held) -> bool:
-    miss = Wanted(planned).miss(taken)
+def _misses(wanted: Wanted, taken: Held) -> bool:
+    planned, miss = wanted.planned, wanted.miss(taken)
     if planned.strength_n is None:
         return abs(miss) > (NEAR_TIPPET if planned.role == "tippet" else NEAR)
     if planned.floor:
@@ -71,7 +71,7 @@ def _misses(planned: PlannedPiece, taken: Held) -> bool:
     return abs(miss) > (1.0 if planned.role == "tippet" else NEAR)
 
 
-def _wanted(planned: PlannedPiece, taken: Held, material: Material, units: Units) -> str:
+def _words_on(planned: PlannedPiece, taken: Held, material: Material, units: Units) -> str:
     if planned.strength_n is not None:
         least = " or more" if planned.floor else ""
         return f"{units.label(planned.strength_n).text} {material.title}{least}"
@@ -95,20 +95,15 @@ def _by(planned: PlannedPiece, taken: Held, units: Units) -> str:
     return f" ({units.label(taken.breaking_n).text})"
 
 
-def _emptier(
-    planned: PlannedPiece, taken: Held, shelf: tuple[Held, ...], units: Units
-) -> str | None:
+def _emptier(wanted: Wanted, taken: Held, shelf: tuple[Held, ...], units: Units) -> str | None:
     """Words on a better spool that was passed over because too little is left on it."""
-    least_m = planned.length_m + SPARE_M
-    emptier = [one for one in shelf if one.left_m < least_m]
-    if not emptier:
-        return None
-    wanted = Wanted(planned)
     dear = wanted.cost(taken) - SHORTER
-    for other in emptier:
+    for other in shelf:
+        if other.left_m >= wanted.least_m:
+            continue
         if wanted.cost(other) < dear and abs(wanted.miss(other)) < 1.0:
-            left, title = units.length(other.left_m).text, other.spool.title
-            return f"{units.length(planned.length_m).text} of {title}, which has {left} left"
+            asked, left = units.length(wanted.planned.length_m), units.length(other.left_m)
+            return f"{asked.text} of {other.spool.title}, which has {left.text} left"
     return None
 
 

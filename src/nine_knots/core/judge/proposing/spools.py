@@ -6,7 +6,7 @@ weaker is not allowed but for a bite piece, nor is wire for mono.
 """
 
 from collections.abc import Iterable
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from math import inf, log
 
 from nine_knots.core.base.errors import CannotCompute
@@ -79,18 +79,11 @@ def _what_lacks(plan: Plan, spools: list[Held]) -> str:
     return "Add spools of nylon or fluorocarbon from butt to tippet, or ask for a shorter leader."
 
 
-@dataclass(slots=True)
 class Wanted:
-    """A planned piece as spools are weighed for it."""
+    """A planned piece as spools are weighed for it; ``least_m`` is what must be left on them."""
 
-    planned: PlannedPiece
-    _wire: bool = field(init=False)
-    _ranks: dict[str, float] = field(init=False)
-    _other: float = field(init=False)
-    _weight: float = field(init=False)
-
-    def __post_init__(self) -> None:
-        planned = self.planned
+    def __init__(self, planned: PlannedPiece) -> None:
+        self.planned, self.least_m = planned, planned.length_m + SPARE_M
         self._wire = any(MATERIALS[key].family == "wire" for key in planned.prefer)
         self._ranks = {key: RANK_COST * rank for rank, key in enumerate(planned.prefer)}
         self._other = BOUND_COST if planned.bound else UNWANTED_COST
@@ -122,8 +115,7 @@ class Wanted:
 
     def suiting(self, shelf: list[Held]) -> list[tuple[float, Held]]:
         """The spools with enough left that would do at all, each with its cost, the best first."""
-        least_m = self.planned.length_m + SPARE_M
-        found = [(self.cost(one), one) for one in shelf if one.left_m >= least_m]
+        found = [(self.cost(one), one) for one in shelf if one.left_m >= self.least_m]
         return sorted(
             (one for one in found if one[0] < inf), key=lambda one: (one[0], one[1].spool.spool_id)
         )

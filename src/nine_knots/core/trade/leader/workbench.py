@@ -6,7 +6,7 @@ from nine_knots.core.base.errors import EditRefused
 from nine_knots.core.base.units import Units, parse_length
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.trade.leader.pieces import LevelPiece, TaperedPiece
-from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand
+from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand, spools_of
 from nine_knots.core.trade.tackle import Fly
 
 THINNER_M = 0.4 * THOU_M  # by less than this two spools are of one thickness
@@ -40,7 +40,7 @@ class Workbench:
 
         Only those of the same family and colour where a strand is given.
         """
-        spools = [item for item in self.stock if isinstance(item, Spool)]
+        spools = spools_of(self.stock)
         if like is not None:
             spools = [
                 spool
