@@ -29,7 +29,7 @@ from nine_knots.core.models.cast.rig import rig_of
 from nine_knots.core.models.cast.stroke import ROD_TIP_M, Stroke
 from nine_knots.core.models.cast.wind import air_of
 from nine_knots.core.physics.air import Air
-from nine_knots.core.tell.cast import cast_of
+from nine_knots.core.tell.cast import CastReading, Near, cast_of
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.situation import Wind
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod, line_profile
@@ -289,6 +289,22 @@ def test_a_stop_and_drop_lays_slack():
     assert dropped.slack.si > flat.slack.si + 0.1
     assert dropped.reserve == flat.reserve
     assert dropped.near.aim_deg == pytest.approx(flat.near.aim_deg, abs=1.5)
+
+
+def test_while_a_piece_is_dragged_other_aims_are_tried_now_and_then():
+    def dragged(step: int, near: Near | None, wind: float = 0.0) -> CastReading:
+        tippet = level(6, 2 + 0.005 * step, "tippet")
+        leader = SOUND.remade(pieces=(*SOUND.pieces[:-1], tippet))
+        made = design(leader, wind=Wind(speed_m_s=wind, bearing="in the face"))
+        return cast_of(made, Stroke(), INCHES, near)
+
+    readings = [dragged(0, None)]
+    for step in range(1, 8):
+        readings.append(dragged(step, readings[-1].near))
+    left = [reading.near.trusted for reading in readings]
+    assert left == [5, 4, 3, 2, 1, 0, 5, 4]
+    assert readings[-1].reserve == pytest.approx(dragged(7, None).reserve, rel=0.03)
+    assert dragged(7, readings[-1].near, wind=6.0).near.trusted == 5, "in another wind at once"
 
 
 @pytest.mark.parametrize(

@@ -6,9 +6,11 @@ from pydantic import ValidationError
 from nine_knots.core.base.errors import EditRefused, Unreadable
 from nine_knots.core.judge.loss import what_is_lost
 from nine_knots.core.models.hold.elements import hold_of, hold_of_dropper
+from nine_knots.core.tell.hold_facts import facts
 from nine_knots.core.tell.tying.companion import screens
 from nine_knots.core.tell.tying.cutting import cut_length_m
 from nine_knots.core.tell.tying.steps import work_order
+from nine_knots.core.trade.knots.own import OwnKnot
 from nine_knots.core.trade.leader import Attachment, Dropper, Joint
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.edits import Delete, SetLength, UseStock
@@ -28,7 +30,7 @@ from nine_knots.core.trade.leader.rig_edits import (
     TakeOff,
 )
 from nine_knots.core.trade.tackle import Fly
-from tests.makers import DRY, INCHES, PLAIN, level, strand, tied, workbench
+from tests.makers import DRY, INCHES, PLAIN, design, level, strand, tied, workbench
 
 NYMPH = Fly(title="Test nymph 14", kind="nymph", hook=14)
 
@@ -142,6 +144,16 @@ def test_the_hold_goes_along_the_tree():
     assert what_is_lost(highest, leader, INCHES).startswith("both flies")
     with pytest.raises(LookupError):
         hold_of_dropper(leader, 2)
+
+
+def test_ones_own_pulls_of_a_droppers_knot_are_told_of_its_fish():
+    leader = edited(SetDropper(joint=3, fly=NYMPH))
+    knot = leader.joints[3].dropper.knot
+    weak = (OwnKnot(knot=knot, family="nylon", factor=0.5, tests=4),)
+    held = hold_of_dropper(leader, 3, weak)
+    assert held.mean_n < 0.8 * hold_of_dropper(leader, 3).mean_n
+    told = {fact.title: fact.text for fact in facts(design(leader), held, INCHES, weak).lines}
+    assert f"breaks it at {INCHES.load(held.mean_n).text}" in told["Dropper 3"]
 
 
 def test_a_tag_is_cut_with_its_piece_and_the_work_tells_what_hangs():

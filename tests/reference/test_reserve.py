@@ -23,11 +23,20 @@ from nine_knots.core.judge.matters import (
     matters_of,
 )
 from nine_knots.core.judge.own_cast import PILES_UP, SLAMS, SOFT, SPEED_SPREAD
-from nine_knots.core.models.cast.reserve import USUAL, Least, least_speed, opens_at
+from nine_knots.core.models.cast.casting import forward_of, prepared
+from nine_knots.core.models.cast.reserve import (
+    LOWEST_AIM,
+    RATIO,
+    USUAL,
+    Least,
+    least_speed,
+    opens_at,
+)
 from nine_knots.core.models.cast.rig import Mesh, rig_of
-from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.models.cast.stroke import FASTEST_M_S, Stroke
 from nine_knots.core.models.cast.wind import STEADY, air_of
 from nine_knots.core.physics.air import Air
+from nine_knots.core.physics.flight import OPEN
 from nine_knots.core.trade.leader import TaperedPiece
 from nine_knots.core.trade.strand import TaperedStrand, TaperProfile
 from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
@@ -183,6 +192,21 @@ def test_it_hardly_hangs_on_the_mesh_and_not_on_where_one_begins():
     rig = rig_of(leader, line, thrown, 9.0)
     for near in (USUAL, Least(30.0, 0.0), Least(5.0, 16.0), Least(None, 4.0)):
         assert least_speed(rig, Stroke(), Air(), near).speed_m_s == pytest.approx(usual, rel=0.03)
+
+
+@pytest.mark.parametrize("wind", [0.0, -5.0, -9.0])
+@pytest.mark.parametrize("name", ["9 ft 5X, dry 16", "compound, dry 14", "9 ft 5X, bushy 14"])
+def test_no_aim_at_all_opens_it_much_slower(name, wind):
+    """Also where it was sought from a like leader's answer: against a scan of all aims."""
+    found, (leader, thrown, weight, _) = least(name, wind), {**FITTED, **HELD_OUT}[name]
+    line, air = line_profile(FlyLine(title="l", weight=weight)), Air(wind_m_s=wind)
+    rig = rig_of(leader, line, thrown, 9.0)
+    near = Least(found.speed_m_s and 1.05 * found.speed_m_s, found.aim_deg + 1.0)
+    again = least_speed(rig, Stroke(), air, near)
+    slower = (again.speed_m_s or FASTEST_M_S) / RATIO**2.5
+    chain, stroke = prepared(rig, Stroke()), Stroke(speed_m_s=slower)
+    aims = np.arange(LOWEST_AIM, 16.0, 1.0)
+    assert max(forward_of(rig, chain, stroke, air, float(aim)) for aim in aims) < OPEN
 
 
 @settings(max_examples=12)

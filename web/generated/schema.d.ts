@@ -8098,6 +8098,9 @@ export interface components {
          * Near
          * @description What was good for a like leader a moment ago: the aim it was shown at, the least speed that
          *     opened it (None where none did) and the aim that served best for it.
+         *
+         *     ``trusted`` is for how many leaders more, in a wind along the cast like this (m/s), that aim is
+         *     taken to serve best where the speed proves to be the same.
          */
         Near: {
             /**
@@ -8115,6 +8118,16 @@ export interface components {
              * @default 14
              */
             least_deg: number;
+            /**
+             * Wind M S
+             * @default 0
+             */
+            wind_m_s: number;
+            /**
+             * Trusted
+             * @default 0
+             */
+            trusted: number;
         };
         /**
          * NewInvitation

@@ -25,7 +25,7 @@ from nine_knots.core.judge.turnover import (
 )
 from nine_knots.core.models.cast.casting import FIRST_AIM, FRAME_S, Flight, cast_aimed
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.reserve import USUAL, Least, least_speed
+from nine_knots.core.models.cast.reserve import USUAL, Least, Seeking
 from nine_knots.core.models.cast.rig import Rig, rig_of
 from nine_knots.core.models.cast.stroke import (
     DROP_HIGHER_DEG,
@@ -34,21 +34,39 @@ from nine_knots.core.models.cast.stroke import (
     Stroke,
 )
 from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
+from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.tackle import line_profile
 
 AGAINST_M_S = -1.5  # of wind along the cast
+TRUSTED = 5  # like leaders for which one aim is taken to serve best, until others are tried again
+SAME_WIND_M_S = 0.5
 SHOWN_FRAMES = 2  # every second frame is sent
 SHOWN_LINE = 3  # and every third node of the fly line
 
 
 class Near(Frozen):
     """What was good for a like leader a moment ago: the aim it was shown at, the least speed that
-    opened it (None where none did) and the aim that served best for it."""
+    opened it (None where none did) and the aim that served best for it.
+
+    ``trusted`` is for how many leaders more, in a wind along the cast like this (m/s), that aim is
+    taken to serve best where the speed proves to be the same.
+    """
 
     aim_deg: float = Field(default=FIRST_AIM, ge=-10.0, le=40.0)
     least_m_s: float | None = Field(default=USUAL.speed_m_s, ge=SLOWEST_M_S, le=FASTEST_M_S)
     least_deg: float = Field(default=USUAL.aim_deg, ge=-10.0, le=40.0)
+    wind_m_s: float = Field(default=0.0, ge=-100.0, le=100.0)
+    trusted: int = Field(default=0, ge=0, le=TRUSTED)
+
+    @property
+    def least(self) -> Least:
+        """The least speed, at its aim."""
+        return Least(self.least_m_s, self.least_deg)
+
+    def trusts(self, air: Air) -> bool:
+        """Whether its aim is taken to serve best in this air."""
+        return self.trusted > 0 and abs(self.wind_m_s - air.wind_m_s) < SAME_WIND_M_S
 
 
 @dataclass(frozen=True, slots=True)
@@ -134,10 +152,11 @@ def cast_of(
         return _mono_reading(mono_measure(ratio), stroke, units)
     near = near or Near()
     rig = rig_of(leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
-    before = Least(near.least_m_s, near.least_deg)
-    likely = eased(before, stroke, situation)  # a like leader is most often thrown the same
+    likely = eased(near.least, stroke, situation)  # a like leader is most often thrown the same
     begun = beside(lambda: cast_aimed(rig, likely, air, near.aim_deg))
-    least = least_speed(rig, stroke, air, before)
+    seeking = Seeking(rig, stroke, air, near.least)
+    same = seeking.as_before() if near.trusts(air) else None
+    least = same or seeking.found()
     shown = eased(least, stroke, situation)
     anew = begun.cancel() or shown != likely
     flight = cast_aimed(rig, shown, air, near.aim_deg) if anew else begun.result()
@@ -160,7 +179,11 @@ def cast_of(
         eased=f"{softer} fly harder than it needs." if shown != stroke else "",
         lift=lift_words(design),
         near=Near(
-            aim_deg=_flat_deg(flight, shown), least_m_s=least.speed_m_s, least_deg=least.aim_deg
+            aim_deg=_flat_deg(flight, shown),
+            least_m_s=least.speed_m_s,
+            least_deg=least.aim_deg,
+            wind_m_s=air.wind_m_s,
+            trusted=near.trusted - 1 if same else TRUSTED,
         ),
         slack=units.length(slack_m),
         opened_at_s=flight.opened_at_s,

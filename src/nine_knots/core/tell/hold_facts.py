@@ -78,7 +78,7 @@ def facts(design: Design, hold: Hold, units: Units, own: tuple[OwnKnot, ...] = (
         _drag(hold, units),
         _stretch(design, hold, units),
         _order(leader, hold),
-        *_flies(leader, hold, units),
+        *_flies(leader, hold, units, own),
         _mouth(situation.quarry.fish),
         _rod(design, hold, units),
         chain_fact(design, hold, units),
@@ -105,11 +105,12 @@ def _drag(hold: Hold, units: Units) -> Fact:
 
 def _stretch(design: Design, hold: Hold, units: Units) -> Fact:
     leader = design.leader
-    give = units.length(hold.mean_n * compliance_m_n(leader)).text
+    give_m_n = compliance_m_n(leader)
+    give = units.length(hold.mean_n * give_m_n).text
     foot = at_the_hook_n_m(leader, design.situation.rod, LINE_OUT_M) * FOOT_M
     raised = "a foot" if units.system == "imperial" else "30 cm"
     strike = need_of(design.situation).strike_n
-    at_set = units.length(strike * compliance_m_n(leader)).text
+    at_set = units.length(strike * give_m_n).text
     return Fact(
         "Gives",
         f"{at_set} at the strike, {give} and {energy_j(leader, hold.mean_n):.1f} J before it "
@@ -136,7 +137,7 @@ def _order(leader: Leader, hold: Hold) -> Fact:
     )
 
 
-def _flies(leader: Leader, hold: Hold, units: Units) -> tuple[Fact, ...]:
+def _flies(leader: Leader, hold: Hold, units: Units, own: tuple[OwnKnot, ...]) -> tuple[Fact, ...]:
     """Along the tree: what a snag on the point costs, what a fish on each dropper breaks."""
     above = leader.flies_above
     if not above:
@@ -154,14 +155,14 @@ def _flies(leader: Leader, hold: Hold, units: Units) -> tuple[Fact, ...]:
         )
     ]
     for joint, dropper in leader.branches:
-        branch = hold_of_dropper(leader, joint)
-        own = sum(e.chance for e in branch.elements if e.index >= joint)
+        branch = hold_of_dropper(leader, joint, own)
+        itself = sum(e.chance for e in branch.elements if e.index >= joint)
         found.append(
             Fact(
                 f"Dropper {joint}",
                 f"A fish on the {dropper.fly.title} breaks it at {units.load(branch.mean_n).text}, "
-                f"the dropper itself in {own:.0%}; {dropper.changes_left} fly changes left.",
-                "right" if own >= 1.0 - WEAK_ABOVE else "too much",
+                f"the dropper itself in {itself:.0%}; {dropper.changes_left} fly changes left.",
+                "right" if itself >= 1.0 - WEAK_ABOVE else "too much",
             )
         )
     return tuple(found)

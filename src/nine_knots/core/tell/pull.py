@@ -135,18 +135,15 @@ def _band(
 
 
 def _point(give_m_n: float, load_n: float, share: float, units: Units) -> PullPoint:
-    stretch = units.length(load_n * give_m_n).text
     if share <= IN_FIGURES[0][0]:
         gone = IN_FIGURES[0][1]
     elif share >= IN_FIGURES[1][0]:
         gone = IN_FIGURES[1][1]
     else:
         gone = f"{max(1, round(100 * share))} in 100"
-    return PullPoint(
-        load=units.load(load_n),
-        broken=share,
-        text=f"{units.load(load_n).text}: {gone} would have broken; stretched by {stretch}.",
-    )
+    load, stretch = units.load(load_n), units.length(load_n * give_m_n).text
+    text = f"{load.text}: {gone} would have broken; stretched by {stretch}."
+    return PullPoint(load=load, broken=share, text=text)
 
 
 def _specimens(
@@ -156,16 +153,18 @@ def _specimens(
     shapes: Array,
     units: Units,
 ) -> tuple[Specimen, ...]:
-    rng = np.random.default_rng(SEED)
-    draws = rng.weibull(shapes, size=(SPECIMENS, shapes.size)) * scales
-    pulled = []
-    for draw in draws:
-        first = hold.elements[int(draw.argmin())]
-        load = units.load(float(draw.min()))
-        words = (
-            f"Broke {place_of_break(first, leader)} at {load.text}: "
-            f"lost is {what_is_lost(first, leader, units)}, "
-            f"{what_is_left(first, leader, units)}."
-        )
-        pulled.append(Specimen(load=load, at_m=break_at_m(first, leader), words=words))
-    return tuple(pulled)
+    draws = np.random.default_rng(SEED).weibull(shapes, size=(SPECIMENS, shapes.size)) * scales
+    broken = [(int(draw.argmin()), units.load(float(draw.min()))) for draw in draws]
+    parted = {number for number, _ in broken}
+    ends = {number: _end_of(hold.elements[number], leader, units) for number in parted}
+    return tuple(
+        Specimen(load, ends[number][0], ends[number][1].format(load=load.text))
+        for number, load in broken
+    )
+
+
+def _end_of(first: Element, leader: Leader, units: Units) -> tuple[float, str]:
+    """Where a leader ends that parts at an element, in metres, and how that is told of a load."""
+    lost, left = what_is_lost(first, leader, units), what_is_left(first, leader, units)
+    told = f"Broke {place_of_break(first, leader)} at {{load}}: lost is {lost}, {left}."
+    return break_at_m(first, leader), told

@@ -4,13 +4,18 @@ Lengths to 1/4 in or 0.5 cm, diameters to .0005 in or 0.01 mm, strengths to 0.1 
 Every text reads back through ``parse`` to the same text.
 """
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from functools import lru_cache
 from math import ceil
+from typing import ParamSpec, TypeVar, cast
 
 from nine_knots.core.base.quantity import Quantity, System
 from nine_knots.core.base.units import factors
 from nine_knots.core.base.units.x_scale import x_of_diameter
+
+P = ParamSpec("P")
+R = TypeVar("R")
 
 _QUARTERS = ("", "¼", "½", "¾")
 
@@ -19,11 +24,15 @@ def _steps(value: float, step: float) -> int:
     return int(value / step + 0.5)
 
 
-# The same few figures are said again and again while a leader is dragged about.
 MANY = 4096
 
 
-@lru_cache(maxsize=MANY)
+def _kept(figure: Callable[P, R]) -> Callable[P, R]:
+    """The same few figures are said again and again while a leader is dragged about."""
+    return cast(Callable[P, R], lru_cache(maxsize=MANY)(figure))
+
+
+@_kept
 def _half_cm(halves: int) -> str:
     if halves < 400:
         return f"{halves / 2:g} cm"
@@ -31,7 +40,7 @@ def _half_cm(halves: int) -> str:
     return f"{text}{'0' * (2 - len(text.split('.')[1]))} m"
 
 
-@lru_cache(maxsize=MANY)
+@_kept
 def _quarter_inches(quarters: int) -> str:
     feet, rest = divmod(quarters, 48) if quarters >= 144 else (0, quarters)
     inches, part = divmod(rest, 4)
@@ -41,12 +50,12 @@ def _quarter_inches(quarters: int) -> str:
     return f"{feet} ft {text}" if rest else f"{feet} ft"
 
 
-@lru_cache(maxsize=MANY)
+@_kept
 def _half_thous(halves: int) -> str:
     return f"{f'{halves / 2000:.4f}'.removesuffix('0').lstrip('0')} in"
 
 
-@lru_cache(maxsize=MANY)
+@_kept
 def _tenths_lb(tenths: int) -> str:
     return f"{tenths * 0.1:.1f} lb"
 
@@ -66,6 +75,7 @@ class Units:
         """The nearest length, in metres, that the display can show and that is not nothing."""
         return max(1, _steps(length_m, self.length_step_m)) * self.length_step_m
 
+    @_kept
     def length(self, length_m: float) -> Quantity:
         """``4 ft 2¼ in`` from 3 ft up, inches below; metres from 2 m up, centimetres below."""
         steps = _steps(length_m, self.length_step_m)
@@ -94,6 +104,7 @@ class Units:
         step = 0.5 if length_m < 5 * unit_m else 1.0
         return Quantity(si=length_m, text=f"{_steps(length_m / unit_m, step) * step:g} {name}")
 
+    @_kept
     def diameter(self, diameter_m: float) -> Quantity:
         """``.018 in`` or ``0.46 mm``."""
         if self.system == "metric":
@@ -112,6 +123,7 @@ class Units:
         last_m = 1e-6 if self.system == "metric" else 1e-4 * factors.INCH_M
         return self.finely(max(1, ceil(off_m / last_m - 1e-9)) * last_m).split(" ")[0]
 
+    @_kept
     def tippet(self, diameter_m: float) -> Quantity:
         """A diameter with its X size where it has one: ``.006 in · 5X``."""
         plain, x = self.diameter(diameter_m), x_of_diameter(diameter_m)
@@ -122,6 +134,7 @@ class Units:
         text = self.tippet(diameter_m).text
         return f"≈{text}" if estimated else text
 
+    @_kept
     def load(self, load_n: float) -> Quantity:
         """``12.0 lb`` or ``5.45 kg``."""
         if self.system == "metric":

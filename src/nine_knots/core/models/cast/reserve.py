@@ -58,25 +58,7 @@ def least_speed(rig: Rig, stroke: Stroke, air: Air, near: Least = USUAL) -> Leas
     leader) changes how long it takes and hardly what comes out. Raises CannotCompute for rigs that
     make no loop.
     """
-    search = _Search(rig, stroke, air, near.aim_deg)
-    begin = _number(near.speed_m_s or FASTEST_M_S)
-    if search.opens(begin):
-        low, high, step = begin - 1, begin, 1
-        while low >= 0 and search.opens(low):
-            step *= 2
-            low, high = low - step, low
-    else:
-        low, high, step = begin, begin + 1, 1
-        while not search.opens(min(high, GREATEST)):
-            if high >= GREATEST:
-                return Least(None, search.aim)
-            step *= 2
-            low, high = high, high + step
-        high = min(high, GREATEST)
-    while high - low > 1:
-        middle = (low + high) // 2
-        low, high = (low, middle) if search.opens(middle) else (middle, high)
-    return Least(min(FASTEST_M_S, _speed(high)), search.opened_at)
+    return Seeking(rig, stroke, air, near).found()
 
 
 def finely(found: Least, rig: Rig, stroke: Stroke, air: Air) -> Least:
@@ -104,8 +86,8 @@ def forward_at(
 ) -> tuple[float, float]:
     """How far a rig opens forward at one launch speed, of its length, and the aim in degrees that
     serves best; from ``OPEN`` on it opens, and what is beyond is not told."""
-    search = _Search(rig, stroke, air, near.aim_deg)
-    return search.forward(_number(speed_m_s)), search.aim
+    seeking = Seeking(rig, stroke, air, near)
+    return seeking.forward(_number(speed_m_s)), seeking.aim
 
 
 def _number(speed_m_s: float) -> int:
@@ -117,22 +99,57 @@ def _speed(number: int) -> float:
     return SLOWEST_M_S * float(RATIO**number)
 
 
-class _Search:
-    """Throws at numbered speeds, from the aim that was best before."""
+class Seeking:
+    """The least speed for a rig as it is sought: throws at numbered speeds, from what was found for
+    a like leader and then from the aim that was best before. No throw is thrown twice."""
 
-    def __init__(self, rig: Rig, stroke: Stroke, air: Air, aim: float) -> None:
+    def __init__(self, rig: Rig, stroke: Stroke, air: Air, near: Least) -> None:
         self._rig, self._stroke, self._air = rig, stroke, air
         self._chain: Chain = prepared(rig, stroke)
         back_m = rig.length_m - LOWER_LEG_M - stroke.loop_m
         rise = (ROD_TIP_M + stroke.loop_m - CLEAR_M) / max(back_m, 1e-3)
         self._top = min(STEEPEST_AIM, degrees(asin(min(1.0, rise))) - 1.0)
-        self.aim = self._within(aim)
-        self.opened_at = self.aim
+        self._thrown: dict[tuple[int, float], float] = {}
+        self._begin = _number(near.speed_m_s or FASTEST_M_S)
+        self.aim = self._within(near.aim_deg)
+        self._opened_at = self.aim
+
+    def as_before(self) -> Least | None:
+        """The answer for the like leader, where at its aim it is this one's as well: no other aim
+        is looked at, which takes half of the throws that ``found`` takes to say the same."""
+        if self._forward(self._begin, self.aim) < OPEN:
+            return None
+        if self._begin > 0 and self._forward(self._begin - 1, self.aim) >= OPEN:
+            return None
+        return self._at(self._begin)
+
+    def found(self) -> Least:
+        """The answer, whatever aim serves best."""
+        low, high, step = self._begin - 1, self._begin, 1
+        if self._opens(high):
+            while low >= 0 and self._opens(low):
+                step *= 2
+                low, high = low - step, low
+        else:
+            low, high = high, high + 1
+            while not self._opens(min(high, GREATEST)):
+                if high >= GREATEST:
+                    return Least(None, self.aim)
+                step *= 2
+                low, high = high, high + step
+            high = min(high, GREATEST)
+        while high - low > 1:
+            middle = (low + high) // 2
+            low, high = (low, middle) if self._opens(middle) else (middle, high)
+        return self._at(high)
+
+    def _at(self, number: int) -> Least:
+        return Least(min(FASTEST_M_S, _speed(number)), self._opened_at)
 
     def _within(self, aim: float) -> float:
         return min(self._top, max(LOWEST_AIM, aim))
 
-    def opens(self, number: int) -> bool:
+    def _opens(self, number: int) -> bool:
         """Whether it opens at a speed."""
         return self.forward(number) >= OPEN
 
@@ -153,9 +170,12 @@ class _Search:
             if climbed:
                 break
         if best >= OPEN:
-            self.opened_at = self.aim
+            self._opened_at = self.aim
         return best
 
     def _forward(self, number: int, aim: float) -> float:
-        stroke = self._stroke.model_copy(update={"speed_m_s": min(FASTEST_M_S, _speed(number))})
-        return forward_of(self._rig, self._chain, stroke, self._air, aim)
+        if (number, aim) not in self._thrown:
+            stroke = self._stroke.model_copy(update={"speed_m_s": min(FASTEST_M_S, _speed(number))})
+            opens = forward_of(self._rig, self._chain, stroke, self._air, aim)
+            self._thrown[number, aim] = opens
+        return self._thrown[number, aim]
