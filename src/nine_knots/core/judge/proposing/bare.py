@@ -5,7 +5,7 @@ from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.judge.proposing.fit import usual_joints
 from nine_knots.core.judge.proposing.held import all_held
 from nine_knots.core.judge.proposing.propose import matched_butt_bend_nm2
-from nine_knots.core.judge.proposing.spools import choose_spools
+from nine_knots.core.judge.proposing.spools import Spools, choose_spools
 from nine_knots.core.trade.leader import Leader, LevelPiece
 from nine_knots.core.trade.schools.school import STIFF, Plan, PlannedPiece, matched_butt_m
 from nine_knots.core.trade.situation import Situation
@@ -30,6 +30,8 @@ def bare_leader(situation: Situation, stock: tuple[Stock, ...], units: Units) ->
         bend_nm2=bend,
         prefer=STIFF,
     )
-    spool = choose_spools(Plan(pieces=(planned,)), all_held(stock)).spools[0].spool
-    piece = LevelPiece(role="butt", strand=spool.strand, length_m=units.snap_length(BARE_M))
+    chosen = choose_spools(Plan(pieces=(planned,)), Spools(all_held(stock)))
+    assert chosen is not None
+    strand = chosen.spools[0].spool.strand
+    piece = LevelPiece(role="butt", strand=strand, length_m=units.snap_length(BARE_M))
     return Leader(pieces=(piece,), joints=usual_joints([piece], situation))

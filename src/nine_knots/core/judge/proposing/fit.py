@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from itertools import pairwise
+from math import inf
 
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.units import Units
@@ -10,7 +11,7 @@ from nine_knots.core.judge.proposing.misses import Shortfall, misses_of, of_pack
 from nine_knots.core.judge.proposing.one_spool import without_twins
 from nine_knots.core.judge.proposing.packets import Bought, choose_packet
 from nine_knots.core.judge.proposing.rigged import rigged
-from nine_knots.core.judge.proposing.spools import choose_spools
+from nine_knots.core.judge.proposing.spools import Spools, choose_spools
 from nine_knots.core.trade.leader import (
     Joint,
     Leader,
@@ -48,13 +49,13 @@ class Proposal(Frozen):
 class Shelf:
     """What is owned, as plans are weighed against it."""
 
-    spools: tuple[Held, ...]
+    spools: Spools
     packets: tuple[Packet, ...]
 
 
 def shelf_of(stock: tuple[Stock, ...]) -> Shelf:
     """A shelf with its spools' figures worked out."""
-    return Shelf(all_held(stock), tuple(packets_of(stock)))
+    return Shelf(Spools(all_held(stock)), tuple(packets_of(stock)))
 
 
 @dataclass(frozen=True, slots=True)
@@ -113,8 +114,11 @@ def usual_joints(
     return (line_joint(situation.line, pieces[0]), *between, eye_knot(pieces[-1], situation.fly))
 
 
-def fit(school: School, plan: Plan, brief: Brief, shelf: Shelf, units: Units) -> Fitted:
-    """Level spools, below a bought taper where the plan has one.
+def fit(
+    school: School, plan: Plan, brief: Brief, shelf: Shelf, units: Units, most: float = inf
+) -> Fitted | None:
+    """Level spools, below a bought taper where the plan has one; None where any would cost
+    ``most`` or more.
 
     CannotCompute where the shelf allows none.
     """
@@ -129,11 +133,14 @@ def fit(school: School, plan: Plan, brief: Brief, shelf: Shelf, units: Units) ->
             of_tip(bought.packet, taper.tip_m, bought.taper.lower_diameter_m, units),
         )
         shortfalls += [one for one in found if one is not None]
-    chosen = choose_spools(plan, shelf.spools)
+    so_far = (bought.cost if bought else 0.0) + MISS_COST * len(shortfalls)
+    chosen = choose_spools(plan, shelf.spools, most - so_far)
+    if chosen is None or so_far + chosen.cost >= most:
+        return None
     plan, spools, merged = without_twins(plan, chosen.spools, units)
     shortfalls += merged
     for number, (planned, taken) in enumerate(zip(plan.pieces, spools, strict=True)):
-        shortfalls += misses_of(number + plan.above, planned, taken, shelf.spools, units)
+        shortfalls += misses_of(number + plan.above, planned, taken, shelf.spools.held, units)
     return Fitted(
         school=school,
         plan=plan,

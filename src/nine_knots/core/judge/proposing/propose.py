@@ -1,6 +1,7 @@
 """From a school and a day to a leader made of spools on the shelf."""
 
 from dataclasses import dataclass
+from math import inf
 
 from pydantic import ValidationError
 
@@ -48,6 +49,15 @@ class _Tippet:
     by: str
 
 
+@dataclass(frozen=True, slots=True, eq=False)
+class _Way:
+    """A way to tie it: a plan, the brief that it is for, its tippet."""
+
+    plan: Plan
+    brief: Brief
+    tippet: _Tippet
+
+
 def propose(
     key: str,
     situation: Situation,
@@ -63,40 +73,57 @@ def propose(
     would do, that is taken of which the shelf has most. What is missing is named with what comes
     nearest. CannotCompute where the school cannot be tied so, or the shelf has nothing for it.
     """
-    school = school_of(key)
-    line = line_profile(situation.line)
-    length_m = parameters.length_m or school.span(situation).usual_m
-    shelf = shelf_of(stock)
-    found: list[tuple[Fitted, _Tippet]] = []
+    school, shelf = school_of(key), shelf_of(stock)
+    ways: list[_Way] = []
     refused: CannotCompute | None = None
     for tippet in _tippets(school, situation, parameters, stock, units):
-        brief = Brief(
-            situation=situation,
-            line=line,
-            length_m=length_m,
-            tippet_m=tippet.across_m,
-            butt_bend_nm2=matched_butt_bend_nm2(line, tippet.across_m, parameters.power),
-            flies=flies,
-            tippet_n=tippet.label_n,
-            asked_m=parameters.length_m,
-        )
+        brief = _brief(school, situation, parameters, tippet, flies)
         try:
             plans = _plans(school, brief, shelf, parameters.whole)
         except ValidationError:
             refused = _not_so_long(school, brief, units)
             continue
-        for plan in plans:
+        ways += [_Way(plan, brief, tippet) for plan in plans]
+    while ways:
+        best: tuple[Fitted, _Way] | None = None
+        for way in list(ways):
+            most = best[0].cost if best else inf
             try:
-                found.append((fit(school, plan, brief, shelf, units), tippet))
+                fitted = fit(school, way.plan, way.brief, shelf, units, most)
             except CannotCompute as error:
                 refused = error
-    for best, tippet in sorted(found, key=lambda one: one[0].cost):
-        try:
-            return _proposal(best, tippet)
-        except ValidationError:
-            refused = _not_so_long(school, best.brief, units)
+                ways.remove(way)
+                continue
+            if fitted is not None and fitted.cost < most:
+                best = fitted, way
+        if best is not None:
+            try:
+                return _proposal(best[0], best[1].tippet)
+            except ValidationError:
+                refused = _not_so_long(school, best[1].brief, units)
+                ways.remove(best[1])
     assert refused is not None
     raise refused
+
+
+def _brief(
+    school: School,
+    situation: Situation,
+    parameters: SchoolParameters,
+    tippet: _Tippet,
+    flies: tuple[Fly, ...],
+) -> Brief:
+    line = line_profile(situation.line)
+    return Brief(
+        situation=situation,
+        line=line,
+        length_m=parameters.length_m or school.span(situation).usual_m,
+        tippet_m=tippet.across_m,
+        butt_bend_nm2=matched_butt_bend_nm2(line, tippet.across_m, parameters.power),
+        flies=flies,
+        tippet_n=tippet.label_n,
+        asked_m=parameters.length_m,
+    )
 
 
 def _proposal(best: Fitted, tippet: _Tippet) -> Proposal:
@@ -136,7 +163,7 @@ def _plans(school: School, brief: Brief, shelf: Shelf, whole: bool) -> list[Plan
     """
     plans = [school.plan(brief)]
     if shelf.packets and school.bought is not None:
-        bought = list(school.bought(brief))
+        bought = list(school.bought(brief, plans[0]))
         plans = bought if plans[0].taper is not None else plans + bought
     return [plan.with_taper_whole() for plan in plans] if whole else plans
 

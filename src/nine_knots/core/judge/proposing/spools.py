@@ -5,9 +5,10 @@ and in material; a step costs where it goes flat or leaps; thicker or stronger b
 weaker is not allowed but for a bite piece, nor is wire for mono.
 """
 
-from collections.abc import Iterable
+from collections.abc import Callable, Iterable
 from dataclasses import dataclass
 from math import inf, log
+from operator import attrgetter, itemgetter
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import THOU_M
@@ -26,6 +27,9 @@ LABEL_STEP = 0.14  # of the logarithm of a label, as far off as a thousandth of 
 TIPPET_WEIGHT = 30.0  # what was advised or asked is had, where it is there
 SAME_M, NEARLY_M = 0.3 * THOU_M, 0.6 * THOU_M
 
+_log_breaking, _log_bend, _across_m = map(attrgetter, ("log_breaking", "log_bend", "across_m"))
+_cost = itemgetter(0)
+
 
 @dataclass(frozen=True, slots=True)
 class Chosen:
@@ -35,16 +39,40 @@ class Chosen:
     cost: float
 
 
-def choose_spools(plan: Plan, shelf: tuple[Held, ...]) -> Chosen:
-    """A spool for each planned piece; CannotCompute where the shelf has no such chain.
+Suiting = list[tuple[float, Held]]
+"""Spools that would do for a piece at all, each with its cost, the best first."""
+
+
+class Spools:
+    """The spools of a shelf, weighed once for all pieces that are wanted alike."""
+
+    def __init__(self, held: tuple[Held, ...]) -> None:
+        self.held = held
+        self._by_name = sorted(held, key=lambda one: one.spool.spool_id)
+        self._suiting: dict[PlannedPiece, Suiting] = {}
+
+    def suiting(self, planned: PlannedPiece) -> Suiting:
+        """Those with enough left for a piece."""
+        found = self._suiting.get(planned)
+        if found is None:
+            found = self._suiting[planned] = Wanted(planned).suiting(self._by_name)
+        return found
+
+
+def choose_spools(plan: Plan, shelf: Spools, most: float = inf) -> Chosen | None:
+    """A spool for each planned piece; CannotCompute where the shelf has no such chain, None where
+    any would cost ``most`` or more.
 
     A spool that would run out over several pieces is left for another.
     """
     if not plan.pieces:
         return Chosen((), 0.0)
-    spools = list(shelf)
+    own = [shelf.suiting(planned) for planned in plan.pieces]
+    spools = list(shelf.held)
     while True:
-        chain, cost = _cheapest(plan, spools)
+        if all(own) and sum(row[0][0] for row in own) >= most:
+            return None
+        chain, cost = _cheapest(plan, own)
         if not chain:
             raise CannotCompute(
                 "The shelf has no set of spools from which this leader could be tied.",
@@ -57,6 +85,7 @@ def choose_spools(plan: Plan, shelf: tuple[Held, ...]) -> Chosen:
         if not short:
             return Chosen(tuple(chain), cost)
         spools = [one for one in spools if one not in short]
+        own = [[weighed for weighed in row if weighed[1] not in short] for row in own]
 
 
 def needed_m(pieces: Iterable[tuple[str, float]]) -> dict[str, float]:
@@ -88,37 +117,44 @@ class Wanted:
         self._ranks = {key: RANK_COST * rank for rank, key in enumerate(planned.prefer)}
         self._other = BOUND_COST if planned.bound else UNWANTED_COST
         self._weight = TIPPET_WEIGHT if planned.role == "tippet" else 1.0
+        self._sighter, self._floor = planned.role == "sighter", planned.floor
+        # what is compared of a spool, what it should be, and how much of it is one miss
+        self._figure: Callable[[Held], float] = _across_m
+        self._aim, self._per = planned.diameter_m, THOU_M
+        if planned.strength_n is not None:
+            self._figure, self._aim, self._per = _log_breaking, log(planned.strength_n), LABEL_STEP
+        elif planned.bend_nm2 is not None:
+            # stiffness goes as d⁴: a fourth of its logarithm is that of the diameter
+            self._figure, self._aim = _log_bend, log(planned.bend_nm2)
+            self._per = 4.0 * THOU_M / planned.diameter_m
 
     def miss(self, one: Held) -> float:
         """How far a spool is from the label, stiffness or diameter wanted, in thousandths of an
         inch; negative where it is weaker or thinner."""
-        planned = self.planned
-        if planned.strength_n is not None:
-            return log(one.breaking_n / planned.strength_n) / LABEL_STEP
-        if planned.bend_nm2 is not None:
-            # stiffness goes as d⁴: a fourth of its logarithm is that of the diameter
-            return log(one.bend_nm2 / planned.bend_nm2) / 4.0 * planned.diameter_m / THOU_M
-        return (one.across_m - planned.diameter_m) / THOU_M
+        return (self._figure(one) - self._aim) / self._per
 
     def cost(self, one: Held) -> float:
         """What it costs to take a spool for the piece, whatever is left on it."""
         if (one.family == "wire") != self._wire or one.family == "braid":
             return inf
-        sighter = self.planned.role == "sighter"
-        if one.sighter and not sighter:
-            return inf
-        miss = self.miss(one)
-        cost = self._weight * miss**2 + self._ranks.get(one.material, self._other)
-        if self.planned.floor and miss < -0.5:
-            cost += WEAKER_COST
-        return cost + (BOUND_COST if sighter and not one.sighter else 0.0)
+        if one.sighter != self._sighter:
+            if one.sighter:
+                return inf
+            extra = BOUND_COST
+        else:
+            extra = 0.0
+        miss = (self._figure(one) - self._aim) / self._per
+        if self._floor and miss < -0.5:
+            extra += WEAKER_COST
+        return self._weight * miss * miss + self._ranks.get(one.material, self._other) + extra
 
-    def suiting(self, shelf: list[Held]) -> list[tuple[float, Held]]:
-        """The spools with enough left that would do at all, each with its cost, the best first."""
-        found = [(self.cost(one), one) for one in shelf if one.left_m >= self.least_m]
-        return sorted(
-            (one for one in found if one[0] < inf), key=lambda one: (one[0], one[1].spool.spool_id)
-        )
+    def suiting(self, shelf: Iterable[Held]) -> Suiting:
+        """The spools with enough left that would do at all; those that cost the same in the order
+        in which they come."""
+        enough = [one for one in shelf if one.left_m >= self.least_m]
+        costs = map(self.cost, enough)
+        found = [(cost, one) for cost, one in zip(costs, enough, strict=True) if cost < inf]
+        return sorted(found, key=_cost)
 
 
 def _step_cost(
@@ -142,8 +178,8 @@ def _step_cost(
         return TWICE_COST
     if parted:
         return 0.0
-    hinge = max(0.0, log(soft_below(above.across_m) * above.bend_nm2 / below.bend_nm2))
-    cost = HINGE_COST * hinge
+    limp = log(soft_below(above.across_m)) + above.log_bend - below.log_bend
+    cost = HINGE_COST * max(0.0, limp)
     if by_label:
         return cost
     if wanted_m > SAME_M and step_m < 0.2 * THOU_M:
@@ -154,19 +190,18 @@ def _step_cost(
     return cost
 
 
-def _cheapest(plan: Plan, shelf: list[Held]) -> tuple[list[Held], float]:
+def _cheapest(plan: Plan, own: list[Suiting]) -> tuple[list[Held], float]:
     """The cheapest chain of spools, one a piece, and its cost; nothing where no chain exists.
 
     Sought first among those that suit each piece best, and among all where these make no chain.
     """
-    own = [Wanted(planned).suiting(shelf) for planned in plan.pieces]
     found = _shortest(plan, [row[:SUITED] for row in own])
     if found is None and any(len(row) > SUITED for row in own):
         found = _shortest(plan, own)
     return found or ([], inf)
 
 
-def _shortest(plan: Plan, own: list[list[tuple[float, Held]]]) -> tuple[list[Held], float] | None:
+def _shortest(plan: Plan, own: list[Suiting]) -> tuple[list[Held], float] | None:
     """The shortest path over each piece's spools, given with what each costs by itself."""
     # joints are numbered from the line
     parted = {number - plan.above for number in (*plan.rings, *plan.swivels)}
@@ -184,7 +219,7 @@ def _shortest(plan: Plan, own: list[list[tuple[float, Held]]]) -> tuple[list[Hel
                     so_far, best = through, chain
             if so_far < inf:
                 longer.append((so_far + cost, [*best, one]))
-        paths = sorted(longer, key=lambda path: path[0])
+        paths = sorted(longer, key=_cost)
     if not paths:
         return None
     cost, chain = paths[0]

@@ -62,11 +62,11 @@ def _plan(brief: Brief) -> Plan:
     )
 
 
-def _bought(brief: Brief) -> tuple[Plan, ...]:
+def _bought(brief: Brief, tied: Plan) -> tuple[Plan, ...]:
     taper = PlannedTaper(
         length_m=7.5 * FOOT_M, butt_m=brief.butt_m(), tip_m=1.05 * brief.tippet_m, parted=True
     )
-    return (below_bought(taper, _plan(brief)),)
+    return (below_bought(taper, tied),)
 
 
 def _says(brief: Brief, units: Units) -> list[str]:

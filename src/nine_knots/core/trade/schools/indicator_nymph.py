@@ -55,12 +55,12 @@ def _bought(brief: Brief, tip_over: float) -> PlannedTaper:
     )
 
 
-def _in_line_bought(brief: Brief) -> tuple[Plan, ...]:
-    return (below_bought(_bought(brief, 1.0), _in_line(brief)),)
+def _in_line_bought(brief: Brief, tied: Plan) -> tuple[Plan, ...]:
+    return (below_bought(_bought(brief, 1.0), tied),)
 
 
-def _on_tag_bought(brief: Brief) -> tuple[Plan, ...]:
-    return (below_bought(_bought(brief, 1.1), _on_tag(brief)),)
+def _on_tag_bought(brief: Brief, tied: Plan) -> tuple[Plan, ...]:
+    return (below_bought(_bought(brief, 1.1), tied),)
 
 
 def _in_line(brief: Brief) -> Plan:

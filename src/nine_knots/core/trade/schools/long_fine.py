@@ -30,10 +30,10 @@ def _plan(brief: Brief) -> Plan:
     return taper_and_tippet(brief, SHARES, TIPPET_SHARE, 1.16, SOFT, STIFF_SHARE)
 
 
-def _bought(brief: Brief) -> tuple[Plan, ...]:
+def _bought(brief: Brief, tied: Plan) -> tuple[Plan, ...]:
     """A whole packet, a step finer for a seventh, and the tippet; or a longer and finer packet and
     the tippet alone."""
-    tippet = _plan(brief).pieces[-1]
+    tippet = tied.pieces[-1]
     middle = PlannedPiece(
         role="taper",
         length_m=0.14 * brief.length_m,

@@ -59,9 +59,9 @@ def _plan(brief: Brief) -> Plan:
     )
 
 
-def _bought(brief: Brief) -> tuple[Plan, ...]:
+def _bought(brief: Brief, tied: Plan) -> tuple[Plan, ...]:
     """The whole packet, its ring, and the two tippets below."""
-    to_the_dry, to_the_nymph = _plan(brief).pieces[-2:]
+    to_the_dry, to_the_nymph = tied.pieces[-2:]
     taper = PlannedTaper(
         length_m=9.0 * FOOT_M, butt_m=brief.butt_m(), tip_m=brief.tippet_m, parted=True
     )

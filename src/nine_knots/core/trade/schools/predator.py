@@ -64,7 +64,7 @@ def _plan(brief: Brief) -> Plan:
     )
 
 
-def _bought(brief: Brief) -> tuple[Plan, ...]:
+def _bought(brief: Brief, _tied: Plan) -> tuple[Plan, ...]:
     """A taper to about twenty pounds, cut from the butt to the arm span, and the wire."""
     long_m = TAPER_M if brief.asked_m is None else brief.asked_m - WIRE_M
     taper = PlannedTaper(

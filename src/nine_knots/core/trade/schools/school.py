@@ -153,9 +153,9 @@ class School:
     ``place`` is where it stands among the others; ``suits`` says why a day is not for it.
     ``line_leads`` where a fly line casts it, else its fly pulls it out; ``reserve`` is that in
     the cast that it is built for, where the wish does not say. ``bought`` plans it from a bought
-    taper. ``labels`` gives the lightest and heaviest tippet, in N, where it goes by strength.
-    ``line_steps`` are how many times as stiff as the line's tip its butts may be, where it chooses
-    them otherwise.
+    taper, given what ``plan`` makes of it. ``labels`` gives the lightest and heaviest tippet, in N,
+    where it goes by strength. ``line_steps`` are how many times as stiff as the line's tip its
+    butts may be, where it chooses them otherwise.
     """
 
     place: int
@@ -171,7 +171,7 @@ class School:
     line_leads: bool = True
     says: Callable[[Brief, Units], list[str]] | None = None
     reserve: tuple[float, float] | None = None
-    bought: Callable[[Brief], tuple[Plan, ...]] | None = None
+    bought: Callable[[Brief, Plan], tuple[Plan, ...]] | None = None
     labels: Callable[[Situation], tuple[float, float]] | None = None
     line_steps: tuple[float, float] | None = None
 

@@ -75,7 +75,7 @@ def _plan_knotless(brief: Brief) -> Plan:
     return Plan(taper=_taper(brief, 0.8 * brief.length_m, 1.0, 0.8), pieces=(_tippet(brief),))
 
 
-def _bought(brief: Brief) -> tuple[Plan, ...]:
+def _bought(brief: Brief, _tied: Plan) -> tuple[Plan, ...]:
     """As it is sold; whole with a tippet one X finer; or cut back to eight tenths."""
     added = PlannedPiece(
         role="tippet",
