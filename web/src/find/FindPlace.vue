@@ -124,8 +124,11 @@ const put = () =>
     </ul>
     <p v-if="find.reading?.to_buy" class="buy">{{ find.reading.to_buy }}</p>
     <div v-if="card" class="answer">
-      <FoundList v-model="chosen" :cards="cards" :pinned="pinned" @pin="pin" @bench="put" />
+      <div class="scrolls">
+        <FoundList v-model="chosen" :cards="cards" :pinned="pinned" @pin="pin" @bench="put" />
+      </div>
       <FoundLeader
+        class="scrolls"
         :card="card"
         :number="chosen"
         :pinned="pinnedCards"
@@ -184,10 +187,6 @@ const put = () =>
   grid-template-columns: minmax(300px, 5fr) minmax(0, 7fr);
   gap: 26px;
   height: max(420px, calc(100vh - 250px));
-}
-
-.answer > * {
-  overflow-y: auto;
 }
 
 @media (max-width: 820px) {

@@ -68,7 +68,7 @@ function put() {
   <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
   <div v-else class="today">
     <p v-if="!cards" class="quiet" role="status">Building, casting and fishing every school …</p>
-    <div v-else class="names">
+    <div v-else class="scrolls">
       <fieldset v-for="group in groups" :key="group.title">
         <legend>{{ group.title }}</legend>
         <LeaderOption
@@ -90,7 +90,7 @@ function put() {
       </fieldset>
       <p v-if="today?.buy" class="quiet">{{ today.buy }}</p>
     </div>
-    <div v-if="school && situation" class="chosen">
+    <div v-if="school && situation" class="chosen scrolls">
       <h3>{{ school.title }}</h3>
       <p v-if="card?.leader && card.group === 'would do'" class="with">
         {{ card.words }} Then it is right in all: {{ card.facts }}.
@@ -114,11 +114,6 @@ function put() {
   grid-template-columns: minmax(300px, 5fr) minmax(0, 8fr);
   gap: 28px;
   height: max(420px, min(680px, 76vh));
-}
-
-.names,
-.chosen {
-  overflow-y: auto;
 }
 
 fieldset {
