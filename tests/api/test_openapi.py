@@ -4,6 +4,8 @@ import subprocess
 import sys
 from pathlib import Path
 
+import httpx
+
 from nine_knots.api.app import create_app
 from tests.api.conftest import PORT
 from tests.running import Running
@@ -35,7 +37,9 @@ def test_the_service_keeps_to_its_description(tmp_path):
 def fuzzed(url: str, examples: str, phases: str) -> subprocess.CompletedProcess:
     tool = Path(sys.executable).with_name("st")
     config = Path(__file__).with_name("schemathesis.toml")
-    run = ["run", f"{url}/api/openapi.json", "--checks", "all", "--continue-on-failure"]
+    document = f"{url}/api/openapi.json"
+    httpx.get(document, timeout=60.0).raise_for_status()  # the tool waits ten seconds for it
+    run = ["run", document, "--checks", "all", "--continue-on-failure"]
     run += ["--exclude-path", "/api/find"]  # half a minute each; /api/find/asked has its form
     size = ["--max-examples", examples, "--phases", phases, "--seed", "8", "--workers", "2"]
     command = [str(tool), "--config-file", str(config), *run, *size]

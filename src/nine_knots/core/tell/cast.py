@@ -49,8 +49,8 @@ class Near(Frozen):
     """What was good for a like leader a moment ago: the aim it was shown at, the least speed that
     opened it (None where none did) and the aim that served best for it.
 
-    ``trusted`` is for how many leaders more, in a wind along the cast like this (m/s), that aim is
-    taken to serve best where the speed proves to be the same.
+    ``trusted`` is for how many leaders more, in a wind along the cast like this (m/s, with the gust
+    in it), that aim is taken to serve best where the speed proves to be the same.
     """
 
     aim_deg: float = Field(default=FIRST_AIM, ge=-10.0, le=40.0)
@@ -66,7 +66,7 @@ class Near(Frozen):
 
     def trusts(self, air: Air) -> bool:
         """Whether its aim is taken to serve best in this air."""
-        return self.trusted > 0 and abs(self.wind_m_s - air.wind_m_s) < SAME_WIND_M_S
+        return self.trusted > 0 and abs(self.wind_m_s - _blows_m_s(air)) < SAME_WIND_M_S
 
 
 @dataclass(frozen=True, slots=True)
@@ -182,7 +182,7 @@ def cast_of(
             aim_deg=_flat_deg(flight, shown),
             least_m_s=least.speed_m_s,
             least_deg=least.aim_deg,
-            wind_m_s=air.wind_m_s,
+            wind_m_s=_blows_m_s(air),
             trusted=near.trusted - 1 if same else TRUSTED,
         ),
         slack=units.length(slack_m),
@@ -196,6 +196,10 @@ def cast_of(
         movie=_movie(flight, rig),
         energy=_energy(flight, rig),
     )
+
+
+def _blows_m_s(air: Air) -> float:
+    return air.wind_m_s + air.gust_m_s
 
 
 def _flat_deg(flight: Flight, stroke: Stroke) -> float:
