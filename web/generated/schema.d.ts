@@ -8099,8 +8099,8 @@ export interface components {
          * @description What was good for a like leader a moment ago: the aim it was shown at, the least speed that
          *     opened it (None where none did) and the aim that served best for it.
          *
-         *     ``trusted`` is for how many leaders more, in a wind along the cast like this (m/s), that aim is
-         *     taken to serve best where the speed proves to be the same.
+         *     ``trusted`` is for how many leaders more, in a wind along the cast like this (m/s, with the gust
+         *     in it), that aim is taken to serve best where the speed proves to be the same.
          */
         Near: {
             /**
