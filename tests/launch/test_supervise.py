@@ -1,14 +1,16 @@
 """Signals that Python swallows, and children whose parent has died, end all the same."""
 
+import os
 import shlex
 import subprocess
 import sys
 
+from nine_knots.launch import PROJECT
 from nine_knots.launch.owner import Owner
 
 SWALLOWED = """
 import os, signal
-from nine_knots.launch.supervise import end_if_told, heed_signals
+from nine_knots.launch.ending import end_if_told, heed_signals
 
 class Closing:
     def __del__(self):
@@ -30,6 +32,40 @@ def test_a_signal_that_python_swallows_is_heeded_at_the_next_look():
     )
     assert done.stdout == "went on\n"
     assert "Ending" in done.stderr.splitlines()[-1]
+
+
+LOADING = """
+import os, signal, sys
+
+class Closing:
+    def __del__(self):
+        os.kill(os.getpid(), signal.SIGINT)
+        sum(range(1000))
+
+class Loading:
+    def find_spec(self, name, path=None, target=None):
+        if name == "nine_knots.launch.mariadb":
+            sys.meta_path.remove(self)
+            closing = Closing()
+            del closing
+
+sys.meta_path.insert(0, Loading())
+"""
+
+
+def test_a_signal_that_is_swallowed_while_modules_load_is_heeded_too(tmp_path):
+    (tmp_path / "sitecustomize.py").write_text(LOADING)
+    paths = os.pathsep.join((str(tmp_path), str(PROJECT / "src")))
+    local = tmp_path / "local"
+    done = subprocess.run(
+        [sys.executable, "-m", "nine_knots.launch", "--local", str(local)],
+        env={**os.environ, "PYTHONPATH": paths},
+        capture_output=True,
+        timeout=30,
+        check=False,
+    )
+    assert done.returncode == 0
+    assert not local.exists(), "it went on and set up"
 
 
 def test_nothing_begins_whose_parent_has_died():

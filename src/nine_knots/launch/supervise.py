@@ -5,16 +5,15 @@ fails soon after; the window is told once. Any signal to end, and a second one, 
 within five seconds; a child whose parent is killed is ended by the kernel.
 """
 
-import signal
 import subprocess
 import time
 from collections.abc import Callable
 from dataclasses import replace
 from pathlib import Path
-from types import FrameType
 
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch.elsewhere import DatabaseElsewhere
+from nine_knots.launch.ending import end_if_told
 from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.launch.orders import Orders
 from nine_knots.launch.owner import owner_of
@@ -26,41 +25,6 @@ MISSED = 2  # questions without an answer, after which it counts as hung
 SERVICE_ENDS_S = 1.8
 SHORTEST_PAUSE_S, LONGEST_PAUSE_S = 0.25, 15.0
 STEADY_S = 2.0  # after which a child that fails has not failed soon
-ENDING = (signal.SIGINT, signal.SIGTERM, signal.SIGHUP)
-
-
-class Ending(BaseException):
-    """A signal to end; not an error, so nothing but the outermost caller catches it."""
-
-
-_told_to_end: list[int] = []
-
-
-def heed_signals() -> None:
-    """From here on the first signal to end raises Ending, and later ones are ignored.
-
-    A hang-up that is ignored already (nohup) stays ignored.
-    """
-
-    def end(number: int, _frame: FrameType | None) -> None:
-        _told_to_end.append(number)
-        for one in ENDING:
-            signal.signal(one, signal.SIG_IGN)
-        raise Ending(number)
-
-    for one in ENDING:
-        if one != signal.SIGHUP or signal.getsignal(one) is not signal.SIG_IGN:
-            signal.signal(one, end)
-
-
-def end_if_told() -> None:
-    """Raise Ending where a signal to end has come.
-
-    One that comes while Python finalises an object (a closed connection, say) raises in vain: there
-    every exception is swallowed. So whoever goes on for long asks again.
-    """
-    if _told_to_end:
-        raise Ending(_told_to_end[0])
 
 
 class Service:

@@ -1,0 +1,227 @@
+"""What ./start runs once Python is ready and signals to end are heard."""
+
+import argparse
+import fcntl
+import logging
+import socket
+import sys
+import time
+from collections.abc import Callable, Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+from nine_knots.api.work.hall import Hall
+from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.launch import PROJECT
+from nine_knots.launch.authority import home_addresses, vouch
+from nine_knots.launch.backup import back_up, before_migrating, daily
+from nine_knots.launch.elsewhere import DatabaseElsewhere, read_database
+from nine_knots.launch.ending import end_if_told
+from nine_knots.launch.hall_keys import HELPER, hall_keys
+from nine_knots.launch.hosted import read_site
+from nine_knots.launch.interface import build_interface
+from nine_knots.launch.kernels import keep_kernels_in
+from nine_knots.launch.mariadb import PrivateServer
+from nine_knots.launch.orders import Lan, Orders
+from nine_knots.launch.owner import owner_of
+from nine_knots.launch.restore import restore
+from nine_knots.launch.supervise import Service, Supervisor
+from nine_knots.launch.window import say
+from nine_knots.store import Database
+from nine_knots.store.migrate import migrate
+
+DEFAULT_PORT = 8909
+
+
+class CannotStart(NineKnotsError):
+    """Something outside the program is in the way."""
+
+    code = "cannot-start"
+
+
+def _arguments() -> argparse.Namespace:
+    parser = argparse.ArgumentParser(prog="./start", description="Start Nine Knots.")
+    parser.add_argument("--port", type=int, default=DEFAULT_PORT, help="port on 127.0.0.1")
+    parser.add_argument("--fresh", action="store_true", help="begin again with the demo")
+    parser.add_argument("--empty", action="store_true", help="begin without the demo")
+    parser.add_argument(
+        "--lan", action="store_true", help="open a door to paired phones of the home network, TLS"
+    )
+    parser.add_argument(
+        "--hosted",
+        metavar="ADDRESS",
+        help="serve anglers with accounts of their own, found at such as https://knots.example "
+        "behind a proxy that speaks TLS (docs/hosting.md)",
+    )
+    parser.add_argument(
+        "--hall",
+        metavar="ADDRESS",
+        help="with --hosted: where workers of other machines come to, such as tcp://0.0.0.0:8919",
+    )
+    parser.add_argument(
+        "--database",
+        type=Path,
+        metavar="FILE",
+        help="with --hosted: names a database that others keep running, a cluster perhaps",
+    )
+    parser.add_argument(
+        "--mail", type=Path, metavar="FILE", help="with --hosted: names the server that sends mail"
+    )
+    parser.add_argument("--local", type=Path, help="folder for data")
+    parser.add_argument("--backup", type=Path, metavar="FILE", help="write all data into a file")
+    parser.add_argument("--restore", type=Path, metavar="FILE", help="bring a backup's data back")
+    parser.add_argument(
+        "--until",
+        metavar="WHEN",
+        help="with --restore: go on from the backup by the changes logged since, up to a time "
+        "such as “2026-11-26 18:30” (UTC), or “last” for all of them",
+    )
+    arguments = parser.parse_args()
+    home = PROJECT / ".local"
+    arguments.local = arguments.local or (home / "hosted" if arguments.hosted else home)
+    return arguments
+
+
+def _check_port(port: int) -> None:
+    if not 1024 <= port <= 65535:
+        raise CannotStart(f"Port {port} cannot be used.", mend="Choose one from 1024 to 65535.")
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind(("127.0.0.1", port))
+        except OSError as error:
+            raise CannotStart(
+                f"Port {port} is in use, perhaps by a Nine Knots that runs already.",
+                mend=f"Open http://127.0.0.1:{port}, or start with --port {port + 1}.",
+            ) from error
+
+
+def set_aside(folder: Path) -> None:
+    """Keep the old data beside the new: nothing loses a season by accident."""
+    if folder.exists():
+        kept = folder.with_name(f"{folder.name}-until-{time.strftime('%Y%m%d-%H%M%S')}")
+        folder.rename(kept)
+        say(f"The old data are kept in {kept}.")
+
+
+@contextmanager
+def _only_one(local: Path) -> Iterator[None]:
+    """Hold the folder; CannotStart where another that still runs holds it."""
+    with (local / "running.lock").open("w") as lock:
+        try:
+            fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        except OSError as error:
+            raise CannotStart(
+                "Nine Knots is already running from this folder.",
+                mend="Use that one, or stop it with Ctrl-C in its window.",
+            ) from error
+        yield
+
+
+def run(arguments: argparse.Namespace) -> None:
+    """Start everything and watch over it until told to end; end everything."""
+    local: Path = arguments.local
+    site = read_site(arguments.hosted, arguments.mail) if arguments.hosted else None
+    local.mkdir(parents=True, exist_ok=True)
+    _check_port(arguments.port)
+    with _only_one(local):
+        if arguments.fresh:
+            set_aside(local / "database")
+        built = build_interface(PROJECT / "web", local)
+        owner_of(local).hand_over(keep_kernels_in(PROJECT / ".local"))
+        server = _database(local, arguments.database)
+        try:
+            address = server.start()
+            if server.stale:
+                say("A database that an earlier run had left behind was ended first.")
+            database = Database(address)
+            if isinstance(server, PrivateServer):
+                before_migrating(server, database, local)
+            migrate(database)
+            database.close()
+            orders = Orders(
+                address,
+                arguments.port,
+                str(built),
+                str(server.data),
+                empty=arguments.empty,
+                lan=_door(local, arguments.port + 1) if arguments.lan else None,
+                site=site,
+                hall=_hall(local, arguments.hall) if arguments.hall else None,
+            )
+            service = Service(orders, local)
+            try:
+                service.start()
+                Supervisor(server, service, _chore(server, local)).run()
+            finally:
+                service.stop()
+        finally:
+            server.stop()
+
+
+def _database(local: Path, named: Path | None) -> PrivateServer | DatabaseElsewhere:
+    return read_database(named) if named else PrivateServer(local / "database")
+
+
+def _chore(server: PrivateServer | DatabaseElsewhere, local: Path) -> Callable[[], None]:
+    """What is done now and then: the daily backup of a database of our own."""
+    if isinstance(server, PrivateServer):
+        return lambda: daily(server, local)
+    return lambda: None
+
+
+def _hall(local: Path, address: str) -> Hall:
+    """Where workers of other machines come to, with the keys of this folder."""
+    hall = Hall(address, hall_keys(local))
+    say(f"Workers elsewhere come to {address} with the keys in {local / HELPER} (./lend).")
+    return hall
+
+
+def _door(local: Path, port: int) -> Lan:
+    """The door to the home network, vouched for by an authority of the bench's own."""
+    _check_port(port)
+    vouched = vouch(local / "lan", home_addresses())
+    owner_of(local).hand_over(local / "lan")
+    return Lan(
+        port,
+        vouched.addresses,
+        str(vouched.certificate),
+        str(vouched.key),
+        vouched.authority,
+    )
+
+
+def _task(arguments: argparse.Namespace) -> None:
+    local: Path = arguments.local
+    if arguments.hosted and (arguments.lan or arguments.empty):
+        raise CannotStart("--hosted has accounts: --lan and --empty are for a bench at home.")
+    if (arguments.mail or arguments.hall or arguments.database) and not arguments.hosted:
+        raise CannotStart(
+            "--mail, --hall and --database are for a hosted service.",
+            mend="Name the site: --hosted ADDRESS.",
+        )
+    if arguments.until and not arguments.restore:
+        raise CannotStart(
+            "--until says how far to restore.", mend="Name the backup: --restore FILE."
+        )
+    if arguments.backup:
+        local.mkdir(parents=True, exist_ok=True)
+        say(back_up(PrivateServer(local / "database"), arguments.backup, lambda: _only_one(local)))
+    elif arguments.restore:
+        local.mkdir(parents=True, exist_ok=True)
+        with _only_one(local):
+            say(restore(arguments.restore, local, arguments.until, set_aside))
+    else:
+        run(arguments)
+
+
+def main() -> int:
+    """Run; whatever is in the way is a sentence with the mend, not a traceback."""
+    logging.basicConfig(level=logging.WARNING)
+    end_if_told()
+    try:
+        _task(_arguments())
+    except NineKnotsError as error:
+        print(f"{error.what} {error.mend}".strip(), file=sys.stderr)
+        return 1
+    return 0
