@@ -14,6 +14,7 @@ from bench import casts, waters
 from bench.days import days
 from bench.finding import finding
 from bench.laps import laps, row
+from bench.proposals import proposals
 from bench.shelf import shelf
 from bench.strain import strain
 from nine_knots.core.base.units import Units
@@ -114,6 +115,7 @@ def main() -> None:
     """All tables, against the program given or one of our own."""
     evaluation()
     hold_and_paper()
+    proposals()
     waters.waters()
     casts.casts()
     casts.by_mesh()

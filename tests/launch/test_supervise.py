@@ -8,14 +8,16 @@ import sys
 from nine_knots.launch import PROJECT
 from nine_knots.launch.owner import Owner
 
-SWALLOWED = """
-import os, signal
-from nine_knots.launch.ending import end_if_told, heed_signals
+CLOSING = """
+import os, signal, sys
 
 class Closing:
     def __del__(self):
-        os.kill(os.getpid(), signal.SIGTERM)
+        os.kill(os.getpid(), signal.SIGINT)
         sum(range(1000))  # here the handler raises, and is not heard
+"""
+SWALLOWED = f"""{CLOSING}
+from nine_knots.launch.ending import end_if_told, heed_signals
 
 heed_signals()
 closing = Closing()
@@ -34,14 +36,7 @@ def test_a_signal_that_python_swallows_is_heeded_at_the_next_look():
     assert "Ending" in done.stderr.splitlines()[-1]
 
 
-LOADING = """
-import os, signal, sys
-
-class Closing:
-    def __del__(self):
-        os.kill(os.getpid(), signal.SIGINT)
-        sum(range(1000))
-
+LOADING = f"""{CLOSING}
 class Loading:
     def find_spec(self, name, path=None, target=None):
         if name == "nine_knots.launch.mariadb":

@@ -7,7 +7,6 @@ named, shared out evenly. A service that is not heard of is tried again until it
 import argparse
 import asyncio
 import logging
-import signal
 import sys
 import time
 from contextlib import suppress
@@ -22,6 +21,7 @@ from nine_knots.api.work.tasks import Task
 from nine_knots.api.work.worker import Died, Done, Told, Worker
 from nine_knots.core.base.errors import NineKnotsError, WorkFailed
 from nine_knots.launch import PROJECT
+from nine_knots.launch.ending import ENDING
 from nine_knots.launch.hall_keys import HelperKeys, read_helper_keys
 from nine_knots.launch.kernels import keep_kernels_in
 from nine_knots.launch.window import say
@@ -142,7 +142,7 @@ async def _lend(services: list[str], keys: HelperKeys, workers: int) -> None:
         for number in range(workers)
     ]
     lending = asyncio.gather(*(one.lend() for one in benches))
-    for one in (signal.SIGINT, signal.SIGTERM, signal.SIGHUP):
+    for one in ENDING:
         asyncio.get_running_loop().add_signal_handler(one, lending.cancel)
     say(f"{workers} workers are lent to {', '.join(services)}  (Ctrl-C ends it)")
     try:

@@ -7,7 +7,7 @@ from typing import TypeVar
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Leader, LevelPiece
-from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand
+from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand, spools_of
 
 NEAR_M = 1.0 * THOU_M  # a spool that is further off in thickness is no other of the same
 SAME_M = 0.3 * THOU_M
@@ -65,14 +65,13 @@ def _nearest(strand: Strand | TaperedStrand, stock: tuple[Stock, ...]) -> Stock 
     if isinstance(strand, TaperedStrand):
         return _nearest_packet(strand, stock)
     spools = [
-        item
-        for item in stock
-        if isinstance(item, Spool)
-        and item.strand.substance.family == strand.substance.family
-        and item.strand.colour == strand.colour
-        and abs(item.strand.diameter_m - strand.diameter_m) <= NEAR_M
+        spool
+        for spool in spools_of(stock)
+        if spool.strand.substance.family == strand.substance.family
+        and spool.strand.colour == strand.colour
+        and abs(spool.strand.diameter_m - strand.diameter_m) <= NEAR_M
     ]
-    return min(spools, key=lambda item: _unlike(strand, item.strand), default=None)
+    return min(spools, key=lambda spool: _unlike(strand, spool.strand), default=None)
 
 
 def _nearest_packet(strand: TaperedStrand, stock: tuple[Stock, ...]) -> Packet | None:

@@ -157,14 +157,18 @@ def _specimens(
     broken = [(int(draw.argmin()), units.load(float(draw.min()))) for draw in draws]
     parted = {number for number, _ in broken}
     ends = {number: _end_of(hold.elements[number], leader, units) for number in parted}
-    return tuple(
-        Specimen(load, ends[number][0], ends[number][1].format(load=load.text))
-        for number, load in broken
-    )
+    pulled = []
+    for number, load in broken:
+        at_m, place, costs = ends[number]
+        pulled.append(Specimen(load, at_m, f"Broke {place} at {load.text}: {costs}."))
+    return tuple(pulled)
 
 
-def _end_of(first: Element, leader: Leader, units: Units) -> tuple[float, str]:
-    """Where a leader ends that parts at an element, in metres, and how that is told of a load."""
+def _end_of(first: Element, leader: Leader, units: Units) -> tuple[float, str, str]:
+    """Where a leader parts at an element, in metres and in words, and what that costs."""
     lost, left = what_is_lost(first, leader, units), what_is_left(first, leader, units)
-    told = f"Broke {place_of_break(first, leader)} at {{load}}: lost is {lost}, {left}."
-    return break_at_m(first, leader), told
+    return (
+        break_at_m(first, leader),
+        place_of_break(first, leader),
+        f"lost is {lost}, {left}",
+    )

@@ -32,7 +32,6 @@ def _kept(figure: Callable[P, R]) -> Callable[P, R]:
     return cast(Callable[P, R], lru_cache(maxsize=MANY)(figure))
 
 
-@_kept
 def _half_cm(halves: int) -> str:
     if halves < 400:
         return f"{halves / 2:g} cm"
@@ -40,7 +39,6 @@ def _half_cm(halves: int) -> str:
     return f"{text}{'0' * (2 - len(text.split('.')[1]))} m"
 
 
-@_kept
 def _quarter_inches(quarters: int) -> str:
     feet, rest = divmod(quarters, 48) if quarters >= 144 else (0, quarters)
     inches, part = divmod(rest, 4)
@@ -50,12 +48,10 @@ def _quarter_inches(quarters: int) -> str:
     return f"{feet} ft {text}" if rest else f"{feet} ft"
 
 
-@_kept
 def _half_thous(halves: int) -> str:
     return f"{f'{halves / 2000:.4f}'.removesuffix('0').lstrip('0')} in"
 
 
-@_kept
 def _tenths_lb(tenths: int) -> str:
     return f"{tenths * 0.1:.1f} lb"
 

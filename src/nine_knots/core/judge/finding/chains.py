@@ -25,7 +25,7 @@ from nine_knots.core.trade.leader import Leader, LevelPiece, TaperedPiece
 from nine_knots.core.trade.leader.own_ties import tied_my_way
 from nine_knots.core.trade.schools.by_water import span_by_water
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.strand import Packet, Spool, packets_of
+from nine_knots.core.trade.strand import Packet, Spool, packets_of, spools_of
 from nine_knots.core.trade.tackle import line_profile
 
 MOST_CHAIN = 7  # level pieces
@@ -53,11 +53,9 @@ class Chains:
     @kept_property
     def _spools(self) -> list[Spool]:
         return [
-            item
-            for item in self.angler.stock
-            if isinstance(item, Spool)
-            and item.strand.is_plain_mono
-            and item.remaining_m > SPARE_M + TIPPETS_M[0]
+            spool
+            for spool in spools_of(self.angler.stock)
+            if spool.strand.is_plain_mono and spool.remaining_m > SPARE_M + TIPPETS_M[0]
         ]
 
     @kept_property

@@ -11,7 +11,7 @@ from nine_knots.core.judge.proposing.spools import needed_m
 from nine_knots.core.judge.verdict import PLENTY, grounds_of, verdict_of
 from nine_knots.core.judge.water_rules import keeps_rules
 from nine_knots.core.trade.leader import Leader
-from nine_knots.core.trade.strand import Spool
+from nine_knots.core.trade.strand import spools_of
 
 # What an angler would notice, as logarithms but for knots: of the reserve, of what holds, of the
 # length; half a knot; and of the fishing, a third of the way from the edge of a band to its middle.
@@ -86,9 +86,7 @@ def _too_far(length_m: float, demands: Demands) -> float:
 
 
 def _spools_last(leader: Leader, reader: DayReader) -> bool:
-    left = {
-        item.spool_id: item.remaining_m for item in reader.angler.stock if isinstance(item, Spool)
-    }
+    left = {spool.spool_id: spool.remaining_m for spool in spools_of(reader.angler.stock)}
     pieces = [(one.strand.spool_id, one.length_m) for one in leader.pieces]
     need = needed_m((spool_id, long) for spool_id, long in pieces if spool_id in left)
     return all(need[spool_id] <= left[spool_id] for spool_id in need)

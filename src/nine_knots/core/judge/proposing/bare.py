@@ -30,8 +30,6 @@ def bare_leader(situation: Situation, stock: tuple[Stock, ...], units: Units) ->
         bend_nm2=bend,
         prefer=STIFF,
     )
-    chosen = choose_spools(Plan(pieces=(planned,)), Spools(all_held(stock)))
-    assert chosen is not None
-    strand = chosen.spools[0].spool.strand
-    piece = LevelPiece(role="butt", strand=strand, length_m=units.snap_length(BARE_M))
+    spool = choose_spools(Plan(pieces=(planned,)), Spools(all_held(stock))).spools[0].spool
+    piece = LevelPiece(role="butt", strand=spool.strand, length_m=units.snap_length(BARE_M))
     return Leader(pieces=(piece,), joints=usual_joints([piece], situation))

@@ -134,8 +134,10 @@ def fit(
         )
         shortfalls += [one for one in found if one is not None]
     so_far = (bought.cost if bought else 0.0) + MISS_COST * len(shortfalls)
-    chosen = choose_spools(plan, shelf.spools, most - so_far)
-    if chosen is None or so_far + chosen.cost >= most:
+    if so_far + shelf.spools.least_cost(plan) >= most:
+        return None
+    chosen = choose_spools(plan, shelf.spools)
+    if so_far + chosen.cost >= most:
         return None
     plan, spools, merged = without_twins(plan, chosen.spools, units)
     shortfalls += merged

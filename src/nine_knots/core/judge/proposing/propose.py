@@ -16,7 +16,7 @@ from nine_knots.core.trade.materials import MATERIALS
 from nine_knots.core.trade.schools import school_of
 from nine_knots.core.trade.schools.school import Brief, Plan, School, SchoolParameters
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.strand import Packet, Spool, Stock
+from nine_knots.core.trade.strand import Packet, Stock, spools_of
 from nine_knots.core.trade.tackle import Fly, LineProfile, line_profile
 from nine_knots.core.trade.tippet import advise_tippet, diameter_for_strength_m
 
@@ -194,11 +194,9 @@ def _tippets(
         asked_m = parameters.tippet_m
         return [_Tippet(asked_m, LABELS.breaking_n(asked_m), "as you asked")]
     spools = [
-        item.strand
-        for item in stock
-        if isinstance(item, Spool)
-        and item.strand.is_plain_mono
-        and item.remaining_m >= LEAST_LEFT_M
+        spool.strand
+        for spool in spools_of(stock)
+        if spool.strand.is_plain_mono and spool.remaining_m >= LEAST_LEFT_M
     ]
     if school.labels is not None:
         low, high = school.labels(situation)

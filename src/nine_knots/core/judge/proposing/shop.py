@@ -16,7 +16,7 @@ from nine_knots.core.trade.leader.joints import Dropper
 from nine_knots.core.trade.materials import MATERIALS, MaterialKey
 from nine_knots.core.trade.schools.school import SchoolParameters
 from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand
+from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand, spools_of
 
 # What is sold by thickness, in thousandths of an inch [P]: soft stuff for tippets, nylon and stiff
 # nylon up to butts; wire; tapers by length in feet and tip.
@@ -48,9 +48,9 @@ def is_owned(material: MaterialKey, across_m: float, stock: tuple[Stock, ...]) -
     """Whether a spool of this family and about this thickness is on the shelf."""
     family = MATERIALS[material].family
     return any(
-        item.strand.substance.family == family and abs(item.strand.diameter_m - across_m) < OWNED_M
-        for item in stock
-        if isinstance(item, Spool)
+        spool.strand.substance.family == family
+        and abs(spool.strand.diameter_m - across_m) < OWNED_M
+        for spool in spools_of(stock)
     )
 
 

@@ -58,10 +58,13 @@ class Spools:
             found = self._suiting[planned] = Wanted(planned).suiting(self._by_name)
         return found
 
+    def least_cost(self, plan: Plan) -> float:
+        """What a plan's pieces cost at least, each by itself."""
+        return sum(row[0][0] for row in map(self.suiting, plan.pieces) if row)
 
-def choose_spools(plan: Plan, shelf: Spools, most: float = inf) -> Chosen | None:
-    """A spool for each planned piece; CannotCompute where the shelf has no such chain, None where
-    any would cost ``most`` or more.
+
+def choose_spools(plan: Plan, shelf: Spools) -> Chosen:
+    """A spool for each planned piece; CannotCompute where the shelf has no such chain.
 
     A spool that would run out over several pieces is left for another.
     """
@@ -70,8 +73,6 @@ def choose_spools(plan: Plan, shelf: Spools, most: float = inf) -> Chosen | None
     own = [shelf.suiting(planned) for planned in plan.pieces]
     spools = list(shelf.held)
     while True:
-        if all(own) and sum(row[0][0] for row in own) >= most:
-            return None
         chain, cost = _cheapest(plan, own)
         if not chain:
             raise CannotCompute(
@@ -137,16 +138,13 @@ class Wanted:
         """What it costs to take a spool for the piece, whatever is left on it."""
         if (one.family == "wire") != self._wire or one.family == "braid":
             return inf
-        if one.sighter != self._sighter:
-            if one.sighter:
-                return inf
-            extra = BOUND_COST
-        else:
-            extra = 0.0
-        miss = (self._figure(one) - self._aim) / self._per
+        if one.sighter and not self._sighter:
+            return inf
+        miss = self.miss(one)
+        cost = self._weight * miss * miss + self._ranks.get(one.material, self._other)
         if self._floor and miss < -0.5:
-            extra += WEAKER_COST
-        return self._weight * miss * miss + self._ranks.get(one.material, self._other) + extra
+            cost += WEAKER_COST
+        return cost + (BOUND_COST if self._sighter and not one.sighter else 0.0)
 
     def suiting(self, shelf: Iterable[Held]) -> Suiting:
         """The spools with enough left that would do at all; those that cost the same in the order

@@ -117,9 +117,9 @@ class Seeking:
     def as_before(self) -> Least | None:
         """The answer for the like leader, where at its aim it is this one's as well: no other aim
         is looked at, which takes half of the throws that ``found`` takes to say the same."""
-        if self._forward(self._begin, self.aim) < OPEN:
+        if self._throw(self._begin, self.aim) < OPEN:
             return None
-        if self._begin > 0 and self._forward(self._begin - 1, self.aim) >= OPEN:
+        if self._begin > 0 and self._throw(self._begin - 1, self.aim) >= OPEN:
             return None
         return self._at(self._begin)
 
@@ -155,15 +155,15 @@ class Seeking:
 
     def forward(self, number: int) -> float:
         """How far it opens at a speed: at the best aim so far, or climbing from it to a better."""
-        best = self._forward(number, self.aim)
+        best = self._throw(number, self.aim)
         usual = self._within(USUAL_AIM)
         if best == 0.0 and abs(self.aim - usual) > AIM_STEP:  # no slope to climb from here
-            self.aim, best = usual, self._forward(number, usual)
+            self.aim, best = usual, self._throw(number, usual)
         for way in (AIM_STEP, -AIM_STEP):
             climbed = False
             while best < OPEN:
                 aim = self._within(self.aim + way)
-                found = self._forward(number, aim) if aim != self.aim else 0.0
+                found = self._throw(number, aim) if aim != self.aim else 0.0
                 if found <= best:
                     break
                 best, self.aim, climbed = found, aim, True
@@ -173,7 +173,7 @@ class Seeking:
             self._opened_at = self.aim
         return best
 
-    def _forward(self, number: int, aim: float) -> float:
+    def _throw(self, number: int, aim: float) -> float:
         if (number, aim) not in self._thrown:
             stroke = self._stroke.model_copy(update={"speed_m_s": min(FASTEST_M_S, _speed(number))})
             opens = forward_of(self._rig, self._chain, stroke, self._air, aim)
