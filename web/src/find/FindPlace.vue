@@ -186,7 +186,7 @@ const put = () =>
   display: grid;
   grid-template-columns: minmax(300px, 5fr) minmax(0, 7fr);
   gap: 26px;
-  height: max(420px, calc(100vh - 250px));
+  height: max(420px, calc(100vh - 286px));
 }
 
 @media (max-width: 820px) {
