@@ -10,7 +10,7 @@ from nine_knots.core.base.units import Units
 from nine_knots.core.judge.loss import pulls_of
 from nine_knots.core.judge.match import TROUBLE, JointMatch
 from nine_knots.core.judge.verdict import grounds_of, verdict_of
-from nine_knots.core.models.hold.elements import Chances, Hold
+from nine_knots.core.models.hold.elements import Chances, Element, Hold
 from nine_knots.core.tell.above import ChainReading, chain_reading
 from nine_knots.core.tell.outline import OutlinePart, outline
 from nine_knots.core.tell.rig import (
@@ -144,10 +144,11 @@ def evaluate(
     grounds = grounds_of(design, tyer.knots)
     hold = grounds.hold
     chances = hold.chances()
+    said = said_of(situation, units)
     work = work_order(leader, situation.fly, titles, units, tyer)
     return Evaluation(
-        sentence=phrases(situation, units),
-        said=said_of(situation, units),
+        sentence=phrases(situation, said),
+        said=said,
         length=units.length(leader.length_m),
         pieces=_piece_readings(leader, chances, work, units),
         joints=_joint_readings(design, hold, chances, grounds.matches, units, tyer.knots),
@@ -194,7 +195,7 @@ def _piece_readings(
             upper=units.diameter(piece.upper_diameter_m),
             lower=units.diameter(piece.lower_diameter_m),
             diameter=work.rows[i].diameter,
-            breaks=units.load(min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))),
+            breaks=units.load(piece.weakest_n),
             chance=chances["piece", i],
             cut=work.rows[i].cut,
         )
@@ -212,9 +213,9 @@ def _joint_readings(
 ) -> tuple[JointReading, ...]:
     readings = []
     leader, situation = design.leader, design.situation
+    weaker_sides = _weaker_sides(hold)
     for i, (joint, at_m) in enumerate(zip(leader.joints, leader.joints_at_m, strict=True)):
-        sides = [e for e in hold.elements if e.what == "joint" and e.index == i]
-        weaker = min(sides, key=lambda e: e.mean_n)
+        weaker = weaker_sides[i]
         match = matches[i] if i < len(matches) else None
         readings.append(
             JointReading(
@@ -235,6 +236,16 @@ def _joint_readings(
             )
         )
     return tuple(readings)
+
+
+def _weaker_sides(hold: Hold) -> dict[int, Element]:
+    """The weaker of the two sides of every joint."""
+    weaker: dict[int, Element] = {}
+    for side in hold.elements:
+        if side.what == "joint":
+            other = weaker.setdefault(side.index, side)
+            weaker[side.index] = min(other, side, key=lambda one: one.mean_n)
+    return weaker
 
 
 def _step_words(step: float) -> str:

@@ -1,7 +1,6 @@
 """The situation as a sentence, and words or figures typed back into it."""
 
 from dataclasses import dataclass
-from functools import lru_cache
 from typing import Literal
 
 from pydantic import Field
@@ -22,7 +21,6 @@ from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS,
 from nine_knots.core.trade.tackle import FISH, Backing, OwnFish
 
 NEAR = 0.12  # a figure within 12 % of a word is called by the word
-DAYS = 256  # a day stays while its leader is changed
 
 SayPart = Literal[
     "depth", "pace", "wind", "fish", "fish mass", "temperature", "flies apart", "backing"
@@ -96,11 +94,9 @@ def _apart(least_m: float | None, units: Units) -> str:
     return units.length(least_m).text if least_m is not None else ""
 
 
-@lru_cache(maxsize=DAYS)
-def phrases(situation: Situation, units: Units) -> tuple[Phrase, ...]:
-    """The sentence in parts, each a control; figures in the angler's units."""
+def phrases(situation: Situation, said: dict[SayPart, Said]) -> tuple[Phrase, ...]:
+    """The sentence in parts, each a control; ``said`` is what ``said_of`` makes of the day."""
     water, wind, quarry = situation.water, situation.wind, situation.quarry
-    said = said_of(situation, units)
     depth = said["depth"].word or f"{said['depth'].figure} deep"
     tint = "" if water.clarity == "clear" else f"{water.clarity} "
     snags = "" if water.snags == "open" else f" with {water.snags}"

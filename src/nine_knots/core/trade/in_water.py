@@ -1,5 +1,6 @@
 """What hangs on a rig, as bodies in the water: flies, shot; and what floats it."""
 
+from functools import lru_cache
 from math import pi
 
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
@@ -22,6 +23,7 @@ FOAM_LIFT = 700.0  # kg/m³ that foam lifts, and its volume over the cubed body 
 FOAM_VOLUME = 0.22
 
 
+@lru_cache(maxsize=256)
 def fly_body(fly: Fly, fluid: Fluid) -> Body:
     """A fly under water: its metal weighs, its soaked dressing hardly; its area makes the drag.
 

@@ -5,7 +5,7 @@ Every text reads back through ``parse`` to the same text.
 """
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from enum import StrEnum
 from functools import lru_cache
 from math import ceil
 from typing import ParamSpec, TypeVar, cast
@@ -56,11 +56,16 @@ def _tenths_lb(tenths: int) -> str:
     return f"{tenths * 0.1:.1f} lb"
 
 
-@dataclass(frozen=True)
-class Units:
+class Units(StrEnum):
     """One angler's units; every method takes SI and answers a Quantity."""
 
-    system: System
+    IMPERIAL = "imperial"
+    METRIC = "metric"
+
+    @property
+    def system(self) -> System:
+        """Their name, as requests and files give it."""
+        return self.value
 
     @property
     def length_step_m(self) -> float:

@@ -3,7 +3,7 @@
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.judge.proposing.fit import usual_joints
-from nine_knots.core.judge.proposing.held import all_held
+from nine_knots.core.judge.proposing.held import rack_of
 from nine_knots.core.judge.proposing.propose import matched_butt_bend_nm2
 from nine_knots.core.judge.proposing.spools import Spools, choose_spools
 from nine_knots.core.trade.leader import Leader, LevelPiece
@@ -30,6 +30,6 @@ def bare_leader(situation: Situation, stock: tuple[Stock, ...], units: Units) ->
         bend_nm2=bend,
         prefer=STIFF,
     )
-    spool = choose_spools(Plan(pieces=(planned,)), Spools(all_held(stock))).spools[0].spool
+    spool = choose_spools(Plan(pieces=(planned,)), Spools(rack_of(stock))).spools[0].spool
     piece = LevelPiece(role="butt", strand=spool.strand, length_m=units.snap_length(BARE_M))
     return Leader(pieces=(piece,), joints=usual_joints([piece], situation))

@@ -6,7 +6,7 @@ from math import inf
 
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.units import Units
-from nine_knots.core.judge.proposing.held import Held, all_held
+from nine_knots.core.judge.proposing.held import Held, rack_of
 from nine_knots.core.judge.proposing.misses import Shortfall, misses_of, of_packet, of_tip
 from nine_knots.core.judge.proposing.one_spool import without_twins
 from nine_knots.core.judge.proposing.packets import Bought, choose_packet
@@ -55,7 +55,7 @@ class Shelf:
 
 def shelf_of(stock: tuple[Stock, ...]) -> Shelf:
     """A shelf with its spools' figures worked out."""
-    return Shelf(Spools(all_held(stock)), tuple(packets_of(stock)))
+    return Shelf(Spools(rack_of(stock)), tuple(packets_of(stock)))
 
 
 @dataclass(frozen=True, slots=True)

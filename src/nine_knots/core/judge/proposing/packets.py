@@ -17,6 +17,16 @@ TIP_WEIGHT, LENGTH_WEIGHT, BUTT_WEIGHT = 2.0, 10.0, 0.25
 
 
 @dataclass(frozen=True, slots=True)
+class _Use:
+    """A packet's taper, what would be cut off either end of it, and what that costs."""
+
+    packet: Packet
+    cut_butt_m: float
+    cut_tip_m: float
+    cost: float
+
+
+@dataclass(frozen=True, slots=True)
 class Bought:
     """A packet's taper as it is used, what of it is cut, and how far it is from what was wanted."""
 
@@ -46,10 +56,17 @@ def choose_packet(
             mend=f"Add a packet with a butt of about {units.diameter(wanted.butt_m).text}, "
             "or choose the tied form of this school.",
         )
-    return min((_used(packet, wanted, next_piece) for packet in packets), key=lambda b: b.cost)
+    best = min((_used(packet, wanted, next_piece) for packet in packets), key=lambda use: use.cost)
+    taper = TaperedPiece(
+        role="butt",
+        strand=best.packet.strand,
+        cut_butt_m=best.cut_butt_m,
+        cut_tip_m=best.cut_tip_m,
+    )
+    return Bought(best.packet, taper, best.cost)
 
 
-def _used(packet: Packet, wanted: PlannedTaper, next_piece: PlannedPiece | None) -> Bought:
+def _used(packet: Packet, wanted: PlannedTaper, next_piece: PlannedPiece | None) -> _Use:
     profile = packet.strand.profile
     keep_m = profile.length_m
     if wanted.most_m is not None and not wanted.whole:
@@ -64,15 +81,13 @@ def _used(packet: Packet, wanted: PlannedTaper, next_piece: PlannedPiece | None)
             at_m = profile.butt_length_m + share * profile.taper_length_m
             cut_tip_m = min(profile.length_m - 0.3, max(cut_tip_m, profile.length_m - at_m))
             cut_butt_m = min(cut_butt_m, profile.length_m - cut_tip_m - 0.2)
-    taper = TaperedPiece(
-        role="butt",
-        strand=packet.strand,
-        cut_butt_m=max(0.0, cut_butt_m),
-        cut_tip_m=max(0.0, cut_tip_m),
-    )
-    off = (taper.lower_diameter_m - wanted.tip_m) / THOU_M
-    cost = TIP_WEIGHT * off**2 + (LENGTH_WEIGHT * log(taper.length_m / wanted.length_m)) ** 2
-    cost += BUTT_WEIGHT * ((taper.upper_diameter_m - wanted.butt_m) / THOU_M) ** 2
+    cut_butt_m, cut_tip_m = max(0.0, cut_butt_m), max(0.0, cut_tip_m)
+    left_m = profile.length_m - cut_butt_m - cut_tip_m
+    off = (profile.diameter_at_m(cut_butt_m + left_m) - wanted.tip_m) / THOU_M
+    cost = TIP_WEIGHT * off**2 + (LENGTH_WEIGHT * log(left_m / wanted.length_m)) ** 2
+    cost += BUTT_WEIGHT * ((profile.diameter_at_m(cut_butt_m) - wanted.butt_m) / THOU_M) ** 2
     if max(cut_tip_m, cut_butt_m) > UNCUT_M:
         cost += CUT_COST
-    return Bought(packet, taper, cost + (KNOT_COST if next_piece is not None else 0.0))
+    if next_piece is not None:
+        cost += KNOT_COST
+    return _Use(packet, cut_butt_m, cut_tip_m, cost)

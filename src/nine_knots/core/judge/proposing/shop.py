@@ -4,11 +4,13 @@ where the shelf alone has nothing for it."""
 from typing import TypeVar, cast
 
 from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.kept_for_same import kept_for_same
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
 from nine_knots.core.base.units.x_scale import x_of_diameter
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.proposing.fit import Proposal
+from nine_knots.core.judge.proposing.held import MANY
 from nine_knots.core.judge.proposing.propose import propose_to
 from nine_knots.core.trade.as_sold import bought_profile
 from nine_knots.core.trade.leader import Leader, LevelPiece, TaperedPiece
@@ -72,8 +74,7 @@ def propose_to_buy(
 ) -> Proposal:
     """A leader by a school from what is owned and what a shop has beside it, which ``buys`` names;
     CannotCompute where both together make none."""
-    sold = _sold_beside(angler.stock)
-    shopper = angler.model_copy(update={"stock": (*angler.stock, *sold)})
+    shopper = angler.model_copy(update={"stock": _with_what_is_sold(angler.stock)})
     made = propose_to(shopper, key, situation, parameters)
     pieces = made.leader.pieces
     return made.model_copy(
@@ -88,14 +89,16 @@ def propose_to_buy(
     )
 
 
-def _sold_beside(stock: tuple[Stock, ...]) -> tuple[Stock, ...]:
+@kept_for_same(MANY)
+def _with_what_is_sold(stock: tuple[Stock, ...]) -> tuple[Stock, ...]:
     spools = [
         sold_spool(material, thou)
         for material, sizes in (*SOLD.items(), *BESIDE.items())
         for thou in sizes
         if not is_owned(material, thou * THOU_M, stock)
     ]
-    return (*spools, *(_taper(feet, thou) for feet in TAPERS_FT for thou in TIPS_THOU))
+    tapers = [_taper(feet, thou) for feet in TAPERS_FT for thou in TIPS_THOU]
+    return (*stock, *spools, *tapers)
 
 
 def _taper(feet: float, thou: float) -> Packet:

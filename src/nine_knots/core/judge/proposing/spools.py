@@ -12,8 +12,7 @@ from operator import attrgetter, itemgetter
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import THOU_M
-from nine_knots.core.judge.match import soft_below
-from nine_knots.core.judge.proposing.held import Held
+from nine_knots.core.judge.proposing.held import Held, Kind, Rack
 from nine_knots.core.trade.materials import MATERIALS
 from nine_knots.core.trade.schools.school import Plan, PlannedPiece
 
@@ -46,16 +45,17 @@ Suiting = list[tuple[float, Held]]
 class Spools:
     """The spools of a shelf, weighed once for all pieces that are wanted alike."""
 
-    def __init__(self, held: tuple[Held, ...]) -> None:
-        self.held = held
-        self._by_name = sorted(held, key=lambda one: one.spool.spool_id)
+    def __init__(self, rack: Rack) -> None:
+        self.held = rack.held
+        self._rack = rack
         self._suiting: dict[PlannedPiece, Suiting] = {}
 
     def suiting(self, planned: PlannedPiece) -> Suiting:
         """Those with enough left for a piece."""
         found = self._suiting.get(planned)
         if found is None:
-            found = self._suiting[planned] = Wanted(planned).suiting(self._by_name)
+            wanted = Wanted(planned)
+            found = self._suiting[planned] = wanted.suiting(self._rack.of_kind(wanted.kind))
         return found
 
     def least_cost(self, plan: Plan) -> float:
@@ -114,11 +114,12 @@ class Wanted:
 
     def __init__(self, planned: PlannedPiece) -> None:
         self.planned, self.least_m = planned, planned.length_m + SPARE_M
-        self._wire = any(MATERIALS[key].family == "wire" for key in planned.prefer)
+        wire = any(MATERIALS[key].family == "wire" for key in planned.prefer)
+        self.kind = Kind(wire, planned.role == "sighter")
         self._ranks = {key: RANK_COST * rank for rank, key in enumerate(planned.prefer)}
         self._other = BOUND_COST if planned.bound else UNWANTED_COST
         self._weight = TIPPET_WEIGHT if planned.role == "tippet" else 1.0
-        self._sighter, self._floor = planned.role == "sighter", planned.floor
+        self._floor = planned.floor
         # what is compared of a spool, what it should be, and how much of it is one miss
         self._figure: Callable[[Held], float] = _across_m
         self._aim, self._per = planned.diameter_m, THOU_M
@@ -136,23 +137,20 @@ class Wanted:
 
     def cost(self, one: Held) -> float:
         """What it costs to take a spool for the piece, whatever is left on it."""
-        if (one.family == "wire") != self._wire or one.family == "braid":
-            return inf
-        if one.sighter and not self._sighter:
-            return inf
+        return self._cost(one) if self.kind.takes(one) else inf
+
+    def _cost(self, one: Held) -> float:
         miss = self.miss(one)
         cost = self._weight * miss * miss + self._ranks.get(one.material, self._other)
         if self._floor and miss < -0.5:
             cost += WEAKER_COST
-        return cost + (BOUND_COST if self._sighter and not one.sighter else 0.0)
+        return cost + (BOUND_COST if self.kind.sighter and not one.sighter else 0.0)
 
     def suiting(self, shelf: Iterable[Held]) -> Suiting:
-        """The spools with enough left that would do at all; those that cost the same in the order
-        in which they come."""
-        enough = [one for one in shelf if one.left_m >= self.least_m]
-        costs = map(self.cost, enough)
-        found = [(cost, one) for cost, one in zip(costs, enough, strict=True) if cost < inf]
-        return sorted(found, key=_cost)
+        """Of spools of its kind those with enough left, each with its cost; those that cost the
+        same in the order in which they come."""
+        enough = (one for one in shelf if one.left_m >= self.least_m)
+        return sorted([(self._cost(one), one) for one in enough], key=_cost)
 
 
 def _step_cost(
@@ -176,8 +174,7 @@ def _step_cost(
         return TWICE_COST
     if parted:
         return 0.0
-    limp = log(soft_below(above.across_m)) + above.log_bend - below.log_bend
-    cost = HINGE_COST * max(0.0, limp)
+    cost = HINGE_COST * max(0.0, above.log_soft - below.log_bend)
     if by_label:
         return cost
     if wanted_m > SAME_M and step_m < 0.2 * THOU_M:

@@ -3,8 +3,6 @@
 from dataclasses import dataclass
 from typing import Literal
 
-import numpy as np
-
 from nine_knots.core.models.hold.elements import NEW_SPREAD, Hold
 from nine_knots.core.physics.weakest_link import first_break
 from nine_knots.core.trade.design import Design
@@ -47,8 +45,8 @@ def above_of(design: Design, hold: Hold) -> Above:
         if line.tip == "loop":
             share, spread = LOOP_KEEPS
             rows.append(("line's loop", share * core, spread))
-    means = np.array([mean for _, mean, _ in rows] + [e.mean_n for e in hold.elements])
-    spreads = np.array([spread for *_, spread in rows] + [e.spread for e in hold.elements])
+    means = [mean for _, mean, _ in rows] + [e.mean_n for e in hold.elements]
+    spreads = [spread for *_, spread in rows] + [e.spread for e in hold.elements]
     chances = first_break(means, spreads).chances
     links = tuple(
         Link(place, mean, spread, float(chance))

@@ -76,8 +76,8 @@ def hold_of(leader: Leader, soaked: bool = True, own: tuple[OwnKnot, ...] = ()) 
     rows: list[_Loaded] = []
     for number, piece in enumerate(leader.pieces):
         left, spread = WORN[piece.wear]
-        weakest_n = min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))
-        rows.append(("piece", number, left * _wetness(piece, soaked) * weakest_n, spread, 1.0))
+        mean_n = left * _wetness(piece, soaked) * piece.weakest_n
+        rows.append(("piece", number, mean_n, spread, 1.0))
     for number in range(len(leader.joints)):
         rows.extend(
             ("joint", number, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, kept)
@@ -101,8 +101,7 @@ def hold_of_dropper(leader: Leader, number: int, own: tuple[OwnKnot, ...] = ()) 
     for above in range(number):
         piece = leader.pieces[above]
         left, spread = WORN[piece.wear]
-        weakest_n = min(piece.breaking_at_n(0.0), piece.breaking_at_n(piece.length_m))
-        rows.append(("piece", above, left * weakest_n, spread, 1.0))
+        rows.append(("piece", above, left * piece.weakest_n, spread, 1.0))
         rows.extend(
             ("joint", above, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, kept)
             for mean, spread, kept in _joint_sides(leader, above, True, own)
@@ -116,7 +115,7 @@ def hold_of_dropper(leader: Leader, number: int, own: tuple[OwnKnot, ...] = ()) 
 
 
 def _held(rows: list[_Loaded]) -> Hold:
-    broken = first_break(np.array([r[2] for r in rows]), np.array([r[3] for r in rows]))
+    broken = first_break([row[2] for row in rows], [row[3] for row in rows])
     elements = tuple(
         Element(what=r[0], index=r[1], mean_n=r[2], spread=r[3], kept=r[4], chance=float(chance))
         for r, chance in zip(rows, broken.chances, strict=True)

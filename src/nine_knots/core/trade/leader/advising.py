@@ -64,12 +64,22 @@ def advise(leader: Leader, number: int, line: FlyLine, fly: Fly) -> JointAdvice:
     """Advice on joint ``number`` of a leader on this line with this fly."""
     tied = leader.joints[number]
     if number == 0:
-        best, other = _at_the_line(leader.pieces[0], line)
-        return JointAdvice(best, other, _faults_at_the_line(tied, leader.pieces[0], line, best))
+        return _advise_at_the_line(tied, leader.pieces[0], line)
     if number == len(leader.pieces):
-        best, other = _at_the_fly(leader.pieces[-1], fly)
-        return JointAdvice(best, other, _faults_of_knots(tied, (leader.pieces[-1],), best, True))
+        return _advise_at_the_fly(tied, leader.pieces[-1], fly)
     return _advise_between(tied, leader.pieces[number - 1], leader.pieces[number])
+
+
+@lru_cache(maxsize=MANY)
+def _advise_at_the_line(tied: Joint, butt: Piece, line: FlyLine) -> JointAdvice:
+    best, other = _at_the_line(butt, line)
+    return JointAdvice(best, other, _faults_at_the_line(tied, butt, line, best))
+
+
+@lru_cache(maxsize=MANY)
+def _advise_at_the_fly(tied: Joint, tippet: Piece, fly: Fly) -> JointAdvice:
+    best, other = _at_the_fly(tippet, fly)
+    return JointAdvice(best, other, _faults_of_knots(tied, (tippet,), best, True))
 
 
 @lru_cache(maxsize=MANY)

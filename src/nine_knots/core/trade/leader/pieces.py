@@ -40,6 +40,11 @@ class LevelPiece(Frozen):
         return self.strand.breaking_n
 
     @property
+    def weakest_n(self) -> float:
+        """Breaking load in N of the unknotted strand where it is weakest."""
+        return self.strand.breaking_n
+
+    @property
     def breaks_m(self) -> tuple[float, ...]:
         """Places in metres from the upper end where the slope of the diameter changes."""
         return (0.0, self.length_m)
@@ -83,6 +88,11 @@ class TaperedPiece(Frozen):
     def breaking_at_n(self, s_m: float) -> float:
         """Breaking load in N of the unknotted strand at ``s_m`` from the upper end."""
         return self.strand.breaking_at_n(self.diameter_at_m(s_m))
+
+    @property
+    def weakest_n(self) -> float:
+        """Breaking load in N of the unknotted strand where it is weakest: at one of its ends."""
+        return min(self.breaking_at_n(0.0), self.breaking_at_n(self.length_m))
 
     @property
     def breaks_m(self) -> tuple[float, ...]:

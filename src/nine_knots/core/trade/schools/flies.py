@@ -7,6 +7,19 @@ from nine_knots.core.trade.tackle import Bead, Fly
 
 CARRIES_TIMES = 2.5  # the nymph's weight, which a dry above it should carry [G]
 FRESH_10_C = Fluid(999.7, 1.306e-3)  # river water
+# What is hung where the box has none such.
+SLIM_NYMPH = Fly(
+    title="Slim nymph 16, 2 mm bead",
+    kind="nymph",
+    hook=16,
+    bulk="slim",
+    bead=Bead(diameter_mm=2.0),
+)
+STONEFLY = Fly(
+    title="Stonefly nymph 6, 4.6 mm bead", kind="nymph", hook=6, bead=Bead(diameter_mm=4.6)
+)
+MIDDLE_NYMPH = Fly(title="Nymph 12, 3.3 mm bead", kind="nymph", hook=12, bead=Bead(diameter_mm=3.3))
+BUSHY_DRY = Fly(title="Bushy dry 12", kind="dry", hook=12, bulk="bushy")
 
 
 def upper_nymph(brief: Brief) -> Fly:
@@ -17,14 +30,7 @@ def upper_nymph(brief: Brief) -> Fly:
         for fly in brief.flies
         if fly.kind == "nymph" and fly.title != point.title and fly.mass_kg < point.mass_kg
     ]
-    usual = Fly(
-        title="Slim nymph 16, 2 mm bead",
-        kind="nymph",
-        hook=16,
-        bulk="slim",
-        bead=Bead(diameter_mm=2.0),
-    )
-    return max(light, key=lambda fly: fly.mass_kg, default=usual)
+    return max(light, key=lambda fly: fly.mass_kg, default=SLIM_NYMPH)
 
 
 def heavier_nymphs(brief: Brief) -> tuple[Fly, Fly]:
@@ -38,15 +44,8 @@ def heavier_nymphs(brief: Brief) -> tuple[Fly, Fly]:
         ),
         key=lambda fly: -fly.mass_kg,
     )
-    stonefly = Fly(
-        title="Stonefly nymph 6, 4.6 mm bead",
-        kind="nymph",
-        hook=6,
-        bead=Bead(diameter_mm=4.6),
-    )
-    middle = Fly(title="Nymph 12, 3.3 mm bead", kind="nymph", hook=12, bead=Bead(diameter_mm=3.3))
-    first = heavy[0] if heavy else stonefly
-    return first, heavy[-1] if len(heavy) > 1 else middle
+    first = heavy[0] if heavy else STONEFLY
+    return first, heavy[-1] if len(heavy) > 1 else MIDDLE_NYMPH
 
 
 def floating_dry(brief: Brief) -> Fly:
@@ -55,8 +54,7 @@ def floating_dry(brief: Brief) -> Fly:
     point = brief.situation.fly
     weight_n = fly_body(point, FRESH_10_C).weight_n
     dry = [fly for fly in brief.flies if fly.kind in ("dry", "foam") and fly.title != point.title]
-    usual = Fly(title="Bushy dry 12", kind="dry", hook=12, bulk="bushy")
     carry = [fly for fly in dry if fly_float(fly).carries_n >= CARRIES_TIMES * weight_n]
     if carry:
         return min(carry, key=lambda fly: fly.air_drag_area_m2)
-    return max(dry, key=lambda fly: fly_float(fly).carries_n, default=usual)
+    return max(dry, key=lambda fly: fly_float(fly).carries_n, default=BUSHY_DRY)

@@ -35,17 +35,12 @@ def indicator_at(
     weight_n = sum(max(0.0, fly_body(fly, FRESH_10_C).weight_n) for fly in flies)
     weight_n += SHOT_IN_WATER * shot_kg * GRAVITY_M_S2
     above_m = max(0.4, setting_over_depth(brief) * brief.situation.water.depth_m)
-    large_enough = [
-        Attachment(kind="indicator", above_end_m=above_m, diameter_m=across_m)
-        for across_m in FLOATS_M
-        if across_m >= least_m
-    ]
-    carries = (
-        one
-        for one in large_enough
-        if LOADED * indicator_float(one, FRESH_10_C.rho).carries_n >= weight_n
-    )
-    return next(carries, large_enough[-1])
+    for across_m in FLOATS_M:
+        if across_m >= least_m:
+            found = Attachment(kind="indicator", above_end_m=above_m, diameter_m=across_m)
+            if LOADED * indicator_float(found, FRESH_10_C.rho).carries_n >= weight_n:
+                break
+    return found
 
 
 def says_setting(brief: Brief, _units: Units) -> list[str]:

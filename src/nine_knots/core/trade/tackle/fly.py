@@ -1,5 +1,6 @@
 """Flies by hook, kind and bulk, with the mass and the air resistance that follow."""
 
+from functools import cache
 from math import exp
 from typing import Literal
 
@@ -111,7 +112,7 @@ class Fly(Frozen):
     @property
     def body_m(self) -> float:
         """Length of the hook's body in metres."""
-        return 1e-3 * _by_size(self.hook, _BODY_MM, _BODY_STEP)
+        return 1e-3 * _body_mm(self.hook)
 
     @property
     def is_long(self) -> bool:
@@ -131,7 +132,7 @@ class Fly(Frozen):
         """Mass in kg of the hook alone, by the table; of a tube fly's shorter one two thirds."""
         share = 1.0 if self.is_long else _SMALL[self.kind][0]
         share *= (_TUBE if self.tube else 1.0) + (_TRAILING if self.trailing_hook else 0.0)
-        return 1e-3 * share * _by_size(self.hook, _WIRE_G, _WIRE_STEP)
+        return 1e-3 * share * _wire_g(self.hook)
 
     @property
     def head_kg(self) -> float:
@@ -169,6 +170,16 @@ class Fly(Frozen):
 def floats_up(fly: Fly) -> bool:
     """Whether a fly is dressed to float."""
     return fly.kind in FLOATERS and fly.bead is None
+
+
+@cache
+def _body_mm(hook: int) -> float:
+    return _by_size(hook, _BODY_MM, _BODY_STEP)
+
+
+@cache
+def _wire_g(hook: int) -> float:
+    return _by_size(hook, _WIRE_G, _WIRE_STEP)
 
 
 def _by_size(hook: int, table: np.ndarray, step: float) -> float:
