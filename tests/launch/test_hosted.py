@@ -78,7 +78,7 @@ def test_the_first_joins_by_what_the_window_says_and_the_log_is_about_nobody(tmp
 def test_processors_of_another_machine_are_lent_and_taken_away_again(tmp_path):
     hall, local = f"tcp://127.0.0.1:{free_port()}", tmp_path / "local"
     running = Hosted(local, "--hall", hall).ready()
-    command = [sys.executable, "-m", "nine_knots.launch.helper", hall]
+    command = [sys.executable, "-m", "nine_knots.launch.lend", hall]
     command += ["--key", str(local / "helper.key"), "--workers", "1"]
     helper = subprocess.Popen(
         command, env={**os.environ, "PYTHONPATH": str(PROJECT / "src")}, stdout=subprocess.PIPE

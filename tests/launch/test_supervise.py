@@ -5,6 +5,8 @@ import shlex
 import subprocess
 import sys
 
+import pytest
+
 from nine_knots.launch import PROJECT
 from nine_knots.launch.owner import Owner
 
@@ -39,7 +41,7 @@ def test_a_signal_that_python_swallows_is_heeded_at_the_next_look():
 LOADING = f"""{CLOSING}
 class Loading:
     def find_spec(self, name, path=None, target=None):
-        if name == "nine_knots.launch.mariadb":
+        if name == "nine_knots.launch.kernels":
             sys.meta_path.remove(self)
             closing = Closing()
             del closing
@@ -48,12 +50,15 @@ sys.meta_path.insert(0, Loading())
 """
 
 
-def test_a_signal_that_is_swallowed_while_modules_load_is_heeded_too(tmp_path):
+@pytest.mark.parametrize(
+    "command", [("nine_knots.launch", "--local"), ("nine_knots.launch.lend", "tcp://no:1", "--key")]
+)
+def test_a_signal_that_is_swallowed_while_modules_load_is_heeded_too(tmp_path, command):
     (tmp_path / "sitecustomize.py").write_text(LOADING)
     paths = os.pathsep.join((str(tmp_path), str(PROJECT / "src")))
     local = tmp_path / "local"
     done = subprocess.run(
-        [sys.executable, "-m", "nine_knots.launch", "--local", str(local)],
+        [sys.executable, "-m", *command, str(local)],
         env={**os.environ, "PYTHONPATH": paths},
         capture_output=True,
         timeout=30,

@@ -1,7 +1,10 @@
 """Hearing that the program is to end, from the first moment on; needs nothing but Python itself."""
 
 import signal
+import sys
+from importlib import import_module
 from types import FrameType
+from typing import NoReturn
 
 ENDING = (signal.SIGINT, signal.SIGTERM, signal.SIGHUP)
 
@@ -11,6 +14,15 @@ class Ending(BaseException):
 
 
 _told_to_end: list[int] = []
+
+
+def run(module: str) -> NoReturn:
+    """Run a module's ``main``: signals to end are heard before what takes long is loaded."""
+    heed_signals()
+    try:
+        sys.exit(import_module(module).main())
+    except Ending:
+        sys.exit(0)
 
 
 def heed_signals() -> None:

@@ -1,4 +1,4 @@
-"""``python -m nine_knots.launch.helper``: lends this machine's processors to services elsewhere.
+"""What ./lend runs: lends this machine's processors to services elsewhere.
 
 Each of its workers is a process as a service has them itself, and works for one of the services
 named, shared out evenly. A service that is not heard of is tried again until it is there.
@@ -21,7 +21,7 @@ from nine_knots.api.work.tasks import Task
 from nine_knots.api.work.worker import Died, Done, Told, Worker
 from nine_knots.core.base.errors import NineKnotsError, WorkFailed
 from nine_knots.launch import PROJECT
-from nine_knots.launch.ending import ENDING
+from nine_knots.launch.ending import ENDING, end_if_told
 from nine_knots.launch.hall_keys import HelperKeys, read_helper_keys
 from nine_knots.launch.kernels import keep_kernels_in
 from nine_knots.launch.window import say
@@ -166,6 +166,7 @@ def main() -> int:
     """Lend until told to end; what is in the way is a sentence."""
     logging.basicConfig(level=logging.WARNING)
     arguments = _arguments()
+    end_if_told()
     keep_kernels_in(PROJECT / ".local")
     try:
         keys = read_helper_keys(arguments.key)
@@ -174,7 +175,3 @@ def main() -> int:
         print(f"{error.what} {error.mend}".strip(), file=sys.stderr)
         return 1
     return 0
-
-
-if __name__ == "__main__":
-    sys.exit(main())
