@@ -50,7 +50,7 @@ def test_it_is_found_stopped_compared_and_put_on_the_bench_by_keyboard(page):
 
 def test_what_cannot_be_is_told_before_it_is_sought(page):
     page.get_by_role("link", name="Find").click()
-    say(page, "as long as is usual here")
+    say(page, "as long as its school ties it here")
     page.get_by_label("At most").fill("5 in")
     alert = page.get_by_role("alert").filter(has_text="it is no leader")
     expect(alert).to_be_visible()

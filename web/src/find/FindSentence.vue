@@ -77,7 +77,10 @@ const BOUGHT = [
     <template v-if="part === 'length'">
       <PlainField v-model="find.asked.shortest" label="At least" hint="8 ft, 2.5 m" />
       <PlainField v-model="find.asked.longest" label="At most" hint="12 ft, 3.6 m" />
-      <p class="quiet">Left empty, it is as long as is usual for the water and the line.</p>
+      <p class="quiet">
+        Left empty, each is as long as its school ties it here. Some schools tie long leaders: say
+        at most how long.
+      </p>
     </template>
     <ChipChoice
       v-if="part === 'bought'"

@@ -29,6 +29,7 @@ from nine_knots.core.physics.chain import (
     TRIED,
     UPPER,
 )
+from nine_knots.core.physics.rank import rank, ranked
 
 Array = NDArray[np.float64]
 
@@ -83,14 +84,14 @@ def push(b: Array, nodes: int, row: int) -> None:
 @row_kernel
 def length_errors(b: Array, nodes: int) -> float:
     """(L² - |d|²) / 2l of every link, L its length with stretch; the worst, of its length."""
+    worst = rank(0.0)
     for j in range(nodes - 1):
         dx, dy = b[TO_X + j + 1] - b[TO_X + j], b[TO_Y + j + 1] - b[TO_Y + j]
         wanted = b[REST + j] + b[SLACK + j] * b[TRIED + j]
-        b[ERROR + j] = 0.5 * (wanted * wanted - dx * dx - dy * dy) * b[INVERSE + j]
-    worst = 0.0
-    for j in range(nodes - 1):
-        worst = max(worst, abs(b[ERROR + j]) * b[INVERSE + j])
-    return worst
+        error = 0.5 * (wanted * wanted - dx * dx - dy * dy) * b[INVERSE + j]
+        b[ERROR + j] = error
+        worst = max(worst, rank(abs(error) * b[INVERSE + j]))
+    return ranked(worst)
 
 
 @row_kernel

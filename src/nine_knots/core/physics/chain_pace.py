@@ -20,6 +20,7 @@ from nine_knots.core.physics.chain import (
     Y,
     lighter_kg,
 )
+from nine_knots.core.physics.rank import rank, ranked
 
 Array = NDArray[np.float64]
 
@@ -52,21 +53,21 @@ def step_limit(b: Array, nodes: int, last: float, most: float) -> float:
 @row_kernel
 def fastest_turn(b: Array, nodes: int) -> float:
     """The greatest square of a link's spin, in 1/s²."""
-    most = 0.0
+    most = rank(0.0)
     for j in range(nodes - 1):
         du, dv = b[U + j + 1] - b[U + j], b[V + j + 1] - b[V + j]
         spin = (b[ALONG_X + j] * dv - b[ALONG_Y + j] * du) * b[INVERSE + j]
-        most = max(most, spin * spin)
-    return most
+        most = max(most, rank(spin * spin))
+    return ranked(most)
 
 
 @row_kernel
 def fastest_wave(b: Array, nodes: int) -> float:
     """The greatest T / (m l) of a link, times the last step squared."""
-    most = 0.0
+    most = rank(0.0)
     for j in range(nodes - 1):
-        most = max(most, b[IMPULSE + j] * b[WAVE + j])
-    return most
+        most = max(most, rank(b[IMPULSE + j] * b[WAVE + j]))
+    return ranked(most)
 
 
 @row_kernel
@@ -84,9 +85,9 @@ def advance(b: Array, nodes: int, step: float) -> None:
 
 
 @row_kernel
-def lowest(b: Array, nodes: int) -> float:
-    """The height of the lowest node, in metres."""
-    low = float(b[Y])
-    for i in range(1, nodes):
-        low = min(low, b[Y + i])
-    return low
+def under(b: Array, nodes: int, height: float) -> int:
+    """How many nodes are no higher than so many metres."""
+    found = 0
+    for i in range(nodes):
+        found += b[Y + i] <= height
+    return found

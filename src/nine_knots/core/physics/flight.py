@@ -17,7 +17,7 @@ from nine_knots.core.physics.air import Air
 from nine_knots.core.physics.chain import FREE, GIVE, MASS, REST, TO_Y, Chain, U, V, X, Y, in_rows
 from nine_knots.core.physics.chain_forces import bending, directions, drag, drag_coefficients, kick
 from nine_knots.core.physics.chain_lengths import pull_together
-from nine_knots.core.physics.chain_pace import advance, bending_limit_s, lowest, step_limit
+from nine_knots.core.physics.chain_pace import advance, bending_limit_s, step_limit, under
 
 Array = NDArray[np.float64]
 
@@ -126,7 +126,7 @@ def _fly(
         if not abs(b[X + nodes - 1]) < 1e6:
             out[ENDED] = LENGTH_LOST
             break
-        if lowest(b, nodes) <= limits.water:
+        if under(b, nodes, limits.water) > 0:
             wet(b, nodes, limits.water)
         now += step
         last = step

@@ -75,7 +75,7 @@ def _flies(demands: Demands) -> str:
 def _length(demands: Demands, units: Units) -> str:
     low, high = demands.shortest_m, demands.longest_m
     if low is None and high is None:
-        return "is as long as is usual here"
+        return "is as long as its school ties it here"
     if low is None:
         assert high is not None
         return f"is at most {units.length(high).text} long"
