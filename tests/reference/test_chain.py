@@ -7,6 +7,7 @@ from time import perf_counter
 import mujoco
 import numpy as np
 import pytest
+from scipy.linalg import solve_banded
 from scipy.optimize import brentq
 
 from nine_knots.core.base.units.factors import THOU_M
@@ -15,7 +16,8 @@ from nine_knots.core.models.cast.rig import Mesh, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.physics import flight
 from nine_knots.core.physics.air import AIR_KG_M3, Air, across_coefficient, along_coefficient
-from nine_knots.core.physics.chain import Chain
+from nine_knots.core.physics.chain import DIAGONAL, ERROR, LOWER, ROWS, SPAN, UPPER, Chain
+from nine_knots.core.physics.chain_lengths import factor, solve
 from nine_knots.core.physics.power import power
 from nine_knots.core.trade.tackle import line_profile
 from tests.makers import DRY, FIVE, level, tied
@@ -241,3 +243,24 @@ def test_a_cast_with_drag_agrees_with_mujoco():
     """MuJoCo, hinge chain, RK4 at .2 ms: within 5 cm rms to the end of the unrolling."""
     _, _, error = in_step_with_the_engine()
     assert error < 0.05
+
+
+@pytest.mark.parametrize("links", [2, 3, 7, 170, SPAN - 2])
+@pytest.mark.parametrize("heavier", [1.0, 3e3])
+def test_a_rows_elimination_from_both_ends_is_that_of_lapack(links, heavier):
+    """Masses that differ by as much as a wet node from a dry one, on either side of the middle."""
+    rng = np.random.default_rng(links)
+    give = rng.uniform(0.5, 2.0, links + 1) / rng.choice([1.0, heavier], links + 1)
+    turns = np.cos(rng.uniform(-1.2, 1.2, links + 1))
+    lower, upper = give[:-1] * turns[:-1], give[1:] * turns[1:]
+    lower[0] = upper[-1] = 0.0
+    diagonal, error = -(give[:-1] + give[1:]) - 1e-6, rng.normal(size=links)
+    b = np.zeros(ROWS * SPAN)
+    for row, values in ((LOWER, lower), (DIAGONAL, diagonal), (UPPER, upper), (ERROR, error)):
+        b[row : row + links] = values
+    factor(b, links)
+    solve(b, links)
+    bands = np.zeros((3, links))
+    bands[0, 1:], bands[1], bands[2, :-1] = upper[:-1], diagonal, lower[1:]
+    expected = solve_banded((1, 1), bands, error)
+    assert b[ERROR : ERROR + links] == pytest.approx(expected, rel=1e-6, abs=1e-9)

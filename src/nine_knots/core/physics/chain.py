@@ -26,11 +26,11 @@ X, Y, U, V, TO_X, TO_Y, MASS, GIVE, FREE, BEND, MOMENT, BODY = (SPAN * row for r
 # shear of bending, a quarter of air density, thickness and length, thickness, coefficients across
 # and along, drag per speed as the matrix kxx kxy kyy, tension times step squared: kept and tried,
 # stretch per impulse, the three diagonals, the error that becomes its answer, 1 / (lighter end's
-# mass · length), an impulse by components.
+# mass · length), how it hangs on the link above, the continuant before it and with it.
 ALONG_X, ALONG_Y, REST, INVERSE, STRETCH, SHEAR, HALF, THICK = (SPAN * row for row in range(12, 20))
 ACROSS_CD, ALONG_CF, KXX, KXY, KYY, IMPULSE, TRIED, SLACK = (SPAN * row for row in range(20, 28))
-LOWER, DIAGONAL, UPPER, ERROR, WAVE, PUSH_X, PUSH_Y = (SPAN * row for row in range(28, 35))
-ROWS = 35
+LOWER, DIAGONAL, UPPER, ERROR, WAVE, COUPLING, BEFORE, WITH = (SPAN * row for row in range(28, 36))
+ROWS = 36
 
 
 class Chain(NamedTuple):

@@ -3,7 +3,7 @@
 The kicked nodes are pushed along the links of the old positions (SHAKE [S: Ryckaert1977]) until
 every link has its length, or its stretch l T / EA. The system is tridiagonal. It is factored once
 and then used for all iterations of a step (a chord method), from both ends to the middle at once,
-so that two chains of divisions run side by side.
+so that two rows of sums that wait for one another run side by side.
 """
 
 import numpy as np
@@ -13,14 +13,14 @@ from nine_knots.core.base.kernel import kernel, row_kernel
 from nine_knots.core.physics.chain import (
     ALONG_X,
     ALONG_Y,
+    BEFORE,
+    COUPLING,
     DIAGONAL,
     ERROR,
     GIVE,
     IMPULSE,
     INVERSE,
     LOWER,
-    PUSH_X,
-    PUSH_Y,
     REST,
     SLACK,
     STRETCH,
@@ -28,6 +28,7 @@ from nine_knots.core.physics.chain import (
     TO_Y,
     TRIED,
     UPPER,
+    WITH,
 )
 from nine_knots.core.physics.rank import rank, ranked
 
@@ -73,12 +74,10 @@ def guess(b: Array, nodes: int, step: float, last: float) -> None:
 @row_kernel
 def push(b: Array, nodes: int, row: int) -> None:
     """Move the kicked nodes by the impulses in ``row``, each along its link."""
-    for j in range(nodes - 1):
-        b[PUSH_X + j] = b[row + j] * b[ALONG_X + j]
-        b[PUSH_Y + j] = b[row + j] * b[ALONG_Y + j]
     for i in range(nodes):
-        b[TO_X + i] += b[GIVE + i] * (b[PUSH_X + i] - b[PUSH_X + i - 1])
-        b[TO_Y + i] += b[GIVE + i] * (b[PUSH_Y + i] - b[PUSH_Y + i - 1])
+        below, above = b[row + i], b[row + i - 1]
+        b[TO_X + i] += b[GIVE + i] * (below * b[ALONG_X + i] - above * b[ALONG_X + i - 1])
+        b[TO_Y + i] += b[GIVE + i] * (below * b[ALONG_Y + i] - above * b[ALONG_Y + i - 1])
 
 
 @row_kernel
@@ -115,23 +114,46 @@ def factor(b: Array, links: int) -> None:
     Above the middle ``LOWER`` and ``UPPER`` are scaled so that y_j = e_j - lower_j y_(j-1) and
     x_j = y_j - upper_j x_(j+1); below it the two change places.
     """
+    for j in range(links):
+        b[DIAGONAL + j] = 1.0 / b[DIAGONAL + j]
+    for j in range(links):
+        share = b[LOWER + j] * b[DIAGONAL + j]
+        b[COUPLING + j] = share * b[UPPER + j - 1] * b[DIAGONAL + j - 1]
+    b[COUPLING] = b[COUPLING + links] = 0.0
+    continuants(b, links)
+    middle = links // 2
+    lower, upper, own = b[LOWER + middle], b[UPPER + middle], b[DIAGONAL + middle]
+    for j in range(links):
+        pivot = b[DIAGONAL + j] * b[BEFORE + j] / b[WITH + j]
+        b[DIAGONAL + j] = pivot
+        b[UPPER + j] *= pivot
+        b[LOWER + j] *= pivot
+    b[LOWER + middle], b[UPPER + middle] = lower, upper
+    rest = lower * b[UPPER + middle - 1] + upper * b[LOWER + middle + 1]
+    b[DIAGONAL + middle] = own / (1.0 - own * rest)
+
+
+@row_kernel
+def continuants(b: Array, links: int) -> None:
+    """The determinants of the first k links, by k, and of the last, each row over its diagonal.
+
+    φ_k = φ_(k-1) - c_k φ_(k-2), c the coupling: a pivot is one over that before it, and no division
+    waits for another. A link more halves them at the least, where masses are alike: none of half
+    a row comes near to nothing [S: Muir1960].
+    """
     middle = links // 2
     below = links - 1 - middle
-    upper, lower = 0.0, 0.0
-    for k in range(max(middle, below)):
-        if k < middle:
-            pivot = 1.0 / (b[DIAGONAL + k] - b[LOWER + k] * upper)
-            upper = b[UPPER + k] * pivot
-            b[DIAGONAL + k], b[UPPER + k] = pivot, upper
-            b[LOWER + k] *= pivot
-        if k < below:
-            i = links - 1 - k
-            pivot = 1.0 / (b[DIAGONAL + i] - b[UPPER + i] * lower)
-            lower = b[LOWER + i] * pivot
-            b[DIAGONAL + i], b[LOWER + i] = pivot, lower
-            b[UPPER + i] *= pivot
-    rest = b[LOWER + middle] * upper + b[UPPER + middle] * lower
-    b[DIAGONAL + middle] = 1.0 / (b[DIAGONAL + middle] - rest)
+    before, last, under, lowest = 1.0, 1.0, 1.0, 1.0
+    for k in range(below):
+        i = links - 1 - k
+        b[BEFORE + k], b[BEFORE + i] = last, lowest
+        before, last = last, last - b[COUPLING + k] * before
+        under, lowest = lowest, lowest - b[COUPLING + i + 1] * under
+        b[WITH + k], b[WITH + i] = last, lowest
+    if below < middle:
+        b[BEFORE + below] = last
+        b[WITH + below] = last - b[COUPLING + below] * before
+    b[BEFORE + middle] = b[WITH + middle] = 1.0
 
 
 @row_kernel
