@@ -140,7 +140,7 @@ class Crew:
             self.ended["known"] += 1
             return kept
         self._shares.check(asker.whose)
-        turn = Turn(asker, task, asyncio.get_running_loop().create_future(), told)
+        turn = Turn(asker, task, key, asyncio.get_running_loop().create_future(), told)
         self._turns.add(turn)
         self._go_on()
         try:
@@ -215,8 +215,9 @@ class Crew:
             worker.end()
         else:
             self._idle.append(worker)
+        self._go_on()  # before anything else: meanwhile a worker stands still
         if isinstance(done.answer, bytes) and not done.hurried:
-            self._kept.put(Kept.key(turn.task, turn.asker.whose), done.answer)
+            self._kept.put(turn.key, done.answer)
         if not turn.answer.done():
             if isinstance(done.answer, NineKnotsError):
                 turn.answer.set_exception(done.answer)
@@ -224,7 +225,6 @@ class Crew:
                 turn.answer.set_exception(Superseded("It was given up."))
             else:
                 turn.answer.set_result(done.answer)
-        self._go_on()
 
     def close(self) -> None:
         """End the workers at once; whoever waits is told so."""

@@ -36,10 +36,12 @@ class Asker:
 
 @dataclass(eq=False)
 class Turn:
-    """A task that waits or is worked on; ``answer`` is kept by whoever asked."""
+    """A task that waits or is worked on, the key under which its answer is kept; ``answer`` is
+    waited for by whoever asked."""
 
     asker: Asker
     task: Task
+    key: bytes
     answer: asyncio.Future[bytes]
     told: Callable[[Told], None]
     tries: int = 0
