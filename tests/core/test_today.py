@@ -2,6 +2,7 @@
 
 import pytest
 
+from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.bystanders import on_the_table
 from nine_knots.core.judge.today import GROUPS, school_today
@@ -11,11 +12,12 @@ from nine_knots.core.tell.cast import cast_of
 from nine_knots.core.tell.today import card_of, today_reading
 from nine_knots.core.tell.water import water_reading
 from nine_knots.core.trade.schools import SCHOOLS
+from nine_knots.core.trade.schools.by_water import beyond_most
 from nine_knots.core.trade.situation import Quarry, Water, Wind
 from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, Rod
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES
-from tests.makers import INCHES, day
+from tests.makers import DRY, INCHES, day
 from tests.rigs import labelled
 
 RUNA = Angler(stock=demo_stock(), flies=tuple(FLIES.values()))
@@ -54,6 +56,42 @@ def test_what_fits_is_right_in_every_measure_that_the_bench_reads(name):
         assert one.words
         assert one.group in GROUPS
         assert one.group == "not for this" or one.design is not None
+
+
+def test_a_leader_longer_than_most_tie_on_a_water_says_so_and_stands_behind_the_usual():
+    """Common practice, no source: nine feet on pocket water, twelve to fifteen for shy fish on a
+    glide; long fine leaders are a school of their own."""
+
+    def cards(kind, fly=DRY):
+        here = day(
+            water=Water(kind=kind, depth_m=0.5, pace_m_s=0.6),
+            quarry=Quarry(temper="wary"),
+            wind=Wind(speed_m_s=1.0),
+            fly=fly,
+        )
+        found = [school_today(key, here, Stroke(), RUNA) for key in SCHOOLS]
+        read = today_reading([card_of(one, INCHES) for one in found])
+        return [card for card in read.cards if card.group == "fits this day"]
+
+    pocket = cards("pocket water")
+    keys = [card.key for card in pocket]
+    assert keys.index("sixty-twenty-twenty") < keys.index("long-fine")
+    said = next(card.words for card in pocket if card.key == "long-fine")
+    assert "Longer than most tie here, 7 ft to 10 ft." in said
+    glide = {card.key: card.words for card in cards("glide")}
+    assert "most tie" not in glide["long-fine"]
+
+
+@pytest.mark.parametrize(
+    ("line", "length_ft", "said"),
+    [("sink-3", 9.0, True), ("sink-3", 2.0, False), ("intermediate", 9.0, False)],
+)
+def test_on_a_sinking_line_a_long_leader_is_said_to_be_long_and_a_short_one_is_not(
+    line, length_ft, said
+):
+    """Common practice, no source: two to five feet behind what sinks, or the fly lags above it."""
+    lake = DAYS["streamer"].remade(line=FlyLine(title="l", weight=7, sinking=line))
+    assert (beyond_most(length_ft * FOOT_M, lake) != 0.0) is said
 
 
 def test_a_school_says_what_day_it_wants():

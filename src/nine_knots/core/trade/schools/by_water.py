@@ -1,5 +1,7 @@
 """How long a leader the water and the line call for, whatever the school [P]."""
 
+from math import log2
+
 from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.trade.schools.school import Span
 from nine_knots.core.trade.situation import Situation
@@ -33,3 +35,17 @@ def span_by_water(situation: Situation) -> Span:
     if shy and (fly.hook >= 18 or water.kind in ("glide", "lake", "pool")):
         return feet(10.0, 12.0, 16.0)
     return feet(7.5, 9.0, 12.0)
+
+
+def beyond_most(length_m: float, situation: Situation) -> float:
+    """Doublings by which a leader of so many metres is longer than most tie here, below 0 where it
+    is shorter.
+
+    Of dry flies, where schools disagree; and of what is longer on a line that sinks, above which a
+    fly lags on a long leader [P]. 0 for others, whose schools differ more than waters do.
+    """
+    span = span_by_water(situation)
+    longer = max(0.0, log2(length_m / span.high_m))
+    if situation.floats:
+        return longer + min(0.0, log2(length_m / span.low_m))
+    return longer if situation.line.sinking not in ("floating", "intermediate") else 0.0
