@@ -22,6 +22,7 @@ from nine_knots.core.judge.finding.to_buy import to_buy
 from nine_knots.core.judge.finding.tried import FAR_FROM_IT, SEEN, SLOWER
 from nine_knots.core.judge.matters import WIND_OFF_M_S
 from nine_knots.core.judge.turnover import wanted
+from nine_knots.core.judge.usual_length import HARDLY
 from nine_knots.core.models.cast.reserve import opens_at
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import air_of
@@ -33,6 +34,7 @@ from nine_knots.core.tell.finding.in_the_way import nearest_words
 from nine_knots.core.tell.finding.reading import found_so_far
 from nine_knots.core.trade.leader import LevelPiece
 from nine_knots.core.trade.need import need_of
+from nine_knots.core.trade.schools.by_water import beyond_most
 from nine_knots.core.trade.situation import Quarry, WaterRules, Wind
 from nine_knots.core.trade.strand import Spool
 from nine_knots.demo.shelf import demo_stock
@@ -200,6 +202,9 @@ def test_cards_say_why_each_and_what_is_given_up():
         assert card.chance.startswith("Opens ")
         assert card.kin.endswith(".")
         assert card.title.endswith(card.measures[-1].figure)
+        long = beyond_most(card.leader.length_m, DAYS["dry"]) >= HARDLY
+        assert ("Longer than most tie here" in card.gives_up) is long
+    assert any("Longer than most" in card.gives_up for card in last.cards)
     for card in others:
         assert card.gives_up.startswith(("Against the balanced one it ", "Nothing that"))
     points = last.picture.points

@@ -7,7 +7,6 @@ from typing import Literal
 
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.core.base.measure import Measure
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import begun, listed
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.at_the_water import served_at_the_water, throws_for
@@ -15,6 +14,7 @@ from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.proposing.fit import Proposal
 from nine_knots.core.judge.proposing.misses import Shortfall
 from nine_knots.core.judge.proposing.shop import propose_or_buy, propose_to_buy
+from nine_knots.core.judge.usual_length import longer_or_shorter
 from nine_knots.core.judge.ways import judgement_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
@@ -23,7 +23,7 @@ from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.leader.resizing import rebuilt
 from nine_knots.core.trade.schools import school_of
-from nine_knots.core.trade.schools.by_water import beyond_most, span_by_water
+from nine_knots.core.trade.schools.by_water import beyond_most
 from nine_knots.core.trade.schools.school import School, SchoolParameters
 from nine_knots.core.trade.situation import Situation
 
@@ -35,7 +35,6 @@ POWER = 0.6
 A_KNOT, A_MISS, A_CHANGE = 0.03, 0.15, 0.2  # of a cord's length, what each costs
 A_BUY = 0.5  # what each thing that is to be bought costs
 A_DOUBLING = 0.6  # of the length that most tie here
-HARDLY = 0.1  # doublings, up to which no word is lost on it
 FAR = 9.0
 HOPELESS = 0.16  # of the turnover cord: far below opening
 
@@ -111,7 +110,8 @@ def school_today(
             design, measures = with_it
         return came_out("would do", words, design, measures, A_CHANGE, (missing.wanted,))
     if not wrong:
-        words = _why(measures, made) + _longer_or_shorter(made.leader, day, angler.units)
+        how_long = longer_or_shorter(made.leader.length_m, day, angler.units)
+        words = f"{_why(measures, made)} {how_long}".rstrip()
         return came_out("fits this day", words, design, measures)
     for words, changed, after in bench.changed(made, wrong):
         if all(one.standing == "right" for one in after):
@@ -214,16 +214,6 @@ def _off(measures: tuple[Measure, ...], made: Proposal) -> float:
     far = sum(abs(one.position - 0.5) for one in measures)
     knots = len(made.leader.joints) - 1
     return far + A_KNOT * knots + A_MISS * len(made.shortfalls)
-
-
-def _longer_or_shorter(leader: Leader, day: Situation, units: Units) -> str:
-    """A drawback, and no fault: schools disagree on it."""
-    beyond = beyond_most(leader.length_m, day)
-    if abs(beyond) < HARDLY:
-        return ""
-    span, how = span_by_water(day), "Longer" if beyond > 0.0 else "Shorter"
-    low, high = units.length(span.low_m).text, units.length(span.high_m).text
-    return f" {how} than most tie here, {low} to {high}."
 
 
 def _why(measures: tuple[Measure, ...], made: Proposal) -> str:

@@ -9,12 +9,14 @@ from nine_knots.core.judge.finding.chosen import Chosen
 from nine_knots.core.judge.finding.demands import WISHES, Demands, Wish
 from nine_knots.core.judge.finding.kin import Kin
 from nine_knots.core.judge.finding.tried import Tried
+from nine_knots.core.judge.usual_length import longer_or_shorter
 from nine_knots.core.tell.finding.beside import beside, figure, to_tippet
 from nine_knots.core.tell.outline import OutlinePart, outline
 from nine_knots.core.tell.rig import Hung, hung_on
 from nine_knots.core.tell.today import leader_facts
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.schools import school_of
+from nine_knots.core.trade.situation import Situation
 
 BEST: dict[Wish, str] = {
     "easy to throw": "is as easy to throw as any",
@@ -48,9 +50,13 @@ def card_of(
     demands: Demands,
     kin: Kin,
     units: Units,
+    day: Situation,
 ) -> FoundCard:
     """The card of one of the dozen, the balanced one being the first of them."""
     why, gives_up = _why(chosen, dozen, demands, units), _gives_up(chosen, dozen, demands, units)
+    if not demands.asks_length:
+        how_long = longer_or_shorter(chosen.one.table.leader.length_m, day, units)
+        gives_up = f"{gives_up} {how_long}".rstrip()
     return _card(chosen.one, kin, units, why, gives_up)
 
 

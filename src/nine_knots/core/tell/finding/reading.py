@@ -82,7 +82,7 @@ def _reading(
     units, day, demands = asked.angler.units, asked.held_day, asked.demands
     kin = Kin(so_far.tried)
     in_the_way: tuple[str, ...] = ()
-    cards = tuple(card_of(chosen, dozen, demands, kin, units) for chosen in dozen)
+    cards = tuple(card_of(chosen, dozen, demands, kin, units, day) for chosen in dozen)
     nearest = nearest_of(so_far.tried) if not dozen else None
     if nearest is not None:
         in_the_way = nearest_words(nearest, day, units) if ended else (not_yet(nearest, units),)
