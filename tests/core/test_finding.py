@@ -35,7 +35,7 @@ from nine_knots.core.tell.finding.reading import found_so_far
 from nine_knots.core.trade.leader import LevelPiece
 from nine_knots.core.trade.need import need_of
 from nine_knots.core.trade.schools.by_water import beyond_most
-from nine_knots.core.trade.situation import Quarry, WaterRules, Wind
+from nine_knots.core.trade.situation import Quarry, Water, WaterRules, Wind
 from nine_knots.core.trade.strand import Spool
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES
@@ -194,7 +194,8 @@ def test_it_is_asked_for_in_a_sentence():
 
 def test_cards_say_why_each_and_what_is_given_up():
     demands = Demands(wishes=("long and fine",))
-    *_, last = found_so_far(Search(DAYS["dry"], STROKE, RUNA, demands, most=32))
+    here = DAYS["dry"].remade(water=Water(kind="pocket water", depth_m=0.5, pace_m_s=0.6))
+    *_, last = found_so_far(Search(here, STROKE, RUNA, demands, most=32))
     first, *others = last.cards
     assert first.why.startswith("The balanced one")
     assert len(others) >= 2
@@ -202,7 +203,7 @@ def test_cards_say_why_each_and_what_is_given_up():
         assert card.chance.startswith("Opens ")
         assert card.kin.endswith(".")
         assert card.title.endswith(card.measures[-1].figure)
-        long = beyond_most(card.leader.length_m, DAYS["dry"]) >= HARDLY
+        long = beyond_most(card.leader.length_m, here) >= HARDLY
         assert ("Longer than most tie here" in card.gives_up) is long
     assert any("Longer than most" in card.gives_up for card in last.cards)
     for card in others:
