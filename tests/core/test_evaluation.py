@@ -121,6 +121,7 @@ def test_the_sentence_uses_words_where_a_figure_is_near_one():
         ("pace", "3 ft/s", 0.9144),
         ("wind", "no wind", 0.0),
         ("wind", "10 mph", 4.4704),
+        ("wind", "10", 4.4704),
         ("fish mass", "2 lb 8 oz", 1.13398),
     ],
 )

@@ -16,6 +16,7 @@ from nine_knots.core.base.units import (
     parse_load,
     parse_mass,
     parse_speed,
+    parse_wind,
 )
 from nine_knots.core.base.units.factors import POUND_N
 
@@ -158,6 +159,16 @@ def test_a_load_comes_round_to_the_same_text(load_n, system):
     units = Units(system)
     text = units.load(load_n).text
     assert units.load(parse_load(text, system)).text == text
+
+
+@given(st.floats(0.0, 30.0), SYSTEMS)
+def test_any_wind_comes_round(speed_m_s, system):
+    text = Units(system).wind(speed_m_s).text
+    assert Units(system).wind(parse_wind(text, system)).text == text
+    bare = text.split(" ")[0]
+    assert (
+        parse_wind(bare, system) == parse_wind(text, system) == pytest.approx(speed_m_s, abs=0.23)
+    )
 
 
 @given(st.floats(0.03, 400.0), SYSTEMS)

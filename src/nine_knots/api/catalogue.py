@@ -106,7 +106,7 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
         snags=get_args(situation.Snags),
         depths=_words(situation.DEPTH_WORDS, lambda v: shown.length(v).text),
         paces=_words(situation.PACE_WORDS, lambda v: shown.speed(v).text),
-        winds=_words(situation.WIND_WORDS, lambda v: shown.speed(v).text),
+        winds=_words(situation.WIND_WORDS, lambda v: shown.wind(v).text),
         casts=_words(SPEEDS, lambda v: shown.speed(v).text),
         lines_out=tuple(
             Choice(key=text, title=text) for text in (shown.on_spool(m).text for m in LINES_OUT_M)
@@ -116,7 +116,7 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
             for title, m in LOOPS_M.items()
         ),
         gusts=tuple(
-            Choice(key=text, title=text) for text in (shown.speed(v).text for v in GUSTS_M_S)
+            Choice(key=text, title=text) for text in (shown.wind(v).text for v in GUSTS_M_S)
         ),
         bearings=get_args(situation.Bearing),
         wishes=get_args(situation.Wish),

@@ -152,7 +152,7 @@ def _answer(cursor: DictCursor, me: str, units: Units) -> OwnCastAnswer:
 def _stroke_words(one: KeptLanding, units: Units) -> str:
     wind = one.seen.design.situation.wind
     speed = one.seen.said if one.seen.by_word else units.speed(one.seen.stroke.speed_m_s).text
-    blows = f", wind {units.speed(wind.speed_m_s).text} {wind.bearing}" if wind.speed_m_s else ""
+    blows = f", wind {units.wind(wind.speed_m_s).text} {wind.bearing}" if wind.speed_m_s else ""
     if one.seen.gust.speed_m_s:
-        blows += f", a gust of {units.speed(abs(one.seen.gust.speed_m_s)).text}"
+        blows += f", a gust of {units.wind(abs(one.seen.gust.speed_m_s)).text}"
     return f"{speed}, {units.on_spool(one.seen.stroke.line_out_m).text} out{blows}"

@@ -215,7 +215,7 @@ def plan_texts(plan: DayPlan, units: Units) -> PlanTexts:
         level=level_text(plan.level_m, units) if plan.level_m is not None else "",
         high=clock(round(plan.tides.high_min)) if plan.tides else "",
         low=clock(round(plan.tides.low_min)) if plan.tides else "",
-        wind=units.speed(plan.wind.speed_m_s).text,
+        wind=units.wind(plan.wind.speed_m_s).text,
         bearing=plan.wind.bearing,
         temperature=units.temperature(plan.temperature_c).text,
         fish=plan.quarry.kind,

@@ -7,7 +7,7 @@ from pydantic import Field
 
 from nine_knots.api.typed import Form, Typed, field
 from nine_knots.core.base.quantity import System
-from nine_knots.core.base.units import parse_length, parse_speed
+from nine_knots.core.base.units import parse_length, parse_speed, parse_wind
 from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.models.cast.stroke import SPEEDS, Stroke
 from nine_knots.core.models.cast.wind import Gust
@@ -52,5 +52,5 @@ class StrokeForm(Form):
     def read_gust(self, units: System) -> Gust:
         """The gust in SI, or a refusal that names the field."""
         with field("gust"):
-            speed = parse_speed(self.gust, units) if self.gust.strip() else 0.0
+            speed = parse_wind(self.gust, units) if self.gust.strip() else 0.0
             return Gust(speed_m_s=-speed if self.gust_from == "in the face" else speed)

@@ -109,7 +109,7 @@ def _holds(found: Matters) -> Fact:
 def _into(found: Matters, units: Units) -> Fact:
     if found.into_m_s <= 0.0:
         return Fact("Head wind", "none: it opens as is wanted only in still air or with the wind.")
-    most = units.speed(found.into_m_s).text
+    most = units.wind(found.into_m_s).text
     return Fact("Head wind", f"it still opens into {most} with this stroke.")
 
 
@@ -162,7 +162,7 @@ def _supposed(units: Units) -> str:
     return (
         f"{begun(_tied_off(units))} as you tie, {_spool_off(units)} on a spool that was not "
         f"measured, {STROKE_OFF:.0%} of your speed from cast to cast, "
-        f"{units.speed(WIND_OFF_M_S).text} of wind; what is not known of you or the fly is as wide "
+        f"{units.wind(WIND_OFF_M_S).text} of wind; what is not known of you or the fly is as wide "
         "as it is usual."
     )
 

@@ -14,8 +14,8 @@ from nine_knots.core.base.units import (
     parse_length,
     parse_load,
     parse_mass,
-    parse_speed,
     parse_temperature,
+    parse_wind,
 )
 from nine_knots.core.trade.situation import DEPTH_WORDS, PACE_WORDS, WIND_WORDS, Quarry, Situation
 from nine_knots.core.trade.tackle import FISH, Backing, OwnFish
@@ -73,7 +73,7 @@ def said_of(situation: Situation, units: Units) -> dict[SayPart, Said]:
     return {
         "depth": _said(water.depth_m, DEPTH_WORDS, units.length(water.depth_m).text),
         "pace": _said(water.pace_m_s, PACE_WORDS, units.speed(water.pace_m_s).text),
-        "wind": _said(wind.speed_m_s, WIND_WORDS, units.speed(wind.speed_m_s).text),
+        "wind": _said(wind.speed_m_s, WIND_WORDS, units.wind(wind.speed_m_s).text),
         "fish": Said(word=quarry.kind, figure=quarry.fish.title),
         "temperature": Said(word=None, figure=units.temperature(water.temperature_c).text),
         "flies apart": Said(word=None, figure=_apart(water.rules.least_apart_m, units)),
@@ -148,7 +148,7 @@ def pace_heard(text: str, system: System) -> float:
 def wind_heard(text: str, system: System) -> float:
     """A wind in m/s from a word or a speed; Unreadable or OutOfRange else."""
     wind = _meant(text, WIND_WORDS)
-    wind = parse_speed(text, system) if wind is None else wind
+    wind = parse_wind(text, system) if wind is None else wind
     _between(wind, 0.0, 30.0, "A wind", "0 to 30 m/s (67 mph)")
     return wind
 

@@ -56,7 +56,7 @@ def what_if(
     thrown = stroke.model_copy(update={"speed_m_s": speed})
     _, turnover = DayReader(day, angler, gust).turnover(design.leader, thrown)
     return WhatIf(
-        wind=_wind_words(head_m_s, units.speed(abs(head_m_s)).text),
+        wind=_wind_words(head_m_s, units.wind(abs(head_m_s)).text),
         stroke=f"{begun(stroke_words(speed, angler.cast))}, {units.about_speed(speed)}",
         head_wind_m_s=head_m_s,
         turnover=turnover,

@@ -18,6 +18,7 @@ from nine_knots.core.base.units.parse import (
     parse_size,
     parse_speed,
     parse_temperature,
+    parse_wind,
 )
 from nine_knots.core.base.units.x_scale import diameter_of_x, x_of_diameter
 
@@ -40,5 +41,6 @@ __all__ = [
     "parse_size",
     "parse_speed",
     "parse_temperature",
+    "parse_wind",
     "x_of_diameter",
 ]

@@ -178,6 +178,12 @@ class Units(StrEnum):
             return Quantity(si=speed_m_s, text=f"{speed_m_s:.1f} m/s")
         return Quantity(si=speed_m_s, text=f"{speed_m_s / factors.FOOT_M:.1f} ft/s")
 
+    def wind(self, speed_m_s: float) -> Quantity:
+        """A wind: ``10 mph`` or ``4.5 m/s``."""
+        if self.system == "metric":
+            return self.speed(speed_m_s)
+        return Quantity(si=speed_m_s, text=f"{_steps(speed_m_s / factors.MPH_M_S, 1.0)} mph")
+
     def sinking(self, speed_m_s: float) -> str:
         """How fast something sinks: ``12.2 in/s`` or ``31 cm/s``."""
         if self.system == "metric":

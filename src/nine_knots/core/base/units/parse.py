@@ -160,8 +160,16 @@ def parse_mass(text: str, system: System = "imperial", bare: str | None = None) 
 
 def parse_speed(text: str, system: System = "imperial") -> float:
     """A speed in metres per second from ``0.8 m/s``, ``2.5 ft/s``, ``12 mph``, ``20 km/h``."""
-    bare = "ft/s" if system == "imperial" else "m/s"
-    value, _ = _scaled(text, "speed", "2.5 ft/s or 0.8 m/s", factors.SPEED_UNITS, bare)
+    return _speed(text, "2.5 ft/s or 0.8 m/s", "ft/s" if system == "imperial" else "m/s")
+
+
+def parse_wind(text: str, system: System = "imperial") -> float:
+    """A wind in metres per second: as a speed, but ``10`` alone is miles per hour."""
+    return _speed(text, "10 mph or 4 m/s", "mph" if system == "imperial" else "m/s")
+
+
+def _speed(text: str, example: str, bare: str) -> float:
+    value, _ = _scaled(text, "speed", example, factors.SPEED_UNITS, bare)
     return _within(value, 0.0, 40.0, text, "0 to 40 m/s (90 mph)")
 
 

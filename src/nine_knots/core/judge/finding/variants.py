@@ -18,7 +18,7 @@ from nine_knots.core.trade.situation import Situation
 from nine_knots.core.trade.tippet import advise_tippet
 
 # Times a school's usual length and the tippet advised; how stout a butt.
-LENGTHS, TIPPETS, POWERS = (0.8, 1.25, 1.5), (1.0 / 1.13, 1.13), (-0.6, 0.0, 0.6)
+LENGTHS, TIPPETS, POWERS = (0.8, 0.9, 1.1, 1.25, 1.5), (1.0 / 1.13, 1.13), (-0.6, 0.0, 0.6)
 Variant = tuple[str, SchoolParameters]
 """A school by its key, and what is asked of it."""
 

@@ -272,7 +272,7 @@ def _wind(before: Beforehand, units: Units) -> str:
     most, all_of_it = before.most_wind_m_s()
     if most <= 0.0:
         return "Into the face it does not open, however light: turn, or cast across it."
-    blows = units.speed(most).text
+    blows = units.wind(most).text
     if all_of_it:
         return f"It opens into {blows} in the face, the most that was tried: keep the cast low."
     return f"Into the face it opens up to {blows}. Beyond it: cast across, or tie less tippet."
