@@ -134,14 +134,14 @@ legend {
 }
 
 .with {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
   margin-bottom: 12px;
   padding: 8px 12px;
   border-left: 3px solid var(--act);
   background: var(--act-soft);
-}
-
-.with .do {
-  margin-left: 8px;
 }
 
 .poor {
