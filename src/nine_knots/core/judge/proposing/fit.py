@@ -11,7 +11,7 @@ from nine_knots.core.judge.proposing.misses import Shortfall, misses_of, of_pack
 from nine_knots.core.judge.proposing.one_spool import without_twins
 from nine_knots.core.judge.proposing.packets import Bought, choose_packet
 from nine_knots.core.judge.proposing.rigged import rigged
-from nine_knots.core.judge.proposing.spools import Spools, choose_spools
+from nine_knots.core.judge.proposing.spools import Spools, choose_for_less
 from nine_knots.core.trade.leader import (
     Joint,
     Leader,
@@ -136,8 +136,8 @@ def fit(
     so_far = (bought.cost if bought else 0.0) + MISS_COST * len(shortfalls)
     if so_far + shelf.spools.least_cost(plan) >= most:
         return None
-    chosen = choose_spools(plan, shelf.spools)
-    if so_far + chosen.cost >= most:
+    chosen = choose_for_less(most - so_far, plan, shelf.spools)
+    if chosen is None:
         return None
     plan, spools, merged = without_twins(plan, chosen.spools, units)
     shortfalls += merged

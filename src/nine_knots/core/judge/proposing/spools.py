@@ -68,12 +68,21 @@ def choose_spools(plan: Plan, shelf: Spools) -> Chosen:
 
     A spool that would run out over several pieces is left for another.
     """
+    chosen = choose_for_less(inf, plan, shelf)
+    assert chosen is not None
+    return chosen
+
+
+def choose_for_less(most: float, plan: Plan, shelf: Spools) -> Chosen | None:
+    """The same where it costs less than ``most``, which may be infinite; None where it does not."""
     if not plan.pieces:
         return Chosen((), 0.0)
     own = [shelf.suiting(planned) for planned in plan.pieces]
     spools = list(shelf.held)
     while True:
-        chain, cost = _cheapest(plan, own)
+        chain, cost = _cheapest(plan, own, most)
+        if cost >= most and most < inf:
+            return None
         if not chain:
             raise CannotCompute(
                 "The shelf has no set of spools from which this leader could be tied.",
@@ -185,26 +194,32 @@ def _step_cost(
     return cost
 
 
-def _cheapest(plan: Plan, own: list[Suiting]) -> tuple[list[Held], float]:
-    """The cheapest chain of spools, one a piece, and its cost; nothing where no chain exists.
+def _cheapest(plan: Plan, own: list[Suiting], most: float) -> tuple[list[Held], float]:
+    """The cheapest chain of spools, one a piece, and its cost; nothing where no chain exists, or
+    none for less than ``most``.
 
     Sought first among those that suit each piece best, and among all where these make no chain.
     """
-    found = _shortest(plan, [row[:SUITED] for row in own])
+    found = _shortest(plan, [row[:SUITED] for row in own], most)
     if found is None and any(len(row) > SUITED for row in own):
-        found = _shortest(plan, own)
+        found = _shortest(plan, own, most)
     return found or ([], inf)
 
 
-def _shortest(plan: Plan, own: list[Suiting]) -> tuple[list[Held], float] | None:
+def _shortest(plan: Plan, own: list[Suiting], most: float) -> tuple[list[Held], float] | None:
     """The shortest path over each piece's spools, given with what each costs by itself."""
     # joints are numbered from the line
     parted = {number - plan.above for number in (*plan.rings, *plan.swivels)}
     paths = [(cost, [one]) for cost, one in own[0]]  # the cheapest first
+    least = [row[0][0] if row else 0.0 for row in own]
+    after = sum(least[1:])  # what the pieces to come cost, each by itself
     for number, planned in enumerate(plan.pieces[1:], start=1):
         before, ring = plan.pieces[number - 1], number in parted
+        after -= least[number]
         longer = []
         for cost, one in own[number]:
+            if paths and paths[0][0] + cost + after >= most:
+                break
             so_far, best = inf, []
             for done, chain in paths:
                 if done >= so_far:

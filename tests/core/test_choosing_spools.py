@@ -1,0 +1,63 @@
+"""Which spools: the cheapest chain of all, and none where it must cost less than that."""
+
+from itertools import product
+from math import inf
+
+import pytest
+
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.judge.proposing import spools
+from nine_knots.core.judge.proposing.held import rack_of
+from nine_knots.core.judge.proposing.propose import matched_butt_bend_nm2
+from nine_knots.core.judge.proposing.spools import Spools, choose_for_less, choose_spools
+from nine_knots.core.trade.schools import school_of
+from nine_knots.core.trade.schools.school import Brief
+from nine_knots.core.trade.tackle import line_profile
+from tests.makers import day, spool
+
+SHELF = tuple(spool(thou) for thou in (20, 17, 15, 12, 10, 8, 7, 6))
+
+
+def planned(key):
+    """What a school wants for a day, by the usual figures."""
+    here = day()
+    line, tippet_m = line_profile(here.line), 0.18e-3
+    return school_of(key).plan(
+        Brief(
+            situation=here,
+            line=line,
+            length_m=school_of(key).span(here).usual_m,
+            tippet_m=tippet_m,
+            butt_bend_nm2=matched_butt_bend_nm2(line, tippet_m, 0.0),
+        )
+    )
+
+
+def cost_of(plan, chain):
+    """What a chain of spools costs: each by itself, and every step."""
+    cost = sum(
+        spools.Wanted(piece).cost(one) for piece, one in zip(plan.pieces, chain, strict=True)
+    )
+    for number in range(1, len(chain)):
+        upper, lower = plan.pieces[number - 1 : number + 1]
+        cost += spools._step_cost(chain[number - 1], chain[number], upper, lower, False)
+    return cost
+
+
+@pytest.mark.parametrize("key", ["sixty-twenty-twenty", "halving", "two-part", "guide-three-part"])
+def test_the_chain_is_the_cheapest_of_all_and_none_is_found_for_less(key):
+    plan = planned(key)
+    plan = plan.model_copy(update={"pieces": plan.pieces[-4:]})
+    shelf = Spools(rack_of(SHELF))
+    chosen = choose_spools(plan, shelf)
+    every = product(rack_of(SHELF).held, repeat=len(plan.pieces))
+    assert chosen.cost == pytest.approx(min(cost_of(plan, chain) for chain in every))
+    assert choose_for_less(1.001 * chosen.cost + 1e-9, plan, shelf) == chosen
+    assert choose_for_less(0.999 * chosen.cost, plan, shelf) is None
+
+
+def test_where_there_is_no_chain_that_is_said_unless_a_cheaper_one_was_wanted():
+    plan, shelf = planned("halving"), Spools(rack_of(()))
+    with pytest.raises(CannotCompute):
+        choose_for_less(inf, plan, shelf)
+    assert choose_for_less(1.0, plan, shelf) is None
