@@ -47,6 +47,27 @@ def test_a_second_fly_by_one_key_and_a_button_that_says_why_it_cannot(page):
     expect(pieces(page)).to_have_count(count)
 
 
+def test_what_is_said_while_what_was_said_before_is_read_takes_nothing_back(page):
+    open_from_shelf(page, "Night pool")
+    page.get_by_role("button", name=re.compile("^wary sea trout")).click()
+    page.get_by_text("another fish …").click()
+    expect(page.get_by_label("What you call it")).to_have_value("fish")
+    held, slow = [], [True]
+    page.route("**/api/bench", lambda route: held.append(route) if slow else route.continue_())
+    page.get_by_text("cutting", exact=True).click()
+    page.get_by_text("bony", exact=True).click()
+    slow.clear()
+    with page.expect_response(
+        lambda one: one.url.endswith("/api/bench") and '"bony"' in (one.request.post_data or "")
+    ) as second:
+        for one in held:
+            one.continue_()
+    own = second.value.json()["design"]["situation"]["quarry"]["own"]
+    assert (own["teeth"], own["mouth"]) == ("cutting", "bony")
+    page.keyboard.press("Escape")
+    expect(cord(page, "Hold")).to_contain_text("cuts plain tippet")
+
+
 def test_another_fish_and_the_chain_from_the_reel_are_said(page):
     open_from_shelf(page, "Night pool")
     page.get_by_role("button", name=re.compile("^wary sea trout")).click()

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Design } from '@/api/client'
-import { survives, tagOf, type Change } from '@/bench/draft/change'
+import { altered, survives, tagOf, type Change } from '@/bench/draft/change'
 import { draftIds, keepDraft, readDraft, type Entry, type Head } from '@/bench/draft/keep'
 
 const entry = (title: string): Entry => ({ thread: 't', design: { title } as Design })
@@ -63,5 +63,17 @@ describe('changes', () => {
     expect(tagOf(nudge(1))).not.toBe(tagOf(nudge(2)))
     expect(tagOf({ kind: 'put', part: { notes: 'x' } })).toBe('notes')
     expect(tagOf({ kind: 'undo' })).toBe('')
+  })
+
+  it('of a part of the day leave what was said before', () => {
+    const day = { quarry: { mass_kg: 2, own: { title: 'fish', teeth: 'none' } }, wish: 'swing' }
+    const named = altered(day, ['quarry', 'own'], { title: 'wolf fish' })
+    const toothed = altered(named, ['quarry', 'own'], { teeth: 'cutting' })
+    expect(toothed).toEqual({
+      quarry: { mass_kg: 2, own: { title: 'wolf fish', teeth: 'cutting' } },
+      wish: 'swing',
+    })
+    expect(altered(toothed, [], { wish: 'strip' }).quarry).toBe(toothed.quarry)
+    expect(day.quarry.own.title).toBe('fish')
   })
 })

@@ -12,7 +12,7 @@ import {
 import { inWords, ServerLost } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import { draftOfToday, LEADER_VERSION, type DamagedDraft } from './draft/bringUp'
-import { survives, tagOf, type Change } from './draft/change'
+import { altered, survives, tagOf, type Change } from './draft/change'
 import { History } from './draft/history'
 import { draftOfThisTab } from './draft/identity'
 import { keepDraft, type Entry, type SavedAs } from './draft/keep'
@@ -90,6 +90,10 @@ export const useBench = defineStore('bench', () => {
       if (change.kind === 'edit') await commit({ design: present, edit: change.edit }, change)
       if (change.kind === 'say') await commit({ design: present, say: change.say }, change)
       if (change.kind === 'put') await commit({ design: { ...present, ...change.part } }, change)
+      if (change.kind === 'day') {
+        const situation = altered(present.situation, change.at, change.part)
+        await commit({ design: { ...present, situation } }, change)
+      }
       if (change.kind === 'undo' && history.canUndo) await go(history.undo())
       if (change.kind === 'redo' && history.canRedo) await go(history.redo())
       if (change.kind === 'read') await show({ design: present })
@@ -235,6 +239,8 @@ export const useBench = defineStore('bench', () => {
     tryEdit: (edit: Edit) => change({ kind: 'edit', edit }),
     say: (said: Say) => change({ kind: 'say', say: said }),
     put: (part: Partial<Design>) => attempt({ kind: 'put', part }),
+    /** Changes a part of the day as it is when its turn comes: what was said before stays. */
+    alter: (at: string[], part: object) => attempt({ kind: 'day', at, part }),
     preview: (edit: Edit) => attempt({ kind: 'preview', edit }, 'drag'),
     settle: () => attempt({ kind: 'settle' }),
     revert: () => attempt({ kind: 'revert' }),

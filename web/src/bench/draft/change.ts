@@ -6,6 +6,7 @@ export type Change =
   | { kind: 'edit'; edit: Edit }
   | { kind: 'say'; say: Say }
   | { kind: 'put'; part: Partial<Design> }
+  | { kind: 'day'; at: string[]; part: object }
   | { kind: 'open'; design: Design; saved: SavedAs | null }
   | { kind: 'preview'; edit: Edit }
   | { kind: 'settle' }
@@ -13,6 +14,14 @@ export type Change =
   | { kind: 'undo' }
   | { kind: 'redo' }
   | { kind: 'read' }
+
+/** A whole with a part of what lies at a path in it changed, and nothing else. */
+export function altered<T extends object>(whole: T, at: readonly string[], part: object): T {
+  const [first, ...rest] = at
+  if (first === undefined) return { ...whole, ...part }
+  const inner = (whole as Record<string, object>)[first] ?? {}
+  return { ...whole, [first]: altered(inner, rest, part) }
+}
 
 /** Changes that mean something after a reload; a drag's steps and repeated readings do not. */
 export function survives(change: Change): boolean {

@@ -5,11 +5,11 @@ import TypedField from '@/widgets/TypedField.vue'
 import { plainChips, useDay } from './useDay'
 
 /** What is behind the line on the reel, so that everything from reel to hook is one chain. */
-const { bench, catalogue, day, change } = useDay()
+const { bench, catalogue, day, changeWithin } = useDay()
 const backing = computed(() => day.value.line.backing)
 
 function set(part: Partial<NonNullable<typeof backing.value>>) {
-  if (backing.value) change('line', { backing: { ...backing.value, ...part } })
+  if (backing.value) changeWithin('line', 'backing', part)
 }
 </script>
 

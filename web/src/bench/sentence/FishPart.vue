@@ -4,7 +4,7 @@ import ChipChoice from '@/widgets/ChipChoice.vue'
 import TypedField from '@/widgets/TypedField.vue'
 import { plainChips, useDay } from './useDay'
 
-const { bench, catalogue, day, change } = useDay()
+const { bench, catalogue, day, change, changeWithin } = useDay()
 const said = computed(() => bench.evaluation?.said)
 const kinds = computed(() => [
   ...(catalogue.value?.fish ?? []).map(({ key, title }) => ({ value: key, words: title })),
@@ -13,7 +13,7 @@ const kinds = computed(() => [
 const own = computed(() => day.value.quarry.own)
 
 function setOwn(part: Partial<NonNullable<typeof own.value>>) {
-  if (own.value) change('quarry', { own: { ...own.value, ...part } })
+  if (own.value) changeWithin('quarry', 'own', part)
 }
 
 function call(title: string) {

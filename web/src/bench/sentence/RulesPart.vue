@@ -7,7 +7,7 @@ import { useDay } from './useDay'
 
 /** Rules of this water as the angler wrote them down; the local authority has the say. */
 type Rules = Schemas['WaterRules']
-const { bench, day, change } = useDay()
+const { bench, day, changeWithin } = useDay()
 const flags = [
   ['barbless', 'Barbless hooks only'],
   ['lead_banned', 'No lead shot'],
@@ -19,8 +19,7 @@ const COUNTS = [
   ...[2, 3, 4].map((count) => option(count, `${count} flies`)),
 ]
 
-const set = (part: Partial<Rules>) =>
-  change('water', { rules: { ...day.value.water.rules, ...part } })
+const set = (part: Partial<Rules>) => changeWithin('water', 'rules', part)
 const ticked = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
 

@@ -16,14 +16,20 @@ export function useDay() {
   const day = computed(() => bench.design?.situation as Situation)
 
   function change<K extends keyof Situation>(key: K, part: Partial<Situation[K]>) {
-    const before = day.value[key]
-    const after = typeof before === 'object' ? { ...before, ...part } : part
-    bench.put({ situation: { ...day.value, [key]: after } })
+    bench.alter([key], part as object)
+  }
+
+  function changeWithin<K extends keyof Situation, I extends keyof Situation[K] & string>(
+    key: K,
+    inner: I,
+    part: Partial<NonNullable<Situation[K][I]>>,
+  ) {
+    bench.alter([key, inner], part as object)
   }
 
   function replace<K extends keyof Situation>(key: K, value: Situation[K]) {
-    bench.put({ situation: { ...day.value, [key]: value } })
+    bench.alter([], { [key]: value })
   }
 
-  return { bench, catalogue, day, change, replace }
+  return { bench, catalogue, day, change, changeWithin, replace }
 }
