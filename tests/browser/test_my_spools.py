@@ -81,6 +81,7 @@ def test_a_strand_is_measured_by_the_instrument_and_by_space(page):
     expect(page.get_by_text(re.compile("By nine readings at three places"))).to_be_visible()
     page.get_by_role("button", name="Keep it").click()
     expect(page.get_by_role("heading", name="Measured before")).to_be_visible()
+    expect(page.get_by_label("Place 1, reading 1")).to_have_value("")  # kept
     page.get_by_label("Place 1, reading 1").fill("thick")
     expect(page.get_by_text(re.compile("“thick”"))).to_be_visible()
 
