@@ -52,12 +52,12 @@ def test_the_chain_is_the_cheapest_of_all_and_none_is_found_for_less(key):
     chosen = choose_spools(plan, shelf)
     every = product(rack_of(SHELF).held, repeat=len(plan.pieces))
     assert chosen.cost == pytest.approx(min(cost_of(plan, chain) for chain in every))
-    assert choose_for_less(1.001 * chosen.cost + 1e-9, plan, shelf) == chosen
-    assert choose_for_less(0.999 * chosen.cost, plan, shelf) is None
+    assert choose_for_less(plan, shelf, 1.001 * chosen.cost + 1e-9) == chosen
+    assert choose_for_less(plan, shelf, 0.999 * chosen.cost) is None
 
 
 def test_where_there_is_no_chain_that_is_said_unless_a_cheaper_one_was_wanted():
     plan, shelf = planned("halving"), Spools(rack_of(()))
     with pytest.raises(CannotCompute):
-        choose_for_less(inf, plan, shelf)
-    assert choose_for_less(1.0, plan, shelf) is None
+        choose_for_less(plan, shelf, inf)
+    assert choose_for_less(plan, shelf, 1.0) is None

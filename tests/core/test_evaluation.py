@@ -11,7 +11,7 @@ from nine_knots.core.base.errors import OutOfRange, Unreadable
 from nine_knots.core.base.measure import on_the_cord
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.tell.sentence import Say, hear, phrases, said_of
+from nine_knots.core.tell.sentence import Say, hear, phrases
 from nine_knots.core.trade.leader import Joint, Leader
 from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
 from nine_knots.core.trade.tackle import OwnFish
@@ -100,13 +100,11 @@ def test_a_knot_never_leaves_its_cord(deviation):
 
 
 def test_the_sentence_uses_words_where_a_figure_is_near_one():
-    here = day(water=Water(depth_m=0.52, pace_m_s=0.8))
-    parts = phrases(here, said_of(here, INCHES))
+    parts = phrases(day(water=Water(depth_m=0.52, pace_m_s=0.8)), INCHES)
     words = {part.part: part.text for part in parts}
     assert words["water"].startswith("knee-deep")
     assert words["pace"] == "at walking pace"
-    there = day(water=Water(depth_m=0.65), wind=Wind(speed_m_s=12.0))
-    odd = phrases(there, said_of(there, METRIC))
+    odd = phrases(day(water=Water(depth_m=0.65), wind=Wind(speed_m_s=12.0)), METRIC)
     words = {part.part: part.text for part in odd}
     assert words["water"].startswith("65 cm deep")
     assert words["wind"].startswith("wind of 12.0 m/s")

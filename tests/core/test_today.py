@@ -62,12 +62,12 @@ def test_a_leader_longer_than_most_tie_on_a_water_says_so_and_stands_behind_the_
     """Common practice, no source: nine feet on pocket water, twelve to fifteen for shy fish on a
     glide; long fine leaders are a school of their own."""
 
-    def cards(kind, fly=DRY):
+    def cards(kind):
         here = day(
             water=Water(kind=kind, depth_m=0.5, pace_m_s=0.6),
             quarry=Quarry(temper="wary"),
             wind=Wind(speed_m_s=1.0),
-            fly=fly,
+            fly=DRY,
         )
         found = [school_today(key, here, Stroke(), RUNA) for key in SCHOOLS]
         read = today_reading([card_of(one, INCHES) for one in found])

@@ -36,12 +36,11 @@ const drop = (number: number) => attempt(() => acts.dropLevel(props.row.stretch_
 
 const fish = () =>
   attempt(async () => {
-    const design = bench.design
-    if (!design) {
+    if (!bench.design) {
       notify('The bench is empty: put a leader on it first, from the shelf.', 'trouble')
       return
     }
-    await bench.put({ situation: { ...design.situation, water: props.row.water } })
+    bench.alter([], { water: props.row.water })
     await router.push('/')
   })
 </script>

@@ -10,6 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nine_knots.core.base.kernel import kernel, row_kernel
+from nine_knots.core.physics.bits import bits_of, of_bits
 from nine_knots.core.physics.chain import (
     ALONG_X,
     ALONG_Y,
@@ -30,7 +31,6 @@ from nine_knots.core.physics.chain import (
     UPPER,
     WITH,
 )
-from nine_knots.core.physics.rank import rank, ranked
 
 Array = NDArray[np.float64]
 
@@ -83,14 +83,14 @@ def push(b: Array, nodes: int, row: int) -> None:
 @row_kernel
 def length_errors(b: Array, nodes: int) -> float:
     """(L² - |d|²) / 2l of every link, L its length with stretch; the worst, of its length."""
-    worst = rank(0.0)
+    worst = bits_of(0.0)
     for j in range(nodes - 1):
         dx, dy = b[TO_X + j + 1] - b[TO_X + j], b[TO_Y + j + 1] - b[TO_Y + j]
         wanted = b[REST + j] + b[SLACK + j] * b[TRIED + j]
         error = 0.5 * (wanted * wanted - dx * dx - dy * dy) * b[INVERSE + j]
         b[ERROR + j] = error
-        worst = max(worst, rank(abs(error) * b[INVERSE + j]))
-    return ranked(worst)
+        worst = max(worst, bits_of(abs(error) * b[INVERSE + j]))
+    return of_bits(worst)
 
 
 @row_kernel

@@ -4,6 +4,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nine_knots.core.base.kernel import kernel, row_kernel
+from nine_knots.core.physics.bits import bits_of, of_bits
 from nine_knots.core.physics.chain import (
     ALONG_X,
     ALONG_Y,
@@ -20,7 +21,6 @@ from nine_knots.core.physics.chain import (
     Y,
     lighter_kg,
 )
-from nine_knots.core.physics.rank import rank, ranked
 
 Array = NDArray[np.float64]
 
@@ -53,21 +53,21 @@ def step_limit(b: Array, nodes: int, last: float, most: float) -> float:
 @row_kernel
 def fastest_turn(b: Array, nodes: int) -> float:
     """The greatest square of a link's spin, in 1/s²."""
-    most = rank(0.0)
+    most = bits_of(0.0)
     for j in range(nodes - 1):
         du, dv = b[U + j + 1] - b[U + j], b[V + j + 1] - b[V + j]
         spin = (b[ALONG_X + j] * dv - b[ALONG_Y + j] * du) * b[INVERSE + j]
-        most = max(most, rank(spin * spin))
-    return ranked(most)
+        most = max(most, bits_of(spin * spin))
+    return of_bits(most)
 
 
 @row_kernel
 def fastest_wave(b: Array, nodes: int) -> float:
     """The greatest T / (m l) of a link, times the last step squared."""
-    most = rank(0.0)
+    most = bits_of(0.0)
     for j in range(nodes - 1):
-        most = max(most, rank(b[IMPULSE + j] * b[WAVE + j]))
-    return ranked(most)
+        most = max(most, bits_of(b[IMPULSE + j] * b[WAVE + j]))
+    return of_bits(most)
 
 
 @row_kernel

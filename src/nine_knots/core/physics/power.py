@@ -3,6 +3,7 @@
 import numpy as np
 
 from nine_knots.core.base.kernel import row_kernel
+from nine_knots.core.physics.bits import bits_of, of_bits
 
 
 @row_kernel
@@ -15,9 +16,9 @@ def power(base: float, exponent: float) -> float:
     >>> abs(power(200.0, -2.0 / 3.0) / 200.0 ** (-2.0 / 3.0) - 1.0) < 3e-4
     True
     """
-    bits = np.float64(base).view(np.int64)
+    bits = bits_of(base)
     whole = (bits >> 52) - 1023
-    fraction = np.int64((bits & 0xFFFFFFFFFFFFF) | 0x3FF0000000000000).view(np.float64)
+    fraction = of_bits((bits & 0xFFFFFFFFFFFFF) | 0x3FF0000000000000)
     t = fraction - 1.5
     # the series of log2(1.5 + t), each term over 1.5^k k ln 2
     low = 0.9617966939259757 + t * (-0.32059889797532526 + t * 0.14248839909792107)
@@ -29,4 +30,4 @@ def power(base: float, exponent: float) -> float:
     # the series of 2^r
     rest = 0.0555041086648216 + r * (0.009618129107628477 + r * 0.0013333558)
     two = 1.0 + r * (0.6931471805599453 + r * (0.24022650695910072 + r * rest))
-    return float(two * np.int64((np.int64(floor) + 1023) << 52).view(np.float64))
+    return float(two * of_bits((int(floor) + 1023) << 52))

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import begun, counted, listed
 from nine_knots.core.judge.proposing.cheapest import USUAL_PRICE, Choice, cheapest
-from nine_knots.core.tell.sentence import phrases, said_of, sentence_text
+from nine_knots.core.tell.sentence import phrases, sentence_text
 from nine_knots.core.tell.today import TodayCard, TodayReading
 from nine_knots.core.trade.situation import Situation
 
@@ -53,7 +53,7 @@ def days_reading(
     chosen = iter(taken)
     told = []
     for (day, today), cards in zip(days, serving, strict=True):
-        sentence = sentence_text(phrases(day, said_of(day, units)))
+        sentence = sentence_text(phrases(day, units))
         if not cards:
             near = min(today.cards, key=lambda card: card.off)
             told.append(DayServed(sentence, None, f"No school serves it. {near.words}"))

@@ -3,7 +3,7 @@
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import begun, counted, listed
 from nine_knots.core.judge.refit import Swapped
-from nine_knots.core.tell.sentence import phrases, said_of
+from nine_knots.core.tell.sentence import phrases
 from nine_knots.core.tell.tying import joint_title
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.leader import Leader, Piece
@@ -38,10 +38,7 @@ def differences(before: Design, after: Design, units: Units) -> tuple[str, ...]:
 
 def _day(before: Design, after: Design, units: Units) -> list[str]:
     then, now = (
-        {
-            phrase.part: phrase.text
-            for phrase in phrases(one.situation, said_of(one.situation, units))
-        }
+        {phrase.part: phrase.text for phrase in phrases(one.situation, units)}
         for one in (before, after)
     )
     parts = [

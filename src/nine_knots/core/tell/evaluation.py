@@ -23,7 +23,7 @@ from nine_knots.core.tell.rig import (
     water_line_m,
 )
 from nine_knots.core.tell.ruler import Tick, ruler
-from nine_knots.core.tell.sentence import Phrase, Said, SayPart, phrases, said_of
+from nine_knots.core.tell.sentence import Phrase, Said, SayPart, phrases_of, said_of
 from nine_knots.core.tell.tying.steps import WorkOrder, joint_title, work_order
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots import KNOTS
@@ -147,7 +147,7 @@ def evaluate(
     said = said_of(situation, units)
     work = work_order(leader, situation.fly, titles, units, tyer)
     return Evaluation(
-        sentence=phrases(situation, said),
+        sentence=phrases_of(situation, said),
         said=said,
         length=units.length(leader.length_m),
         pieces=_piece_readings(leader, chances, work, units),

@@ -1,7 +1,7 @@
 """By which words a saved leader is found: all that an angler may remember of it."""
 
 from nine_knots.core.base.units import Units
-from nine_knots.core.tell.sentence import phrases, said_of, sentence_text
+from nine_knots.core.tell.sentence import phrases, sentence_text
 from nine_knots.core.tell.tying import joint_title
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.schools import SCHOOLS
@@ -18,7 +18,7 @@ def words_of(design: Design) -> str:
     for units in BOTH:
         said.append(units.length(leader.length_m).text)
         said += [units.tippet(piece.lower_diameter_m).text for piece in leader.pieces]
-        said.append(sentence_text(phrases(design.situation, said_of(design.situation, units))))
+        said.append(sentence_text(phrases(design.situation, units)))
     said += [piece.strand.substance.title for piece in leader.pieces]
     said += [joint_title(leader, joint) for joint in range(len(leader.joints))]
     said += [fly.title for _, fly in leader.flies_above]

@@ -94,8 +94,13 @@ def _apart(least_m: float | None, units: Units) -> str:
     return units.length(least_m).text if least_m is not None else ""
 
 
-def phrases(situation: Situation, said: dict[SayPart, Said]) -> tuple[Phrase, ...]:
-    """The sentence in parts, each a control; ``said`` is what ``said_of`` makes of the day."""
+def phrases(situation: Situation, units: Units) -> tuple[Phrase, ...]:
+    """The sentence in parts, each a control; figures in the angler's units."""
+    return phrases_of(situation, said_of(situation, units))
+
+
+def phrases_of(situation: Situation, said: dict[SayPart, Said]) -> tuple[Phrase, ...]:
+    """The same from what ``said_of`` makes of the day."""
     water, wind, quarry = situation.water, situation.wind, situation.quarry
     depth = said["depth"].word or f"{said['depth'].figure} deep"
     tint = "" if water.clarity == "clear" else f"{water.clarity} "

@@ -136,7 +136,7 @@ def fit(
     so_far = (bought.cost if bought else 0.0) + MISS_COST * len(shortfalls)
     if so_far + shelf.spools.least_cost(plan) >= most:
         return None
-    chosen = choose_for_less(most - so_far, plan, shelf.spools)
+    chosen = choose_for_less(plan, shelf.spools, most - so_far)
     if chosen is None:
         return None
     plan, spools, merged = without_twins(plan, chosen.spools, units)

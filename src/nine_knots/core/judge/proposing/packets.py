@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from math import log
 
 from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.kept_property import kept_property
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.trade.leader import TaperedPiece
@@ -16,28 +17,30 @@ UNCUT_M = 0.02  # up to which a taper counts as whole
 TIP_WEIGHT, LENGTH_WEIGHT, BUTT_WEIGHT = 2.0, 10.0, 0.25
 
 
-@dataclass(frozen=True, slots=True)
-class _Use:
-    """A packet's taper, what would be cut off either end of it, and what that costs."""
+@dataclass(frozen=True)
+class Bought:
+    """A packet's taper as it is used: what is cut off either end of it, in metres, and how far it
+    is from what was wanted."""
 
     packet: Packet
     cut_butt_m: float
     cut_tip_m: float
     cost: float
 
-
-@dataclass(frozen=True, slots=True)
-class Bought:
-    """A packet's taper as it is used, what of it is cut, and how far it is from what was wanted."""
-
-    packet: Packet
-    taper: TaperedPiece
-    cost: float
+    @kept_property
+    def taper(self) -> TaperedPiece:
+        """The piece that is left."""
+        return TaperedPiece(
+            role="butt",
+            strand=self.packet.strand,
+            cut_butt_m=self.cut_butt_m,
+            cut_tip_m=self.cut_tip_m,
+        )
 
     @property
     def cuts(self) -> tuple[tuple[str, float], ...]:
         """The ends that are cut, by name, and by how much in metres."""
-        ends = (("butt", self.taper.cut_butt_m), ("tip", self.taper.cut_tip_m))
+        ends = (("butt", self.cut_butt_m), ("tip", self.cut_tip_m))
         return tuple((end, cut_m) for end, cut_m in ends if cut_m > UNCUT_M)
 
 
@@ -56,17 +59,10 @@ def choose_packet(
             mend=f"Add a packet with a butt of about {units.diameter(wanted.butt_m).text}, "
             "or choose the tied form of this school.",
         )
-    best = min((_used(packet, wanted, next_piece) for packet in packets), key=lambda use: use.cost)
-    taper = TaperedPiece(
-        role="butt",
-        strand=best.packet.strand,
-        cut_butt_m=best.cut_butt_m,
-        cut_tip_m=best.cut_tip_m,
-    )
-    return Bought(best.packet, taper, best.cost)
+    return min((_used(packet, wanted, next_piece) for packet in packets), key=lambda b: b.cost)
 
 
-def _used(packet: Packet, wanted: PlannedTaper, next_piece: PlannedPiece | None) -> _Use:
+def _used(packet: Packet, wanted: PlannedTaper, next_piece: PlannedPiece | None) -> Bought:
     profile = packet.strand.profile
     keep_m = profile.length_m
     if wanted.most_m is not None and not wanted.whole:
@@ -90,4 +86,4 @@ def _used(packet: Packet, wanted: PlannedTaper, next_piece: PlannedPiece | None)
         cost += CUT_COST
     if next_piece is not None:
         cost += KNOT_COST
-    return _Use(packet, cut_butt_m, cut_tip_m, cost)
+    return Bought(packet, cut_butt_m, cut_tip_m, cost)

@@ -68,12 +68,12 @@ def choose_spools(plan: Plan, shelf: Spools) -> Chosen:
 
     A spool that would run out over several pieces is left for another.
     """
-    chosen = choose_for_less(inf, plan, shelf)
+    chosen = choose_for_less(plan, shelf, inf)
     assert chosen is not None
     return chosen
 
 
-def choose_for_less(most: float, plan: Plan, shelf: Spools) -> Chosen | None:
+def choose_for_less(plan: Plan, shelf: Spools, most: float) -> Chosen | None:
     """The same where it costs less than ``most``, which may be infinite; None where it does not."""
     if not plan.pieces:
         return Chosen((), 0.0)
