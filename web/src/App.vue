@@ -56,7 +56,8 @@ useEventListener(window, OUT, () => joins || void me.load())
       <BeginNote v-if="anglers.isFirst" />
       <CompileNotice />
       <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
-      <RouterView />
+      <!-- what the browser remembers is an angler's own: nothing is read before it is known whose -->
+      <RouterView v-if="anglers.front" />
     </main>
     <KeyList v-if="keysOpen" />
     <ProveDialog v-if="me.isProving" />

@@ -121,4 +121,17 @@ describe('the bench', () => {
     await beginning
     expect(bench.design?.title).toBe('by-hand')
   })
+
+  it('says so where the browser stores no draft, until it does again', async () => {
+    const bench = useBench()
+    await bench.begin('angler', true)
+    const store = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    await bench.openDesign(design('a'))
+    expect(bench.notStored).toContain('full')
+    store.mockRestore()
+    await bench.tryEdit(split)
+    expect([bench.notStored, bench.design?.title]).toEqual(['', 'a+'])
+  })
 })

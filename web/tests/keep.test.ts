@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { reactive, readonly } from 'vue'
 import type { Design } from '@/api/client'
-import { altered, survives, tagOf, type Change } from '@/bench/draft/change'
+import { altered, surviving, tagOf, type Change } from '@/bench/draft/change'
 import { draftIds, keepDraft, readDraft, type Entry, type Head } from '@/bench/draft/keep'
 
 const entry = (title: string): Entry => ({ thread: 't', design: { title } as Design })
@@ -31,6 +32,19 @@ describe('drafts in the browser', () => {
     expect((await readDraft('two'))?.entries.map((e) => e.design.title)).toEqual(['a', 'd'])
   })
 
+  it('take values that come as proxies, from a form or an answer', async () => {
+    const fly = readonly(reactive({ title: 'sedge', hook: { size: 14 } }))
+    const waiting = [{ kind: 'day', at: ['fly'], part: fly }] as unknown as Change[]
+    await keepDraft('proxies', { ...head(0, 0), waiting: reactive(waiting) }, entry('a'))
+    expect((await readDraft('proxies'))?.head.waiting).toEqual(waiting)
+  })
+
+  it('of an empty bench hold what waits', async () => {
+    const waiting: Change[] = [{ kind: 'open', design: entry('a').design, saved: null }]
+    await keepDraft('empty', { ...head(-1, -1), waiting })
+    expect(await readDraft('empty')).toMatchObject({ entries: [], head: { waiting } })
+  })
+
   it('are listed last touched first, and one with a hole is not read', async () => {
     await keepDraft('old', head(0, 0, 5), entry('a'))
     await keepDraft('new', head(0, 0, 9), entry('a'))
@@ -51,7 +65,22 @@ describe('changes', () => {
       { kind: 'settle' },
       { kind: 'read' },
     ]
-    expect(kinds.map(survives)).toEqual([true, true, false, false, false])
+    expect(surviving(kinds)).toEqual([
+      kinds[0],
+      kinds[1],
+      { kind: 'edit', edit: { act: 'move-joint', joint: 1, to_m: 1 } },
+    ])
+  })
+
+  it('of a drag in the hand, or called off, do not survive', () => {
+    const drag = (to_m: number): Change => ({
+      kind: 'preview',
+      edit: { act: 'move-joint', joint: 1, to_m },
+    })
+    expect(surviving([drag(1), drag(2)])).toEqual([])
+    expect(surviving([drag(1), { kind: 'revert' }, { kind: 'settle' }])).toEqual([])
+    const [kept] = surviving([drag(1), drag(2), { kind: 'settle' }])
+    expect(kept).toMatchObject({ kind: 'edit', edit: { to_m: 2 } })
   })
 
   it('that repeat carry the same tag', () => {

@@ -77,6 +77,15 @@ describe('turns', () => {
     expect(settled).toBe(true)
   })
 
+  it('settle also where keeping fails', async () => {
+    const { run, next } = byHand()
+    const turns = new Turns(run, () => Promise.reject(new Error('full')))
+    const done = turns.add('a')
+    next()?.end()
+    await done
+    expect(turns.unfinished).toEqual([])
+  })
+
   it('are settled once everything asked for so far is done or refused', async () => {
     const { run, next } = byHand()
     const turns = new Turns(run)

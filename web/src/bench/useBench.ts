@@ -9,16 +9,19 @@ import {
   type Evaluation,
   type Say,
 } from '@/api/client'
+import { plain } from '@/api/plain'
 import { inWords, ServerLost } from '@/api/problems'
 import { useSettings } from '@/settings/useSettings'
 import { draftOfToday, LEADER_VERSION, type DamagedDraft } from './draft/bringUp'
-import { altered, survives, tagOf, type Change } from './draft/change'
+import { altered, surviving, tagOf, type Change } from './draft/change'
 import { History } from './draft/history'
 import { draftOfThisTab } from './draft/identity'
 import { keepDraft, type Entry, type SavedAs } from './draft/keep'
 import { Turns } from './draft/turns'
 
 const LONGEST_WAIT_MS = 4000
+/** Where an empty bench is in its history. */
+const EMPTY = { at: -1, top: -1 }
 
 /** The design on the bench: every change goes through Python, in order, and is kept as a draft. */
 export const useBench = defineStore('bench', () => {
@@ -30,6 +33,8 @@ export const useBench = defineStore('bench', () => {
   const ghost = shallowRef<Design | null>(null)
   const lost = ref(false)
   const waitingCount = ref(0)
+  /** Why this browser doesn't store the draft; empty while it does. */
+  const notStored = ref('')
   const refusal = ref('')
   const canUndo = ref(false)
   const canRedo = ref(false)
@@ -125,24 +130,30 @@ export const useBench = defineStore('bench', () => {
 
   async function keep() {
     waitingCount.value = turns.unfinished.length
-    if (!history || !draftId) return
-    canUndo.value = history.canUndo
-    canRedo.value = history.canRedo
+    canUndo.value = history?.canUndo ?? false
+    canRedo.value = history?.canRedo ?? false
+    if (!draftId) return
     const head = {
       version: LEADER_VERSION,
-      ...history.place,
+      ...(history?.place ?? EMPTY),
       saved: savedBy.value,
       ghost: ghost.value,
-      waiting: turns.unfinished.filter(survives),
+      waiting: surviving(turns.unfinished),
       touched: Date.now(),
     }
-    await keepDraft(draftId, head, history.present)
+    try {
+      await keepDraft(draftId, head, history?.present)
+      notStored.value = ''
+    } catch (error) {
+      notStored.value = inWords(error)
+    }
   }
 
   /** Takes a change; resolves when done, rejects where Python refuses it. */
   async function change(made: Change, latest = ''): Promise<void> {
     refusal.value = ''
-    const done = turns.add(made, latest)
+    // a copy: what a form holds may change while this waits
+    const done = turns.add(plain(made), latest)
     if (lost.value) void keep()
     await done
   }
@@ -154,10 +165,23 @@ export const useBench = defineStore('bench', () => {
     })
   }
 
+  /** The draft of this tab, if there is one; where the browser stores none, that is shown. */
+  async function ownDraft(anglerId: string, isAlone: boolean) {
+    try {
+      draftId = await draftOfThisTab(anglerId, isAlone)
+      return await draftOfToday(draftId)
+    } catch (error) {
+      notStored.value = inWords(error)
+      return { draft: null, damaged: null }
+    }
+  }
+
   async function restore(anglerId: string, isAlone: boolean): Promise<boolean> {
-    draftId = await draftOfThisTab(anglerId, isAlone)
-    const { draft, damaged: broken } = await draftOfToday(draftId)
+    const { draft, damaged: broken } = await ownDraft(anglerId, isAlone)
     damaged.value = broken
+    const isEmpty = draft && !draft.entries.length
+    if (isEmpty) for (const waiting of draft.head.waiting) attempt(waiting)
+    if (isEmpty) return draft.head.waiting.length > 0
     if (draft && !opened) {
       history = new History(draft.entries, draft.head.at)
       savedBy.value = draft.head.saved
@@ -222,6 +246,7 @@ export const useBench = defineStore('bench', () => {
     ghost,
     lost,
     waitingCount,
+    notStored,
     refusal,
     canUndo,
     canRedo,

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { useStorage, refDebounced } from '@vueuse/core'
+import { refDebounced } from '@vueuse/core'
 import { computed, reactive, ref } from 'vue'
 import { inWords } from '@/api/problems'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { useSettings } from '@/settings/useSettings'
 import { useGiving } from '@/shared/useGiving'
 import { attempt } from '@/shell/attempt'
@@ -18,13 +19,13 @@ const emit = defineEmits<{ gone: [] }>()
 const QUIET_MS = 250
 const settings = useSettings()
 const giving = useGiving()
-const levels = useStorage<Record<string, string>>('nine-knots.levels', {})
+const levels = useAnglerStorage<Record<string, string>>('levels', {})
 const level = computed({
   get: () => levels.value[props.placeId] ?? '',
   set: (text) => (levels.value = { ...levels.value, [props.placeId]: text }),
 })
 const asked = refDebounced(level, QUIET_MS)
-const tides = useStorage<Record<string, TideTyped>>('nine-knots.tides', {})
+const tides = useAnglerStorage<Record<string, TideTyped>>('tides', {})
 const tide = computed(() => tides.value[props.placeId] ?? { high: '', low: '', at: '' })
 /** As it is being typed: kept, and asked for, when a field is left. */
 const typed = reactive({ ...tide.value })

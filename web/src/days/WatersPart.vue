@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { useStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { attempt } from '@/shell/attempt'
 import { usePlaceActs, usePlaces } from './usePlaces'
 import WaterPart from './WaterPart.vue'
 
 /** Waters with their stretches, as they usually are and at today's level. */
 const { data: places, isSuccess } = usePlaces()
-const chosen = useStorage('nine-knots.water', '')
+const chosen = useAnglerStorage('water', '')
 const name = ref('')
 const KINDS = ['river', 'lake', 'sea'] as const
 const kind = ref<(typeof KINDS)[number]>('river')

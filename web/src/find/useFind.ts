@@ -1,4 +1,3 @@
-import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { answered, api, type Schemas, type Situation } from '@/api/client'
@@ -6,6 +5,7 @@ import { job } from '@/api/job'
 import { inWords } from '@/api/problems'
 import { useAnswer } from '@/api/useAnswer'
 import { overhead, useCast } from '@/bench/air/useCast'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { useSettings } from '@/settings/useSettings'
 import { useDayAtHand } from '@/bench/useDayAtHand'
 
@@ -42,7 +42,7 @@ export const useFind = defineStore('find', () => {
   const cast = useCast()
   const { situation, notYet } = useDayAtHand()
   const bench = `find-${crypto.randomUUID().slice(0, 8)}`
-  const asked = useStorage('nine-knots.find', USUAL, localStorage, { mergeDefaults: true })
+  const asked = useAnglerStorage('find', USUAL)
   const reading = shallowRef<Schemas['FindReading'] | null>(null)
   const share = ref<number | null>(null)
   const refused = ref('')

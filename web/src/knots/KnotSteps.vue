@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { usePreferredReducedMotion, useRafFn, useStorage } from '@vueuse/core'
+import { usePreferredReducedMotion, useRafFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import KnotPicture from './KnotPicture.vue'
 
 type Key = Schemas['KnotCard']['key']
@@ -11,7 +12,7 @@ type Key = Schemas['KnotCard']['key']
 const props = defineProps<{ knot: Key; title: string }>()
 const STEP_S = 1.6
 const motion = usePreferredReducedMotion()
-const mirrored = useStorage('nine-knots.left-handed', false)
+const mirrored = useAnglerStorage('left-handed', false)
 const at = ref(0)
 const goal = ref<number | null>(null)
 const { data: drawing } = useQuery({

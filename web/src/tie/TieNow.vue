@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener, useStorage } from '@vueuse/core'
+import { useEventListener } from '@vueuse/core'
 import { nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import EmptyBench from '@/bench/EmptyBench.vue'
@@ -8,6 +8,7 @@ import { isTyping } from '@/widgets/isTyping'
 import { option } from '@/widgets/option'
 import PickOne from '@/widgets/PickOne.vue'
 import KnotPicture from '@/knots/KnotPicture.vue'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import CameOut from './CameOut.vue'
 import { useCompanion } from './useCompanion'
 
@@ -22,7 +23,7 @@ const ORDERS = [
   option('cut first' as const, 'all cut first'),
   option('spool by spool' as const, 'spool by spool'),
 ]
-const mirrored = useStorage('nine-knots.left-handed', false)
+const mirrored = useAnglerStorage('left-handed', false)
 const field = ref<HTMLInputElement>()
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {

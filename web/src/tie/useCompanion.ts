@@ -1,8 +1,8 @@
-import { useStorage } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { useAnswer } from '@/api/useAnswer'
 import { useBench } from '@/bench/useBench'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { useSettings } from '@/settings/useSettings'
 
 interface Progress {
@@ -16,9 +16,9 @@ interface Progress {
 export function useCompanion() {
   const bench = useBench()
   const settings = useSettings()
-  const kept = useStorage<Progress>('nine-knots.tying', { leader: '', at: 0, cameOut: [] })
+  const kept = useAnglerStorage<Progress>('tying', { leader: '', at: 0, cameOut: [] })
   /** All cut first, or each piece where it is joined: the angler's own way, kept. */
-  const order = useStorage<Schemas['ScreensRequest']['order']>('nine-knots.order', 'cut first')
+  const order = useAnglerStorage<Schemas['ScreensRequest']['order']>('order', 'cut first')
   const leader = computed(() => JSON.stringify(bench.design?.leader ?? null))
   const { answer: screens } = useAnswer(
     () => bench.design && { design: bench.design, units: settings.units, order: order.value },

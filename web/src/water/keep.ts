@@ -1,6 +1,8 @@
 /** What the phone keeps: days as they were packed, and events, each by its own id, never changed. */
 import { createStore, entries, get, set, setMany, type UseStore } from 'idb-keyval'
+import { toRaw } from 'vue'
 import type { Schemas } from '@/api/client'
+import { plain } from '@/api/plain'
 import type { DayEvent } from './state'
 
 export type DayPack = Schemas['DayPack']
@@ -14,7 +16,7 @@ interface Kept {
 const stores: Record<string, UseStore> = {}
 const store = (name: string) => (stores[name] ??= createStore(`nine-knots-water-${name}`, name))
 
-export const keepPack = async (pack: DayPack) => set(pack.plan_id, pack, store('packs'))
+export const keepPack = async (pack: DayPack) => set(pack.plan_id, plain(pack), store('packs'))
 export const readPack = async (planId: string) => get<DayPack>(planId, store('packs'))
 
 /** Days that are kept here, the latest first. */
@@ -24,12 +26,12 @@ export async function packsHere(): Promise<DayPack[]> {
 }
 
 export const keepEvent = async (event: DayEvent) =>
-  set(event.event_id, { event, sent: false } satisfies Kept, store('events'))
+  set(event.event_id, { event: plain(event), sent: false } satisfies Kept, store('events'))
 
 /** Events that came from elsewhere, or that the bench has: nothing of them is to be sent. */
 export const keepSent = async (events: DayEvent[]) =>
   setMany(
-    events.map((event) => [event.event_id, { event, sent: true } satisfies Kept]),
+    events.map((event) => [event.event_id, { event: plain(event), sent: true } satisfies Kept]),
     store('events'),
   )
 
@@ -49,7 +51,8 @@ export interface KeptPhoto {
   photo: Blob
   sent: boolean
 }
-export const keepPhoto = async (photo: KeptPhoto) => set(photo.name, photo, store('photos'))
+export const keepPhoto = async (photo: KeptPhoto) =>
+  set(photo.name, { ...photo, photo: toRaw(photo.photo) }, store('photos'))
 
 /** Photos of a day that were taken with this phone. */
 export async function readPhotos(planId: string): Promise<KeptPhoto[]> {
@@ -57,5 +60,6 @@ export async function readPhotos(planId: string): Promise<KeptPhoto[]> {
   return found.filter((one) => one.plan_id === planId)
 }
 
-export const keepChoice = async (name: string, value: unknown) => set(name, value, store('choices'))
+export const keepChoice = async (name: string, value: unknown) =>
+  set(name, plain(value), store('choices'))
 export const readChoice = async <T>(name: string) => get<T>(name, store('choices'))

@@ -1,8 +1,8 @@
-import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { answered, api, type Design, type Schemas, type System } from '@/api/client'
 import { useAnswer } from '@/api/useAnswer'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { useSettings } from '@/settings/useSettings'
 import { useBench } from '../useBench'
 import { useGhostDesign } from '../useGhostDesign'
@@ -51,7 +51,7 @@ export const useCast = defineStore('cast', () => {
   const bench = useBench()
   const settings = useSettings()
   const ghostDesign = useGhostDesign()
-  const stroke = useStorage('nine-knots.stroke', USUAL, localStorage, { mergeDefaults: true })
+  const stroke = useAnglerStorage('stroke', USUAL)
   const learnt = ref(0)
 
   const thrown = (design: Design | null): Thrown | null =>

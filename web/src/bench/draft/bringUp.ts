@@ -77,7 +77,7 @@ export async function broughtUp(
   ]
   const read = await ask(version, leaders)
   const present = read[draft.head.at]
-  if (!present?.leader) return { draft: null, why: present?.why ?? '' }
+  if (draft.entries.length && !present?.leader) return { draft: null, why: present?.why ?? '' }
   const readable = draft.entries.flatMap((entry, i) => {
     const design = read[i]?.leader
     return design ? [{ entry: { ...entry, design }, was: i }] : []

@@ -23,9 +23,21 @@ export function altered<T extends object>(whole: T, at: readonly string[], part:
   return { ...whole, [first]: altered(inner, rest, part) }
 }
 
-/** Changes that mean something after a reload; a drag's steps and repeated readings do not. */
-export function survives(change: Change): boolean {
-  return !['preview', 'settle', 'revert', 'read'].includes(change.kind)
+/**
+ * The changes to make after a reload. A drag that was let go becomes the edit of its last step; one
+ * still in the hand, or called off, and repeated readings are left out.
+ */
+export function surviving(changes: readonly Change[]): Change[] {
+  const kept: Change[] = []
+  let dragged: Edit | null = null
+  for (const change of changes) {
+    if (change.kind === 'preview') dragged = change.edit
+    else if (change.kind === 'settle' || change.kind === 'revert') {
+      if (dragged && change.kind === 'settle') kept.push({ kind: 'edit', edit: dragged })
+      dragged = null
+    } else if (change.kind !== 'read') kept.push(change)
+  }
+  return kept
 }
 
 /** Repeats of one gesture carry the same tag and make one step of undo. */

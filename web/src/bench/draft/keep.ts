@@ -1,6 +1,7 @@
 /** Drafts in this browser's IndexedDB: one head a draft, and each entry of its history by number. */
 import { createStore, del, get, getMany, keys, setMany, type UseStore } from 'idb-keyval'
 import type { Design } from '@/api/client'
+import { plain } from '@/api/plain'
 import type { Change } from './change'
 import type { Place } from './history'
 
@@ -47,21 +48,19 @@ export async function readDraft(id: string): Promise<Draft | null> {
   return entries.every(Boolean) ? { head, entries: entries as Entry[] } : null
 }
 
-/** Keeps the head and the present entry; the other entries stand already. */
-export async function keepDraft(id: string, head: Head, present: Entry): Promise<void> {
-  await setMany(
-    [
-      [entryKey(id, head.at), present],
-      [headKey(id), head],
-    ],
-    store(),
-  )
+/**
+ * Keeps the head and the present entry; the other entries are stored already. A bench that is still
+ * empty has no entry, only changes that wait.
+ */
+export async function keepDraft(id: string, head: Head, present?: Entry): Promise<void> {
+  const entries: [string, unknown][] = present ? [[entryKey(id, head.at), plain(present)]] : []
+  await setMany([...entries, [headKey(id), plain(head)]], store())
 }
 
 /** Keeps every entry anew: those of an older program, brought up to date. */
 export async function rewriteDraft(id: string, { head, entries }: Draft): Promise<void> {
-  const numbered = entries.map((entry, i) => [entryKey(id, i), entry] as [string, unknown])
-  await setMany([...numbered, [headKey(id), head]], store())
+  const numbered = entries.map((entry, i) => [entryKey(id, i), plain(entry)] as [string, unknown])
+  await setMany([...numbered, [headKey(id), plain(head)]], store())
 }
 
 /** Puts a draft that cannot be read out of the way: it stays in the browser, and no tab opens it. */

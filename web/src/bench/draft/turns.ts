@@ -50,7 +50,7 @@ export class Turns<C> {
         (error: unknown) => () => turn.failed(error),
       )
       this.#running = null
-      void this.after().then(settle)
+      void this.after().then(settle, settle)
     }
   }
 }

@@ -1,6 +1,6 @@
-import { useStorage } from '@vueuse/core'
 import { answered, api } from '@/api/client'
 import { useAnswer } from '@/api/useAnswer'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { useSettings } from '@/settings/useSettings'
 import { useBench } from '../useBench'
 
@@ -8,8 +8,8 @@ import { useBench } from '../useBench'
 export function useHold() {
   const bench = useBench()
   const settings = useSettings()
-  const soaked = useStorage('nine-knots.soaked', true)
-  const record = useStorage('nine-knots.record-rule', false)
+  const soaked = useAnglerStorage('soaked', true)
+  const record = useAnglerStorage('record-rule', false)
   const { answer: reading } = useAnswer(
     () =>
       bench.design && {

@@ -8,7 +8,7 @@ import { usePlanActs } from './usePlans'
 
 /** The way to the water: packed for the phone, printed, in the calendar. */
 const props = defineProps<{ planId: string; packedAt: string }>()
-const packing = useDayJob('/api/plans/pack')
+const packing = useDayJob('/api/plans/pack', () => props.planId)
 const acts = usePlanActs()
 const packed = computed(() => (props.packedAt ? momentText(props.packedAt) : ''))
 
@@ -23,7 +23,8 @@ async function pack() {
       <button class="do do--main" type="button" :disabled="packing.busy.value" @click="pack">
         {{ packed ? 'Pack it anew' : 'Pack it for the water' }}
       </button>
-      <RouterLink v-if="packed" class="do" :to="`/water/${planId}`">At the water</RouterLink>
+      <!-- a build of its own, outside this router -->
+      <a v-if="packed" class="do" :href="`/water/${planId}`">At the water</a>
       <a v-if="packed" class="do" :href="`/api/plans/${planId}/pack.html`" download
         >As one file, for a phone without a network</a
       >

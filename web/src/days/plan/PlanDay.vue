@@ -22,8 +22,9 @@ const { situation } = useDayAtHand()
 const acts = usePlanActs()
 const giving = useGiving()
 const { refused, attempt: tryIt } = useRefusal()
-const working = useDayJob('/api/plans/work')
-const { form, changed, addStop, settled } = usePlanForm(props.planId, () => {
+const working = useDayJob('/api/plans/work', () => props.planId)
+const keeping = ref(false)
+const { form, changed, addStop, settled } = usePlanForm(props.planId, props.places, () => {
   if (props.planId) return plan.value ? planTyped(plan.value.texts) : null
   return kit.value ? planBegun(kit.value, props.places, situation.value) : null
 })
@@ -32,15 +33,18 @@ const unfolded = ref(false)
 const worked = computed(() => (changed.value ? null : plan.value?.worked))
 
 async function workOut() {
-  if (!form.value) return
+  if (!form.value || keeping.value || working.busy.value) return
   let planId = props.planId
+  keeping.value = true
   const kept = await tryIt(async () => {
     planId = await acts.keep(props.planId, form.value!)
   })
+  keeping.value = false
   if (!kept) return
   settled()
-  emit('kept', planId)
   unfolded.value = false
+  // a new plan opens under its own id; the work on it goes on there
+  emit('kept', planId)
   if (await working.work(planId)) await acts.anew()
 }
 const water = computed(
@@ -72,7 +76,7 @@ const forget = () =>
       <button
         class="do do--main"
         type="button"
-        :disabled="working.busy.value || !form.stops.length"
+        :disabled="keeping || working.busy.value || !form.stops.length"
         @click="workOut"
       >
         Work it out

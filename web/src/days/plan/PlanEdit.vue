@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import type { Kit, Schemas } from '@/api/client'
 import { useCatalogue } from '@/api/queries'
 import { useSettings } from '@/settings/useSettings'
@@ -26,6 +26,13 @@ const places = computed(() => props.places.map((one) => option(one.place_id, one
 const stretches = computed(() =>
   (water.value?.stretches ?? []).map((one) => option(one.stretch_id, one.title)),
 )
+watch(stretches, (known) => {
+  // a stretch that was taken off the water since can't be fished
+  const gone = plan.value.stops.filter(
+    (stop) => known.length && !known.some((one) => one.value === stop.stretch_id),
+  )
+  for (const stop of gone) plan.value.stops.splice(plan.value.stops.indexOf(stop), 1)
+})
 const plain = <T extends string>(row: readonly T[] | undefined) =>
   (row ?? []).map((one) => option(one, one))
 const titles = (row: { title: string }[]) => row.map((one) => option(one.title, one.title))

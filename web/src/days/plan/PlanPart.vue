@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useStorage } from '@vueuse/core'
 import { computed, watch } from 'vue'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { usePlaces } from '../usePlaces'
 import PlanDay from './PlanDay.vue'
 import { usePlans } from './usePlans'
@@ -9,7 +9,7 @@ import { usePlans } from './usePlans'
 const { data: plans, isSuccess } = usePlans()
 const { data: places } = usePlaces()
 const NEW = 'new'
-const chosen = useStorage('nine-knots.plan', '')
+const chosen = useAnglerStorage('plan', '')
 const open = computed(() =>
   chosen.value === NEW || plans.value?.some((one) => one.plan_id === chosen.value)
     ? chosen.value

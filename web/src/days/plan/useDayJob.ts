@@ -1,44 +1,69 @@
-import { computed, ref } from 'vue'
+import { defineStore } from 'pinia'
+import { computed, reactive } from 'vue'
 import { job } from '@/api/job'
 import { inWords } from '@/api/problems'
 import { overhead, useCast } from '@/bench/air/useCast'
 import { useSettings } from '@/settings/useSettings'
 
-/** Long work on a plan, worked out or packed: how far it is, stopped, or why it is refused. */
-export function useDayJob<P extends '/api/plans/work' | '/api/plans/pack'>(path: P) {
+type DayJobPath = '/api/plans/work' | '/api/plans/pack'
+
+interface DayJob {
+  /** How much is done, from 0 to 1; null while nothing is under way. */
+  share: number | null
+  refused: string
+  stopped: boolean
+  controller: AbortController | null
+}
+const IDLE: DayJob = { share: null, refused: '', stopped: false, controller: null }
+
+/** Long work on plans. It belongs to the plan, not to the page: it goes on while another is open. */
+const useDayJobs = defineStore('day-jobs', () => {
   const settings = useSettings()
   const cast = useCast()
-  const share = ref<number | null>(null)
-  const refused = ref('')
-  const stopped = ref(false)
-  let waiting: AbortController | null = null
+  const jobs = reactive<Record<string, DayJob>>({})
 
-  /** Whether it was done; what it came to is kept by the service. */
-  async function work(plan_id: string): Promise<boolean> {
-    waiting?.abort()
-    const mine = (waiting = new AbortController())
+  const jobOf = (path: DayJobPath, planId: string) => (jobs[`${path} ${planId}`] ??= { ...IDLE })
+
+  /** Whether it was done. A plan already being worked on is not asked for twice. */
+  async function work(path: DayJobPath, plan_id: string): Promise<boolean> {
+    const mine = jobOf(path, plan_id)
+    if (mine.share !== null) return false
+    const controller = new AbortController()
+    Object.assign(mine, { share: 0, refused: '', stopped: false, controller })
     const body = { plan_id, stroke: overhead(cast.stroke), units: settings.units }
-    refused.value = ''
-    stopped.value = false
-    share.value = 0
     try {
-      await job(path, body as Parameters<typeof job<P>>[1], {
-        signal: mine.signal,
-        progress: (done) => (share.value = done),
+      await job(path, body, {
+        signal: controller.signal,
+        progress: (done) => (mine.share = done),
       })
       return true
     } catch (error) {
-      if (!mine.signal.aborted) refused.value = inWords(error)
+      if (!controller.signal.aborted) mine.refused = inWords(error)
       return false
     } finally {
-      if (waiting === mine) share.value = null
+      mine.share = null
     }
   }
 
-  function stop() {
-    stopped.value = true
-    waiting?.abort()
+  function stop(path: DayJobPath, planId: string) {
+    const mine = jobOf(path, planId)
+    mine.stopped = true
+    mine.controller?.abort()
   }
 
-  return { share, refused, stopped, busy: computed(() => share.value !== null), work, stop }
+  return { jobs, jobOf, work, stop }
+})
+
+/** One plan worked out or packed: how far it is, stopped, or why it is refused. */
+export function useDayJob(path: DayJobPath, planId: () => string) {
+  const jobs = useDayJobs()
+  const mine = computed(() => jobs.jobs[`${path} ${planId()}`] ?? IDLE)
+  return {
+    share: computed(() => mine.value.share),
+    refused: computed(() => mine.value.refused),
+    stopped: computed(() => mine.value.stopped),
+    busy: computed(() => mine.value.share !== null),
+    work: (id: string) => jobs.work(path, id),
+    stop: () => jobs.stop(path, planId()),
+  }
 }

@@ -1,6 +1,6 @@
-import { useStorage } from '@vueuse/core'
-import { computed, watch, type Ref } from 'vue'
+import { computed, watch } from 'vue'
 import type { Kit, Schemas, Situation } from '@/api/client'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import type { PlanForm } from './usePlans'
 
 const MORNING = 9
@@ -46,13 +46,16 @@ export const planTyped = (texts: Schemas['PlanTexts']): PlanForm => cloned(texts
 const cloned = <T>(value: T) => JSON.parse(JSON.stringify(value)) as T
 
 /** The form of one plan: what is typed is kept in this browser till it is kept by the service. */
-export function usePlanForm(planId: string, kept: () => PlanForm | null) {
-  const draft: Ref<PlanForm | null> = useStorage(
-    `nine-knots.plan-draft.${planId || 'new'}`,
-    null as PlanForm | null,
-    localStorage,
-    { serializer: { read: (text) => JSON.parse(text) as PlanForm, write: JSON.stringify } },
-  )
+export function usePlanForm(
+  planId: string,
+  places: readonly Schemas['PlaceCard'][],
+  kept: () => PlanForm | null,
+) {
+  const draft = useAnglerStorage<PlanForm | null>(`plan-draft.${planId || 'new'}`, null)
+  if (draft.value && !places.some((place) => place.place_id === draft.value?.place_id)) {
+    // typed for a water that is not here (any more): the rest of the form stays
+    draft.value = { ...draft.value, place_id: places[0]?.place_id ?? '', stops: [] }
+  }
   const form = computed(() => draft.value ?? kept())
   const changed = computed(
     () => !!draft.value && JSON.stringify(draft.value) !== JSON.stringify(kept()),

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { useStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { answered, api } from '@/api/client'
 import { useStock } from '@/api/queries'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { useSettings } from '@/settings/useSettings'
 import ChipChoice from '@/widgets/ChipChoice.vue'
 import { option } from '@/widgets/option'
@@ -28,7 +28,7 @@ const KINDS = [
 type Kind = (typeof KINDS)[number]['value']
 const route = useRoute()
 const settings = useSettings()
-const kind = useStorage<Kind>('nine-knots.measure', 'micrometer')
+const kind = useAnglerStorage<Kind>('measure', 'micrometer')
 const { data: stock } = useStock()
 const { data: kit } = useQuery({
   queryKey: ['owned-kit', computed(() => settings.units)],
