@@ -80,12 +80,43 @@ def test_a_day_is_planned_worked_out_and_packed_at_the_table(page):
     expect(result).to_contain_text("Begin with")
     page.get_by_role("button", name="Pack it for the water").click()
     expect(page.get_by_role("link", name="At the water")).to_be_visible(timeout=60_000)
+    at_bench = page.url
+    page.get_by_role("link", name="At the water").click()
+    expect(page).to_have_url(re.compile(r"/water/[0-9a-f]{32}$"))
+    expect(page.get_by_role("navigation", name="At the water")).to_be_visible()
+    page.goto(at_bench)
     with page.expect_download() as download:
         page.get_by_role("link", name="For the calendar").click()
     assert download.value.suggested_filename == "an-hour-at-the-bridge.ics"
     page.get_by_role("button", name="Change it").click()
     page.get_by_role("button", name="forget this plan").click()
     expect(page.get_by_text("An hour at the bridge")).to_have_count(0)
+
+
+def test_work_on_a_new_plan_is_seen_stopped_and_never_queued_twice(page, context):
+    asked = []
+    context.route("**/api/plans/work", lambda route: asked.append(route))
+    page.goto("/days/plan")
+    page.get_by_text("Plan another day").click()
+    form = page.get_by_role("form", name="The day to plan")
+    form.get_by_label("What you call it").fill("Seen at work")
+    form.get_by_role("button", name="the first stretch").click()
+    begin = page.get_by_role("button", name="Work it out", exact=True)
+    begin.dblclick()
+    working = page.get_by_role("status").filter(has_text="trying every leader")
+    for _ in range(2):  # also after another page was open
+        expect(working).to_be_visible()
+        expect(begin).to_be_disabled()
+        expect(page.get_by_role("radio", name="Seen at work")).to_have_count(1)
+        page.get_by_role("link", name="Shelf").click()
+        page.get_by_role("link", name="Days", exact=True).click()
+        page.get_by_role("link", name="Plan").click()
+    page.get_by_role("button", name="Stop").click()
+    expect(page.get_by_text("Stopped.")).to_be_visible()
+    expect(begin).to_be_enabled()
+    assert len(asked) == 1
+    page.get_by_role("button", name="forget this plan").click()
+    expect(page.get_by_text("Seen at work")).to_have_count(0)
 
 
 def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, context, program):
@@ -109,7 +140,7 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
         tap(phone, "Wind knot")
         tap(phone, "Here")
         expect(phone.get_by_role("alert")).to_contain_text("A wind knot halves what it holds")
-        expect(phone.get_by_text("kept here")).to_be_visible()
+        expect(phone.get_by_text(f"{HAPPENED - 2} not sent yet")).to_be_visible()
         # the page dies and comes back with all of it
         phone.reload()
         expect(phone.get_by_role("alert")).to_contain_text("A wind knot halves what it holds")
@@ -196,6 +227,41 @@ def test_the_water_is_otherwise_and_the_tables_say_what_to_do(phone):
     expect(phone.get_by_text("Next:")).to_be_visible()
 
 
+def test_packed_days_come_to_the_phone_by_themselves(open_page, context, packed):
+    home = open_page("/water/")
+    assert home.evaluate(WORKER_READY)
+    home.reload()
+    day = home.get_by_role("button", name="Saturday, pockets to gorge")
+    expect(day).to_be_visible()
+    context.set_offline(True)
+    try:
+        home.reload()
+        day.click()
+        expect(home.get_by_label("Where you are")).to_be_visible()
+    finally:
+        context.set_offline(False)
+
+
+def test_an_undone_event_takes_its_form_along(phone, context):
+    tap(phone, "Happened")
+    context.set_offline(True)
+    try:
+        for undone, waiting in (("Undo", None), ("That is all", 1), ("Tell this", 2)):
+            tap(phone, "Fish")
+            expect(phone.get_by_role("heading", name="Fish: noted. More?")).to_be_visible()
+            tap(phone, undone)
+            expect(phone.get_by_role("heading", name="Fish: noted. More?")).to_have_count(0)
+            if waiting is None:
+                expect(phone.get_by_text("not sent yet")).to_have_count(0)
+            else:
+                expect(phone.get_by_text(f"{waiting} not sent yet")).to_be_visible()
+    finally:
+        context.set_offline(False)
+    for _ in range(2):
+        phone.get_by_role("button", name=re.compile("^Take back.*Fish")).first.click()
+    expect(phone.get_by_text("all at the bench")).to_be_visible(timeout=20_000)
+
+
 def test_what_cannot_be_kept_is_said_at_once(open_page, packed):
     page = open_page("/water/")
     page.add_init_script(
@@ -253,9 +319,9 @@ def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
     take_photo(page)
     expect(page.get_by_text("A photo is kept with it")).to_be_visible()
     tap(page, "Tell this")
-    expect(page.get_by_text("4 in this file’s log")).to_be_visible()
+    expect(page.get_by_text("1 in this file’s log")).to_be_visible()
     page.reload()
-    expect(page.get_by_text("4 in this file’s log")).to_be_visible()  # told anew, and its photo
+    expect(page.get_by_text("1 in this file’s log")).to_be_visible()  # told anew, and its photo
     tap(page, "Wallet")
     with page.expect_download() as download:
         tap(page, "Save the log as a file")

@@ -130,3 +130,23 @@ def test_a_code_keeps_ones_things_from_the_others(first):
     code.fill("tide 4")
     page.keyboard.press("Enter")
     expect(rail.get_by_role("button", name="Hedda")).to_be_visible()
+
+
+def test_a_plan_one_angler_began_is_not_shown_to_the_next(first, program):
+    page = first
+    page.goto("/days/plan")
+    page.get_by_text("Plan another day").click()
+    name = page.get_by_label("What you call it")
+    name.fill("Only mine")
+    page.goto("/")
+    program.http.post("/api/anglers", json={"name": "Next"}).raise_for_status()
+    water = {"title": "The Next beck", "kind": "river", "rules": {}}
+    program.http.post("/api/places", json=water).raise_for_status()
+    owned = {"text": "5 wt floating\n9 ft 5 wt\nsize 14 bushy dry"}
+    program.http.post("/api/owned", json=owned).raise_for_status()
+    page.goto("/days/plan")
+    expect(name).to_have_value("A day out")
+    expect(page.get_by_text("The Next beck has no stretch yet")).to_be_visible()
+    program.http.post("/api/anglers/demo").raise_for_status()
+    page.goto("/days/plan")
+    expect(name).to_have_value("Only mine")

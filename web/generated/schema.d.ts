@@ -9115,8 +9115,8 @@ export interface components {
             words: string;
             /** Fished */
             fished: boolean;
-            /** Packed */
-            packed: boolean;
+            /** Packed At */
+            packed_at: string;
         };
         /**
          * PlanForm

@@ -158,7 +158,7 @@ def post_pair(
         if found is None:
             return None
         plan_id, ends_at = found.plan_id, None
-        words = f"{begun(name)} is paired: packed days come to it by themselves."
+        words = f"{begun(name)} is paired. It fetches packed days automatically."
         if plan_id is not None:
             plan = read_plan(cursor, found.angler_id, plan_id)
             whose = read_settings(cursor, found.angler_id).name

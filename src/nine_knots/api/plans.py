@@ -64,7 +64,7 @@ class PlanCard:
     on: str
     words: str
     fished: bool
-    packed: bool
+    packed_at: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -106,7 +106,7 @@ def get_plans(session: CurrentSession) -> tuple[PlanCard, ...]:
             f"{_water(waters.get(plan.place_id))}, "
             f"{counted(len(plan.stops), 'stretch', 'stretches')}",
             plan_id in fished,
-            plan_id in packed,
+            packed[plan_id].isoformat() if plan_id in packed else "",
         )
         for plan_id, plan in plans
         if session.day in (None, plan_id)

@@ -38,7 +38,7 @@ const reminders = useReminders(
 )
 const kept = computed(() => {
   if (isFile()) return `${unsent.value} in this file’s log`
-  if (unsent.value) return `${unsent.value} kept here`
+  if (unsent.value) return `${unsent.value} not sent yet`
   if (reached.value === null) return 'looking for the bench …'
   return reached.value ? 'all at the bench' : 'no signal'
 })
@@ -89,7 +89,7 @@ useIntervalFn(day.meet, MEET_MS)
       <p v-if="!pack" class="part" role="status">
         {{
           missing
-            ? `${missing} Without a signal only days that were opened here before are kept.`
+            ? `${missing} Without a signal you have the days this phone fetched before.`
             : 'Opening the day …'
         }}
       </p>

@@ -19,6 +19,14 @@ const HIDDEN = ['taken-back', 'came-to']
 const kinds = computed(() => props.pack.happenings.filter((one) => !HIDDEN.includes(one.key)))
 const told = shallowRef<DayEvent | null>(null)
 const kindOf = (event: DayEvent) => props.pack.happenings.find((one) => one.key === event.kind)
+/** The event whose form is open; one that was undone has none. */
+const open = computed(() =>
+  props.now.stands.some((one) => one.event_id === told.value?.event_id) ? told.value : null,
+)
+const openKind = computed(() => {
+  const kind = open.value && kindOf(open.value)
+  return kind?.details.length ? kind : undefined
+})
 const latest = computed(() => [...props.now.stands].reverse())
 
 async function tap(kind: string) {
@@ -26,7 +34,7 @@ async function tap(kind: string) {
   told.value = await props.note(kind, detail)
 }
 function more(detail: Detail) {
-  if (told.value) emit('more', told.value, detail)
+  if (open.value) emit('more', open.value, detail)
   told.value = null
 }
 const clock = (at: number) => new Date(at).toTimeString().slice(0, 5)
@@ -35,10 +43,10 @@ const clock = (at: number) => new Date(at).toTimeString().slice(0, 5)
 <template>
   <section class="part" aria-label="What happened">
     <EventDetail
-      v-if="told && kindOf(told)?.details.length"
-      :key="told.event_id"
-      :event="told"
-      :kind="kindOf(told)!"
+      v-if="open && openKind"
+      :key="open.event_id"
+      :event="open"
+      :kind="openKind"
       :pack="pack"
       :stop="stop"
       @tell="more"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Schemas } from '@/api/client'
+import { fetchPacks } from './fetchPacks'
 import { ask } from './useDay'
 
 /** A phone that is paired by the code it came with; the code is spent by it. */
@@ -19,6 +20,7 @@ async function pair() {
     said.value = paired.words
     day.value = paired.day
     history.replaceState(null, '', '/water/')
+    void fetchPacks().catch(() => undefined)
   } catch (error) {
     refused.value = error instanceof Error ? error.message : 'The bench does not answer.'
   }

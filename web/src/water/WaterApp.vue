@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { onMounted, ref, shallowRef } from 'vue'
-import type { Schemas } from '@/api/client'
 import DayAtWater from './DayAtWater.vue'
 import { packsHere, type DayPack } from './keep'
 import PairPhone from './PairPhone.vue'
-import { ask, packInFile } from './useDay'
+import { fetchPacks } from './fetchPacks'
+import { packInFile } from './useDay'
 
 /** Which day it is: named in the address, packed in the file, or chosen from those kept here. */
 const planId = ref(/^\/water\/([0-9a-f]{32})$/.exec(location.pathname)?.[1] ?? '')
 const pairing = location.pathname === '/water/pair'
 const here = shallowRef<DayPack[] | null>(null)
-const atBench = shallowRef<Schemas['PlanCard'][]>([])
+/** Whether the bench is being asked for packed days. */
+const asking = ref(true)
 const refused = ref('')
 
 onMounted(async () => {
@@ -23,12 +24,11 @@ onMounted(async () => {
     refused.value = 'This phone keeps nothing here: allow it to keep data for this page.'
   }
   try {
-    const kept = new Set(here.value?.map((one) => one.plan_id))
-    const plans = await ask<Schemas['PlanCard'][]>('/api/plans')
-    atBench.value = plans.filter((one) => one.packed && !kept.has(one.plan_id))
+    here.value = await fetchPacks()
   } catch {
     // no signal: what is kept here is what there is
   }
+  asking.value = false
 })
 </script>
 
@@ -38,9 +38,10 @@ onMounted(async () => {
   <main v-else class="part">
     <h1>At the water</h1>
     <p v-if="refused" class="warn" role="alert">{{ refused }}</p>
-    <p v-else-if="here && !here.length && !atBench.length">
-      No day is packed on this phone. At the bench open <b>Days</b>, <b>Plan</b>, pack the day, and
-      open <b>At the water</b> from there while the bench is in reach.
+    <p v-else-if="asking && !here?.length" role="status">Fetching packed days …</p>
+    <p v-else-if="!here?.length">
+      No packed day is on this phone. At the bench, open <b>Days</b>, then <b>Plan</b>, and pack the
+      day. Then open this page while the bench is in reach: packed days are fetched automatically.
     </p>
     <button
       v-for="pack in here"
@@ -51,17 +52,5 @@ onMounted(async () => {
     >
       {{ pack.title }}<br /><span class="quiet">{{ pack.on }}, {{ pack.place }}</span>
     </button>
-    <template v-if="atBench.length">
-      <h2>Packed at the bench</h2>
-      <button
-        v-for="plan in atBench"
-        :key="plan.plan_id"
-        class="tap"
-        type="button"
-        @click="planId = plan.plan_id"
-      >
-        Fetch {{ plan.title }}<br /><span class="quiet">{{ plan.on }}, {{ plan.words }}</span>
-      </button>
-    </template>
   </main>
 </template>

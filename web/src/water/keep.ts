@@ -16,7 +16,13 @@ interface Kept {
 const stores: Record<string, UseStore> = {}
 const store = (name: string) => (stores[name] ??= createStore(`nine-knots-water-${name}`, name))
 
-export const keepPack = async (pack: DayPack) => set(pack.plan_id, plain(pack), store('packs'))
+/** Keeps a day as it was packed at that time; empty where the time isn't known. */
+export async function keepPack(pack: DayPack, packedAt = '') {
+  await set(pack.plan_id, plain(pack), store('packs'))
+  await set(pack.plan_id, packedAt, store('packed-at'))
+}
+export const packedAtHere = async (): Promise<Record<string, string>> =>
+  Object.fromEntries(await entries<string, string>(store('packed-at')))
 export const readPack = async (planId: string) => get<DayPack>(planId, store('packs'))
 
 /** Days that are kept here, the latest first. */
@@ -53,6 +59,12 @@ export interface KeptPhoto {
 }
 export const keepPhoto = async (photo: KeptPhoto) =>
   set(photo.name, { ...photo, photo: toRaw(photo.photo) }, store('photos'))
+
+/** Days of which something waits to be sent. */
+export async function daysUnsent(): Promise<Set<string>> {
+  const found = await entries<string, Kept>(store('events'))
+  return new Set(found.filter(([, { sent }]) => !sent).map(([, { event }]) => event.plan_id))
+}
 
 /** Photos of a day that were taken with this phone. */
 export async function readPhotos(planId: string): Promise<KeptPhoto[]> {

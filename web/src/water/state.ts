@@ -42,6 +42,28 @@ export function standing(events: DayEvent[]): DayEvent[] {
   return inOrder.filter((one) => !gone.has(one.event_id) && one.kind !== 'taken-back')
 }
 
+/**
+ * How many things the bench doesn't know yet. An event that was told in more detail is one thing, one
+ * that was undone before it was sent is none, and a photo goes with its event.
+ */
+export function unsentCount(
+  all: DayEvent[],
+  unsent: DayEvent[],
+  photos: ReadonlySet<string> = new Set(),
+): number {
+  const waiting = new Set(unsent.map((one) => one.event_id))
+  const known = all.filter((one) => !waiting.has(one.event_id))
+  const photoOf = (one: DayEvent) => (one.detail?.photo && photos.has(one.detail.photo)) || false
+  const stands = standing(all)
+  const here = new Set(stands.map((one) => one.event_id))
+  const told = stands.filter((one) => waiting.has(one.event_id) || photoOf(one))
+  const undone = standing(known).filter((one) => !here.has(one.event_id))
+  const retold = undone.filter((one) =>
+    told.some(({ kind, at }) => kind === one.kind && at === one.at),
+  )
+  return told.length + undone.length - retold.length
+}
+
 function effectOf(kind: Happening | undefined, place: string | null | undefined): Effect | null {
   const there = kind?.by_place.find((row) => row[0] === place)
   return (there?.[1] as Effect | undefined) ?? kind?.effect ?? null

@@ -11,7 +11,8 @@ import {
   type DayPack,
   type KeptPhoto,
 } from './keep'
-import { dayNow, type DayEvent, type DayNow } from './state'
+import { fetchPacks } from './fetchPacks'
+import { dayNow, unsentCount, type DayEvent, type DayNow } from './state'
 
 const BENCH_WAITS_MS = 8000
 const AT_ONCE = 500
@@ -65,7 +66,8 @@ export function useDay(planId: string) {
     const here = new Map(events.value.map((one) => [one.event_id, one]))
     for (const one of kept.all) here.set(one.event_id, one)
     events.value = [...here.values()]
-    unsent.value = kept.unsent.length + (await photosWaiting()).length
+    const photos = new Set((await photosWaiting()).map(({ name }) => name))
+    unsent.value = unsentCount(events.value, kept.unsent, photos)
   }
 
   /** Photos that an event tells of, and that are on this phone only. */
@@ -82,7 +84,7 @@ export function useDay(planId: string) {
     events.value = [...events.value, event]
     try {
       await keepEvent(event)
-      unsent.value += detail.photo ? 2 : 1
+      await read()
     } catch {
       trouble.value =
         'This was not kept: the phone is full, or keeps nothing here. Write it down, and free some ' +
@@ -144,8 +146,8 @@ export function useDay(planId: string) {
         continue
       }
       await keepPhoto({ ...one, sent: true })
-      unsent.value -= 1
     }
+    await read()
   }
 
   async function fetchPack() {
@@ -153,6 +155,8 @@ export function useDay(planId: string) {
     pack.value = fresh
     missing.value = ''
     await keepPack(fresh).catch(() => undefined)
+    // the other packed days too: tomorrow's is wanted where there is no signal
+    void fetchPacks().catch(() => undefined)
   }
 
   return { pack, now, events, unsent, trouble, reached, missing, open, note, takeBack, meet }

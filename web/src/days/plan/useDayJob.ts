@@ -22,7 +22,11 @@ const useDayJobs = defineStore('day-jobs', () => {
   const cast = useCast()
   const jobs = reactive<Record<string, DayJob>>({})
 
-  const jobOf = (path: DayJobPath, planId: string) => (jobs[`${path} ${planId}`] ??= { ...IDLE })
+  function jobOf(path: DayJobPath, planId: string): DayJob {
+    const key = `${path} ${planId}`
+    jobs[key] ??= { ...IDLE }
+    return jobs[key]
+  }
 
   /** Whether it was done. A plan already being worked on is not asked for twice. */
   async function work(path: DayJobPath, plan_id: string): Promise<boolean> {
