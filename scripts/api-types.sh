@@ -17,15 +17,20 @@ trap 'rm -rf "$made"' EXIT
 from nine_knots.core.trade.happenings import HAPPENINGS
 kinds = list(HAPPENINGS.values())
 print(TypeAdapter(type(kinds)).dump_json(kinds, indent=1).decode())' >"$made/happenings.json"
+"$PYTHON" -c 'import json
+from nine_knots.core.trade.knots.table import KNOTS
+print(json.dumps([{"key": one.key, "place": one.place} for one in KNOTS.values()], indent=1))' \
+  >"$made/knots.json"
 if [ "${1:-}" = --check ]; then
   cmp -s "$made/schema.d.ts" "$PROJECT/web/generated/schema.d.ts" ||
     fail "web/generated/schema.d.ts does not follow the API any more. Run scripts/api-types.sh."
-  for file in versions.json tints.css happenings.json; do
+  for file in versions.json tints.css happenings.json knots.json; do
     cmp -s "$made/$file" "$PROJECT/web/generated/$file" ||
       fail "web/generated/$file is not today's. Run scripts/api-types.sh."
   done
 else
   cp "$made/schema.d.ts" "$made/versions.json" "$made/tints.css" "$made/happenings.json" \
+    "$made/knots.json" \
     "$PROJECT/web/generated/"
   "$PYTHON" -c 'import json; from nine_knots.formats.leader_json import schema
 print(json.dumps(schema(), indent=1, ensure_ascii=False))' >"$PROJECT/docs/leader.schema.json"

@@ -42,9 +42,21 @@ class HeavyNap(Nap):
 
 
 class LongNap(HeavyNap):
-    """A heavy one, whose time is soon up."""
+    """A heavy one, whose time is soon up: it works."""
 
     most_s = 1.0
+
+    def work(self) -> str:
+        until = time.monotonic() + self.seconds
+        while time.monotonic() < until:
+            still_wanted()
+        return self.name
+
+
+class WaitingNap(HeavyNap):
+    """One that needs less work than its time, and longer by the clock: the machine is busy."""
+
+    most_s = 0.3
 
 
 class Refusing(Nap):

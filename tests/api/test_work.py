@@ -13,7 +13,7 @@ from nine_knots.api.work.readiness import Readiness, Watch
 from nine_knots.api.work.shares import HOUR, Shares
 from nine_knots.api.work.turns import MOST_OF_A_PAGE, Asker
 from nine_knots.core.base.errors import CannotCompute, Superseded, TooBusy, TooLong, WorkFailed
-from tests.api.naps import Broken, Deadly, HeavyNap, LongNap, Nap, Refusing, Showing
+from tests.api.naps import Broken, Deadly, HeavyNap, LongNap, Nap, Refusing, Showing, WaitingNap
 
 ME = Asker("page", "question")
 
@@ -158,8 +158,13 @@ def test_who_leaves_gives_the_work_up_and_what_takes_too_long_ends(with_crew):
             one.cancel()
         await asyncio.wait(left)
         assert json.loads(await crew.ask(ME, Nap(name="free"))) == "free"
-        with pytest.raises(TooLong):
+        with pytest.raises(TooLong) as late:
             await crew.ask(ME, LongNap(name="slow", seconds=60))
+        assert late.value.mend == LongNap.when_too_long
+        # what waits for a processor does not use its time up, but does not wait for ever
+        assert json.loads(await crew.ask(ME, WaitingNap(name="busy", seconds=0.8))) == "busy"
+        with pytest.raises(TooLong):
+            await crew.ask(ME, WaitingNap(name="stuck", seconds=60))
 
     with_crew(play)
 

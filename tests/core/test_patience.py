@@ -1,21 +1,31 @@
 """Long work ends where nobody waits, tells how far it is, and no simulation is endless."""
 
+import ast
 from functools import partial
+from pathlib import Path
 
 import pytest
 
+import nine_knots.core
 from nine_knots.core.base.beside import side_by_side
 from nine_knots.core.base.errors import CannotCompute, TooLong
 from nine_knots.core.base.patience import still_wanted, tell, waited_for_by
+from nine_knots.core.base.whole_cache import cached_whole
 from nine_knots.core.judge.angler import Angler
+from nine_knots.core.judge.finding import search
+from nine_knots.core.judge.finding.demands import Demands
+from nine_knots.core.judge.finding.search import Search
+from nine_knots.core.judge.planning.planned import planned
 from nine_knots.core.judge.remedies.depth_table import depth_table
 from nine_knots.core.judge.remedies.turnover import remedies_for
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.water.ask import WaterAsk
 from nine_knots.core.models.ways import fish
 from nine_knots.core.physics.stepper import Leg, history
+from nine_knots.core.tell.finding.reading import found_so_far
+from tests.core.test_planning import CAST, SKARN, a_plan
 from tests.core.test_remedies import LONG
-from tests.makers import DRY, SHELF, design
+from tests.makers import DRY, SHELF, day, design
 
 ANGLER = Angler(stock=SHELF, flies=(DRY,))
 
@@ -45,7 +55,7 @@ def test_a_table_that_is_not_waited_for_ends_before_its_next_simulation():
     assert patient.heard[0] == 0.0
     assert 0.8 < patient.heard[-1] < 1.0
     with waited_for_by(hasty), pytest.raises(TooLong):
-        depth_table(sunk, Angler(stock=SHELF, system="metric"))
+        depth_table(sunk, Angler(stock=SHELF, system="imperial"))
     assert hasty.left < 0  # cells under way beside each other end each before its next
     tell(1, 2)  # nobody waits: nothing is told
 
@@ -59,7 +69,105 @@ def test_remedies_found_till_time_runs_out_are_offered():
     with waited_for_by(Somebody(taken // 2)):
         some = remedies_for(LONG, Stroke(), ANGLER)
     assert some == every[: len(some)]
-    assert len(some) <= len(every)
+    assert 0 < len(some) < len(every)
+    # none found in time is not “nothing mends it”
+    with waited_for_by(Somebody(1)), pytest.raises(TooLong):
+        remedies_for(LONG, Stroke(), ANGLER)
+
+
+CATCH_ALL = {"NineKnotsError", "Interrupted", "TooLong", "Exception", "BaseException"}
+MAY_CATCH = {
+    "remedies/search.py",
+    "remedies/depth_table.py",
+    "finding/search.py",
+    "finding/reading.py",
+}
+
+
+def test_a_deadline_passes_through_whatever_tries_one_thing_after_another():
+    root = Path(nine_knots.core.__file__).parent
+    caught = set()
+    for file in root.rglob("*.py"):
+        for node in ast.walk(ast.parse(file.read_text())):
+            kinds = node.type if isinstance(node, ast.ExceptHandler) else None
+            if isinstance(node, ast.Call) and getattr(node.func, "id", "") == "suppress":
+                kinds = ast.Tuple(node.args)
+            names = {one.id for one in ast.walk(kinds or node) if isinstance(one, ast.Name)}
+            is_bare = isinstance(node, ast.ExceptHandler) and kinds is None
+            if is_bare or (kinds is not None and CATCH_ALL & names):
+                caught.add(f"{file.parent.name}/{file.name}")
+    assert caught == MAY_CATCH  # those tell what was found in the time
+
+
+def test_what_was_cut_short_is_not_remembered():
+    left = Somebody(1)
+
+    @cached_whole(4)
+    def work(number: int) -> int:
+        left.left -= number
+        return number
+
+    with waited_for_by(left), pytest.raises(TooLong):
+        work(3)
+    assert work(3) == 3
+
+
+def test_a_plan_that_ran_out_of_time_is_worked_out_whole_the_next_time():
+    plan = a_plan(("pockets", 0), flies=(("pale-upright", "drift on top"),))
+    counting = Somebody(1_000_000)
+    for steps in (40, 150):  # among the schools, and further on
+        with waited_for_by(Somebody(steps)), pytest.raises(TooLong):
+            planned(plan, SKARN, CAST)
+    with waited_for_by(counting):
+        after = planned(plan, SKARN, CAST)
+    for stop in after.stops:
+        assert stop.fit is not None
+        assert stop.fit.design.situation.fly.title == "Pale upright 16"
+
+
+def test_a_depth_table_cut_short_says_what_is_missing_and_goes_on():
+    sunk, angler = design(wish="strip"), Angler(stock=SHELF, system="metric", flies=(DRY, DRY))
+    some = None
+    for steps in (4, 8, 16, 32, 64):
+        try:
+            with waited_for_by(Somebody(steps)):
+                some = depth_table(sunk, angler, partial_too=True)
+            break
+        except TooLong:
+            continue
+    assert some is not None
+    assert some.cut_short.startswith("Time ran out with ")
+    cells = [cell for row in some.rows for cell in row.cells]
+    missing = [cell for cell in cells if cell.standing is None]
+    assert 0 < len(missing) < len(cells)
+    assert str(len(missing)) in some.cut_short
+    with waited_for_by(Somebody(4)), pytest.raises(TooLong):
+        depth_table(sunk, angler)  # a printed card has the whole table or none
+    whole = depth_table(sunk, angler, partial_too=True)
+    assert not whole.cut_short
+    for row, other in zip(whole.rows, some.rows, strict=True):
+        for cell, before in zip(row.cells, other.cells, strict=True):
+            assert before in (cell, before if before.standing is None else cell)
+
+
+def test_a_search_cut_short_shows_what_it_found_and_goes_on(monkeypatch):
+    cast = []
+    real = search.tried
+    monkeypatch.setattr(search, "tried", lambda *args: cast.append(args) or real(*args))
+    asked = Search(day(), Stroke(), ANGLER, Demands(), most=40, seed=7)
+    hasty = Somebody(60)
+    with waited_for_by(hasty):
+        *_, some = found_so_far(asked)
+    cut = cast.pop()  # the one under way
+    first = len(cast)
+    assert 0 < first < 40
+    assert some.cards
+    assert some.cut_short == f"Time ran out after {first} of 40 leaders."
+    *_, whole = found_so_far(asked)
+    assert not whole.cut_short
+    leaders = [(origin, table.leader) for table, origin, *_ in cast]
+    assert leaders[first] == (cut[1], cut[0].leader)
+    assert not set(leaders[first:]) & set(leaders[:first])
 
 
 def test_a_drift_without_end_is_refused_by_name():

@@ -1,5 +1,6 @@
 """What earlier programs kept is read, at every version; what cannot be read says so by itself."""
 
+import ast
 import hashlib
 import json
 from dataclasses import replace
@@ -8,12 +9,15 @@ from pathlib import Path
 import pytest
 from pydantic import TypeAdapter
 
+from nine_knots import kept
 from nine_knots.core.base.errors import Damaged
 from nine_knots.core.base.frozen import Frozen
+from nine_knots.core.judge import own_cast
 from nine_knots.formats.leader_json import read_json, write_json
 from nine_knots.kept.envelope import Kind
 from nine_knots.kept.kinds import KINDS
 from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.kept.kinds.learnt import ESTIMATE
 from nine_knots.store import everything_kept
 from nine_knots.store.everything_kept import EVERYTHING, everything_in
 
@@ -126,3 +130,24 @@ def test_parts_of_a_file_are_brought_up_each_by_its_own_version(monkeypatch):
 def test_what_is_no_such_file_is_damaged(text):
     with pytest.raises(Damaged):
         everything_in(text)
+
+
+def test_upgrades_use_no_figure_of_today():
+    """An upgrade freezes its figures: today's constants may change, what was kept may not."""
+    today = {
+        f"{file.name}: {alias.name}"
+        for file in Path(kept.__file__).parent.rglob("*.py")
+        for node in ast.walk(ast.parse(file.read_text()))
+        if isinstance(node, ast.ImportFrom) and (node.module or "").startswith("nine_knots.core")
+        for alias in node.names
+        if alias.name.isupper()
+    }
+    assert today == set()
+
+
+def test_an_own_cast_of_version_1_is_carried_over_by_the_figures_of_version_2(monkeypatch):
+    for name in ("PILES_UP", "SOFT", "SLAMS"):
+        monkeypatch.setattr(own_cast, name, 99.0)
+    kept_then = json.loads((GOLDEN / "own-cast-v1.json").read_text())["bodies"][0]
+    own = ESTIMATE.read_json(1, kept_then).own
+    assert own.piles_up == pytest.approx(0.9 * (2.9197278 / 2.5) ** (1 / 1.8))

@@ -4575,18 +4575,16 @@ export interface components {
         };
         /**
          * Cell
-         * @description One pace and depth: where the point fly fishes as the rig is, and what to change.
+         * @description One pace and depth: where the point fly fishes as the rig is, and what to change. Without a
+         *     standing it was not worked out.
          */
         Cell: {
             /** Depth */
             depth: string;
             /** Figure */
             figure: string;
-            /**
-             * Standing
-             * @enum {string}
-             */
-            standing: "too little" | "right" | "too much";
+            /** Standing */
+            standing: ("too little" | "right" | "too much") | null;
             /** Change */
             change: string;
         };
@@ -5046,13 +5044,19 @@ export interface components {
         };
         /**
          * DepthTable
-         * @description Rows by pace, columns by depth of water.
+         * @description Rows by pace, columns by depth of water; ``cut_short`` says what is missing where time ran
+         *     out.
          */
         DepthTable: {
             /** Depths */
             depths: string[];
             /** Rows */
             rows: components["schemas"]["PaceRow"][];
+            /**
+             * Cut Short
+             * @default
+             */
+            cut_short: string;
         };
         /**
          * Design
@@ -5668,7 +5672,8 @@ export interface components {
          * @description The dozen as cards, the picture, what is in the way where nothing serves, and how it stands.
          *
          *     ``situation`` is the day that it was found for, ``to_buy`` the one spool that would better it.
-         *     Where nothing serves the one card is the nearest.
+         *     Where nothing serves the one card is the nearest. ``cut_short`` says what is missing where time
+         *     ran out; asked again, the search goes on from there.
          */
         FindReading: {
             /** Cards */
@@ -5681,6 +5686,11 @@ export interface components {
             /** So Far */
             so_far: string;
             situation: components["schemas"]["Situation"];
+            /**
+             * Cut Short
+             * @default
+             */
+            cut_short: string;
         };
         /**
          * FindRequest

@@ -8,7 +8,7 @@ from nine_knots.api.problems import RESPONSES
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.drawing import Drawing, knot_drawing
-from nine_knots.core.tell.knot_card import BY_HEART, KnotCard, knot_card
+from nine_knots.core.tell.knot_card import KnotCard, knot_card
 from nine_knots.core.trade.knots import KNOTS, KnotKey
 
 router = APIRouter(prefix="/api/knots", tags=["knots"], responses=RESPONSES)
@@ -17,8 +17,8 @@ router = APIRouter(prefix="/api/knots", tags=["knots"], responses=RESPONSES)
 @router.get("", summary="All knots, those to know by heart first")
 def get_knots(units: Annotated[System, Query()] = "imperial") -> tuple[KnotCard, ...]:
     """Their cards, in the angler's units."""
-    rest = [knot.key for knot in KNOTS.values() if knot.key not in BY_HEART]
-    return tuple(knot_card(key, Units(units)) for key in (*BY_HEART, *rest))
+    in_order = sorted(KNOTS.values(), key=lambda knot: not knot.by_heart)
+    return tuple(knot_card(knot.key, Units(units)) for knot in in_order)
 
 
 @router.get("/{key}/drawing", summary="A knot drawn step by step")

@@ -49,21 +49,22 @@ def list_events(
         (angler_id, *values),
     )
     ids = [row["event_id"] for row in cursor.fetchall()]
-    fresh = [one for one in ids if (angler_id, one) not in _known]
-    if fresh:
-        if len(_known) + len(fresh) > MOST_KNOWN:
-            _known.clear()
-            fresh = ids
-        narrow = fresh if len(fresh) < len(ids) else []
+    # into a dict of this call: another call may empty the cache meanwhile
+    found = {one: event for one in ids if (event := _known.get((angler_id, one))) is not None}
+    missing = [one for one in ids if one not in found]
+    if missing:
+        narrow = missing if len(missing) < len(ids) else []
         marks = f"AND event_id IN ({', '.join(['%s'] * len(narrow))})" if narrow else where
         cursor.execute(
             f"SELECT version, body FROM happened WHERE angler_id = %s {marks}",
             (angler_id, *(narrow or values)),
         )
-        for _, event in readable(EVENT, cursor.fetchall()):
-            _known[angler_id, event.event_id] = event
-    found = (_known.get((angler_id, one)) for one in ids)
-    return tuple(event for event in found if event is not None)
+        read = {event.event_id: event for _, event in readable(EVENT, cursor.fetchall())}
+        found.update(read)
+        if len(_known) + len(read) > MOST_KNOWN:
+            _known.clear()
+        _known.update({(angler_id, event_id): event for event_id, event in read.items()})
+    return tuple(found[one] for one in ids if one in found)
 
 
 MOST_KNOWN = 30_000

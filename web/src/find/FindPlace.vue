@@ -109,6 +109,10 @@ const put = () =>
       </button>
     </div>
     <p v-if="find.refused" class="refusal" role="alert">{{ find.refused }}</p>
+    <p v-if="find.reading?.cut_short && !working" class="cut row" role="status">
+      <span>{{ find.reading.cut_short }} These are the best so far.</span>
+      <button v-if="find.fresh" class="do" type="button" @click="find.goOn">Go on searching</button>
+    </p>
     <div v-if="find.reading?.in_the_way.length" class="in-the-way" role="status">
       <p v-for="sentence in find.reading.in_the_way" :key="sentence">{{ sentence }}</p>
     </div>
@@ -173,6 +177,10 @@ const put = () =>
 
 .comes li {
   margin-bottom: 6px;
+}
+
+.cut {
+  margin-bottom: 10px;
 }
 
 .in-the-way {

@@ -50,6 +50,8 @@ export const useFind = defineStore('find', () => {
   /** The question that was answered last: another one is not what is shown. */
   const answeredTo = ref('')
   let waiting: AbortController | null = null
+  /** How far the search was when its time ran out. */
+  let cutAt = 0
 
   function questionOn(day: Situation) {
     const { speed, ...demands } = asked.value
@@ -70,11 +72,13 @@ export const useFind = defineStore('find', () => {
     if (now) said.value = now
   })
 
-  async function find() {
+  /** Searches anew, or goes on with a search that ran out of time and keeps showing what it found. */
+  async function find(goesOn = false) {
     if (!question.value) return
+    const shownFrom = goesOn ? cutAt : 0
     const mine = (waiting = new AbortController())
     answeredTo.value = JSON.stringify(question.value)
-    reading.value = null
+    if (!goesOn) reading.value = null
     refused.value = ''
     stopped.value = false
     share.value = 0
@@ -82,8 +86,11 @@ export const useFind = defineStore('find', () => {
       reading.value = await job('/api/find', question.value, {
         signal: mine.signal,
         progress: (done) => (share.value = done),
-        found: (soFar) => (reading.value = soFar),
+        found: (soFar) => {
+          if ((share.value ?? 0) >= shownFrom) reading.value = soFar
+        },
       })
+      cutAt = share.value ?? 0
     } catch (error) {
       if (!mine.signal.aborted) refused.value = inWords(error)
     } finally {
@@ -108,7 +115,8 @@ export const useFind = defineStore('find', () => {
     stopped,
     /** Whether what is shown answers what is asked now. */
     fresh: computed(() => answeredTo.value === JSON.stringify(question.value)),
-    find,
+    find: () => find(),
+    goOn: () => find(true),
     stop,
   }
 })

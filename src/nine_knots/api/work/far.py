@@ -55,7 +55,7 @@ class FarWorker:
         self._done, self._told = asyncio.get_running_loop().create_future(), told
         self.send(self.identity, wire.WORK, b"%d\n%s" % (self._number, wire.task_written(task)))
         try:
-            return await asyncio.wait_for(self._done, task.most_s + GRACE_S)
+            return await asyncio.wait_for(self._done, task.most_wall_s + GRACE_S)
         except TimeoutError as stuck:
             raise Died from stuck
         finally:

@@ -21,6 +21,9 @@ class DayTask(Task):
 
     behind = True
     most_s = 240.0
+    when_too_long = (
+        "Plan fewer stretches or flies at once, or work it out again: it goes on from there."
+    )
     plan: DayPlan
     place: Place
     angler: Angler

@@ -9,6 +9,7 @@ from typing import Any, ClassVar
 
 from pydantic import TypeAdapter
 
+from nine_knots.core.base.errors import TooLong
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.patience import show
 from nine_knots.core.base.quantity import System
@@ -24,7 +25,7 @@ from nine_knots.core.judge.remedies.search import Remedy
 from nine_knots.core.judge.remedies.tuning import Tuning, tuned
 from nine_knots.core.judge.remedies.turnover import remedies_for
 from nine_knots.core.judge.remedies.water import water_remedies_for
-from nine_knots.core.judge.today import school_today
+from nine_knots.core.judge.today import not_judged, school_today
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
 from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
@@ -43,15 +44,24 @@ from nine_knots.core.trade.situation import Situation
 from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
 from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
 
+WAITS = 4.0  # times its processor time that a task may take on a busy machine
+
 
 class Task(Frozen, ABC):
     """Something to work out; ``heavy`` ones wait for light ones, searches go on ``behind`` all
-    others; each ends after ``most_s``."""
+    others. Each ends after ``most_s`` of processor time, and where the machine has little to give
+    after ``most_wall_s`` at the latest; ``when_too_long`` then says what to do."""
 
     heavy: ClassVar[bool] = False
     behind: ClassVar[bool] = False
     most_s: ClassVar[float] = 8.0
+    when_too_long: ClassVar[str] = "Try again. If it still takes too long, simplify the rig."
     answers: ClassVar[Any] = None
+
+    @property
+    def most_wall_s(self) -> float:
+        """How long it may take by the clock, in s."""
+        return WAITS * self.most_s
 
     @abstractmethod
     def work(self) -> Any:
@@ -118,6 +128,7 @@ class CastFileTask(CastTask):
 class WaterTask(Task):
     """A rig in its water."""
 
+    when_too_long = "Shorten the line or the pauses, then try again."
     answers = WaterReading
     design: Design
     ask: WaterAsk
@@ -151,8 +162,12 @@ class SchoolTask(Task):
     gust: Gust = STEADY
 
     def work(self) -> TodayCard:
-        """The school built, cast and fished, as a card."""
-        found = school_today(self.key, self.day, self.stroke, self.angler, self.gust)
+        """The school built, cast and fished, as a card; one that runs out of time says so, so that
+        the others are shown."""
+        try:
+            found = school_today(self.key, self.day, self.stroke, self.angler, self.gust)
+        except TooLong as late:
+            found = not_judged(self.key, f"Not judged: {late.what.lower()} {late.mend}")
         return card_of(found, self.angler.units)
 
 
@@ -203,6 +218,7 @@ class FindTask(Task):
     behind = True
     answers = FindReading
     most_s = 90.0
+    when_too_long = "Try again: the search goes on from where it stopped."
     asked: Search
 
     def work(self) -> FindReading:
@@ -227,6 +243,7 @@ class WaterRemedyTask(RemedyTask):
 class RigTask(_Heavy):
     """A search through settings and weights."""
 
+    when_too_long = "Shorten the line or the pauses, then try again."
     design: Design
     ask: WaterAsk
     angler: Angler
@@ -256,18 +273,20 @@ class TuningTask(RigTask):
 class DepthTableTask(RigTask):
     """A rig's depth table."""
 
+    when_too_long = "Try again: it goes on from what was worked out."
     answers = DepthTable
     depths_m: tuple[float, ...] = ()
 
     def work(self) -> DepthTable:
         """The table."""
-        return depth_table(self.design, self.angler, self.ask, self.depths_m)
+        return depth_table(self.design, self.angler, self.ask, self.depths_m, partial_too=True)
 
 
 class CardsTask(_Heavy):
     """Tying cards or labels as PDF: designs with how many of each."""
 
     most_s = 60.0
+    when_too_long = "Print fewer leaders at once, or leave the depth table out."
     wanted: tuple[tuple[Design, int], ...]
     paper: Paper
     depth_table: bool

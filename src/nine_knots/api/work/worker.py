@@ -55,24 +55,28 @@ class Done:
 
 
 class _Patience:
-    """Waits for a task while it is the one wanted and its time is not up."""
+    """Waits for a task while it is the one wanted and its time is not up.
 
-    def __init__(self, number: int, wanted: "ctypes.c_long", most_s: float, ends: Connection):
+    Its time is that of the processor, in all threads, so that a busy machine does not use it up.
+    """
+
+    def __init__(self, number: int, wanted: "ctypes.c_long", task: Task, ends: Connection):
         self.hurried = False
-        self._number, self._wanted, self._ends = number, wanted, ends
-        self._until = time.monotonic() + most_s
+        self._number, self._wanted, self._ends, self._task = number, wanted, ends, task
+        self._worked_until = time.process_time() + task.most_s
+        self._until = time.monotonic() + task.most_wall_s
         self._next = 0.0
 
     def check(self) -> None:
         """Raise Unwanted or TooLong."""
+        self._check_wanted()
+        if time.process_time() > self._worked_until or time.monotonic() > self._until:
+            self.hurried = True
+            raise TooLong("This ran out of time.", mend=self._task.when_too_long)
+
+    def _check_wanted(self) -> None:
         if self._wanted.value != self._number:
             raise Unwanted
-        if time.monotonic() > self._until:
-            self.hurried = True
-            raise TooLong(
-                "This takes longer than it is worth waiting for.",
-                mend="Ask for less at once: a shorter line, fewer pieces, shorter pauses.",
-            )
 
     def told(self, share: float) -> None:
         """Pass it on, a few times a second at most."""
@@ -82,8 +86,8 @@ class _Patience:
             self._ends.send(share)
 
     def shown(self, so_far: bytes) -> None:
-        """Pass on what the answer has come to."""
-        self.check()
+        """Pass on what the answer has come to, also where time has run out."""
+        self._check_wanted()
         self._ends.send(so_far)
 
 
@@ -108,7 +112,7 @@ def serve(
         ends.send(UP)
         while True:
             number, task = ends.recv()
-            patience = _Patience(number, wanted, task.most_s, ends)
+            patience = _Patience(number, wanted, task, ends)
             with waited_for_by(patience):
                 answer = _answer(task)
             ends.send(Done(answer, patience.hurried, memory().rss))
@@ -185,7 +189,7 @@ class Worker:
             except OSError as gone:
                 raise Died from gone
             await asyncio.wait_for(up, BOOT_S)
-            found = await asyncio.wait_for(done, task.most_s + GRACE_S)
+            found = await asyncio.wait_for(done, task.most_wall_s + GRACE_S)
         except TimeoutError as stuck:
             raise Died from stuck
         finally:

@@ -1,5 +1,9 @@
 """The whole family of errors: each says what is wrong, where, and the mend.
 
+Two branches tell callers what they may catch: ``Refused`` is an answer about the value that was
+asked for, so a search may drop the candidate and go on; ``Interrupted`` ends the work itself, says
+nothing about any value, and passes through everything that tries one thing after another.
+
 ``code`` is stable: it is part of the interface that the API publishes, so it never changes
 meaning. ``where`` is a dotted path into the value that was refused, or empty.
 """
@@ -17,31 +21,41 @@ class NineKnotsError(Exception):
         self.mend = mend
 
 
-class Unreadable(NineKnotsError):
+class Refused(NineKnotsError):
+    """A value that breaks a rule, can't be read or can't be computed."""
+
+
+class Interrupted(NineKnotsError):
+    """Work that was ended before it had an answer."""
+
+    code = "interrupted"
+
+
+class Unreadable(Refused):
     """Text that is no measure of the kind expected."""
 
     code = "unreadable"
 
 
-class OutOfRange(NineKnotsError):
+class OutOfRange(Refused):
     """A measure that was read but is not physical here."""
 
     code = "out-of-range"
 
 
-class EditRefused(NineKnotsError):
+class EditRefused(Refused):
     """A change that this leader cannot take."""
 
     code = "edit-refused"
 
 
-class CannotCompute(NineKnotsError):
+class CannotCompute(Refused):
     """A model asked for something outside what it can answer."""
 
     code = "cannot-compute"
 
 
-class FileRefused(NineKnotsError):
+class FileRefused(Refused):
     """An imported file that is broken, too large, hostile or newer than this program."""
 
     code = "file-refused"
@@ -69,7 +83,7 @@ class StaleRevision(NineKnotsError):
         self.newest = newest
 
 
-class Superseded(NineKnotsError):
+class Superseded(Interrupted):
     """Work that was dropped because its asker wants something newer."""
 
     code = "superseded"
@@ -127,7 +141,7 @@ class WorkFailed(NineKnotsError):
     code = "unexpected"
 
 
-class TooLong(NineKnotsError):
-    """Work that was given up because it took longer than an answer is worth."""
+class TooLong(Interrupted):
+    """Work that ran out of time."""
 
     code = "too-long"

@@ -5,7 +5,7 @@ from contextlib import suppress
 from dataclasses import dataclass
 from typing import Literal
 
-from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.base.errors import Refused
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.words import begun, listed
 from nine_knots.core.judge.angler import Angler
@@ -73,14 +73,14 @@ def school_today(
     """
     not_for = school_of(key).suits(day)
     if not_for:
-        return SchoolToday(key, "not for this", not_for, None, (), FAR)
+        return not_judged(key, not_for)
     bench = _Bench(school_of(key), stroke, DayReader(day, angler, gust))
     try:
         made = bench.built(SchoolParameters())
         measures = bench.measures(made.leader, stroke)
-    except NineKnotsError as refused:
+    except Refused as refused:
         words = f"{refused.what} {refused.mend}".strip()
-        return SchoolToday(key, "not for this", words, None, (), FAR)
+        return not_judged(key, words)
     design = bench.design(made.leader)
     lacks = tuple(miss.wanted for miss in made.lacking)
 
@@ -126,6 +126,11 @@ def school_today(
     return came_out("not for this", words, design, measures)
 
 
+def not_judged(key: str, words: str) -> SchoolToday:
+    """A school that was not tried to the end, and why."""
+    return SchoolToday(key, "not for this", words, None, (), FAR)
+
+
 @dataclass(frozen=True)
 class _Bench:
     """A school's leaders for one day, built and read."""
@@ -152,7 +157,7 @@ class _Bench:
         self, leader: Leader, number: int
     ) -> tuple[Design, tuple[Measure, ...]] | None:
         """The leader with one piece of what a shop has for it, where it then serves."""
-        with suppress(NineKnotsError):
+        with suppress(Refused):
             made = propose_to_buy(self.angler, self.school.key, self.day, SchoolParameters())
             ours, theirs = leader.pieces, made.leader.pieces
             if len(ours) != len(theirs) or ours[number].form != theirs[number].form:
@@ -186,7 +191,7 @@ class _Bench:
                 yield f"with {words}", leader, self.measures(leader, self.stroke)
             return
         for words, parameters in self._variants(made.leader):
-            with suppress(NineKnotsError):
+            with suppress(Refused):
                 leader = self.built(parameters).leader
                 yield words, leader, self.measures(leader, self.stroke)
 

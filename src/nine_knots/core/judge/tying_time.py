@@ -5,28 +5,9 @@ from dataclasses import dataclass
 from statistics import median
 
 from nine_knots.core.judge.practice import Attempt
-from nine_knots.core.trade.knots.table import KnotKey
+from nine_knots.core.trade.knots.table import KNOTS, KnotKey
 from nine_knots.core.trade.leader import Leader
 
-# Seconds for a knot wetted, drawn up and trimmed at the table [M ±50 %].
-USUAL_S: dict[KnotKey, float] = {
-    "perfection-loop": 60.0,
-    "surgeons-loop": 30.0,
-    "nail": 150.0,
-    "blood": 90.0,
-    "double-surgeons": 45.0,
-    "triple-surgeons": 55.0,
-    "double-uni": 120.0,
-    "albright": 120.0,
-    "bimini": 240.0,
-    "uni": 50.0,
-    "clinch": 30.0,
-    "improved-clinch": 40.0,
-    "palomar": 40.0,
-    "non-slip-loop": 60.0,
-    "haywire": 120.0,
-    "two-overhand-loop": 40.0,
-}
 PIECE_S = 60.0  # to find the spool, measure, cut and straighten a piece [G]
 
 
@@ -58,6 +39,6 @@ def tying_time(leader: Leader, own: Mapping[KnotKey, float], first: int = 0) -> 
             knots.append(joint.upper_knot)
         if joint.dropper is not None:
             knots.append(joint.dropper.knot)
-    seconds = sum(own.get(knot, USUAL_S[knot]) for knot in knots)
+    seconds = sum(own.get(knot, KNOTS[knot].usual_s) for knot in knots)
     pieces = len(leader.pieces) - first
     return TyingTime(seconds + PIECE_S * pieces, sum(knot in own for knot in knots), len(knots))

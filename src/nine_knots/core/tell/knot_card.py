@@ -7,17 +7,6 @@ from nine_knots.core.trade.knots.rules import FLUOROCARBON_LOSS
 from nine_knots.core.trade.knots.table import KNOTS, Knot, KnotKey
 from nine_knots.core.trade.materials import MATERIALS
 
-BY_HEART: tuple[KnotKey, ...] = (
-    "perfection-loop",
-    "nail",
-    "blood",
-    "double-surgeons",
-    "triple-surgeons",
-    "double-uni",
-    "improved-clinch",
-    "non-slip-loop",
-    "haywire",
-)
 PLACES = {
     "line": "butt to the line's bare tip",
     "loop": "a loop at the end of a piece",
@@ -53,7 +42,7 @@ def knot_card(key: KnotKey, units: Units) -> KnotCard:
     return KnotCard(
         key=key,
         title=knot.title,
-        by_heart=key in BY_HEART,
+        by_heart=knot.by_heart,
         place=PLACES[knot.place],
         note=knot.note,
         lines=(

@@ -5,7 +5,7 @@ from typing import Literal
 
 from pydantic import Field
 
-from nine_knots.core.base.errors import NineKnotsError, OutOfRange, Unreadable
+from nine_knots.core.base.errors import OutOfRange, Refused, Unreadable
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import (
@@ -128,7 +128,7 @@ def hear(situation: Situation, say: Say, units: Units) -> Situation:
     """The situation after something was said; Unreadable or OutOfRange name the part."""
     try:
         return _heard(situation, say, units)
-    except NineKnotsError as error:
+    except Refused as error:
         error.where = say.part
         raise
 

@@ -6,11 +6,13 @@ from typing import Any
 from pydantic import TypeAdapter
 
 from nine_knots.core.judge.landings import Seen
-from nine_knots.core.judge.own_cast import PILES_UP, SLAMS, SOFT, Estimate
+from nine_knots.core.judge.own_cast import Estimate
 from nine_knots.core.trade.knots.own import PullTest
 from nine_knots.kept.envelope import Kind, as_it_was
 
+# Figures as they were when version 2 was made: an upgrade never uses today's.
 PILED_UP_M_S, SOFT_M_S, SLAMMED_M_S = 2.5, 5.0, 25.0  # of arrival, in version 1
+PILES_UP, SOFT, SLAMS = 0.90, 1.35, 2.4  # reserves, in version 2
 ARRIVAL_SLOPE = 1.8  # of the logarithm of arrival with that of launch speed, on a usual leader
 FARTHEST = 2.0  # of the logarithm of a reserve
 

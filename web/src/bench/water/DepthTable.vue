@@ -83,6 +83,10 @@ function workAfterAll() {
       Stopped.
       <button type="button" class="do" @click="workAfterAll">Work it out after all</button>
     </p>
+    <p v-else-if="rows?.cut_short" class="row" role="status">
+      <span>{{ rows.cut_short }}</span>
+      <button type="button" class="do" @click="table.again">Go on</button>
+    </p>
     <table v-if="rows">
       <caption class="unseen">
         Depth by pace, and what to change
@@ -104,7 +108,7 @@ function workAfterAll() {
             v-for="(cell, i) in row.cells"
             :key="i"
             class="stand"
-            :class="`stand--${cell.standing.replace(' ', '-')}`"
+            :class="cell.standing && `stand--${cell.standing.replace(' ', '-')}`"
           >
             <strong>{{ cell.figure }}</strong>
             <span class="quiet">{{ cell.change }}</span>

@@ -5,7 +5,7 @@ from collections.abc import Callable, Iterator
 
 from pydantic import ValidationError
 
-from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.base.errors import Refused
 from nine_knots.core.judge.finding.demands import Bought
 from nine_knots.core.judge.finding.flies import Flies
 from nine_knots.core.judge.finding.sane import rounded, step_m
@@ -57,7 +57,7 @@ class Changes:
                     changed = self._changed(rng, changed) or changed
                 if changed is not None:
                     yield rounded(changed, self._units)
-            except (NineKnotsError, ValidationError):
+            except (Refused, ValidationError):
                 continue
 
     def without_a_piece(self, leader: Leader) -> Iterator[Leader]:
@@ -65,7 +65,7 @@ class Changes:
         for number in range(1, len(leader.pieces) - 1):
             try:
                 yield self._closed_up(leader, number)
-            except (NineKnotsError, ValidationError):
+            except (Refused, ValidationError):
                 continue
 
     def _closed_up(self, leader: Leader, number: int) -> Leader:

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 
 from pydantic import ValidationError
 
-from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.base.errors import Refused
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.leader.editing import apply_edit
 from nine_knots.core.trade.leader.edits import Edit
@@ -44,7 +44,7 @@ class Flies:
             while flies_on(leader) < self._wanted:
                 how = AddFly(how=rng.choice(("tag", "tag", "behind")))
                 leader = apply_edit(leader, how, self._bench)
-        except (NineKnotsError, ValidationError):
+        except (Refused, ValidationError):
             return
         yield leader
 

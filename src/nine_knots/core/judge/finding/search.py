@@ -6,13 +6,13 @@ question has the same answer.
 
 import random
 from collections.abc import Iterable, Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import islice
 
 import numpy as np
 from numpy.typing import NDArray
 
-from nine_knots.core.base.errors import CannotCompute, NineKnotsError
+from nine_knots.core.base.errors import CannotCompute, Refused, TooLong
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.finding.candidates import Candidate, Sieve
@@ -77,9 +77,29 @@ class Search:
     def rounds(self) -> Iterator[SoFar]:
         """Ever better leaders, round by round; the last is the end of it.
 
-        CannotCompute where nothing on the shelf makes a leader, or none can be cast so.
+        CannotCompute where nothing on the shelf makes a leader, or none can be cast so. Where time
+        runs out TooLong is raised after all that was cast till then.
         """
-        return _Rounds(self).rounds()
+        going = _Rounds(self)
+        try:
+            yield from going.rounds()
+        except TooLong:
+            yield going.so_far()
+            raise
+
+
+Casts = dict[tuple[str, Leader], Tried]
+_last: tuple[Search, Casts] | None = None
+
+
+def _cast_before(asked: Search) -> Casts:
+    """What was cast for this question before, if it was the last one: a search that ran out of time
+    goes on from there. The same seed tries the same leaders in the same order."""
+    global _last
+    question, last = replace(asked, most=0), _last
+    if last is None or last[0] != question:
+        _last = last = (question, {})
+    return last[1]
 
 
 class _Rounds:
@@ -94,13 +114,14 @@ class _Rounds:
         self._pool: list[Candidate] = []
         self._tried: list[Tried] = []
         self._features: list[Array] = []
-        self._refused: NineKnotsError | None = None
+        self._refused: Refused | None = None
+        self._cast_before = _cast_before(asked)
 
     def rounds(self) -> Iterator[SoFar]:
         """Schools as they are, then by stages their variants, free tapers and changes. A longer
         search begins with all that a shorter one casts."""
         self._cast(self._of_schools(as_they_are(self._day)))
-        yield self._so_far()
+        yield self.so_far()
         shuffled = variants(self._day, self._asked.demands)
         self._rng.shuffle(shuffled)
         others, most = iter(shuffled), self._asked.most
@@ -109,7 +130,7 @@ class _Rounds:
             share = round((LATER if begun else OF_SCHOOLS) * size)
             for first in range(0, share, ROUND):
                 self._cast(self._of_schools(islice(others, min(ROUND, share - first))))
-                yield self._so_far()
+                yield self.so_far()
             if begun:  # enough is known to choose
                 self._pool += self._of_schools(islice(others, share))
             yield from self._stage(begun + size, size)
@@ -133,9 +154,9 @@ class _Rounds:
             if not count:
                 break
             self._cast(self._taken(count))
-            yield self._so_far()
+            yield self.so_far()
         self._cast(self._sieve.sifted(("", one) for one in self._simpler()))
-        yield self._so_far()
+        yield self.so_far()
 
     def _taken(self, count: int) -> list[Candidate]:
         """Out of the pool, what promises most."""
@@ -147,7 +168,8 @@ class _Rounds:
         self._pool = [one for i, one in enumerate(self._pool) if i not in set(chosen)]
         return taken
 
-    def _so_far(self) -> SoFar:
+    def so_far(self) -> SoFar:
+        """All that was cast."""
         return SoFar(tuple(self._tried), tuple(self._features), self._asked.most)
 
     def _of_schools(self, wanted: Iterable[Variant]) -> list[Candidate]:
@@ -177,11 +199,16 @@ class _Rounds:
     def _cast(self, candidates: list[Candidate]) -> None:
         for one in candidates:
             near = self._near(one.features)
+            key = (one.origin, one.table.leader)
+            found = self._cast_before.get(key)
             try:
-                found = tried(one.table, one.origin, self._reader, self._asked.stroke, near)
+                found = found or tried(
+                    one.table, one.origin, self._reader, self._asked.stroke, near
+                )
             except CannotCompute as refused:  # a model cannot follow it
                 self._refused = refused
                 continue
+            self._cast_before[key] = found
             self._tried.append(found)
             self._features.append(one.features)
 

@@ -12,7 +12,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from nine_knots.core.base.errors import CannotCompute, NineKnotsError
+from nine_knots.core.base.errors import CannotCompute, Refused
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.finding.candidates import Candidate, Sieve
@@ -124,7 +124,7 @@ class _Shop:
             origin = "" if is_sane(leader, self._day) else leader.school or ""
             for number, piece in enumerate(leader.pieces):
                 if isinstance(piece, LevelPiece):
-                    with suppress(NineKnotsError):
+                    with suppress(Refused):
                         edit = UseStock(piece=number, spool_id=ID)
                         yield origin, apply_edit(leader, edit, self._bench)
 

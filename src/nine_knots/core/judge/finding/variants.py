@@ -6,7 +6,7 @@ from itertools import product
 
 from pydantic import ValidationError
 
-from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.base.errors import Refused
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.finding.demands import Demands
 from nine_knots.core.judge.finding.sane import rounded
@@ -51,7 +51,7 @@ def built(
 ) -> Iterator[tuple[str, Leader]]:
     """Leaders with their schools' keys, as far as the shelf makes them, on round lengths."""
     for key, parameters in wanted:
-        with suppress(NineKnotsError, ValidationError):
+        with suppress(Refused, ValidationError):
             made = propose_to(angler, key, day, parameters)
             yield key, rounded(made.leader, angler.units)
 

@@ -4,7 +4,7 @@ deeper or shallower, faster or slower than planned, in more wind, with the other
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
-from nine_knots.core.base.errors import CannotCompute, NineKnotsError
+from nine_knots.core.base.errors import CannotCompute, Refused
 from nine_knots.core.base.measure import Measure, Standing
 from nine_knots.core.base.patience import still_wanted
 from nine_knots.core.judge.angler import Angler
@@ -97,7 +97,7 @@ class Beforehand:
             reader = DayReader(day.model_copy(update={"fly": one.fly}), self.angler, self.gust)
             try:
                 wrong = _worst(reader.measures(self.design.leader, self.stroke))
-            except NineKnotsError as refused:
+            except Refused as refused:
                 yield OtherFly(one.fly.title, False, f"{refused.what} {refused.mend}".strip())
                 continue
             words = f"{wrong.title}: {wrong.figure}." if wrong else ""

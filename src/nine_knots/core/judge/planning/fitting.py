@@ -2,11 +2,11 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import lru_cache
 
-from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.base.errors import Refused
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.patience import still_wanted
+from nine_knots.core.base.whole_cache import cached_whole
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.at_the_water import served_at_the_water, throws_for
 from nine_knots.core.judge.day_reader import DayReader
@@ -39,7 +39,7 @@ class Fit:
     words: str
 
 
-@lru_cache(maxsize=KEPT)
+@cached_whole(KEPT)
 def fit_of(
     leader: Leader, title: str, day: Situation, stroke: Stroke, angler: Angler, gust: Gust
 ) -> Fit | None:
@@ -59,7 +59,7 @@ def fit_of(
         for words, changed, thrown, after in _changed(design, reader, stroke, measures):
             if _right(after):
                 return Fit(changed, thrown, after, _off(after, leader) + A_CHANGE, words)
-    except NineKnotsError:
+    except Refused:
         return None
     return None
 

@@ -2,12 +2,13 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import lru_cache, partial
+from functools import partial
 from itertools import islice
 from typing import Literal
 
 from nine_knots.core.base.beside import side_by_side
-from nine_knots.core.base.patience import tell
+from nine_knots.core.base.patience import still_wanted, tell
+from nine_knots.core.base.whole_cache import cached_whole
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.planning.cover import Chosen, Way, fewest
 from nine_knots.core.judge.planning.fitting import KEPT, Fit, fit_of
@@ -140,6 +141,7 @@ def planned(
             stops.append(PlannedStop(number, candidate, choice, fit))
         else:
             stops.append(PlannedStop(number, None, options[0], None, nearest[number]))
+    still_wanted()  # a plan that was cut short is none
     return Planned(tuple(stops), chosen, len(candidates))
 
 
@@ -148,7 +150,7 @@ def _schools(options: tuple[Choice, ...], cast: Cast) -> list[SchoolToday]:
     return [found for found in side_by_side(built) if found.design is not None]
 
 
-@lru_cache(maxsize=KEPT)
+@cached_whole(KEPT)
 def _school(
     key: str, day: Situation, stroke: Stroke, angler: Angler, gust: Gust = STEADY
 ) -> SchoolToday:

@@ -1,9 +1,9 @@
 """Where nothing built or owned serves a stretch, a leader is sought: the search, kept short."""
 
-from functools import lru_cache
 from itertools import islice
 
 from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.whole_cache import cached_whole
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.finding.chosen import dozen_of
 from nine_knots.core.judge.finding.demands import Demands
@@ -21,7 +21,7 @@ KEPT = 64  # stretches that are remembered from one plan to the next
 ASKED = Demands()
 
 
-@lru_cache(maxsize=KEPT)
+@cached_whole(KEPT)
 def sought(day: Situation, stroke: Stroke, angler: Angler, gust: Gust) -> tuple[Leader, ...]:
     """Leaders of the angler's own spools that serve the day, the balanced one first; none where
     none is found soon."""

@@ -4,9 +4,11 @@ from dataclasses import dataclass
 from functools import partial
 
 from nine_knots.core.base.beside import side_by_side
-from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.errors import CannotCompute, TooLong
 from nine_knots.core.base.measure import Standing
 from nine_knots.core.base.patience import tell
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.whole_cache import cached_whole
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.changes import changes, in_the_water, sought_for
 from nine_knots.core.judge.remedies.search import Try
@@ -19,15 +21,17 @@ from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.situation import PACE_WORDS
 
 DEPTHS = (0.7, 1.0, 1.4)  # of the day's
+CELLS = 128  # remembered, so that a table cut short goes on
 
 
 @dataclass(frozen=True, slots=True)
 class Cell:
-    """One pace and depth: where the point fly fishes as the rig is, and what to change."""
+    """One pace and depth: where the point fly fishes as the rig is, and what to change. Without a
+    standing it was not worked out."""
 
     depth: str
     figure: str
-    standing: Standing
+    standing: Standing | None
     change: str
 
 
@@ -42,10 +46,12 @@ class PaceRow:
 
 @dataclass(frozen=True, slots=True)
 class DepthTable:
-    """Rows by pace, columns by depth of water."""
+    """Rows by pace, columns by depth of water; ``cut_short`` says what is missing where time ran
+    out."""
 
     depths: tuple[str, ...]
     rows: tuple[PaceRow, ...]
+    cut_short: str = ""
 
 
 def depth_table(
@@ -53,9 +59,14 @@ def depth_table(
     angler: Angler,
     ask: WaterAsk = USUAL_ASK,
     depths_m: tuple[float, ...] = (),
+    *,
+    partial_too: bool = False,
 ) -> DepthTable:
-    """Fish the rig at every pace, in the depths (m) that are named or in such as the day's;
-    CannotCompute for a floating fly."""
+    """Fish the rig at every pace, in the depths (m) that are named or in such as the day's.
+
+    Raises CannotCompute for a floating fly, and TooLong where time runs out; with ``partial_too``
+    only where no cell was worked out. Asked again, it goes on from the cells worked out before.
+    """
     units = angler.units
     if not way_of(design).followed:
         raise CannotCompute(
@@ -68,14 +79,34 @@ def depth_table(
     about = (units.snap_length(share * design.situation.water.depth_m) for share in DEPTHS)
     depths = depths_m or tuple(max(0.1, depth) for depth in about)
     moved = [_moved(design, depth, speed) for _, speed in paces for depth in depths]
-    cells = side_by_side(
-        [partial(_cell, one, angler, ask) for one in moved], lambda done: tell(done, len(moved))
-    )
+    found: dict[int, Cell] = {}
+
+    def work_out(number: int) -> None:
+        found[number] = _cell(moved[number], angler, ask)
+
+    try:
+        side_by_side(
+            [partial(work_out, number) for number in range(len(moved))],
+            lambda done: tell(done, len(moved)),
+        )
+    except TooLong:
+        if not found or not partial_too:
+            raise
+    cells = [
+        found.get(number) or Cell(_depth(one, units), "–", None, "not worked out")
+        for number, one in enumerate(moved)
+    ]
+    missing = len(moved) - len(found)
+    cut_short = f"Time ran out with {missing} of {len(moved)} cells to go." if missing else ""
     rows = [
         PaceRow(word, units.speed(speed).text, tuple(cells[first : first + len(depths)]))
         for first, (word, speed) in zip(range(0, len(cells), len(depths)), paces, strict=True)
     ]
-    return DepthTable(tuple(units.depth(depth).text for depth in depths), tuple(rows))
+    return DepthTable(tuple(units.depth(depth).text for depth in depths), tuple(rows), cut_short)
+
+
+def _depth(design: Design, units: Units) -> str:
+    return units.depth(design.situation.water.depth_m).text
 
 
 def _moved(design: Design, depth_m: float, pace_m_s: float) -> Design:
@@ -84,9 +115,10 @@ def _moved(design: Design, depth_m: float, pace_m_s: float) -> Design:
     return design.model_copy(update={"situation": situation})
 
 
+@cached_whole(CELLS)
 def _cell(design: Design, angler: Angler, ask: WaterAsk) -> Cell:
     units, judgement = angler.units, judgement_of(way_of(design))
-    depth = units.depth(design.situation.water.depth_m).text
+    depth = _depth(design, units)
     try:
         deep, drift = judgement.measures(design, ask, units)
     except CannotCompute as refused:

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.base.errors import Refused
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.proposing.propose import propose_to
 from nine_knots.core.judge.remedies.search import Served, Serves, Try, first
@@ -22,7 +22,7 @@ def _rebuilt(now: Try, angler: Angler, others: tuple[str, ...]) -> Iterator[Try]
     for key in dict.fromkeys(keys):
         try:
             made = propose_to(angler, key, day, SchoolParameters())
-        except NineKnotsError:
+        except Refused:
             continue
         if made.leader == now.design.leader:
             continue

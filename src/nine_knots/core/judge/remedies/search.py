@@ -11,7 +11,7 @@ from typing import Literal
 
 from pydantic import ValidationError
 
-from nine_knots.core.base.errors import CannotCompute, NineKnotsError, TooLong
+from nine_knots.core.base.errors import CannotCompute, Refused, TooLong
 from nine_knots.core.base.measure import Measure, Standing
 from nine_knots.core.base.patience import tell
 from nine_knots.core.judge.remedies.what import What
@@ -128,14 +128,23 @@ def judged_by(measures: Callable[[Try], Iterable[Measure]], more: bool) -> Serve
 def those_in_time(
     found: Iterator[tuple[What, Served | None]], kinds: int
 ) -> Iterator[tuple[What, Served]]:
-    """Of each kind sought in turn, those that serve; where time runs out, those found till then."""
+    """Of each kind sought in turn, those that serve; where time runs out, those found till then.
+
+    Raises TooLong where none was found in the time: that is not the same as there being none.
+    """
+    any_found = False
     for number in range(kinds + 1):
         tell(min(number, kinds - 1), kinds)
         try:
             what, served = next(found)
-        except (StopIteration, TooLong):
+        except StopIteration:
+            return
+        except TooLong:
+            if not any_found:
+                raise
             return
         if served is not None:
+            any_found = True
             yield what, served
 
 
@@ -207,7 +216,7 @@ def edited(design: Design, edit: Edit, bench: Workbench) -> Design | None:
     """The design after an edit; None where it is refused."""
     try:
         leader = apply_edit(design.leader, edit, bench)
-    except (NineKnotsError, ValidationError):
+    except (Refused, ValidationError):
         return None
     return design.model_copy(update={"leader": leader})
 

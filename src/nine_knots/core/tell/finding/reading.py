@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
-from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.errors import CannotCompute, TooLong
 from nine_knots.core.base.patience import tell
 from nine_knots.core.base.words import counted
 from nine_knots.core.judge.finding.chosen import Chosen, dozen_of
@@ -28,7 +28,8 @@ class FindReading:
     """The dozen as cards, the picture, what is in the way where nothing serves, and how it stands.
 
     ``situation`` is the day that it was found for, ``to_buy`` the one spool that would better it.
-    Where nothing serves the one card is the nearest.
+    Where nothing serves the one card is the nearest. ``cut_short`` says what is missing where time
+    ran out; asked again, the search goes on from there.
     """
 
     cards: tuple[FoundCard, ...]
@@ -37,18 +38,45 @@ class FindReading:
     to_buy: str
     so_far: str
     situation: Situation
+    cut_short: str = ""
 
 
 def found_so_far(asked: Search) -> Iterator[FindReading]:
     """The reading after each round, and then with one chance after another; the last is whole.
 
-    CannotCompute where nothing on the shelf makes a leader that can be cast.
+    CannotCompute where nothing on the shelf makes a leader that can be cast; TooLong where time
+    runs out before any was cast.
     """
-    for so_far in asked.rounds():
-        tell(int(1000 * SEARCHED * min(1.0, len(so_far.tried) / so_far.most)), 1000)
-        dozen = dozen_of(so_far.tried, asked.demands)
-        yield _reading(so_far, dozen, asked, ended=False)
+    so_far: SoFar | None = None
+    dozen: tuple[Chosen, ...] = ()
+    try:
+        for so_far in asked.rounds():
+            tell(int(1000 * SEARCHED * min(1.0, len(so_far.tried) / so_far.most)), 1000)
+            dozen = dozen_of(so_far.tried, asked.demands)
+            yield _reading(so_far, dozen, asked, ended=False)
+    except TooLong:
+        if so_far is None or not so_far.tried:
+            raise
+        cut = f"Time ran out after {len(so_far.tried)} of {so_far.most} leaders."
+        yield replace(_reading(so_far, dozen, asked), cut_short=cut)
+        return
+    assert so_far is not None
     found = _reading(so_far, dozen, asked)
+    try:
+        for reading in _with_chances(found, dozen, asked):
+            found = reading
+            yield found
+        bought = to_buy(asked, so_far, dozen)
+        yield replace(found, to_buy=buy_words(bought, dozen, asked.angler.units))
+    except TooLong:
+        cut = "All leaders were cast; time ran out while working out how often they open."
+        yield replace(found, cut_short=cut)
+
+
+def _with_chances(
+    found: FindReading, dozen: tuple[Chosen, ...], asked: Search
+) -> Iterator[FindReading]:
+    """The reading with one chance after another."""
     if not dozen:
         yield found
     cards = list(found.cards)
@@ -57,8 +85,6 @@ def found_so_far(asked: Search) -> Iterator[FindReading]:
         found = replace(found, cards=tuple(cards))
         tell(int(1000 * (SEARCHED + CHANCES * (number + 1) / len(dozen))), 1000)
         yield found
-    bought = to_buy(asked, so_far, dozen)
-    yield replace(found, to_buy=buy_words(bought, dozen, asked.angler.units))
 
 
 def _chance(chosen: Chosen, asked: Search) -> str:

@@ -4,7 +4,7 @@ import csv
 import re
 from dataclasses import dataclass
 
-from nine_knots.core.base.errors import NineKnotsError, OutOfRange
+from nine_knots.core.base.errors import OutOfRange, Refused
 from nine_knots.core.base.units import Units
 from nine_knots.core.tell.heard.casting import LINE_WORDS, WEIGHT, line_heard, rod_heard
 from nine_knots.core.tell.heard.flies import fly_heard, is_fly
@@ -60,7 +60,7 @@ def _spelled(code: re.Match[str]) -> str:
 def _read(number: int, line: str, units: Units) -> HeardLine:
     try:
         return HeardLine(number, line.strip(), heard(_plain(line), units))
-    except NineKnotsError as error:
+    except Refused as error:
         return HeardLine(number, line.strip(), None, error.what, error.mend)
     except ValueError:
         mend = "Check its figures: one of them is no such thing's."

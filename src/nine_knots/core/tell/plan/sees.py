@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from itertools import islice
 
-from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.core.base.errors import Refused
 from nine_knots.core.base.patience import still_wanted
 from nine_knots.core.base.words import begun
 from nine_knots.core.judge.angler import Angler
@@ -112,7 +112,7 @@ def _straighter(design: Design, stroke: Stroke, angler: Angler, gust: Gust) -> s
         tired = stroke.model_copy(update={"speed_m_s": slower * stroke.speed_m_s})
         try:
             found = remedies_for(design, tired, angler, gust)
-        except NineKnotsError:
+        except Refused:
             continue
         if found:
             slow = f"{1.0 - slower:.0%}"

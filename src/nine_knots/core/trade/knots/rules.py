@@ -58,4 +58,4 @@ def line_used_m(
 def finished_m(knot: Knot, own_turns: tuple[int, int], upper_m: float, lower_m: float) -> float:
     """Length of the finished knot in metres: its coils side by side, and its loop."""
     barrel = SNUG * (own_turns[0] * upper_m + own_turns[1] * lower_m)
-    return barrel + (LOOP_M if knot.place == "loop" or knot.key == "non-slip-loop" else 0.0)
+    return barrel + (LOOP_M if knot.loops else 0.0)

@@ -41,7 +41,9 @@ class Knot(Frozen):
 
     ``kept`` is the mean share of the strand's strength, ``spread`` its coefficient of variation,
     ``step_loss`` what is lost for each unit of diameter ratio beyond like sizes, ``held_m`` the
-    line held and trimmed in one piece besides the wraps. ``mono`` says that it holds in nylon and
+    line held and trimmed in one piece besides the wraps, ``usual_s`` how long it takes at the
+    table, wetted, drawn up and trimmed [M ±50 %]. ``by_heart`` marks those every builder ties, ``loops``
+    those that end in an open loop. ``mono`` says that it holds in nylon and
     fluorocarbon, ``wires`` in which wires it does; ``most_m`` and ``most_step_m`` are the thickest
     strand and the greatest step of diameter it is tied in, ``dropper`` which tag may carry a fly.
     """
@@ -53,6 +55,9 @@ class Knot(Frozen):
     spread: float = Field(gt=0, lt=0.5)
     step_loss: float = 0.0
     held_m: float = Field(gt=0, lt=0.6)
+    usual_s: float = Field(gt=0, lt=1800)
+    by_heart: bool = False
+    loops: bool = False
     turns_fine: int
     turns_heavy: int
     mono: bool = True
@@ -72,6 +77,9 @@ _TABLE = (
         kept=0.80,
         spread=0.06,
         held_m=0.10,
+        usual_s=60.0,
+        by_heart=True,
+        loops=True,
         turns_fine=1,
         turns_heavy=1,
         tags="The tag leaves square to the side; trim it close.",
@@ -84,6 +92,8 @@ _TABLE = (
         kept=0.90,
         spread=0.05,
         held_m=0.12,
+        usual_s=30.0,
+        loops=True,
         turns_fine=3,
         turns_heavy=2,
         tags="The tag lies along the loop's leg; trim it to a hair.",
@@ -96,6 +106,8 @@ _TABLE = (
         kept=0.87,
         spread=0.05,
         held_m=0.08,
+        usual_s=150.0,
+        by_heart=True,
         turns_fine=7,
         turns_heavy=5,
         tags="Tag and standing part leave at opposite ends.",
@@ -109,6 +121,8 @@ _TABLE = (
         spread=0.06,
         step_loss=0.25,
         held_m=0.065,
+        usual_s=90.0,
+        by_heart=True,
         turns_fine=6,
         turns_heavy=4,
         most_step_m=3.0 * THOU_M,
@@ -124,6 +138,8 @@ _TABLE = (
         spread=0.05,
         step_loss=0.06,
         held_m=0.065,
+        usual_s=45.0,
+        by_heart=True,
         turns_fine=2,
         turns_heavy=2,
         wires=("wire-soft",),
@@ -140,6 +156,8 @@ _TABLE = (
         spread=0.05,
         step_loss=0.06,
         held_m=0.075,
+        usual_s=55.0,
+        by_heart=True,
         turns_fine=3,
         turns_heavy=3,
         dropper="the tag that points to the fly",
@@ -155,6 +173,8 @@ _TABLE = (
         spread=0.05,
         step_loss=0.10,
         held_m=0.09,
+        usual_s=120.0,
+        by_heart=True,
         turns_fine=6,
         turns_heavy=4,
         most_step_m=8.0 * THOU_M,
@@ -168,6 +188,7 @@ _TABLE = (
         kept=0.86,
         spread=0.06,
         held_m=0.09,
+        usual_s=120.0,
         turns_fine=12,
         turns_heavy=10,
         wires=("wire-soft",),
@@ -181,6 +202,8 @@ _TABLE = (
         kept=0.98,
         spread=0.03,
         held_m=0.50,
+        usual_s=240.0,
+        loops=True,
         turns_fine=20,
         turns_heavy=20,
         most_m=28.0 * THOU_M,
@@ -194,6 +217,7 @@ _TABLE = (
         kept=0.90,
         spread=0.05,
         held_m=0.07,
+        usual_s=50.0,
         turns_fine=6,
         turns_heavy=4,
         tags="The tag leaves beside the standing part.",
@@ -206,6 +230,7 @@ _TABLE = (
         kept=0.80,
         spread=0.07,
         held_m=0.05,
+        usual_s=30.0,
         turns_fine=7,
         turns_heavy=4,
         most_m=STOUT_M,
@@ -220,6 +245,8 @@ _TABLE = (
         kept=0.90,
         spread=0.05,
         held_m=0.05,
+        usual_s=40.0,
+        by_heart=True,
         turns_fine=6,
         turns_heavy=4,
         most_m=STOUT_M,
@@ -234,6 +261,7 @@ _TABLE = (
         kept=0.94,
         spread=0.04,
         held_m=0.12,
+        usual_s=40.0,
         turns_fine=1,
         turns_heavy=1,
         tags="The tag leaves beside the standing part, above the eye.",
@@ -246,6 +274,9 @@ _TABLE = (
         kept=0.90,
         spread=0.05,
         held_m=0.08,
+        usual_s=60.0,
+        by_heart=True,
+        loops=True,
         turns_fine=7,
         turns_heavy=3,
         wires=("wire-soft",),
@@ -259,6 +290,8 @@ _TABLE = (
         kept=0.60,
         spread=0.09,
         held_m=0.08,
+        usual_s=40.0,
+        loops=True,
         turns_fine=1,
         turns_heavy=1,
         wires=("wire-soft",),
@@ -272,6 +305,8 @@ _TABLE = (
         kept=0.95,
         spread=0.04,
         held_m=0.10,
+        usual_s=120.0,
+        by_heart=True,
         turns_fine=8,
         turns_heavy=8,
         wires=("wire-single",),

@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from typing import Any
 
-from nine_knots.core.base.errors import EditRefused, NineKnotsError
+from nine_knots.core.base.errors import EditRefused, Refused
 from nine_knots.core.base.units import parse_bead, parse_length, parse_mass
 from nine_knots.core.trade.leader.attachments import (
     FLOATS_M,
@@ -102,7 +102,7 @@ def shot_kg(text: str) -> float:
             return 1e-3 * grams
     try:
         return parse_mass(text, bare="g")
-    except NineKnotsError as error:
+    except Refused as error:
         error.mend = f"Write a size ({', '.join(SHOT_G)}) or a weight such as 0.4 g."
         raise
 
@@ -125,7 +125,7 @@ def _float_m(text: str) -> float:
     """An indicator's diameter in metres; sizes beyond a bead's are read as lengths."""
     try:
         return parse_bead(text)
-    except NineKnotsError:
+    except Refused:
         bare = text.strip()
         return parse_length(f"{bare} mm" if bare.replace(".", "").isdigit() else bare)
 
