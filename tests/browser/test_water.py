@@ -213,7 +213,7 @@ def test_the_depth_table_is_worked_out_and_printed_on_the_card(page):
     page.get_by_role("link", name="Tie", exact=True).click()
     page.get_by_role("button", name="Cards as PDF").first.click()
     with page.expect_download(timeout=60_000) as kept:
-        page.get_by_role("menuitem", name="A sheet each with its depth table").click()
+        page.get_by_role("menuitem", name="A sheet each with its depth table, A4").click()
     text = " ".join(
         part.extract_text() for part in PdfReader(BytesIO(kept.value.path().read_bytes())).pages
     )

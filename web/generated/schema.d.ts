@@ -4274,7 +4274,7 @@ export interface components {
              * @default a6
              * @enum {string}
              */
-            paper: "a6" | "a4" | "sheet" | "labels";
+            paper: "a6" | "a4" | "sheet" | "labels" | "3x5" | "letter" | "letter-sheet" | "letter-labels";
             /**
              * Depth Table
              * @description on the cards, of rigs that sink
@@ -10885,7 +10885,9 @@ export interface components {
         };
         /**
          * Step
-         * @description One line of the printed order; ``kind`` lets a page choose its mark.
+         * @description One step of the order; ``kind`` lets a page choose its mark.
+         *
+         *     ``brief`` is what of the detail must be known to tie it right: a card may leave out the rest.
          */
         Step: {
             /** Kind */
@@ -10894,6 +10896,11 @@ export interface components {
             title: string;
             /** Detail */
             detail: string;
+            /**
+             * Brief
+             * @default
+             */
+            brief: string;
         };
         /**
          * StepStock

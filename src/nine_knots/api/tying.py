@@ -203,7 +203,7 @@ async def post_cards(
         code=asked.code,
         angler=angler,
     )
-    kind = "labels" if asked.paper == "labels" else "tying card"
+    kind = "labels" if asked.paper.endswith("labels") else "tying card"
     file = file_of(f"{asked.wanted[0].design.title}, {kind}", "pdf")
     return await answering.respond(f"cards {uuid.uuid4().hex}", task, file)
 

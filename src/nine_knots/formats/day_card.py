@@ -17,8 +17,7 @@ from reportlab.platypus import (
 )
 
 from nine_knots.core.tell.plan.packed import DayPack, PackedStop
-from nine_knots.formats.pdf_style import HAIR, style, use_fonts
-from nine_knots.formats.text import xml
+from nine_knots.formats.pdf_style import HAIR, marked_up, style, use_fonts
 
 MARGIN = 8 * mm
 SIDE = (A5[0] - 2 * MARGIN, A5[1] - 2 * MARGIN)
@@ -45,29 +44,29 @@ def write_day_card(pack: DayPack) -> bytes:
 def _front(pack: DayPack) -> list[Flowable]:
     small, plain = style(9, quiet=True), style(10.5)
     story: list[Flowable] = [
-        Paragraph(xml(f"{pack.title}, {pack.on}"), style(14, bold=True, after=1)),
-        Paragraph(xml(f"{pack.place}. {pack.light} {pack.rules}"), small),
+        Paragraph(marked_up(f"{pack.title}, {pack.on}"), style(14, bold=True, after=1)),
+        Paragraph(marked_up(f"{pack.place}. {pack.light} {pack.rules}"), small),
     ]
     for stop in pack.stops:
         rig = next((one for one in pack.rigs if one.key == stop.rig), None)
         story += [
             Spacer(1, 6),
-            Paragraph(xml(f"{stop.hours}  {stop.title}"), style(11.5, bold=True)),
-            Paragraph(xml(f"{stop.water} {stop.beyond}".strip()), small),
-            Paragraph(xml(f"{stop.change} {stop.words}".strip()), plain),
+            Paragraph(marked_up(f"{stop.hours}  {stop.title}"), style(11.5, bold=True)),
+            Paragraph(marked_up(f"{stop.water} {stop.beyond}".strip()), small),
+            Paragraph(marked_up(f"{stop.change} {stop.words}".strip()), plain),
         ]
         if rig is not None:
             lies = f", {rig.lies}" if rig.lies else ""
             state = rig.states[0].by_cuts[0]
             facts = f"{rig.title}: {rig.facts}{lies}. Tippet {state.tippet}; {state.left}."
-            story.append(Paragraph(xml(facts), small))
+            story.append(Paragraph(marked_up(facts), small))
         if stop.setting:
-            story.append(Paragraph(xml(" ".join(stop.setting)), small))
+            story.append(Paragraph(marked_up(" ".join(stop.setting)), small))
         for line in (*stop.flies, *((f"Its own rules: {stop.rules}",) if stop.rules else ())):
-            story.append(Paragraph(xml(line), small))
-        story += [Paragraph(f"! {xml(line)}", small) for line in stop.cautions]
+            story.append(Paragraph(marked_up(line), small))
+        story += [Paragraph(f"! {marked_up(line)}", small) for line in stop.cautions]
     story.append(Spacer(1, 4))
-    story += [Paragraph(f"! {xml(line)}", small) for line in pack.cautions]
+    story += [Paragraph(f"! {marked_up(line)}", small) for line in pack.cautions]
     return story
 
 
@@ -77,9 +76,9 @@ def _back(pack: DayPack) -> list[Flowable]:
     for stop in pack.stops:
         if not stop.cells:
             continue
-        story.append(Paragraph(xml(stop.title), style(9.5, bold=True, after=1)))
+        story.append(Paragraph(marked_up(stop.title), style(9.5, bold=True, after=1)))
         story.append(_table(stop))
-        sees = " · ".join(f"<b>{xml(one.sees)}:</b> {_said(one.do)}" for one in stop.sees)
+        sees = " · ".join(f"<b>{marked_up(one.sees)}:</b> {marked_up(one.do)}" for one in stop.sees)
         story += [Spacer(1, 2), Paragraph(sees, small), Spacer(1, 5)]
     return story or [Paragraph("Nothing of this day could be worked out.", small)]
 
@@ -87,15 +86,15 @@ def _back(pack: DayPack) -> list[Flowable]:
 def _table(stop: PackedStop) -> Table:
     """Depth down, pace across: how it fishes there, and what to change."""
     head, cell = style(6.2, quiet=True), style(6.8)
-    rows = [[Paragraph("", head), *(Paragraph(xml(one.words), head) for one in stop.faster)]]
+    rows = [[Paragraph("", head), *(Paragraph(marked_up(one.words), head) for one in stop.faster)]]
     for deep, row in zip(stop.deeper, stop.cells, strict=True):
         rows.append(
             [
-                Paragraph(xml(deep.words), head),
+                Paragraph(marked_up(deep.words), head),
                 *(
                     Paragraph(
-                        f"{SHAPES[one.standing]}<b>{xml(one.figure)}</b>"
-                        f"{'. ' + _said(one.change) if one.change else ''}",
+                        f"{SHAPES[one.standing]}<b>{marked_up(one.figure)}</b>"
+                        f"{'. ' + marked_up(one.change) if one.change else ''}",
                         cell,
                     )
                     for one in row
@@ -116,8 +115,3 @@ def _table(stop: PackedStop) -> Table:
             ("BOTTOMPADDING", (0, 0), (-1, -1), 1),
         ],
     )
-
-
-def _said(words: str) -> str:
-    """Words for paper: the face has no arrow."""
-    return xml(words.replace(" → ", " to "))

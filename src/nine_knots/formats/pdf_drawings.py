@@ -1,14 +1,25 @@
-"""What is drawn on tying cards and labels: the leader to scale, and a code to share it by."""
+"""What is drawn on tying cards and labels: the leader to scale, its knots, a code to share."""
+
+import re
 
 from reportlab.lib.colors import HexColor
 from reportlab.platypus import Flowable
 
 from nine_knots.core.base.patience import still_wanted
+from nine_knots.core.tell.drawing import knot_drawing
 from nine_knots.core.tell.evaluation import Evaluation
+from nine_knots.core.trade.knots import KNOTS, KnotKey
 from nine_knots.formats.pdf_style import INK, QUIET, TEXT
 from nine_knots.formats.tints import LIGHT, tint_of
 
 QUIET_ZONE = 4  # modules about a code
+STRANDS = {
+    "upper": ("#1c2a2c", "#5f7376"),
+    "lower": ("#a3682a", "#d3a05c"),
+    "line": ("#8fa39b", "#8fa39b"),
+    "eye": ("#48585a", "#48585a"),
+}
+"""Ink of a knot's strands, and of their tags."""
 
 
 class StripDrawing(Flowable):  # type: ignore[misc]
@@ -74,6 +85,72 @@ class StripDrawing(Flowable):  # type: ignore[misc]
             canvas.setFillColor(HexColor(LIGHT[thing.kind]))
             canvas.circle(thing.at_m * per_m, middle, big, stroke=1, fill=1)
         canvas.setFillColor(INK)
+
+
+class KnotDrawings(Flowable):  # type: ignore[misc]
+    """Knots drawn loose, in rows, each with its name below."""
+
+    LEGEND = 7.0  # points of its name, at a scale of 1
+    ALIKE = 0.5  # of a drawing's width, its height
+
+    def __init__(self, knots: tuple[KnotKey, ...], width: float, each: float, scale: float) -> None:
+        super().__init__()
+        self.knots, self.width, self.scale = knots, width, scale
+        self.across = max(1, int(width / each + 1e-6))
+        self.each = width / self.across
+        self.row = self.ALIKE * self.each + 2.0 * self.LEGEND * scale
+        self.height = self.row * -(-len(knots) // self.across)
+
+    def cut_to(self, room: float) -> list["KnotDrawings"]:
+        """As large as they all fit into a room of such a height, or as many whole rows as do; none
+        where there is no place for one."""
+        for across in range(2, self.across + 1):
+            larger = KnotDrawings(self.knots, self.width, self.width / across, self.scale)
+            if larger.height <= room:
+                return [larger]
+        fits = self.knots[: self.across * int(max(0.0, room) // self.row)]
+        return [KnotDrawings(fits, self.width, self.each, self.scale)] if fits else []
+
+    def draw(self) -> None:
+        """Onto the canvas of the page."""
+        still_wanted()
+        for number, key in enumerate(self.knots):
+            x = (number % self.across) * self.each
+            y = self.height - self.row * (number // self.across + 1)
+            self._knot(key, x, y)
+
+    def _knot(self, key: KnotKey, x: float, y: float) -> None:
+        canvas, drawing = self.canv, knot_drawing(key)
+        left, top, wide, high = drawing.box
+        legend = 1.6 * self.LEGEND * self.scale
+        room = 0.92 * self.each, self.row - legend - 2.0
+        per = min(room[0] / wide, room[1] / high)
+        canvas.saveState()
+        # the drawing's y runs down
+        canvas.translate(x + 0.5 * (self.each - per * wide), y + legend + per * high)
+        canvas.scale(per, -per)
+        canvas.translate(-left, -top)
+        canvas.setDash()
+        canvas.setLineCap(1)
+        canvas.setLineJoin(1)
+        for stroke in drawing.work:
+            if stroke.over:
+                self._stroke(stroke.path, stroke.width + 1.8, HexColor("#ffffff"))
+            self._stroke(stroke.path, stroke.width, HexColor(STRANDS[stroke.part][stroke.tag]))
+        canvas.restoreState()
+        canvas.setFillColor(QUIET)
+        canvas.setFont(TEXT, 0.9 * self.LEGEND * self.scale)
+        canvas.drawCentredString(x + 0.5 * self.each, y + 0.5 * legend, KNOTS[key].title)
+
+    def _stroke(self, path: str, width: float, colour: HexColor) -> None:
+        points = [tuple(map(float, one.split())) for one in re.split("[ML]", path) if one]
+        line = self.canv.beginPath()
+        line.moveTo(*points[0])
+        for point in points[1:]:
+            line.lineTo(*point)
+        self.canv.setStrokeColor(colour)
+        self.canv.setLineWidth(width)
+        self.canv.drawPath(line, stroke=1, fill=0)
 
 
 class CodeDrawing(Flowable):  # type: ignore[misc]

@@ -4,8 +4,8 @@ from dataclasses import dataclass, replace
 from io import BytesIO
 from typing import Literal
 
-from reportlab.lib.pagesizes import A4, A6
-from reportlab.lib.units import mm
+from reportlab.lib.pagesizes import A4, A6, LETTER
+from reportlab.lib.units import inch, mm
 from reportlab.platypus import (
     BaseDocTemplate,
     Flowable,
@@ -19,23 +19,54 @@ from reportlab.platypus import (
 )
 
 from nine_knots.core.base.errors import FileRefused
+from nine_knots.core.base.words import begun
 from nine_knots.core.judge.remedies.depth_table import DepthTable
 from nine_knots.core.tell.evaluation import Evaluation
 from nine_knots.core.tell.sentence import sentence_text
+from nine_knots.core.tell.tying.steps import each_knot, knots_tied
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots import KNOTS
 from nine_knots.formats.leader_qr import qr_modules, qr_text
-from nine_knots.formats.pdf_drawings import CodeDrawing, StripDrawing
-from nine_knots.formats.pdf_style import HAIR, QUIET, style, use_fonts
-from nine_knots.formats.text import xml
+from nine_knots.formats.pdf_drawings import CodeDrawing, KnotDrawings, StripDrawing
+from nine_knots.formats.pdf_style import HAIR, QUIET, marked_up, style, use_fonts
 
-Paper = Literal["a6", "a4", "sheet", "labels"]
-EACH = "Each knot: wet, draw up smoothly without jerks, seat fully, tug, trim close."
-MOST_SHRUNK = 9  # pieces: a little too long is made to fit, a longer card runs on
-LABELS = (3, 8)  # across and down an A4 sheet
+Paper = Literal["a6", "a4", "sheet", "labels", "3x5", "letter", "letter-sheet", "letter-labels"]
+Size = tuple[float, float]
+
+
+@dataclass(frozen=True)
+class _Page:
+    """A page, how many cards it has across and down, the margin in each, how large its type is
+    beside that of an A6 card, and how wide a knot is drawn on it, in points."""
+
+    size: Size
+    across: int
+    down: int
+    margin: float
+    scale: float
+    knot: float
+
+    @property
+    def each(self) -> Size:
+        """The room that one card has, its margin taken off."""
+        wide, high = self.size[0] / self.across, self.size[1] / self.down
+        return wide - 2 * self.margin, high - 2 * self.margin
+
+
+PAGES: dict[Paper, _Page] = {
+    "a6": _Page(A6, 1, 1, 6 * mm, 1.0, 22 * mm),
+    "a4": _Page(A4, 1, 1, 14 * mm, 1.45, 42 * mm),
+    "sheet": _Page(A4, 2, 2, 6 * mm, 1.0, 22 * mm),
+    "labels": _Page(A4, 3, 8, 3.5 * mm, 1.0, 0.0),
+    "3x5": _Page((3 * inch, 5 * inch), 1, 1, 4 * mm, 0.86, 20 * mm),
+    "letter": _Page(LETTER, 1, 1, 14 * mm, 1.45, 42 * mm),
+    "letter-sheet": _Page(LETTER, 2, 2, 6 * mm, 1.0, 22 * mm),
+    "letter-labels": _Page(LETTER, 3, 8, 3 * mm, 1.0, 0.0),
+}
+KNOT_GAP = 4.0  # points above the drawings of knots
+MOST_SHRUNK = 1.3  # a side up to so many times too high is set smaller instead of running on
 CODE_MM, LABEL_CODE_MM = 78.0, 29.0
 TOP = ("VALIGN", (0, 0), (-1, -1), "TOP")
-SCALE = {"a6": 1.0, "sheet": 1.0, "a4": 1.45, "labels": 1.0}
 
 
 @dataclass(frozen=True)
@@ -51,123 +82,154 @@ class Card:
 
 
 def write_pdf(cards: tuple[Card, ...], paper: Paper) -> bytes:
-    """The cards on A6 (a page each), on A4 (a page each), four on an A4 sheet, or as labels."""
+    """The cards in the format asked for: a page each, four on a sheet, or as labels.
+
+    What is too long for one side goes onto a second, and whatever room is left shows the knots.
+    """
     use_fonts()
-    out = BytesIO()
-    size, (width, height), frames = _layout(paper)
+    out, page = BytesIO(), PAGES[paper]
     title = cards[0].design.title if len(cards) == 1 else f"{len(cards)} leaders"
-    document = BaseDocTemplate(out, pagesize=size, title=title, author="Nine Knots")
-    document.addPageTemplates([PageTemplate(frames=frames, onPage=_cut_marks(paper))])
+    document = BaseDocTemplate(out, pagesize=page.size, title=title, author="Nine Knots")
+    template = PageTemplate(frames=_frames(page), onPage=_cut_marks(page))
+    document.addPageTemplates([template])
     story: list[Flowable] = []
-    for number, card in enumerate(cards):
-        if number:
-            story.append(FrameBreak())
-        made = _label(card, width) if paper == "labels" else _card(card, width, SCALE[paper])
-        if len(card.evaluation.pieces) <= MOST_SHRUNK:
-            made = [KeepInFrame(width, height, made, mode="shrink")]
-        story += made
-        if card.code and paper != "labels":
-            story += [FrameBreak(), *_back(card, width, SCALE[paper])]
+    for card in cards:
+        for side in [_label(card, page.each[0])] if page.knot == 0.0 else _sides(card, page):
+            story += [FrameBreak()] if story else []
+            if _height(side, page) <= MOST_SHRUNK * page.each[1]:
+                side = [KeepInFrame(*page.each, side, mode="shrink")]
+            story += side
     document.build(story)
     return out.getvalue()
 
 
-Size = tuple[float, float]
-
-
-def _layout(paper: Paper) -> tuple[Size, Size, list[Frame]]:
-    """The page's size, the size inside a frame, and the frames, in points."""
-    if paper == "a6":
-        return A6, _inside(A6, 6 * mm), [_frame(0, 0, A6, 6 * mm)]
-    if paper == "a4":
-        return A4, _inside(A4, 14 * mm), [_frame(0, 0, A4, 14 * mm)]
-    across, down = LABELS if paper == "labels" else (2, 2)
-    wide, high = A4[0] / across, A4[1] / down
-    margin = 3.5 * mm if paper == "labels" else 6 * mm
-    frames = [
-        _frame(column * wide, A4[1] - (line + 1) * high, (wide, high), margin)
-        for line in range(down)
-        for column in range(across)
+def _frames(page: _Page) -> list[Frame]:
+    wide, high = page.size[0] / page.across, page.size[1] / page.down
+    pads = {f"{side}Padding": page.margin for side in ("left", "right", "top", "bottom")}
+    return [
+        Frame(column * wide, page.size[1] - (line + 1) * high, wide, high, **pads)
+        for line in range(page.down)
+        for column in range(page.across)
     ]
-    return A4, _inside((wide, high), margin), frames
 
 
-def _inside(size: Size, margin: float) -> Size:
-    return size[0] - 2 * margin, size[1] - 2 * margin
+def _cut_marks(page: _Page):  # type: ignore[no-untyped-def]
+    wide, high = page.size
 
-
-def _frame(x: float, y: float, size: Size, margin: float) -> Frame:
-    pads = {f"{side}Padding": margin for side in ("left", "right", "top", "bottom")}
-    return Frame(x, y, *size, **pads)
-
-
-def _cut_marks(paper: Paper):  # type: ignore[no-untyped-def]
     def draw(canvas, document) -> None:  # type: ignore[no-untyped-def]  # noqa: ARG001
-        if paper not in ("sheet", "labels"):
-            return
-        across, down = LABELS if paper == "labels" else (2, 2)
+        canvas.saveState()
         canvas.setStrokeColor(HAIR)
         canvas.setDash(1, 3)
-        for column in range(1, across):
-            canvas.line(column * A4[0] / across, 0, column * A4[0] / across, A4[1])
-        for line in range(1, down):
-            canvas.line(0, line * A4[1] / down, A4[0], line * A4[1] / down)
+        for column in range(1, page.across):
+            canvas.line(column * wide / page.across, 0, column * wide / page.across, high)
+        for line in range(1, page.down):
+            canvas.line(0, line * high / page.down, wide, line * high / page.down)
+        canvas.restoreState()
 
     return draw
 
 
-def _card(card: Card, width: float, scale: float) -> list[Flowable]:
+def _height(side: list[Flowable], page: _Page) -> float:
+    """How high a side comes out, in points."""
+    wide = page.each[0]
+    return float(
+        sum(one.wrap(wide, 1e6)[1] + one.getSpaceBefore() + one.getSpaceAfter() for one in side)
+    )
+
+
+def _sides(card: Card, page: _Page) -> list[list[Flowable]]:
+    """What to cut and how to tie it, on one side if it can be read there, else on two; then the
+    code. The knots fill what room is left."""
+    cut, tie = _what(card, page), _how(card, page)
+    high = page.each[1]
+    together = _height([*cut, *tie], page) <= MOST_SHRUNK * high
+    sides = [[*cut, *tie]] if together else [cut, tie]
+    if card.code:
+        code = _code(card, page)
+        if _height([*sides[-1], *code], page) <= high:
+            sides[-1] += code
+        else:
+            sides.append(code)
+    knots = list(knots_tied(card.design.leader))
+    for side in reversed(sides):  # beside how it is tied, else beside what is cut
+        room = high - _height(side, page) - KNOT_GAP
+        drawn = KnotDrawings(tuple(knots), page.each[0], page.knot, page.scale).cut_to(room)
+        side += drawn
+        if drawn:
+            knots = knots[len(drawn[-1].knots) :]
+    return sides
+
+
+def _what(card: Card, page: _Page) -> list[Flowable]:
+    """The leader, what it holds, what to cut, and the tables that were asked for."""
     evaluation, design = card.evaluation, card.design
-    work = evaluation.work
-    small, plain = style(6.6 * scale, quiet=True), style(7.2 * scale)
+    (width, _), scale = page.each, page.scale
+    small = style(6.6 * scale, quiet=True)
     day = sentence_text(evaluation.sentence)
+    count = len(evaluation.pieces)
+    pieces = f"{count} pieces" if count > 1 else "one piece"
+    hold = next(measure for measure in evaluation.verdict if measure.key == "hold")
     story: list[Flowable] = [
-        Paragraph(xml(design.title), style(11 * scale, bold=True, after=1)),
-        Paragraph(
-            xml(f"{evaluation.length.text} in {len(evaluation.pieces)} pieces. {day}"), small
-        ),
+        Paragraph(marked_up(design.title), style(11 * scale, bold=True, after=1)),
+        Paragraph(marked_up(f"{evaluation.length.text} in {pieces}. {day}"), small),
+        Paragraph(marked_up(f"{begun(hold.figure)}. {hold.why}"), small),
         Spacer(1, 3 * scale),
         StripDrawing(evaluation, width, 15 * mm * scale),
         _cuts(card, width, scale),
-        Spacer(1, 3 * scale),
-    ]
-    steps = [step for step in work.steps if step.kind != "cut"]
-    story += [
-        Paragraph(f"{number}. {xml(step.title)}", plain)
-        for number, step in enumerate(steps, start=1)
     ]
     if card.chain:
         said = "; ".join(
             f"{link.title}, {link.detail}, {link.holds.text}" for link in evaluation.chain.links
         )
         text = f"{said}. {evaluation.chain.words}" if said else evaluation.chain.words
-        story += [Spacer(1, 2 * scale), Paragraph(f"<b>Above the leader.</b> {xml(text)}", small)]
+        above = f"<b>Above the leader.</b> {marked_up(text)}"
+        story += [Spacer(1, 2 * scale), Paragraph(above, small)]
     if card.table is not None:
         story += [Spacer(1, 3 * scale), *_depths(card.table, width, scale)]
-    story.append(Spacer(1, 2 * scale))
-    story.append(Paragraph(xml(EACH), small))
-    knots = dict.fromkeys(KNOTS[joint.knot] for joint in design.leader.joints)
-    story += [
-        Paragraph(f"<b>{xml(knot.title.capitalize())}.</b> {xml(knot.tags)}", small)
-        for knot in knots
-    ]
-    story.append(Spacer(1, 3 * scale))
-    story += [Paragraph(f"! {xml(caution)}", small) for caution in work.cautions]
-    if design.notes:
-        story.append(Paragraph(xml(design.notes), small))
     return story
 
 
-def _back(card: Card, width: float, scale: float) -> list[Flowable]:
-    """The card's other side: the code by which another angler takes the leader over."""
-    title = Paragraph(xml(card.design.title), style(11 * scale, bold=True, after=4))
-    how = "Scan it with Nine Knots: File, Scan a code. It opens of the nearest spools owned there."
+def _how(card: Card, page: _Page) -> list[Flowable]:
+    """The steps, as the Tie page has them and terser; the tags of each knot; what to mind."""
+    design, scale, work = card.design, page.scale, card.evaluation.work
+    small, plain = style(6.6 * scale, quiet=True), style(7.2 * scale)
+    steps = [step for step in work.steps if step.kind != "cut"]
+    story: list[Flowable] = [Spacer(1, 3 * scale)]
+    story += [
+        Paragraph(f"{number}. {marked_up(step.title)}{_brief(step.brief)}", plain)
+        for number, step in enumerate(steps, start=1)
+    ]
+    story += [Spacer(1, 2 * scale), Paragraph(marked_up(each_knot(design.leader)), small)]
+    story += [
+        Paragraph(f"<b>{marked_up(begun(knot.title))}.</b> {marked_up(knot.tags)}", small)
+        for knot in (KNOTS[key] for key in knots_tied(design.leader))
+    ]
+    story.append(Spacer(1, 3 * scale))
+    story += [Paragraph(f"! {marked_up(caution)}", small) for caution in work.cautions]
+    if design.notes:
+        story.append(Paragraph(marked_up(design.notes), small))
+    return story
+
+
+def _brief(text: str) -> str:
+    return f'. <font color="{QUIET.hexval()}">{marked_up(text)}</font>' if text else ""
+
+
+def _code(card: Card, page: _Page) -> list[Flowable]:
+    """The code by which another angler takes the leader over."""
+    (width, _), scale = page.each, page.scale
+    title = Paragraph(marked_up(card.design.title), style(11 * scale, bold=True, after=4))
+    how = (
+        "To open this leader, scan the code in Nine Knots: File, Scan a code. It is built from the "
+        "nearest spools owned there."
+    )
     try:
         text = qr_text(card.design)
     except FileRefused as refused:
-        return [title, Paragraph(xml(f"{refused.what} {refused.mend}"), style(8 * scale))]
-    across = min(width, CODE_MM * mm * scale)
-    return [title, CodeDrawing(qr_modules(text), across), Paragraph(how, style(8 * scale))]
+        return [title, Paragraph(marked_up(f"{refused.what} {refused.mend}"), style(8 * scale))]
+    across = min(width, CODE_MM * mm)
+    words = Paragraph(how, style(8 * scale, after=4))
+    return [Spacer(1, 4 * scale), title, words, CodeDrawing(qr_modules(text), across)]
 
 
 def _ruled(scale: float) -> list[tuple[object, ...]]:
@@ -190,20 +252,20 @@ def _cuts(card: Card, width: float, scale: float) -> Table:
     for row in work.rows:
         more = [f"by arm: {row.spans}"] if row.spans else []
         more += [row.note] if row.note else []
-        of = xml(row.stock) + "".join(
-            f'<br/><font size="{6 * scale}" color="{QUIET.hexval()}">{xml(line)}</font>'
+        of = marked_up(row.stock) + "".join(
+            f'<br/><font size="{6 * scale}" color="{QUIET.hexval()}">{marked_up(line)}</font>'
             for line in more
         )
         rows.append(
             [
                 Paragraph(str(row.piece + 1), cell),
-                Paragraph(xml(row.cut.text), strong),
-                Paragraph(xml(row.diameter), cell),
+                Paragraph(marked_up(row.cut.text), strong),
+                Paragraph(marked_up(row.diameter), cell),
                 Paragraph(of, cell),
-                Paragraph(xml(row.wanted.text), cell),
+                Paragraph(marked_up(row.wanted.text), cell),
             ]
         )
-    shares = (0.05, 0.17, 0.19, 0.41, 0.18)
+    shares = (0.05, 0.2, 0.19, 0.39, 0.17)
     return Table(
         rows,
         colWidths=[share * width for share in shares],
@@ -216,14 +278,14 @@ def _depths(table: DepthTable, width: float, scale: float) -> list[Flowable]:
     """Depth by pace and depth of water, with what to change."""
     head, cell = style(6.2 * scale, quiet=True), style(6.6 * scale)
     heads = ("Pace", *(f"in {depth}" for depth in table.depths))
-    rows = [[Paragraph(xml(text), head) for text in heads]]
+    rows = [[Paragraph(marked_up(text), head) for text in heads]]
     for row in table.rows:
-        first = Paragraph(f"{xml(row.pace)}, {xml(row.speed)}", cell)
+        first = Paragraph(f"{marked_up(row.pace)}, {marked_up(row.speed)}", cell)
         rows.append(
             [
                 first,
                 *(
-                    Paragraph(f"<b>{xml(one.figure)}</b><br/>{xml(one.change)}", cell)
+                    Paragraph(f"<b>{marked_up(one.figure)}</b><br/>{marked_up(one.change)}", cell)
                     for one in row.cells
                 ),
             ]
@@ -248,10 +310,10 @@ def _label(card: Card, width: float) -> list[Flowable]:
     hold = next(measure for measure in evaluation.verdict if measure.key == "hold")
     day = design.situation
     return [
-        Paragraph(xml(design.title), style(10, bold=True, after=1)),
-        Paragraph(xml(f"{evaluation.length.text}, tippet {tippet.diameter}"), style(8.5)),
-        Paragraph(xml(f"{day.line.title}; {day.fly.title}"), style(7, quiet=True)),
-        Paragraph(xml(hold.figure), style(7, quiet=True)),
+        Paragraph(marked_up(design.title), style(10, bold=True, after=1)),
+        Paragraph(marked_up(f"{evaluation.length.text}, tippet {tippet.diameter}"), style(8.5)),
+        Paragraph(marked_up(f"{day.line.title}; {day.fly.title}"), style(7, quiet=True)),
+        Paragraph(marked_up(hold.figure), style(7, quiet=True)),
         StripDrawing(evaluation, width, 10 * mm),
         Paragraph("tied on ________ &nbsp; fished ________", style(7, quiet=True)),
     ]
@@ -265,11 +327,12 @@ def _label_with_code(card: Card, width: float) -> list[Flowable]:
         return _label(replace(card, code=False), width)
     across, evaluation, design = LABEL_CODE_MM * mm, card.evaluation, card.design
     said = [
-        Paragraph(xml(design.title), style(9, bold=True, after=1)),
+        Paragraph(marked_up(design.title), style(9, bold=True, after=1)),
         Paragraph(
-            xml(f"{evaluation.length.text}, tippet {evaluation.pieces[-1].diameter}"), style(7.5)
+            marked_up(f"{evaluation.length.text}, tippet {evaluation.pieces[-1].diameter}"),
+            style(7.5),
         ),
-        Paragraph(xml(design.situation.fly.title), style(6.5, quiet=True)),
+        Paragraph(marked_up(design.situation.fly.title), style(6.5, quiet=True)),
         Paragraph("tied ________", style(6.5, quiet=True)),
     ]
     row = [[said, CodeDrawing(qr_modules(text), across)]]

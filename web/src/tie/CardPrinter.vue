@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { shallowRef, watch } from 'vue'
-import type { Design } from '@/api/client'
+import { computed, shallowRef, watch } from 'vue'
+import type { Design, Schemas } from '@/api/client'
 import { job } from '@/api/job'
 import { keepTold } from '@/api/keepAnswer'
 import { useAnswer } from '@/api/useAnswer'
@@ -8,23 +8,47 @@ import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
 import JobProgress from '@/widgets/JobProgress.vue'
 
-type Paper = 'a6' | 'a4' | 'sheet' | 'labels'
-type Choice = Paper | 'a6-depths' | 'a4-depths' | 'a6-chain' | 'a6-code' | 'labels-code'
+type Paper = NonNullable<Schemas['CardsRequest']['paper']>
+type More = '' | 'depths' | 'chain' | 'code'
+interface Choice {
+  key: string
+  paper: Paper
+  more: More
+  words: string
+}
 
 /** Tying cards and wallet labels as PDF, of one leader or of a batch. */
 const props = defineProps<{ wanted: { design: Design; count: number }[] }>()
 const settings = useSettings()
-const PAPERS: { paper: Choice; words: string }[] = [
-  { paper: 'a6', words: 'A card each, A6' },
-  { paper: 'a4', words: 'A sheet each, A4' },
-  { paper: 'a6-depths', words: 'A card each with its depth table, A6' },
-  { paper: 'a4-depths', words: 'A sheet each with its depth table, A4' },
-  { paper: 'a6-chain', words: 'A card each with the chain from the reel, A6' },
-  { paper: 'a6-code', words: 'A card each with a code to share on its back, A6' },
-  { paper: 'sheet', words: 'Four cards on an A4 sheet' },
-  { paper: 'labels', words: 'Labels for leader wallets, 24 on an A4 sheet' },
-  { paper: 'labels-code', words: 'The same with a code each, to open it on a bench' },
-]
+
+/** What can be printed on one family of paper: its card, its sheet. */
+function onPaper(card: [Paper, string], sheet: [Paper, string], four: Paper, labels: Paper) {
+  const row: [Paper, More, string][] = [
+    [card[0], '', `A card each, ${card[1]}`],
+    [sheet[0], '', `A sheet each, ${sheet[1]}`],
+    [card[0], 'depths', `A card each with its depth table, ${card[1]}`],
+    [sheet[0], 'depths', `A sheet each with its depth table, ${sheet[1]}`],
+    [card[0], 'chain', `A card each with the chain from the reel, ${card[1]}`],
+    [card[0], 'code', `A card each with a code to share on its back, ${card[1]}`],
+    [four, '', `Four cards on one sheet, ${sheet[1]}`],
+    [labels, '', `24 labels for leader wallets, ${sheet[1]}`],
+    [labels, 'code', `24 labels with a code to share each, ${sheet[1]}`],
+  ]
+  return row.map(([paper, more, words]) => ({ key: `${paper} ${more}`, paper, more, words }))
+}
+const BY_INCHES = onPaper(
+  ['3x5', '3 × 5 in'],
+  ['letter', 'Letter'],
+  'letter-sheet',
+  'letter-labels',
+)
+const BY_MILLIMETRES = onPaper(['a6', 'A6'], ['a4', 'A4'], 'sheet', 'labels')
+/** The angler's own papers first. */
+const papers = computed<Choice[]>(() =>
+  settings.units === 'imperial'
+    ? [...BY_INCHES, ...BY_MILLIMETRES]
+    : [...BY_MILLIMETRES, ...BY_INCHES],
+)
 
 const asked = shallowRef<{
   paper: Paper
@@ -37,8 +61,7 @@ const { answer, share, refused, stopped, stop } = useAnswer(
   (body, waiting) => job('/api/tying/cards', body, waiting),
 )
 
-function write(choice: Choice) {
-  const [paper, more] = choice.split('-') as [Paper, string?]
+function write({ paper, more }: Choice) {
   asked.value = {
     paper,
     depth_table: more === 'depths',
@@ -56,11 +79,11 @@ watch([answer, refused, stopped], () => {
 
 <template>
   <JobProgress v-if="share !== null" :share="share" words="Drawing the cards …" @stop="stop" />
-  <el-dropdown v-else trigger="click" :disabled="!wanted.length" @command="write">
+  <el-dropdown v-else trigger="click" :max-height="400" :disabled="!wanted.length" @command="write">
     <button class="do" type="button" :disabled="!wanted.length">Cards as PDF ▾</button>
     <template #dropdown>
       <el-dropdown-menu>
-        <el-dropdown-item v-for="one in PAPERS" :key="one.paper" :command="one.paper">
+        <el-dropdown-item v-for="one in papers" :key="one.key" :command="one">
           {{ one.words }}
         </el-dropdown-item>
       </el-dropdown-menu>

@@ -297,7 +297,7 @@ class CardsTask(_Heavy):
     def work(self) -> bytes:
         """The PDF."""
         made = {design: self._card(design) for design in dict.fromkeys(d for d, _ in self.wanted)}
-        several = self.paper in ("sheet", "labels")
+        several = self.paper.endswith(("sheet", "labels"))
         cards = [
             made[design] for design, count in self.wanted for _ in range(count if several else 1)
         ]

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.words import begun
 from nine_knots.core.tell.tying.cutting import CutRow, cut_row, knot_turns
-from nine_knots.core.trade.knots import HEAVY_M, KNOTS, Knot
+from nine_knots.core.trade.knots import HEAVY_M, KNOTS, Knot, KnotKey, turns
 from nine_knots.core.trade.leader import Joint, Leader, shot_name
 from nine_knots.core.trade.tackle import Fly
 from nine_knots.core.trade.tyer import USUAL_TYER, Tyer
@@ -16,11 +16,15 @@ ONCE = "Its upper leader stays on the line: only this part is swapped."
 
 @dataclass(frozen=True, slots=True)
 class Step:
-    """One line of the printed order; ``kind`` lets a page choose its mark."""
+    """One step of the order; ``kind`` lets a page choose its mark.
+
+    ``brief`` is what of the detail must be known to tie it right: a card may leave out the rest.
+    """
 
     kind: str
     title: str
     detail: str
+    brief: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,14 +54,49 @@ def joint_title(leader: Leader, joint: int) -> str:
     if tied.kind == "loops":
         return f"loop to loop, {said}"
     if tied.is_ring and tied.upper_knot is not None:
-        upper = KNOTS[tied.upper_knot].title
-        return f"{tied.kind}: {upper} above, {said} below"
+        return f"{tied.kind}: {_upper_said(leader, joint)} above, {said} below"
     if tied.kind == "snap":
         return f"snap: {said}"
     if tied.fly is not None and tied.upper_knot is not None:
-        upper = KNOTS[tied.upper_knot].title
+        upper = _upper_said(leader, joint)
         return f"{tied.fly.title} in line: {upper} to its eye, {said} to its {tied.tied_from}"
     return said
+
+
+def _upper_said(leader: Leader, joint: int) -> str:
+    """The knot on the upper side of a ring or a fly, with its turns in the piece above."""
+    key = leader.joints[joint].upper_knot
+    assert key is not None
+    knot = KNOTS[key]
+    count, _ = turns(knot, leader.pieces[joint - 1].lower_diameter_m)
+    return f"{knot.title}, {count} turns" if count > 1 else knot.title
+
+
+def each_knot(leader: Leader) -> str:
+    """What is done with each knot of this leader, in a sentence or two."""
+    is_wire = [piece.strand.substance.family == "wire" for piece in leader.pieces]
+    if all(is_wire):
+        return "Each knot: draw up without a kink, and seat it fully."
+    which = "Each knot in nylon or fluorocarbon" if any(is_wire) else "Each knot"
+    tags = "trim the tags close"
+    if any(joint.dropper is not None for joint in leader.joints):
+        tags = "trim the tags close, but for those left long for a fly"
+    return f"{which}: wet it, draw up smoothly without jerks, seat it fully, tug, {tags}."
+
+
+def knots_tied(leader: Leader) -> tuple[KnotKey, ...]:
+    """All knots of a leader, each once, from the line down: those of rings, flies in line, tags and
+    doubled ends too."""
+    found: list[KnotKey] = []
+    for joint in leader.joints:
+        if joint.doubled is not None:
+            found.append("bimini")
+        if joint.upper_knot is not None:
+            found.append(joint.upper_knot)
+        found.append(joint.knot)
+        if joint.dropper is not None:
+            found.append(joint.dropper.knot)
+    return tuple(dict.fromkeys(found))
 
 
 def join_step(leader: Leader, joint: int, fly: Fly, units: Units) -> Step:
@@ -67,12 +106,14 @@ def join_step(leader: Leader, joint: int, fly: Fly, units: Units) -> Step:
     note = KNOTS[tied.knot].note
     if joint == 0 and tied.kind == "loops":
         lead = "Tie a loop in the butt's upper end; it goes through the line's loop, seated square."
-        return Step(kind="loop", title=f"Upper end: {title}", detail=f"{lead} {note}")
+        brief = "Through the line's loop, seated square."
+        return Step("loop", f"Upper end: {title}", f"{lead} {note}", brief)
     if joint == 0 and leader.hangs_from != "line":
         where = f"To the {leader.hangs_from}"
-        return Step(kind="line", title=f"{where}: {title}", detail=f"{note} {ONCE}")
+        return Step("line", f"{where}: {title}", f"{note} {ONCE}")
     if joint == 0:
-        return Step(kind="line", title=f"Upper end: {title}", detail=f"At the line's tip. {note}")
+        brief = "At the line's tip."
+        return Step("line", f"Upper end: {title}", f"{brief} {note}", brief)
     if joint == len(leader.pieces):
         does = f"Tie on {fly.title}."
         if fly.tube:
@@ -81,15 +122,17 @@ def join_step(leader: Leader, joint: int, fly: Fly, units: Units) -> Step:
             )
         if tied.kind == "snap":
             does = f"Tie on the snap; hang {fly.title} in it, and see that it clicks shut."
-        return Step(kind="fly", title=f"Fly: {title}", detail=f"{does} {note}")
+        return Step("fly", f"Fly: {title}", f"{does} {note}", does)
     where = f"Piece {joint} to piece {joint + 1}"
-    wet = "Wet it, draw up smoothly, seat it fully, tug, trim."
+    wet, brief = "Wet it, draw up smoothly, seat it fully, tug, trim.", ""
     if tied.dropper is not None:
         wet = f"{tag_words(tied, units)} {wet.removesuffix('trim.')}trim the other tag."
         title += f"; {tied.dropper.tag} tag long for the {tied.dropper.fly.title}"
+        brief = f"{tag_words(tied, units)} Trim the other tag."
     if tied.doubled is not None:
         wet = f"{doubled_words(tied)} {wet}"
-    return Step(kind="join", title=f"{where}: {title}", detail=f"{wet} {note}")
+        brief = f"{doubled_words(tied)} {brief}".rstrip()
+    return Step("join", f"{where}: {title}", f"{wet} {note}", brief)
 
 
 def doubled_words(tied: Joint) -> str:
@@ -131,7 +174,7 @@ def hang_steps(leader: Leader, units: Units) -> list[Step]:
             title, detail = "Mark the sighter", f"Its lower end {place}."
         else:
             title, detail = "Grease the leader", f"From the line down to {place}, no further."
-        steps.append(Step(kind="hang", title=title, detail=detail))
+        steps.append(Step("hang", title, detail, detail))
     return steps
 
 
@@ -177,20 +220,16 @@ def work_order(
         )
         for row in rows
     ]
+    not_wire = "Not the wire: it cuts, and a kink in it stays." if _has_wire(leader) else ""
+    warm = "Draw each through the fingers until it warms and hangs without curls."
     straighten = Step(
-        kind="straighten",
-        title="Straighten every piece",
-        detail="Draw each through the fingers until it warms and hangs without curls."
-        + (" Not the wire: it cuts, and a kink in it stays." if _has_wire(leader) else ""),
+        "straighten", "Straighten every piece", f"{warm} {not_wire}".rstrip(), not_wire
     )
     joins = [join_step(leader, joint, fly, units) for joint in range(1, len(leader.pieces))]
     ends = [join_step(leader, 0, fly, units)]
     whole = units.length(leader.length_m).text
-    measure = Step(
-        kind="check",
-        title=f"Measure: {whole} from {FROM[leader.hangs_from]} to fly",
-        detail=_measure_words(leader),
-    )
+    look = _measure_words(leader)
+    measure = Step("check", f"Measure: {whole} from {FROM[leader.hangs_from]} to fly", look, look)
     last = join_step(leader, len(leader.pieces), fly, units)
     return WorkOrder(
         rows=rows,
