@@ -43,7 +43,7 @@ LANDMARKS = {
     "ledger": "undo",
     "buy": "Add the days of saved leaders",
     "days": "Add a stretch",
-    "plan": "Work it out",
+    "plan": re.compile("Work it out|Change it"),
     "wallet": "take out: Skarn evening sedge",
 }
 

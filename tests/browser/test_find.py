@@ -1,5 +1,6 @@
 """Find me a leader: asked as a sentence, stopped, gone through and chosen, by keyboard alone."""
 
+import json
 import re
 
 from playwright.sync_api import expect
@@ -62,3 +63,32 @@ def test_what_cannot_be_is_told_before_it_is_sought(page):
     expect(page.get_by_role("alert").filter(has_text="“long”")).to_be_visible()
     page.get_by_label("At most").fill("")
     expect(find).not_to_have_attribute("aria-disabled", "true")
+
+
+def test_a_search_that_ran_out_of_time_keeps_what_it_found_and_goes_on(page, context):
+    cut = "Time ran out after 20 of 300 leaders."
+    asked = []
+
+    def out_of_time(route):
+        """The first search has time for twenty leaders."""
+        asked.append(route.request.post_data_json)
+        if len(asked) > 1:
+            route.continue_()
+            return
+        answer = route.fetch(post_data=json.dumps({**asked[0], "most": 20}), timeout=90_000)
+        said = answer.text().replace('"cut_short":""', f'"cut_short":"{cut}"')
+        route.fulfill(response=answer, body=said)
+
+    context.route("**/api/find", out_of_time)
+    page.get_by_role("link", name="Find").click()
+    page.get_by_role("button", name="Find", exact=True).click()
+    told = page.get_by_role("status").filter(has_text=cut)
+    expect(told).to_contain_text("These are the best so far.", timeout=90_000)
+    found = page.get_by_role("radio", name=re.compile(r"\d+ ft"))
+    expect(found.first).to_be_attached()
+    told.get_by_role("button", name="Go on searching").click()
+    expect(page.get_by_role("progressbar")).to_be_visible()
+    expect(found.first).to_be_attached()  # what was found stays in sight
+    expect(told).to_have_count(0)
+    page.get_by_role("button", name="Stop").click()
+    assert len(asked) == 2

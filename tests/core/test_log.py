@@ -84,6 +84,18 @@ def test_any_order_of_the_same_events_gives_the_same_log():
     assert around(BRIEF, 0.5, mixed) == DAY.around
 
 
+def test_hours_too_short_to_tell_are_left_out():
+    def words(*events):
+        day = LoggedDay(plan_id="a" * 32, brief=BRIEF, around=around(BRIEF, None, events))
+        return season_of((day,), METRIC).words
+
+    tap = words(made(1, "fish", 9.0), made(2, "new-tippet", 9.01))
+    assert "0 h" not in tap
+    assert "one every" not in tap
+    assert tap.startswith("One day: one fish")
+    assert "one every" in words(*EVENTS, made(20, "new-tippet", 9.1), made(21, "fish", 10.9))
+
+
 def test_a_share_of_few_is_not_said():
     season = season_of((DAY,), METRIC)
     row = season.tables[0].rows[0]

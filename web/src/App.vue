@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { defineAsyncComponent, onMounted, ref } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { useMe } from './account/useMe'
 import { OUT } from './api/client'
 import { inWords } from './api/problems'
@@ -27,6 +28,9 @@ const trouble = ref('')
 const keysOpen = useKeyListOpen()
 const me = useMe()
 const giving = useGiving()
+const route = useRoute()
+/** Never over work that is done hand over hand. */
+const asksWhose = computed(() => anglers.isFirst && route.name !== 'tie-now')
 const joins = location.pathname === '/join'
 
 async function begin() {
@@ -53,7 +57,7 @@ useEventListener(window, OUT, () => joins || void me.load())
     <PlaceRail />
     <main id="place" class="house__place" tabindex="-1">
       <LostNotice />
-      <BeginNote v-if="anglers.isFirst" />
+      <BeginNote v-if="asksWhose" />
       <CompileNotice />
       <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
       <!-- what the browser remembers is an angler's own: nothing is read before it is known whose -->

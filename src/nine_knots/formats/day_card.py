@@ -18,6 +18,7 @@ from reportlab.platypus import (
 
 from nine_knots.core.tell.plan.packed import DayPack, PackedStop
 from nine_knots.formats.pdf_style import HAIR, marked_up, style, use_fonts
+from nine_knots.formats.text import day_text
 
 MARGIN = 8 * mm
 SIDE = (A5[0] - 2 * MARGIN, A5[1] - 2 * MARGIN)
@@ -44,7 +45,7 @@ def write_day_card(pack: DayPack) -> bytes:
 def _front(pack: DayPack) -> list[Flowable]:
     small, plain = style(9, quiet=True), style(10.5)
     story: list[Flowable] = [
-        Paragraph(marked_up(f"{pack.title}, {pack.on}"), style(14, bold=True, after=1)),
+        Paragraph(marked_up(f"{pack.title}, {day_text(pack.on)}"), style(14, bold=True, after=1)),
         Paragraph(marked_up(f"{pack.place}. {pack.light} {pack.rules}"), small),
     ]
     for stop in pack.stops:

@@ -1,6 +1,7 @@
 """Text that people typed, made safe for the file it goes into."""
 
 import re
+from datetime import date
 from xml.sax import saxutils
 
 NOT_XML = re.compile("[^\t\n\r\x20-\ud7ff\ue000-\ufffd\U00010000-\U0010ffff]")
@@ -27,3 +28,9 @@ def cell(text: str) -> str:
 def from_cell(text: str) -> str:
     """The text that such a cell was written from."""
     return DEFUSED.sub("", text)
+
+
+def day_text(iso: str) -> str:
+    """A date for print, which no reader takes for another: ``Sat 22 Aug 2026``."""
+    day = date.fromisoformat(iso)
+    return f"{day:%a} {day.day} {day:%b %Y}"

@@ -112,6 +112,7 @@ const copy = (url: string) => navigator.clipboard.writeText(url)
 
 .made div {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   justify-items: start;
 }

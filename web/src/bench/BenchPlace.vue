@@ -44,9 +44,10 @@ const longest = computed(() =>
 )
 const zoom = useZoom()
 const wide = computed(() => Math.max(320, width.value))
-const axis = useAxis(wide, () => zoom.viewOf(longest.value))
+const joints = () => bench.evaluation?.joints.map((joint) => joint.at_m) ?? []
+const axis = useAxis(wide, () => zoom.viewOf(longest.value), joints)
 /** The pull is shown on the whole leader, however close the strip is looked at. */
-const whole = useAxis(wide, () => ({ from_m: 0, to_m: longest.value }))
+const whole = useAxis(wide, () => ({ from_m: 0, to_m: longest.value }), joints)
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const letter = event.key.toLowerCase()

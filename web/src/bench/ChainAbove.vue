@@ -41,6 +41,7 @@ ol {
 
 li {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   max-width: 190px;
   padding: 2px 12px;

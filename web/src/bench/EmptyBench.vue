@@ -36,6 +36,7 @@ const { data: stock } = useStock()
 <style scoped>
 .ways {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   margin-top: 12px;
   padding-left: 20px;

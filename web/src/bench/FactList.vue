@@ -25,7 +25,7 @@ defineProps<{ facts: readonly Schemas['Fact'][] }>()
 
 .facts > div {
   display: grid;
-  grid-template-columns: 104px 1fr;
+  grid-template-columns: 104px minmax(0, 1fr);
 }
 
 dt {
@@ -46,7 +46,7 @@ dd {
 
 @media (max-width: 820px) {
   .facts {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -75,6 +75,7 @@ function tie(joint: Joint) {
 <style scoped>
 .advice {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   line-height: 1.35;
   gap: 2px;
   font-size: var(--small);

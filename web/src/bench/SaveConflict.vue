@@ -30,6 +30,7 @@ const open = computed({
 <style scoped>
 .choices {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   margin-top: 16px;
 }

@@ -81,6 +81,7 @@ watch(open, (shown) => {
 <style scoped>
 .drop {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   margin-bottom: 10px;
   padding: 18px;

@@ -169,6 +169,7 @@ h2 .quiet {
 
 .pick-field {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 3px;
   color: var(--ink-2);
   font-size: var(--small);

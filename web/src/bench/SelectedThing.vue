@@ -191,6 +191,7 @@ h2 .quiet {
 
 .bar__knot {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-self: center;
   gap: 4px;
   width: 236px;

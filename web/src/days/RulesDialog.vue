@@ -58,6 +58,7 @@ async function keep() {
 <style scoped>
 .form {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
 </style>

@@ -108,6 +108,7 @@ const fish = () =>
 <style scoped>
 .stretch {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
   padding: 12px 0;
   border-top: 1px solid var(--hair);

@@ -109,7 +109,7 @@ const drop = () => closing(() => acts.dropStretch(form.stretch_id))
 <style scoped>
 .form {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 12px 16px;
 }
 

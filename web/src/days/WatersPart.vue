@@ -96,7 +96,7 @@ const NO_RULES = {
 
 .days {
   display: grid;
-  grid-template-columns: minmax(190px, 1fr) 4fr;
+  grid-template-columns: minmax(190px, 1fr) minmax(0, 4fr);
   gap: 34px;
 }
 
@@ -108,6 +108,7 @@ ul {
 
 nav label {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   padding: 7px 0 7px 10px;
   border-left: 3px solid var(--hair);
   cursor: pointer;
@@ -123,13 +124,14 @@ nav label:focus-within {
 
 .add {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   margin-top: 14px;
 }
 
 @media (max-width: 820px) {
   .days {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

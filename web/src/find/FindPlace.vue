@@ -199,7 +199,7 @@ const put = () =>
 
 @media (max-width: 820px) {
   .answer {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     height: auto;
   }
 

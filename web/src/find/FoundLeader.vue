@@ -89,21 +89,21 @@ const longest = computed(() => longestOf(beside.value.map(({ card }) => card)))
 
 .reasons {
   display: grid;
-  grid-template-columns: max-content 1fr;
+  grid-template-columns: max-content minmax(0, 1fr);
   gap: 3px 14px;
   margin: 8px 0 10px;
 }
 
 .facts {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 0 20px;
   margin: 8px 0 0;
 }
 
 .facts div {
   display: grid;
-  grid-template-columns: 80px 1fr;
+  grid-template-columns: 80px minmax(0, 1fr);
   padding: 2px 0;
   border-bottom: 1px solid var(--hair);
 }

@@ -60,6 +60,7 @@ watch(() => props.knot, stop)
 <style scoped>
 .practice {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 8px;
 }

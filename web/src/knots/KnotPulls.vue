@@ -145,6 +145,7 @@ function chosen(event: Event) {
 <style scoped>
 .pulls {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   padding-top: 14px;
   border-top: 1px solid var(--hair);

@@ -68,6 +68,7 @@ watch(
         step="0.05"
         :value="at"
         aria-label="How far it is tied"
+        :aria-valuetext="`Step ${now + 1} of ${captions.length}: ${captions[now]}`"
         @input="scrub"
       />
       <button class="do do--main steps__go" type="button" :disabled="at >= last" @click="go(1)">
@@ -87,11 +88,13 @@ watch(
 <style scoped>
 .steps {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
 }
 
 .steps__picture {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-items: center;
   min-height: 210px;
   padding: 10px;

@@ -48,7 +48,7 @@ const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
       </template>
       <OwnTies />
     </nav>
-    <main class="knots__one">
+    <article class="knots__one">
       <h1>
         {{ card.title }} <span class="quiet">{{ card.place }}</span>
       </h1>
@@ -67,7 +67,7 @@ const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
         <KnotPractice :knot="card.key" :title="card.title" @next="open" />
       </div>
       <KnotPulls :knot="card.key" />
-    </main>
+    </article>
   </div>
   <p v-else class="place quiet" role="status">Untangling the knots …</p>
 </template>
@@ -81,6 +81,7 @@ const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
 
 .knots__list {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 1px;
   align-content: start;
 }
@@ -110,6 +111,7 @@ const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
 
 .knots__one {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   align-content: start;
   min-width: 0;
@@ -133,7 +135,7 @@ dl {
 
 dl > div {
   display: grid;
-  grid-template-columns: 74px 1fr;
+  grid-template-columns: 74px minmax(0, 1fr);
   padding: 2px 0;
 }
 

@@ -73,12 +73,14 @@ async function set(place: Place, knot: string) {
 <style scoped>
 .own {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   margin-top: 26px;
 }
 
 .own label {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 2px;
 }
 </style>

@@ -107,6 +107,7 @@ const give = () =>
 <style scoped>
 form {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   justify-items: start;
 }
@@ -118,6 +119,7 @@ form {
 
 .to {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 3px;
   width: 300px;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withDays } from '@/widgets/dayText'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -67,7 +68,7 @@ const take = () =>
     </template>
     <section v-for="part in thing.parts" :key="part.title">
       <h3 v-if="part.title">{{ part.title }}</h3>
-      <p v-for="line in part.lines" :key="line">{{ line }}</p>
+      <p v-for="line in part.lines" :key="line">{{ withDays(line) }}</p>
     </section>
     <p class="row">
       <button v-if="thing.design" class="do do--main" type="button" @click="take">
@@ -85,6 +86,7 @@ const take = () =>
 <style scoped>
 .thing {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   padding: 10px 0 14px 16px;
 }

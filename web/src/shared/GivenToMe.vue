@@ -62,5 +62,6 @@ const turn = (given_id: string) => (open.value = open.value === given_id ? '' : 
 
 .grow {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
 }
 </style>

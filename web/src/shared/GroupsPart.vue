@@ -115,6 +115,7 @@ const myself = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
 <style scoped>
 .groups {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   max-width: 760px;
 }

@@ -163,6 +163,7 @@ const putBack = (number: number) =>
 
 .rows li {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
   padding: 9px 0;
   border-top: 1px solid var(--hair);

@@ -125,7 +125,7 @@ ul {
 
 @media (max-width: 820px) {
   .rig {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -137,7 +137,13 @@ function keepLabels() {
   border-bottom: 1px solid var(--hair);
 }
 
+.card input[type='checkbox'] {
+  width: 24px;
+  height: 24px;
+}
+
 .card__open {
+  min-height: 24px;
   padding: 0;
   border: 0;
   background: none;
@@ -175,7 +181,7 @@ function keepLabels() {
 
 @media (max-width: 820px) {
   .card {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 8px;
   }
 

@@ -111,7 +111,7 @@ const powerWords = (value: number) =>
 
 .ask {
   display: grid;
-  grid-template-columns: 1fr 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) minmax(0, 1fr);
   gap: 16px;
   margin: 16px 0;
 }
@@ -143,7 +143,7 @@ const powerWords = (value: number) =>
 
 .recipe li {
   display: grid;
-  grid-template-columns: minmax(150px, 2fr) 3fr;
+  grid-template-columns: minmax(150px, 2fr) minmax(0, 3fr);
   gap: 12px;
   padding: 3px 0;
   border-bottom: 1px solid var(--hair);
@@ -160,7 +160,7 @@ const powerWords = (value: number) =>
 
 @media (max-width: 820px) {
   .ask {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

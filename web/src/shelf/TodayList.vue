@@ -150,7 +150,7 @@ legend {
 
 @media (max-width: 820px) {
   .today {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     grid-template-rows: 1fr 1fr;
     height: 150vh;
   }

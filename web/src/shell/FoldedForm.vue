@@ -31,6 +31,7 @@ form {
 
 form :slotted(label) {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 3px;
 }
 

@@ -72,7 +72,7 @@ const groups = [
 
 dl {
   display: grid;
-  grid-template-columns: 190px 1fr;
+  grid-template-columns: 190px minmax(0, 1fr);
   gap: 5px 14px;
   margin: 8px 0 0;
 }

@@ -118,7 +118,7 @@ function chosen(event: Event) {
 
 .acts {
   display: grid;
-  grid-template-columns: auto 1fr;
+  grid-template-columns: auto minmax(0, 1fr);
   align-items: center;
   gap: 10px 14px;
   margin: 14px 0;
@@ -126,7 +126,7 @@ function chosen(event: Event) {
 
 @media (max-width: 820px) {
   .acts {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 6px;
   }
 }

@@ -65,6 +65,7 @@ const revoke = (phone_id: string) =>
 <style scoped>
 section {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   justify-items: start;
   margin-top: 16px;
@@ -72,7 +73,7 @@ section {
 
 .codes {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 18px;
 }
 

@@ -85,6 +85,7 @@ const takeOut = (tackle_id: string) =>
           <span class="kit__acts">
             <RouterLink
               v-if="row.kind !== 'rod'"
+              class="link"
               :to="{ path: '/spools/measure', query: { [row.kind]: row.tackle_id } }"
               >measure<span class="unseen"> {{ row.title }}</span></RouterLink
             >

@@ -179,6 +179,7 @@ ul {
 
 .packet {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 2px;
   padding: 10px 14px;
   border: 1px solid var(--hair-strong);

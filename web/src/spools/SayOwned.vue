@@ -119,6 +119,7 @@ async function keep() {
 <style scoped>
 .say {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   margin: 12px 0 18px;
   padding: 14px 16px;
@@ -135,11 +136,12 @@ async function keep() {
 
 .say__both {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
 }
 
 .say__both--read {
-  grid-template-columns: minmax(260px, 2fr) 3fr;
+  grid-template-columns: minmax(260px, 2fr) minmax(0, 3fr);
 }
 
 textarea {
@@ -150,6 +152,7 @@ textarea {
 
 .say__rows {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 5px;
   margin: 0;
@@ -161,7 +164,7 @@ textarea {
 
 .say__rows li {
   display: grid;
-  grid-template-columns: 26px 1fr;
+  grid-template-columns: 26px minmax(0, 1fr);
 }
 
 .say__number,
@@ -179,7 +182,7 @@ textarea {
 
 @media (max-width: 820px) {
   .say__both--read {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

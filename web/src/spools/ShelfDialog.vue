@@ -28,7 +28,7 @@ const emit = defineEmits<{ save: []; remove: []; another: [] }>()
 <style scoped>
 .form {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 12px 16px;
 }
 

@@ -39,6 +39,7 @@ const size = computed(() => props.row.diameter.split(' · '))
 <style scoped>
 .disc {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   justify-items: center;
   width: 108px;
   padding: 6px 2px 8px;

@@ -124,6 +124,7 @@ const putTogether = (other: string) =>
 <style scoped>
 .more {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   margin-top: 16px;
   padding-top: 14px;

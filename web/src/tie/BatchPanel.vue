@@ -177,7 +177,7 @@ td {
 
 @media (max-width: 820px) {
   .batch__body {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 
   .batch__count {

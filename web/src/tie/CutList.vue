@@ -58,7 +58,7 @@ thead th {
   font-weight: 500;
 }
 
-.figure {
+td.figure:last-child {
   white-space: nowrap;
 }
 
@@ -75,7 +75,7 @@ thead th {
 
   tr {
     display: grid;
-    grid-template-columns: 28px 1fr auto;
+    grid-template-columns: 28px minmax(0, 1fr) auto;
     padding: 6px 0;
     border-bottom: 1px solid var(--hair);
   }

@@ -125,6 +125,7 @@ progress {
 
 .now__step {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   flex: 1;
   gap: 18px;
   align-content: center;

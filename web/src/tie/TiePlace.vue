@@ -125,7 +125,7 @@ const work = computed(() => bench.evaluation?.work)
 
 @media screen and (max-width: 820px) {
   .tie__body {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -199,7 +199,7 @@ main {
 
 nav {
   display: grid;
-  grid-template-columns: repeat(3, 1fr);
+  grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 6px;
   padding: 8px 10px max(8px, env(safe-area-inset-bottom));
   border-top: 2px solid var(--line);
@@ -224,6 +224,7 @@ nav .tap {
 
   header {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     grid-area: header;
     gap: 6px;
     padding: 8px 10px 0;
@@ -240,7 +241,7 @@ nav .tap {
   }
 
   nav {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     grid-area: nav;
     align-content: end;
     border-top: 0;

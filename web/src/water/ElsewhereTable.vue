@@ -79,6 +79,7 @@ watch(
 <style scoped>
 .elsewhere {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
 

@@ -154,6 +154,7 @@ const told = () =>
 <style scoped>
 .detail {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
 

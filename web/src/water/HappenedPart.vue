@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, shallowRef } from 'vue'
 import type { Schemas } from '@/api/client'
+import { timeText } from '@/widgets/dayText'
 import EventDetail from './EventDetail.vue'
 import { eventWords } from './eventWords'
 import type { DayPack } from './keep'
@@ -37,7 +38,6 @@ function more(detail: Detail) {
   if (open.value) emit('more', open.value, detail)
   told.value = null
 }
-const clock = (at: number) => new Date(at).toTimeString().slice(0, 5)
 </script>
 
 <template>
@@ -68,7 +68,7 @@ const clock = (at: number) => new Date(at).toTimeString().slice(0, 5)
     <ol>
       <li v-for="one in latest" :key="one.event_id">
         <span
-          ><b>{{ clock(one.at) }}</b> {{ eventWords(one, pack) }}</span
+          ><b>{{ timeText(one.at) }}</b> {{ eventWords(one, pack) }}</span
         >
         <button class="tap tap--plain" type="button" @click="emit('back', one)">
           Take back<span class="unseen">: {{ eventWords(one, pack) }}</span>

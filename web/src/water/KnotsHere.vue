@@ -48,6 +48,7 @@ const open = ref('')
 <style scoped>
 .knot {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
 }
 

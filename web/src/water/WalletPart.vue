@@ -77,6 +77,7 @@ const fishOf = (key: string) => props.now.rigs[key]?.fish ?? 0
 <style scoped>
 .rig {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   padding-bottom: 12px;
   border-bottom: 2px solid var(--line);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref, shallowRef } from 'vue'
+import { dayText, withDays } from '@/widgets/dayText'
 import DayAtWater from './DayAtWater.vue'
 import { packsHere, type DayPack } from './keep'
 import PairPhone from './PairPhone.vue'
@@ -50,7 +51,9 @@ onMounted(async () => {
       type="button"
       @click="planId = pack.plan_id"
     >
-      {{ pack.title }}<br /><span class="quiet">{{ pack.on }}, {{ pack.place }}</span>
+      {{ withDays(pack.title) }}<br /><span class="quiet"
+        >{{ dayText(pack.on) }}, {{ pack.place }}</span
+      >
     </button>
   </main>
 </template>

@@ -49,6 +49,7 @@ summary {
 
 form {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   margin-top: 10px;
 }

@@ -22,6 +22,7 @@ const shown = computed({
 <style scoped>
 .count {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 3px;
   align-content: start;
   justify-items: start;

@@ -15,8 +15,9 @@ const emit = defineEmits<{ stop: [] }>()
 <style scoped>
 .job {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 10px;
+  gap: 4px 10px;
   margin: 4px 0;
 }
 

@@ -14,7 +14,8 @@ const WIDTH = 560
 const HEIGHT = 30
 const axis = computed(() => {
   const perM = (WIDTH - 12) / props.longestM
-  return { x: (at_m: number) => 6 + at_m * perM, m: () => 0, perM, width: WIDTH }
+  const x = (at_m: number) => 6 + at_m * perM
+  return { x, m: () => 0, perM, width: WIDTH, left: 6, right: WIDTH - 6, spread: false }
 })
 const scale = computed(() => 15 / thickest(props.outline))
 const flies = computed(() =>

@@ -28,6 +28,7 @@ const exportCast = useCastFiles()
       :value="player.frame.value"
       :disabled="!playable"
       aria-label="Moment of the cast"
+      :aria-valuetext="`${player.seconds.value.toFixed(2)} s`"
       @input="player.show(Number(($event.target as HTMLInputElement).value))"
     />
     <el-dropdown trigger="click" :disabled="!playable" @command="exportCast">

@@ -62,6 +62,7 @@ const player = usePlayer(
 <style scoped>
 .air {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   align-content: start;
 }

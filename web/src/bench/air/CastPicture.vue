@@ -17,11 +17,16 @@ const props = defineProps<{
 }>()
 
 const MARGIN = 14
+/** Narrower, words would lie over one another: they stand below. */
+const NARROW_PX = 560
+const narrow = computed(() => props.width < NARROW_PX)
+/** A drawing as flat as this is drawn no flatter. */
+const LEAST_HIGH_PX = 110
 const WATER = 26
 const EVERY = 5
 const box = computed(() => extent(props.ghost ? [props.reel, props.ghost] : [props.reel]))
 const perM = computed(() => (props.width - 2 * MARGIN) / (box.value.right - box.value.left))
-const height = computed(() => box.value.top * perM.value + MARGIN + WATER)
+const height = computed(() => Math.max(LEAST_HIGH_PX, box.value.top * perM.value + MARGIN + WATER))
 const floor = computed(() => height.value - WATER)
 const px = computed<ToPixels>(() => {
   const { left } = box.value
@@ -54,6 +59,16 @@ const rod = computed(() => at(0))
 const fly = computed(() => at(props.reel.nodes - 1))
 const tip = computed(() => at(props.reel.leader))
 const landed = computed(() => props.frame === props.reel.count - 1)
+const gust = computed(() => {
+  const { gust: found, gust_along } = props.reading
+  return found && `and a gust of ${found.text} ${gust_along > 0 ? 'from behind' : 'in the face'}`
+})
+const below = computed(() => {
+  const { wind, line_out, landing } = props.reading
+  const blows = wind.si > 0.1 ? [`${wind.text} of wind along the cast`, gust.value] : []
+  const lies = landed.value ? [`the leader: ${landing}`] : []
+  return [`${line_out.text} of line out`, ...blows, ...lies].filter(Boolean).join('; ')
+})
 const windPx = computed(() => Math.min(90, 12 * props.reading.wind.si))
 const tailwind = computed(() => props.reading.wind_along > 0)
 </script>
@@ -91,24 +106,22 @@ const tailwind = computed(() => props.reading.wind_along > 0)
             : `M${windPx / 2} 0h${-windPx}m8 -5l-8 5l8 5`
         "
       />
-      <text y="20">{{ reading.wind.text }} of wind along the cast</text>
+      <text v-if="!narrow" y="20">{{ reading.wind.text }} of wind along the cast</text>
     </g>
-    <text v-if="reading.gust" :x="width - 110" y="54">
-      and a gust of {{ reading.gust.text }}
-      {{ reading.gust_along > 0 ? 'from behind' : 'in the face' }}
-    </text>
+    <text v-if="gust && !narrow" :x="width - 110" y="54">{{ gust }}</text>
     <g v-if="landed" class="lies">
       <path
         :d="`M${tip[0]} ${floor + 8}v6M${fly[0]} ${floor + 8}v6M${tip[0]} ${floor + 11}H${fly[0]}`"
       />
-      <text :x="Math.max(tip[0], fly[0])" :y="floor + 24" class="ends">
+      <text v-if="!narrow" :x="Math.max(tip[0], fly[0])" :y="floor + 24" class="ends">
         the leader: {{ reading.landing }}
       </text>
     </g>
-    <text :x="rod[0] + 4" :y="floor + 18" class="note">
+    <text v-if="!narrow" :x="rod[0] + 4" :y="floor + 18" class="note">
       {{ reading.line_out.text }} of line out
     </text>
   </svg>
+  <p v-if="narrow" class="quiet">{{ below }}</p>
 </template>
 
 <style scoped>

@@ -102,11 +102,14 @@ label {
   display: flex;
   align-items: center;
   gap: 6px;
+  min-width: 0;
+  max-width: 100%;
   white-space: nowrap;
 }
 
 .pick {
   width: auto;
+  min-width: 0;
 }
 
 .stroke__speed {

@@ -10,6 +10,8 @@ export function usePlayer(count: () => number, gap_s: () => number) {
   const slow = ref(false)
   const last = computed(() => Math.max(0, count() - 1))
   const frame = computed(() => Math.min(last.value, Math.round(at.value)))
+  /** Since the first frame, in s. */
+  const seconds = computed(() => frame.value * gap_s())
 
   useRafFn(({ delta }) => {
     if (!playing.value) return
@@ -56,5 +58,5 @@ export function usePlayer(count: () => number, gap_s: () => number) {
   })
   at.value = last.value
 
-  return { frame, playing, slow, still, last, toggle, slower, show, key }
+  return { frame, seconds, playing, slow, still, last, toggle, slower, show, key }
 }

@@ -20,7 +20,7 @@ const selection = useSelection()
 
 const PLOT = 150
 const FOOT = 34
-const TOP = 8
+const TOP = 26
 const y = (load_n: number) =>
   TOP + (PLOT - TOP) * (1 - Math.min(1, Math.max(0, load_n / props.reading.top_n)))
 const beyond = (load_n: number) => load_n > props.reading.top_n
@@ -58,15 +58,17 @@ function halves(start_m: number, end_m: number): { from: number; to: number }[] 
     @pointerdown="drag"
     @pointermove="drag"
   >
-    <line :x1="axis.x(0)" :x2="axis.width - 40" :y1="PLOT" :y2="PLOT" class="zero" />
+    <line :x1="axis.x(0)" :x2="axis.right + 20" :y1="PLOT" :y2="PLOT" class="zero" />
     <g class="need">
       <line
         :x1="axis.x(0) - 6"
-        :x2="axis.width - 40"
+        :x2="axis.right + 20"
         :y1="y(reading.need.si)"
         :y2="y(reading.need.si)"
       />
-      <text :x="axis.x(0) - 10" :y="y(reading.need.si) + 4">may ask {{ reading.need.text }}</text>
+      <text :x="axis.right + 20" :y="y(reading.need.si) - 5">
+        a strike may ask {{ reading.need.text }}
+      </text>
     </g>
     <g v-for="(band, i) in bands" :key="i" @pointerdown="selection.select(band.what, band.index)">
       <title>{{ band.text }}</title>
@@ -87,10 +89,11 @@ function halves(start_m: number, end_m: number): { from: number; to: number }[] 
         class="mean"
       />
     </g>
-    <text :x="axis.width - 38" :y="TOP + 10" class="note">stronger ones</text>
-    <text :x="axis.width - 38" :y="TOP + 25" class="note">are off the top</text>
+    <text v-if="bands.length < reading.bands.length" :x="axis.right + 20" y="14" class="note">
+      stronger ones are off the top
+    </text>
     <g class="load">
-      <line :x1="axis.x(0) - 6" :x2="axis.width - 40" :y1="y(loadN)" :y2="y(loadN)" />
+      <line :x1="axis.x(0) - 6" :x2="axis.right + 20" :y1="y(loadN)" :y2="y(loadN)" />
       <circle :cx="axis.x(0) - 6" :cy="y(loadN)" r="6" />
       <text :x="axis.x(0) + 6" :y="y(loadN) - 6">{{ loadText }}</text>
     </g>
@@ -147,6 +150,13 @@ function halves(start_m: number, end_m: number): { from: number; to: number }[] 
   stroke: var(--little);
   stroke-width: 1.6;
   stroke-dasharray: 2 3;
+}
+
+text {
+  paint-order: stroke;
+  stroke: var(--ground);
+  stroke-width: 3px;
+  pointer-events: none;
 }
 
 .need text {

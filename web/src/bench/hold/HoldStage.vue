@@ -62,7 +62,7 @@ function wear(said: Wear) {
         step="1"
         :value="Math.round(pull.at.value)"
         aria-label="Pull"
-        :aria-valuetext="pull.point.value?.text"
+        :aria-valuetext="pull.point.value?.text ?? 'no pull yet'"
         @input="pull.drag(Number(($event.target as HTMLInputElement).value))"
       />
       <label class="quiet">
@@ -100,6 +100,7 @@ function wear(said: Wear) {
 <style scoped>
 .hold {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
   align-content: start;
 }

@@ -8,6 +8,9 @@ import { useSelection } from '../useSelection'
 const props = defineProps<{ reading: Evaluation; axis: Axis; y: (load_n: number) => number }>()
 const selection = useSelection()
 const need = computed(() => props.y(props.reading.need.si))
+/** Whether the words have room left of the leader. */
+const ROOM_PX = 90
+const roomy = computed(() => props.axis.left >= ROOM_PX)
 const first = computed(() => props.reading.first_to_go)
 const firstPiece = computed(() =>
   first.value.what === 'piece' ? props.reading.pieces[first.value.index] : undefined,
@@ -18,7 +21,12 @@ const goesFirst = (index: number) => first.value.what === 'joint' && first.value
 <template>
   <g>
     <line :x1="axis.x(0)" :x2="axis.x(reading.length.si)" :y1="need" :y2="need" class="need" />
-    <text :x="axis.x(0) - 10" :y="need + 4" text-anchor="end" class="need-word">
+    <text
+      :x="axis.x(0) + (roomy ? -10 : 4)"
+      :y="need + (roomy ? 4 : -4)"
+      :text-anchor="roomy ? 'end' : 'start'"
+      class="need-word"
+    >
       may ask {{ reading.need.text }}
     </text>
     <line

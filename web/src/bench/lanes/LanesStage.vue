@@ -70,6 +70,7 @@ function follow(event: PointerEvent) {
 <style scoped>
 .lanes {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
 }
 

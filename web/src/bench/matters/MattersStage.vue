@@ -66,6 +66,7 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
 <style scoped>
 .matters {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   align-content: start;
 }
@@ -87,7 +88,7 @@ h3 {
 
 .doubts li {
   display: grid;
-  grid-template-columns: 230px 120px 90px 1fr;
+  grid-template-columns: 230px 120px 90px minmax(0, 1fr);
   align-items: center;
   gap: 10px;
   padding: 2px 0;
@@ -107,7 +108,7 @@ h3 {
 
 @media (max-width: 820px) {
   .doubts li {
-    grid-template-columns: 1fr 60px;
+    grid-template-columns: minmax(0, 1fr) 60px;
   }
 
   .doubts__bar {

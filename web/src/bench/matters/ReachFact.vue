@@ -42,6 +42,7 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
 <style scoped>
 .reach {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
 }
 

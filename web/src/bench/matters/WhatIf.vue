@@ -100,7 +100,7 @@ const { answer, refused } = useAnswer(
 
 .sliders {
   display: grid;
-  grid-template-columns: 1fr 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) minmax(0, 1fr);
   gap: 16px;
 }
 
@@ -116,7 +116,7 @@ input[type='range'] {
 
 @media (max-width: 820px) {
   .sliders {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

@@ -62,6 +62,7 @@ summary {
 
 .rules__body {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   margin-top: 8px;
 }

@@ -36,17 +36,35 @@ function close() {
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.key === 'Escape' && open.value) close()
 })
+useEventListener(
+  window,
+  'keydown',
+  (event: KeyboardEvent) => {
+    const outside = !panel.value?.contains(event.target as Node)
+    if (event.key === 'Escape' && open.value && outside) close()
+  },
+  { capture: true }, // before anything that keeps the key for itself
+)
 
-/** Leaving the panel by keyboard or pointer closes it; lists that float above it belong to it. */
+const ABOVE = '.el-popper, .el-overlay'
+
+/** Tabbing out of the panel closes it, onto another word too; lists that float above belong to it. */
 function leave(event: FocusEvent) {
   const to = event.relatedTarget
-  if (!(to instanceof HTMLElement) || to.closest('.say-area, .el-popper, .el-overlay')) return
-  open.value = ''
+  if (!(to instanceof HTMLElement) || panel.value?.contains(to) || to.closest(ABOVE)) return
+  if (to.id !== idOf(open.value)) open.value = ''
 }
+
+/** So does pressing anywhere outside; a word of the sentence opens its own instead. */
+useEventListener(window, 'pointerdown', (event: PointerEvent) => {
+  const at = event.target as Element
+  if (open.value && !panel.value?.contains(at) && !at.closest(`.sentence, ${ABOVE}`))
+    open.value = ''
+})
 </script>
 
 <template>
-  <div class="say-area" @focusout="leave">
+  <div class="say-area">
     <p class="sentence">
       <template v-for="phrase in phrases" :key="phrase.part">
         <span class="sentence__plain">{{ wordsBefore(phrase) }}</span>
@@ -71,6 +89,7 @@ function leave(event: FocusEvent) {
       role="dialog"
       :aria-label="titles[open]"
       :style="{ '--left': `${left}px` }"
+      @focusout="leave"
       @keydown.esc.stop="close"
     >
       <div class="row panel__head">
@@ -121,6 +140,7 @@ function leave(event: FocusEvent) {
   left: var(--left);
   z-index: 11;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   width: min(480px, 100%);
   max-height: min(560px, 70vh);

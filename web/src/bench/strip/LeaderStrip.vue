@@ -65,6 +65,17 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
 
 <template>
   <div class="strip">
+    <p class="strip__scale quiet">
+      <template v-if="axis.spread">short pieces drawn longer</template>
+      <template v-else>length to scale</template> · thickness
+      <span class="figure">×{{ factor }}</span>
+      <button type="button" class="link closer" :aria-pressed="zoom.closer" @click="zoom.toggle">
+        {{ zoom.closer ? 'Whole leader' : 'Closer' }}
+      </button>
+      <button type="button" class="link closer" :aria-expanded="reel" @click="reel = !reel">
+        {{ reel ? 'Leader only' : 'From the reel' }}
+      </button>
+    </p>
     <svg
       v-if="reading && bench.design"
       ref="svg"
@@ -146,19 +157,10 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
         :x="axis.x(thing.at_m)"
         :y="axisY"
         :selected="selection.is('thing', thing.index)"
-        @grab="drag.thing($event, thing.index, thing.above.si)"
+        @grab="drag.thing($event, thing.index, thing.at_m, thing.above.si)"
       />
       <StripRuler :ticks="reading.ruler" :axis="axis" :y="height - 24" />
     </svg>
-    <p class="strip__scale quiet">
-      length to scale · thickness <span class="figure">×{{ factor }}</span>
-      <button type="button" class="link closer" :aria-pressed="zoom.closer" @click="zoom.toggle">
-        {{ zoom.closer ? 'Whole leader' : 'Closer' }}
-      </button>
-      <button type="button" class="link closer" :aria-expanded="reel" @click="reel = !reel">
-        {{ reel ? 'Leader only' : 'From the reel' }}
-      </button>
-    </p>
     <ChainAbove v-if="reel" />
   </div>
 </template>
@@ -170,12 +172,6 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
 
 .closer {
   margin-left: 8px;
-}
-
-@media (max-width: 820px) {
-  .closer {
-    min-height: 48px;
-  }
 }
 
 svg {
@@ -217,5 +213,15 @@ svg {
   position: absolute;
   left: 0;
   top: 0;
+}
+
+@media (max-width: 820px) {
+  .closer {
+    min-height: 48px;
+  }
+
+  .strip__scale {
+    position: static;
+  }
 }
 </style>

@@ -38,7 +38,7 @@ const label = computed(() => {
     :transform="`translate(${x} ${y})`"
     @pointerdown="emit('grab', $event)"
   >
-    <rect x="-11" y="-24" width="22" height="48" rx="4" class="grip" />
+    <rect x="-12" y="-24" width="24" height="48" rx="4" class="grip" />
     <circle r="12.5" class="seat" />
     <JointGlyph :joint="joint" />
     <text y="27" class="number figure">{{ reading.index }}</text>

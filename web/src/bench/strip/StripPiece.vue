@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { OutlinePart, PieceReading } from '@/api/client'
 import { sideOf } from '@/drawing/side'
 import { fillOf } from '@/drawing/tints'
-import { LEFT_PX, RIGHT_PX, type Axis } from './useAxis'
+import type { Axis } from './useAxis'
 
 const props = defineProps<{
   piece: PieceReading
@@ -21,8 +21,8 @@ const from = computed(() => props.axis.x(props.piece.start_m))
 const to = computed(() => props.axis.x(props.piece.end_m))
 /** Where its words stand: in the middle of what is in view. */
 const seen = computed(() => [
-  Math.max(from.value, LEFT_PX - 20),
-  Math.min(to.value, props.axis.width - RIGHT_PX + 20),
+  Math.max(from.value, props.axis.left - 20),
+  Math.min(to.value, props.axis.right + 20),
 ])
 const wide = computed(() => seen.value[1]! - seen.value[0]!)
 const middle = computed(() => (seen.value[0]! + seen.value[1]!) / 2)

@@ -17,7 +17,7 @@ const emit = defineEmits<{ grab: [event: PointerEvent] }>()
     :transform="`translate(${x} ${y})`"
     @pointerdown="emit('grab', $event)"
   >
-    <rect x="-11" y="-24" width="22" height="48" rx="4" class="grip" />
+    <rect x="-12" y="-24" width="24" height="48" rx="4" class="grip" />
     <template v-if="reading.kind === 'shot'">
       <circle r="6.5" class="shot" />
       <path d="M-6.5 0h13" class="split" />

@@ -17,17 +17,18 @@ export function useStripDrag(axis: () => Axis) {
     selection.select('joint', number)
     if (number === 0) return
     held.value = number
-    const { perM } = axis()
-    grab(event, ({ x }) => ({ act: 'move-joint', joint: number, to_m: at_m + x / perM }))
+    const { x: toPx, m: toM } = axis()
+    grab(event, ({ x }) => ({ act: 'move-joint', joint: number, to_m: toM(toPx(at_m) + x) }))
   }
 
   /** Its place is told up from the point fly: to the right is down. */
-  function thing(event: PointerEvent, number: number, above_m: number) {
+  function thing(event: PointerEvent, number: number, at_m: number, above_m: number) {
     if (event.button !== 0) return
     selection.select('thing', number)
     held.value = -1
-    const { perM } = axis()
-    grab(event, ({ x }) => ({ act: 'move-thing', thing: number, above_m: above_m - x / perM }))
+    const { x: toPx, m: toM } = axis()
+    const down = (x: number) => toM(toPx(at_m) + x) - at_m
+    grab(event, ({ x }) => ({ act: 'move-thing', thing: number, above_m: above_m - down(x) }))
   }
 
   const dragged = computed(() => (dragging.value ? held.value : -1))

@@ -43,6 +43,7 @@ function mend(joint: number, instead: Joint) {
 <style scoped>
 .faults {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
   margin-left: 46px;
   font-size: 14px;

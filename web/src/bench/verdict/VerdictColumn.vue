@@ -64,6 +64,7 @@ const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === 
 <style scoped>
 .verdict {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 9px;
 }

@@ -68,7 +68,7 @@ const said = computed(() =>
 .cord {
   --tone: var(--right);
   display: grid;
-  grid-template-columns: 36px 1fr;
+  grid-template-columns: 36px minmax(0, 1fr);
   gap: 10px;
 }
 

@@ -10,6 +10,9 @@ const props = defineProps<{
 }>()
 const HEIGHT = 170
 const WAVES = 5
+/** Narrower, the figure has no room beside the fly: it stands below. */
+const NARROW_PX = 700
+const narrow = computed(() => props.width < NARROW_PX)
 const left = computed(() => props.lane.left[props.frame]?.[1] ?? 1)
 const time = computed(() => props.lane.left[props.frame]?.[0] ?? 0)
 const fly = computed(() => ({ x: props.width * 0.72, y: 112 }))
@@ -36,7 +39,12 @@ const path = computed(() => {
     <text x="20" y="130">where the fly is</text>
     <path :d="path" class="leader stroke--nylon-soft" />
     <circle :cx="fly.x" :cy="fly.y" r="5" class="fly" />
-    <text :x="fly.x + 10" :y="fly.y + 4" class="figure">
+    <text
+      :x="narrow ? width - 8 : fly.x + 10"
+      :y="narrow ? fly.y + 26 : fly.y + 4"
+      :text-anchor="narrow ? 'end' : 'start'"
+      class="figure"
+    >
       {{ time.toFixed(1) }} s, {{ Math.round(100 * left) }}% of the slack left
     </text>
   </svg>

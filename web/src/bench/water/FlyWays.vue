@@ -4,7 +4,7 @@ import type { WaterReading } from '@/api/client'
 import type { ToPixels } from '@/drawing/paths'
 import { timeMarks, wayOf } from './section'
 
-/** The way of every fly, with seconds marked on the point fly's, and its way in other cases. */
+/** The way of every fly, with dots at seconds on the point fly's, and its way in other cases. */
 const props = defineProps<{ reading: WaterReading; px: ToPixels }>()
 const ways = computed(() => {
   const reel = props.reading.movie
@@ -32,29 +32,23 @@ const asides = computed(() =>
   <g>
     <g v-for="(one, i) in ways" :key="`w${i}`">
       <path :d="one.way" class="way" />
-      <g v-for="mark in one.marks" :key="mark.text">
-        <circle :cx="mark.x" :cy="mark.y" r="2.2" class="way-mark" />
-        <text :x="mark.x - 6" :y="mark.y - 5" class="time figure">{{ mark.text }}</text>
-      </g>
+      <circle
+        v-for="mark in one.marks"
+        :key="mark.text"
+        :cx="mark.x"
+        :cy="mark.y"
+        r="2.2"
+        class="way-mark"
+      />
     </g>
     <g v-for="aside in asides" :key="aside.title" class="aside">
       <path :d="aside.path" />
       <circle :cx="aside.end[0]" :cy="aside.end[1]" r="3" />
-      <text :x="aside.end[0] + 7" :y="aside.end[1] - 5">{{ aside.title }}</text>
     </g>
   </g>
 </template>
 
 <style scoped>
-text {
-  fill: var(--ink-2);
-  font-size: 12px;
-}
-
-.time {
-  font-size: 11px;
-}
-
 .way {
   fill: none;
   stroke: var(--ink-2);
@@ -73,8 +67,7 @@ text {
   stroke-dasharray: 4 3;
 }
 
-.aside circle,
-.aside text {
+.aside circle {
   fill: var(--doubt);
 }
 </style>

@@ -30,7 +30,6 @@ const zoneTop = computed(() => props.px(0, props.reading.zone_m)[1])
     <rect x="0" :y="zoneTop" :width="width" :height="floor - zoneTop" class="zone" />
     <rect x="0" :y="floor" :width="width" :height="FLOOR_PX" class="bed" />
     <line x1="0" :x2="width" :y1="surface" :y2="surface" class="surface" />
-    <text x="84" :y="zoneTop - 4" class="note">zone at the bed</text>
     <FlowArrows :flow="reading.flow" :x="10" :px="px" />
     <TickMarks :ticks="depths" down :x="rulerAt + 14" />
   </g>
@@ -55,10 +54,5 @@ const zoneTop = computed(() => props.px(0, props.reading.zone_m)[1])
 .surface {
   stroke: var(--little);
   stroke-width: 1.5;
-}
-
-text {
-  fill: var(--ink-2);
-  font-size: 12px;
 }
 </style>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { WaterReading } from '@/api/client'
-import FlyMark from '../strip/FlyMark.vue'
+import { around, placed, type Label } from '@/drawing/labels'
 import type { ToPixels } from '@/drawing/paths'
 import { strokeOf } from '@/drawing/tints'
+import FlyMark from '../strip/FlyMark.vue'
 import FlyWays from './FlyWays.vue'
 import SectionBack from './SectionBack.vue'
-import { boxOf, pathOf } from './section'
+import { boxOf, pathOf, timeMarks } from './section'
 import { useRigDrag } from './useRigDrag'
 
 /** A section along the stream, to scale: bed, zone, flow, the rig at a moment, its flies' ways. */
@@ -20,8 +21,6 @@ const props = defineProps<{
 
 const [LEFT, RIGHT, TOP, BED] = [104, 74, 22, 22]
 const HIGHEST = 276
-/** Narrower, names would lie over one another: they stand below. */
-const NARROW_PX = 480
 const box = computed(() => boxOf(props.ghost ? [props.reading, props.ghost] : [props.reading]))
 const perM = computed(() =>
   Math.min(
@@ -65,6 +64,40 @@ const floats = computed(() => ['indicator', 'fly'].includes(props.reading.top))
 const led = computed(() => props.reading.top === 'rod')
 const settable = computed(() => props.reading.top === 'indicator' && props.indicator !== null)
 const drag = useRigDrag(() => perM.value)
+
+/** Everything that a label must not cover: the flies' ways, the rig, where it would hang. */
+const drawn = computed(() => {
+  const { movie: reel, flies, asides, steady: shape } = props.reading
+  const ways = flies.flatMap((fly) => (reel?.frames ?? []).map((frame) => frame[fly.node]))
+  const rest = [...asides.flatMap((aside) => aside.way), ...(shape ?? []), ...now.value]
+  return [...ways, ...rest].flatMap((place) => (place ? [px.value(...place)] : []))
+})
+const labels = computed(() => {
+  const { movie: reel, flies, asides, zone_m } = props.reading
+  const zone = px.value(0, zone_m)[1]
+  const edge = props.width - RIGHT
+  const all: Label[] = flies.map((fly) => ({
+    key: `fly ${fly.node}`,
+    text: fly.title,
+    spots: around(...at(fly.node), 9),
+  }))
+  for (const { title, way } of asides)
+    all.push({ key: title, text: title, spots: around(...px.value(...(way.at(-1) ?? [0, 0]))) })
+  for (const { node, joint } of reel ? flies : [])
+    if (joint === null || joint === undefined)
+      for (const { x, y, text } of timeMarks(reel!, node, px.value))
+        all.push({ key: text, text, spots: around(x, y) })
+  const beside = [LEFT, (LEFT + edge) / 2, edge - 4]
+  const anchors = ['start', 'middle', 'end'] as const
+  all.push({
+    key: 'zone',
+    text: 'zone at the bed',
+    spots: [zone - 4, (zone + floor.value) / 2 + 4].flatMap((y) =>
+      anchors.map((anchor, i) => ({ x: beside[i]!, y, anchor })),
+    ),
+  })
+  return placed(all, edge, drawn.value)
+})
 const hung = computed(() => props.reading.things.filter((one) => one.kind === 'shot'))
 </script>
 
@@ -104,25 +137,16 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
       class="shot grab"
       @pointerdown="drag.thing($event, one.thing)"
     />
-    <g v-for="(fly, i) in reading.flies" :key="`f${fly.node}`">
-      <circle
-        :cx="at(fly.node)[0]"
-        :cy="at(fly.node)[1]"
-        r="5"
-        class="fly"
-        :class="{ grab: fly.joint !== null }"
-        @pointerdown="fly.joint !== null && drag.dropper($event, fly.joint!)"
-      />
-      <text
-        v-if="width > NARROW_PX"
-        :text-anchor="at(fly.node)[0] > width - 230 ? 'end' : 'start'"
-        :x="at(fly.node)[0] + (at(fly.node)[0] > width - 230 ? -9 : 9)"
-        :y="at(fly.node)[1] + (i % 2 ? -8 : 5)"
-        class="name"
-      >
-        {{ fly.title }}
-      </text>
-    </g>
+    <circle
+      v-for="fly in reading.flies"
+      :key="`f${fly.node}`"
+      :cx="at(fly.node)[0]"
+      :cy="at(fly.node)[1]"
+      r="5"
+      class="fly"
+      :class="{ grab: fly.joint !== null }"
+      @pointerdown="fly.joint !== null && drag.dropper($event, fly.joint!)"
+    />
     <g
       v-if="floats"
       :transform="`translate(${top[0]} ${surface})`"
@@ -136,6 +160,15 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
       <FlyMark v-else :x="-9" :y="-5" />
     </g>
     <circle v-else-if="!led" :cx="top[0]" :cy="surface" r="4" class="tip" />
+    <text
+      v-for="label in labels"
+      :key="label.key"
+      :x="label.x"
+      :y="label.y"
+      :text-anchor="label.anchor"
+    >
+      {{ label.text }}
+    </text>
   </svg>
 </template>
 
@@ -146,15 +179,12 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
 }
 
 text {
-  fill: var(--ink-2);
-  font-size: 12px;
-}
-
-.name {
   fill: var(--ink);
   paint-order: stroke;
   stroke: var(--ground);
   stroke-width: 3px;
+  font-size: 12px;
+  pointer-events: none;
 }
 
 .thread {

@@ -52,6 +52,7 @@ onUnmounted(() => (water.seen = false))
           :value="player.frame.value"
           :disabled="player.last.value === 0"
           aria-label="Moment of the drift"
+          :aria-valuetext="time"
           @input="player.show(Number(($event.target as HTMLInputElement).value))"
         />
         <span class="figure quiet time">{{ time }}</span>
@@ -105,6 +106,7 @@ onUnmounted(() => (water.seen = false))
 <style scoped>
 .water-stage {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
   align-content: start;
 }

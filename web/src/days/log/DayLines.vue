@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayText, timeText, withDays } from '@/widgets/dayText'
 import { computed, ref, shallowRef } from 'vue'
 import { useCatalogue } from '@/api/queries'
 import { longestOf } from '@/drawing/side'
@@ -29,8 +30,6 @@ const span = computed(() => {
   return { first, ms: Math.max(LEAST_MS, (lines.at(-1)?.at ?? 0) - first) }
 })
 const x = (at: number) => 10 + ((at - span.value.first) / span.value.ms) * (WIDE - 20)
-const clock = (at: number) =>
-  new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', hour12: false })
 const stretches = computed(() => {
   const lines = day.value?.lines ?? []
   return lines
@@ -81,7 +80,9 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
 <template>
   <section v-if="day" class="went" :aria-label="`${day.title}, ${day.on}`">
     <p class="row">
-      <b class="grow">{{ day.title }}, {{ day.on }}, {{ day.place }}. {{ day.words }}</b>
+      <b class="grow"
+        >{{ withDays(day.title) }}, {{ dayText(day.on) }}, {{ day.place }}. {{ day.words }}</b
+      >
       <button class="do" type="button" @click="emit('leave')">All days together</button>
     </p>
     <svg
@@ -94,7 +95,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
       <g v-for="(one, i) in stretches" :key="one.at">
         <line :x1="x(one.at)" :x2="x(one.at)" y1="16" y2="68" class="time" />
         <text :x="x(one.at) + 3" :y="i % 2 ? 26 : 12" class="name">{{ one.title }}</text>
-        <text :x="x(one.at) + 3" y="81" class="name">{{ clock(one.at) }}</text>
+        <text :x="x(one.at) + 3" y="81" class="name">{{ timeText(one.at) }}</text>
       </g>
       <template v-for="one in day.lines" :key="one.event_id">
         <circle
@@ -115,7 +116,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
     </div>
     <ol>
       <li v-for="one in day.lines" :key="one.event_id">
-        <span class="figure quiet">{{ clock(one.at) }}</span>
+        <span class="figure quiet">{{ timeText(one.at) }}</span>
         <span class="grow">
           {{ one.words }}
           <PhotoSeen v-if="one.photo" :line="one" />
@@ -126,7 +127,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
         <button
           class="link"
           type="button"
-          :aria-label="`Take back: ${one.words} at ${clock(one.at)}`"
+          :aria-label="`Take back: ${one.words} at ${timeText(one.at)}`"
           @click="back(one)"
         >
           take back
@@ -170,6 +171,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
 <style scoped>
 .went {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   align-content: start;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayText, withDays } from '@/widgets/dayText'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { attempt } from '@/shell/attempt'
@@ -62,7 +63,7 @@ const readIn = (file: File) =>
                   name="logged"
                   :value="one.plan_id"
                 />
-                <b>{{ one.on }}</b> {{ one.title }}
+                <b>{{ dayText(one.on) }}</b> {{ withDays(one.title) }}
                 <span class="quiet">{{ one.words }}</span>
               </label>
             </li>
@@ -87,7 +88,7 @@ const readIn = (file: File) =>
 
 .halves {
   display: grid;
-  grid-template-columns: minmax(230px, 2fr) 5fr;
+  grid-template-columns: minmax(230px, 2fr) minmax(0, 5fr);
   gap: 30px;
 }
 
@@ -120,7 +121,7 @@ nav .quiet {
 
 @media (max-width: 820px) {
   .halves {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 
   ul {

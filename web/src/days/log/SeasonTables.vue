@@ -71,6 +71,7 @@ const most = () => Math.max(1, ...props.season.breaks.map((one) => Math.max(one.
 <style scoped>
 .season {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 18px;
   align-content: start;
 }

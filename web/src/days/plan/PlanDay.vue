@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
-import { useKit } from '@/api/queries'
+import { useCatalogue, useKit } from '@/api/queries'
 import { useDayAtHand } from '@/bench/useDayAtHand'
 import { useGiving } from '@/shared/useGiving'
 import { attempt } from '@/shell/attempt'
 import { useRefusal } from '@/shell/useRefusal'
+import { dayText, withDays } from '@/widgets/dayText'
 import JobAnswer from '@/widgets/JobAnswer.vue'
 import PlanEdit from './PlanEdit.vue'
 import PlanResult from './PlanResult.vue'
@@ -17,6 +18,7 @@ import { usePlan, usePlanActs } from './usePlans'
 const props = defineProps<{ planId: string; places: Schemas['PlaceCard'][] }>()
 const emit = defineEmits<{ kept: [planId: string]; gone: [] }>()
 const { data: kit } = useKit()
+const { data: catalogue } = useCatalogue()
 const { data: plan } = usePlan(() => props.planId)
 const { situation } = useDayAtHand()
 const acts = usePlanActs()
@@ -50,6 +52,14 @@ async function workOut() {
 const water = computed(
   () => props.places.find((one) => one.place_id === form.value?.place_id)?.title ?? '',
 )
+/** What the plan was asked, in a line: what was left to the usual is not said. */
+const asked = computed(() => {
+  const { on, level, wind, bearing, temper, fish, mass } = form.value!
+  const name = catalogue.value?.fish.find((one) => one.key === fish)?.title ?? fish
+  const where = level ? `${water.value} at ${level}` : water.value
+  const which = mass ? `${temper} ${name} of ${mass}` : `${temper} ${name}`
+  return `${dayText(on)}: ${where}, wind of ${wind} ${bearing}, ${which}.`
+})
 const forget = () =>
   attempt(async () => {
     await acts.forget(props.planId)
@@ -62,9 +72,7 @@ const forget = () =>
   <div v-if="form && kit" class="day">
     <p v-if="worked && !unfolded" class="row asked">
       <span class="grow">
-        <b>{{ form.title }}</b>, {{ form.on }}: {{ water }} {{ form.level && `at ${form.level}` }},
-        wind of {{ form.wind }} {{ form.bearing }}, {{ form.temper }} {{ form.fish }} of
-        {{ form.mass }}.
+        <b>{{ withDays(form.title) }}</b>, {{ asked }}
         <template v-if="form.notes"> {{ form.notes }}</template>
       </span>
       <button class="do" type="button" @click="giving.give('day', planId, form.title)">
@@ -113,6 +121,7 @@ const forget = () =>
 <style scoped>
 .day {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
   align-content: start;
 }

@@ -183,6 +183,7 @@ function dropFly(at: number) {
 <style scoped>
 .edit {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayText, withDays } from '@/widgets/dayText'
 import { computed, watch } from 'vue'
 import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { usePlaces } from '../usePlaces'
@@ -37,8 +38,8 @@ watch(
         <li v-for="one in toCome" :key="one.plan_id">
           <label :class="{ here: one.plan_id === open }">
             <input v-model="chosen" class="behind" type="radio" name="plan" :value="one.plan_id" />
-            <b>{{ one.title }}</b>
-            <span class="quiet">{{ one.on }} · {{ one.words }}</span>
+            <b>{{ withDays(one.title) }}</b>
+            <span class="quiet">{{ dayText(one.on) }} · {{ one.words }}</span>
           </label>
         </li>
         <li>
@@ -75,7 +76,7 @@ watch(
 
 .plans {
   display: grid;
-  grid-template-columns: minmax(180px, 1fr) 5fr;
+  grid-template-columns: minmax(180px, 1fr) minmax(0, 5fr);
   gap: 30px;
 }
 
@@ -87,6 +88,7 @@ ul {
 
 nav label {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   padding: 7px 0 7px 10px;
   border-left: 3px solid var(--hair);
   cursor: pointer;
@@ -102,7 +104,7 @@ nav label:focus-within {
 
 @media (max-width: 820px) {
   .plans {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 

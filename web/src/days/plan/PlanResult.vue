@@ -102,6 +102,7 @@ const open = (design: Design, path: string) =>
 <style scoped>
 .result {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   padding-top: 10px;
   border-top: 2px solid var(--hair-strong);
@@ -120,7 +121,7 @@ const open = (design: Design, path: string) =>
 
 .halves {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 30px;
 }
 
@@ -132,6 +133,7 @@ const open = (design: Design, path: string) =>
 
 .halves li {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   padding: 5px 0;
   border-top: 1px solid var(--hair);
 }
@@ -156,7 +158,7 @@ const open = (design: Design, path: string) =>
 
 @media (max-width: 820px) {
   .halves {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

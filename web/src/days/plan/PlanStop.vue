@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withDays } from '@/widgets/dayText'
 import type { Design } from '@/api/client'
 import CordMarks from '@/widgets/CordMarks.vue'
 import MiniStrip from '@/widgets/MiniStrip.vue'
@@ -16,7 +17,7 @@ const emit = defineEmits<{ bench: [design: Design] }>()
       <h3>{{ stop.stretch }}</h3>
       <p class="quiet">{{ stop.water }}</p>
       <p v-if="stop.beyond" class="poor">{{ stop.beyond }}</p>
-      <p v-if="before" class="quiet">{{ before }}</p>
+      <p v-if="before" class="quiet">{{ withDays(before) }}</p>
       <p v-if="stop.rules" class="quiet">Its own rules: {{ stop.rules }}</p>
     </div>
     <div>
@@ -47,7 +48,7 @@ const emit = defineEmits<{ bench: [design: Design] }>()
 <style scoped>
 .stop {
   display: grid;
-  grid-template-columns: minmax(200px, 2fr) 5fr;
+  grid-template-columns: minmax(200px, 2fr) minmax(0, 5fr);
   gap: 22px;
   padding: 12px 0;
   border-top: 1px solid var(--hair);
@@ -70,7 +71,7 @@ const emit = defineEmits<{ bench: [design: Design] }>()
 
 @media (max-width: 820px) {
   .stop {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 4px;
   }
 }

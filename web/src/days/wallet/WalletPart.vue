@@ -116,7 +116,7 @@ ul {
 
 li {
   display: grid;
-  grid-template-columns: 5fr minmax(360px, 4fr);
+  grid-template-columns: minmax(0, 5fr) minmax(360px, 4fr);
   gap: 20px;
   padding: 9px 0;
   border-top: 1px solid var(--hair);
@@ -124,6 +124,7 @@ li {
 
 li > div {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
 }
 
 .worn b {
@@ -142,7 +143,7 @@ li :deep(select) {
 
 @media (max-width: 820px) {
   li {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 4px;
   }
 }

@@ -61,6 +61,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 <style scoped>
 .live {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   align-content: start;
 }

@@ -94,6 +94,7 @@ if (route.query['line']) kind.value = 'tip'
 <style scoped>
 .measure {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
 }
 
@@ -113,6 +114,7 @@ if (route.query['line']) kind.value = 'tip'
 
 .measure :deep(.measure__column) {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
 

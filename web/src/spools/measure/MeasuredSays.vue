@@ -49,6 +49,7 @@ const { data: before } = useMeasurements(() => props.ofId)
 <style scoped>
 .says {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 10px;
   align-content: start;
   max-width: 62ch;

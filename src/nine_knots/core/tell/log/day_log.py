@@ -89,6 +89,16 @@ def _rigs(day: LoggedDay, designs: Mapping[str, Design]) -> Iterator[FishedRig]:
             yield FishedRig(rig.title, day_words(mine), outline(leader), hung_on(leader))
 
 
+TELLING_H = 0.5  # shorter than this, hours say nothing
+
+
+def hours_text(hours: float) -> str:
+    """``40 min``, ``2.5 h`` or ``31 h``."""
+    if hours < 1.0:
+        return f"{60.0 * hours:.0f} min"
+    return f"{hours:.1f} h" if hours < 10.0 else f"{hours:.0f} h"
+
+
 def day_words(day: LoggedDay) -> str:
     """``Four fish and six takes missed in five hours; two tippets, one rig lost.``"""
     sum_ = spent([day])
@@ -96,8 +106,8 @@ def day_words(day: LoggedDay) -> str:
         return "Nothing was noted."
     missed = sum(one.event.kind == "missed" for one in day.around)
     said = f"{counted(sum_.fish, 'fish', 'fish')} and {counted(missed, 'take')} missed"
-    if sum_.hours >= 0.5:
-        said += f" in {sum_.hours:.1f} h"
+    if sum_.hours >= TELLING_H:
+        said += f" in {hours_text(sum_.hours)}"
     costs = [
         counted(many, one)
         for many, one in (

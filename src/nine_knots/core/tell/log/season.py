@@ -20,6 +20,7 @@ from nine_knots.core.judge.log.tables import (
     spent,
     table,
 )
+from nine_knots.core.tell.log.day_log import TELLING_H, hours_text
 from nine_knots.core.tell.places import level_text
 
 FEW = "too few to say"
@@ -150,11 +151,12 @@ def _words(days: tuple[LoggedDay, ...]) -> str:
     if not fished:
         return "Nothing was fished that this finds."
     sum_ = spent(fished)
+    long = f", {hours_text(sum_.hours)}" if sum_.hours >= TELLING_H else ""
     said = (
-        f"{begun(counted(len(fished), 'day'))}, {sum_.hours:.0f} h: "
+        f"{begun(counted(len(fished), 'day'))}{long}: "
         f"{counted(sum_.fish, 'fish', 'fish')}, {counted(sum_.breaks, 'break')}, "
         f"{counted(sum_.rigs, 'rig')} lost, {counted(sum_.tippets, 'tippet')} renewed"
     )
-    if sum_.tippets and sum_.hours > 0.0:
-        said += f", one in {sum_.hours / sum_.tippets:.1f} h"
+    if sum_.tippets and sum_.hours >= TELLING_H:
+        said += f", one every {hours_text(sum_.hours / sum_.tippets)}"
     return f"{said}."
