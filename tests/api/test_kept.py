@@ -1,8 +1,13 @@
 """Rows that cannot be read: told beside the others, given out as they are, hiding none of them."""
 
 import json
+from typing import get_args
 
 import pytest
+
+from nine_knots.api.kept import KindName
+from nine_knots.kept.kinds import KINDS
+from nine_knots.store.damaged import KINDS_TOLD
 
 BROKEN = {"title": "Half a leader", "situation": {}, "leader": {"parts": []}}
 
@@ -79,3 +84,26 @@ def test_leaders_that_a_browser_kept_are_brought_up(client, saved):
     assert "cannot be read" in broken["why"]
     newer = client.post("/api/kept/leaders", json={**asked, "version": 99}).json()
     assert all("version 99" in one["why"] for one in newer)
+
+
+@pytest.mark.parametrize(
+    ("table", "kind", "listed"),
+    [
+        ("plan", "plan", "/api/plans"),
+        ("happened", "event", "/api/happened"),
+        ("wallet", "wallet rig", "/api/wallet"),
+    ],
+)
+def test_days_and_what_happened_on_them_are_rescued_too(client, database, table, kind, listed):
+    spoil(database, table, "1 = 1")
+    answer = client.get("/api/kept/damaged")
+    assert answer.status_code == 200
+    (row,) = answer.json()
+    assert row["kind"] == kind
+    file = client.get(f"/api/kept/damaged/{kind}/{row['row_id']}")
+    assert json.loads(file.json()["body"]) == BROKEN
+    assert client.get(listed).status_code == 200
+
+
+def test_every_kind_that_is_kept_can_be_told_as_damaged():
+    assert set(get_args(KindName)) == KINDS_TOLD == set(KINDS)

@@ -4816,7 +4816,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "leader" | "lower rig" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test" | "measurement" | "place";
+            kind: "leader" | "lower rig" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test" | "measurement" | "place" | "plan" | "wallet rig" | "event";
             /** Row Id */
             row_id: string;
             /** Title */
@@ -34369,7 +34369,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
-                kind: "leader" | "lower rig" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test" | "measurement" | "place";
+                kind: "leader" | "lower rig" | "spool" | "rod" | "line" | "fly" | "landing" | "own cast" | "pull test" | "measurement" | "place" | "plan" | "wallet rig" | "event";
                 row_id: string;
             };
             cookie?: never;

@@ -26,8 +26,8 @@ describe('the axis', () => {
 
 describe('shapes', () => {
   it('are to scale along and around the axis', () => {
-    const axis = useAxis(LEFT_PX + RIGHT_PX + 200, { from_m: 0, to_m: 2 }).value
-    expect(sideOf(part, axis.x, 50, 20_000)).toBe('M96.0 45.0L296.0 48.0L296.0 52.0L96.0 55.0Z')
+    const axis = useAxis(LEFT_PX + RIGHT_PX + 600, { from_m: 0, to_m: 2 }).value
+    expect(sideOf(part, axis.x, 50, 20_000)).toBe('M96.0 45.0L696.0 48.0L696.0 52.0L96.0 55.0Z')
   })
 
   it('never grow too thin to be seen', () => {

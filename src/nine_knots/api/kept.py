@@ -29,6 +29,9 @@ KindName = Literal[
     "pull test",
     "measurement",
     "place",
+    "plan",
+    "wallet rig",
+    "event",
 ]
 
 

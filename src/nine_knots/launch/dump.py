@@ -19,26 +19,34 @@ from pydantic import Field, ValidationError
 
 from nine_knots.core.base.errors import DatabaseTrouble, DiskFull, FileRefused
 from nine_knots.core.base.frozen import Frozen
+from nine_knots.launch.lineage import LogPlace, lineage_of
 from nine_knots.launch.mariadb import DB_NAME, PrivateServer, program
 from nine_knots.store.trouble import tells_full_disk
 
 FORMAT = "nine-knots-backup"
-VERSION = 1
+VERSION = 2
 MANIFEST, DATA = "manifest.json", "data.sql"
 LOG_PLACE = re.compile(rb"MASTER_LOG_FILE='([\w.-]{1,40})', MASTER_LOG_POS=(\d{1,18})")
 HEAD_BYTES = 20_000  # of a dump, within which the place in the log is written
 
 
 class Manifest(Frozen):
-    """What a backup says of itself; ``tables`` is the number of the last migration."""
+    """What a backup says of itself: ``tables`` is the number of the last migration, ``log_id``
+    names the log that ``log_file`` and ``log_at`` are a place in (empty before version 2)."""
 
     format: str = FORMAT
-    version: int = VERSION
+    version: int = 1
     made_at: Annotated[str, Field(max_length=40)]
     tables: int
     sha256: Annotated[str, Field(pattern=r"^[0-9a-f]{64}$")]
     log_file: Annotated[str, Field(pattern=r"^[\w.-]{1,40}$")]
     log_at: int
+    log_id: Annotated[str, Field(pattern=r"^[0-9a-f]{0,32}$")] = ""
+
+    @property
+    def place(self) -> LogPlace:
+        """Where in its log the backup was made."""
+        return LogPlace(file=self.log_file, at=self.log_at)
 
 
 def write_dump(server: PrivateServer, tables: int, to: Path) -> Manifest:
@@ -64,6 +72,8 @@ def _packed(server: PrivateServer, tables: int, folder: Path, to: Path) -> Manif
         sha256=_digest(dumped),
         log_file=place[1].decode(),
         log_at=int(place[2]),
+        version=VERSION,
+        log_id=lineage_of(server.folder).log_id,
     )
     with zipfile.ZipFile(packed, "w", zipfile.ZIP_DEFLATED) as archive:
         archive.writestr(MANIFEST, manifest.model_dump_json(indent=1))

@@ -99,7 +99,11 @@ def _check_port(port: int) -> None:
 def set_aside(folder: Path) -> None:
     """Keep the old data beside the new: nothing loses a season by accident."""
     if folder.exists():
-        kept = folder.with_name(f"{folder.name}-until-{time.strftime('%Y%m%d-%H%M%S')}")
+        name = f"{folder.name}-until-{time.strftime('%Y%m%d-%H%M%S')}"
+        kept, number = folder.with_name(name), 1
+        while kept.exists():  # two within a second
+            number += 1
+            kept = folder.with_name(f"{name}-{number}")
         folder.rename(kept)
         say(f"The old data are kept in {kept}.")
 

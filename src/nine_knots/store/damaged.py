@@ -100,6 +100,9 @@ _TABLES = (
 )
 
 
+KINDS_TOLD = frozenset(table.kind.name for table in _TABLES)
+
+
 def list_damaged(cursor: DictCursor, angler_id: str) -> tuple[DamagedRow, ...]:
     """Every row of an angler that cannot be read."""
     return tuple(_damaged(cursor, angler_id))
