@@ -396,3 +396,31 @@ def test_a_hosted_service_asks_nobody_behind_its_own_walls(app, database, monkey
     assert asked == []
     runa.get("/api/places/gauges", params={"base": "https://93.184.216.34/v1.1"})
     assert asked == ["93.184.216.34"]
+
+
+def paired(app, one):
+    """A phone of somebody's, paired with their account."""
+    assert one.post("/api/account/prove", json={"password": PASSWORD}).status_code == 200
+    code = one.post("/api/phones/code").json()["code"]
+    phone = stranger(app)
+    answer = phone.post("/api/phones/pair", json={"code": code, "name": "In the vest"})
+    assert answer.status_code == 200, answer.text
+    return phone
+
+
+def test_a_phone_is_paired_by_who_shows_it_is_them_and_ends_with_the_rest(app, database):
+    runa = joined(app, database, "Runa")
+    database.transact(lambda c: c.execute("UPDATE login SET proved_at = '2026-01-01'"))
+    assert code_of(runa.post("/api/phones/code"))[1] == "not-proved"
+    keeper = joined(app, database, "Keeper", as_operator=True)
+    phone = paired(app, runa)
+    assert phone.get("/api/plans").status_code == 200
+    account_id = database.transact(lambda c: account_named(c, "Runa")).account_id
+    for shut, status in ((True, 401), (False, 200)):
+        told = keeper.post(f"/api/operator/accounts/{account_id}/shut", json={"shut": shut})
+        assert told.status_code == 200, told.text
+        assert phone.get("/api/plans").status_code == status, "shut means shut"
+    runa = log_in(app, "Runa")[0]  # shutting had ended it
+    assert runa.delete("/api/account/logins").status_code == 204
+    assert phone.get("/api/plans").status_code == 401, "logged out with all others"
+    assert runa.get("/api/phones").json()["phones"][0]["revoked"]

@@ -95,7 +95,11 @@ def test_leaders_that_a_browser_kept_are_brought_up(client, saved):
     ],
 )
 def test_days_and_what_happened_on_them_are_rescued_too(client, database, table, kind, listed):
-    spoil(database, table, "1 = 1")
+    plan_id = client.get("/api/plans").json()[0]["plan_id"]
+    event = {"event_id": "e" * 32, "plan_id": plan_id, "at": 1, "kind": "missed"}
+    client.post("/api/happened", json={"events": [event]}).raise_for_status()
+    mine = client.get("/api/anglers").json()[0]["angler_id"]
+    spoil(database, table, f"angler_id = '{mine}'")
     answer = client.get("/api/kept/damaged")
     assert answer.status_code == 200
     (row,) = answer.json()

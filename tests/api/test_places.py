@@ -3,10 +3,15 @@
 import json
 import socketserver
 import threading
+import time
+from contextlib import ExitStack
+from functools import partial
 from http.server import BaseHTTPRequestHandler
 
 import pytest
 
+from nine_knots.core.base.errors import TooBusy
+from nine_knots.services import outward, sensor_things
 from nine_knots.services.sensor_things import LevelTrouble, list_datastreams, read_levels
 from nine_knots.simulated.level_service import LevelService
 
@@ -191,3 +196,53 @@ def test_the_tide_makes_the_current_by_the_sea(client):
     assert slack["stretches"][0]["water"]["pace_m_s"] < 0.1
     refused = client.get(path, params=half | {"high": "noon"})
     assert (refused.status_code, refused.json()["where"]) == (422, "high")
+
+
+class Dripping(socketserver.BaseRequestHandler):
+    """Answers a byte at a time: from the first on, or after the head."""
+
+    def handle(self) -> None:
+        head = b"HTTP/1.1 200 OK\r\ncontent-type: application/json\r\n\r\n"
+        if self.server.after_the_head:
+            self.request.sendall(head)
+            head = b""
+        for sign in head + b" " * 400:
+            try:
+                self.request.sendall(bytes([sign]))
+            except OSError:
+                return
+            time.sleep(0.1)
+
+
+@pytest.mark.parametrize("after_the_head", [True, False])
+def test_a_gauge_that_drips_is_given_up_in_time(monkeypatch, after_the_head):
+    with socketserver.ThreadingTCPServer(("127.0.0.1", 0), Dripping) as server:
+        server.daemon_threads, server.after_the_head = True, after_the_head
+        threading.Thread(target=server.serve_forever, daemon=True).start()
+        monkeypatch.setattr(sensor_things, "asking", partial(outward.asking, within_s=0.8))
+        begun = time.monotonic()
+        with pytest.raises(LevelTrouble, match="not reached"):
+            list_datastreams(f"http://127.0.0.1:{server.server_address[1]}/v1.1")
+        assert 0.7 < time.monotonic() - begun < 2.0
+        server.shutdown()
+
+
+def test_only_so_many_ask_outward_at_once_and_fewer_of_one():
+    with ExitStack() as held:
+        for _ in range(outward.OF_ONE_CALLER):
+            held.enter_context(outward.one_of_few("runa"))
+        with pytest.raises(TooBusy), outward.one_of_few("runa"):
+            pass
+        for number in range(outward.AT_ONCE - outward.OF_ONE_CALLER):
+            held.enter_context(outward.one_of_few(f"other {number}"))
+        with pytest.raises(TooBusy), outward.one_of_few("eira"):
+            pass
+    with outward.one_of_few("runa"):
+        pass
+
+
+def test_another_page_cannot_have_the_bench_ask_an_address(client):
+    asked = {"base": "http://127.0.0.1:9/v1.1"}
+    for site, status in (("cross-site", 403), ("same-site", 403), ("same-origin", 422)):
+        answer = client.get("/api/places/gauges", params=asked, headers={"sec-fetch-site": site})
+        assert answer.status_code == status

@@ -75,7 +75,9 @@ def test_a_day_is_planned_worked_out_and_packed_at_the_table(page):
     result = page.get_by_role("region", name="What the plan came to")
     expect(result.get_by_role("status").first).to_contain_text("tried on one", timeout=60_000)
     expect(result).to_contain_text("Begin with")
-    expect(page.get_by_text("An hour at the bridge, 2")).to_be_visible()  # folded away
+    expect(
+        page.get_by_text(re.compile(r"An hour at the bridge, \w+ \d+, 20\d\d: "))
+    ).to_be_visible()  # folded away
     page.reload()
     expect(result).to_contain_text("Begin with")
     page.get_by_role("button", name="Pack it for the water").click()

@@ -37,9 +37,9 @@ def test_a_database_killed_in_mid_drag_costs_nothing(page, program):
     for one in databases(program):
         one.kill()
     page.mouse.move(x + 60, y, steps=12)
-    expect(page.get_by_text("does not answer just now")).to_be_visible()
+    expect(page.get_by_text("isn’t answering")).to_be_visible()
     page.mouse.up()
-    expect(page.get_by_text("does not answer just now")).to_have_count(0, timeout=30_000)
+    expect(page.get_by_text("isn’t answering")).to_have_count(0, timeout=30_000)
     expect(piece(page, 1)).not_to_have_accessible_name(first)
     piece(page, 1).click()
     with draft_kept(page):

@@ -100,6 +100,7 @@ def test_an_indicator_pair_with_the_mouse(page):
     expect(stage).to_contain_text("Under the indicator")
     pull(page, stage.locator(".float"), -36)
     expect(float_on_strip).not_to_have_accessible_name(re.compile(" 30 in above"))
+    page.wait_for_timeout(800)  # the last step of the pull has come too
     box = float_on_strip.bounding_box()
     page.mouse.move(box["x"] + box["width"] / 2, box["y"] + box["height"] / 2)
     page.mouse.down()

@@ -7,7 +7,9 @@ from fastapi import APIRouter, Request, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
+from nine_knots.api.accounts.caller import must_be_proved
 from nine_knots.api.accounts.letting_in import count_tries
+from nine_knots.api.caller import caller_of
 from nine_knots.api.calling import CurrentCalling
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.door import COOKIE, Door
@@ -116,6 +118,9 @@ def post_code(
     request: Request, session: CurrentSession, form: CodeForm | None = None
 ) -> PairingCode:
     """Good for one phone and ten minutes; for a guest's, which sees the one day only, two days."""
+    login = caller_of(request).login
+    if login is not None:
+        must_be_proved(login)  # a phone comes in for a year
     address, day = _address(request), (form.plan_id if form else "") or None
     if not address:
         raise CannotCompute(

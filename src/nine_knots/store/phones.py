@@ -86,8 +86,9 @@ class Paired:
 def phone_with(cursor: DictCursor, token_hash: str) -> Paired | None:
     """Whose phone bears the token of this hash; None where none does that may come in."""
     cursor.execute(
-        "SELECT angler_id, phone_id, plan_id FROM phone WHERE token_hash = %s "
-        "AND revoked_at IS NULL AND (ends_at IS NULL OR ends_at > %s)",
+        "SELECT phone.angler_id, phone_id, plan_id FROM phone JOIN angler USING (angler_id) "
+        "LEFT JOIN account USING (account_id) WHERE token_hash = %s AND revoked_at IS NULL "
+        "AND account.shut_at IS NULL AND (ends_at IS NULL OR ends_at > %s)",
         (token_hash, from_now()),
     )
     row = cursor.fetchone()

@@ -53,7 +53,7 @@ const endOthers = () => change(answered(api.DELETE('/api/account/logins')))
         </li>
       </ul>
       <p v-if="others" class="row">
-        <button class="do" type="button" @click="endOthers">Log all others out</button>
+        <button class="do" type="button" @click="endOthers">Log out all others, phones too</button>
       </p>
       <p v-else class="quiet">
         Nowhere else. A browser that is not seen for a week is out by itself.

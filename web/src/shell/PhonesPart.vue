@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMe } from '@/account/useMe'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { shallowRef } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
@@ -7,6 +8,7 @@ import { useRefusal } from './useRefusal'
 import PairingCodes from './PairingCodes.vue'
 
 /** Phones that are paired with the bench at home: another by a code, one no more. */
+const me = useMe()
 const queries = useQueryClient()
 const { refused, attempt } = useRefusal()
 const code = shallowRef<Schemas['PairingCode'] | null>(null)
@@ -16,7 +18,7 @@ const { data: phones } = useQuery({
 })
 const pair = () =>
   attempt(async () => {
-    code.value = await answered(api.POST('/api/phones/code'))
+    code.value = await me.gravely(() => answered(api.POST('/api/phones/code')))
   })
 const revoke = (phone_id: string) =>
   attempt(async () => {

@@ -97,8 +97,19 @@ export function useDay(planId: string) {
   const takeBack = (event: DayEvent) => note('taken-back', { undoes: event.event_id })
 
   let meeting: Promise<void> | null = null
-  /** Sends what waits and hears of the other phone, where the bench is in reach. */
-  const meet = () => (meeting ??= meetBench().finally(() => (meeting = null)))
+  let more = false
+  /** Sends what waits and hears of the other phone, where the bench is in reach; what is noted
+   * meanwhile is sent right after. */
+  function meet(): Promise<void> {
+    if (meeting) more = true
+    else
+      meeting = meetBench().finally(() => {
+        meeting = null
+        if (more && reached.value) void meet()
+        more = false
+      })
+    return meeting!
+  }
 
   async function meetBench() {
     if (isFile()) return

@@ -18,6 +18,14 @@ from nine_knots.store.accounts.notes import note_tried
 Answer = TypeVar("Answer")
 
 
+def must_be_proved(login: Login) -> None:
+    """NotProved where it was not shown within the last minutes who sits there."""
+    if not login.proved:
+        raise NotProved(
+            "Confirm first that it’s you.", mend="Enter your password or use your passkey."
+        )
+
+
 class Mine:
     """The account that calls, and the database as it may use it."""
 
@@ -45,10 +53,7 @@ class Mine:
 
     def proved(self) -> None:
         """NotProved where it was not shown within the last minutes who sits there."""
-        if not self.login.proved:
-            raise NotProved(
-                "Show first that it is you.", mend="Give your password or passkey once more."
-            )
+        must_be_proved(self.login)
 
     def operates(self) -> None:
         """NotYours where it is no operator's account."""

@@ -96,7 +96,12 @@ def end_login(cursor: DictCursor, account_id: str, login_id: str) -> None:
 
 
 def end_others(cursor: DictCursor, account_id: str, but: str) -> int:
-    """End every login of an account but one; answers how many."""
+    """End every login of an account but one, and its paired phones; answers how many logins."""
+    cursor.execute(
+        "UPDATE phone JOIN angler USING (angler_id) SET revoked_at = UTC_TIMESTAMP(6) "
+        "WHERE account_id = %s AND revoked_at IS NULL",
+        (account_id,),
+    )
     return cursor.execute(
         "DELETE FROM login WHERE account_id = %s AND login_id <> %s", (account_id, but)
     )

@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue'
+import { useMe } from '@/account/useMe'
 import { answered, api, type Schemas } from '@/api/client'
 import { useRefusal } from '@/shell/useRefusal'
 import PairingCodes from '@/shell/PairingCodes.vue'
 
 /** A guest's phone is paired for this day, and sees nothing else. */
 const props = defineProps<{ planId: string }>()
+const me = useMe()
 const { refused, attempt } = useRefusal()
 const code = shallowRef<Schemas['PairingCode'] | null>(null)
 const pair = () =>
   attempt(async () => {
     const body = { plan_id: props.planId }
-    code.value = await answered(api.POST('/api/phones/code', { body }))
+    code.value = await me.gravely(() => answered(api.POST('/api/phones/code', { body })))
   })
 </script>
 
