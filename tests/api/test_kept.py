@@ -106,7 +106,7 @@ def test_days_and_what_happened_on_them_are_rescued_too(client, database, table,
     assert row["kind"] == kind
     file = client.get(f"/api/kept/damaged/{kind}/{row['row_id']}")
     assert json.loads(file.json()["body"]) == BROKEN
-    assert client.get(listed).status_code == 200
+    assert client.get(listed, params={"plan_id": plan_id}).status_code == 200
 
 
 def test_every_kind_that_is_kept_can_be_told_as_damaged():
