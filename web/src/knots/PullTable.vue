@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withDays } from '@/widgets/dayText'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '@/api/client'
 
@@ -63,7 +64,7 @@ function forget() {
             :aria-label="`Choose the pull of ${test.broke}`"
           />
         </td>
-        <td class="figure">{{ test.day }}</td>
+        <td class="figure">{{ withDays(test.day) }}</td>
         <td>{{ test.line }}</td>
         <td class="figure">{{ test.broke }}</td>
         <td class="figure">{{ test.kept }}</td>

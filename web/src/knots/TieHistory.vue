@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withDays } from '@/widgets/dayText'
 import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 
@@ -11,7 +12,9 @@ const y = (seconds: number) => 14 + (HEIGHT - 30) * (1 - seconds / slowest.value
 const x = (i: number) => 46 + i * GAP
 const width = computed(() => Math.max(270, x(props.ties.length) + 6))
 const words = computed(() =>
-  props.ties.map((tie) => `${tie.day}: ${tie.seconds.toFixed(0)} s, ${tie.rated}`).join('; '),
+  props.ties
+    .map((tie) => `${withDays(tie.day)}: ${tie.seconds.toFixed(0)} s, ${tie.rated}`)
+    .join('; '),
 )
 </script>
 
@@ -27,7 +30,7 @@ const words = computed(() =>
     <text x="0" :y="y(0) + 4">0 s</text>
     <line x1="40" :x2="width" :y1="y(0)" :y2="y(0)" class="axis" />
     <g v-for="(tie, i) in ties" :key="i" :transform="`translate(${x(i)} ${y(tie.seconds)})`">
-      <title>{{ tie.day }}: {{ tie.seconds.toFixed(1) }} s, {{ tie.rated }}</title>
+      <title>{{ withDays(tie.day) }}: {{ tie.seconds.toFixed(1) }} s, {{ tie.rated }}</title>
       <path v-if="tie.rated === 'slipped'" d="M-4 -4l8 8m0 -8l-8 8" class="slipped" />
       <circle v-else r="5" :class="`tie tie--${tie.rated}`" />
     </g>

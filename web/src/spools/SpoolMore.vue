@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withDays } from '@/widgets/dayText'
 import { computed, ref } from 'vue'
 import { answered, api, type StockRow } from '@/api/client'
 import { useStock } from '@/api/queries'
@@ -112,7 +113,7 @@ const putTogether = (other: string) =>
       <h3>Measured</h3>
       <ul class="more__measured">
         <li v-for="(one, i) in measured.slice(0, 3)" :key="i">
-          <span class="quiet figure">{{ one.day }}</span> {{ one.words }}
+          <span class="quiet figure">{{ withDays(one.day) }}</span> {{ one.words }}
         </li>
       </ul>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayText } from '@/widgets/dayText'
 import OwnFigure from './OwnFigure.vue'
 import { useOwnCast, type Landed } from './useOwnCast'
 
@@ -47,7 +48,7 @@ const LANDINGS: { landed: Landed; words: string }[] = [
         </thead>
         <tbody>
           <tr v-for="one in own.landings" :key="one.landing_id">
-            <td class="figure">{{ one.day }}</td>
+            <td class="figure">{{ dayText(one.day) }}</td>
             <td>{{ one.leader }}, {{ one.fly }}</td>
             <td>{{ one.stroke }}</td>
             <td>
@@ -59,7 +60,7 @@ const LANDINGS: { landed: Landed; words: string }[] = [
                 class="do do--plain"
                 type="button"
                 :disabled="busy"
-                :aria-label="`Forget the landing of ${one.leader} on ${one.day}`"
+                :aria-label="`Forget the landing of ${one.leader} on ${dayText(one.day)}`"
                 @click="forget(one.landing_id)"
               >
                 Forget

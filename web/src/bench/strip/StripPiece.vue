@@ -100,6 +100,9 @@ const label = computed(() => {
 
 text {
   fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--ground);
+  stroke-width: 3px;
   font-size: 13px;
   text-anchor: middle;
   pointer-events: none;

@@ -31,6 +31,6 @@ const water = useWater()
 }
 
 .how > * {
-  width: 112px;
+  width: 128px;
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayText } from '@/widgets/dayText'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { useBench } from '@/bench/useBench'
@@ -55,7 +56,9 @@ const open = (rig: WalletCard) =>
       <li v-for="rig in rigs" :key="rig.rig_id" :class="{ worn: rig.state === 'worn' }">
         <div>
           <b>{{ rig.title }}</b>
-          <span class="quiet">{{ rig.facts }} · {{ rig.fly }} · tied {{ rig.tied_on }}</span>
+          <span class="quiet"
+            >{{ rig.facts }} · {{ rig.fly }} · tied {{ dayText(rig.tied_on) }}</span
+          >
           <MiniStrip :outline="rig.outline" :hung="rig.hung" :longest-m="longest" />
         </div>
         <p class="row">

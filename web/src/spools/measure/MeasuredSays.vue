@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { withDays } from '@/widgets/dayText'
 import type { Schemas } from '@/api/client'
 import { useMeasurements } from './useMeasure'
 
@@ -39,7 +40,7 @@ const { data: before } = useMeasurements(() => props.ofId)
       <h3>Measured before</h3>
       <ul>
         <li v-for="(one, i) in before" :key="i">
-          <span class="quiet figure">{{ one.day }}</span> {{ one.words }}
+          <span class="quiet figure">{{ withDays(one.day) }}</span> {{ one.words }}
         </li>
       </ul>
     </template>
