@@ -96,7 +96,7 @@ def test_what_is_no_whole_backup_changes_nothing(start, folder, tmp_path):
         arguments = ["--restore", str(path)] + ([] if said else ["--until", "tomorrow"])
         refused = launch(folder, *arguments)
         assert refused.returncode == 1
-        assert (said or "is no time") in refused.stderr
+        assert (said or "is not a time") in refused.stderr
         assert "Traceback" not in refused.stderr
     assert list(folder.glob("database-until-*")) == []
     assert answers(start().ready())
