@@ -182,7 +182,7 @@ def test_the_day_is_seen_corrected_and_completed_at_the_table(page, packed, prog
     expect(page.get_by_text("Nothing was fished that this finds.")).to_be_visible()
     search.fill("")
     page.get_by_text("Saturday, pockets to gorge").click()
-    day = page.get_by_role("region", name="Saturday, pockets to gorge, 2026-08-22")
+    day = page.get_by_role("region", name=re.compile("^Saturday, pockets to gorge, Aug 22, 2026"))
     form = day.get_by_role("form", name="Something that was not tapped")
     form.get_by_label("What happened").select_option(label="Note")
     form.get_by_label("In your words").fill("mist till ten")

@@ -1,3 +1,4 @@
+import { dayText } from '@/widgets/dayText'
 import { mount } from '@vue/test-utils'
 import { VueQueryPlugin } from '@tanstack/vue-query'
 import { afterEach, describe, expect, it, vi } from 'vitest'
@@ -155,6 +156,6 @@ describe('what was learnt of a knot', () => {
     const made = mount(TieHistory, { props: { ties, title: 'nail knot' } })
     expect(made.findAll('.slipped')).toHaveLength(1)
     expect(made.findAll('.tie--good')).toHaveLength(1)
-    expect(made.attributes('aria-label')).toContain('2026-05-02: 30 s, good')
+    expect(made.attributes('aria-label')).toContain(`${dayText('2026-05-02')}: 30 s, good`)
   })
 })

@@ -78,7 +78,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
 </script>
 
 <template>
-  <section v-if="day" class="went" :aria-label="`${day.title}, ${day.on}`">
+  <section v-if="day" class="went" :aria-label="`${withDays(day.title)}, ${dayText(day.on)}`">
     <p class="row">
       <b class="grow"
         >{{ withDays(day.title) }}, {{ dayText(day.on) }}, {{ day.place }}. {{ day.words }}</b
