@@ -14,12 +14,12 @@ from nine_knots.formats.tints import LIGHT, tint_of
 
 QUIET_ZONE = 4  # modules about a code
 STRANDS = {
-    "upper": ("#1c2a2c", "#5f7376"),
-    "lower": ("#a3682a", "#d3a05c"),
-    "line": ("#8fa39b", "#8fa39b"),
-    "eye": ("#48585a", "#48585a"),
+    "upper": ("#9a6420", "#d9a250"),
+    "lower": ("#2f6f85", "#77b3c6"),
+    "line": (LIGHT["line"], LIGHT["line"]),
+    "eye": (LIGHT["ink-2"], LIGHT["ink-2"]),
 }
-"""Ink of a knot's strands, and of their tags."""
+"""Ink of a knot's strands and of their tags: the colours it has on the screen."""
 
 
 class StripDrawing(Flowable):  # type: ignore[misc]

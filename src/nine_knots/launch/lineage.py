@@ -8,7 +8,6 @@ live at that time.
 
 import struct
 import uuid
-from collections.abc import Iterator
 from dataclasses import dataclass
 from datetime import UTC, datetime
 from pathlib import Path
@@ -98,7 +97,7 @@ def write_lineage(folder: Path, lineage: Lineage) -> None:
 
 def generations(local: Path) -> list[Generation]:
     """All database folders here, the live one first, then those set aside, the newest first."""
-    aside = sorted(local.glob("database-until-*"), key=_made_at, reverse=True)
+    aside = sorted(local.glob("database-until-*"), key=lambda folder: folder.name, reverse=True)
     folders = [local / "database", *aside]
     return [Generation(one, lineage_of(one)) for one in folders if (one / "data").is_dir()]
 
@@ -216,15 +215,6 @@ def _seconds(moment: str) -> float:
     return datetime.fromisoformat(moment.replace("Z", "")).replace(tzinfo=UTC).timestamp()
 
 
-def _made_at(folder: Path) -> tuple[str, str]:
-    return (folder.name.removeprefix("database-until-"), folder.name)
-
-
 def now_text(moment: float) -> str:
     """A moment as ``--until`` takes it, in UTC."""
     return datetime.fromtimestamp(moment, UTC).strftime("%Y-%m-%d %H:%M:%S")
-
-
-def each_part(parts: tuple[Part, ...]) -> Iterator[tuple[Part, list[Path]]]:
-    """The stretches with their files; all are looked for before anything is changed."""
-    yield from [(part, log_files(part)) for part in parts]

@@ -20,9 +20,9 @@ from nine_knots.launch.lineage import (
     Cut,
     LogPlace,
     Part,
-    each_part,
     generations,
     lineage_of,
+    log_files,
     now_text,
     parts_until,
     write_lineage,
@@ -36,8 +36,8 @@ from nine_knots.store.migrate import migrate, shipped_migrations
 
 LAST = "last"
 ELSEWHERE = (
-    "This backup was made of a database that is not here: on another machine, or by an earlier "
-    "version. Restore it only if you know where it comes from."
+    "This backup comes from a database that isn't on this machine, or from an earlier version. "
+    "Restore it only if you know where it comes from."
 )
 WHEN = re.compile(r"^\d{4}-\d\d-\d\d \d\d:\d\d(:\d\d)?$")
 
@@ -107,7 +107,7 @@ def _parts(local: Path, manifest: Manifest, until: str) -> list[tuple[Part, list
             mend="Name a later time, or an earlier backup.",
         )
     parts = parts_until(local, manifest.place, manifest.log_id, made_at, moment)
-    return list(each_part(parts))
+    return [(part, log_files(part)) for part in parts]
 
 
 def _made_here(local: Path, manifest: Manifest) -> bool:

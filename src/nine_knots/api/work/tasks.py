@@ -47,6 +47,9 @@ from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
 WAITS = 4.0  # times its processor time that a task may take on a busy machine
 
 
+SHORTEN = "Shorten the line or the pauses, then try again."
+
+
 class Task(Frozen, ABC):
     """Something to work out; ``heavy`` ones wait for light ones, searches go on ``behind`` all
     others. Each ends after ``most_s`` of processor time, and where the machine has little to give
@@ -128,7 +131,7 @@ class CastFileTask(CastTask):
 class WaterTask(Task):
     """A rig in its water."""
 
-    when_too_long = "Shorten the line or the pauses, then try again."
+    when_too_long = SHORTEN
     answers = WaterReading
     design: Design
     ask: WaterAsk
@@ -243,7 +246,7 @@ class WaterRemedyTask(RemedyTask):
 class RigTask(_Heavy):
     """A search through settings and weights."""
 
-    when_too_long = "Shorten the line or the pauses, then try again."
+    when_too_long = SHORTEN
     design: Design
     ask: WaterAsk
     angler: Angler

@@ -27,6 +27,8 @@ const beyond = (load_n: number) => load_n > props.reading.top_n
 const pieces = computed(() => bench.evaluation?.pieces ?? [])
 const bands = computed(() => props.reading.bands.filter((band) => !beyond(band.low_n)))
 const GAP = 13
+/** Where the plot ends, a little past the leader's. */
+const edge = computed(() => props.axis.right + 20)
 
 function drag(event: PointerEvent) {
   const svg = event.currentTarget as SVGElement
@@ -58,17 +60,10 @@ function halves(start_m: number, end_m: number): { from: number; to: number }[] 
     @pointerdown="drag"
     @pointermove="drag"
   >
-    <line :x1="axis.x(0)" :x2="axis.right + 20" :y1="PLOT" :y2="PLOT" class="zero" />
+    <line :x1="axis.x(0)" :x2="edge" :y1="PLOT" :y2="PLOT" class="zero" />
     <g class="need">
-      <line
-        :x1="axis.x(0) - 6"
-        :x2="axis.right + 20"
-        :y1="y(reading.need.si)"
-        :y2="y(reading.need.si)"
-      />
-      <text :x="axis.right + 20" :y="y(reading.need.si) - 5">
-        a strike may ask {{ reading.need.text }}
-      </text>
+      <line :x1="axis.x(0) - 6" :x2="edge" :y1="y(reading.need.si)" :y2="y(reading.need.si)" />
+      <text :x="edge" :y="y(reading.need.si) - 5">a strike may ask {{ reading.need.text }}</text>
     </g>
     <g v-for="(band, i) in bands" :key="i" @pointerdown="selection.select(band.what, band.index)">
       <title>{{ band.text }}</title>
@@ -89,11 +84,11 @@ function halves(start_m: number, end_m: number): { from: number; to: number }[] 
         class="mean"
       />
     </g>
-    <text v-if="bands.length < reading.bands.length" :x="axis.right + 20" y="14" class="note">
+    <text v-if="bands.length < reading.bands.length" :x="edge" y="14" class="note">
       stronger ones are off the top
     </text>
     <g class="load">
-      <line :x1="axis.x(0) - 6" :x2="axis.right + 20" :y1="y(loadN)" :y2="y(loadN)" />
+      <line :x1="axis.x(0) - 6" :x2="edge" :y1="y(loadN)" :y2="y(loadN)" />
       <circle :cx="axis.x(0) - 6" :cy="y(loadN)" r="6" />
       <text :x="axis.x(0) + 6" :y="y(loadN) - 6">{{ loadText }}</text>
     </g>

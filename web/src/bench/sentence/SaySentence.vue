@@ -33,9 +33,6 @@ function close() {
 }
 
 /** Escape closes it wherever the focus is; inside, whoever has the key first may keep it. */
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (event.key === 'Escape' && open.value) close()
-})
 useEventListener(
   window,
   'keydown',

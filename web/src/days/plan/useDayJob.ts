@@ -14,6 +14,7 @@ interface DayJob {
   stopped: boolean
   controller: AbortController | null
 }
+const keyOf = (path: DayJobPath, planId: string) => `${path} ${planId}`
 const IDLE: DayJob = { share: null, refused: '', stopped: false, controller: null }
 
 /** Long work on plans. It belongs to the plan, not to the page: it goes on while another is open. */
@@ -23,7 +24,7 @@ const useDayJobs = defineStore('day-jobs', () => {
   const jobs = reactive<Record<string, DayJob>>({})
 
   function jobOf(path: DayJobPath, planId: string): DayJob {
-    const key = `${path} ${planId}`
+    const key = keyOf(path, planId)
     jobs[key] ??= { ...IDLE }
     return jobs[key]
   }
@@ -55,13 +56,13 @@ const useDayJobs = defineStore('day-jobs', () => {
     mine.controller?.abort()
   }
 
-  return { jobs, jobOf, work, stop }
+  return { jobs, work, stop }
 })
 
 /** One plan worked out or packed: how far it is, stopped, or why it is refused. */
 export function useDayJob(path: DayJobPath, planId: () => string) {
   const jobs = useDayJobs()
-  const mine = computed(() => jobs.jobs[`${path} ${planId()}`] ?? IDLE)
+  const mine = computed(() => jobs.jobs[keyOf(path, planId())] ?? IDLE)
   return {
     share: computed(() => mine.value.share),
     refused: computed(() => mine.value.refused),

@@ -1,5 +1,6 @@
 import { computed, watch } from 'vue'
 import type { Kit, Schemas, Situation } from '@/api/client'
+import { plain } from '@/api/plain'
 import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import type { PlanForm } from './usePlans'
 
@@ -40,10 +41,7 @@ export function planBegun(
 }
 
 /** A kept plan as it can be typed again. */
-export const planTyped = (texts: Schemas['PlanTexts']): PlanForm => cloned(texts)
-
-/** A copy that is changed without changing what an answer holds. */
-const cloned = <T>(value: T) => JSON.parse(JSON.stringify(value)) as T
+export const planTyped = (texts: Schemas['PlanTexts']): PlanForm => plain(texts)
 
 /** The form of one plan: what is typed is kept in this browser till it is kept by the service. */
 export function usePlanForm(
@@ -63,7 +61,7 @@ export function usePlanForm(
   watch(
     kept,
     (now) => {
-      if (!draft.value && now) draft.value = cloned(now)
+      if (!draft.value && now) draft.value = plain(now)
     },
     { immediate: true },
   )
