@@ -321,6 +321,7 @@ def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
     take_photo(page)
     expect(page.get_by_text("A photo is kept with it")).to_be_visible()
     tap(page, "Tell this")
+    expect(page.get_by_role("button", name="Undo")).to_have_count(0)  # it is kept
     expect(page.get_by_text("1 in this file’s log")).to_be_visible()
     page.reload()
     expect(page.get_by_text("1 in this file’s log")).to_be_visible()  # told anew, and its photo

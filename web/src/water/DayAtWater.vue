@@ -51,10 +51,8 @@ async function note(kind: string, detail: Detail = {}) {
   fading = window.setTimeout(() => (last.value = null), UNDO_MS)
   return event
 }
-/** The same event told in full, and then the first telling taken back: a crash between loses none. */
 async function tellMore(event: DayEvent, detail: Detail) {
-  await day.note(event.kind, detail, event.at)
-  await day.takeBack(event)
+  await day.tellMore(event, detail)
   last.value = null
 }
 async function undo() {

@@ -31,15 +31,17 @@ export async function packsHere(): Promise<DayPack[]> {
   return found.map(([, pack]) => pack).sort((one, other) => (one.on < other.on ? 1 : -1))
 }
 
-export const keepEvent = async (event: DayEvent) =>
-  set(event.event_id, { event: plain(event), sent: false } satisfies Kept, store('events'))
-
-/** Events that came from elsewhere, or that the bench has: nothing of them is to be sent. */
-export const keepSent = async (events: DayEvent[]) =>
+const keepAll = async (events: DayEvent[], sent: boolean) =>
   setMany(
-    events.map((event) => [event.event_id, { event: plain(event), sent: true } satisfies Kept]),
+    events.map((event) => [event.event_id, { event: plain(event), sent } satisfies Kept]),
     store('events'),
   )
+
+/** Keeps what was noted here, all of it or none. */
+export const keepEvents = async (events: DayEvent[]) => keepAll(events, false)
+
+/** Events that came from elsewhere, or that the bench has: nothing of them is to be sent. */
+export const keepSent = async (events: DayEvent[]) => keepAll(events, true)
 
 export async function readEvents(planId: string): Promise<{ all: DayEvent[]; unsent: DayEvent[] }> {
   const found = (await entries<string, Kept>(store('events')))

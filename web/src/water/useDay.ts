@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef } from 'vue'
 import { inBase64 } from '@/widgets/picture'
 import {
-  keepEvent,
+  keepEvents,
   keepPack,
   keepPhoto,
   keepSent,
@@ -77,13 +77,19 @@ export function useDay(planId: string) {
     return kept.filter((one) => !one.sent && told.has(one.name))
   }
 
-  /** Notes something at once; what can be kept is kept before anything is sent. */
-  async function note(kind: string, detail: Detail = {}, at = Date.now()): Promise<DayEvent> {
-    const plan_id = pack.value?.plan_id ?? planId
-    const event: DayEvent = { event_id: newId(), plan_id, at, kind, detail }
-    events.value = [...events.value, event]
+  const eventOf = (kind: string, detail: Detail, at = Date.now()): DayEvent => ({
+    event_id: newId(),
+    plan_id: pack.value?.plan_id ?? planId,
+    at,
+    kind,
+    detail,
+  })
+
+  /** Shows events at once; they are kept, all or none, before anything is sent. */
+  async function keep(noted: DayEvent[]) {
+    events.value = [...events.value, ...noted]
     try {
-      await keepEvent(event)
+      await keepEvents(noted)
       await read()
     } catch {
       trouble.value =
@@ -91,9 +97,17 @@ export function useDay(planId: string) {
         'room.'
     }
     void meet()
+  }
+
+  async function note(kind: string, detail: Detail = {}): Promise<DayEvent> {
+    const event = eventOf(kind, detail)
+    await keep([event])
     return event
   }
 
+  /** The same event told in full, and its first telling taken back. */
+  const tellMore = (event: DayEvent, detail: Detail) =>
+    keep([eventOf(event.kind, detail, event.at), eventOf('taken-back', { undoes: event.event_id })])
   const takeBack = (event: DayEvent) => note('taken-back', { undoes: event.event_id })
 
   let meeting: Promise<void> | null = null
@@ -170,7 +184,20 @@ export function useDay(planId: string) {
     void fetchPacks().catch(() => undefined)
   }
 
-  return { pack, now, events, unsent, trouble, reached, missing, open, note, takeBack, meet }
+  return {
+    pack,
+    now,
+    events,
+    unsent,
+    trouble,
+    reached,
+    missing,
+    open,
+    note,
+    tellMore,
+    takeBack,
+    meet,
+  }
 }
 
 export async function ask<T>(path: string, body?: unknown): Promise<T> {
