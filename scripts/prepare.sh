@@ -17,7 +17,8 @@ missing_packages() { # command:package pairs
 need_packages() {
   local missing
   missing=$(missing_packages "$@")
-  python3 -c 'import ensurepip, venv' 2>/dev/null || missing="$missing python3-venv"
+  compgen -G "$LOCAL/python-*/stamp" >/dev/null || # what was installed by it shows that it is there
+    python3 -c 'import ensurepip, venv' 2>/dev/null || missing="$missing python3-venv"
   [ -z "${missing// /}" ] && return
   [ "$(id -u)" = 0 ] || fail "These Debian packages are missing: $missing. As root: apt-get install $missing"
   echo "Installing Debian packages: $missing"
@@ -38,18 +39,18 @@ install_python() { # folder, lock files: the first by pip, the others by uv out 
 }
 
 need_python() { # app or dev: what runs, or what tests as well
-  local folder="$LOCAL/python-$1" wanted
-  python3 -c 'import sys; sys.exit(sys.version_info < (3, 11))' ||
-    fail "Python 3.11 or newer is needed; this is $(python3 --version). Use Debian 12 or newer."
-  wanted="$(cat "$PROJECT/locks/uv.txt" "$PROJECT/locks/$1.txt" | sha256sum) $(python3 --version) $folder"
+  local folder="$LOCAL/python-$1" locks
+  locks="$(cat "$PROJECT/locks/uv.txt" "$PROJECT/locks/$1.txt" | sha256sum)"
   PYTHON="$folder/bin/python"
   export PYTHONPATH="$PROJECT/src"
-  [ -x "$PYTHON" ] && [ "$(cat "$folder/stamp" 2>/dev/null)" = "$wanted" ] && return
+  [ -x "$PYTHON" ] && [ "$(cat "$folder/stamp" 2>/dev/null)" = "$locks $("$PYTHON" --version) $folder" ] && return
+  python3 -c 'import sys; sys.exit(sys.version_info < (3, 11))' ||
+    fail "Python 3.11 or newer is needed; this is $(python3 --version). Use Debian 12 or newer."
   echo "Installing Python packages …"
   mkdir -p "$LOCAL"
   (set -e; install_python "$folder" uv.txt "$1.txt") >"$LOCAL/python.log" 2>&1 ||
     fail "Installing Python packages failed; the reason stands at the end of $LOCAL/python.log"
-  printf '%s' "$wanted" >"$folder/stamp"
+  printf '%s' "$locks $("$PYTHON" --version) $folder" >"$folder/stamp"
 }
 
 node_version() { node --version 2>/dev/null | awk -F'[v.]' '{ print $2 * 1000 + $3 }'; }

@@ -16,10 +16,11 @@ from nine_knots.core.trade.leader import Attachment, Joint, Leader
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
+from nine_knots.formats.card import Card
 from nine_knots.formats.leader_csv import read_csv, write_csv
 from nine_knots.formats.leader_json import read_json, schema, write_json
 from nine_knots.formats.strip_svg import write_svg
-from nine_knots.formats.tying_pdf import Card, write_pdf
+from nine_knots.formats.tying_pdf import write_pdf
 from tests.makers import INCHES, PLAIN, design, knotless, level, tied
 from tests.running import PROJECT
 

@@ -18,8 +18,9 @@ from nine_knots.core.trade.tyer import Tyer
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
+from nine_knots.formats.card import Card
 from nine_knots.formats.pdf_style import SIGNS, TEXT, drawn_by, marked_up
-from nine_knots.formats.tying_pdf import Card, write_pdf
+from nine_knots.formats.tying_pdf import write_pdf
 from tests.makers import DRY, INCHES, METRIC, design, level, strand, tied
 
 

@@ -1,14 +1,22 @@
 """Against published standards and the trade's own scales."""
 
 import pytest
+from scipy import constants
 
-from nine_knots.core.base.units import diameter_of_x, x_of_diameter
+from nine_knots.core.base.units import diameter_of_x, factors, x_of_diameter
 from nine_knots.core.base.units.factors import FOOT_M, GRAIN_KG, INCH_M, POUND_N, THOU_M
 from nine_knots.core.physics.section import bend_stiffness_nm2
 from nine_knots.core.trade.materials import MATERIALS
 from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, line_profile
 from nine_knots.core.trade.tackle.line import HEAD_M, standard_mass_kg
 from tests.makers import strand
+
+# Exact definitions, as a general-purpose library has them.
+FACTORS = {
+    "INCH_M": constants.inch, "FOOT_M": constants.foot, "MPH_M_S": constants.mph,
+    "POUND_KG": constants.pound, "OUNCE_KG": constants.ounce, "GRAIN_KG": constants.grain,
+    "POUND_N": constants.pound_force, "KILO_N": constants.kilogram_force,
+}  # fmt: skip
 
 # The trade's convention, from memory: X is 11 less the diameter in thousandths of an inch.
 X_SCALE_THOU = {f"{x}X": 11 - x for x in range(9)} | {"01X": 12, "02X": 13, "03X": 15}
@@ -22,6 +30,11 @@ AFFTA_GRAINS = {
 # Usual wet strengths of nylon tippet in pounds, from memory; labels vary by 15 %.
 TIPPET_LB = {"0X": 15, "1X": 13, "2X": 11, "3X": 8.5, "4X": 6.6, "5X": 4.75, "6X": 3.5}
 FINEST_LB = {"7X": 2.5, "8X": 1.75}
+
+
+@pytest.mark.parametrize(("name", "value"), FACTORS.items())
+def test_factors_to_si(name, value):
+    assert getattr(factors, name) == pytest.approx(value, rel=1e-15)
 
 
 @pytest.mark.parametrize(("name", "thou"), X_SCALE_THOU.items())

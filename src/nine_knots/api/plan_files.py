@@ -12,7 +12,6 @@ from nine_knots.api.work.plan_tasks import PackTask
 from nine_knots.api.work.tasks import adapter_of
 from nine_knots.core.base.errors import NotFound
 from nine_knots.formats.calendar import write_calendar
-from nine_knots.formats.day_card import write_day_card
 from nine_knots.formats.one_file import write_one_file
 from nine_knots.store.plans import read_pack, read_plan
 
@@ -44,6 +43,8 @@ def get_one_file(request: Request, session: CurrentSession, plan_id: PathId) -> 
 )
 def get_card(session: CurrentSession, plan_id: PathId) -> Response:
     """Good enough to fish by if the phone drowns."""
+    from nine_knots.formats.day_card import write_day_card  # its packages load slowly
+
     body = session.read(lambda cursor, me: read_pack(cursor, me, plan_id))
     try:
         pack = adapter_of(PackTask).validate_json(body)

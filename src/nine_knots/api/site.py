@@ -1,17 +1,11 @@
-"""The site by which a hosted service is known, and the cookie by which it knows its callers."""
+"""The site by which a hosted service is known."""
 
 from dataclasses import dataclass
-from typing import Annotated
 from urllib.parse import urlsplit
-
-from fastapi import Depends, Request, Response
-
-from nine_knots.core.base.errors import NotFound
 
 LOGIN_COOKIE = "__Host-nine-knots"
 LOGIN_COOKIE_ALONE = "nine-knots-login"
 """On this machine alone, to try it out, without TLS."""
-A_MONTH_S = 30 * 24 * 3600
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,38 +40,3 @@ class Site:
     def join_url(self, token: str) -> str:
         """Where one joins by an invitation; what follows the hash never leaves the browser."""
         return f"{self.origin}/join#{token}"
-
-
-def set_login_cookie(response: Response, site: Site, token: str) -> None:
-    """Hand a browser its token: to this site only, never to a script, never with another's call."""
-    response.set_cookie(
-        site.cookie,
-        token,
-        max_age=A_MONTH_S,
-        path="/",
-        secure=site.secure,
-        httponly=True,
-        samesite="strict",
-    )
-
-
-def gone(site: Site) -> Response:
-    """The answer to who goes out: nothing, and the cookie is taken from the browser again."""
-    response = Response(status_code=204)
-    response.delete_cookie(
-        site.cookie, path="/", secure=site.secure, httponly=True, samesite="strict"
-    )
-    return response
-
-
-def _site(request: Request) -> Site:
-    site: Site | None = request.app.state.site
-    if site is None:
-        raise NotFound(
-            "Nobody logs in here: it is a bench at home.", mend="Serve it with ./serve for many."
-        )
-    return site
-
-
-CurrentSite = Annotated[Site, Depends(_site)]
-"""The site; at home there is none, and what needs one is refused."""

@@ -27,7 +27,7 @@ from nine_knots.core.tell.tying.companion import Order, Screen, screens
 from nine_knots.core.tell.tying.cutting import cut_length_m
 from nine_knots.core.tell.tying.hand import Hand, shown_handiness
 from nine_knots.core.trade.design import Design
-from nine_knots.formats.tying_pdf import Paper
+from nine_knots.formats.card import Paper
 from nine_knots.store.tying import (
     add_tied,
     read_hand,

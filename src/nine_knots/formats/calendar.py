@@ -2,8 +2,6 @@
 
 from datetime import UTC, date, datetime, time, timedelta
 
-from icalendar import Calendar, Event
-
 from nine_knots.core.trade.places import Place
 from nine_knots.core.trade.plan import DayPlan
 
@@ -12,13 +10,15 @@ PRODUCT = "-//Nine Knots//days//EN"
 
 def write_calendar(plan_id: str, plan: DayPlan, place: Place) -> str:
     """The file; its entries keep their names, so that a newer one replaces them."""
-    calendar = Calendar()
+    import icalendar  # loads slowly, and few calendars are asked for
+
+    calendar = icalendar.Calendar()
     calendar.add("prodid", PRODUCT)
     calendar.add("version", "2.0")
     begins = datetime.combine(date.fromisoformat(plan.on), time())
     for number, stop in enumerate(plan.stops):
         stretch = place.stretch(stop.stretch_id)
-        entry = Event()
+        entry = icalendar.Event()
         entry.add("uid", f"{plan_id}-{number}@nine-knots")
         entry.add("dtstamp", datetime.now(UTC))
         entry.add("dtstart", begins + timedelta(minutes=stop.begins_min))

@@ -2,7 +2,6 @@
 
 from dataclasses import dataclass, replace
 from io import BytesIO
-from typing import Literal
 
 from reportlab.lib.pagesizes import A4, A6, LETTER
 from reportlab.lib.units import inch, mm
@@ -21,16 +20,14 @@ from reportlab.platypus import (
 from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.base.words import begun
 from nine_knots.core.judge.remedies.depth_table import DepthTable
-from nine_knots.core.tell.evaluation import Evaluation
 from nine_knots.core.tell.sentence import sentence_text
 from nine_knots.core.tell.tying.steps import each_knot, knots_tied
-from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.knots import KNOTS
+from nine_knots.formats.card import Card, Paper
 from nine_knots.formats.leader_qr import qr_modules, qr_text
 from nine_knots.formats.pdf_drawings import CodeDrawing, KnotDrawings, StripDrawing
 from nine_knots.formats.pdf_style import HAIR, QUIET, marked_up, style, use_fonts
 
-Paper = Literal["a6", "a4", "sheet", "labels", "3x5", "letter", "letter-sheet", "letter-labels"]
 Size = tuple[float, float]
 
 
@@ -67,18 +64,6 @@ KNOT_GAP = 4.0  # points above the drawings of knots
 MOST_SHRUNK = 1.3  # a side up to so many times too high is set smaller instead of running on
 CODE_MM, LABEL_CODE_MM = 78.0, 29.0
 TOP = ("VALIGN", (0, 0), (-1, -1), "TOP")
-
-
-@dataclass(frozen=True)
-class Card:
-    """One leader to print: the design, what there is to read of it, its depth table, the chain
-    above it and its code to share if asked."""
-
-    design: Design
-    evaluation: Evaluation
-    table: DepthTable | None = None
-    chain: bool = False
-    code: bool = False
 
 
 def write_pdf(cards: tuple[Card, ...], paper: Paper) -> bytes:

@@ -66,7 +66,10 @@ class Owner:
 
     def _can_run_python(self, reads_all: bool) -> bool:
         """Whether this Python runs as this user with its own library, not with another's."""
-        same = f"import sys, pydantic; sys.exit(sys.base_prefix != {sys.base_prefix!r})"
+        same = (
+            "import sys; from importlib.util import find_spec; open(find_spec('pydantic').origin); "
+            f"sys.exit(sys.base_prefix != {sys.base_prefix!r})"
+        )
         return not self.changes or _runs(
             self.command([sys.executable, "-c", same], reads_all=reads_all)
         )

@@ -13,11 +13,9 @@ from pathlib import Path
 from nine_knots.api.work.hall import Hall
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch import PROJECT
-from nine_knots.launch.authority import home_addresses, vouch
 from nine_knots.launch.backup import back_up, before_migrating, daily
 from nine_knots.launch.elsewhere import DatabaseElsewhere, read_database
 from nine_knots.launch.ending import end_if_told
-from nine_knots.launch.hall_keys import HELPER, hall_keys
 from nine_knots.launch.hosted import read_site
 from nine_knots.launch.interface import build_interface
 from nine_knots.launch.kernels import keep_kernels_in
@@ -134,7 +132,9 @@ def run(arguments: argparse.Namespace) -> None:
         built = build_interface(PROJECT / "web", local)
         owner_of(local).hand_over(keep_kernels_in(PROJECT / ".local"))
         server = _database(local, arguments.database)
+        service = Service(local)
         try:
+            service.load()
             address = server.start()
             if server.stale:
                 say("A database that an earlier run had left behind was ended first.")
@@ -153,13 +153,10 @@ def run(arguments: argparse.Namespace) -> None:
                 site=site,
                 hall=_hall(local, arguments.hall) if arguments.hall else None,
             )
-            service = Service(orders, local)
-            try:
-                service.start()
-                Supervisor(server, service, _chore(server, local)).run()
-            finally:
-                service.stop()
+            service.serve(orders)
+            Supervisor(server, service, _chore(server, local)).run()
         finally:
+            service.stop()
             server.stop()
 
 
@@ -176,6 +173,8 @@ def _chore(server: PrivateServer | DatabaseElsewhere, local: Path) -> Callable[[
 
 def _hall(local: Path, address: str) -> Hall:
     """Where workers of other machines come to, with the keys of this folder."""
+    from nine_knots.launch.hall_keys import HELPER, hall_keys  # loads what few starts need
+
     hall = Hall(address, hall_keys(local))
     say(f"Workers elsewhere come to {address} with the keys in {local / HELPER} (./lend).")
     return hall
@@ -183,6 +182,8 @@ def _hall(local: Path, address: str) -> Hall:
 
 def _door(local: Path, port: int) -> Lan:
     """The door to the home network, vouched for by an authority of the bench's own."""
+    from nine_knots.launch.authority import home_addresses, vouch  # loads what few starts need
+
     _check_port(port)
     vouched = vouch(local / "lan", home_addresses())
     owner_of(local).hand_over(local / "lan")

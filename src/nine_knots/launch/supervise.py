@@ -8,6 +8,7 @@ within five seconds; a child whose parent is killed is ended by the kernel.
 import subprocess
 import time
 from collections.abc import Callable
+from contextlib import suppress
 from dataclasses import replace
 from pathlib import Path
 
@@ -28,21 +29,31 @@ STEADY_S = 2.0  # after which a child that fails has not failed soon
 
 
 class Service:
-    """The application's process."""
+    """The application's process: it loads, and begins to serve once it has its orders."""
 
-    def __init__(self, orders: Orders, folder: Path) -> None:
-        self._orders = orders
+    def __init__(self, folder: Path) -> None:
         self._folder = folder
+        self._orders: Orders | None = None
         self._process: subprocess.Popen[bytes] | None = None
 
-    def start(self) -> None:
-        """Start it; it says itself when it is ready."""
+    def load(self) -> None:
+        """Start it without orders: what it needs takes longer to load than a database to start."""
         command = owner_of(self._folder).python("-m", "nine_knots.launch.serving")
         self._process = subprocess.Popen(command, stdin=subprocess.PIPE, start_new_session=True)
+
+    def serve(self, orders: Orders) -> None:
+        """Give it its orders; it says itself when it is ready."""
+        assert self._process is not None
         assert self._process.stdin is not None
-        with self._process.stdin as told:
-            told.write(self._orders.line())
-        self._orders = replace(self._orders, again=True)
+        self._orders = orders
+        with suppress(BrokenPipeError), self._process.stdin as told:  # one that ended is seen later
+            told.write(orders.line())
+
+    def restart(self) -> None:
+        """Start it with the orders it had."""
+        assert self._orders is not None
+        self.load()
+        self.serve(replace(self._orders, again=True))
 
     @property
     def ended(self) -> bool:
@@ -158,5 +169,5 @@ class Supervisor:
                 "The application ended by itself; it is started again. Drafts are in the browser."
             )
         if pause.over and not self._of_server.waiting:
-            self._service.start()
+            self._service.restart()
             pause.begin()

@@ -1,26 +1,10 @@
 """Passkeys: what a device is asked to sign, and whether it did [S: WebAuthn2021], by the webauthn
-package."""
+package. It is imported where it is used: it loads slowly, and a bench at home has no passkeys."""
 
 from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass
 from typing import Any
-
-from webauthn import (
-    generate_authentication_options,
-    generate_registration_options,
-    options_to_json,
-    verify_authentication_response,
-    verify_registration_response,
-)
-from webauthn.helpers import base64url_to_bytes
-from webauthn.helpers.exceptions import WebAuthnException
-from webauthn.helpers.structs import (
-    AuthenticatorSelectionCriteria,
-    PublicKeyCredentialDescriptor,
-    ResidentKeyRequirement,
-    UserVerificationRequirement,
-)
 
 from nine_knots.core.base.errors import WrongCode
 
@@ -30,6 +14,8 @@ Credential = dict[str, Any]
 @contextmanager
 def _shown_rightly() -> Iterator[None]:
     """WrongCode for whatever a device sends that is not what was asked of it."""
+    from webauthn.helpers.exceptions import WebAuthnException
+
     try:
         yield
     except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
@@ -57,25 +43,30 @@ class Made:
 
 def ask_to_make(host: str, name: str, handle: bytes, known: tuple[bytes, ...] = ()) -> Asked:
     """Ask for a new passkey of an account; devices that keep one of ``known`` make no second."""
-    options = generate_registration_options(
+    import webauthn
+    from webauthn.helpers import structs
+
+    options = webauthn.generate_registration_options(
         rp_id=host,
         rp_name="Nine Knots",
         user_id=handle,
         user_name=name,
         user_display_name=name,
-        authenticator_selection=AuthenticatorSelectionCriteria(
-            resident_key=ResidentKeyRequirement.REQUIRED,
-            user_verification=UserVerificationRequirement.REQUIRED,
+        authenticator_selection=structs.AuthenticatorSelectionCriteria(
+            resident_key=structs.ResidentKeyRequirement.REQUIRED,
+            user_verification=structs.UserVerificationRequirement.REQUIRED,
         ),
-        exclude_credentials=[PublicKeyCredentialDescriptor(id=one) for one in known],
+        exclude_credentials=[structs.PublicKeyCredentialDescriptor(id=one) for one in known],
     )
-    return Asked(options_to_json(options), options.challenge)
+    return Asked(webauthn.options_to_json(options), options.challenge)
 
 
 def made(host: str, origin: str, challenge: bytes, credential: Credential) -> Made:
     """The passkey that a device made; WrongCode where it is not what was asked for."""
+    import webauthn
+
     with _shown_rightly():
-        found = verify_registration_response(
+        found = webauthn.verify_registration_response(
             credential=credential,
             expected_challenge=challenge,
             expected_rp_id=host,
@@ -87,16 +78,21 @@ def made(host: str, origin: str, challenge: bytes, credential: Credential) -> Ma
 
 def ask_to_show(host: str) -> Asked:
     """Ask for any passkey that the device keeps for this service."""
-    options = generate_authentication_options(
-        rp_id=host, user_verification=UserVerificationRequirement.REQUIRED
+    import webauthn
+    from webauthn.helpers import structs
+
+    options = webauthn.generate_authentication_options(
+        rp_id=host, user_verification=structs.UserVerificationRequirement.REQUIRED
     )
-    return Asked(options_to_json(options), options.challenge)
+    return Asked(webauthn.options_to_json(options), options.challenge)
 
 
 def credential_in(credential: Credential) -> bytes:
     """Which passkey a device says it showed; WrongCode where it says none."""
+    import webauthn
+
     with _shown_rightly():
-        return base64url_to_bytes(credential["rawId"])
+        return webauthn.base64url_to_bytes(credential["rawId"])
 
 
 def shown(
@@ -104,8 +100,10 @@ def shown(
 ) -> int:
     """The device's new count, where its signature is right; WrongCode where it is not, or where the
     count went back, as it does with a copied key."""
+    import webauthn
+
     with _shown_rightly():
-        found = verify_authentication_response(
+        found = webauthn.verify_authentication_response(
             credential=credential,
             expected_challenge=challenge,
             expected_rp_id=host,

@@ -1,8 +1,6 @@
 """Whether a password that somebody chooses is hard enough to guess, by the zxcvbn package, which
 knows the common ones [S: Wheeler2016]."""
 
-from zxcvbn import zxcvbn
-
 from nine_knots.core.base.errors import OutOfRange
 
 SHORTEST, LONGEST = 12, 128
@@ -19,6 +17,8 @@ def check_password(password: str, known: tuple[str, ...] = ()) -> None:
             where="password",
             mend="Take several words that have nothing to do with each other.",
         )
+    from zxcvbn import zxcvbn  # its lists of words load slowly
+
     if zxcvbn(password[:LOOKED_AT], user_inputs=[*known, "nine knots"])["score"] < HARD:
         raise OutOfRange(
             "This password would be guessed soon.",

@@ -8,7 +8,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.api.caller import caller_of
 from nine_knots.api.calling import CurrentCalling
-from nine_knots.api.site import CurrentSite
+from nine_knots.api.current_site import CurrentSite
 from nine_knots.core.base.errors import NotFound, NotProved, NotYours
 from nine_knots.store import Database
 from nine_knots.store.accounts.accounts import lock_account

@@ -18,11 +18,12 @@ from nine_knots.api.accounts.keys import (
     is_password_of,
     owner_of_shown,
 )
-from nine_knots.api.accounts.letting_in import NOBODYS, NOT_IN, CurrentThreshold, Found
+from nine_knots.api.accounts.letting_in import NOT_IN, CurrentThreshold, Found, nobodys_password
 from nine_knots.api.accounts.names import as_kept
 from nine_knots.api.caller import caller_of
+from nine_knots.api.current_site import gone
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.api.site import Site, gone
+from nine_knots.api.site import Site
 from nine_knots.core.base.errors import WrongCode
 from nine_knots.services.secret import code_hash
 from nine_knots.store.accounts.accounts import account_named
@@ -53,7 +54,7 @@ def post_log_in(threshold: CurrentThreshold, form: LogInForm) -> Me:
 
     def find(cursor: DictCursor) -> Found:
         account = account_named(cursor, name)
-        right = is_password_of(account, form.password, NOBODYS)
+        right = is_password_of(account, form.password, nobodys_password())
         if right:
             forget_tries(cursor, "password", name.casefold())
         return Found(account, None if right else NOT_IN)

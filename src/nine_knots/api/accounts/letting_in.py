@@ -3,6 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import timedelta
+from functools import cache
 from typing import Annotated
 
 from fastapi import Depends, Request, Response
@@ -10,7 +11,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.api.accounts.forms import Me, just_proved
 from nine_knots.api.calling import Calling, CurrentCalling
-from nine_knots.api.site import CurrentSite, set_login_cookie
+from nine_knots.api.current_site import CurrentSite, set_login_cookie
 from nine_knots.core.base.errors import NineKnotsError, TooOften, WrongCode
 from nine_knots.services.secret import hash_of, new_code, new_token, sealed
 from nine_knots.store import Database
@@ -22,8 +23,6 @@ from nine_knots.store.tried import count_try
 CODES, CODE_LENGTH = 10, 12
 OF_A_NAME, NAME_WITHIN = 5, timedelta(minutes=5)
 OF_AN_ADDRESS, ADDRESS_WITHIN = 30, timedelta(minutes=10)
-NOBODYS = sealed(new_token())
-"""Opened by nothing: a name that is nobody's takes as long to refuse as any other."""
 NOT_IN = WrongCode(
     "This name and password do not let anybody in.",
     where="password",
@@ -38,6 +37,12 @@ class Found:
 
     account: Account | None
     refused: NineKnotsError | None = None
+
+
+@cache
+def nobodys_password() -> str:
+    """Opened by nothing: a name that is nobody's takes as long to refuse as any other."""
+    return sealed(new_token())
 
 
 class Threshold:

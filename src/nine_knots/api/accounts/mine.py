@@ -22,11 +22,11 @@ from nine_knots.api.accounts.keys import (
     owner_of_shown,
     take_new,
 )
-from nine_knots.api.accounts.letting_in import NOBODYS, count_tries, new_codes
+from nine_knots.api.accounts.letting_in import count_tries, new_codes, nobodys_password
 from nine_knots.api.accounts.names import as_kept
+from nine_knots.api.current_site import gone
 from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.api.site import gone
 from nine_knots.core.base.errors import NineKnotsError, OutOfRange, WrongCode
 from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, sealed
@@ -100,7 +100,8 @@ def post_prove(mine: CurrentMine, form: ProveForm) -> Me:
             found = owner_of_shown(cursor, mine.site, form.challenge_id, form.credential)
             right = found.account_id == account_id
         else:
-            right = is_password_of(read_account(cursor, account_id), form.password, NOBODYS)
+            account = read_account(cursor, account_id)
+            right = is_password_of(account, form.password, nobodys_password())
         mine.note(cursor, "showed who it is" if right else "refused, showing who it is")
         if not right:
             return WrongCode("That is not it.", where="password", mend="Try again.")

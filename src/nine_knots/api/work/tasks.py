@@ -41,8 +41,8 @@ from nine_knots.core.tell.water_stage.reading import WaterReading
 from nine_knots.core.tell.what_if import Supposed, WhatIf, what_if
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.situation import Situation
+from nine_knots.formats.card import Card, Paper
 from nine_knots.formats.cast_files import write_cast_csv, write_cast_svg
-from nine_knots.formats.tying_pdf import Card, Paper, write_pdf
 
 WAITS = 4.0  # times its processor time that a task may take on a busy machine
 
@@ -299,6 +299,8 @@ class CardsTask(_Heavy):
 
     def work(self) -> bytes:
         """The PDF."""
+        from nine_knots.formats.tying_pdf import write_pdf  # a worker's: its packages load slowly
+
         made = {design: self._card(design) for design in dict.fromkeys(d for d, _ in self.wanted)}
         several = self.paper.endswith(("sheet", "labels"))
         cards = [

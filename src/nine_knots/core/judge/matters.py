@@ -13,7 +13,7 @@ from math import exp, gamma, hypot, log
 from typing import Literal
 
 import numpy as np
-from scipy.special import ndtr
+import scipy
 
 from nine_knots.core.base.beside import beside, side_by_side
 from nine_knots.core.base.errors import CannotCompute
@@ -112,7 +112,7 @@ def matters_of(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEA
     return Matters(
         pieces=pieces,
         doubts=tuple(sorted(doubts, key=lambda doubt: -doubt.spread)),
-        opens=float(ndtr(log(reserve / low) / spread)),
+        opens=float(scipy.special.ndtr(log(reserve / low) / spread)),
         holds=_holds(hold, need_of(day).most_n, known.off),
         reserve=reserve,
         low=low,

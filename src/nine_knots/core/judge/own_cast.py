@@ -13,11 +13,9 @@ from math import exp, log
 from typing import Literal, get_args
 
 import numpy as np
+import scipy
 from numpy.typing import NDArray
 from pydantic import Field
-from scipy.differentiate import hessian
-from scipy.optimize import minimize
-from scipy.special import stdtr
 
 from nine_knots.core.base.frozen import Frozen
 
@@ -92,7 +90,7 @@ def estimate(landings: tuple[Landing, ...]) -> Estimate:
         reserve = usual + goes_along * figures[0]
         beyond = [
             np.ones_like(reserve),
-            *(stdtr(FREEDOM, (reserve - cut) / SCATTER) for cut in figures[1:]),
+            *(scipy.special.stdtr(FREEDOM, (reserve - cut) / SCATTER) for cut in figures[1:]),
         ]
         share = np.stack([*beyond, np.zeros_like(reserve)])
         each = np.take_along_axis(
@@ -103,8 +101,8 @@ def estimate(landings: tuple[Landing, ...]) -> Estimate:
     def cost_at(z: Array) -> float:
         return float(cost(z))
 
-    z: Array = np.asarray(minimize(cost_at, np.zeros(4), method="BFGS").x)
-    curvature, axes = np.linalg.eigh(hessian(cost, z, initial_step=0.1).ddf)
+    z: Array = np.asarray(scipy.optimize.minimize(cost_at, np.zeros(4), method="BFGS").x)
+    curvature, axes = np.linalg.eigh(scipy.differentiate.hessian(cost, z, initial_step=0.1).ddf)
     spread = axes @ np.diag(1.0 / np.maximum(curvature, 0.1)) @ axes.T
     step = 1e-4
     slopes = np.stack(

@@ -12,7 +12,7 @@ from math import exp
 from typing import Literal
 
 import numpy as np
-from scipy.special import ndtri
+import scipy
 
 from nine_knots.core.base.beside import side_by_side
 from nine_knots.core.base.measure import Standing
@@ -90,7 +90,7 @@ def reach_of(design: Design, ask: WaterAsk, units: Units) -> Reach | None:
 def _drawn() -> np.ndarray:
     """A Latin hypercube of standard normals, (tries, unsure): each of them in even steps."""
     steps = np.tile((np.arange(TRIES) + 0.5) / TRIES, (len(UNSURE), 1))
-    drawn: np.ndarray = ndtri(np.random.default_rng(0).permuted(steps, axis=1)).T
+    drawn: np.ndarray = scipy.special.ndtri(np.random.default_rng(0).permuted(steps, axis=1)).T
     return drawn
 
 

@@ -8,7 +8,7 @@ area.
 from math import exp, log, pi
 from typing import NamedTuple
 
-from scipy.optimize import brentq
+import scipy
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.kernel import kernel
@@ -75,4 +75,4 @@ class Body(NamedTuple):
 
         if surplus(FASTEST_M_S) < 0.0:
             raise CannotCompute("It sinks faster than the drag law reaches.", where="weight_n")
-        return float(brentq(surplus, 1e-9, FASTEST_M_S, xtol=1e-10))
+        return float(scipy.optimize.brentq(surplus, 1e-9, FASTEST_M_S, xtol=1e-10))

@@ -13,9 +13,8 @@ from functools import lru_cache
 from math import pi
 
 import numpy as np
+import scipy
 from numpy.typing import NDArray
-from scipy.integrate import solve_ivp
-from scipy.optimize import brentq
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
@@ -38,7 +37,7 @@ _level.terminal = True  # type: ignore[attr-defined]
 @lru_cache(maxsize=1024)
 def _bent_to(tip_angle: float) -> tuple[float, float, float]:
     """Load μ g l³ / EI, tip reach and tip drop over the free length, for a tip angle (rad)."""
-    run = solve_ivp(
+    run = scipy.integrate.solve_ivp(
         _slopes, (0.0, 20.0), (tip_angle, 0.0, 0.0, 0.0), events=_level, rtol=1e-9, atol=1e-12
     )
     v_root, end = float(run.t[-1]), run.y[:, -1]
@@ -57,7 +56,9 @@ def droop_shape(load: float) -> tuple[float, float]:
             f"The droop model holds for loads of 0.001 to {MOST_LOAD:g}, not {load:.3g}.",
             mend="Clamp another length and measure again.",
         )
-    angle = brentq(lambda a: _bent_to(a)[0] - load, _LEAST_ANGLE, _MOST_ANGLE, xtol=1e-12)
+    angle = scipy.optimize.brentq(
+        lambda a: _bent_to(a)[0] - load, _LEAST_ANGLE, _MOST_ANGLE, xtol=1e-12
+    )
     _, reach, drop = _bent_to(angle)
     return reach, drop
 
@@ -78,5 +79,7 @@ def bend_stiffness_from_droop(mass_per_length_kg_m: float, length_m: float, drop
             where="drop",
             mend="Choose a free length at which the tip falls by 1 to 90 % of it.",
         )
-    angle = brentq(lambda a: _bent_to(a)[2] - share, _LEAST_ANGLE, _MOST_ANGLE, xtol=1e-12)
+    angle = scipy.optimize.brentq(
+        lambda a: _bent_to(a)[2] - share, _LEAST_ANGLE, _MOST_ANGLE, xtol=1e-12
+    )
     return float(mass_per_length_kg_m * GRAVITY_M_S2 * length_m**3 / _bent_to(angle)[0])

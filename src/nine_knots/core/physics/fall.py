@@ -2,7 +2,7 @@
 
 from math import acosh, exp, log, sqrt
 
-from scipy.optimize import brentq
+import scipy
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
@@ -44,5 +44,5 @@ def drag_area_of_fall_m2(mass_kg: float, height_m: float, seconds: float) -> flo
             mend="Let it fall from higher up, time several falls, or type the area.",
         )
     steady = height_m / seconds
-    speed = brentq(lambda v: fall_time_s(height_m, v) - seconds, steady, 1e3)
+    speed = scipy.optimize.brentq(lambda v: fall_time_s(height_m, v) - seconds, steady, 1e3)
     return 2.0 * mass_kg * GRAVITY_M_S2 / (AIR_KG_M3 * float(speed) ** 2)

@@ -2,8 +2,7 @@
 
 from math import sqrt
 
-from scipy.integrate import quad
-from scipy.optimize import brentq
+import scipy
 
 from nine_knots.core.base.errors import CannotCompute
 
@@ -31,10 +30,10 @@ def belly_m(lane_m: float, slack_m: float) -> float:
 
     def surplus(belly: float) -> float:
         slope = 8.0 * belly / lane_m**2
-        arc, _ = quad(lambda x: sqrt(1.0 + (slope * x) ** 2), 0.0, 0.5 * lane_m)
+        arc, _ = scipy.integrate.quad(lambda x: sqrt(1.0 + (slope * x) ** 2), 0.0, 0.5 * lane_m)
         return 2.0 * arc - lane_m - slack_m
 
-    return float(brentq(surplus, 0.0, lane_m + slack_m, xtol=1e-9))
+    return float(scipy.optimize.brentq(surplus, 0.0, lane_m + slack_m, xtol=1e-9))
 
 
 def across_s(lane_m: float, slack_m: float, difference_m_s: float) -> float:

@@ -11,7 +11,7 @@ from math import hypot
 from typing import NamedTuple
 
 import numpy as np
-from scipy.optimize import brentq, newton
+import scipy
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.kernel import kernel
@@ -204,12 +204,14 @@ def _balance(surplus: Callable[[float], float], slowest: float, fastest: float) 
     """The one speed without surplus: by secants, or by brackets where those lead out of them."""
     likely = [share * fastest for share in LIKELY]
     try:
-        found = newton(surplus, likely[0], x1=likely[1], tol=NEAR_SPEED_M_S, maxiter=MOST_SECANTS)
+        found = scipy.optimize.newton(
+            surplus, likely[0], x1=likely[1], tol=NEAR_SPEED_M_S, maxiter=MOST_SECANTS
+        )
         if slowest <= found <= fastest:
             return float(found)
     except (CannotCompute, RuntimeError):
         pass
-    return float(brentq(surplus, fastest, slowest, xtol=NEAR_SPEED_M_S))
+    return float(scipy.optimize.brentq(surplus, fastest, slowest, xtol=NEAR_SPEED_M_S))
 
 
 def drifting(

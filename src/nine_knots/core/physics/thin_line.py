@@ -6,7 +6,7 @@ C_d = 1.18 + 6.8 Re^-0.89 + 1.96 Re^-0.5 - 0.0004 Re / (1 + 3.64e-7 Re²)
 
 from math import exp, log, pi, sqrt
 
-from scipy.optimize import brentq
+import scipy
 
 from nine_knots.core.base.kernel import kernel
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
@@ -90,5 +90,7 @@ def sink_speed_m_s(diameter_m: float, line_density_kg_m3: float) -> float:
     excess = line_density_kg_m3 - _FRESH_10_C.rho
     weight = excess * GRAVITY_M_S2 * pi * diameter_m**2 / 4.0
     return float(
-        brentq(lambda v: normal_drag_n_m(diameter_m, v, _FRESH_10_C) - weight, 1e-6, 5.0, xtol=1e-9)
+        scipy.optimize.brentq(
+            lambda v: normal_drag_n_m(diameter_m, v, _FRESH_10_C) - weight, 1e-6, 5.0, xtol=1e-9
+        )
     )

@@ -11,8 +11,8 @@ from functools import lru_cache
 from math import gamma
 
 import numpy as np
+import scipy
 from numpy.typing import NDArray
-from scipy.optimize import brentq
 
 from nine_knots.core.base.errors import CannotCompute
 
@@ -32,7 +32,7 @@ def weibull_shape(spread: float) -> float:
     def surplus(k: float) -> float:
         return gamma(1.0 + 2.0 / k) / gamma(1.0 + 1.0 / k) ** 2 - 1.0 - spread**2
 
-    return float(brentq(surplus, 0.5, 400.0, xtol=1e-9))
+    return float(scipy.optimize.brentq(surplus, 0.5, 400.0, xtol=1e-9))
 
 
 @dataclass(frozen=True)

@@ -1,16 +1,16 @@
-"""Conversion factors to SI, taken from scipy's table of exact definitions."""
+"""Conversion factors to SI, by definition exact [S: Thompson2008]."""
 
-from scipy import constants
+STANDARD_GRAVITY_M_S2 = 9.80665
 
-INCH_M: float = constants.inch
-FOOT_M: float = constants.foot
-THOU_M: float = constants.inch / 1000.0
-POUND_N: float = constants.pound_force
-POUND_KG: float = constants.pound
-OUNCE_KG: float = constants.ounce
-GRAIN_KG: float = constants.grain
-KILO_N: float = constants.kilogram_force
-MPH_M_S: float = constants.mph
+INCH_M = 0.0254
+FOOT_M = 12.0 * INCH_M
+THOU_M = INCH_M / 1000.0
+MPH_M_S = 1609.344 / 3600.0
+POUND_KG = 0.45359237
+OUNCE_KG = POUND_KG / 16.0
+GRAIN_KG = POUND_KG / 7000.0
+POUND_N = POUND_KG * STANDARD_GRAVITY_M_S2
+KILO_N = STANDARD_GRAVITY_M_S2
 GRAVITY_M_S2 = 9.81
 """Used in every model, to the digits that angling allows (standard gravity is 9.80665)."""
 

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.special import betaincinv, gammaincinv
+import scipy
 
 ENOUGH = 4  # takes, of which a share is said at all
 INSIDE = 0.8  # of the chance lies within an interval that is told
@@ -34,7 +34,9 @@ def share_of(hits: int, of: int) -> Share:
     >>> round(share.low, 2), round(share.high, 2)
     (0.49, 0.83)
     """
-    low, middle, high = (float(betaincinv(1 + hits, 1 + of - hits, edge)) for edge in EDGES)
+    low, middle, high = (
+        float(scipy.special.betaincinv(1 + hits, 1 + of - hits, edge)) for edge in EDGES
+    )
     return Share(hits, of, low, middle, high)
 
 
@@ -53,7 +55,7 @@ def rate_of(count: int, hours: float) -> Rate | None:
     """How often an hour; None in less than half an hour."""
     if hours < 0.5:
         return None
-    low, _, high = (float(gammaincinv(count + 0.5, edge)) / hours for edge in EDGES)
+    low, _, high = (float(scipy.special.gammaincinv(count + 0.5, edge)) / hours for edge in EDGES)
     return Rate(count, hours, low, high)
 
 

@@ -12,8 +12,7 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 import numpy as np
-from scipy.optimize import Bounds, LinearConstraint, milp
-from scipy.sparse import coo_array
+import scipy
 
 from nine_knots.core.base.errors import CannotCompute
 
@@ -114,12 +113,14 @@ class _Programme:
     def solved(self) -> tuple[int, ...]:
         """The number of the way on each stretch."""
         at, column, value = (np.array(part) for part in zip(*self.rows, strict=True))
-        matrix = coo_array((value, (at, column)), shape=(len(self.low), len(self.costs)))
-        solved = milp(
+        matrix = scipy.sparse.coo_array(
+            (value, (at, column)), shape=(len(self.low), len(self.costs))
+        )
+        solved = scipy.optimize.milp(
             np.array(self.costs),
-            constraints=LinearConstraint(matrix.tocsr(), self.low, self.high),
+            constraints=scipy.optimize.LinearConstraint(matrix.tocsr(), self.low, self.high),
             integrality=np.ones(len(self.costs), dtype=np.int64),
-            bounds=Bounds(0.0, 1.0),
+            bounds=scipy.optimize.Bounds(0.0, 1.0),
         )
         if solved.x is None:
             raise CannotCompute("No row of leaders fishes these stretches.", where="stops")

@@ -9,7 +9,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
-from scipy.optimize import Bounds, LinearConstraint, milp
+import scipy
 
 from nine_knots.core.base.errors import CannotCompute
 
@@ -55,11 +55,11 @@ def cheapest(
             rows.append(row)
             low.append(0.0)
             high.append(1.0)
-    solved = milp(
+    solved = scipy.optimize.milp(
         costs,
-        constraints=LinearConstraint(np.array(rows), low, high),
+        constraints=scipy.optimize.LinearConstraint(np.array(rows), low, high),
         integrality=np.ones(len(costs), dtype=np.int64),
-        bounds=Bounds(0.0, 1.0),
+        bounds=scipy.optimize.Bounds(0.0, 1.0),
     )
     if solved.x is None:
         raise CannotCompute("No set of things serves these days.", where="days")

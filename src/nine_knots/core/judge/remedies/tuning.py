@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from scipy.optimize import brentq
+import scipy
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units import Units
@@ -130,7 +130,9 @@ def mark_for_m(design: Design, ask: WaterAsk = USUAL_ASK) -> tuple[float, float]
             where="leader",
             mend="Heavier flies, finer tippet, or lead slower.",
         )
-    out = float(brentq(lambda m: fished_with(m)[0], shortest, longest, xtol=NEAR_MARK_M))
+    out = float(
+        scipy.optimize.brentq(lambda m: fished_with(m)[0], shortest, longest, xtol=NEAR_MARK_M)
+    )
     return out, fished_with(out)[1]
 
 
@@ -186,4 +188,4 @@ def setting_for_m(design: Design, ask: WaterAsk = USUAL_ASK) -> float:
             where="leader",
             mend="More weight, or a longer leader below the indicator.",
         )
-    return float(brentq(surplus, low, high, xtol=NEAR_SETTING_M))
+    return float(scipy.optimize.brentq(surplus, low, high, xtol=NEAR_SETTING_M))

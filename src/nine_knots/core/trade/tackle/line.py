@@ -4,8 +4,8 @@ from functools import lru_cache
 from math import pi
 from typing import Literal
 
+import scipy
 from pydantic import Field, model_validator
-from scipy.optimize import brentq
 
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.limits import Title
@@ -150,7 +150,7 @@ def _belly_m(
     def surplus(belly_m: float) -> float:
         return density * _volume_m3(tip_m, belly_m, taper_m, over_m) - mass_kg
 
-    return float(brentq(surplus, 2e-4, 6e-3, xtol=1e-9))
+    return float(scipy.optimize.brentq(surplus, 2e-4, 6e-3, xtol=1e-9))
 
 
 @lru_cache(maxsize=256)
@@ -241,7 +241,7 @@ def _sinking_belly(
     def belly_of(density: float) -> float:
         # tip and belly go together: the volume is nearly as the square of the belly
         return float(
-            brentq(
+            scipy.optimize.brentq(
                 lambda b: density * _volume_m3(ratio * b, b, taper_m, over_m) - mass_kg,
                 1e-4,
                 6e-3,
@@ -253,9 +253,9 @@ def _sinking_belly(
         return sinking_density_kg_m3(belly_of(density), sink_m_s) - density
 
     if too_slow(DENSEST_COATING) > 0.0:
-        belly_m = brentq(
+        belly_m = scipy.optimize.brentq(
             lambda b: sinking_density_kg_m3(b, sink_m_s) - DENSEST_COATING, 1e-4, 6e-3, xtol=1e-10
         )
         return DENSEST_COATING, float(belly_m)
-    density = float(brentq(too_slow, 1001.0, DENSEST_COATING, xtol=1e-6))
+    density = float(scipy.optimize.brentq(too_slow, 1001.0, DENSEST_COATING, xtol=1e-6))
     return density, belly_of(density)

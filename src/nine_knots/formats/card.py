@@ -1,0 +1,22 @@
+"""A tying card: what it is made of, and the papers it comes on."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from nine_knots.core.judge.remedies.depth_table import DepthTable
+from nine_knots.core.tell.evaluation import Evaluation
+from nine_knots.core.trade.design import Design
+
+Paper = Literal["a6", "a4", "sheet", "labels", "3x5", "letter", "letter-sheet", "letter-labels"]
+
+
+@dataclass(frozen=True, slots=True)
+class Card:
+    """One leader to print: the design, what there is to read of it, its depth table, the chain
+    above it and its code to share if asked."""
+
+    design: Design
+    evaluation: Evaluation
+    table: DepthTable | None = None
+    chain: bool = False
+    code: bool = False
