@@ -6,27 +6,18 @@ import logging
 import socket
 import sys
 import time
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
 
-from nine_knots.api.work.hall import Hall
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch import PROJECT
-from nine_knots.launch.backup import back_up, before_migrating, daily
-from nine_knots.launch.elsewhere import DatabaseElsewhere, read_database
 from nine_knots.launch.ending import end_if_told
-from nine_knots.launch.hosted import read_site
 from nine_knots.launch.interface import build_interface
 from nine_knots.launch.kernels import keep_kernels_in
-from nine_knots.launch.mariadb import PrivateServer
-from nine_knots.launch.orders import Lan, Orders
 from nine_knots.launch.owner import owner_of
-from nine_knots.launch.restore import restore
-from nine_knots.launch.supervise import Service, Supervisor
+from nine_knots.launch.service_process import Service
 from nine_knots.launch.window import say
-from nine_knots.store import Database
-from nine_knots.store.migrate import migrate
 
 DEFAULT_PORT = 8909
 
@@ -80,7 +71,8 @@ def _arguments() -> argparse.Namespace:
     return arguments
 
 
-def _check_port(port: int) -> None:
+def check_port(port: int) -> None:
+    """CannotStart for a port that is not to be listened on."""
     if not 1024 <= port <= 65535:
         raise CannotStart(f"Port {port} cannot be used.", mend="Choose one from 1024 to 65535.")
     with socket.socket() as probe:
@@ -123,77 +115,21 @@ def _only_one(local: Path) -> Iterator[None]:
 def run(arguments: argparse.Namespace) -> None:
     """Start everything and watch over it until told to end; end everything."""
     local: Path = arguments.local
-    site = read_site(arguments.hosted, arguments.mail) if arguments.hosted else None
     local.mkdir(parents=True, exist_ok=True)
-    _check_port(arguments.port)
+    check_port(arguments.port)
     with _only_one(local):
         if arguments.fresh:
             set_aside(local / "database")
         built = build_interface(PROJECT / "web", local)
         owner_of(local).hand_over(keep_kernels_in(PROJECT / ".local"))
-        server = _database(local, arguments.database)
         service = Service(local)
         try:
             service.load()
-            address = server.start()
-            if server.stale:
-                say("A database that an earlier run had left behind was ended first.")
-            database = Database(address)
-            if isinstance(server, PrivateServer):
-                before_migrating(server, database, local)
-            migrate(database)
-            database.close()
-            orders = Orders(
-                address,
-                arguments.port,
-                str(built),
-                str(server.data),
-                empty=arguments.empty,
-                lan=_door(local, arguments.port + 1) if arguments.lan else None,
-                site=site,
-                hall=_hall(local, arguments.hall) if arguments.hall else None,
-            )
-            service.serve(orders)
-            Supervisor(server, service, _chore(server, local)).run()
+            from nine_knots.launch.running import serve  # it too loads while the service does
+
+            serve(arguments, str(built), service)
         finally:
             service.stop()
-            server.stop()
-
-
-def _database(local: Path, named: Path | None) -> PrivateServer | DatabaseElsewhere:
-    return read_database(named) if named else PrivateServer(local / "database")
-
-
-def _chore(server: PrivateServer | DatabaseElsewhere, local: Path) -> Callable[[], None]:
-    """What is done now and then: the daily backup of a database of our own."""
-    if isinstance(server, PrivateServer):
-        return lambda: daily(server, local)
-    return lambda: None
-
-
-def _hall(local: Path, address: str) -> Hall:
-    """Where workers of other machines come to, with the keys of this folder."""
-    from nine_knots.launch.hall_keys import HELPER, hall_keys  # loads what few starts need
-
-    hall = Hall(address, hall_keys(local))
-    say(f"Workers elsewhere come to {address} with the keys in {local / HELPER} (./lend).")
-    return hall
-
-
-def _door(local: Path, port: int) -> Lan:
-    """The door to the home network, vouched for by an authority of the bench's own."""
-    from nine_knots.launch.authority import home_addresses, vouch  # loads what few starts need
-
-    _check_port(port)
-    vouched = vouch(local / "lan", home_addresses())
-    owner_of(local).hand_over(local / "lan")
-    return Lan(
-        port,
-        vouched.addresses,
-        str(vouched.certificate),
-        str(vouched.key),
-        vouched.authority,
-    )
 
 
 def _task(arguments: argparse.Namespace) -> None:
@@ -210,9 +146,14 @@ def _task(arguments: argparse.Namespace) -> None:
             "--until says how far to restore.", mend="Name the backup: --restore FILE."
         )
     if arguments.backup:
+        from nine_knots.launch.backup import back_up
+        from nine_knots.launch.mariadb import PrivateServer
+
         local.mkdir(parents=True, exist_ok=True)
         say(back_up(PrivateServer(local / "database"), arguments.backup, lambda: _only_one(local)))
     elif arguments.restore:
+        from nine_knots.launch.restore import restore
+
         local.mkdir(parents=True, exist_ok=True)
         with _only_one(local):
             say(restore(arguments.restore, local, arguments.until, set_aside))

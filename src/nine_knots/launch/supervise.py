@@ -5,72 +5,21 @@ fails soon after; the window is told once. Any signal to end, and a second one, 
 within five seconds; a child whose parent is killed is ended by the kernel.
 """
 
-import subprocess
 import time
 from collections.abc import Callable
-from contextlib import suppress
-from dataclasses import replace
-from pathlib import Path
 
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.launch.elsewhere import DatabaseElsewhere
 from nine_knots.launch.ending import end_if_told
 from nine_knots.launch.mariadb import PrivateServer
-from nine_knots.launch.orders import Orders
-from nine_knots.launch.owner import owner_of
+from nine_knots.launch.service_process import Service
 from nine_knots.launch.window import say
 
 LOOK_S = 0.25  # from one look at the children to the next
 ASK_S = 2.0  # from one question to the database to the next
 MISSED = 2  # questions without an answer, after which it counts as hung
-SERVICE_ENDS_S = 1.8
 SHORTEST_PAUSE_S, LONGEST_PAUSE_S = 0.25, 15.0
 STEADY_S = 2.0  # after which a child that fails has not failed soon
-
-
-class Service:
-    """The application's process: it loads, and begins to serve once it has its orders."""
-
-    def __init__(self, folder: Path) -> None:
-        self._folder = folder
-        self._orders: Orders | None = None
-        self._process: subprocess.Popen[bytes] | None = None
-
-    def load(self) -> None:
-        """Start it without orders: what it needs takes longer to load than a database to start."""
-        command = owner_of(self._folder).python("-m", "nine_knots.launch.serving")
-        self._process = subprocess.Popen(command, stdin=subprocess.PIPE, start_new_session=True)
-
-    def serve(self, orders: Orders) -> None:
-        """Give it its orders; it says itself when it is ready."""
-        assert self._process is not None
-        assert self._process.stdin is not None
-        self._orders = orders
-        with suppress(BrokenPipeError), self._process.stdin as told:  # one that ended is seen later
-            told.write(orders.line())
-
-    def restart(self) -> None:
-        """Start it with the orders it had."""
-        assert self._orders is not None
-        self.load()
-        self.serve(replace(self._orders, again=True))
-
-    @property
-    def ended(self) -> bool:
-        """Whether it has ended."""
-        return self._process is None or self._process.poll() is not None
-
-    def stop(self) -> None:
-        """Ask it to end, and make it end."""
-        process, self._process = self._process, None
-        if process is None or process.poll() is not None:
-            return
-        process.terminate()
-        try:
-            process.wait(SERVICE_ENDS_S)
-        except subprocess.TimeoutExpired:
-            process.kill()
-            process.wait()
 
 
 class _Pause:

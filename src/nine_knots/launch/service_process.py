@@ -1,0 +1,59 @@
+"""The application as a process of its own; needs little itself, so that it is started early."""
+
+import subprocess
+from contextlib import suppress
+from dataclasses import replace
+from pathlib import Path
+from typing import TYPE_CHECKING
+
+from nine_knots.launch.owner import owner_of
+
+if TYPE_CHECKING:
+    from nine_knots.launch.orders import Orders
+
+ENDS_S = 1.8
+
+
+class Service:
+    """The application's process: it loads, and begins to serve once it has its orders."""
+
+    def __init__(self, folder: Path) -> None:
+        self._folder = folder
+        self._orders: Orders | None = None
+        self._process: subprocess.Popen[bytes] | None = None
+
+    def load(self) -> None:
+        """Start it without orders: what it needs takes longer to load than a database to start."""
+        command = owner_of(self._folder).python("-m", "nine_knots.launch.serving")
+        self._process = subprocess.Popen(command, stdin=subprocess.PIPE, start_new_session=True)
+
+    def serve(self, orders: "Orders") -> None:
+        """Give it its orders; it says itself when it is ready."""
+        assert self._process is not None
+        assert self._process.stdin is not None
+        self._orders = orders
+        with suppress(BrokenPipeError), self._process.stdin as told:  # one that ended is seen later
+            told.write(orders.line())
+
+    def restart(self) -> None:
+        """Start it with the orders it had."""
+        assert self._orders is not None
+        self.load()
+        self.serve(replace(self._orders, again=True))
+
+    @property
+    def ended(self) -> bool:
+        """Whether it has ended."""
+        return self._process is None or self._process.poll() is not None
+
+    def stop(self) -> None:
+        """Ask it to end, and make it end."""
+        process, self._process = self._process, None
+        if process is None or process.poll() is not None:
+            return
+        process.terminate()
+        try:
+            process.wait(ENDS_S)
+        except subprocess.TimeoutExpired:
+            process.kill()
+            process.wait()
