@@ -73,6 +73,7 @@ from nine_knots.api.work.readiness import Watch
 from nine_knots.api.work.shares import Shares
 from nine_knots.api.work.sharing_out import SharingOut
 from nine_knots.api.work.tasks import CastTask, Task, WaterTask
+from nine_knots.api.work.uploads import Uploads
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
@@ -159,6 +160,7 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
         keeper.close()
     crew.close()
     app.state.searchers.close()
+    app.state.uploads.close()
     if app.state.pull_scale is not None:
         app.state.pull_scale.unplug()
     for instrument in app.state.simulated.values():
@@ -199,6 +201,7 @@ def create_app(
     app.state.shares = Shares()
     app.state.crew = Crew(first_tasks(), shares=app.state.shares)
     app.state.searchers = Crew(workers=1, behind=True, shares=app.state.shares)
+    app.state.uploads = Uploads(app.state.shares)
     app.state.warm = warm
     app.state.watch = None
     app.state.pull_scale = None

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from typing import Any
 
 MOST_BYTES = 400_000
+STRANGERS_BYTES = 20_000  # of who is not logged in: a passkey's answer takes 5,000
 MOST_BYTES_OF = {
     "/api/everything": 32_000_000,
     "/api/sharing/leaders": 8_000_000,
@@ -18,9 +19,10 @@ MOST_BYTES_OF = {
 MOST_ITEMS = 2_100  # of a list: rows of a table
 MOST_PARTS = 20_000  # lists and objects in all
 DEEPEST = 24
+SPARSEST_BYTES = 25  # of a large body to each of its parts: an angler's own have 65 and more
 
 
-@dataclass(frozen=True)
+@dataclass(eq=False)
 class Unfit(Exception):
     """A body that is refused: status, code, what and the mend."""
 
@@ -40,6 +42,15 @@ def check_kind(content_type: str) -> None:
     kind = content_type.split(";")[0].strip().lower()
     if kind != "application/json":
         raise Unfit(415, "not-json", "Only JSON is taken.", "Send it as application/json.")
+
+
+def check_density(body: bytes) -> None:
+    """Refuse a large body that is nearly all brackets: reading it would take many times its memory.
+
+    It is looked at without being read, so brackets within texts count too.
+    """
+    if body.count(b"{") + body.count(b"[") > MOST_PARTS + len(body) // SPARSEST_BYTES:
+        raise _too_many_parts()
 
 
 def check_shape(body: bytes) -> None:
@@ -67,8 +78,12 @@ def _walk(value: Any) -> None:
         if depth > DEEPEST:
             raise _too_deep()
         if len(one) > MOST_ITEMS or parts > MOST_PARTS:
-            raise Unfit(422, "invalid", "The body has more parts than anything here takes.", "")
+            raise _too_many_parts()
         waiting += [(part, depth + 1) for part in inner if isinstance(part, dict | list)]
+
+
+def _too_many_parts() -> Unfit:
+    return Unfit(422, "invalid", "The body has more parts than anything here takes.", "")
 
 
 def _too_deep() -> Unfit:

@@ -32,10 +32,12 @@ Cookies = dict[str, str]
 
 
 class Entrance(Protocol):
-    """A way in: by which hosts it is called, over http or https, and whom it admits."""
+    """A way in: by which hosts it is called, over http or https, and whom it admits; by some come
+    ``strangers``, who may do little."""
 
     hosts: frozenset[str]
     scheme: str
+    strangers: bool
 
     def takes(self, port: int) -> bool:
         """Whether calls to such a port of this machine come in by it."""
@@ -58,6 +60,7 @@ class AtTheBench:
     """This machine's own page: all is allowed, and who is in front is asked of the database."""
 
     scheme = "http"
+    strangers = False
 
     def __init__(self, port: int, but: int = 0) -> None:
         self.hosts, self._but = local_hosts(port), but
@@ -75,6 +78,7 @@ class ByTheDoor:
     """The home network: paired phones only, and what belongs to the bench stays there."""
 
     scheme = "https"
+    strangers = True
 
     def __init__(self, door: Door, phones: Phones) -> None:
         self.hosts, self._port, self._phones = door.hosts, door.port, phones
@@ -112,6 +116,8 @@ async def phone_that_calls(phones: Phones, path: str, cookies: Cookies) -> Calle
 class Hosted:
     """A service for many behind a proxy that speaks TLS: who is logged in, and their phones."""
 
+    strangers = True
+
     def __init__(self, site: Site, logins: Logins, phones: Phones) -> None:
         self.hosts, self.scheme = frozenset({site.host}), "https" if site.secure else "http"
         self._cookie = site.cookie
@@ -148,6 +154,7 @@ class Watching:
     """This machine itself, where the service is hosted: it watches, and does nothing else."""
 
     scheme = "http"
+    strangers = True
 
     def __init__(self, port: int) -> None:
         self.hosts = local_hosts(port)

@@ -10,6 +10,7 @@ from starlette.concurrency import run_in_threadpool
 from nine_knots.api.context import CurrentSession, Session
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.api.work.uploads import CurrentReading, Reading
 from nine_knots.core.base.errors import Damaged, FileRefused, NotFound, OutOfRange, WrongCode
 from nine_knots.store.anglers import (
     OWN,
@@ -22,7 +23,7 @@ from nine_knots.store.anglers import (
 )
 from nine_knots.store.codes import read_code
 from nine_knots.store.everything import read_everything, write_everything
-from nine_knots.store.everything_kept import Everything, everything_in
+from nine_knots.store.everything_kept import InPieces, everything_in_pieces
 from nine_knots.store.forgetting import forget_angler
 
 router = APIRouter(prefix="/api/everything", tags=["everything"], responses=RESPONSES)
@@ -59,11 +60,14 @@ def get_whose(session: CurrentSession) -> WhoseAnswer:
 
 
 @router.post("", summary="Bring such a file back", openapi_extra=FILE)
-async def post_everything(request: Request, session: CurrentSession) -> WhoseAnswer:
+async def post_everything(
+    request: Request, session: CurrentSession, reading: CurrentReading
+) -> WhoseAnswer:
     """What is in the file comes to the front; what was there is kept behind it, untouched."""
-    found = await run_in_threadpool(_read, await request.body())
+    pieces = await _read(await request.body(), reading)
 
     def lay(cursor: DictCursor, me: str) -> WhoseAnswer:
+        found = pieces.value()
         before = read_settings(cursor, me).name
         angler_id = write_everything(cursor, found, session.account_id)
         leaders = sum(not one.removed for one in found.leaders)
@@ -133,9 +137,9 @@ def _whose(session: Session, cursor: DictCursor, me: str, words: str) -> WhoseAn
     return WhoseAnswer(read_settings(cursor, me).name, words, others)
 
 
-def _read(body: bytes) -> Everything:
+async def _read(body: bytes, reading: Reading) -> InPieces:
     try:
-        return everything_in(body)
+        return await reading.of(everything_in_pieces, body)
     except Damaged as damage:
         raise FileRefused(
             f"This is no whole file of an angler's things: {damage.what}",

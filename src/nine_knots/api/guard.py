@@ -8,8 +8,9 @@ from starlette.requests import HTTPConnection
 from starlette.requests import cookie_parser as http_cookies
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
-from nine_knots.api.bodies import MOST_BYTES, Unfit, check_kind, check_shape, most_bytes
-from nine_knots.api.caller import set_caller
+from nine_knots.api.bodies import STRANGERS_BYTES, Unfit, most_bytes
+from nine_knots.api.body_reading import BodyBudget, fit_body
+from nine_knots.api.caller import ANYBODY, set_caller
 from nine_knots.api.calling import calling_of
 from nine_knots.api.entrances import Entrance
 from nine_knots.api.problems import answer_to, problem, unexpected
@@ -39,6 +40,7 @@ class Guard:
 
     def __init__(self, app: ASGIApp, entrances: Sequence[Entrance]) -> None:
         self.app, self.entrances = app, tuple(entrances)
+        self._budget = BodyBudget()
 
     async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
         """Check the request, pass it on, add the headers to the answer."""
@@ -66,10 +68,17 @@ class Guard:
             _check_origin(entrance, headers, scope["method"], scope["path"])
             cookies = http_cookies(headers.get("cookie", ""))
             calling = calling_of(HTTPConnection(scope))
-            set_caller(scope, await entrance.admit(scope["path"], cookies, calling))
-            if scope["path"].startswith("/api/"):
-                receive = await _with_fit_body(scope, headers, receive)
-            await self.app(scope, receive, send_guarded)
+            caller = await entrance.admit(scope["path"], cookies, calling)
+            set_caller(scope, caller)
+            if not scope["path"].startswith("/api/"):
+                await self.app(scope, receive, send_guarded)
+                return
+            most = most_bytes(scope["path"])
+            if caller == ANYBODY and entrance.strangers:
+                most = min(most, STRANGERS_BYTES)
+            who = caller.account_id or caller.angler_id or calling.address
+            async with fit_body(scope["path"], headers, receive, self._budget, who, most) as fit:
+                await self.app(scope, fit, send_guarded)
         except Unfit as unfit:
             refused = problem(unfit.status, unfit.code, unfit.detail, mend=unfit.mend)
             await refused(scope, receive, send_guarded)
@@ -100,39 +109,3 @@ def _check_origin(entrance: Entrance, headers: Headers, method: str, path: str) 
     foreign = changes and site not in ("same-origin", "none")
     if foreign or (origin is not None and origin not in own):
         raise Unfit(403, "wrong-origin", "Another web page may not use this server.", "")
-
-
-async def _with_fit_body(scope: Scope, headers: Headers, receive: Receive) -> Receive:
-    """Read the body and look at it; what is passed on receives it as one piece."""
-    most = most_bytes(scope["path"])
-    length = headers.get("content-length", "0")
-    if not (length.isascii() and length.isdigit()) or int(length[:12]) > most:
-        raise _too_large(most)
-    body = b""
-    while True:
-        message = await receive()
-        if message["type"] != "http.request":
-            break
-        body += message.get("body", b"")
-        if len(body) > most:
-            raise _too_large(most)
-        if not message.get("more_body", False):
-            break
-    if body:
-        check_kind(headers.get("content-type", ""))
-        if most == MOST_BYTES:
-            check_shape(body)
-    given = False
-
-    async def receive_whole() -> Message:
-        nonlocal given
-        if given:
-            return await receive()
-        given = True
-        return {"type": "http.request", "body": body, "more_body": False}
-
-    return receive_whole
-
-
-def _too_large(most: int) -> Unfit:
-    return Unfit(413, "too-large", f"At most {most // 1000} kB are taken.", "Send less at once.")

@@ -7,12 +7,14 @@ from typing import Annotated
 
 from fastapi import APIRouter, Query, Response
 from pydantic import Field
+from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.files import file_of
 from nine_knots.api.log import log_text
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form
+from nine_knots.api.work.uploads import CurrentReading
 from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.trade.event import EventId, PhotoName
 from nine_knots.formats.log_zip import write_zip
@@ -41,11 +43,15 @@ class PhotoKept:
 
 
 @router.post("", summary="Send a photo")
-def post_photo(session: CurrentSession, form: PhotoForm) -> PhotoKept:
+async def post_photo(
+    session: CurrentSession, form: PhotoForm, reading: CurrentReading
+) -> PhotoKept:
     """Kept upright and without what the camera noted beside it; sent again, it stays as it is."""
     session.check_day(form.plan_id)
-    image = as_kept(_bytes(form.image))
-    new = session.write(lambda cursor, me: add_photo(cursor, me, form.plan_id, form.name, image))
+    image = await reading.of(as_kept, _bytes(form.image))
+    new = await run_in_threadpool(
+        session.write, lambda cursor, me: add_photo(cursor, me, form.plan_id, form.name, image)
+    )
     return PhotoKept(form.name, new)
 
 

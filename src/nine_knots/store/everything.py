@@ -41,6 +41,7 @@ from nine_knots.store.tying import read_height_m, read_ties, write_height_m, wri
 from nine_knots.store.wallet import list_wallet, put_rigs
 
 MOST_ACTS = 1_000_000
+EVENTS_AT_ONCE = 500
 NO_PLACE = "0" * 32
 """Of a plan in the file, where its water goes by its name."""
 
@@ -106,7 +107,8 @@ def write_everything(cursor: DictCursor, found: Everything, account_id: str | No
         at = {"place_id": waters.get(one.place, one.plan.place_id)}
         lay_plan(cursor, angler_id, one.plan.remade(**at), one.plan_id)
     put_rigs(cursor, angler_id, found.wallet)
-    add_events(cursor, angler_id, found.happened)
+    for first in range(0, len(found.happened), EVENTS_AT_ONCE):
+        add_events(cursor, angler_id, found.happened[first : first + EVENTS_AT_ONCE])
     for attempt in found.attempts:
         add_attempt(cursor, angler_id, attempt)
     if found.own_cast is not None:

@@ -1,8 +1,11 @@
 """All that an angler has, as one value: the file's shape, its versions, older ones upgraded."""
 
 import json
+from collections.abc import Sequence
+from dataclasses import dataclass
 from datetime import datetime
-from typing import Any, Literal
+from functools import cache
+from typing import Any, Literal, get_args
 
 from pydantic import Field, TypeAdapter
 
@@ -210,6 +213,53 @@ PARTS: tuple[tuple[Kind[Any], str], ...] = (
     (EVENT, "happened.*"),
 )
 """Where in the file values of each kind stand; ``*`` is every one of a list."""
+
+
+@dataclass(frozen=True, slots=True)
+class InPieces:
+    """The file's value as texts: each member of each of its lists, and the rest. Read one by one
+    they hold up nobody and take little memory, however many they are."""
+
+    rest: str
+    members: dict[str, tuple[str, ...]]
+
+    def value(self) -> Everything:
+        """The value; members of its lists are read each time they are gone through."""
+        rest = Everything.model_validate_json(self.rest)
+        lists = {
+            name: _Members(_reader_of(name), texts) for name, texts in self.members.items() if texts
+        }
+        return rest.model_copy(update=lists)
+
+
+class _Members(Sequence[Any]):
+    def __init__(self, reader: TypeAdapter[Any], texts: tuple[str, ...]) -> None:
+        self._reader, self._texts = reader, texts
+
+    def __len__(self) -> int:
+        return len(self._texts)
+
+    def __getitem__(self, at: Any) -> Any:
+        if isinstance(at, slice):
+            return _Members(self._reader, self._texts[at])
+        return self._reader.validate_json(self._texts[at])
+
+
+@cache
+def _reader_of(name: str) -> TypeAdapter[Any]:
+    """What reads a member of one of the file's lists."""
+    return TypeAdapter(get_args(Everything.model_fields[name].annotation)[0])
+
+
+def everything_in_pieces(text: bytes) -> InPieces:
+    """The file's value in pieces, whatever version it is of; Damaged where it is none."""
+    found = everything_in(text)
+    values = {name: getattr(found, name) for name in Everything.model_fields}
+    lists = {name: value for name, value in values.items() if isinstance(value, tuple)}
+    return InPieces(
+        found.model_copy(update=dict.fromkeys(lists, ())).model_dump_json(),
+        {name: tuple(one.model_dump_json() for one in value) for name, value in lists.items()},
+    )
 
 
 def versions_today() -> dict[str, int]:

@@ -1,0 +1,117 @@
+"""Reading uploads in a process of its own, one at a time, in so much time and memory.
+
+A picture of sixty million pixels or a file of a season takes seconds and hundreds of megabytes to
+read. Elsewhere, whatever is in it, the service goes on answering and stays as small as it is.
+"""
+
+import asyncio
+import os
+import time
+from collections.abc import Callable
+from concurrent.futures import TimeoutError as TookTooLong
+from multiprocessing import get_context
+from typing import TYPE_CHECKING, Annotated, ParamSpec, TypeVar
+
+from fastapi import Depends, Request
+
+from nine_knots.api.caller import caller_of
+from nine_knots.api.work.child import begin
+from nine_knots.api.work.shares import Shares
+from nine_knots.core.base.errors import FileRefused, TooBusy
+
+if TYPE_CHECKING:
+    from pebble import ProcessPool
+
+P = ParamSpec("P")
+R = TypeVar("R")
+
+MOST_S = 30.0
+MOST_BYTES = 1_500_000_000  # of the process's addresses, most of which are its libraries'
+MOST_WAITING = 8
+IDLE_S = 60.0  # after which the process ends
+
+
+class Uploads:
+    """The process that reads uploads, started with the first; used from the event loop only."""
+
+    def __init__(self, shares: Shares) -> None:
+        self._shares = shares
+        self._pool: ProcessPool | None = None
+        self._turn = asyncio.Lock()
+        self._waiting = 0
+        self._idle: asyncio.TimerHandle | None = None
+
+    async def read(
+        self, account_id: str, reader: Callable[P, R], *args: P.args, **kwargs: P.kwargs
+    ) -> R:
+        """What a reader makes of an upload; its time is the account's.
+
+        Raises what the reader raises, TooBusy where too many wait, and FileRefused where it takes
+        more time or memory than any file of an angler's.
+        """
+        self._shares.check(account_id)
+        if self._waiting >= MOST_WAITING:
+            raise TooBusy(
+                "Many files are being read just now.", retry_s=10, mend="Try again in a moment."
+            )
+        self._waiting += 1
+        try:
+            async with self._turn:
+                return await self._read(account_id, reader, *args, **kwargs)
+        finally:
+            self._waiting -= 1
+
+    async def _read(
+        self, account_id: str, reader: Callable[P, R], *args: P.args, **kwargs: P.kwargs
+    ) -> R:
+        from pebble import ProcessExpired, ProcessPool  # with the first upload
+
+        if self._idle is not None:
+            self._idle.cancel()
+        if self._pool is None:
+            self._pool = ProcessPool(
+                max_workers=1,
+                initializer=begin,
+                initargs=(os.getpid(), MOST_BYTES),
+                context=get_context("spawn"),
+            )
+        begun = time.monotonic()
+        try:
+            answer: R = await asyncio.wrap_future(
+                self._pool.schedule(reader, args=args, kwargs=kwargs, timeout=MOST_S)
+            )
+        except (TookTooLong, MemoryError, ProcessExpired) as beyond:
+            raise FileRefused(
+                "This file takes too long to read, or too much memory.", mend="Send a smaller one."
+            ) from beyond
+        finally:
+            self._shares.add(account_id, time.monotonic() - begun)
+            self._idle = asyncio.get_running_loop().call_later(IDLE_S, self.close)
+        return answer
+
+    def close(self) -> None:
+        """End the process; the next upload starts another."""
+        if self._idle is not None:
+            self._idle.cancel()
+        pool, self._pool = self._pool, None
+        if pool is not None:
+            pool.stop()  # type: ignore[no-untyped-call]
+
+
+class Reading:
+    """Uploads as one call sees them."""
+
+    def __init__(self, request: Request) -> None:
+        self._uploads: Uploads = request.app.state.uploads
+        self._account_id = caller_of(request).account_id or ""
+
+    async def of(self, reader: Callable[P, R], *args: P.args, **kwargs: P.kwargs) -> R:
+        """What a reader makes of an upload of this caller's."""
+        return await self._uploads.read(self._account_id, reader, *args, **kwargs)
+
+
+async def _reading(request: Request) -> Reading:
+    return Reading(request)
+
+
+CurrentReading = Annotated[Reading, Depends(_reading)]
