@@ -16,8 +16,8 @@ def hosted(migrated, **more):
     return create_app(migrated, PORT, site=Site(ORIGIN, **more))
 
 
-def stranger(app) -> TestClient:
-    return TestClient(app, base_url=ORIGIN, headers={"origin": ORIGIN})
+def stranger(app, address: str = "testclient") -> TestClient:
+    return TestClient(app, base_url=ORIGIN, headers={"origin": ORIGIN}, client=(address, 50_000))
 
 
 def invited(database, as_operator: bool = False) -> str:

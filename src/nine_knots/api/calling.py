@@ -24,6 +24,11 @@ class Calling:
         return device_of(self.agent)
 
     @property
+    def source(self) -> str:
+        """What one caller has of addresses: one of IPv4, sixty-four bits of IPv6."""
+        return source_of(self.address)
+
+    @property
     def place(self) -> str:
         """The network it comes from."""
         return network_of(self.address)
@@ -47,6 +52,15 @@ def device_of(agent: str) -> str:
     found = parse(agent[:LONGEST_AGENT])
     browser = found.user_agent.family if found.user_agent else "a program"
     return f"{browser} on {found.os.family}"[:80] if found.os else browser[:80]
+
+
+def source_of(address: str) -> str:
+    """All the addresses that whoever calls from one has at hand."""
+    try:
+        bits = 32 if ip_address(address).version == 4 else 64
+    except ValueError:
+        return address
+    return str(ip_network(f"{address}/{bits}", strict=False))
 
 
 def network_of(address: str) -> str:

@@ -172,6 +172,7 @@ def post_pair(
             words = f"{begun(name)} is for “{plan.title}” with {whose}, and for nothing else."
         add_phone(cursor, found.angler_id, name, hash_of(token), plan_id, ends_at)
         forget_tries(cursor, "pairing", calling.address)
+        forget_tries(cursor, "pairing", f"{calling.address} {calling.source}")
         return Paired(words, plan_id or "")
 
     paired = database.transact(add)

@@ -29,7 +29,6 @@ from nine_knots.services.secret import code_hash
 from nine_knots.store.accounts.accounts import account_named
 from nine_knots.store.accounts.logins import end_login
 from nine_knots.store.accounts.recovery import use_code
-from nine_knots.store.tried import forget_tries
 
 router = APIRouter(
     prefix="/api/account", tags=["account"], responses={**RESPONSES, **MISSING, **TRIED}
@@ -48,24 +47,26 @@ def get_me(request: Request) -> Me:
 
 @router.post("/log-in", summary="Come in by a password")
 def post_log_in(threshold: CurrentThreshold, form: LogInForm) -> Me:
-    """After five wrong ones of a name none is taken for five minutes."""
+    """After five wrong ones from one address none is taken from there for five minutes."""
     name = as_kept(form.name)
     threshold.count("password", name)
+    tried = threshold.database.transact(lambda cursor: account_named(cursor, name))
+    right = is_password_of(tried, form.password, nobodys_password())
 
     def find(cursor: DictCursor) -> Found:
         account = account_named(cursor, name)
-        right = is_password_of(account, form.password, nobodys_password())
-        if right:
-            forget_tries(cursor, "password", name.casefold())
-        return Found(account, None if right else NOT_IN)
+        same = tried and account and account.password_sealed == tried.password_sealed
+        if not (right and same):
+            return Found(account, NOT_IN)
+        threshold.forget(cursor, "password", name)
+        return Found(account)
 
     return threshold.cross("password", find)
 
 
 @router.post("/passkey", summary="Ask what a passkey is to sign")
 def post_passkey(threshold: CurrentThreshold) -> ToSign:
-    """Good for five minutes and one signature."""
-    threshold.count("passkey")
+    """Good for five minutes and one signature; nobody is kept from asking."""
     return threshold.database.transact(lambda cursor: ask_for_any(cursor, threshold.site))
 
 
@@ -84,9 +85,10 @@ def post_passkey_log_in(threshold: CurrentThreshold, form: ShownForm) -> Me:
 
 @router.post("/recover", summary="Come in by a recovery code")
 def post_recover(threshold: CurrentThreshold, form: RecoverForm) -> Me:
-    """The code is spent; then set a password or make a passkey."""
+    """The code is spent; then set a password or make a passkey. Nobody guesses a code, so one that
+    is right lets in however often others have tried."""
     name = as_kept(form.name)
-    threshold.count("recovery", name)
+    waits = threshold.count_softly("recovery", name)
     refusal = WrongCode(
         "This name and code do not let anybody in.",
         where="code",
@@ -96,7 +98,7 @@ def post_recover(threshold: CurrentThreshold, form: RecoverForm) -> Me:
     def find(cursor: DictCursor) -> Found:
         account = account_named(cursor, name)
         spent = account is not None and use_code(cursor, account.account_id, code_hash(form.code))
-        return Found(account, None if spent else refusal)
+        return Found(account, None if spent else waits or refusal)
 
     return threshold.cross("recovery code", find)
 

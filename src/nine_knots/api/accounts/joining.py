@@ -12,7 +12,7 @@ from nine_knots.api.accounts.forms import (
     ToSign,
 )
 from nine_knots.api.accounts.keys import ask_for_new, keep_made, new_account_id, take_new
-from nine_knots.api.accounts.letting_in import CurrentThreshold, new_codes
+from nine_knots.api.accounts.letting_in import CurrentThreshold, Threshold, new_codes
 from nine_knots.api.accounts.names import typed_name
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.core.base.errors import WrongCode
@@ -31,8 +31,7 @@ router = APIRouter(
 @router.post("/look", summary="Look at an invitation")
 def post_look(threshold: CurrentThreshold, form: LookForm) -> Invited:
     """Whether it is open still, and for whom it was meant."""
-    threshold.count("invitation")
-    found = threshold.database.transact(lambda cursor: _open(cursor, form.invitation))
+    found = _look(threshold, form.invitation)
     meant = f" It was made for {found.note}." if found.note else ""
     role = " as an operator" if found.as_operator else ""
     return Invited(f"You are invited to join{role}.{meant}")
@@ -42,6 +41,7 @@ def post_look(threshold: CurrentThreshold, form: LookForm) -> Invited:
 def post_join_passkey(threshold: CurrentThreshold, form: JoinAskForm) -> ToSign:
     """The device is asked for one; the account is made when it comes back."""
     name = typed_name(form.name)
+    _look(threshold, form.invitation)
 
     def ask(cursor: DictCursor) -> ToSign:
         _open(cursor, form.invitation)
@@ -55,6 +55,7 @@ def post_join_passkey(threshold: CurrentThreshold, form: JoinAskForm) -> ToSign:
 def post_join(threshold: CurrentThreshold, form: JoinForm) -> Joined:
     """An account with an angler of its own who owns nothing yet; the invitation is spent."""
     name = typed_name(form.name)
+    _look(threshold, form.invitation)  # before anything that takes long
     kept = None
     if form.password or not form.credential:
         check_password(form.password, (name,))
@@ -78,6 +79,15 @@ def post_join(threshold: CurrentThreshold, form: JoinForm) -> Joined:
 
     is_operator = threshold.database.transact(join)
     return Joined(threshold.crossed(token, name, is_operator), codes)
+
+
+def _look(threshold: Threshold, invitation: str) -> Invitation:
+    """The invitation; one that is not good is counted."""
+    try:
+        return threshold.database.transact(lambda cursor: _open(cursor, invitation))
+    except WrongCode:
+        threshold.count("invitation")
+        raise
 
 
 def _open(cursor: DictCursor, invitation: str) -> Invitation:

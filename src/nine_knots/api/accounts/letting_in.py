@@ -17,12 +17,14 @@ from nine_knots.services.secret import hash_of, new_code, new_token, sealed
 from nine_knots.store import Database
 from nine_knots.store.accounts.accounts import Account
 from nine_knots.store.accounts.logins import add_login
-from nine_knots.store.accounts.notes import note_tried
-from nine_knots.store.tried import count_try
+from nine_knots.store.accounts.notes import has_come_in, note_tried
+from nine_knots.store.tried import count_try, forget_tries
 
 CODES, CODE_LENGTH = 10, 12
-OF_A_NAME, NAME_WITHIN = 5, timedelta(minutes=5)
-OF_AN_ADDRESS, ADDRESS_WITHIN = 30, timedelta(minutes=10)
+NAME_WITHIN, WITHIN = timedelta(minutes=5), timedelta(minutes=10)
+OF_A_NAME_THERE, OF_A_NAME = 5, 20
+"""Of a name from one address, and from everywhere but where its owner has come in from."""
+OF_AN_ADDRESS, OF_A_NETWORK = 30, 200
 NOT_IN = WrongCode(
     "This name and password do not let anybody in.",
     where="password",
@@ -58,6 +60,16 @@ class Threshold:
         """Count a try, before it is looked at."""
         count_tries(self.database, self.calling, what, name)
 
+    def count_softly(self, what: str, name: str) -> TooOften | None:
+        """Count a try; why the next has to wait, for whoever lets in what is right all the same."""
+        return count_try_of(self.database, self.calling, what, name)
+
+    def forget(self, cursor: DictCursor, what: str, name: str) -> None:
+        """Begin to count anew: its owner has come in."""
+        folded = name.casefold()
+        forget_tries(cursor, what, folded)
+        forget_tries(cursor, what, f"{folded} {self.calling.source}")
+
     def cross(self, how: str, find: Callable[[DictCursor], Found]) -> Me:
         """Log in whom ``find`` finds. A refusal is noted, and raised once that is kept."""
         token = new_token()
@@ -66,7 +78,8 @@ class Threshold:
             found = find(cursor)
             account = found.account
             if account is None or account.shut or found.refused is not None:
-                self._note(cursor, account.account_id if account else None, f"refused, {how}")
+                if not isinstance(found.refused, TooOften):
+                    self._note(cursor, account.account_id if account else None, f"refused, {how}")
                 return found.refused or NOT_IN
             self.log_in(cursor, account.account_id, token, f"came in, {how}")
             return account
@@ -96,25 +109,44 @@ CurrentThreshold = Annotated[Threshold, Depends(Threshold)]
 def count_tries(database: Database, calling: Calling, what: str, name: str = "") -> None:
     """Count a try of a name and of an address, whether or not anybody bears the name; TooOften
     where the next has to wait."""
+    waits = count_try_of(database, calling, what, name)
+    if waits is not None:
+        raise waits
 
-    def count(cursor: DictCursor) -> tuple[bool, bool]:
-        of_name = count_try(cursor, what, name.casefold(), NAME_WITHIN) if name else 0
-        of_address = count_try(cursor, "address", calling.address, ADDRESS_WITHIN)
-        name_waits, address_waits = of_name > OF_A_NAME, of_address > OF_AN_ADDRESS
-        if name_waits or address_waits:
+
+def count_try_of(
+    database: Database, calling: Calling, what: str, name: str = ""
+) -> TooOften | None:
+    """Count it; why the next has to wait, if it has.
+
+    Who tries a name from elsewhere keeps nobody out: its owner is counted by the address they call
+    from, and where they came in before by nothing else.
+    """
+    folded, source = name.casefold(), calling.source
+
+    def count(cursor: DictCursor) -> timedelta | None:
+        of_name, of_name_there = 0, 0
+        if name:
+            of_name_there = count_try(cursor, what, f"{folded} {source}", NAME_WITHIN)
+            if not has_come_in(cursor, name, calling.place):
+                of_name = count_try(cursor, what, folded, NAME_WITHIN)
+        of_address = count_try(cursor, "address", source, WITHIN)
+        of_network = count_try(cursor, "network", calling.place, WITHIN)
+        over = [of_name_there - OF_A_NAME_THERE, of_name - OF_A_NAME]
+        far_over = [of_address - OF_AN_ADDRESS, of_network - OF_A_NETWORK]
+        if 1 in (*over, *far_over):  # the first that is refused stands for all
             note_tried(cursor, None, "refused, too often", calling.device, calling.place)
-        return name_waits, address_waits
+        return NAME_WITHIN if max(over) > 0 else WITHIN if max(far_over) > 0 else None
 
-    name_waits, address_waits = database.transact(count)
-    if name_waits or address_waits:
-        wait = NAME_WITHIN if name_waits else ADDRESS_WITHIN
-        minutes = int(wait.total_seconds()) // 60
-        raise TooOften(
-            "This was tried too often.",
-            retry_s=int(wait.total_seconds()),
-            mend=f"Wait {minutes} minutes"
-            + (", or come in by a passkey or a recovery code." if what == "password" else "."),
-        )
+    wait = database.transact(count)
+    if wait is None:
+        return None
+    otherwise = ", or come in by a passkey or a recovery code" if what == "password" else ""
+    return TooOften(
+        "This was tried too often.",
+        retry_s=int(wait.total_seconds()),
+        mend=f"Wait {int(wait.total_seconds()) // 60} minutes{otherwise}.",
+    )
 
 
 def new_codes() -> tuple[str, ...]:

@@ -91,17 +91,16 @@ def get_keys(mine: CurrentMine) -> Keys:
 @router.post("/prove", summary="Show once more that it is me")
 def post_prove(mine: CurrentMine, form: ProveForm) -> Me:
     """By password or passkey; for ten minutes what is grave is then done at a word."""
-    login = mine.login
+    login, knows = mine.login, False
     if not form.credential:
         count_tries(mine.database, mine.calling, "password", login.name)
+        knows = is_password_of(mine.transact(read_account), form.password, nobodys_password())
 
     def prove(cursor: DictCursor, account_id: str) -> NineKnotsError | None:
+        right = knows
         if form.credential:
             found = owner_of_shown(cursor, mine.site, form.challenge_id, form.credential)
             right = found.account_id == account_id
-        else:
-            account = read_account(cursor, account_id)
-            right = is_password_of(account, form.password, nobodys_password())
         mine.note(cursor, "showed who it is" if right else "refused, showing who it is")
         if not right:
             return WrongCode("That is not it.", where="password", mend="Try again.")

@@ -46,3 +46,13 @@ def list_notes(cursor: DictCursor, account_id: str | None = None) -> tuple[Note,
         Note(row["what"], row["device"], row["place"], in_utc(row["at"]), row["name"] or "")
         for row in cursor.fetchall()
     )
+
+
+def has_come_in(cursor: DictCursor, name: str, place: str) -> bool:
+    """Whether an account of that name has come in from that network within what is kept."""
+    cursor.execute(
+        "SELECT 1 FROM login_note JOIN account USING (account_id) WHERE account.name = %s "
+        "AND place = %s AND (what LIKE 'came in%%' OR what = 'joined') LIMIT 1",
+        (name, place),
+    )
+    return cursor.fetchone() is not None
