@@ -1,10 +1,17 @@
 """Invitations: handed over or mailed, counted, taken back; nothing is kept of where they went."""
 
+import socketserver
+import threading
+import time
+
 import pytest
 from aiosmtpd.controller import Controller
 
+from nine_knots.core.base.errors import CannotCompute
 from nine_knots.launch.mariadb import free_port
+from nine_knots.services import mail
 from tests.api.hosted import ORIGIN, hosted, joined, stranger
+from tests.api.test_places import Dripping
 from tests.hosting import PASSWORD
 
 
@@ -61,9 +68,23 @@ def test_what_is_no_address_is_refused(migrated, database, post, mail):
 def test_a_server_that_takes_no_mail_is_said(migrated, database):
     app = hosted(migrated, mail=f"smtp://127.0.0.1:{free_port()}", sender="bench@knots.example")
     form = {"mail": "torv@river.example"}
-    refused = joined(app, database, "Runa").post("/api/account/invitations", json=form)
-    assert (refused.status_code, refused.json()["where"]) == (422, "mail")
-    assert "Hand the address of it over" in refused.json()["mend"]
+    made = joined(app, database, "Runa").post("/api/account/invitations", json=form).json()
+    assert made["words"].startswith("The mail couldn't be sent. Hand it over yourself")
+    form = {"invitation": made["url"].split("#")[1], "name": "Torv", "password": PASSWORD}
+    assert stranger(app).post("/api/account/join", json=form).status_code == 200
+
+
+def test_a_server_that_drips_is_given_up_in_time(monkeypatch):
+    monkeypatch.setattr(mail, "DEADLINE_S", 0.8)
+    with socketserver.ThreadingTCPServer(("127.0.0.1", 0), Dripping) as server:
+        server.daemon_threads, server.after_the_head = True, False
+        threading.Thread(target=server.serve_forever, daemon=True).start()
+        address = f"smtp://127.0.0.1:{server.server_address[1]}"
+        begun = time.monotonic()
+        with pytest.raises(CannotCompute):
+            mail.send(address, "bench@knots.example", "torv@river.example", "x", "y")
+        assert 0.7 < time.monotonic() - begun < 2.0
+        server.shutdown()
 
 
 def test_ten_are_open_at_once_and_one_taken_back_makes_room(migrated, database):

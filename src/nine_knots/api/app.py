@@ -69,6 +69,7 @@ from nine_knots.api.watching import watch
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.far import HallKeeper
 from nine_knots.api.work.hall import Hall
+from nine_knots.api.work.outside import outward_threads
 from nine_knots.api.work.readiness import Watch
 from nine_knots.api.work.shares import Shares
 from nine_knots.api.work.sharing_out import SharingOut
@@ -202,6 +203,7 @@ def create_app(
     app.state.crew = Crew(first_tasks(), shares=app.state.shares)
     app.state.searchers = Crew(workers=1, behind=True, shares=app.state.shares)
     app.state.uploads = Uploads(app.state.shares)
+    app.state.outward_threads = outward_threads()
     app.state.warm = warm
     app.state.watch = None
     app.state.pull_scale = None

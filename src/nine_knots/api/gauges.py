@@ -6,13 +6,14 @@ from typing import Annotated, Literal
 
 from fastapi import APIRouter, Query, Request
 from pydantic import Field
+from starlette.concurrency import run_in_threadpool
 
-from nine_knots.api.caller import caller_of
 from nine_knots.api.context import CurrentSession
 from nine_knots.api.ids import PathId
 from nine_knots.api.places import changed_place
 from nine_knots.api.problems import MISSING, RESPONSES, WORKED_OUT
 from nine_knots.api.typed import Form, Typed, field
+from nine_knots.api.work.outside import CurrentOutside
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
@@ -20,7 +21,6 @@ from nine_knots.core.judge.gauge import gauged
 from nine_knots.core.tell.gauge import gauge_words
 from nine_knots.core.tell.places import PlaceReading, level_text
 from nine_knots.core.trade.places import Gauge
-from nine_knots.services.outward import one_of_few
 from nine_knots.services.sensor_things import list_datastreams, read_levels
 from nine_knots.simulated.level_service import LevelService, Trick
 from nine_knots.store.places import read_place
@@ -60,13 +60,14 @@ class LevelAnswer:
 
 
 @router.get("/gauges", responses=WORKED_OUT, summary="Gauges of a SensorThings service")
-def get_gauges(
+async def get_gauges(
     request: Request,
+    outside: CurrentOutside,
     base: Annotated[str, Query(max_length=300, pattern=r"^(demo|https?://\S+)$")],
 ) -> tuple[GaugeChoice, ...]:
     """Its datastreams, those of a length first."""
-    with one_of_few(_whose(request)):
-        found = list_datastreams(_base(request, base), _public_only(request, base))
+    asked, public_only = _base(request, base), _public_only(request, base)
+    found = await outside.exchange(lambda: list_datastreams(asked, public_only))
     return tuple(GaugeChoice(one.key, one.title, one.unit, one.metres) for one in found)
 
 
@@ -86,15 +87,18 @@ def put_gauge(session: CurrentSession, place_id: PathId, form: GaugeForm) -> Pla
 
 
 @router.get("/{place_id}/level", responses=MISSING | WORKED_OUT, summary="Read the gauge")
-def get_level(
+async def get_level(
     request: Request,
     session: CurrentSession,
+    outside: CurrentOutside,
     place_id: PathId,
     trick: Annotated[Trick, Query(description="what the stand-in is up to")] = "none",
     units: System = "imperial",
 ) -> LevelAnswer:
     """The newest level, how it goes, and whether it can be gone by; nothing is stored."""
-    place = session.read(lambda cursor, me: read_place(cursor, me, place_id))
+    place = await run_in_threadpool(
+        session.read, lambda cursor, me: read_place(cursor, me, place_id)
+    )
     gauge = place.gauge
     if gauge is None:
         raise NotFound(
@@ -105,18 +109,13 @@ def get_level(
     base = _base(request, gauge.base, trick)
     now = datetime.now(UTC)
     public_only = _public_only(request, gauge.base)
-    with one_of_few(_whose(request)):
-        seen = read_levels(base, gauge.datastream, gauge.metres, LOOKED_BACK, public_only)
+    seen = await outside.exchange(
+        lambda: read_levels(base, gauge.datastream, gauge.metres, LOOKED_BACK, public_only)
+    )
     found = gauged(tuple((one.level_m, (now - one.at).total_seconds()) for one in seen))
     return LevelAnswer(
         level_text(found.level_m, Units(units)), found.standing, gauge_words(found, Units(units))
     )
-
-
-def _whose(request: Request) -> str:
-    """Whom a place among the few exchanges is counted for."""
-    caller = caller_of(request)
-    return caller.account_id or caller.angler_id or "bench"
 
 
 def _base(request: Request, base: str, trick: Trick = "none") -> str:

@@ -4,14 +4,16 @@ from dataclasses import dataclass
 
 from fastapi import APIRouter, Response
 from pymysql.cursors import DictCursor
+from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.accounts.caller import CurrentMine
 from nine_knots.api.accounts.forms import InviteForm
 from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES
-from nine_knots.core.base.errors import OutOfRange
+from nine_knots.api.work.outside import CurrentOutside
+from nine_knots.core.base.errors import CannotCompute, OutOfRange, TooBusy
 from nine_knots.formats.leader_qr import qr_svg
-from nine_knots.services.mail import send
+from nine_knots.services.mail import check_address, send
 from nine_knots.services.secret import hash_of, new_token
 from nine_knots.store.accounts.invitations import (
     Invitation,
@@ -24,6 +26,7 @@ router = APIRouter(
     prefix="/api/account/invitations", tags=["account"], responses={**RESPONSES, **MISSING}
 )
 MOST_OPEN = 10
+SUBJECT = "An invitation to Nine Knots"
 TEXT = """{name} invites you to Nine Knots, for anglers who build their own leaders.
 
 Open this within a week, and join:
@@ -50,11 +53,15 @@ def get_invitations(mine: CurrentMine) -> tuple[Invitation, ...]:
 
 
 @router.post("", summary="Invite another")
-def post_invitation(mine: CurrentMine, form: InviteForm) -> NewInvitation:
+async def post_invitation(
+    mine: CurrentMine, outside: CurrentOutside, form: InviteForm
+) -> NewInvitation:
     """Good for a week and one person; an operator's lets in as an operator, if it says so."""
     if form.as_operator:
         mine.operates()
         mine.proved()
+    if form.mail:
+        check_address(form.mail)
     token = new_token()
 
     def invite(cursor: DictCursor, me: str) -> None:
@@ -66,13 +73,17 @@ def post_invitation(mine: CurrentMine, form: InviteForm) -> NewInvitation:
         add_invitation(cursor, me, hash_of(token), form.note.strip(), form.as_operator)
         mine.note(cursor, "invited")
 
-    mine.change(invite)
+    await run_in_threadpool(mine.change, invite)
     url = mine.site.join_url(token)
     words = "Hand it over: it is shown this once."
     if form.mail and mine.site.mail:
         text = TEXT.format(name=mine.login.name, url=url)
-        send(mine.site.mail, mine.site.sender, form.mail, "An invitation to Nine Knots", text)
-        words = f"It was sent to {form.mail}."
+        server, sender = mine.site.mail, mine.site.sender
+        try:
+            await outside.exchange(lambda: send(server, sender, form.mail, SUBJECT, text))
+            words = f"It was sent to {form.mail}."
+        except (CannotCompute, TooBusy) as trouble:  # the invitation stands, and is shown
+            words = f"{trouble.what} Hand it over yourself: it is shown this once."
     return NewInvitation(url, qr_svg(url), words)
 
 
