@@ -120,6 +120,9 @@ def test_no_name_is_taken_for_anothers(app, database, name):
     assert refused.json()["where"] == "name"
     kana = stranger(app).post("/api/account/join", json={**form, "name": " \u6f22\u304b  b "})
     assert kana.status_code == 422, "three scripts"
+    tangut = {**form, "name": "\U00017000"}  # a letter whose name no table here has
+    assert stranger(app).post("/api/account/join", json=tangut).status_code in (200, 422)
+    form["invitation"] = invited(database)
     typed = " \u6f22  \u304b "
     kana = stranger(app).post("/api/account/join", json={**form, "name": typed})
     assert kana.json()["me"]["name"] == "\u6f22 \u304b"

@@ -150,10 +150,39 @@ def test_a_guest_sees_one_day_at_the_water_and_nothing_else(house, bench, databa
 
 def test_a_phone_belongs_to_one_angler_whoever_sits_at_the_bench(house, bench, database):
     mine = paired(house, bench)
-    titles = [one["title"] for one in mine.get("/api/leaders").json()]
+    titles = [one["title"] for one in mine.get("/api/plans").json()]
     database.transact(lambda cursor: create_angler(cursor, Settings(name="Eskil")))
-    assert bench.get("/api/leaders").json() == []
-    assert [one["title"] for one in mine.get("/api/leaders").json()] == titles
+    assert bench.get("/api/plans").json() == []
+    assert [one["title"] for one in mine.get("/api/plans").json()] == titles
+
+
+AT_THE_WATER = {
+    "GET /api/plans",
+    "GET /api/plans/{plan_id}/pack",
+    "GET /api/happened",
+    "POST /api/happened",
+    "GET /api/photos",
+    "POST /api/photos",
+    "GET /api/readiness",
+    "POST /api/phones/pair",
+    "GET /api/phones/authority.crt",
+}
+
+
+@pytest.mark.parametrize("guest", [False, True])
+def test_a_phone_reaches_what_it_needs_at_the_water_and_no_more(house, bench, database, guest):
+    database.transact(pack)
+    asked = {"plan_id": PLAN_ID} if guest else {}
+    code = bench.post("/api/phones/code", json=asked).json()["code"]
+    one = phone(house)
+    assert one.post("/api/phones/pair", json={"code": code}).is_success
+    reached = set()
+    for path, operations in house.openapi()["paths"].items():
+        for method in operations:
+            answer = one.request(method, path.replace("{plan_id}", PLAN_ID))
+            if answer.status_code != 403:
+                reached.add(f"{method.upper()} {path}")
+    assert reached == AT_THE_WATER
 
 
 def test_without_the_door_there_is_no_code(client):

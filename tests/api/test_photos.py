@@ -53,6 +53,8 @@ def test_a_photo_is_kept_once_upright_and_tells_no_place(client):
         (picture()[:200], NAME),
         (b"", NAME),
         (picture(size=(4, 4)), "../../etc/passwd"),
+        (picture(size=(4, 4)), "."),
+        (picture(size=(4, 4)), ".."),
     ],
 )
 def test_what_is_no_picture_is_refused(client, image, name):

@@ -4,6 +4,7 @@ import asyncio
 import json
 import threading
 import time
+from base64 import b64encode
 from concurrent.futures import ThreadPoolExecutor
 from io import BytesIO
 
@@ -12,11 +13,13 @@ from PIL import Image
 
 from nine_knots.api.bodies import STRANGERS_BYTES, Unfit, check_density
 from nine_knots.api.body_reading import BodyBudget, fit_body
+from nine_knots.api.work.shares import SHARE_S
 from nine_knots.core.base.errors import FileRefused, TooBusy
 from nine_knots.formats.photo import as_kept
 from nine_knots.services import secret
 from nine_knots.services.few_at_once import FewAtOnce
 from nine_knots.services.passwords import LOOKED_AT, check_password
+from nine_knots.store.accounts.accounts import account_named
 from tests.api.authenticator import Device
 from tests.api.hosted import ORIGIN, hosted, invited, joined, stranger
 from tests.api.test_entering import code_of, join_with
@@ -121,6 +124,14 @@ def test_of_an_odd_password_only_so_much_is_judged(monkeypatch):
     assert LOOKED_AT <= 32
 
 
+def test_what_is_refused_at_first_makes_no_description(app, monkeypatch):
+    monkeypatch.setattr(
+        app, "openapi", pytest.fail
+    )  # it takes seconds, in which nobody is answered
+    refused = stranger(app).patch("/api/account/log-in")
+    assert (refused.status_code, refused.headers["allow"]) == (405, "POST")
+
+
 def test_a_stranger_sends_little(app):
     body = json.dumps({"name": "x" * STRANGERS_BYTES, "password": "y"})
     kind = {"content-type": "application/json"}
@@ -180,3 +191,17 @@ def test_a_large_picture_is_made_small_while_it_is_read():
     for more in ({"kind": "PNG"}, {"progressive": True}):
         with pytest.raises(FileRefused, match="24 million pixels"):
             as_kept(picture((8000, 7000), **more))
+
+
+def test_a_phones_work_counts_towards_its_accounts_hour(app, database):
+    runa = joined(app, database, "Runa")
+    code = runa.post("/api/phones/code").json()["code"]
+    phone = stranger(app)
+    assert phone.post("/api/phones/pair", json={"code": code}).is_success
+    account_id = database.transact(lambda cursor: account_named(cursor, "Runa").account_id)
+    photo = {"plan_id": "0" * 32, "name": "seen.jpg", "image": b64encode(picture((8, 8))).decode()}
+    assert phone.post("/api/photos", json=photo).is_success
+    assert app.state.shares.take_news()[account_id] > 0.0
+    app.state.shares.add(account_id, SHARE_S)
+    assert phone.post("/api/photos", json={**photo, "name": "next.jpg"}).status_code == 429
+    app.state.shares.add(account_id, -SHARE_S)

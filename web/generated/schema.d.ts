@@ -3152,7 +3152,7 @@ export interface paths {
         put?: never;
         /**
          * Come in by a password
-         * @description After five wrong ones of a name none is taken for five minutes.
+         * @description After five wrong ones from one address none is taken from there for five minutes.
          */
         post: operations["post_log_in"];
         delete?: never;
@@ -3172,7 +3172,7 @@ export interface paths {
         put?: never;
         /**
          * Ask what a passkey is to sign
-         * @description Good for five minutes and one signature.
+         * @description Good for five minutes and one signature; nobody is kept from asking.
          */
         post: operations["post_passkey"];
         delete?: never;
@@ -3212,7 +3212,8 @@ export interface paths {
         put?: never;
         /**
          * Come in by a recovery code
-         * @description The code is spent; then set a password or make a passkey.
+         * @description The code is spent; then set a password or make a passkey. Nobody guesses a code, so one that
+         *     is right lets in however often others have tried.
          */
         post: operations["post_recover"];
         delete?: never;

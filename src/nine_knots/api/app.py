@@ -112,7 +112,7 @@ def _entrances(
     def phones(token: str) -> Caller | None:
         assert database is not None
         found = database.transact(lambda cursor: phone_with(cursor, hash_of(token)))
-        return Caller(angler_id=found.angler_id, day=found.day) if found else None
+        return Caller(found.angler_id, found.account_id, found.day) if found else None
 
     def logins(token: str, calling: Calling) -> Caller | None:
         assert database is not None

@@ -12,17 +12,18 @@ _KEY = "nine_knots_caller"
 
 @dataclass(frozen=True, slots=True)
 class Caller:
-    """Whose phone it is, and of a guest's the only day that it sees; or the login that calls. At
-    the bench itself nothing of it is known, nor asked for."""
+    """Whose phone it is, of which account, and of a guest's the only day that it sees; or the login
+    that calls. At the bench itself nothing of it is known, nor asked for."""
 
     angler_id: str | None = None
+    phones_account_id: str | None = None
     day: str | None = None
     login: Login | None = None
 
     @property
     def account_id(self) -> str | None:
-        """Of who is logged in; None at home."""
-        return self.login.account_id if self.login else None
+        """Of who is logged in, or whose phone it is; None at home."""
+        return self.login.account_id if self.login else self.phones_account_id
 
 
 ANYBODY = Caller()

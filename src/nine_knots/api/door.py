@@ -9,16 +9,6 @@ from dataclasses import dataclass
 COOKIE = "nine-knots-phone"
 OPEN = ("/api/phones/pair", "/api/phones/authority.crt")
 """What a phone may call before it is paired."""
-AT_THE_BENCH = (
-    "/api/phones",
-    "/api/anglers",
-    "/api/everything",
-    "/api/instruments",
-    "/api/account",
-    "/api/operator",
-)
-"""What a phone may not call, but for those: who comes in, whose things are in front, all of them at
-once, what is plugged in at the bench, and accounts."""
 WATCHED_HERE = ("/metrics", "/health")
 """What an operator watches, at the machine itself."""
 

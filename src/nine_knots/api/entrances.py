@@ -10,7 +10,7 @@ from starlette.concurrency import run_in_threadpool
 from nine_knots.api.bodies import Unfit
 from nine_knots.api.caller import ANYBODY, Caller
 from nine_knots.api.calling import Calling
-from nine_knots.api.door import AT_THE_BENCH, COOKIE, OPEN, WATCHED_HERE, Door
+from nine_knots.api.door import COOKIE, OPEN, WATCHED_HERE, Door
 from nine_knots.api.site import Site
 
 LOCAL_NAMES = ("127.0.0.1", "localhost", "[::1]")
@@ -21,8 +21,12 @@ ENTERING = re.compile(
 """What a stranger may call of a hosted service."""
 OWN_MACHINE = ("/api/instruments", "/api/pulls/scale")
 """What is plugged in at a bench of one's own."""
-GUESTS = re.compile(r"^/api/(plans(/[0-9a-f]{32}/pack)?|happened|photos|readiness)$")
-"""What a guest's phone may call, of its day."""
+AT_THE_WATER = re.compile(
+    r"^(GET /api/(plans(/[0-9a-f]{32}/pack)?|happened|photos|readiness)"
+    r"|POST /api/(happened|photos))$"
+)
+"""All that a phone may call: packed days, and what happened on them. A guest's phone is shown its
+own day there, and writes to no other (``Session.check_day``)."""
 
 Phones = Callable[[str], Caller | None]
 """Whose phone bears a token."""
@@ -42,7 +46,7 @@ class Entrance(Protocol):
     def takes(self, port: int) -> bool:
         """Whether calls to such a port of this machine come in by it."""
 
-    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
+    async def admit(self, method: str, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Who calls, or Unfit."""
 
 
@@ -69,7 +73,7 @@ class AtTheBench:
         """Whatever does not come to the door."""
         return port != self._but
 
-    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
+    async def admit(self, method: str, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Anybody who sits there."""
         return ANYBODY
 
@@ -87,18 +91,16 @@ class ByTheDoor:
         """What comes to the door."""
         return port == self._port
 
-    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
+    async def admit(self, method: str, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Whose phone it is; a stranger only pairs."""
         _check_watched(path)
         if path in OPEN or not path.startswith("/api/"):
             return ANYBODY
-        return await phone_that_calls(self._phones, path, cookies)
+        return await phone_that_calls(self._phones, f"{method} {path}", cookies)
 
 
-async def phone_that_calls(phones: Phones, path: str, cookies: Cookies) -> Caller:
+async def phone_that_calls(phones: Phones, called: str, cookies: Cookies) -> Caller:
     """Whose phone it is that calls, as far as a phone may; Unfit where it is none."""
-    if path.startswith(AT_THE_BENCH):
-        raise Unfit(403, "at-the-bench", "That is done at the bench itself.", "")
     token = cookies.get(COOKIE, "")
     found = await run_in_threadpool(phones, token) if token else None
     if found is None:
@@ -108,8 +110,8 @@ async def phone_that_calls(phones: Phones, path: str, cookies: Cookies) -> Calle
             "This phone is not paired with the bench, or not any more.",
             "At the bench, under My things, pair it.",
         )
-    if found.day is not None and not GUESTS.fullmatch(path):
-        raise Unfit(403, "a-guest", "A guest's phone is for one day at the water.", "")
+    if not AT_THE_WATER.fullmatch(called):
+        raise Unfit(403, "at-the-bench", "A phone is for the water: do this at the bench.", "")
     return found
 
 
@@ -127,7 +129,7 @@ class Hosted:
         """The proxy calls the port of all."""
         return True
 
-    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
+    async def admit(self, method: str, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Who is logged in, else whose phone it is; a stranger logs in or joins."""
         _check_watched(path)
         if not path.startswith("/api/"):
@@ -146,7 +148,7 @@ class Hosted:
         if ENTERING.fullmatch(path):
             return ANYBODY
         if COOKIE in cookies:
-            return await phone_that_calls(self._phones, path, cookies)
+            return await phone_that_calls(self._phones, f"{method} {path}", cookies)
         raise Unfit(401, "not-logged-in", "Nobody is logged in here.", "Log in.")
 
 
@@ -163,7 +165,7 @@ class Watching:
         """Whatever says that it is called from here."""
         return True
 
-    async def admit(self, path: str, cookies: Cookies, calling: Calling) -> Caller:
+    async def admit(self, method: str, path: str, cookies: Cookies, calling: Calling) -> Caller:
         """Anybody on the machine, to watch."""
         if path not in (*WATCHED_HERE, "/api/readiness"):
             raise Unfit(421, "wrong-host", "This service answers under its own name only.", "")

@@ -68,7 +68,7 @@ class Guard:
             _check_origin(entrance, headers, scope["method"], scope["path"])
             cookies = http_cookies(headers.get("cookie", ""))
             calling = calling_of(HTTPConnection(scope))
-            caller = await entrance.admit(scope["path"], cookies, calling)
+            caller = await entrance.admit(scope["method"], scope["path"], cookies, calling)
             set_caller(scope, caller)
             if not scope["path"].startswith("/api/"):
                 await self.app(scope, receive, send_guarded)

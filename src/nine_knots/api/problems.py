@@ -1,6 +1,5 @@
 """Errors as RFC 9457 problem details with stable codes, field paths and the mend."""
 
-import re
 from collections.abc import Sequence
 from http import HTTPStatus
 from typing import Any
@@ -10,6 +9,7 @@ from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
 from pydantic import BaseModel, ValidationError
 from starlette.exceptions import HTTPException
+from starlette.routing import Match
 
 from nine_knots.core.base.errors import DatabaseTrouble, NineKnotsError, StaleRevision, TooBusy
 
@@ -34,7 +34,9 @@ STATUS_BY_CODE = {
     "damaged": 500,
     "unexpected": 500,
 }
+METHODS = ("DELETE", "GET", "PATCH", "POST", "PUT")
 MOST_WHERE = 300
+METHODS = ("DELETE", "GET", "PATCH", "POST", "PUT")
 RETRY_S = 2  # until the database may answer again
 
 
@@ -158,11 +160,13 @@ def _http(request: Request, error: Exception) -> JSONResponse:
 
 
 def _methods_of(request: Request) -> list[str]:
-    """Every method that the description knows of this path; GET for the pages."""
-    for template, operations in request.app.openapi()["paths"].items():
-        if re.fullmatch(re.sub(r"\{[^}]+\}", "[^/]+", template), request.url.path):
-            return sorted(method.upper() for method in operations)
-    return ["GET"]
+    """Every method that some route takes for this path."""
+
+    def taken(method: str) -> bool:
+        asked = {**request.scope, "method": method}
+        return any(route.matches(asked)[0] is Match.FULL for route in request.app.routes)
+
+    return [method for method in METHODS if taken(method)]
 
 
 def unexpected() -> JSONResponse:

@@ -77,16 +77,18 @@ def revoke_phone(cursor: DictCursor, angler_id: str, phone_id: str) -> None:
 
 @dataclass(frozen=True, slots=True)
 class Paired:
-    """Whose phone it is, and of a guest's the only day that it sees."""
+    """Whose phone it is, of which account (none at home), and of a guest's the only day it sees."""
 
     angler_id: str
+    account_id: str | None
     day: str | None
 
 
 def phone_with(cursor: DictCursor, token_hash: str) -> Paired | None:
     """Whose phone bears the token of this hash; None where none does that may come in."""
     cursor.execute(
-        "SELECT phone.angler_id, phone_id, plan_id FROM phone JOIN angler USING (angler_id) "
+        "SELECT phone.angler_id, angler.account_id, phone_id, plan_id "
+        "FROM phone JOIN angler USING (angler_id) "
         "LEFT JOIN account USING (account_id) WHERE token_hash = %s AND revoked_at IS NULL "
         "AND account.shut_at IS NULL AND (ends_at IS NULL OR ends_at > %s)",
         (token_hash, from_now()),
@@ -99,4 +101,4 @@ def phone_with(cursor: DictCursor, token_hash: str) -> Paired | None:
         "AND seen_at < UTC_TIMESTAMP(6) - INTERVAL 1 MINUTE",
         (row["angler_id"], row["phone_id"]),
     )
-    return Paired(row["angler_id"], row["plan_id"])
+    return Paired(row["angler_id"], row["account_id"], row["plan_id"])

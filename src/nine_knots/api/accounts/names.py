@@ -26,7 +26,7 @@ def typed_name(typed: str) -> str:
             where="name",
             mend="Type it anew, letter by letter.",
         )
-    scripts = {unicodedata.name(letter).split()[0] for letter in letters}
+    scripts = {unicodedata.name(letter, "UNNAMED").split()[0] for letter in letters}
     if len(scripts) > 1 and not any(scripts <= one for one in TOGETHER):
         raise OutOfRange(
             "This name mixes letters of several alphabets, which look alike.",
