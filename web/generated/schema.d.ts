@@ -18681,7 +18681,7 @@ export interface operations {
         parameters: {
             query?: {
                 /** @description what the stand-in is up to */
-                trick?: "none" | "stale" | "absurd" | "nothing" | "no json" | "huge" | "redirect" | "error";
+                trick?: "none" | "stale" | "absurd" | "nothing" | "no json" | "huge" | "redirect" | "error" | "drip";
                 units?: "imperial" | "metric";
             };
             header?: never;

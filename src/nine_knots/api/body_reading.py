@@ -80,18 +80,17 @@ async def fit_body(
 
 
 async def _whole(receive: Receive, most: int) -> bytes:
-    parts, size = [], 0
+    body = bytearray()
     while True:
         message = await receive()
         if message["type"] != "http.request":
             break
-        parts.append(message.get("body", b""))
-        size += len(parts[-1])
-        if size > most:
+        body += message.get("body", b"")
+        if len(body) > most:
             raise _too_large(most)
         if not message.get("more_body", False):
             break
-    return b"".join(parts)
+    return bytes(body)
 
 
 def _receiving(body: bytes, receive: Receive) -> Receive:

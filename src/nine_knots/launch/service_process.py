@@ -1,5 +1,6 @@
 """The application as a process of its own; needs little itself, so that it is started early."""
 
+import os
 import subprocess
 from contextlib import suppress
 from dataclasses import replace
@@ -12,6 +13,8 @@ if TYPE_CHECKING:
     from nine_knots.launch.orders import Orders
 
 ENDS_S = 1.8
+RETURNED = {"MALLOC_ARENA_MAX": "2", "MALLOC_MMAP_THRESHOLD_": "131072"}
+"""Large bodies and hashes come and go in many threads: their memory goes back to the system."""
 
 
 class Service:
@@ -25,7 +28,12 @@ class Service:
     def load(self) -> None:
         """Start it without orders: what it needs takes longer to load than a database to start."""
         command = owner_of(self._folder).python("-m", "nine_knots.launch.serving")
-        self._process = subprocess.Popen(command, stdin=subprocess.PIPE, start_new_session=True)
+        self._process = subprocess.Popen(
+            command,
+            stdin=subprocess.PIPE,
+            start_new_session=True,
+            env={**os.environ, **RETURNED},
+        )
 
     def serve(self, orders: "Orders") -> None:
         """Give it its orders; it says itself when it is ready."""

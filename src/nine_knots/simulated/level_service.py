@@ -7,13 +7,18 @@ also misbehave, to see what comes of it.
 import json
 import re
 import threading
+import time
+from contextlib import suppress
 from datetime import UTC, datetime, timedelta
 from http.server import BaseHTTPRequestHandler, ThreadingHTTPServer
 from math import sin
 from typing import Any, Literal
 from urllib.parse import parse_qs, unquote, urlsplit
 
-Trick = Literal["none", "stale", "absurd", "nothing", "no json", "huge", "redirect", "error"]
+DRIPS, DRIP_S = 200, 0.5
+Trick = Literal[
+    "none", "stale", "absurd", "nothing", "no json", "huge", "redirect", "error", "drip"
+]
 STREAMS = {
     1: ("Skarn bridge", "Water level", "m", 0.56),
     2: ("Perch lake", "Water level", "cm", 141.0),
@@ -38,6 +43,8 @@ class _Answering(BaseHTTPRequestHandler):
             self._send(200, b"<html>welcome</html>")
         elif trick == "huge":
             self._send(200, b"[" + b"1," * 900_000 + b"1]")
+        elif trick == "drip":
+            self._drip()
         elif path == "/v1.1/Datastreams":
             self._json({"value": [_stream(key) for key in STREAMS]})
         elif found := OBSERVATIONS.match(path):
@@ -48,6 +55,17 @@ class _Answering(BaseHTTPRequestHandler):
 
     def _json(self, value: Any) -> None:
         self._send(200, json.dumps(value).encode())
+
+    def _drip(self) -> None:
+        """A byte now and then, for as long as anybody listens."""
+        self.send_response(200)
+        self.send_header("content-type", "application/json")
+        self.end_headers()
+        with suppress(OSError):
+            for _ in range(DRIPS):
+                self.wfile.write(b" ")
+                self.wfile.flush()
+                time.sleep(DRIP_S)
 
     def _send(self, status: int, body: bytes, location: str = "") -> None:
         self.send_response(status)

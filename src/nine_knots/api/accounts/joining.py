@@ -2,6 +2,7 @@
 
 from fastapi import APIRouter
 from pymysql.cursors import DictCursor
+from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.accounts.forms import (
     Invited,
@@ -15,6 +16,7 @@ from nine_knots.api.accounts.keys import ask_for_new, keep_made, new_account_id,
 from nine_knots.api.accounts.letting_in import CurrentThreshold, Threshold, new_codes
 from nine_knots.api.accounts.names import typed_name
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
+from nine_knots.api.work.uploads import CurrentReading
 from nine_knots.core.base.errors import WrongCode
 from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, hash_of, new_token, sealed
@@ -52,14 +54,14 @@ def post_join_passkey(threshold: CurrentThreshold, form: JoinAskForm) -> ToSign:
 
 
 @router.post("", summary="Join by an invitation")
-def post_join(threshold: CurrentThreshold, form: JoinForm) -> Joined:
+async def post_join(threshold: CurrentThreshold, reading: CurrentReading, form: JoinForm) -> Joined:
     """An account with an angler of its own who owns nothing yet; the invitation is spent."""
     name = typed_name(form.name)
-    _look(threshold, form.invitation)  # before anything that takes long
+    await run_in_threadpool(_look, threshold, form.invitation)  # before anything that takes long
     kept = None
     if form.password or not form.credential:
-        check_password(form.password, (name,))
-        kept = sealed(form.password)
+        await reading.of(check_password, form.password, (name,))
+        kept = await run_in_threadpool(sealed, form.password)
     codes, token = new_codes(), new_token()
 
     def join(cursor: DictCursor) -> bool:
@@ -77,7 +79,7 @@ def post_join(threshold: CurrentThreshold, form: JoinForm) -> Joined:
         threshold.log_in(cursor, account_id, token, "joined")
         return found.as_operator
 
-    is_operator = threshold.database.transact(join)
+    is_operator = await run_in_threadpool(threshold.database.transact, join)
     return Joined(threshold.crossed(token, name, is_operator), codes)
 
 

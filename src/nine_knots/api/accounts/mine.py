@@ -5,6 +5,7 @@ from typing import Annotated
 
 from fastapi import APIRouter, Query, Response
 from pymysql.cursors import DictCursor
+from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.accounts.caller import CurrentMine
 from nine_knots.api.accounts.forms import (
@@ -27,6 +28,7 @@ from nine_knots.api.accounts.names import as_kept
 from nine_knots.api.current_site import gone
 from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
+from nine_knots.api.work.uploads import CurrentReading
 from nine_knots.core.base.errors import NineKnotsError, OutOfRange, WrongCode
 from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, sealed
@@ -161,13 +163,13 @@ def remove_passkey(mine: CurrentMine, passkey_id: PathId) -> Keys:
 
 
 @router.put("/password", summary="Set another password, or none")
-def put_password(mine: CurrentMine, form: PasswordForm) -> Keys:
+async def put_password(mine: CurrentMine, reading: CurrentReading, form: PasswordForm) -> Keys:
     """Whoever is logged in elsewhere is out."""
     mine.proved()
     kept = None
     if form.password:
-        check_password(form.password, (mine.login.name,))
-        kept = sealed(form.password)
+        await reading.of(check_password, form.password, (mine.login.name,))
+        kept = await run_in_threadpool(sealed, form.password)
 
     def change(cursor: DictCursor, me: str) -> Keys:
         if kept is None and not list_passkeys(cursor, me):
@@ -179,7 +181,7 @@ def put_password(mine: CurrentMine, form: PasswordForm) -> Keys:
         mine.note(cursor, "set a password" if kept else "took the password away")
         return _keys(cursor, me)
 
-    return mine.change(change)
+    return await run_in_threadpool(mine.change, change)
 
 
 @router.post("/recovery-codes", summary="Ask for new recovery codes")

@@ -1,7 +1,8 @@
-"""Reading uploads in a process of its own, one at a time, in so much time and memory.
+"""Reading what is sent in a process of its own: one thing at a time, in so much time and memory.
 
 A picture of sixty million pixels or a file of a season takes seconds and hundreds of megabytes to
-read. Elsewhere, whatever is in it, the service goes on answering and stays as small as it is.
+read, and a password can be one that takes seconds to judge. In a process of their own they neither
+keep the service from answering nor make it grow.
 """
 
 import asyncio
@@ -51,9 +52,7 @@ class Uploads:
         """
         self._shares.check(account_id)
         if self._waiting >= MOST_WAITING:
-            raise TooBusy(
-                "Many files are being read just now.", retry_s=10, mend="Try again in a moment."
-            )
+            raise TooBusy("Much is being read just now.", retry_s=10, mend="Try again in a moment.")
         self._waiting += 1
         try:
             async with self._turn:
@@ -82,7 +81,7 @@ class Uploads:
             )
         except (TookTooLong, MemoryError, ProcessExpired) as beyond:
             raise FileRefused(
-                "This file takes too long to read, or too much memory.", mend="Send a smaller one."
+                "This takes too long to read, or too much memory.", mend="Send something smaller."
             ) from beyond
         finally:
             self._shares.add(account_id, time.monotonic() - begun)
