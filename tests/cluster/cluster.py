@@ -4,6 +4,7 @@ import secrets
 import subprocess
 import threading
 import time
+from functools import partial
 from pathlib import Path
 
 import httpx
@@ -11,8 +12,9 @@ import httpx
 from nine_knots.launch.mariadb import free_port, program
 from tests.cluster.nodes import NAME, USER, Node
 from tests.hosting import invitation_in, joined
-from tests.running import Running
+from tests.running import Running, until
 
+START_S = 240.0
 PROXY = """
 global
     maxconn 4000
@@ -31,6 +33,7 @@ listen database
 {nodes}
 listen web
     mode http
+    timeout check 3s
     bind 127.0.0.1:{web}
     balance leastconn
     option redispatch
@@ -103,8 +106,20 @@ class Cluster:
         )
         self.proxy = Proxy(folder, text)
         self.services = [self.service(0), self.service(1)]
+        self._until_ready()
         said = next(one.said for one in self.services if "/join#" in one.said)
         self.invitation = invitation_in(said)
+
+    def _until_ready(self) -> None:
+        """Wait until both services have workers that have compiled what they need, and the proxy
+        finds a service: on a busy machine that takes a minute."""
+
+        def ready(one: Running) -> bool:
+            return bool(one.http.get("/api/readiness").json()["ready"])
+
+        for one in self.services:
+            until(partial(ready, one), f"workers of {one.url}", START_S)
+        until(lambda: httpx.get(f"{self.site}/api/account").is_success, self.site, START_S)
 
     def service(self, number: int) -> Running:
         """One of the two services, started."""
