@@ -23,6 +23,8 @@ from nine_knots.store.happened import list_events
 from nine_knots.store.photos import add_photo, drop_photo, list_photos, read_photo
 
 router = APIRouter(prefix="/api/photos", tags=["log"], responses=RESPONSES)
+NAME = r"^[ .()-]*\w[\w .()-]*$"
+"""Of a new photo: one that a folder could have too, so neither “.” nor “..”."""
 MOST_LETTERS = 8_000_000  # of a picture in base 64: six million bytes
 
 
@@ -30,7 +32,7 @@ class PhotoForm(Form):
     """A picture and the name under which an event of the day tells it."""
 
     plan_id: EventId
-    name: PhotoName
+    name: str = Field(max_length=120, pattern=NAME)
     image: str = Field(max_length=MOST_LETTERS, description="JPEG, PNG or WebP, in base 64")
 
 

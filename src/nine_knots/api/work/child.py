@@ -1,19 +1,26 @@
-"""How a process that reads uploads begins; needs nothing but Python itself."""
+"""How a process that reads what is sent begins; needs nothing but Python itself."""
 
-import ctypes
 import os
 import resource
 import signal
-from contextlib import suppress
+import threading
+import time
 
-_PARENT_DIED = 1  # PR_SET_PDEATHSIG of prctl(2)
+LOOK_S = 0.5
 
 
 def begin(parent: int, most_bytes: int) -> None:
-    """Take no more memory than that, and end with the parent, not by a Ctrl-C meant for it."""
+    """Take no more memory than that, and end with the parent, not by a Ctrl-C meant for it.
+
+    The parent is asked for, since the kernel's own signal comes when a *thread* of it ends, and
+    that of a pool may end before its process does.
+    """
     resource.setrlimit(resource.RLIMIT_AS, (most_bytes, most_bytes))
     signal.signal(signal.SIGINT, signal.SIG_IGN)
-    with suppress(OSError, AttributeError):
-        ctypes.CDLL(None).prctl(_PARENT_DIED, signal.SIGKILL)
-    if os.getppid() != parent:
-        os._exit(1)
+    threading.Thread(target=_end_with, args=(parent,), daemon=True).start()
+
+
+def _end_with(parent: int) -> None:
+    while os.getppid() == parent:
+        time.sleep(LOOK_S)
+    os._exit(1)

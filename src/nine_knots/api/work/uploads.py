@@ -67,7 +67,7 @@ class Uploads:
 
         if self._idle is not None:
             self._idle.cancel()
-        if self._pool is None:
+        if self._pool is None or not self._pool.active:
             self._pool = ProcessPool(
                 max_workers=1,
                 initializer=begin,

@@ -13,7 +13,7 @@ from nine_knots.core.trade.tackle import FishKind
 EventId = Annotated[str, Field(pattern=r"^[0-9a-f]{32}$")]
 Moment = Annotated[int, Field(ge=0, le=4_102_444_800_000, description="ms since 1970, UTC")]
 Name = Annotated[str, Field(max_length=80)]
-PhotoName = Annotated[str, Field(max_length=120, pattern=r"^[ .()-]*\w[\w .()-]*$")]
+PhotoName = Annotated[str, Field(max_length=120, pattern=r"^[\w .()-]+$")]
 Landed = Literal["piled up", "soft", "straight", "slammed"]
 
 
