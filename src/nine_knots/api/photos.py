@@ -23,8 +23,8 @@ from nine_knots.store.happened import list_events
 from nine_knots.store.photos import add_photo, drop_photo, list_photos, read_photo
 
 router = APIRouter(prefix="/api/photos", tags=["log"], responses=RESPONSES)
-NAME = r"^[ .()-]*\w[\w .()-]*$"
-"""Of a new photo: one that a folder could have too, so neither “.” nor “..”."""
+NAME = r"^\w[\w .()-]*$"
+"""Of a new photo: a name that a file may have too, so neither “.” nor “..”."""
 MOST_LETTERS = 8_000_000  # of a picture in base 64: six million bytes
 
 
