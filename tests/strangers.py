@@ -137,9 +137,28 @@ class Acts:
         found = self.insider.get("/api/everything").json()
         found["happened"] = [
             {"event_id": f"{number:032x}", "plan_id": "0" * 32, "at": number, "kind": "fish"}
-            for number in range(120_000)
+            for number in range(49_000)
         ]
         return all_at_once([self._inside("/api/everything", json.dumps(found))])
+
+    def one_asks_for_the_description(self) -> Ends:
+        with caller(self.site) as one:
+            return all_at_once([lambda: one.get("/api/openapi.json", timeout=60.0)])
+
+    def one_reads_all_of_it_back(self) -> Ends:
+        """As many things as were sent for everything, each way they can be read."""
+        paths = ("/api/everything", "/api/log", "/api/photos/files/log.zip")
+        ends: Ends = Counter()
+        for path in paths:
+            ends += all_at_once([lambda path=path: self.insider.get(path, timeout=120.0)])
+        return ends
+
+    def one_sends_a_file_of_five_hundred_leaders(self) -> Ends:
+        ids = [row["leader_id"] for row in self.insider.get("/api/leaders").json()]
+        file = self.insider.post("/api/sharing/file", json={"leader_ids": ids}).json()
+        file["leaders"] = (500 * file["leaders"])[:500]
+        body = json.dumps({"text": json.dumps(file)})
+        return all_at_once([self._inside("/api/sharing/leaders", body)])
 
     def ten_send_brackets_for_events(self) -> Ends:
         body = '{"events":[' + "[]," * 1_290_000 + "0]}"
@@ -206,6 +225,9 @@ ACTS: tuple[Callable[[Acts], Ends], ...] = (
     Acts.one_sends_brackets_for_everything,
     Acts.four_send_brackets_for_everything,
     Acts.one_sends_many_things_for_everything,
+    Acts.one_reads_all_of_it_back,
+    Acts.one_asks_for_the_description,
+    Acts.one_sends_a_file_of_five_hundred_leaders,
     Acts.ten_send_brackets_for_events,
     Acts.forty_two_ask_a_gauge_that_drips,
     Acts.fifty_send_bodies_by_drips,

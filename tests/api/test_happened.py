@@ -5,6 +5,8 @@ import random
 import jsonschema
 import pytest
 
+from nine_knots.store import happened
+
 PLAN, OTHER = "a" * 32, "b" * 32
 
 
@@ -43,6 +45,15 @@ def test_two_phones_in_any_order_and_twice_come_to_the_same(client):
     assert second["events"] == kept
     assert sent(client, *DAY)["new"] == 0
     assert sent(client, event(1, "note", OTHER, words="elsewhere"))["new"] == 0  # the id is taken
+
+
+def test_so_many_are_kept_and_what_is_sent_again_is_none_more(client, monkeypatch):
+    sent(client, *DAY)
+    monkeypatch.setattr(happened, "MOST", len(DAY))
+    assert sent(client, *DAY)["new"] == 0
+    refused = client.post("/api/happened", json={"events": [event(9, "fish")]})
+    assert (refused.status_code, refused.json()["where"]) == (422, "events")
+    assert len(client.get("/api/happened", params={"plan_id": PLAN}).json()) == len(DAY)
 
 
 @pytest.mark.parametrize(

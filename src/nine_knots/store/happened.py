@@ -5,13 +5,18 @@ from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
+from nine_knots.core.base.errors import OutOfRange
 from nine_knots.core.trade.event import Event
 from nine_knots.kept.kinds.day import EVENT
 from nine_knots.store.rows import as_column, readable
 
+MOST = 50_000
+"""Of an angler: thirty a day, two days a week, for sixteen years."""
+
 
 def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> int:
-    """Keep events; those that are here already stay as they are. Answers how many were new."""
+    """Keep events; those that are here already stay as they are. Answers how many were new;
+    OutOfRange where that makes too many."""
     now = as_column(datetime.now(UTC))
     rows = [
         (
@@ -28,7 +33,7 @@ def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> i
     ]
     if not rows:
         return 0
-    return int(
+    new = int(
         cursor.executemany(
             "INSERT IGNORE INTO happened (angler_id, event_id, plan_id, kind, at_ms, "
             "version, body, noted_at) "
@@ -37,6 +42,15 @@ def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> i
         )
         or 0
     )
+    cursor.execute("SELECT COUNT(*) AS held FROM happened WHERE angler_id = %s", (angler_id,))
+    row = cursor.fetchone()
+    if new and row is not None and row["held"] > MOST:
+        raise OutOfRange(
+            f"More than {MOST:,} events can't be kept.",
+            where="events",
+            mend="Save everything as a file, and go on with a new angler.",
+        )
+    return new
 
 
 def list_events(
