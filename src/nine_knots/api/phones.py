@@ -178,7 +178,7 @@ def post_pair(
     paired = database.transact(add)
     if paired is None:
         raise WrongCode(
-            "This code is not good, or not any more.",
+            "This code is wrong or has expired.",
             where="code",
             mend="At the bench, under My things, ask for another: it is good for ten minutes.",
         )

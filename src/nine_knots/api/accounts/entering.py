@@ -90,9 +90,9 @@ def post_recover(threshold: CurrentThreshold, form: RecoverForm) -> Me:
     name = as_kept(form.name)
     waits = threshold.count_softly("recovery", name)
     refusal = WrongCode(
-        "This name and code do not let anybody in.",
+        "Wrong name or code.",
         where="code",
-        mend="Look at both; each code is good once.",
+        mend="Check both. Each code works once.",
     )
 
     def find(cursor: DictCursor) -> Found:

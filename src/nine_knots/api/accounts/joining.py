@@ -96,8 +96,8 @@ def _open(cursor: DictCursor, invitation: str) -> Invitation:
     found = open_invitation(cursor, hash_of(invitation.strip()))
     if found is None:
         raise WrongCode(
-            "This invitation is not good, or not any more.",
+            "This invitation is wrong or has expired.",
             where="invitation",
-            mend="Ask for another: each is good for a week and one person.",
+            mend="Ask for a new one: each works once, within a week.",
         )
     return found

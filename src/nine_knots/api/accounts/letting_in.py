@@ -26,9 +26,9 @@ OF_A_NAME_THERE, OF_A_NAME = 5, 20
 """Of a name from one address, and from everywhere but where its owner has come in from."""
 OF_AN_ADDRESS, OF_A_NETWORK = 30, 200
 NOT_IN = WrongCode(
-    "This name and password do not let anybody in.",
+    "Wrong name or password.",
     where="password",
-    mend="Look at both, or come in by a passkey or a recovery code.",
+    mend="Check both, or log in with a passkey or a recovery code.",
 )
 
 
@@ -141,9 +141,9 @@ def count_try_of(
     wait = database.transact(count)
     if wait is None:
         return None
-    otherwise = ", or come in by a passkey or a recovery code" if what == "password" else ""
+    otherwise = ", or log in with a passkey or a recovery code" if what == "password" else ""
     return TooOften(
-        "This was tried too often.",
+        "Too many attempts.",
         retry_s=int(wait.total_seconds()),
         mend=f"Wait {int(wait.total_seconds()) // 60} minutes{otherwise}.",
     )
