@@ -204,6 +204,7 @@ def create_app(
     app.state.searchers = Crew(workers=1, behind=True, shares=app.state.shares)
     app.state.uploads = Uploads(app.state.shares)
     app.state.outward_threads = outward_threads()
+    app.state.document = None
     app.state.warm = warm
     app.state.watch = None
     app.state.pull_scale = None

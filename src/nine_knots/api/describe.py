@@ -1,14 +1,14 @@
 """The OpenAPI document: the one schema of problems that every operation refers to, and the document
-itself, which takes seconds to make and is made once, beside all other calls."""
+itself, which takes seconds to make."""
 
 import json
-from functools import cache
 from threading import Lock
 from typing import Any
 
-from fastapi import FastAPI, Response
+from fastapi import FastAPI, Request, Response
 
 from nine_knots.api.problems import Problem
+from nine_knots.api.work.uploads import CurrentReading
 
 DOCUMENT = "/api/openapi.json"
 
@@ -24,12 +24,20 @@ def describe(app: FastAPI) -> None:
             schemas.setdefault("Problem", Problem.model_json_schema())
         return document
 
-    @cache
-    def written() -> bytes:
-        return json.dumps(app.openapi(), ensure_ascii=False).encode()
-
-    def get_document() -> Response:
-        return Response(written(), media_type="application/json")
-
     app.openapi = openapi  # type: ignore[method-assign]
     app.add_api_route(DOCUMENT, get_document, include_in_schema=False)
+
+
+def document_text() -> bytes:
+    """The document of an application like this one, as JSON."""
+    from nine_knots.api.app import create_app  # in the process that makes it
+
+    return json.dumps(create_app(None, port=0).openapi(), ensure_ascii=False).encode()
+
+
+async def get_document(request: Request, reading: CurrentReading) -> Response:
+    """Made once, elsewhere: it takes seconds, in which others are answered."""
+    state = request.app.state
+    if state.document is None:
+        state.document = await reading.of(document_text)
+    return Response(state.document, media_type="application/json")

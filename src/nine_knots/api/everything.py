@@ -23,7 +23,7 @@ from nine_knots.store.anglers import (
 )
 from nine_knots.store.codes import read_code
 from nine_knots.store.everything import read_everything, write_everything
-from nine_knots.store.everything_kept import InPieces, everything_in_pieces
+from nine_knots.store.everything_kept import InPieces, everything_in_pieces, everything_text
 from nine_knots.store.forgetting import forget_angler
 
 router = APIRouter(prefix="/api/everything", tags=["everything"], responses=RESPONSES)
@@ -50,7 +50,7 @@ class WhoseAnswer:
 def get_everything(session: CurrentSession) -> Response:
     """Spools, tackle, leaders with all revisions, landings, practice, pulls: JSON, SI units."""
     found = session.read(read_everything)
-    return file_answer(found.model_dump_json(indent=1), f"{found.settings.name}, all", "json")
+    return file_answer(everything_text(found), f"{found.settings.name}, all", "json")
 
 
 @router.get("/whose", summary="Whose things are in front")

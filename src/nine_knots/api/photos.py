@@ -3,10 +3,15 @@
 from base64 import b64decode
 from binascii import Error
 from dataclasses import dataclass
+from pathlib import Path
+from tempfile import NamedTemporaryFile
 from typing import Annotated
 
 from fastapi import APIRouter, Query, Response
+from fastapi.responses import FileResponse
 from pydantic import Field
+from pymysql.cursors import DictCursor
+from starlette.background import BackgroundTask
 from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession
@@ -76,13 +81,25 @@ def get_photos(
 @router.get("/files/log.zip", response_class=Response, summary="The log with its photos")
 def get_log_zip(session: CurrentSession) -> Response:
     """``log.json``, format nine-knots-log, and each photo as a file in ``photos``."""
-    events, photos = session.read(
-        lambda cursor, me: (
-            list_events(cursor, me),
-            [(name, read_photo(cursor, me, name)) for name in list_photos(cursor, me)],
-        )
+    with NamedTemporaryFile(suffix=".zip", delete=False) as file:
+        made = Path(file.name)
+
+        def write(cursor: DictCursor, me: str) -> None:
+            file.seek(0)
+            file.truncate()
+            names = list_photos(cursor, me)
+            photos = ((name, read_photo(cursor, me, name)) for name in names)
+            write_zip(file, log_text(list_events(cursor, me)), photos)
+
+        try:
+            session.read(write)
+        except BaseException:
+            made.unlink()
+            raise
+    kind = file_of("log", "zip")
+    return FileResponse(
+        made, filename=kind.name, media_type=kind.media, background=BackgroundTask(made.unlink)
     )
-    return file_of("log", "zip").response(write_zip(log_text(events), photos))
 
 
 @router.get("/{name}", response_class=Response, responses=MISSING, summary="A photo")

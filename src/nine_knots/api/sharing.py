@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from fastapi import APIRouter, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
+from starlette.concurrency import run_in_threadpool
 
 from nine_knots.api.context import CurrentSession, SavingSession
 from nine_knots.api.examples import DESIGN
@@ -12,6 +13,7 @@ from nine_knots.api.files import file_answer
 from nine_knots.api.ids import Id
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form
+from nine_knots.api.work.uploads import CurrentReading
 from nine_knots.core.base.frozen import Several
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
@@ -112,10 +114,12 @@ def post_file(session: CurrentSession, form: ChosenLeaders) -> Response:
 
 
 @router.post("/leaders", summary="Put a file's leaders on the shelf")
-def post_shared_leaders(session: SavingSession, form: FileForm) -> TakenIn:
+async def post_shared_leaders(
+    session: SavingSession, reading: CurrentReading, form: FileForm
+) -> TakenIn:
     """All of them, each as a leader of its own, or none where one cannot be read. They keep the
     figures they come with: opened, each can be made of one's own spools."""
-    leaders = read_leaders(form.text)
+    leaders = await reading.of(read_leaders, form.text)
 
     def keep(cursor: DictCursor, me: str) -> str:
         for one in reversed(leaders):
@@ -124,7 +128,7 @@ def post_shared_leaders(session: SavingSession, form: FileForm) -> TakenIn:
         return f"{len(leaders)} leaders"
 
     words = f"{begun(counted(len(leaders), 'leader'))} on the shelf."
-    return session.save(keep, lambda _cursor, _me, _made: TakenIn(words))
+    return await run_in_threadpool(session.save, keep, lambda _cursor, _me, _made: TakenIn(words))
 
 
 def _fitted(session: CurrentSession, design: Design, units: Units) -> Fitted:

@@ -253,7 +253,26 @@ def _reader_of(name: str) -> TypeAdapter[Any]:
 
 def everything_in_pieces(text: bytes) -> InPieces:
     """The file's value in pieces, whatever version it is of; Damaged where it is none."""
-    found = everything_in(text)
+    return _in_pieces(everything_in(text))
+
+
+def everything_text(found: Everything) -> str:
+    """The file: a line for each member of each of its lists, each written by itself."""
+    pieces = _in_pieces(found)
+    lists = [
+        f'"{name}":[\n{joined}\n]'
+        for name, texts in pieces.members.items()
+        if (joined := ",\n".join(texts))
+    ]
+    others = [
+        f'"{name}":{json.dumps(one)}'
+        for name, one in json.loads(pieces.rest).items()
+        if not pieces.members.get(name)
+    ]
+    return "{" + ",\n".join([*others, *lists]) + "}\n"
+
+
+def _in_pieces(found: Everything) -> InPieces:
     values = {name: getattr(found, name) for name in Everything.model_fields}
     lists = {name: value for name, value in values.items() if isinstance(value, tuple)}
     return InPieces(

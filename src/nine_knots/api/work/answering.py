@@ -8,13 +8,14 @@ share from 0 to 1, perhaps ``found`` with what the answer has come to, then ``an
 import asyncio
 import json
 from base64 import b64encode
-from collections.abc import AsyncIterator, Callable, Coroutine, Mapping
+from collections.abc import AsyncIterator, Callable, Coroutine, Iterable, Mapping
 from dataclasses import dataclass
 from typing import Annotated, Any, TypeVar
 
 from fastapi import Depends, Request, Response
 from fastapi.sse import EventSourceResponse, format_sse_event
 from starlette.concurrency import run_in_threadpool
+from starlette.responses import StreamingResponse
 
 from nine_knots.api.caller import caller_of
 from nine_knots.api.problems import of_error
@@ -26,6 +27,7 @@ from nine_knots.core.base.errors import NineKnotsError
 
 T = TypeVar("T")
 Keep = Callable[[bytes], None]
+AT_ONCE_BYTES = 128_000  # of a file
 PAGE_HEADER = "nine-knots-page"
 ALIVE_S = 0.5  # between two signs of life on a stream
 EVENTS: dict[str, Any] = {"text/event-stream": {"schema": {"type": "string"}}}
@@ -46,10 +48,18 @@ class File:
 
     def response(self, content: bytes) -> Response:
         """The file, to keep under its name."""
-        disposition = f'attachment; filename="{self.name}"'
-        return Response(
-            content, media_type=self.media, headers={"content-disposition": disposition}
-        )
+        headers = {"content-disposition": f'attachment; filename="{self.name}"'}
+        if len(content) <= AT_ONCE_BYTES:
+            return Response(content, media_type=self.media, headers=headers)
+        # in parts: others are answered while each is made smaller for the way
+        parts = (content[at : at + AT_ONCE_BYTES] for at in range(0, len(content), AT_ONCE_BYTES))
+        return StreamingResponse(_one_by_one(parts), media_type=self.media, headers=headers)
+
+
+async def _one_by_one(parts: Iterable[bytes]) -> AsyncIterator[bytes]:
+    for one in parts:
+        yield one
+        await asyncio.sleep(0)
 
 
 class Answering:

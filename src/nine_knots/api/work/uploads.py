@@ -52,7 +52,9 @@ class Uploads:
         """
         self._shares.check(account_id)
         if self._waiting >= MOST_WAITING:
-            raise TooBusy("Other files are being read first.", retry_s=10, mend="Try again in a moment.")
+            raise TooBusy(
+                "Other files are being read first.", retry_s=10, mend="Try again in a moment."
+            )
         self._waiting += 1
         try:
             async with self._turn:
