@@ -1,7 +1,9 @@
 """The application: the API and the built interface from one process on one port."""
 
+import threading
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
+from importlib import import_module
 from pathlib import Path
 
 from fastapi import FastAPI
@@ -142,6 +144,12 @@ def first_tasks() -> tuple[Task, ...]:
     return CastTask(design=design, stroke=Stroke(), units="imperial"), water
 
 
+def _load_later() -> None:
+    """What loads slowly and is first needed by some answer: meanwhile others come already."""
+    for name in ("scipy.optimize", "scipy.special", "scipy.integrate"):
+        import_module(name)
+
+
 @asynccontextmanager
 async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     """Workers live as long as the service; they load and compile while it already answers."""
@@ -152,6 +160,7 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     sharing_out = SharingOut(app.state.shares, app.state.database) if hosted else None
     if app.state.warm:
         app.state.watch = Watch(crew)
+        threading.Thread(target=_load_later, daemon=True).start()
     yield
     if app.state.watch is not None:
         app.state.watch.end()

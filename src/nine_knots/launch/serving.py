@@ -12,5 +12,7 @@ if __name__ == "__main__":
     from nine_knots.launch.service import main
 
     gc.freeze()
+    gc.set_threshold(10_000, 20, 100)  # a look through all of a season's events holds up everybody
     gc.enable()
+    sys.setswitchinterval(0.001)  # a light call hands over some twenty times: each waits that long
     sys.exit(main())

@@ -10,8 +10,8 @@ from nine_knots.core.trade.event import Event
 from nine_knots.kept.kinds.day import EVENT
 from nine_knots.store.rows import as_column, readable
 
-MOST = 50_000
-"""Of an angler: thirty a day, two days a week, for sixteen years."""
+MOST = 20_000
+"""Of an angler: forty a day, fifty days a year, for ten years."""
 
 
 def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> int:
