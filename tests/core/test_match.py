@@ -3,6 +3,7 @@
 import pytest
 
 from nine_knots.core.judge.match import match_joints
+from nine_knots.core.trade.leader import Attachment
 from nine_knots.core.trade.tackle import FlyLine, line_profile
 from tests.makers import FIVE, level, tied
 
@@ -50,3 +51,11 @@ def test_two_joints_without_a_step_are_a_flat_spot_and_one_is_not():
 
 def test_a_bite_piece_is_thick_for_teeth_and_not_judged():
     assert flags(level(17, 3), level(13, 2), level(24, 1, "bite"))[2] == "trace"
+
+
+def test_an_indicator_at_the_very_end_leaves_the_joints_to_the_line():
+    leader = tied(level(18, 3), level(15, 2), level(12, 2))
+    low = Attachment(kind="indicator", above_end_m=1e-18, diameter_m=0.016)
+    ends = (leader, leader.remade(attachments=(low,)))
+    plain, found = ([one.flag for one in match_joints(end, line_profile(FIVE))] for end in ends)
+    assert found == plain

@@ -107,7 +107,7 @@ def _first_led(leader: Leader) -> int:
     if leader.indicator is not None:
         at_m = leader.length_m - leader.indicator.above_end_m
         below = [number for number, s_m in enumerate(leader.joints_at_m) if s_m > at_m]
-        first = min(first, *below)
+        first = min((first, *below))
     return first
 
 
