@@ -43,14 +43,15 @@ need_python() { # app or dev: what runs, or what tests as well
   locks="$(cat "$PROJECT/locks/uv.txt" "$PROJECT/locks/$1.txt" | sha256sum)"
   PYTHON="$folder/bin/python"
   export PYTHONPATH="$PROJECT/src"
-  [ -x "$PYTHON" ] && [ "$(cat "$folder/stamp" 2>/dev/null)" = "$locks $("$PYTHON" --version) $folder" ] && return
+  stamp() { printf '%s' "$locks $("$PYTHON" --version) $folder"; }
+  [ -x "$PYTHON" ] && [ "$(cat "$folder/stamp" 2>/dev/null)" = "$(stamp)" ] && return
   python3 -c 'import sys; sys.exit(sys.version_info < (3, 11))' ||
     fail "Python 3.11 or newer is needed; this is $(python3 --version). Use Debian 12 or newer."
   echo "Installing Python packages …"
   mkdir -p "$LOCAL"
   (set -e; install_python "$folder" uv.txt "$1.txt") >"$LOCAL/python.log" 2>&1 ||
     fail "Installing Python packages failed; the reason stands at the end of $LOCAL/python.log"
-  printf '%s' "$locks $("$PYTHON" --version) $folder" >"$folder/stamp"
+  stamp >"$folder/stamp"
 }
 
 node_version() { node --version 2>/dev/null | awk -F'[v.]' '{ print $2 * 1000 + $3 }'; }

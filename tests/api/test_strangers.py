@@ -103,7 +103,7 @@ def test_no_more_than_two_hashes_are_made_at_once(monkeypatch):
             return "sealed"
 
     monkeypatch.setattr(secret, "_hasher", Slow())
-    monkeypatch.setattr(secret, "SLOW", FewAtOnce(at_once=2, waiting=6))
+    monkeypatch.setattr(secret, "SLOW", FewAtOnce(at_once=2, waiting=6, busy="busy"))
     with ThreadPoolExecutor(40) as pool:
         ends = [pool.submit(secret.sealed, "x") for _ in range(40)]
     refused = [one for one in ends if isinstance(one.exception(), TooBusy)]

@@ -145,7 +145,7 @@ def first_tasks() -> tuple[Task, ...]:
 
 
 def _load_later() -> None:
-    """What loads slowly and is first needed by some answer: meanwhile others come already."""
+    """Load what the first answers do without."""
     for name in ("scipy.optimize", "scipy.special", "scipy.integrate"):
         import_module(name)
 

@@ -44,7 +44,7 @@ class BodyBudget:
             self._taken[caller] or self._taken.pop(caller)
 
 
-def declared_length(headers: Headers, most: int) -> int:
+def _declared_length(headers: Headers, most: int) -> int:
     """How many bytes a body takes, as its headers say, or may take where they do not; Unfit where
     that is more than ``most``."""
     length = headers.get("content-length")
@@ -61,7 +61,7 @@ async def fit_body(
 ) -> AsyncIterator[Receive]:
     """Read a body and look at it; what is passed on receives it as one piece, and its room is kept
     till then."""
-    size = declared_length(headers, most)
+    size = _declared_length(headers, most)
     with budget.reserved(caller, size):
         try:
             async with asyncio.timeout(FIRST_S + size / SLOWEST_BYTES_S):

@@ -25,6 +25,12 @@ class Caller:
         """Of who is logged in, or whose phone it is; None at home."""
         return self.login.account_id if self.login else self.phones_account_id
 
+    @property
+    def whose(self) -> str:
+        """Whose share of anything a call takes: the account's, at home the phone's angler's; empty
+        at the bench itself and of strangers."""
+        return self.account_id or self.angler_id or ""
+
 
 ANYBODY = Caller()
 """Who sits at the bench, or a stranger where strangers may call."""

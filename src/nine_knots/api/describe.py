@@ -2,7 +2,6 @@
 itself, which takes seconds to make."""
 
 import json
-from threading import Lock
 from typing import Any
 
 from fastapi import FastAPI, Request, Response
@@ -15,13 +14,12 @@ DOCUMENT = "/api/openapi.json"
 
 def describe(app: FastAPI) -> None:
     """Let the application's document hold the schema of a problem, and be read."""
-    made, making = app.openapi, Lock()
+    made = app.openapi
 
     def openapi() -> dict[str, Any]:
-        with making:
-            document = made()
-            schemas = document.setdefault("components", {}).setdefault("schemas", {})
-            schemas.setdefault("Problem", Problem.model_json_schema())
+        document = made()
+        schemas = document.setdefault("components", {}).setdefault("schemas", {})
+        schemas.setdefault("Problem", Problem.model_json_schema())
         return document
 
     app.openapi = openapi  # type: ignore[method-assign]

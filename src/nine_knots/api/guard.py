@@ -76,7 +76,7 @@ class Guard:
             most = most_bytes(scope["path"])
             if caller == ANYBODY and entrance.strangers:
                 most = min(most, STRANGERS_BYTES)
-            who = caller.account_id or caller.angler_id or calling.address
+            who = caller.whose or calling.address
             async with fit_body(scope["path"], headers, receive, self._budget, who, most) as fit:
                 await self.app(scope, fit, send_guarded)
         except Unfit as unfit:

@@ -8,7 +8,7 @@ from pydantic import Field
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.accounts.caller import must_be_proved
-from nine_knots.api.accounts.letting_in import count_tries
+from nine_knots.api.accounts.letting_in import count_tries, forget_tries_of
 from nine_knots.api.caller import caller_of
 from nine_knots.api.calling import CurrentCalling
 from nine_knots.api.context import CurrentSession
@@ -26,7 +26,6 @@ from nine_knots.store.anglers import read_settings
 from nine_knots.store.pairing import GOOD_FOR, GUEST_GOOD_FOR, add_pairing, take_pairing
 from nine_knots.store.phones import add_phone, list_phones, revoke_phone
 from nine_knots.store.plans import read_pack, read_plan
-from nine_knots.store.tried import forget_tries
 
 router = APIRouter(prefix="/api/phones", tags=["phones"], responses=RESPONSES)
 A_YEAR_S = 365 * 24 * 3600
@@ -171,8 +170,7 @@ def post_pair(
             ends_at = max(on, datetime.now(UTC)) + GUESTS_DAY
             words = f"{begun(name)} is for “{plan.title}” with {whose}, and for nothing else."
         add_phone(cursor, found.angler_id, name, hash_of(token), plan_id, ends_at)
-        forget_tries(cursor, "pairing", calling.address)
-        forget_tries(cursor, "pairing", f"{calling.address} {calling.source}")
+        forget_tries_of(cursor, calling, "pairing", calling.address)
         return Paired(words, plan_id or "")
 
     paired = database.transact(add)

@@ -36,7 +36,6 @@ STATUS_BY_CODE = {
 }
 METHODS = ("DELETE", "GET", "PATCH", "POST", "PUT")
 MOST_WHERE = 300
-METHODS = ("DELETE", "GET", "PATCH", "POST", "PUT")
 RETRY_S = 2  # until the database may answer again
 
 

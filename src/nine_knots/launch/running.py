@@ -12,7 +12,6 @@ from nine_knots.launch.mariadb import PrivateServer
 from nine_knots.launch.orders import Lan, Orders
 from nine_knots.launch.owner import owner_of
 from nine_knots.launch.service_process import Service
-from nine_knots.launch.start import check_port
 from nine_knots.launch.supervise import Supervisor
 from nine_knots.launch.window import say
 from nine_knots.store import Database
@@ -75,7 +74,6 @@ def _door(local: Path, port: int) -> Lan:
     """The door to the home network, vouched for by an authority of the bench's own."""
     from nine_knots.launch.authority import home_addresses, vouch  # loads what few starts need
 
-    check_port(port)
     vouched = vouch(local / "lan", home_addresses())
     owner_of(local).hand_over(local / "lan")
     return Lan(

@@ -71,8 +71,7 @@ def _arguments() -> argparse.Namespace:
     return arguments
 
 
-def check_port(port: int) -> None:
-    """CannotStart for a port that is not to be listened on."""
+def _check_port(port: int) -> None:
     if not 1024 <= port <= 65535:
         raise CannotStart(f"Port {port} cannot be used.", mend="Choose one from 1024 to 65535.")
     with socket.socket() as probe:
@@ -116,7 +115,8 @@ def run(arguments: argparse.Namespace) -> None:
     """Start everything and watch over it until told to end; end everything."""
     local: Path = arguments.local
     local.mkdir(parents=True, exist_ok=True)
-    check_port(arguments.port)
+    for port in (arguments.port, arguments.port + 1)[: 1 + arguments.lan]:
+        _check_port(port)
     with _only_one(local):
         if arguments.fresh:
             set_aside(local / "database")

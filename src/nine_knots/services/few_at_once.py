@@ -8,9 +8,11 @@ from nine_knots.core.base.errors import TooBusy
 
 
 class FewAtOnce:
-    """Lets ``at_once`` threads in; as many as ``waiting`` more wait, the others are refused."""
+    """Lets ``at_once`` threads in; as many as ``waiting`` more wait, the others are refused, with
+    what goes on in words."""
 
-    def __init__(self, at_once: int, waiting: int) -> None:
+    def __init__(self, at_once: int, waiting: int, busy: str) -> None:
+        self._busy = busy
         self._places = threading.Semaphore(at_once)
         self._known = threading.Semaphore(at_once + waiting)
 
@@ -18,9 +20,7 @@ class FewAtOnce:
     def place(self) -> Iterator[None]:
         """Holds a place; TooBusy where too many wait for one."""
         if not self._known.acquire(blocking=False):
-            raise TooBusy(
-                "Many are logging in just now.", retry_s=2, mend="Try again in a few seconds."
-            )
+            raise TooBusy(self._busy, retry_s=2, mend="Try again in a few seconds.")
         try:
             with self._places:
                 yield

@@ -259,17 +259,11 @@ def everything_in_pieces(text: bytes) -> InPieces:
 def everything_text(found: Everything) -> str:
     """The file: a line for each member of each of its lists, each written by itself."""
     pieces = _in_pieces(found)
-    lists = [
-        f'"{name}":[\n{joined}\n]'
-        for name, texts in pieces.members.items()
-        if (joined := ",\n".join(texts))
-    ]
-    others = [
-        f'"{name}":{json.dumps(one)}'
-        for name, one in json.loads(pieces.rest).items()
-        if not pieces.members.get(name)
-    ]
-    return "{" + ",\n".join([*others, *lists]) + "}\n"
+    fields = []
+    for name, value in json.loads(pieces.rest).items():
+        members = ",\n".join(pieces.members.get(name, ()))
+        fields.append(f'"{name}":' + (f"[\n{members}\n]" if members else json.dumps(value)))
+    return "{" + ",\n".join(fields) + "}\n"
 
 
 def _in_pieces(found: Everything) -> InPieces:

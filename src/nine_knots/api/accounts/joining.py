@@ -22,6 +22,7 @@ from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, hash_of, new_token, sealed
 from nine_knots.store.accounts.accounts import check_free, create_account
 from nine_knots.store.accounts.invitations import Invitation, open_invitation, take_invitation
+from nine_knots.store.accounts.notes import JOINED
 from nine_knots.store.accounts.recovery import write_codes
 from nine_knots.store.anglers import Settings, create_angler
 
@@ -46,7 +47,6 @@ def post_join_passkey(threshold: CurrentThreshold, form: JoinAskForm) -> ToSign:
     _look(threshold, form.invitation)
 
     def ask(cursor: DictCursor) -> ToSign:
-        _open(cursor, form.invitation)
         check_free(cursor, name)
         return ask_for_new(cursor, threshold.site, "join", new_account_id(), name)
 
@@ -76,7 +76,7 @@ async def post_join(threshold: CurrentThreshold, reading: CurrentReading, form: 
         write_codes(cursor, account_id, map(code_hash, codes))
         take_invitation(cursor, found.invitation_id)
         create_angler(cursor, Settings(name=name, units=form.units), account_id=account_id)
-        threshold.log_in(cursor, account_id, token, "joined")
+        threshold.log_in(cursor, account_id, token, JOINED)
         return found.as_operator
 
     is_operator = await run_in_threadpool(threshold.database.transact, join)

@@ -17,7 +17,7 @@ from nine_knots.services.secret import hash_of, new_code, new_token, sealed
 from nine_knots.store import Database
 from nine_knots.store.accounts.accounts import Account
 from nine_knots.store.accounts.logins import add_login
-from nine_knots.store.accounts.notes import has_come_in, note_tried
+from nine_knots.store.accounts.notes import CAME_IN, has_come_in, note_tried
 from nine_knots.store.tried import count_try, forget_tries
 
 CODES, CODE_LENGTH = 10, 12
@@ -66,9 +66,7 @@ class Threshold:
 
     def forget(self, cursor: DictCursor, what: str, name: str) -> None:
         """Begin to count anew: its owner has come in."""
-        folded = name.casefold()
-        forget_tries(cursor, what, folded)
-        forget_tries(cursor, what, f"{folded} {self.calling.source}")
+        forget_tries_of(cursor, self.calling, what, name)
 
     def cross(self, how: str, find: Callable[[DictCursor], Found]) -> Me:
         """Log in whom ``find`` finds. A refusal is noted, and raised once that is kept."""
@@ -81,7 +79,7 @@ class Threshold:
                 if not isinstance(found.refused, TooOften):
                     self._note(cursor, account.account_id if account else None, f"refused, {how}")
                 return found.refused or NOT_IN
-            self.log_in(cursor, account.account_id, token, f"came in, {how}")
+            self.log_in(cursor, account.account_id, token, f"{CAME_IN}, {how}")
             return account
 
         crossed = self.database.transact(once)
@@ -122,14 +120,15 @@ def count_try_of(
     Who tries a name from elsewhere keeps nobody out: its owner is counted by the address they call
     from, and where they came in before by nothing else.
     """
-    folded, source = name.casefold(), calling.source
+    everywhere, there = _counters(calling, name)
+    source = calling.source
 
     def count(cursor: DictCursor) -> timedelta | None:
         of_name, of_name_there = 0, 0
         if name:
-            of_name_there = count_try(cursor, what, f"{folded} {source}", NAME_WITHIN)
+            of_name_there = count_try(cursor, what, there, NAME_WITHIN)
             if not has_come_in(cursor, name, calling.place):
-                of_name = count_try(cursor, what, folded, NAME_WITHIN)
+                of_name = count_try(cursor, what, everywhere, NAME_WITHIN)
         of_address = count_try(cursor, "address", source, WITHIN)
         of_network = count_try(cursor, "network", calling.place, WITHIN)
         over = [of_name_there - OF_A_NAME_THERE, of_name - OF_A_NAME]
@@ -147,6 +146,18 @@ def count_try_of(
         retry_s=int(wait.total_seconds()),
         mend=f"Wait {int(wait.total_seconds()) // 60} minutes{otherwise}.",
     )
+
+
+def forget_tries_of(cursor: DictCursor, calling: Calling, what: str, name: str) -> None:
+    """Begin to count a name anew."""
+    for counter in _counters(calling, name):
+        forget_tries(cursor, what, counter)
+
+
+def _counters(calling: Calling, name: str) -> tuple[str, str]:
+    """Under what tries of a name are counted: from everywhere, and from where this one comes."""
+    folded = name.casefold()
+    return folded, f"{folded} {calling.source}"
 
 
 def new_codes() -> tuple[str, ...]:

@@ -1,7 +1,6 @@
 """Exchanges with other services on threads of their own: those that answer callers never wait."""
 
 from collections.abc import Callable
-from functools import partial
 from typing import Annotated, TypeVar
 
 from anyio import CapacityLimiter, to_thread
@@ -18,13 +17,12 @@ class Outside:
 
     def __init__(self, request: Request) -> None:
         self._threads: CapacityLimiter = request.app.state.outward_threads
-        caller = caller_of(request)
-        self._whose = caller.account_id or caller.angler_id or "bench"
+        self._whose = caller_of(request).whose or "bench"
 
     async def exchange(self, ask: Callable[[], R]) -> R:
         """What an exchange comes to; TooBusy where too many go on, of all or of this caller."""
         with one_of_few(self._whose):
-            return await to_thread.run_sync(partial(ask), limiter=self._threads)
+            return await to_thread.run_sync(ask, limiter=self._threads)
 
 
 def outward_threads() -> CapacityLimiter:

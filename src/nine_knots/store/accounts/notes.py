@@ -10,6 +10,7 @@ from nine_knots.store.rows import from_now, in_utc
 
 KEPT_FOR = timedelta(days=90)
 MOST_NOTES = 100
+CAME_IN, JOINED = "came in", "joined"  # what is noted of who was let in
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,7 +53,7 @@ def has_come_in(cursor: DictCursor, name: str, place: str) -> bool:
     """Whether an account of that name has come in from that network within what is kept."""
     cursor.execute(
         "SELECT 1 FROM login_note JOIN account USING (account_id) WHERE account.name = %s "
-        "AND place = %s AND (what LIKE 'came in%%' OR what = 'joined') LIMIT 1",
-        (name, place),
+        "AND place = %s AND (what LIKE %s OR what = %s) LIMIT 1",
+        (name, place, f"{CAME_IN}%", JOINED),
     )
     return cursor.fetchone() is not None
