@@ -71,12 +71,12 @@ from nine_knots.api.watching import watch
 from nine_knots.api.work.crew import Crew
 from nine_knots.api.work.far import HallKeeper
 from nine_knots.api.work.hall import Hall
+from nine_knots.api.work.isolated import IsolatedProcess
 from nine_knots.api.work.outside import outward_threads
 from nine_knots.api.work.readiness import Watch
 from nine_knots.api.work.shares import Shares
 from nine_knots.api.work.sharing_out import SharingOut
 from nine_knots.api.work.tasks import CastTask, Task, WaterTask
-from nine_knots.api.work.uploads import Uploads
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.water.ask import USUAL_ASK
 from nine_knots.core.trade.design import Design
@@ -170,7 +170,7 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
         keeper.close()
     crew.close()
     app.state.searchers.close()
-    app.state.uploads.close()
+    app.state.isolated.close()
     if app.state.pull_scale is not None:
         app.state.pull_scale.unplug()
     for instrument in app.state.simulated.values():
@@ -211,7 +211,7 @@ def create_app(
     app.state.shares = Shares()
     app.state.crew = Crew(first_tasks(), shares=app.state.shares)
     app.state.searchers = Crew(workers=1, behind=True, shares=app.state.shares)
-    app.state.uploads = Uploads(app.state.shares)
+    app.state.isolated = IsolatedProcess(app.state.shares)
     app.state.outward_threads = outward_threads()
     app.state.document = None
     app.state.warm = warm

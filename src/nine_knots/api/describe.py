@@ -7,7 +7,7 @@ from typing import Any
 from fastapi import FastAPI, Request, Response
 
 from nine_knots.api.problems import Problem
-from nine_knots.api.work.uploads import CurrentReading
+from nine_knots.api.work.isolated import CurrentIsolated
 
 DOCUMENT = "/api/openapi.json"
 
@@ -33,9 +33,9 @@ def document_text() -> bytes:
     return json.dumps(create_app(None, port=0).openapi(), ensure_ascii=False).encode()
 
 
-async def get_document(request: Request, reading: CurrentReading) -> Response:
+async def get_document(request: Request, isolated: CurrentIsolated) -> Response:
     """Made once, elsewhere: it takes seconds, in which others are answered."""
     state = request.app.state
     if state.document is None:
-        state.document = await reading.of(document_text)
+        state.document = await isolated.run(document_text)
     return Response(state.document, media_type="application/json")

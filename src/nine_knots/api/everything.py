@@ -10,7 +10,7 @@ from starlette.concurrency import run_in_threadpool
 from nine_knots.api.context import CurrentSession, Session
 from nine_knots.api.files import file_answer
 from nine_knots.api.problems import MISSING, RESPONSES
-from nine_knots.api.work.uploads import CurrentReading, Reading
+from nine_knots.api.work.isolated import CurrentIsolated, Isolated
 from nine_knots.core.base.errors import Damaged, FileRefused, NotFound, OutOfRange, WrongCode
 from nine_knots.store.anglers import (
     OWN,
@@ -61,10 +61,10 @@ def get_whose(session: CurrentSession) -> WhoseAnswer:
 
 @router.post("", summary="Bring such a file back", openapi_extra=FILE)
 async def post_everything(
-    request: Request, session: CurrentSession, reading: CurrentReading
+    request: Request, session: CurrentSession, isolated: CurrentIsolated
 ) -> WhoseAnswer:
     """What is in the file comes to the front; what was there is kept behind it, untouched."""
-    pieces = await _read(await request.body(), reading)
+    pieces = await _read(await request.body(), isolated)
 
     def lay(cursor: DictCursor, me: str) -> WhoseAnswer:
         found = pieces.value()
@@ -137,9 +137,9 @@ def _whose(session: Session, cursor: DictCursor, me: str, words: str) -> WhoseAn
     return WhoseAnswer(read_settings(cursor, me).name, words, others)
 
 
-async def _read(body: bytes, reading: Reading) -> InPieces:
+async def _read(body: bytes, isolated: Isolated) -> InPieces:
     try:
-        return await reading.of(everything_in_pieces, body)
+        return await isolated.run(everything_in_pieces, body)
     except Damaged as damage:
         raise FileRefused(
             f"This is no whole file of an angler's things: {damage.what}",

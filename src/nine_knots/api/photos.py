@@ -19,7 +19,7 @@ from nine_knots.api.files import file_of
 from nine_knots.api.log import log_text
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form
-from nine_knots.api.work.uploads import CurrentReading
+from nine_knots.api.work.isolated import CurrentIsolated
 from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.trade.event import EventId, PhotoName
 from nine_knots.formats.log_zip import write_zip
@@ -51,11 +51,11 @@ class PhotoKept:
 
 @router.post("", summary="Send a photo")
 async def post_photo(
-    session: CurrentSession, form: PhotoForm, reading: CurrentReading
+    session: CurrentSession, form: PhotoForm, isolated: CurrentIsolated
 ) -> PhotoKept:
     """Kept upright and without what the camera noted beside it; sent again, it stays as it is."""
     session.check_day(form.plan_id)
-    image = await reading.of(as_kept, _bytes(form.image))
+    image = await isolated.run(as_kept, _bytes(form.image))
     new = await run_in_threadpool(
         session.write, lambda cursor, me: add_photo(cursor, me, form.plan_id, form.name, image)
     )

@@ -13,7 +13,7 @@ from nine_knots.api.files import file_answer
 from nine_knots.api.ids import Id
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed import Form
-from nine_knots.api.work.uploads import CurrentReading
+from nine_knots.api.work.isolated import CurrentIsolated
 from nine_knots.core.base.frozen import Several
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
@@ -115,11 +115,11 @@ def post_file(session: CurrentSession, form: ChosenLeaders) -> Response:
 
 @router.post("/leaders", summary="Put a file's leaders on the shelf")
 async def post_shared_leaders(
-    session: SavingSession, reading: CurrentReading, form: FileForm
+    session: SavingSession, isolated: CurrentIsolated, form: FileForm
 ) -> TakenIn:
     """All of them, each as a leader of its own, or none where one cannot be read. They keep the
     figures they come with: opened, each can be made of one's own spools."""
-    leaders = await reading.of(read_leaders, form.text)
+    leaders = await isolated.run(read_leaders, form.text)
 
     def keep(cursor: DictCursor, me: str) -> str:
         for one in reversed(leaders):

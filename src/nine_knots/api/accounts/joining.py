@@ -16,7 +16,7 @@ from nine_knots.api.accounts.keys import ask_for_new, keep_made, new_account_id,
 from nine_knots.api.accounts.letting_in import CurrentThreshold, Threshold, new_codes
 from nine_knots.api.accounts.names import typed_name
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.api.work.uploads import CurrentReading
+from nine_knots.api.work.isolated import CurrentIsolated
 from nine_knots.core.base.errors import WrongCode
 from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, hash_of, new_token, sealed
@@ -54,13 +54,15 @@ def post_join_passkey(threshold: CurrentThreshold, form: JoinAskForm) -> ToSign:
 
 
 @router.post("", summary="Join by an invitation")
-async def post_join(threshold: CurrentThreshold, reading: CurrentReading, form: JoinForm) -> Joined:
+async def post_join(
+    threshold: CurrentThreshold, isolated: CurrentIsolated, form: JoinForm
+) -> Joined:
     """An account with an angler of its own who owns nothing yet; the invitation is spent."""
     name = typed_name(form.name)
     await run_in_threadpool(_look, threshold, form.invitation)  # before anything that takes long
     kept = None
     if form.password or not form.credential:
-        await reading.of(check_password, form.password, (name,))
+        await isolated.run(check_password, form.password, (name,))
         kept = await run_in_threadpool(sealed, form.password)
     codes, token = new_codes(), new_token()
 

@@ -28,7 +28,7 @@ from nine_knots.api.accounts.names import as_kept
 from nine_knots.api.current_site import gone
 from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.api.work.uploads import CurrentReading
+from nine_knots.api.work.isolated import CurrentIsolated
 from nine_knots.core.base.errors import NineKnotsError, OutOfRange, WrongCode
 from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, sealed
@@ -163,12 +163,12 @@ def remove_passkey(mine: CurrentMine, passkey_id: PathId) -> Keys:
 
 
 @router.put("/password", summary="Set another password, or none")
-async def put_password(mine: CurrentMine, reading: CurrentReading, form: PasswordForm) -> Keys:
+async def put_password(mine: CurrentMine, isolated: CurrentIsolated, form: PasswordForm) -> Keys:
     """Whoever is logged in elsewhere is out."""
     mine.proved()
     kept = None
     if form.password:
-        await reading.of(check_password, form.password, (mine.login.name,))
+        await isolated.run(check_password, form.password, (mine.login.name,))
         kept = await run_in_threadpool(sealed, form.password)
 
     def change(cursor: DictCursor, me: str) -> Keys:

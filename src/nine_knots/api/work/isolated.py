@@ -32,8 +32,8 @@ MOST_WAITING = 8
 IDLE_S = 60.0  # after which the process ends
 
 
-class Uploads:
-    """The process that reads uploads, started with the first; used from the event loop only."""
+class IsolatedProcess:
+    """The process, started with the first thing to do; used from the event loop only."""
 
     def __init__(self, shares: Shares) -> None:
         self._shares = shares
@@ -42,12 +42,12 @@ class Uploads:
         self._waiting = 0
         self._idle: asyncio.TimerHandle | None = None
 
-    async def read(
-        self, account_id: str, reader: Callable[P, R], *args: P.args, **kwargs: P.kwargs
+    async def run(
+        self, account_id: str, task: Callable[P, R], *args: P.args, **kwargs: P.kwargs
     ) -> R:
-        """What a reader makes of an upload; its time is the account's.
+        """What a task comes to; its time is the account's.
 
-        Raises what the reader raises, TooBusy where too many wait, and FileRefused where it takes
+        Raises what the task raises, TooBusy where too many wait, and FileRefused where it takes
         more time or memory than any file of an angler's.
         """
         self._shares.check(account_id)
@@ -58,14 +58,14 @@ class Uploads:
         self._waiting += 1
         try:
             async with self._turn:
-                return await self._read(account_id, reader, *args, **kwargs)
+                return await self._run(account_id, task, *args, **kwargs)
         finally:
             self._waiting -= 1
 
-    async def _read(
-        self, account_id: str, reader: Callable[P, R], *args: P.args, **kwargs: P.kwargs
+    async def _run(
+        self, account_id: str, task: Callable[P, R], *args: P.args, **kwargs: P.kwargs
     ) -> R:
-        from pebble import ProcessExpired, ProcessPool  # with the first upload
+        from pebble import ProcessExpired, ProcessPool  # with the first task
 
         if self._idle is not None:
             self._idle.cancel()
@@ -79,7 +79,7 @@ class Uploads:
         begun = time.monotonic()
         try:
             answer: R = await asyncio.wrap_future(
-                self._pool.schedule(reader, args=args, kwargs=kwargs, timeout=MOST_S)
+                self._pool.schedule(task, args=args, kwargs=kwargs, timeout=MOST_S)
             )
         except (TookTooLong, MemoryError, ProcessExpired) as beyond:
             raise FileRefused(
@@ -91,7 +91,7 @@ class Uploads:
         return answer
 
     def close(self) -> None:
-        """End the process; the next upload starts another."""
+        """End the process; the next task starts another."""
         if self._idle is not None:
             self._idle.cancel()
         pool, self._pool = self._pool, None
@@ -99,20 +99,20 @@ class Uploads:
             pool.stop()  # type: ignore[no-untyped-call]
 
 
-class Reading:
-    """Uploads as one call sees them."""
+class Isolated:
+    """That process, as one call sees it."""
 
     def __init__(self, request: Request) -> None:
-        self._uploads: Uploads = request.app.state.uploads
+        self._process: IsolatedProcess = request.app.state.isolated
         self._account_id = caller_of(request).account_id or ""
 
-    async def of(self, reader: Callable[P, R], *args: P.args, **kwargs: P.kwargs) -> R:
-        """What a reader makes of an upload of this caller's."""
-        return await self._uploads.read(self._account_id, reader, *args, **kwargs)
+    async def run(self, task: Callable[P, R], *args: P.args, **kwargs: P.kwargs) -> R:
+        """What a task of this caller's comes to."""
+        return await self._process.run(self._account_id, task, *args, **kwargs)
 
 
-async def _reading(request: Request) -> Reading:
-    return Reading(request)
+async def _isolated(request: Request) -> Isolated:
+    return Isolated(request)
 
 
-CurrentReading = Annotated[Reading, Depends(_reading)]
+CurrentIsolated = Annotated[Isolated, Depends(_isolated)]
