@@ -173,25 +173,25 @@ def check() -> tuple[bool, list[str]]:
     packages, said = shipped(), []
     ok = BILL.is_file() and BILL.read_text() == bill_of(packages)
     if not ok:
-        said.append("locks/bom.json is not that of the locks: run scripts/packages.py write.")
+        said.append("locks/bom.json doesn't match the locks: run scripts/packages.py write.")
     if others := list(otherwise_installed(packages)):
         ok, said = False, [*said, *others]
     if not KNOWN.is_file():
         said.append(
-            "NOT CHECKED against advisories: locks/advisories.json could not be had where the "
-            "locks were made. With OSV records at hand: scripts/packages.py advisories PATH."
+            "NOT CHECKED against advisories: none could be fetched when the locks were made. "
+            "If you have OSV records, run scripts/packages.py advisories PATH."
         )
         return ok, said
     known = json.loads(KNOWN.read_text())
     age = (datetime.now(UTC).date() - datetime.fromisoformat(known["read_on"]).date()).days
     if age > OLD_DAYS:
-        said.append(f"The advisories are {age} days old: read newer ones in.")
+        said.append(f"The advisories are {age} days old: import newer ones.")
     for row in known["advisories"]:
         one = Advisory(**row)
         for package in packages:
             if one.applies_to(package):
                 ok = False
-                mend = f"take {one.fixed} or newer" if one.fixed else "no version mends it yet"
+                mend = f"update to {one.fixed} or newer" if one.fixed else "no fixed version yet"
                 what = f"{package.name} {package.version}: {one.id}, {one.summary.rstrip('.')}"
                 said.append(f"{what}; {mend}.")
     if ok:
