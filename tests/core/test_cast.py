@@ -15,21 +15,24 @@ from nine_knots.core.judge.hangs_on import BY_DRAG, BY_SPEED
 from nine_knots.core.judge.lift import lift_words
 from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.judge.turnover import (
-    Thrown,
+    CastResult,
     eased,
+    landing_words,
     mono_measure,
+    opening_words,
     share_words,
     stroke_words,
     turnover_measure,
 )
-from nine_knots.core.models.cast.casting import cast_aimed, cast_at, launched
+from nine_knots.core.models.cast.casting import cast_at, launched
+from nine_knots.core.models.cast.landing import CastLanding, landing_of
+from nine_knots.core.models.cast.minimum_speed import MinimumLaunchSpeed, minimum_launch_speed
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.reserve import Least, least_speed
 from nine_knots.core.models.cast.rig import rig_of
 from nine_knots.core.models.cast.stroke import ROD_TIP_M, Stroke
 from nine_knots.core.models.cast.wind import air_of
 from nine_knots.core.physics.air import Air
-from nine_knots.core.tell.cast import CastReading, Near, cast_of
+from nine_knots.core.tell.cast import cast_of, rough_cast_of
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.situation import Wind
 from nine_knots.core.trade.tackle import Fly, FlyLine, Rod, line_profile
@@ -57,7 +60,7 @@ def test_a_cast_begins_as_a_loop_at_the_rods_tip():
     rig, stroke = rig_of(PLAIN, LINE, DRY, 9.0), Stroke(speed_m_s=16.0, loop_m=0.8)
     place, speed = launched(rig, stroke, 0.0)
     assert place[0] == pytest.approx((0.0, ROD_TIP_M))
-    assert place[:, 1].max() == pytest.approx(ROD_TIP_M + 0.8)
+    assert place[:, 1].max() == pytest.approx(ROD_TIP_M + 0.8, abs=2e-3)
     assert speed[0] == pytest.approx((0.0, 0.0))
     assert speed[-1] == pytest.approx((16.0, 0.0))
     turned, _ = launched(rig, stroke, 30.0)
@@ -68,7 +71,7 @@ def test_the_same_cast_twice_is_the_same():
     rig = rig_of(PLAIN, LINE, DRY, 8.0)
     one, two = (cast_at(rig, Stroke(line_out_m=8.0), Air(), 4.0) for _ in range(2))
     assert np.array_equal(one.frames, two.frames)
-    assert one.arrival_m_s == two.arrival_m_s
+    assert one.straight == two.straight
 
 
 def test_energy_beyond_a_joint_never_passes_that_of_the_launch_by_far():
@@ -151,21 +154,24 @@ def test_any_rig_in_any_wind_stays_finite_and_whole(pieces, fly, weight, out, sp
     assert flown.passing_j.max() <= 1.02 * given_j
 
 
-def flown(leader: Leader, fly: Fly = DRY, wind=0.0, speed=15.0):
-    rig = rig_of(leader, LINE, fly, 9.0)
-    return cast_aimed(rig, Stroke(speed_m_s=speed), Air(wind_m_s=wind))
-
-
 SOUND = tied(
     *(level(18, 3, "butt"), level(15, 2), level(12, 1), level(9, 1)),
     level(7, 2.2, "tippet", "nylon-soft"),
 )
 
 
-def thrown(leader: Leader, fly: Fly = DRY, wind=0.0, speed=15.0) -> Thrown:
-    stroke = Stroke(speed_m_s=speed)
-    least = least_speed(rig_of(leader, LINE, fly, 9.0), stroke, Air(wind_m_s=wind))
-    return Thrown(least, stroke, "lies straight")
+def thrown(leader: Leader, fly: Fly = DRY, wind=0.0, speed=15.0) -> CastResult:
+    stroke, air = Stroke(speed_m_s=speed), Air(wind_m_s=wind)
+    minimum = minimum_launch_speed(rig_of(leader, LINE, fly, 9.0), stroke, air)
+    return CastResult(minimum, stroke)
+
+
+def result(margin: float, straight: float = 1.0, opening: float = 0.9) -> CastResult:
+    """A stroke at so many times the minimum, and a landing."""
+    flat = MinimumLaunchSpeed(15.0 / margin, 12)
+    rig = rig_of(SOUND, LINE, DRY, 9.0)
+    slack_m = (1.0 - straight) * rig.leader_m
+    return CastResult(flat, Stroke(), CastLanding(0, straight, opening, slack_m, None, rig))
 
 
 FOAM = Fly(title="f", kind="foam", hook=6)
@@ -186,25 +192,84 @@ def test_the_cord_says_how_much_of_the_stroke_is_to_spare():
     assert "as yours against this wind" in against.why
 
 
-def test_the_cord_goes_with_the_reserve_and_never_jumps():
-    def cord(reserve: float, wish="drift on top"):
-        least = Least(15.0 / reserve, 14.0)
-        return turnover_measure(Thrown(least, Stroke(), ""), SOUND, day(wish=wish), INCHES)
+def test_the_cord_goes_with_the_margin_and_never_jumps():
+    def cord(margin: float, wish="drift on top"):
+        return turnover_measure(result(margin), SOUND, day(wish=wish), INCHES)
 
     cords = [cord(0.5 * 1.01**number) for number in range(200)]
-    places = [one.position for one in cords]
+    places = [each.position for each in cords]
     assert places == sorted(places)
     assert max(b - a for a, b in pairwise(places)) < 0.02
-    standings = [one.standing for one in cords]
+    standings = [each.standing for each in cords]
     assert sorted(standings, key=["too little", "right", "too much"].index) == standings
     # a streamer that is thrown too hard lies as it should
     assert (cord(3.0).standing, cord(3.0, "strip").standing) == ("too much", "right")
-    assert cord(0.92).marginal
+    assert cord(1.02).marginal
+    assert not cord(1.06).marginal
 
 
 def test_no_stroke_is_said_as_such():
-    none = turnover_measure(Thrown(Least(None, 3.0), Stroke(), ""), SOUND, day(), METRIC)
-    assert (none.standing, none.why) == ("too little", "No stroke opens it, not at 45 m/s either.")
+    none = CastResult(MinimumLaunchSpeed(None, 2), Stroke())
+    told = turnover_measure(none, SOUND, day(), METRIC)
+    assert (told.standing, told.why) == (
+        "too little",
+        "No stroke opens it, not even one of 45 m/s.",
+    )
+
+
+WINDS = [Wind(), Wind(speed_m_s=5.0, bearing="in the face"), Wind(speed_m_s=5.0, bearing="behind")]
+
+
+@given(
+    st.floats(0.3, 4.0),
+    st.floats(-1.0, 1.0),
+    st.floats(-0.2, 1.0),
+    st.sampled_from(WINDS),
+    st.sampled_from(["drift on top", "drift deep", "strip"]),
+    st.sampled_from([UNKNOWN, OwnCast(piles_up=1.3, soft=1.7), OwnCast(piles_up=0.8)]),
+)
+def test_no_two_sentences_about_a_cast_disagree(margin, straight, opening, wind, wish, own):
+    cast, situation = result(margin, straight, opening), day(wish=wish, wind=wind)
+    told = turnover_measure(cast, SOUND, situation, INCHES, own)
+    lies = landing_words(cast, wind, situation.floats, INCHES, own)
+    if told.standing == "right":
+        assert "heap" not in lies
+        assert told.figure not in ("piles up", "barely opens")
+    if told.figure == "piles up":
+        assert not lies
+        assert "straight" not in told.why
+    if told.figure == "barely opens":
+        assert "straight" not in lies
+    if "straight" in lies:
+        assert told.figure.startswith("opens")
+    assert told.figure == opening_words(margin, own, "about" in told.figure)
+
+
+def test_where_a_leader_lies_is_told_by_how_it_opened():
+    calm, against = WINDS[0], WINDS[1]
+    said = [
+        landing_words(result(margin, straight), wind, True, INCHES)
+        for margin, straight, wind in (
+            (1.5, 0.95, calm),
+            (1.5, 0.8, calm),
+            (1.5, 0.4, calm),
+            (1.1, 0.4, calm),
+            (1.5, 0.4, against),
+            (0.95, 0.3, calm),
+            (0.95, 0.95, calm),
+            (0.8, 0.95, calm),
+        )
+    ]
+    assert said == [
+        "lies straight",
+        "lies with about 24 in of slack",
+        "springs back about 5 ft 8 in: ease off, or aim lower",
+        "straightens only in part, about 5 ft 8 in short",
+        "is blown back about 5 ft 8 in as it falls: aim lower",
+        "lies in a heap, 6 ft 4 in short",
+        "lies 4 in short",
+        "",
+    ]
 
 
 @pytest.mark.parametrize(
@@ -229,11 +294,12 @@ def test_shares_are_said_as_one_says_them():
 
 
 def test_a_dry_fly_with_much_to_spare_is_eased_and_a_streamer_is_not():
-    least, hard = Least(9.0, 14.0), Stroke(speed_m_s=20.0)
-    softer = eased(least, hard, day())
-    assert least.reserve(softer) == pytest.approx(1.6)
-    assert eased(least, hard, day(wish="strip")) == hard
-    assert eased(least, Stroke(), day()) == Stroke()
+    minimum, hard = MinimumLaunchSpeed(9.0, 12), Stroke(speed_m_s=20.0)
+    softer = eased(minimum, hard, day())
+    assert minimum.margin(softer) == pytest.approx(1.4)
+    assert eased(minimum, hard, day(wish="strip")) == hard
+    gentle = Stroke(speed_m_s=12.0)
+    assert eased(minimum, gentle, day()) == gentle
 
 
 def test_the_wind_of_the_day_blows_along_the_cast():
@@ -258,7 +324,17 @@ def test_a_mono_rig_is_judged_by_mass():
 
 
 def test_a_knotless_taper_flies_too():
-    assert flown(tied(knotless(cut_tip_m=0.2), level(7, 2, "tippet"))).straightness > 0.8
+    assert thrown(tied(knotless(cut_tip_m=0.2), level(7, 2, "tippet"))).margin > 1.4
+
+
+def test_what_is_thrown_low_lands_nearly_as_far_as_it_opened_and_no_lower_aim_opens_it():
+    minimum, stroke = thrown(SOUND).minimum, Stroke(speed_m_s=12.0)
+    landed = landing_of(SOUND, LINE, DRY, stroke, Air(), minimum)
+    assert landed.straight <= landed.opening
+    assert landed.slack_m == pytest.approx((1.0 - landed.straight) * SOUND.length_m)
+    lower = cast_at(rig_of(SOUND, LINE, DRY, 9.0), stroke, Air(), landed.aim_deg - 1)
+    assert lower.opening < landed.opening
+    assert not len(landed.flight.frames), "only a movie has frames"
 
 
 def test_line_leader_and_fly_can_disagree_both_ways():
@@ -271,10 +347,9 @@ def test_line_leader_and_fly_can_disagree_both_ways():
     endless = tied(level(6, 22, "tippet", "nylon-soft"), level(4, 8, "tippet", "nylon-soft"))
 
     def said(leader, fly):
-        rig = rig_of(leader, line_profile(FlyLine(title="l", weight=5)), fly, 9.0)
-        opens = least_speed(rig, Stroke(), Air()).reserve(Stroke()) >= 0.9
-        flight = cast_aimed(rig, Stroke(), Air())
-        return agreement_of(flight, rig, leader, day(fly=fly), opens)
+        cast = thrown(leader, fly)
+        landed = landing_of(leader, LINE, fly, Stroke(), Air(), cast.minimum)
+        return agreement_of(landed.flight, landed.rig, leader, day(fly=fly), cast.margin >= 1.0)
 
     assert said(SOUND, DRY).kind == "agree"
     assert said(SOUND, DRY).words == ""
@@ -288,23 +363,23 @@ def test_a_stop_and_drop_lays_slack():
     flat, dropped = (cast_of(design(SOUND), Stroke(drop=drop), INCHES) for drop in (False, True))
     assert dropped.slack.si > flat.slack.si + 0.1
     assert dropped.reserve == flat.reserve
-    assert dropped.near.aim_deg == pytest.approx(flat.near.aim_deg, abs=1.5)
+    assert dropped.near == flat.near
 
 
-def test_while_a_piece_is_dragged_other_aims_are_tried_now_and_then():
-    def dragged(step: int, near: Near | None, wind: float = 0.0) -> CastReading:
-        tippet = level(6, 2 + 0.005 * step, "tippet")
-        leader = SOUND.remade(pieces=(*SOUND.pieces[:-1], tippet))
-        made = design(leader, wind=Wind(speed_m_s=wind, bearing="in the face"))
-        return cast_of(made, Stroke(), INCHES, near)
+def test_while_a_piece_is_dragged_the_cord_goes_along():
+    """The turnover alone, from the answer before: near to what is found from nothing."""
 
-    readings = [dragged(0, None)]
-    for step in range(1, 8):
-        readings.append(dragged(step, readings[-1].near))
-    left = [reading.near.trusted for reading in readings]
-    assert left == [5, 4, 3, 2, 1, 0, 5, 4]
-    assert readings[-1].reserve == pytest.approx(dragged(7, None).reserve, rel=0.03)
-    assert dragged(7, readings[-1].near, wind=6.0).near.trusted == 5, "in another wind at once"
+    def dragged(step: int, wind: float):
+        leader = SOUND.remade(pieces=(*SOUND.pieces[:-1], level(6, 2 + 0.1 * step, "tippet")))
+        return design(leader, wind=Wind(speed_m_s=wind, bearing="in the face"))
+
+    for wind, within in ((0.0, 0.02), (5.0, 1e-9)):
+        whole = cast_of(dragged(0, wind), Stroke(), INCHES)
+        rough = rough_cast_of(dragged(2, wind), Stroke(), INCHES, whole.near)
+        assert rough.movie is None
+        settled = cast_of(dragged(2, wind), Stroke(), INCHES, rough.near)
+        assert rough.reserve == pytest.approx(settled.reserve, rel=within)
+        assert settled == cast_of(dragged(2, wind), Stroke(), INCHES), "it comes out the same"
 
 
 @pytest.mark.parametrize(

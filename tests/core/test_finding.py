@@ -23,7 +23,7 @@ from nine_knots.core.judge.finding.tried import FAR_FROM_IT, SEEN, SLOWER
 from nine_knots.core.judge.matters import WIND_OFF_M_S
 from nine_knots.core.judge.turnover import wanted
 from nine_knots.core.judge.usual_length import HARDLY
-from nine_knots.core.models.cast.reserve import opens_at
+from nine_knots.core.models.cast.minimum_speed import opens_at
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import air_of
 from nine_knots.core.models.hold.elements import hold_of
@@ -146,7 +146,7 @@ def test_far_from_the_edge_the_worse_cast_opens_too(found):
     for one in sure[:6]:
         leader = one.table.leader
         speed = SLOWER * STROKE.speed_m_s / wanted(leader, DAYS["dry"])[0]
-        assert opens_at(speed, reader.rig(leader, STROKE), STROKE, worse, one.least)
+        assert opens_at(speed, reader.rig(leader, STROKE), STROKE, worse)
 
 
 def test_where_nothing_serves_one_demand_less_does_as_it_is_said():

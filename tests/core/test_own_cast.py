@@ -11,7 +11,9 @@ from nine_knots.core.judge.landings import Seen, landing_of
 from nine_knots.core.judge.own_cast import (
     FREEDOM,
     LANDED,
+    PILES_UP,
     SCATTER,
+    SOFT,
     UNKNOWN,
     Landing,
     OwnCast,
@@ -82,20 +84,20 @@ def test_the_estimate_is_the_posteriors_top_and_its_curvature():
     found = estimate((seen("soft", 1.7, by_word=False),))
 
     def cost(z):
-        lowest = log(0.90) + 0.15 * z[0]
-        soft = lowest + log(1.5) * exp(0.15 * z[1])
+        lowest = log(PILES_UP) + 0.15 * z[0]
+        soft = lowest + log(SOFT / PILES_UP) * exp(0.15 * z[1])
         beyond = stats.t(FREEDOM).cdf((log(1.7) - np.array([lowest, soft])) / SCATTER)
         return 0.5 * (z @ z) - log(beyond[0] - beyond[1])
 
     top = optimize.minimize(cost, [0.0, 0.0], method="Nelder-Mead", options={"xatol": 1e-6}).x
-    assert log(found.own.piles_up) == pytest.approx(log(0.90) + 0.15 * top[0], abs=1e-3)
+    assert log(found.own.piles_up) == pytest.approx(log(PILES_UP) + 0.15 * top[0], abs=1e-3)
 
 
-def test_a_landing_tells_the_reserve_of_the_stroke():
+def test_a_landing_tells_the_margin_of_the_stroke():
     told = landing_of(
         Seen(design=design(SOUND), stroke=Stroke(), said="normal", by_word=True, landed="soft")
     )
-    assert exp(told.usual) == pytest.approx(thrown(SOUND).reserve, rel=0.03)
+    assert exp(told.usual) == pytest.approx(thrown(SOUND).margin, rel=0.03)
     assert expected(told, UNKNOWN) == "straight"
     assert expected(told, OwnCast(soft=1.1 * exp(told.usual))) == "soft"
 

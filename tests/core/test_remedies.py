@@ -4,8 +4,8 @@ import pytest
 
 from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.remedies.turnover import remedies_for
-from nine_knots.core.judge.turnover import Thrown, turnover_measure
-from nine_knots.core.models.cast.reserve import least_speed
+from nine_knots.core.judge.turnover import CastResult, turnover_measure
+from nine_knots.core.models.cast.minimum_speed import minimum_launch_speed
 from nine_knots.core.models.cast.rig import rig_of
 from nine_knots.core.models.cast.stroke import SPEEDS, Stroke
 from nine_knots.core.models.cast.wind import air_of
@@ -38,8 +38,8 @@ LONG, SHORT = design(three_and(9, 2)), design(three_and(1.8, 1), fly=PLUMP)
 def cast_again(made, stroke=STROKE):
     situation = made.situation
     rig = rig_of(made.leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
-    least = least_speed(rig, stroke, air_of(situation.wind))
-    return turnover_measure(Thrown(least, stroke, ""), made.leader, situation, INCHES)
+    minimum = minimum_launch_speed(rig, stroke, air_of(situation.wind))
+    return turnover_measure(CastResult(minimum, stroke), made.leader, situation, INCHES)
 
 
 def offered(made, stroke=STROKE):

@@ -79,7 +79,7 @@ def test_a_leader_in_its_band_gets_none_and_teeth_get_wire():
 
 
 def test_two_changes_together_where_neither_serves_alone():
-    foam = Fly(title="foam", kind="foam", hook=8, weighed_kg=8e-5, drag_area_m2=1.85e-4)
+    foam = Fly(title="foam", kind="foam", hook=8, weighed_kg=8e-5, drag_area_m2=2.05e-4)
     fine = tied(level(17, 5, "butt"), level(11, 2), level(3, 8, "tippet"))
     design = Design(title="f", situation=day(fly=foam), leader=fine)
     (pair,) = remedies_for(design, Stroke(), Angler(stock=SHELF))

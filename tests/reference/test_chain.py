@@ -45,7 +45,7 @@ class Laid:
         still[list(held)] = 1.0
         bend = zeros if self.bend is None else self.bend
         thick = np.zeros(nodes - 1) if self.thick is None else self.thick
-        made = Chain(rest, self.mass, rest / stretch_n, bend, thick, zeros, still, 0)
+        made = Chain(rest, self.mass, rest / stretch_n, bend, zeros, thick, zeros, still, 0)
         limits = flight.Limits(until, 1e-3, 10**7, gap, gravity, damping, -1e9)
         flown = flight.Flown(self.frames, np.zeros(nodes - 1))
         return flight.fly(made, self.place, self.speed, Air(), limits, flown)
@@ -206,7 +206,10 @@ def in_step_with_the_engine() -> tuple[float, float, float]:
     frames = np.zeros((int(until / gap) + 2, rig.mass.size, 2))
     still, bend = np.zeros(rig.mass.size), np.zeros(rig.mass.size)
     still[0] = 1.0
-    made = Chain(rest, rig.mass, rig.stretch, bend, rig.thick, rig.body, still, rig.leader)
+    none = np.zeros(rig.mass.size)
+    made = Chain(
+        rest, rig.mass, rig.stretch, bend, none, rig.thick, rig.body, still, rig.leader, False
+    )
     limits = flight.Limits(until, 1e-3, 10**6, gap, G, 0.0, -1e9)
     begun = perf_counter()
     flown = flight.Flown(frames, np.zeros(rig.rest.size))

@@ -4330,9 +4330,9 @@ export interface components {
         };
         /**
          * CastReading
-         * @description One cast, trimmed to open low over the water; no movie where mono is cast by its fly.
+         * @description One cast, thrown as low as it opens; no movie where mono is cast by its fly.
          *
-         *     ``reserve`` is the stroke's speed over the least that opens it; ``eased`` says where the cast
+         *     ``reserve`` is the stroke's speed over the minimum that opens it; ``eased`` says where the cast
          *     that is shown is thrown softer than the stroke, ``lift`` how the fly comes off the water before.
          */
         CastReading: {
@@ -4478,6 +4478,12 @@ export interface components {
             stroke?: components["schemas"]["StrokeForm"];
             /** @description as the last answer gave it, if any */
             near?: components["schemas"]["Near"] | null;
+            /**
+             * Rough
+             * @description the turnover alone, at the aim of `near`: while something is dragged
+             * @default false
+             */
+            rough: boolean;
             /**
              * Units
              * @default imperial
@@ -8107,38 +8113,20 @@ export interface components {
         };
         /**
          * Near
-         * @description What was good for a like leader a moment ago: the aim it was shown at, the least speed that
-         *     opened it (None where none did) and the aim that served best for it.
-         *
-         *     ``trusted`` is for how many leaders more, in a wind along the cast like this (m/s, with the gust
-         *     in it), that aim is taken to serve best where the speed proves to be the same.
+         * @description What was good for a like leader a moment ago: the minimum launch speed that opened it (None
+         *     where none did) and the aim that served best for it.
          */
         Near: {
             /**
-             * Aim Deg
-             * @default 4
-             */
-            aim_deg: number;
-            /**
-             * Least M S
+             * Minimum M S
              * @default 9
              */
-            least_m_s: number | null;
+            minimum_m_s: number | null;
             /**
-             * Least Deg
-             * @default 14
+             * Aim Deg
+             * @default 12
              */
-            least_deg: number;
-            /**
-             * Wind M S
-             * @default 0
-             */
-            wind_m_s: number;
-            /**
-             * Trusted
-             * @default 0
-             */
-            trusted: number;
+            aim_deg: number;
         };
         /**
          * NewInvitation
@@ -31747,6 +31735,15 @@ export interface operations {
             };
             /** @description Refused, with the mend */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };

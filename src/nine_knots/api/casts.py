@@ -31,6 +31,10 @@ class CastRequest(Form):
     design: Design = Field(examples=[DESIGN])
     stroke: StrokeForm = Field(default_factory=StrokeForm)
     near: Near | None = Field(default=None, description="as the last answer gave it, if any")
+    rough: bool = Field(
+        default=False,
+        description="the turnover alone, at the aim of `near`: while something is dragged",
+    )
     units: System = "imperial"
 
 
@@ -56,6 +60,7 @@ async def _task(session: Session, asked: CastRequest) -> CastTask:
         gust=asked.stroke.read_gust(asked.units),
         units=asked.units,
         near=asked.near,
+        rough=asked.rough,
     )
 
 

@@ -37,7 +37,7 @@ class GaugeForm(Form):
     base: str = Field(max_length=300, pattern=r"^(demo|https?://\S+)?$", examples=["demo"])
     datastream: str = Field(default="", max_length=100)
     title: Typed = ""
-    metres: float = Field(default=1.0, gt=0.0, le=1000.0)
+    metres: float = Field(default=1.0, ge=1e-4, le=1000.0)
 
 
 @dataclass(frozen=True, slots=True)

@@ -12,7 +12,7 @@ from pydantic import TypeAdapter
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import CurrentSession
-from nine_knots.api.problems import RESPONSES
+from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.scale import ADDRESS
 from nine_knots.core.base.errors import TooBusy
 from nine_knots.core.base.quantity import System
@@ -75,7 +75,7 @@ def get_instruments() -> Found:
 @router.get(
     "/live",
     response_class=Response,
-    responses={200: {"content": {"text/event-stream": {"schema": {}}}}},
+    responses={200: {"content": {"text/event-stream": {"schema": {}}}}, 429: WORKED_OUT[429]},
     summary="An instrument, live",
 )
 def get_live(

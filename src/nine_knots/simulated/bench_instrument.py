@@ -10,6 +10,7 @@ import socket
 import socketserver
 import threading
 import time
+from contextlib import suppress
 from typing import Literal
 
 from nine_knots.simulated.wire import WiredInstrument
@@ -52,12 +53,13 @@ class _Wire(socketserver.StreamRequestHandler):
         self.wfile.write(line.encode())
 
     def _listen(self) -> None:
-        for raw in self.rfile:
-            words = raw.decode("ascii", "replace").split()
-            if words[:1] == ["HAS"] and len(words) == 3:
-                self._value, self._spread = float(words[1]), float(words[2])
-            elif words == ["PRESS"]:
-                self._presses += 1
+        with suppress(OSError, ValueError):  # whoever reads it may close the line at any moment
+            for raw in self.rfile:
+                words = raw.decode("ascii", "replace").split()
+                if words[:1] == ["HAS"] and len(words) == 3:
+                    self._value, self._spread = float(words[1]), float(words[2])
+                elif words == ["PRESS"]:
+                    self._presses += 1
 
 
 class BenchInstrument(WiredInstrument):

@@ -30,7 +30,7 @@ from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
 from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
 from nine_knots.core.models.ways import way_of
-from nine_knots.core.tell.cast import CastReading, Near, cast_of
+from nine_knots.core.tell.cast import CastReading, Near, cast_of, rough_cast_of
 from nine_knots.core.tell.evaluation import evaluate
 from nine_knots.core.tell.finding.reading import FindReading, found_so_far
 from nine_knots.core.tell.matters import MattersReading, matters_reading
@@ -98,19 +98,17 @@ class CastTask(Task):
     stroke: Stroke
     units: System
     near: Near | None = None
+    rough: bool = False
     own: OwnCast = UNKNOWN
     gust: Gust = STEADY
 
     def work(self) -> CastReading:
         """The cast's reading."""
-        return cast_of(
-            self.design,
-            self.stroke,
-            Units(self.units),
-            self.near,
-            self.own,
-            self.gust,
-        )
+        units = Units(self.units)
+        if self.rough:
+            near = self.near or Near()
+            return rough_cast_of(self.design, self.stroke, units, near, self.own, self.gust)
+        return cast_of(self.design, self.stroke, units, self.near, self.own, self.gust)
 
 
 class CastFileTask(CastTask):

@@ -10,8 +10,8 @@ from nine_knots.core.judge.caster import Caster
 from nine_knots.core.judge.remedies.bystanders import on_the_table
 from nine_knots.core.judge.turnover import mono_measure
 from nine_knots.core.judge.ways import judgement_of
+from nine_knots.core.models.cast.minimum_speed import MinimumLaunchSpeed
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.reserve import Least
 from nine_knots.core.models.cast.rig import Rig, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
@@ -25,10 +25,10 @@ from nine_knots.core.trade.tackle import line_profile
 
 @dataclass(frozen=True, slots=True)
 class Fished:
-    """Turnover, then depth and drift as far as the models follow the leader, with the least speed
-    that opens it (None where its fly is thrown, not a line)."""
+    """Turnover, then depth and drift as far as the models follow the leader, with the
+    minimum launch speed that opens it (None where its fly is thrown, not a line)."""
 
-    least: Least | None
+    minimum: MinimumLaunchSpeed | None
     measures: tuple[Measure, ...]
 
 
@@ -53,29 +53,31 @@ class DayReader:
         return (*fished, *on_the_table(self.design(leader), self.angler))
 
     def turnover(
-        self, leader: Leader, stroke: Stroke, near: Least | None = None
-    ) -> tuple[Least | None, Measure]:
-        """The least speed that opens it, None where its fly is thrown and not a line, and the
-        turnover cord; CannotCompute where the cast model refuses."""
+        self, leader: Leader, stroke: Stroke, near: MinimumLaunchSpeed | None = None
+    ) -> tuple[MinimumLaunchSpeed | None, Measure]:
+        """The minimum launch speed that opens it, None where its fly is thrown and not a line, and
+        the turnover cord; CannotCompute where the cast model refuses."""
         ratio = mass_ratio(leader, self.day.fly)
         if ratio is not None:
             return None, mono_measure(ratio)
         design = self.design(leader)
-        least = self._caster.least(design, stroke, near)
-        return least, self._caster.turnover(design, stroke, least)
+        minimum = self._caster.minimum(design, stroke, near)
+        return minimum, self._caster.turnover(design, stroke, minimum)
 
-    def fished(self, leader: Leader, stroke: Stroke, near: Least | None = None) -> Fished:
+    def fished(
+        self, leader: Leader, stroke: Stroke, near: MinimumLaunchSpeed | None = None
+    ) -> Fished:
         """Cast it and fish it; CannotCompute where the cast model refuses."""
-        least, turnover = self.turnover(leader, stroke, near)
-        return Fished(least, (turnover, *self._in_the_water(leader, stroke, least)))
+        minimum, turnover = self.turnover(leader, stroke, near)
+        return Fished(minimum, (turnover, *self._in_the_water(leader, stroke, minimum)))
 
     def _in_the_water(
-        self, leader: Leader, stroke: Stroke, least: Least | None
+        self, leader: Leader, stroke: Stroke, minimum: MinimumLaunchSpeed | None
     ) -> tuple[Measure, ...]:
         design, ask = self.design(leader), USUAL_ASK
         judgement = judgement_of(way_of(design))
-        if judgement.by_slack and least is not None:
-            slack_m = self._caster.slack_m(design, stroke, least)
+        if judgement.by_slack and minimum is not None:
+            slack_m = self._caster.slack_m(design, stroke, minimum)
             ask = ask.model_copy(update={"slack_m": slack_m})
         found: list[Measure] = []
         with suppress(CannotCompute):

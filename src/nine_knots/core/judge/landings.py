@@ -1,4 +1,4 @@
-"""What a landing tells: the least speed of its leader, to know what the stroke should have done."""
+"""What a landing tells: its leader's minimum launch speed, and so what the stroke should do."""
 
 from math import log
 
@@ -30,7 +30,7 @@ class Seen(Frozen):
 
 
 def landing_of(seen: Seen) -> Landing:
-    """What a landing tells: the reserve of the stroke as it was said.
+    """What a landing tells: the margin of the stroke as it was said.
 
     Raises CannotCompute for mono rigs and whatever cannot be cast.
     """
@@ -42,5 +42,5 @@ def landing_of(seen: Seen) -> Landing:
             mend="Record landings of leaders on a fly line.",
         )
     air = air_of(day.wind, seen.gust)
-    least = QuickCaster().least(design.leader, day.line, day.fly, stroke, air)
-    return Landing(usual=log(least.reserve(stroke)), by_word=seen.by_word, landed=seen.landed)
+    minimum = QuickCaster().minimum(design.leader, day.line, day.fly, stroke, air)
+    return Landing(usual=log(minimum.margin(stroke)), by_word=seen.by_word, landed=seen.landed)

@@ -3,7 +3,7 @@
 Each doubt is a spread of a logarithm of the reserve, from a change made and cast: lengths as tied,
 thickness of spools, the stroke from cast to cast, an unknown caster's speed, the fly's drag, the
 wind. They are taken as independent and small, so that variances add; the chance of opening is then
-that of a normal above the least reserve wanted. Against plain draws, see tests/reference.
+that of a normal above the least margin wanted. Against plain draws, see tests/reference.
 """
 
 from collections.abc import Iterator
@@ -25,8 +25,13 @@ from nine_knots.core.judge.hangs_on import DRAG_TIMES
 from nine_knots.core.judge.own_cast import SPEED_SPREAD, UNKNOWN
 from nine_knots.core.judge.strength_known import StrengthKnown, strength_known
 from nine_knots.core.judge.turnover import wanted
+from nine_knots.core.models.cast.minimum_speed import (
+    USUAL,
+    MinimumLaunchSpeed,
+    minimum_launch_speed,
+    opens_at,
+)
 from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.reserve import USUAL, Least, finely, least_speed, opens_at
 from nine_knots.core.models.cast.rig import Rig, rig_of
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
@@ -51,7 +56,7 @@ Source = Literal["lengths", "spools", "own speed", "stroke", "fly", "wind"]
 
 @dataclass(frozen=True, slots=True)
 class PieceMatters:
-    """What a piece does: changes of the reserve and of the hold, as factors, where it is four
+    """What a piece does: changes of the margin and of the hold, as factors, where it is four
     inches longer and where it is a thousandth thicker."""
 
     piece: int
@@ -63,7 +68,7 @@ class PieceMatters:
 
 @dataclass(frozen=True, slots=True)
 class Doubt:
-    """One source of doubt: its spread of the logarithm of the reserve; ``piece`` of the spool that
+    """One source of doubt: its spread of the logarithm of the margin; ``piece`` of the spool that
     has most of it, and the spool's name where it is owned."""
 
     source: Source
@@ -100,7 +105,7 @@ def matters_of(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEA
         )
     thrown = _Thrown(design, stroke, air_of(day.wind, gust))
     hold = hold_of(leader, own=angler.tyer.knots)
-    reserve = thrown.base.reserve(stroke)  # found first: all that is changed goes by it
+    reserve = thrown.base.margin(stroke)  # found first: all that is changed goes by it
     low = wanted(leader, day, angler.cast)[0]
     into = beside(lambda: _into(thrown, low))  # the longest, so that no processor waits for it
     dragged, windier = beside(thrown.dragged), beside(thrown.windier)
@@ -131,8 +136,8 @@ class _Thrown:
     air: Air
 
     @kept_property
-    def base(self) -> Least:
-        found = self._least(self.design.leader, self.design.situation.fly, self.air, USUAL)
+    def base(self) -> MinimumLaunchSpeed:
+        found = self._minimum(self.design.leader, self.design.situation.fly, self.air, USUAL)
         if found.speed_m_s is None:
             raise CannotCompute(
                 "No stroke opens this leader, so nothing small about it matters.",
@@ -144,35 +149,34 @@ class _Thrown:
     def factor(
         self, leader: Leader | None = None, fly: Fly | None = None, air: Air | None = None
     ) -> float:
-        """The reserve with something changed over that without."""
+        """The margin with something changed over that without."""
         design = self.design
         leader, fly = leader or design.leader, fly or design.situation.fly
-        found = self._least(leader, fly, air or self.air, self.base)
-        return found.reserve(self.stroke) / self.base.reserve(self.stroke)
+        found = self._minimum(leader, fly, air or self.air, self.base)
+        return found.margin(self.stroke) / self.base.margin(self.stroke)
 
     def dragged(self) -> float:
-        """The spread of the reserve's logarithm that comes of the fly's drag."""
+        """The spread of the margin's logarithm that comes of the fly's drag."""
         fly = self.design.situation.fly
         more = fly.model_copy(update={"drag_area_m2": DRAG_TIMES * fly.air_drag_area_m2})
         off = DRAG_OFF if fly.drag_area_m2 is None else TIMED_OFF
         return abs(log(self.factor(fly=more))) / log(DRAG_TIMES) * off
 
     def windier(self) -> float:
-        """The spread of the reserve's logarithm that comes of the wind."""
+        """The spread of the margin's logarithm that comes of the wind."""
         more = self.air._replace(wind_m_s=self.air.wind_m_s - WIND_OFF_M_S)
         return abs(log(self.factor(air=more)))
 
     def opens_into(self, wind_m_s: float, low: float) -> bool:
-        """Whether it opens with the reserve wanted into a head wind."""
+        """Whether it opens with the margin wanted into a head wind."""
         air = air_of(Wind(speed_m_s=wind_m_s, bearing="in the face"), STEADY)
         rig = self._rig(self.design.leader, self.design.situation.fly)
-        return opens_at(self.stroke.speed_m_s / low, rig, self.stroke, air, self.base)
+        return opens_at(self.stroke.speed_m_s / low, rig, self.stroke, air)
 
-    def _least(self, leader: Leader, fly: Fly, air: Air, near: Least) -> Least:
-        """The least speed to half a hundredth."""
-        rig = self._rig(leader, fly)
-        found = least_speed(rig, self.stroke, air, near)
-        return finely(found, rig, self.stroke, air)
+    def _minimum(
+        self, leader: Leader, fly: Fly, air: Air, near: MinimumLaunchSpeed
+    ) -> MinimumLaunchSpeed:
+        return minimum_launch_speed(self._rig(leader, fly), self.stroke, air, near)
 
     def _rig(self, leader: Leader, fly: Fly) -> Rig:
         line = line_profile(self.design.situation.line)

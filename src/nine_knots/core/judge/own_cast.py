@@ -1,9 +1,9 @@
-"""An angler's own cast: how fast they launch, and at which reserves their leaders pile up or slam.
+"""An angler's own cast: how fast they launch, and at which margins their leaders pile up or slam.
 
-Learnt from landings. Each is a leader whose least launch speed is known (by casting it), with what
-was seen: piled up, soft, straight or slammed. What is seen follows the logarithm of the reserve,
-the stroke's speed over that least one, with scatter, cut at three thresholds (an ordered response
-[S: McKelveyZavoina1975]); the scatter is Student's t with few degrees of freedom (a robit
+Learnt from landings. Each is a leader whose minimum launch speed is known (by casting it), with
+what was seen: piled up, soft, straight or slammed. What is seen follows the logarithm of the
+margin, the stroke's speed over that minimum, with scatter, cut at three thresholds (an ordered
+response [S: McKelveyZavoina1975]); the scatter is Student's t with few degrees of freedom (a robit
 [S: Liu2004]), so that one odd landing pulls a little and many never go unheard. The estimate is
 the maximum a posteriori, its spread the curvature there.
 """
@@ -23,18 +23,18 @@ Array = NDArray[np.float64]
 Landed = Literal["piled up", "soft", "straight", "slammed"]
 LANDED: tuple[Landed, ...] = get_args(Landed)
 
-PILES_UP, SOFT, SLAMS = 0.90, 1.35, 2.4  # reserves before any landing is known [P, by the rigs]
+PILES_UP, SOFT, SLAMS = 1.0, 1.4, 2.4  # margins before any landing is known [P, by the rigs]
 SPEED_SPREAD = 0.12  # of the logarithm of an angler's launch speed [G]
 LOWEST_SPREAD = 0.15  # of the logarithm of the lowest threshold [G]
 GAP_SPREAD = 0.15  # of the logarithm of the gaps between thresholds, in logarithms [G]
-SCATTER = 0.2  # of the logarithm of a reserve from one cast to the next, model's doubt included [G]
+SCATTER = 0.2  # of the logarithm of a margin from one cast to the next, model's doubt included [G]
 FREEDOM = 4.0  # degrees of freedom of the scatter: how often a landing is far off [G]
 
 
 class OwnCast(Frozen):
     """What is known of an angler's cast; the defaults stand for an angler of whom nothing is.
 
-    ``speed_factor`` multiplies the usual launch speeds; the others are reserves.
+    ``speed_factor`` multiplies the usual launch speeds; the others are margins.
     """
 
     speed_factor: float = Field(default=1.0, gt=0.3, lt=3.0)
@@ -48,7 +48,7 @@ UNKNOWN = OwnCast()
 
 @dataclass(frozen=True, slots=True)
 class Landing:
-    """One landing: ln(reserve) = ``usual`` (the angler's own speed aside), and what was seen.
+    """One landing: ln(margin) = ``usual`` (the angler's own speed aside), and what was seen.
 
     ``by_word`` says that the stroke was told in words, so that it went with the angler's own
     speed; a launch speed told as a figure is what it is.
@@ -87,14 +87,14 @@ def estimate(landings: tuple[Landing, ...]) -> Estimate:
     def cost(z: Array) -> Array:
         """Minus the logarithm of the posterior density of z, of shape (4, ...)."""
         figures = _figures(z)[..., None]
-        reserve = usual + goes_along * figures[0]
+        margin = usual + goes_along * figures[0]
         beyond = [
-            np.ones_like(reserve),
-            *(scipy.special.stdtr(FREEDOM, (reserve - cut) / SCATTER) for cut in figures[1:]),
+            np.ones_like(margin),
+            *(scipy.special.stdtr(FREEDOM, (margin - cut) / SCATTER) for cut in figures[1:]),
         ]
-        share = np.stack([*beyond, np.zeros_like(reserve)])
+        share = np.stack([*beyond, np.zeros_like(margin)])
         each = np.take_along_axis(
-            share[:-1] - share[1:], np.broadcast_to(seen, (1, *reserve.shape)), axis=0
+            share[:-1] - share[1:], np.broadcast_to(seen, (1, *margin.shape)), axis=0
         )[0]
         return np.asarray(0.5 * (z**2).sum(axis=0) - np.log(each).sum(axis=-1))
 

@@ -1,33 +1,39 @@
 """What a cast means: how much of the stroke is to spare, how the leader lands, and whether that is
 what was wanted.
 
-The reserve is the stroke's launch speed over the least that opens the leader forward, in this wind,
-with this fly (``models.cast.reserve``). Its thresholds come from rigs whose outcome the trade knows
-(docs/model.md lists them, those fitted and those only tested) and then from the angler's landings.
+The margin is the stroke's launch speed over the minimum that opens the leader forward, in this
+wind, with this fly (``models.cast.minimum_speed``). Its thresholds come from rigs whose outcome
+the trade knows (docs/model.md lists them, those fitted and those only tested) and then from the
+angler's landings. The margin is read first and the landing by it, so that neither can contradict
+the other: what piles up does not lie in any way, and what opens does not lie in a heap.
 """
 
 from dataclasses import dataclass
-from math import log
+from math import log, radians, tan
 
 from nine_knots.core.base.measure import Measure, Standing, on_the_cord
 from nine_knots.core.base.units import Units
 from nine_knots.core.judge.own_cast import PILES_UP, SLAMS, UNKNOWN, OwnCast
-from nine_knots.core.models.cast.reserve import Least
-from nine_knots.core.models.cast.stroke import FASTEST_M_S, SPEEDS, Stroke
+from nine_knots.core.models.cast.landing import CastLanding
+from nine_knots.core.models.cast.minimum_speed import MinimumLaunchSpeed
+from nine_knots.core.models.cast.opening import CALM_M_S
+from nine_knots.core.models.cast.stroke import FASTEST_M_S, ROD_TIP_M, SPEEDS, Stroke
+from nine_knots.core.models.cast.wind import air_of
 from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.schools import built_by
-from nine_knots.core.trade.situation import Situation
+from nine_knots.core.trade.situation import Situation, Wind
 
 LEADS, CANNOT_LEAD = 3.0, 6.0  # mono over fly by mass [P]
-COLLAPSES = 0.89  # of the threshold of opening, below which a leader piles up [P, by the rigs]
-WITH_EASE = 1.22  # of it, from which no brisk stroke is called for [P, by the rigs]
-JUST_OPENS = 1.0  # of a reserve, below which the stroke as it is does not quite open it
-KNOWN_TO = 0.04  # of a reserve: nearer to an edge it is on the brink
-# Reserves from which, and to which, one eases off for a dry fly [G].
-EASED_ABOVE, EASED_TO = 1.9, 1.6
-LIES_STRAIGHT_M, HEAP_M = 0.12, 1.0  # of slack on the water
+COLLAPSES = 0.9  # of the threshold of opening, below which a leader piles up [P, by the rigs]
+WITH_EASE = 1.1  # of it, from which no brisk stroke is called for [P, by the rigs]
+KNOWN_TO, KNOWN_TO_IN_WIND = 0.04, 0.06  # of a margin: nearer to an edge it is on the brink
+EASED_TO = 1.4  # margin to which one eases off for a floating fly [G]
+STRAIGHT, IN_ORDER = 0.93, 0.70  # of its length along the cast, as a leader lies [G]
+EASES_FROM = 1.25  # of the threshold of opening, from which a softer stroke still opens it
+HEAP = 0.4  # of it, below which one that barely opens is a heap [G]
+AIMED_LOW_M = 0.3  # above the water at the fly, below which one aims at the water
 
-# The reserve wanted, lowest and highest, by what is wanted of the fly: a dry fly that is thrown
+# The margin wanted, lowest and highest, by what is wanted of the fly: a dry fly that is thrown
 # much too hard lies dead straight and drags at once, a streamer is none the worse for it.
 WANTED = {
     "drift on top": (PILES_UP, SLAMS),
@@ -53,41 +59,70 @@ A_STROKE = {"easy": "an easy", "normal": "a normal", "hard": "a hard"}
 
 
 @dataclass(frozen=True, slots=True)
-class Thrown:
-    """A leader's least speed, the stroke it is thrown with, and how it then lies, in words, where
+class CastResult:
+    """A leader's minimum launch speed, the stroke it is thrown with, and how it then lands, where
     that was looked at."""
 
-    least: Least
+    minimum: MinimumLaunchSpeed
     stroke: Stroke
-    lies: str = ""
+    landing: CastLanding | None = None
 
     @property
-    def reserve(self) -> float:
-        """The stroke's speed over the least."""
-        return self.least.reserve(self.stroke)
+    def margin(self) -> float:
+        """The stroke's speed over the minimum."""
+        return self.minimum.margin(self.stroke)
 
 
-def landing_words(slack_m: float, units: Units) -> str:
-    """How a leader lies: straight, with so much slack, or in a heap."""
-    if slack_m < LIES_STRAIGHT_M:
+def landing_words(
+    result: CastResult, wind: Wind, floats: bool, units: Units, own: OwnCast = UNKNOWN
+) -> str:
+    """How a leader lies, in a few words; nothing where it piles up, or was not looked at."""
+    landing = result.landing
+    if landing is None or result.margin < COLLAPSES * own.piles_up:
+        return ""
+    short = units.roughly(landing.slack_m)
+    if result.margin < own.piles_up:
+        lies = min(landing.straight, landing.opening)
+        return f"lies in a heap, {short} short" if lies < HEAP else f"lies {short} short"
+    if landing.straight >= STRAIGHT:
         return "lies straight"
-    told = units.roughly(slack_m)
-    if slack_m > HEAP_M:
-        return f"lies in a heap, {told} short"
-    return f"lies with about {told} of slack"
+    if landing.straight >= IN_ORDER:
+        return f"lies with about {short} of slack"
+    if _windy(wind):
+        return f"is blown back about {short} as it falls: aim lower"
+    if not floats:
+        return f"drops back about {short} as it lands"
+    if result.margin < EASES_FROM * own.piles_up:
+        return f"straightens only in part, about {short} short"
+    return f"springs back about {short}: ease off, or aim lower"
 
 
-def opening_words(reserve: float, own: OwnCast = UNKNOWN) -> str:
-    """How a leader opens, in a few words."""
-    if reserve < COLLAPSES * own.piles_up:
+def aim_words(result: CastResult, wind: Wind, units: Units, own: OwnCast = UNKNOWN) -> str:
+    """Where a caster aims what opens into a wind, in a sentence; nothing in other air."""
+    landing = result.landing
+    if landing is None or not _windy(wind) or result.margin < own.piles_up:
+        return ""
+    height_m = ROD_TIP_M + landing.rig.length_m * tan(radians(landing.aim_deg + 1.0))
+    if height_m < AIMED_LOW_M:
+        return "Aim it at the water."
+    return f"Aim it about {units.roughly(height_m)} above the water."
+
+
+def _windy(wind: Wind) -> bool:
+    return air_of(wind).wind_m_s <= -CALM_M_S
+
+
+def opening_words(margin: float, own: OwnCast = UNKNOWN, about: bool = False) -> str:
+    """How a leader opens, in a few words; ``about`` where wind makes the margin less sure."""
+    if margin < COLLAPSES * own.piles_up:
         return "piles up"
-    if reserve < own.piles_up:
+    if margin < own.piles_up:
         return "barely opens"
-    if reserve < WITH_EASE * own.piles_up:
+    if margin < WITH_EASE * own.piles_up:
         return "opens on a brisk stroke"
-    if reserve > own.slams:
+    if margin > own.slams:
         return "opens dead straight"
-    return f"opens, {share_words(reserve - 1.0)} to spare"
+    return f"opens, {'about ' if about else ''}{share_words(margin - 1.0)} to spare"
 
 
 def share_words(share: float) -> str:
@@ -115,71 +150,70 @@ def stroke_words(speed_m_s: float, own: OwnCast = UNKNOWN) -> str:
 
 
 def wanted(leader: Leader, situation: Situation, own: OwnCast = UNKNOWN) -> tuple[float, float]:
-    """The reserve wanted, lowest and highest, as the angler's own thresholds shift it."""
+    """The margin wanted, lowest and highest, as the angler's own thresholds shift it."""
     school = built_by(leader)
-    low, high = (school.reserve if school else None) or WANTED[situation.wish]
+    low, high = (school.margin if school else None) or WANTED[situation.wish]
     return low * own.piles_up / PILES_UP, high * own.slams / SLAMS
 
 
-def eased(least: Least, stroke: Stroke, situation: Situation) -> Stroke:
+def eased(minimum: MinimumLaunchSpeed, stroke: Stroke, situation: Situation) -> Stroke:
     """The stroke as a caster would give it: softer, where a floating fly has much to spare."""
-    if not situation.floats or least.reserve(stroke) <= EASED_ABOVE or least.speed_m_s is None:
+    if not situation.floats or minimum.margin(stroke) <= EASED_TO or minimum.speed_m_s is None:
         return stroke
-    return stroke.model_copy(update={"speed_m_s": EASED_TO * least.speed_m_s})
+    return stroke.model_copy(update={"speed_m_s": EASED_TO * minimum.speed_m_s})
 
 
 def turnover_measure(
-    thrown: Thrown,
+    result: CastResult,
     leader: Leader,
     situation: Situation,
     units: Units,
     own: OwnCast = UNKNOWN,
 ) -> Measure:
-    """The turnover cord: the reserve against what is wanted, on a scale of its logarithm."""
+    """The turnover cord: the margin against what is wanted, on a scale of its logarithm."""
     low, high = wanted(leader, situation, own)
-    reserve = thrown.reserve
+    margin, windy = result.margin, _windy(situation.wind)
     middle = (low * high) ** 0.5
-    deviation = log(reserve / middle) / log(high / middle)
+    deviation = log(margin / middle) / log(high / middle)
     standing: Standing = "right"
     if deviation < -1.0:
         standing = "too little"
     elif deviation > 1.0:
         standing = "too much"
-    edge = log(1.0 + KNOWN_TO) / log(high / middle)
+    edge = log(1.0 + (KNOWN_TO_IN_WIND if windy else KNOWN_TO)) / log(high / middle)
     return Measure(
         key="turnover",
         title="Turnover",
         asks="Does it open with your stroke, and with how much to spare?",
         standing=standing,
-        marginal=standing == "right" and (abs(deviation) > 1.0 - edge or reserve < JUST_OPENS),
+        marginal=standing == "right" and abs(deviation) > 1.0 - edge,
         position=on_the_cord(deviation),
-        figure=opening_words(reserve, own),
-        why=_why(thrown, standing, situation, units, own),
+        figure=opening_words(margin, own, windy),
+        why=_why(result, standing, situation, units, own),
     )
 
 
 def _why(
-    thrown: Thrown, standing: Standing, situation: Situation, units: Units, own: OwnCast
+    result: CastResult, standing: Standing, situation: Situation, units: Units, own: OwnCast
 ) -> str:
-    least, yours = thrown.least.speed_m_s, units.about_speed(thrown.stroke.speed_m_s)
-    against = situation.wind.bearing == "in the face" and situation.wind.speed_m_s > 2.0
-    if least is None:
+    minimum, yours = result.minimum.speed_m_s, units.about_speed(result.stroke.speed_m_s)
+    wind = " against this wind" if _windy(situation.wind) else ""
+    if minimum is None:
         most = units.about_speed(FASTEST_M_S)
-        return f"No stroke opens it{' against this wind' if against else ''}, not at {most} either."
-    at = f"at {units.about_speed(least)}, {stroke_words(least, own)}"
+        return f"No stroke opens it{wind}, not even one of {most}."
+    at = f"at {units.about_speed(minimum)}, {stroke_words(minimum, own)}"
+    lies = landing_words(result, situation.wind, situation.floats, units, own)
     if standing == "too little":
-        needs = share_words(1.0 / thrown.reserve - 1.0)
+        needs = share_words(1.0 / result.margin - 1.0)
         harder = {
             "as much again": "twice as hard as",
             MORE_AGAIN: "more than twice as hard as",
         }.get(needs, f"{needs} harder than")
-        wind = " against this wind" if against else ""
-        return f"It needs a stroke {harder} yours{wind}: it opens {at}; yours leaves at {yours}."
-    if thrown.reserve < JUST_OPENS:
-        lies = f", and {thrown.lies}" if thrown.lies else ""
-        return f"Give it a little more: it opens {at}; yours leaves at {yours}{lies}."
-    lies = f" It {thrown.lies}." if thrown.lies else ""
-    said = f"It just opens {at}; yours leaves at {yours}.{lies}"
+        told = f" It {lies}." if lies else ""
+        return (
+            f"It needs a stroke {harder} yours{wind}: it opens {at}; yours leaves at {yours}.{told}"
+        )
+    said = f"It just opens {at}; yours leaves at {yours}." + (f" It {lies}." if lies else "")
     if standing == "too much":
         return f"Ease off, or lengthen or refine the leader. {said}"
     return said

@@ -12,8 +12,11 @@ from nine_knots.core.physics.chain import (
     ALONG_Y,
     BEND,
     BODY,
+    COURANT,
     FREE,
+    FRICTION,
     HALF,
+    IMPULSE,
     INVERSE,
     KXX,
     KXY,
@@ -21,9 +24,11 @@ from nine_knots.core.physics.chain import (
     MASS,
     MOMENT,
     SHEAR,
+    SPIN,
     THICK,
     TO_X,
     TO_Y,
+    TWELFTH,
     U,
     V,
     X,
@@ -37,24 +42,38 @@ SHARPEST = 0.05  # of 1 + cos(turn): a link folded back on the one before is no 
 
 @row_kernel
 def directions(b: Array, nodes: int) -> None:
-    """Every link's direction, taken for a unit vector: stretch is nothing beside it."""
+    """Every link's direction, taken for a unit vector (stretch is nothing beside it), and how fast
+    it turns, in rad/s."""
     for j in range(nodes - 1):
-        b[ALONG_X + j] = (b[X + j + 1] - b[X + j]) * b[INVERSE + j]
-        b[ALONG_Y + j] = (b[Y + j + 1] - b[Y + j]) * b[INVERSE + j]
+        ax = (b[X + j + 1] - b[X + j]) * b[INVERSE + j]
+        ay = (b[Y + j + 1] - b[Y + j]) * b[INVERSE + j]
+        du, dv = b[U + j + 1] - b[U + j], b[V + j + 1] - b[V + j]
+        b[ALONG_X + j] = ax
+        b[ALONG_Y + j] = ay
+        b[SPIN + j] = (ax * dv - ay * du) * b[INVERSE + j]
 
 
 @row_kernel
-def bending(b: Array, nodes: int) -> None:
-    """Shear of every link from the moments at its ends, in newtons.
+def bending(b: Array, nodes: int, last: float) -> None:
+    """Shear of every link from the moments at its ends, in newtons; ``last`` is the step in seconds
+    that the tensions belong to.
 
     A node of stiffness EI between links of mean length h that turn by θ holds the moment
-    EI 2 tan(θ/2) / h, the curvature of a discrete elastic rod [S: Bergou2008].
+    EI 2 tan(θ/2) / h, the curvature of a discrete elastic rod [S: Bergou2008]. A chain of links
+    under the tension T carries short waves too slowly, and steps of dt too fast; what makes up for
+    both is T h²/12 (1 - C²) added to EI, C = √(T / μ) dt / h (docs/model.md). Internal friction
+    adds EI τ / h times the rate at which the turn grows (Kelvin and Voigt).
     """
+    per_impulse = 1.0 / (last * last)
     for i in range(1, nodes - 1):
         ax, ay = b[ALONG_X + i - 1], b[ALONG_Y + i - 1]
         bx, by = b[ALONG_X + i], b[ALONG_Y + i]
         half_tangent = (ax * by - ay * bx) / max(SHARPEST, 1.0 + ax * bx + ay * by)
-        b[MOMENT + i] = 2.0 * b[BEND + i] * half_tangent
+        impulse = max(0.0, 0.5 * (b[IMPULSE + i - 1] + b[IMPULSE + i]))
+        slow = impulse * max(0.0, 1.0 - impulse * b[COURANT + i])
+        stiff = b[BEND + i] + per_impulse * slow * b[TWELFTH + i]
+        rate = b[SPIN + i] - b[SPIN + i - 1]
+        b[MOMENT + i] = 2.0 * stiff * half_tangent + b[FRICTION + i] * rate
     for j in range(nodes - 1):
         b[SHEAR + j] = (b[MOMENT + j] - b[MOMENT + j + 1]) * b[INVERSE + j]
 

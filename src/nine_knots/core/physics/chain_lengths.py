@@ -35,7 +35,7 @@ from nine_knots.core.physics.chain import (
 Array = NDArray[np.float64]
 
 ITERATIONS = 10
-LENGTH_ERROR = 1e-5  # of a link's length, at which the iteration ends
+LENGTH_ERROR = 3e-5  # of a link's length, at which the iteration ends
 SLOW = 0.3  # of the error left by an iteration, above which the system is factored anew
 
 

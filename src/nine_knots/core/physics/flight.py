@@ -27,14 +27,17 @@ WORST_LENGTH = 1e-3  # of a link; a step that misses it is taken again at half t
 WATER_WEIGHT = 1000.0  # times heavier: a node that has touched the water
 AT_REST_M_S = 0.3
 REFRESH = 2  # steps after which drag coefficients are worked out anew
-OPEN = 0.8  # of a leader's length, along the cast, at which it counts as open
+LEAST_FORWARD = -0.2  # of a leader's length: however far it is blown back, it counts as this
 FALLEN_BACK = 0.1  # of its length from the best, after which a leader opens no further
 LOOKED_AHEAD = 16  # links beyond the first that the loop has not passed
 
 # What a flight answers beside its frames.
-TIME, STEPS, ARRIVAL, STRAIGHTEST, STRAIGHTEST_AT, HEIGHT, ENDED, DRIFT, FORWARD = range(9)
+TIME, STEPS, STRAIGHTEST, STRAIGHTEST_AT, HEIGHT, ENDED, DRIFT, FORWARD, TOUCH_DOWN = range(9)
 MEASURES = 9
 LANDED, TIME_UP, TOO_MANY_STEPS, LENGTH_LOST, KNOWN = range(5)
+# When a flight ends: at rest on the water, when it is known how far the leader opens forward, or
+# when the fly touches the water.
+AT_REST, OPENING_KNOWN, FLY_TOUCHES = range(3)
 
 
 class Flown(NamedTuple):
@@ -48,9 +51,9 @@ class Flown(NamedTuple):
 class Limits(NamedTuple):
     """How a flight goes on: until when (s), in steps no longer (s) and no more than so many, with
     a frame every ``frame_gap`` seconds. ``damping`` in 1/s serves checks of rest, ``water`` is the
-    height of the surface (far below for none). With ``only_opening`` it ends as soon as it is known
-    whether the leader opens forward. The held end is lowered at ``drop_m_s``, from ``drop_after_s``
-    on, for so long."""
+    height of the surface (far below for none). ``ends`` is one of the three moments named above.
+    The held end is lowered at ``drop_m_s``, from ``drop_after_s`` on, for so long.
+    """
 
     until: float
     longest_step: float
@@ -59,7 +62,7 @@ class Limits(NamedTuple):
     gravity: float = GRAVITY_M_S2
     damping: float = 0.0
     water: float = 0.0
-    only_opening: bool = False
+    ends: int = AT_REST
     drop_m_s: float = 0.0
     drop_after_s: float = 0.0
     drop_for_s: float = 0.0
@@ -92,6 +95,7 @@ def _fly(
     start = b[X]
     out = np.zeros(MEASURES)
     out[ENDED] = TIME_UP
+    out[FORWARD] = LEAST_FORWARD
     now, last = 0.0, FIRST_STEP_S
     shown, steps, unpassed = 0, 0, 0
     passed = np.zeros(nodes)
@@ -105,7 +109,7 @@ def _fly(
             break
         blow = air.wind_m_s + (air.gust_m_s if now >= air.gust_at_s else 0.0)
         directions(b, nodes)
-        bending(b, nodes)
+        bending(b, nodes, last)
         if steps % REFRESH == 0:
             drag_coefficients(b, nodes, blow)
         drag(b, nodes, blow)
@@ -135,19 +139,22 @@ def _fly(
         dry = b[FREE + nodes - 1] > 0.0 or b[GIVE + nodes - 1] == 0.0
         dx, dy = b[X + nodes - 1] - b[X + leader], b[Y + nodes - 1] - b[Y + leader]
         straight = (dx * dx + dy * dy) ** 0.5 / length
-        if out[ARRIVAL] == 0.0 and dx > 0.0 and straight >= OPEN:
-            out[ARRIVAL] = (b[U + nodes - 1] ** 2 + b[V + nodes - 1] ** 2) ** 0.5
         if dry and dx > 0.0 and straight > out[STRAIGHTEST]:  # the fly has come round
             out[STRAIGHTEST] = straight
             out[STRAIGHTEST_AT] = now
             out[HEIGHT] = 0.5 * (b[Y + nodes - 1] + b[Y + leader])
         if b[X + leader] - start >= 0.5 * line:
             out[FORWARD] = max(out[FORWARD], dx / length)
-        if limits.only_opening:
+        if dry:
+            out[TOUCH_DOWN] = dx / length
+        if limits.ends == OPENING_KNOWN:
             back = out[FORWARD] > 0.0 and dx < (out[FORWARD] - FALLEN_BACK) * length
-            if out[FORWARD] >= OPEN or back or not dry:
+            if back or not dry:
                 out[ENDED] = KNOWN
                 break
+        elif limits.ends == FLY_TOUCHES and not dry:
+            out[ENDED] = KNOWN
+            break
         elif not dry and settled(b, nodes, leader):
             out[ENDED] = LANDED
             break

@@ -6,7 +6,6 @@ import numpy as np
 from numpy.typing import NDArray
 from pydantic import ConfigDict, Field
 
-from nine_knots.core.base.beside import beside
 from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.measure import Measure
 from nine_knots.core.base.quantity import Quantity
@@ -16,57 +15,45 @@ from nine_knots.core.judge.hangs_on import turnover_hangs_on
 from nine_knots.core.judge.lift import lift_words
 from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.judge.turnover import (
-    Thrown,
+    CastResult,
+    aim_words,
     eased,
     landing_words,
     mono_measure,
     turnover_measure,
     wanted,
 )
-from nine_knots.core.models.cast.casting import FIRST_AIM, FRAME_S, Flight, cast_aimed
-from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.reserve import USUAL, Least, Seeking
-from nine_knots.core.models.cast.rig import Rig, rig_of
-from nine_knots.core.models.cast.stroke import (
-    DROP_HIGHER_DEG,
-    FASTEST_M_S,
-    SLOWEST_M_S,
-    Stroke,
+from nine_knots.core.models.cast.casting import FRAME_S, Flight
+from nine_knots.core.models.cast.landing import landing_of
+from nine_knots.core.models.cast.minimum_speed import (
+    USUAL,
+    MinimumLaunchSpeed,
+    minimum_launch_speed,
+    rough_launch_speed,
 )
+from nine_knots.core.models.cast.mono import mass_ratio
+from nine_knots.core.models.cast.rig import Rig, rig_of
+from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
-from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.tackle import line_profile
 
 AGAINST_M_S = -1.5  # of wind along the cast
-TRUSTED = 5  # like leaders for which one aim is taken to serve best, until others are tried again
-SAME_WIND_M_S = 0.5
 SHOWN_FRAMES = 2  # every second frame is sent
 SHOWN_LINE = 3  # and every third node of the fly line
 
 
 class Near(Frozen):
-    """What was good for a like leader a moment ago: the aim it was shown at, the least speed that
-    opened it (None where none did) and the aim that served best for it.
+    """What was good for a like leader a moment ago: the minimum launch speed that opened it (None
+    where none did) and the aim that served best for it."""
 
-    ``trusted`` is for how many leaders more, in a wind along the cast like this (m/s, with the gust
-    in it), that aim is taken to serve best where the speed proves to be the same.
-    """
-
-    aim_deg: float = Field(default=FIRST_AIM, ge=-10.0, le=40.0)
-    least_m_s: float | None = Field(default=USUAL.speed_m_s, ge=SLOWEST_M_S, le=FASTEST_M_S)
-    least_deg: float = Field(default=USUAL.aim_deg, ge=-10.0, le=40.0)
-    wind_m_s: float = Field(default=0.0, ge=-100.0, le=100.0)
-    trusted: int = Field(default=0, ge=0, le=TRUSTED)
+    minimum_m_s: float | None = Field(default=USUAL.speed_m_s, ge=SLOWEST_M_S, le=FASTEST_M_S)
+    aim_deg: int = Field(default=USUAL.aim_deg, ge=-12, le=14)
 
     @property
-    def least(self) -> Least:
-        """The least speed, at its aim."""
-        return Least(self.least_m_s, self.least_deg)
-
-    def trusts(self, air: Air) -> bool:
-        """Whether its aim is taken to serve best in this air."""
-        return self.trusted > 0 and abs(self.wind_m_s - _blows_m_s(air)) < SAME_WIND_M_S
+    def minimum(self) -> MinimumLaunchSpeed:
+        """The minimum launch speed, at its aim."""
+        return MinimumLaunchSpeed(self.minimum_m_s, self.aim_deg)
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,9 +94,9 @@ class EnergyPoint:
 
 @dataclass(frozen=True, slots=True)
 class CastReading:
-    """One cast, trimmed to open low over the water; no movie where mono is cast by its fly.
+    """One cast, thrown as low as it opens; no movie where mono is cast by its fly.
 
-    ``reserve`` is the stroke's speed over the least that opens it; ``eased`` says where the cast
+    ``reserve`` is the stroke's speed over the minimum that opens it; ``eased`` says where the cast
     that is shown is thrown softer than the stroke, ``lift`` how the fly comes off the water before.
     """
 
@@ -149,74 +136,79 @@ def cast_of(
     air = air_of(situation.wind, gust)
     ratio = mass_ratio(leader, situation.fly)
     if ratio is not None:
-        return _mono_reading(mono_measure(ratio), stroke, units)
-    near = near or Near()
-    rig = rig_of(leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
-    likely = eased(near.least, stroke, situation)  # a like leader is most often thrown the same
-    begun = beside(lambda: cast_aimed(rig, likely, air, near.aim_deg))
-    seeking = Seeking(rig, stroke, air, near.least)
-    same = seeking.as_before() if near.trusts(air) else None
-    least = same or seeking.found()
-    shown = eased(least, stroke, situation)
-    anew = begun.cancel() or shown != likely
-    flight = cast_aimed(rig, shown, air, near.aim_deg) if anew else begun.result()
-    slack_m = max(0.0, flight.slack_m)
-    lies = landing_words(slack_m, units)
-    thrown = Thrown(least, stroke, lies)
-    measure = turnover_measure(thrown, leader, situation, units, own)
-    decides = turnover_hangs_on(thrown, rig, air, design, own)
-    measure = replace(measure, why=f"{measure.why} {decides}".rstrip())
+        return _cord_alone(mono_measure(ratio), stroke, units, None, Near())
+    line = line_profile(situation.line)
+    rig = rig_of(leader, line, situation.fly, stroke.line_out_m)
+    minimum = minimum_launch_speed(rig, stroke, air, (near or Near()).minimum)
+    shown = eased(minimum, stroke, situation)
+    landing = landing_of(leader, line, situation.fly, shown, air, minimum, movie=True)
+    result = CastResult(minimum, stroke, landing)
+    measure = turnover_measure(result, leader, situation, units, own)
+    aim = aim_words(result, situation.wind, units, own)
+    decides = turnover_hangs_on(result, rig, air, design, own)
+    measure = replace(measure, why=" ".join(each for each in (measure.why, aim, decides) if each))
     # where it is the wind that keeps it shut, line, leader and fly are not said to disagree
     against = air.wind_m_s < AGAINST_M_S
-    opens = against or least.reserve(stroke) >= wanted(leader, situation, own)[0]
-    softer = f"Shown thrown softer, at {units.about_speed(shown.speed_m_s)}: nobody drives a dry"
-    return CastReading(
-        turnover=measure,
-        agreement=agreement_of(flight, rig, leader, situation, opens).words,
-        figure=measure.figure,
-        landing=lies,
-        reserve=least.reserve(stroke),
-        eased=f"{softer} fly harder than it needs." if shown != stroke else "",
+    opens = against or result.margin >= wanted(leader, situation, own)[0]
+    softer = (
+        f"Shown at {units.about_speed(shown.speed_m_s)}: a dry fly needs no harder stroke here."
+    )
+    flight, thrown = landing.flight, landing.rig
+    return replace(
+        _cord_alone(measure, stroke, units, result.margin, near_of(minimum)),
+        agreement=agreement_of(flight, thrown, leader, situation, opens).words,
+        landing=landing_words(result, situation.wind, situation.floats, units, own),
+        eased=softer if shown != stroke else "",
         lift=lift_words(design),
-        near=Near(
-            aim_deg=_flat_deg(flight, shown),
-            least_m_s=least.speed_m_s,
-            least_deg=least.aim_deg,
-            wind_m_s=_blows_m_s(air),
-            trusted=near.trusted - 1 if same else TRUSTED,
-        ),
-        slack=units.length(slack_m),
+        slack=units.length(landing.slack_m),
         opened_at_s=flight.opened_at_s,
         wind=units.wind(abs(air.wind_m_s)),
         gust=units.wind(abs(gust.speed_m_s)) if gust.speed_m_s else None,
         gust_along=gust.speed_m_s,
         wind_along=air.wind_m_s,
-        speed=units.speed(stroke.speed_m_s),
         line_out=units.on_spool(stroke.line_out_m),
-        movie=_movie(flight, rig),
-        energy=_energy(flight, rig),
+        movie=_movie(flight, thrown),
+        energy=_energy(flight, thrown),
     )
 
 
-def _blows_m_s(air: Air) -> float:
-    return air.wind_m_s + air.gust_m_s
+def rough_cast_of(
+    design: Design,
+    stroke: Stroke,
+    units: Units,
+    near: Near,
+    own: OwnCast = UNKNOWN,
+    gust: Gust = STEADY,
+) -> CastReading:
+    """The turnover alone, at the aim that was good for a like leader: for while one is dragged."""
+    situation, leader = design.situation, design.leader
+    ratio = mass_ratio(leader, situation.fly)
+    if ratio is not None:
+        return _cord_alone(mono_measure(ratio), stroke, units, None, near)
+    rig = rig_of(leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
+    minimum = rough_launch_speed(rig, stroke, air_of(situation.wind, gust), near.minimum)
+    result = CastResult(minimum, stroke)
+    measure = turnover_measure(result, leader, situation, units, own)
+    return _cord_alone(measure, stroke, units, result.margin, near_of(minimum))
 
 
-def _flat_deg(flight: Flight, stroke: Stroke) -> float:
-    """The aim in degrees that lays it down flat, from which a like leader's is sought."""
-    return flight.aim_deg - (DROP_HIGHER_DEG if stroke.drop else 0.0)
+def near_of(minimum: MinimumLaunchSpeed) -> Near:
+    """What a like leader is sought from."""
+    return Near(minimum_m_s=minimum.speed_m_s, aim_deg=minimum.aim_deg)
 
 
-def _mono_reading(measure: Measure, stroke: Stroke, units: Units) -> CastReading:
+def _cord_alone(
+    measure: Measure, stroke: Stroke, units: Units, reserve: float | None, near: Near
+) -> CastReading:
     return CastReading(
         turnover=measure,
         agreement="",
         figure=measure.figure,
         landing="",
-        reserve=None,
+        reserve=reserve,
         eased="",
         lift="",
-        near=Near(),
+        near=near,
         slack=units.length(0.0),
         opened_at_s=0.0,
         wind=units.wind(0.0),

@@ -25,7 +25,7 @@ class Demands(Frozen):
     is always demanded.
     """
 
-    fish_kg: float | None = Field(default=None, gt=0.0, le=500.0)
+    fish_kg: float | None = Field(default=None, ge=1e-4, le=500.0)
     most_knots: int | None = Field(default=None, ge=0, le=MOST_KNOTS)
     flies: int | None = Field(default=None, ge=1, le=MOST_FLIES)
     shortest_m: LengthM | None = None

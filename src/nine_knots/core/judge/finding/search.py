@@ -27,7 +27,7 @@ from nine_knots.core.judge.finding.promise import most_promising
 from nine_knots.core.judge.finding.sane import is_sane
 from nine_knots.core.judge.finding.tried import Tried, tried
 from nine_knots.core.judge.finding.variants import Variant, as_they_are, built, variants
-from nine_knots.core.models.cast.reserve import Least
+from nine_knots.core.models.cast.minimum_speed import MinimumLaunchSpeed
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust
 from nine_knots.core.trade.leader import Leader
@@ -212,8 +212,8 @@ class _Rounds:
             self._tried.append(found)
             self._features.append(one.features)
 
-    def _near(self, features: Array) -> Least | None:
+    def _near(self, features: Array) -> MinimumLaunchSpeed | None:
         """About what opens a leader, from where to seek it: what opened the most like it."""
         if not self._tried:
             return None
-        return self._tried[nearest(features, np.array(self._features))].least
+        return self._tried[nearest(features, np.array(self._features))].minimum

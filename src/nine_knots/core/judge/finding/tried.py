@@ -19,7 +19,7 @@ from nine_knots.core.judge.finding.table import (
 )
 from nine_knots.core.judge.matters import STROKE_OFF, WIND_OFF_M_S
 from nine_knots.core.judge.turnover import wanted
-from nine_knots.core.models.cast.reserve import Least, opens_at
+from nine_knots.core.models.cast.minimum_speed import MinimumLaunchSpeed, opens_at
 from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import air_of
 
@@ -44,7 +44,7 @@ class Tried:
 
     table: OnTheTable
     origin: str
-    least: Least | None
+    minimum: MinimumLaunchSpeed | None
     reserve: float | None
     margin: float
     measures: tuple[Measure, ...]
@@ -67,29 +67,36 @@ class Tried:
 
 
 def tried(
-    table: OnTheTable, origin: str, reader: DayReader, stroke: Stroke, near: Least | None
+    table: OnTheTable,
+    origin: str,
+    reader: DayReader,
+    stroke: Stroke,
+    near: MinimumLaunchSpeed | None,
 ) -> Tried:
     """Cast it and fish it; CannotCompute where a model cannot follow it."""
     read = reader.fished(table.leader, stroke, near)
     turnover, *in_the_water = read.measures
     low, high = wanted(table.leader, reader.day, reader.angler.cast)
     reserve, margin, short = None, EASY * log(high / low), _off_the_band(turnover) / SEEN_EASE
-    if read.least is not None:
-        reserve = read.least.reserve(stroke)
+    if read.minimum is not None:
+        reserve = read.minimum.margin(stroke)
         margin = log(reserve / low)
         short = max(0.0, log(low / reserve), log(reserve / high)) / SEEN_EASE
-        if (
-            not short
-            and margin < FAR_FROM_IT
-            and not _opens_worse(table, reader, stroke, low, read.least)
-        ):
+        if not short and margin < FAR_FROM_IT and not _opens_worse(table, reader, stroke, low):
             short = ON_THE_EDGE
     fishing = sum(1.0 - abs(one.position - 0.5) / (BAND_HIGH - 0.5) for one in in_the_water)
     axes = axes_of(table, margin, fishing, log(high / low))
     fishes = max((_off_the_band(one) for one in in_the_water), default=0.0) / SEEN_FISHING
     shorts = {"opens": short, "fishes": fishes, **table.short}
     return Tried(
-        table, origin, read.least, reserve, margin, (*read.measures, *table.measures), axes, shorts
+        table,
+        origin,
+        read.minimum,
+        reserve,
+        margin,
+        (*read.measures, *table.measures),
+        axes,
+        shorts,
     )
 
 
@@ -107,11 +114,9 @@ def _off_the_band(measure: Measure) -> float:
     return max(0.05, abs(measure.position - 0.5) / (BAND_HIGH - 0.5) - 1.0)
 
 
-def _opens_worse(
-    table: OnTheTable, reader: DayReader, stroke: Stroke, low: float, least: Least
-) -> bool:
+def _opens_worse(table: OnTheTable, reader: DayReader, stroke: Stroke, low: float) -> bool:
     """Whether it opens as is wanted in a somewhat worse cast and wind."""
     air = air_of(reader.day.wind, reader.gust)
     worse = air._replace(wind_m_s=air.wind_m_s - WIND_OFF_M_S)
     speed = SLOWER * stroke.speed_m_s / low
-    return opens_at(speed, reader.rig(table.leader, stroke), stroke, worse, least)
+    return opens_at(speed, reader.rig(table.leader, stroke), stroke, worse)

@@ -62,7 +62,7 @@ class Beforehand:
         self._ask = USUAL_ASK
         if judgement.by_slack:
             caster = Caster(angler, gust)
-            slack_m = caster.slack_m(design, stroke, caster.least(design, stroke))
+            slack_m = caster.slack_m(design, stroke, caster.minimum(design, stroke))
             self._ask = USUAL_ASK.model_copy(update={"slack_m": slack_m})
 
     def grid(self) -> Iterator[tuple[Afield, ...]]:

@@ -55,8 +55,8 @@ STROKES = {  # from the softest to the hardest
 
 def turnover_of(one: Try, caster: Caster) -> Measure:
     """The turnover cord of what is tried."""
-    least = caster.least(one.design, one.stroke)
-    return caster.turnover(one.design, one.stroke, least)
+    minimum = caster.minimum(one.design, one.stroke)
+    return caster.turnover(one.design, one.stroke, minimum)
 
 
 def remedies_for(

@@ -72,8 +72,8 @@ class _Fisher:
     def measures(self, one: Try) -> Iterator[Measure]:
         judgement, ask = judgement_of(way_of(one.design)), one.ask
         if judgement.by_slack:
-            least = self._caster.least(one.design, one.stroke)
-            slack_m = self._caster.slack_m(one.design, one.stroke, least)
+            minimum = self._caster.minimum(one.design, one.stroke)
+            slack_m = self._caster.slack_m(one.design, one.stroke, minimum)
             ask = ask.model_copy(update={"slack_m": slack_m})
         return judgement.measures(one.design, ask, self._angler.units)
 

@@ -14,7 +14,8 @@ from nine_knots.core.trade.design import Design
 from nine_knots.core.trade.in_water import fly_body, fly_float
 
 SHORT_S, LONG_S = 0.7, 3.0  # free of drag: less is drag at once, this is a good drift [G]
-USUAL_SLACK_M = 0.25  # of a soft cast, where none was simulated [G]
+USUAL_SLACK_M = 0.25  # of a soft cast [G]
+IN_ORDER = 0.35  # of a leader, the most slack that lies in order [G]
 BARE_M = 0.6  # of tippet before a dry fly that is left free of grease, 2 to 3 ft [P]
 FLOATS_ASKS = "Does it float, and how does the tippet lie?"
 
@@ -32,7 +33,7 @@ class OnTopJudgement(Judgement):
     def measures(self, design: Design, ask: WaterAsk, units: Units) -> Iterator[Measure]:
         """Whether it floats, and for how long it is free."""
         yield self.floats(design, units)
-        yield self.free(drag_on(design, ask), ask.slack_m is not None, units)
+        yield self.free(drag_on(design, ask), told_by_cast(ask), units)
 
     def free(self, drag: Drag, landed: bool, units: Units) -> Measure:
         """The drift cord: seconds before it drags, with the slack in which its cast ``landed``."""
@@ -90,9 +91,16 @@ class OnTopJudgement(Judgement):
 
 
 def drag_on(design: Design, ask: WaterAsk) -> Drag:
-    """How long slack keeps the fly free: of the cast that was thrown, or of a soft one."""
-    slack = ask.slack_m if ask.slack_m is not None else USUAL_SLACK_M
-    return drag_of(design.situation.water, slack, ask.differs_m_s)
+    """How long slack keeps the fly free: of the cast that was thrown, but no less than a soft one
+    leaves, and no more of the leader than lies in order."""
+    most_m = max(USUAL_SLACK_M, IN_ORDER * design.leader.length_m)
+    slack_m = min(max(ask.slack_m or 0.0, USUAL_SLACK_M), most_m)
+    return drag_of(design.situation.water, slack_m, ask.differs_m_s)
+
+
+def told_by_cast(ask: WaterAsk) -> bool:
+    """Whether the slack is that of the cast that was thrown, not what any soft one leaves."""
+    return (ask.slack_m or 0.0) > USUAL_SLACK_M
 
 
 JUDGEMENT = OnTopJudgement()

@@ -14,6 +14,7 @@ from nine_knots.core.trade.tackle import Fly, LineProfile
 Array = NDArray[np.float64]
 
 LINE_STRETCH_N = 400.0  # EA of a fly line [M]
+LINE_FRICTION_S = 6e-3  # internal friction of a fly line, as the time EI is multiplied by [G]
 # of a 2 mm ring, a tiny swivel, a small snap [M ±30 %]
 HARDWARE_KG = {"ring": 30e-6, "swivel": 150e-6, "snap": 100e-6}
 BALL_DRAG = 0.47  # drag coefficient of a ball in air [S: Hoerner1965]
@@ -28,7 +29,8 @@ class Mesh:
     leader_m: float
 
 
-FULL = Mesh(line_m=0.08, leader_m=0.06)
+FULL = Mesh(line_m=0.05, leader_m=0.06)
+FINE = Mesh(line_m=0.04, leader_m=0.04)
 
 
 @dataclass(frozen=True)
@@ -43,6 +45,7 @@ class Rig:
     mass: Array
     stretch: Array
     bend: Array
+    friction: Array
     thick: Array
     body: Array
     leader: int
@@ -84,6 +87,7 @@ def rig_of(
     bend = np.zeros(rest.size + 1)
     # two unlike halves in series turn as the softer one lets them
     bend[1:-1] = 2.0 / (1.0 / bend_of_links[:-1] + 1.0 / bend_of_links[1:])
+    in_line = np.arange(rest.size + 1) < lead
     body = np.zeros(rest.size + 1)
     mass[-1] += fly.mass_kg
     body[-1] = fly.air_drag_area_m2
@@ -102,6 +106,7 @@ def rig_of(
         mass=mass,
         stretch=stretch,
         bend=bend,
+        friction=np.where(in_line, LINE_FRICTION_S * bend, 0.0),
         thick=thick,
         body=body,
         leader=lead,

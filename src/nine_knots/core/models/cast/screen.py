@@ -15,6 +15,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nine_knots.core.base.kernel import kernel
+from nine_knots.core.models.cast.casting import loop_length_m
 from nine_knots.core.models.cast.rig import Rig
 from nine_knots.core.models.cast.stroke import LOWER_LEG_M, Stroke
 from nine_knots.core.physics.air import AIR_KG_M3, across_coefficient, along_coefficient
@@ -60,7 +61,7 @@ def unroll(rest: Array, mass: Array, thick: Array, body: float, speed: float, fi
 def screened(rig: Rig, stroke: Stroke) -> Screened:
     """Arrival and time of a rig under a stroke, by the formula."""
     along = np.cumsum(rig.rest)
-    first = int(np.searchsorted(along, LOWER_LEG_M + np.pi * stroke.loop_m / 2.0))
+    first = int(np.searchsorted(along, LOWER_LEG_M + loop_length_m(stroke)))
     first = min(first, len(along) - 2)
     v, time = unroll(rig.rest, rig.mass, rig.thick, float(rig.body[-1]), stroke.speed_m_s, first)
     return Screened(arrival_m_s=float(v), time_s=float(time))

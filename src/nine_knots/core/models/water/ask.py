@@ -10,7 +10,7 @@ from nine_knots.core.base.frozen import Frozen
 class WaterAsk(Frozen):
     """What the angler may set of how it is fished; None is the usual."""
 
-    wanted_m: float | None = Field(default=None, gt=0.0, le=30.0, description="depth wanted")
+    wanted_m: float | None = Field(default=None, ge=1e-3, le=30.0, description="depth wanted")
     lead: float = Field(default=0.8, ge=0.0, le=1.5, description="of the surface's speed")
     tip_m: float = Field(default=1.4, ge=0.2, le=4.0, description="rod tip above the water")
     drift_m: float | None = Field(
@@ -30,7 +30,7 @@ class WaterAsk(Frozen):
     line_m: float = Field(default=12.0, ge=3.0, le=30.0, description="of line on the water")
     slack_m: float | None = Field(default=None, ge=0.0, le=5.0, description="as it lands")
     differs_m_s: float | None = Field(
-        default=None, gt=0.0, le=3.0, description="currents between you and the fly"
+        default=None, ge=1e-4, le=3.0, description="currents between you and the fly"
     )
 
 

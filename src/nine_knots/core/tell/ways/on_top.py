@@ -7,7 +7,7 @@ from nine_knots.core.base.measure import Fact
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.judge.water_rules import rule_facts
-from nine_knots.core.judge.ways.on_top import JUDGEMENT, drag_on
+from nine_knots.core.judge.ways.on_top import JUDGEMENT, drag_on, told_by_cast
 from nine_knots.core.models.water.ask import WaterAsk
 from nine_knots.core.models.water.dry_fly import MICRO_M_S, Drag
 from nine_knots.core.models.water.surroundings import fluid_of, stream_of
@@ -64,7 +64,7 @@ class OnTopTelling(Telling):
             lane=_lane(drag, units),
             facts=_facts(design, drag, units),
             rules=rule_facts(design, units),
-            drift=JUDGEMENT.free(drag, ask.slack_m is not None, units),
+            drift=JUDGEMENT.free(drag, told_by_cast(ask), units),
             depth_cord=JUDGEMENT.floats(design, units),
         )
 

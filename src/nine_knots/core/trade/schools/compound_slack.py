@@ -68,5 +68,5 @@ COMPOUND_SLACK = School(
     suits=all_of(without_wire, for_a_dry),
     span=_span,
     plan=_plan,
-    reserve=(1.05, 1.9),  # it is built to land soft, and only just opening is a failure [P]
+    margin=(1.05, 1.9),  # it is built to land soft, and only just opening is a failure [P]
 )

@@ -151,7 +151,7 @@ class School:
     """One school of taper: its rule in two sentences, its use, who disagrees, how it plans.
 
     ``place`` is where it stands among the others; ``suits`` says why a day is not for it.
-    ``line_leads`` where a fly line casts it, else its fly pulls it out; ``reserve`` is that in
+    ``line_leads`` where a fly line casts it, else its fly pulls it out; ``margin`` is that in
     the cast that it is built for, where the wish does not say. ``bought`` plans it from a bought
     taper, given what ``plan`` makes of it. ``labels`` gives the lightest and heaviest tippet, in N,
     where it goes by strength. ``line_steps`` are how many times as stiff as the line's tip its
@@ -170,7 +170,7 @@ class School:
     tippet_m: Callable[[Situation], float] | None = None
     line_leads: bool = True
     says: Callable[[Brief, Units], list[str]] | None = None
-    reserve: tuple[float, float] | None = None
+    margin: tuple[float, float] | None = None
     bought: Callable[[Brief, Plan], tuple[Plan, ...]] | None = None
     labels: Callable[[Situation], tuple[float, float]] | None = None
     line_steps: tuple[float, float] | None = None

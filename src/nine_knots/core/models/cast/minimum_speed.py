@@ -1,0 +1,140 @@
+"""The minimum launch speed that opens a leader, and the margin that a stroke has over it.
+
+The leader's opening grows with the speed (``opening``); the minimum lies where it passes ``OPENS``,
+between two speeds of a fixed row in proportion of their logarithms.
+"""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from math import ceil, floor, log
+
+from nine_knots.core.models.cast.opening import (
+    FAR_AIMS,
+    OPENS,
+    SPEED_STEP,
+    Openings,
+    speed_at,
+    within,
+)
+from nine_knots.core.models.cast.rig import Rig
+from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
+from nine_knots.core.physics.air import Air
+
+FASTEST = ceil(log(FASTEST_M_S / SLOWEST_M_S) / log(SPEED_STEP))  # number of the fastest speed
+MIDDLE_AIM = 4  # degrees: of single throws, the other aim where a high one is best so far
+BETTER = 0.1  # of a leader's length, by which another aim must open it more to be taken
+USUAL_M_S, USUAL_AIM = 9.0, 12  # that just open a usual leader in still air
+
+
+@dataclass(frozen=True, slots=True)
+class MinimumLaunchSpeed:
+    """The minimum launch speed in m/s that opens a leader, at the aim in degrees that serves best.
+
+    ``speed_m_s`` is None where no stroke opens it.
+    """
+
+    speed_m_s: float | None
+    aim_deg: int
+
+    def margin(self, stroke: Stroke) -> float:
+        """The stroke's speed over it; where none opens it, as if the fastest just failed."""
+        return stroke.speed_m_s / (self.speed_m_s or SPEED_STEP * FASTEST_M_S)
+
+
+USUAL = MinimumLaunchSpeed(USUAL_M_S, USUAL_AIM)
+
+
+def minimum_launch_speed(
+    rig: Rig, stroke: Stroke, air: Air, near: MinimumLaunchSpeed = USUAL
+) -> MinimumLaunchSpeed:
+    """The minimum for a rig thrown with the line and the loop of a stroke in this air.
+
+    Where one begins (``near``, the answer for a like leader) changes how long it takes and not what
+    comes out. Raises CannotCompute for rigs that make no loop.
+    """
+    openings = Openings(rig, stroke, air)
+    return _Search(openings, openings.best, near).found()
+
+
+def rough_launch_speed(
+    rig: Rig, stroke: Stroke, air: Air, near: MinimumLaunchSpeed
+) -> MinimumLaunchSpeed:
+    """The minimum at the aim that served best for a like leader: as good as that is near, found in
+    half the time. In wind, where another aim may serve it best, the minimum itself."""
+    openings, aim = Openings(rig, stroke, air), within(near.aim_deg)
+    if not openings.calm:
+        return _Search(openings, openings.best, near).found()
+    return _Search(openings, lambda number: (openings.at(number, aim), aim), near).found()
+
+
+def opens_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air) -> bool:
+    """Whether a rig opens at one launch speed: at no less than its minimum."""
+    return opening_at(speed_m_s, rig, stroke, air) >= OPENS
+
+
+def opening_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air) -> float:
+    """How far a rig opens at one launch speed, of its length, at the aim that serves best; between
+    two speeds of the row in proportion."""
+    openings, number = Openings(rig, stroke, air), _number(speed_m_s)
+    slower = floor(number)
+    opening = openings.best(slower)[0]
+    if number > slower:
+        opening += (number - slower) * (openings.best(slower + 1)[0] - opening)
+    return opening
+
+
+def _number(speed_m_s: float) -> float:
+    return log(speed_m_s / SLOWEST_M_S) / log(SPEED_STEP)
+
+
+class _Search:
+    """First single throws, ever further from where it begins, until one speed opens the leader and
+    a slower one does not; then whole openings from there."""
+
+    def __init__(
+        self,
+        openings: Openings,
+        opening: Callable[[int], tuple[float, int]],
+        near: MinimumLaunchSpeed,
+    ) -> None:
+        self._openings, self._opening = openings, opening
+        self._aim = within(near.aim_deg)
+        self._begin = min(FASTEST, max(0, ceil(_number(near.speed_m_s or FASTEST_M_S))))
+
+    def found(self) -> MinimumLaunchSpeed:
+        """The answer, whatever aim serves best at each speed."""
+        high = self._roughly()
+        while high > 0 and self._opening(high - 1)[0] >= OPENS:
+            high -= 1
+        while self._opening(high)[0] < OPENS:
+            if high == FASTEST:
+                return MinimumLaunchSpeed(None, self._opening(high)[1])
+            high += 1
+        opening, aim = self._opening(high)
+        if high == 0:
+            return MinimumLaunchSpeed(speed_at(high), aim)
+        less = self._opening(high - 1)[0]
+        slower, faster = speed_at(high - 1), speed_at(high)
+        share = (OPENS - less) / (opening - less)
+        return MinimumLaunchSpeed(slower * (faster / slower) ** share, aim)
+
+    def _roughly(self) -> int:
+        """The number of the slowest speed that was tried at which a single throw opens it."""
+        low, high, step = self._begin - 1, self._begin, 1
+        while low >= 0 and self._opens_once(low):
+            low, high, step = max(-1, low - step), low, 2 * step
+        while high < FASTEST and not self._opens_once(high):
+            low, high, step = high, min(FASTEST, high + step), 2 * step
+        while high - low > 1:
+            middle = (low + high) // 2
+            low, high = (low, middle) if self._opens_once(middle) else (middle, high)
+        return high
+
+    def _opens_once(self, number: int) -> bool:
+        """Whether one of two throws opens it, at the aim that was best so far and another far off;
+        the aim that does is the best from here on."""
+        other = FAR_AIMS[0] if self._aim < MIDDLE_AIM else MIDDLE_AIM
+        opened = self._openings.throws((number, self._aim), (number, other))
+        if opened[1] > max(OPENS, opened[0] + BETTER):
+            self._aim = other
+        return max(opened) >= OPENS
