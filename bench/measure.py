@@ -118,7 +118,6 @@ def main() -> None:
     proposals()
     waters.waters()
     casts.casts()
-    casts.by_mesh()
     casts.against_the_engine()
     casts.screen()
     finding()

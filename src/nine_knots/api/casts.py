@@ -31,19 +31,22 @@ class CastRequest(Form):
     design: Design = Field(examples=[DESIGN])
     stroke: StrokeForm = Field(default_factory=StrokeForm)
     near: Near | None = Field(default=None, description="as the last answer gave it, if any")
-    rough: bool = Field(
-        default=False,
-        description="the turnover alone, at the aim of `near`: while something is dragged",
-    )
     units: System = "imperial"
+
+
+class BenchCastRequest(CastRequest):
+    """A design to throw at once, while something of it is dragged, or as it was left."""
+
+    rough: bool = Field(default=False, description="the turnover alone, at the aim of `near`")
 
 
 @router.post("", summary="Cast a design", response_model=CastReading)
 async def post_cast(
-    session: CurrentSession, asked: CastRequest, answering: CurrentAnswering
+    session: CurrentSession, asked: BenchCastRequest, answering: CurrentAnswering
 ) -> Response:
     """Simulate the cast in a worker; nothing is stored."""
-    return await answering.respond(asked.bench, await _task(session, asked))
+    task = (await _task(session, asked)).model_copy(update={"rough": asked.rough})
+    return await answering.respond(asked.bench, task)
 
 
 def unnamed(design: Design) -> Design:
@@ -60,7 +63,6 @@ async def _task(session: Session, asked: CastRequest) -> CastTask:
         gust=asked.stroke.read_gust(asked.units),
         units=asked.units,
         near=asked.near,
-        rough=asked.rough,
     )
 
 

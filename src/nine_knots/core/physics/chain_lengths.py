@@ -160,29 +160,27 @@ def continuants(b: Array, links: int) -> None:
 def solve(b: Array, links: int) -> None:
     """The impulses that mend the errors, in ``ERROR``, and added to those tried."""
     middle = links // 2
-    below = links - 1 - middle
+    below = links - 1 - middle  # as many as before the middle, or one less
     for j in range(links):
         b[ERROR + j] *= b[DIAGONAL + j]
     above, under = 0.0, 0.0
-    for k in range(max(middle, below)):
-        if k < middle:
-            above = b[ERROR + k] - b[LOWER + k] * above
-            b[ERROR + k] = above
-        if k < below:
-            i = links - 1 - k
-            under = b[ERROR + i] - b[UPPER + i] * under
-            b[ERROR + i] = under
+    for k in range(below):
+        i = links - 1 - k
+        above = b[ERROR + k] - b[LOWER + k] * above
+        under = b[ERROR + i] - b[UPPER + i] * under
+        b[ERROR + k], b[ERROR + i] = above, under
+    if below < middle:
+        above = b[ERROR + below] - b[LOWER + below] * above
+        b[ERROR + below] = above
     crossing = b[LOWER + middle] * above + b[UPPER + middle] * under
     above = under = b[ERROR + middle] - b[DIAGONAL + middle] * crossing
     b[ERROR + middle] = above
-    for k in range(1, max(middle, below) + 1):
-        if k <= middle:
-            j = middle - k
-            above = b[ERROR + j] - b[UPPER + j] * above
-            b[ERROR + j] = above
-        if k <= below:
-            i = middle + k
-            under = b[ERROR + i] - b[LOWER + i] * under
-            b[ERROR + i] = under
+    for k in range(1, below + 1):
+        j, i = middle - k, middle + k
+        above = b[ERROR + j] - b[UPPER + j] * above
+        under = b[ERROR + i] - b[LOWER + i] * under
+        b[ERROR + j], b[ERROR + i] = above, under
+    if below < middle:
+        b[ERROR] -= b[UPPER] * above
     for j in range(links):
         b[TRIED + j] += b[ERROR + j]

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { answered, api, type Design, type Schemas, type System } from '@/api/client'
 import { useAnswer } from '@/api/useAnswer'
 import { useAnglerStorage } from '@/settings/useAnglerStorage'
@@ -29,21 +29,44 @@ interface Thrown {
   learnt: number
 }
 
-/** A design thrown, from what was good for the one before. */
+/** How long nothing changes before the whole cast is asked for, after its turnover. */
+const SETTLED_MS = 150
+
+/**
+ * A design thrown, from what was good for the one before: at once its turnover, and when nothing
+ * changes any more how it lands, with its movie.
+ */
 function useThrow(name: string, question: () => Thrown | null) {
   const bench = `${name}-${crypto.randomUUID().slice(0, 8)}`
   let near: Schemas['Near'] | null = null
+  const rough = shallowRef<Schemas['CastReading'] | null>(null)
 
-  return useAnswer(
+  const whole = useAnswer(
     question,
     async ({ design, stroke, units }, { signal }) => {
-      const body = { bench, design, stroke, units, near }
-      const reading = await answered(api.POST('/api/casts', { body, signal }))
+      const asked = { bench, design, stroke, units }
+      if (near) {
+        const body = { ...asked, near, rough: true }
+        rough.value = await answered(api.POST('/api/casts', { body, signal }))
+        near = rough.value.near
+        await new Promise((done) => setTimeout(done, SETTLED_MS))
+      }
+      const reading = await answered(
+        api.POST('/api/casts', { body: { ...asked, near, rough: false }, signal }),
+      )
       near = reading.near
+      rough.value = null
       return reading
     },
     { keep: true },
   )
+  const answer = computed(() => {
+    const last = whole.answer.value
+    if (!last || !rough.value) return last
+    const { turnover, figure, reserve } = rough.value
+    return { ...last, turnover, figure, reserve }
+  })
+  return { ...whole, answer }
 }
 
 /** The cast of the leader on the bench and of its ghost, under one stroke. */

@@ -14,7 +14,7 @@ import numpy as np
 from nine_knots.core.base.beside import side_by_side
 from nine_knots.core.models.cast.casting import Flight, cast_at
 from nine_knots.core.models.cast.minimum_speed import MinimumLaunchSpeed
-from nine_knots.core.models.cast.rig import FINE, Rig, rig_of
+from nine_knots.core.models.cast.rig import FINE, Mesh, Rig, rig_of
 from nine_knots.core.models.cast.stroke import DROP_HIGHER_DEG, Stroke
 from nine_knots.core.physics import flight
 from nine_knots.core.physics.air import Air
@@ -24,7 +24,7 @@ from nine_knots.core.trade.tackle import Fly, LineProfile
 NEARLY = 0.1  # of a leader's length, less than the best opening, that still opens it as far
 LOWEST_AIM, HIGHEST_AIM = -12, 14  # degrees
 THROWS = 3  # a degree apart
-PROBED_DEG = (3, 7)  # above where the lowest aim is expected, for the best opening
+PROBED_DEG = 3  # above where the lowest aim is expected, for the best opening
 # The lowest aim by the margin of the stroke, where the search for it begins.
 MARGINS, LOWEST_AIMS = (1.0, 1.2, 1.4, 1.6, 1.8), (9.0, 4.0, 0.0, -3.0, -5.0)
 
@@ -51,6 +51,7 @@ def landing_of(
     air: Air,
     minimum: MinimumLaunchSpeed,
     movie: bool = False,
+    mesh: Mesh = FINE,
 ) -> CastLanding:
     """How a leader whose minimum launch speed is known lands by a stroke in this air; with frames
     of the flight where a ``movie`` is wanted. CannotCompute where the model cannot follow it.
@@ -61,21 +62,22 @@ def landing_of(
     margin = minimum.margin(stroke)
     aim = _lowest_aim(rig_of(leader, line, fly, stroke.line_out_m), flat, air, margin)
     higher = DROP_HIGHER_DEG if stroke.drop else 0.0
-    moments = (flight.FLY_TOUCHES, flight.AT_REST if movie else flight.FLY_TOUCHES)
-    fine = rig_of(leader, line, fly, stroke.line_out_m, FINE)
-    thrown = side_by_side(
-        [
-            partial(cast_at, fine, stroke, air, aim + number + higher, moments[number % 2])
-            for number in range(THROWS)
-        ]
+    fine = rig_of(leader, line, fly, stroke.line_out_m, mesh)
+    shown = partial(cast_at, fine, stroke, air, aim + THROWS // 2 + higher)
+    others = (
+        partial(cast_at, fine, stroke, air, aim + number + higher, flight.FLY_TOUCHES)
+        for number in range(THROWS)
+        if number != THROWS // 2
     )
+    ends = flight.AT_REST if movie else flight.FLY_TOUCHES
+    thrown = side_by_side([partial(shown, ends), *others])  # the longest first
     straight = sum(each.straight for each in thrown) / THROWS
     return CastLanding(
         aim_deg=aim,
         straight=straight,
         opening=sum(each.opening for each in thrown) / THROWS,
         slack_m=max(0.0, (1.0 - straight) * fine.leader_m),
-        flight=thrown[1],
+        flight=thrown[0],
         rig=fine,
     )
 
@@ -92,8 +94,8 @@ def _lowest_aim(rig: Rig, stroke: Stroke, air: Air, margin: float) -> int:
         thrown.update((aim, each.opening) for aim, each in zip(new, flights, strict=True))
         return max(thrown[aim] for aim in aims)
 
-    probed = [min(HIGHEST_AIM, expected + above) for above in PROBED_DEG]
-    enough = opening(expected - 1, expected, *probed) - NEARLY
+    probed = min(HIGHEST_AIM, expected + PROBED_DEG)
+    enough = opening(expected - 1, expected, probed) - NEARLY
     low, high = LOWEST_AIM - 1, min(aim for aim in thrown if thrown[aim] >= enough)
     low = max((aim for aim in thrown if aim < high), default=low)
     step = 1

@@ -53,7 +53,10 @@ def minimum_launch_speed(
     comes out. Raises CannotCompute for rigs that make no loop.
     """
     openings = Openings(rig, stroke, air)
-    return _Search(openings, openings.best, near).found()
+    search = _Search(openings, openings.best, near)
+    if near is not USUAL:
+        openings.prepare(search.begin)
+    return search.found()
 
 
 def rough_launch_speed(
@@ -63,8 +66,10 @@ def rough_launch_speed(
     half the time. In wind, where another aim may serve it best, the minimum itself."""
     openings, aim = Openings(rig, stroke, air), within(near.aim_deg)
     if not openings.calm:
-        return _Search(openings, openings.best, near).found()
-    return _Search(openings, lambda number: (openings.at(number, aim), aim), near).found()
+        return minimum_launch_speed(rig, stroke, air, near)
+    search = _Search(openings, lambda number: (openings.at(number, aim), aim), near)
+    openings.throws(*((number, aim) for number in range(search.begin - 2, search.begin + 2)))
+    return search.found()
 
 
 def opens_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air) -> bool:
@@ -99,7 +104,7 @@ class _Search:
     ) -> None:
         self._openings, self._opening = openings, opening
         self._aim = within(near.aim_deg)
-        self._begin = min(FASTEST, max(0, ceil(_number(near.speed_m_s or FASTEST_M_S))))
+        self.begin = min(FASTEST, max(0, ceil(_number(near.speed_m_s or FASTEST_M_S))))
 
     def found(self) -> MinimumLaunchSpeed:
         """The answer, whatever aim serves best at each speed."""
@@ -120,7 +125,7 @@ class _Search:
 
     def _roughly(self) -> int:
         """The number of the slowest speed that was tried at which a single throw opens it."""
-        low, high, step = self._begin - 1, self._begin, 1
+        low, high, step = self.begin - 1, self.begin, 1
         while low >= 0 and self._opens_once(low):
             low, high, step = max(-1, low - step), low, 2 * step
         while high < FASTEST and not self._opens_once(high):
@@ -131,8 +136,10 @@ class _Search:
         return high
 
     def _opens_once(self, number: int) -> bool:
-        """Whether one of two throws opens it, at the aim that was best so far and another far off;
-        the aim that does is the best from here on."""
+        """Whether a throw opens it, in wind one of two: at the aim that was best so far and another
+        far off; the aim that does is the best from here on."""
+        if self._openings.calm:
+            return self._openings.throws((number, self._aim))[0] >= OPENS
         other = FAR_AIMS[0] if self._aim < MIDDLE_AIM else MIDDLE_AIM
         opened = self._openings.throws((number, self._aim), (number, other))
         if opened[1] > max(OPENS, opened[0] + BETTER):

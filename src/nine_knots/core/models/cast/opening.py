@@ -20,10 +20,11 @@ from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
 from nine_knots.core.physics import flight
 from nine_knots.core.physics.air import Air
 
-OPENS = 0.67  # of a leader's length, the opening from which it counts as open (docs/model.md)
+OPENS = 0.66  # of a leader's length, the opening from which it counts as open (docs/model.md)
 AIM_STEP = 2  # degrees that a caster holds an aim to [G]
 SPEED_STEP = 1.05  # times, that a caster holds a speed to [G]
 LOWEST_AIM, HIGHEST_AIM = -12, 14  # degrees of the aims that are thrown
+CALM_STEP = 4  # degrees from one aim to the next in calm, where they open a leader alike
 CALM_M_S = 1.5  # of wind along the cast, below which one aim stands for its neighbours
 FAR_AIMS = (12, 6, 0, -6)
 
@@ -53,14 +54,14 @@ class Openings:
         return self._best[number]
 
     def _climbed(self, number: int) -> tuple[float, int]:
-        aim = FAR_AIMS[0]
+        aim, step = FAR_AIMS[0], CALM_STEP if self.calm else AIM_STEP
         if not self.calm:
             once = self.throws(*((number, far) for far in FAR_AIMS))
             aim = FAR_AIMS[once.index(max(once))]
         found = self.at(number, aim)
-        for way in (AIM_STEP, -AIM_STEP):
+        for way in (step, -step):
             climbed = False
-            while within(aim + way) != aim:
+            while within(aim + way) == aim + way:
                 beyond = self.at(number, aim + way)
                 if beyond <= found:
                     break
@@ -68,6 +69,14 @@ class Openings:
             if climbed:
                 break
         return found, aim
+
+    def prepare(self, number: int, aims: int = 2) -> None:
+        """Throw at once, side by side, what is most often needed to tell whether a speed opens it
+        and the one below does not, in calm."""
+        if self.calm:
+            speeds = range(number - 2, number + 2)
+            chosen = (FAR_AIMS[0] - CALM_STEP * each for each in range(aims))
+            self.throws(*product(speeds, chosen))
 
     def at(self, number: int, aim_deg: int) -> float:
         """The opening at a speed and an aim: the mean of throws around them."""
