@@ -321,6 +321,7 @@ def test_a_mono_rig_is_judged_by_mass():
     assert mono_measure(mass_ratio(rig, bead)).standing == "right"
     assert mono_measure(mass_ratio(rig, speck)).standing == "too little"
     assert mono_measure(4.5).marginal
+    assert "more than 1000 times" in mono_measure(float("inf")).why
 
 
 def test_a_knotless_taper_flies_too():

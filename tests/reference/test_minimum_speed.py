@@ -46,7 +46,12 @@ from nine_knots.demo.shelf import demo_stock
 from tests.cast_rigs import DIFFERS, FITTED, HELD_OUT, PREDATOR, fly
 
 KNOWN = {**FITTED, **HELD_OUT, **DIFFERS}
-SPAN = {"fails": (0.0, PILES_UP), "works": (PILES_UP, SOFT), "fully": (SOFT, SLAMS)}
+SPAN = {
+    "fails": (0.0, PILES_UP),
+    "is work": (0.9 * PILES_UP, 1.1 * PILES_UP),
+    "works": (PILES_UP, SOFT),
+    "fully": (SOFT, SLAMS),
+}
 HALF = Mesh(line_m=FULL.line_m / 2.0, leader_m=FULL.leader_m / 2.0)
 
 

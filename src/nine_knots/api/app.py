@@ -74,6 +74,7 @@ from nine_knots.api.work.hall import Hall
 from nine_knots.api.work.isolated import IsolatedProcess
 from nine_knots.api.work.outside import outward_threads
 from nine_knots.api.work.readiness import Watch
+from nine_knots.api.work.recasting import Recasting
 from nine_knots.api.work.shares import Shares
 from nine_knots.api.work.sharing_out import SharingOut
 from nine_knots.api.work.tasks import CastTask, Task, WaterTask
@@ -157,13 +158,18 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     hall: Hall | None = app.state.hall
     keeper = HallKeeper(hall, crew) if hall is not None else None
     hosted = app.state.site is not None
+    recasting = None
     sharing_out = SharingOut(app.state.shares, app.state.database) if hosted else None
     if app.state.warm:
         app.state.watch = Watch(crew)
+        if app.state.database is not None:
+            recasting = Recasting(crew, app.state.database)
         threading.Thread(target=_load_later, daemon=True).start()
     yield
     if app.state.watch is not None:
         app.state.watch.end()
+    if recasting is not None:
+        recasting.close()
     if sharing_out is not None:
         sharing_out.close()
     if keeper is not None:

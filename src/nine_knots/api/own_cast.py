@@ -29,9 +29,9 @@ from nine_knots.store.landings import (
     KeptLanding,
     add_landing,
     delete_landing,
+    estimate_anew,
     list_landings,
     read_estimate,
-    write_estimate,
 )
 
 router = APIRouter(prefix="/api/own-cast", tags=["own cast"], responses=RESPONSES)
@@ -99,7 +99,7 @@ async def post_landing(
 
     def keep(cursor: DictCursor, me: str) -> str:
         landing_id = add_landing(cursor, me, seen, landing, form.event_id or "")
-        _estimate_anew(cursor, me)
+        estimate_anew(cursor, me)
         return landing_id
 
     return await run_in_threadpool(
@@ -115,15 +115,10 @@ def delete_one_landing(
 
     def forget(cursor: DictCursor, me: str) -> OwnCastAnswer:
         delete_landing(cursor, me, landing_id)
-        _estimate_anew(cursor, me)
+        estimate_anew(cursor, me)
         return _answer(cursor, me, Units(units))
 
     return session.write(forget)
-
-
-def _estimate_anew(cursor: DictCursor, me: str) -> None:
-    kept = list_landings(cursor, me)
-    write_estimate(cursor, me, estimate(tuple(one.landing for one in kept)))
 
 
 def _answer(cursor: DictCursor, me: str, units: Units) -> OwnCastAnswer:

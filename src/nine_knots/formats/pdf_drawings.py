@@ -22,6 +22,9 @@ STRANDS = {
 """Ink of a knot's strands and of their tags: the colours it has on the screen."""
 
 
+SHORTEST_M = 1e-3  # a leader that is shorter is drawn as a dot
+
+
 class StripDrawing(Flowable):  # type: ignore[misc]
     """The leader to scale along the width, its thickness exaggerated by the factor told."""
 
@@ -34,7 +37,7 @@ class StripDrawing(Flowable):  # type: ignore[misc]
         still_wanted()
         canvas, reading = self.canv, self.evaluation
         canvas.setDash()
-        per_m = self.width / reading.length.si
+        per_m = self.width / max(reading.length.si, SHORTEST_M)
         thickest_m = max(part.upper_diameter_m for part in reading.outline)
         per_thick = 0.26 * self.height / thickest_m
         middle, size = 0.55 * self.height, 0.13 * self.height

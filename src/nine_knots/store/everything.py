@@ -226,6 +226,7 @@ def _landings(cursor: DictCursor, angler_id: str) -> tuple[LandingKept, ...]:
         LandingKept(
             seen=kept.seen,
             usual=kept.landing.usual,
+            cast_model=kept.cast_model,
             seen_at=in_utc(kept.seen_at),
         )
         for kept in reversed(list_landings(cursor, angler_id))
@@ -254,8 +255,8 @@ def _tied(cursor: DictCursor, angler_id: str) -> tuple[TiedKept, ...]:
 
 def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
     cursor.executemany(
-        "INSERT INTO landing (angler_id, landing_id, version, body, usual, seen_at) "
-        "VALUES (%s, %s, %s, %s, %s, %s)",
+        "INSERT INTO landing (angler_id, landing_id, version, body, usual, cast_model, seen_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, %s)",
         [
             (
                 angler_id,
@@ -263,6 +264,7 @@ def _write_rows(cursor: DictCursor, angler_id: str, found: Everything) -> None:
                 SEEN.version,
                 SEEN.write(one.seen),
                 one.usual,
+                one.cast_model,
                 as_column(one.seen_at),
             )
             for one in found.landings

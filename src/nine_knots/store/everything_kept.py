@@ -60,6 +60,7 @@ class LandingKept(Frozen):
 
     seen: Seen
     usual: float
+    cast_model: int = 1
     seen_at: datetime
 
 
@@ -171,10 +172,15 @@ def _with_days(body: Any) -> Any:
     return {**body, "version": 5}
 
 
+def _with_cast_model(body: Any) -> Any:
+    """Version 6 says which cast model each landing was cast by: those before, by the first."""
+    return {**body, "version": 6}
+
+
 EVERYTHING = Kind(
     "file of all that an angler has",
     TypeAdapter(Everything),
-    (_by_reserve, _with_more, _with_ledger, _with_days),
+    (_by_reserve, _with_more, _with_ledger, _with_days, _with_cast_model),
 )
 
 

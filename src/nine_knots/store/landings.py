@@ -7,8 +7,8 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.frozen import Frozen
-from nine_knots.core.judge.landings import Seen
-from nine_knots.core.judge.own_cast import UNKNOWN, Estimate, Landing, OwnCast
+from nine_knots.core.judge.landings import CAST_MODEL, Seen
+from nine_knots.core.judge.own_cast import UNKNOWN, Estimate, Landing, OwnCast, estimate
 from nine_knots.kept.kinds.learnt import ESTIMATE, SEEN
 from nine_knots.store.rows import readable
 
@@ -19,6 +19,7 @@ class KeptLanding(Frozen):
     landing_id: str
     seen: Seen
     landing: Landing
+    cast_model: int
     seen_at: datetime
 
 
@@ -28,14 +29,16 @@ def add_landing(
     """Keep a landing, once under the id that it may come with; answers the id."""
     landing_id = landing_id or uuid.uuid4().hex
     cursor.execute(
-        "INSERT IGNORE INTO landing (angler_id, landing_id, version, body, usual, seen_at) "
-        "VALUES (%s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
+        "INSERT IGNORE INTO landing "
+        "(angler_id, landing_id, version, body, usual, cast_model, seen_at) "
+        "VALUES (%s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
         (
             angler_id,
             landing_id,
             SEEN.version,
             SEEN.write(seen),
             landing.usual,
+            CAST_MODEL,
         ),
     )
     return landing_id
@@ -44,7 +47,7 @@ def add_landing(
 def list_landings(cursor: DictCursor, angler_id: str) -> tuple[KeptLanding, ...]:
     """All landings of an angler, the newest first."""
     cursor.execute(
-        "SELECT landing_id, version, body, usual, seen_at FROM landing "
+        "SELECT landing_id, version, body, usual, cast_model, seen_at FROM landing "
         "WHERE angler_id = %s "
         "ORDER BY seen_at DESC",
         (angler_id,),
@@ -54,7 +57,11 @@ def list_landings(cursor: DictCursor, angler_id: str) -> tuple[KeptLanding, ...]
         landing = Landing(row["usual"], seen.by_word, seen.landed)
         kept.append(
             KeptLanding(
-                landing_id=row["landing_id"], seen=seen, landing=landing, seen_at=row["seen_at"]
+                landing_id=row["landing_id"],
+                seen=seen,
+                landing=landing,
+                cast_model=row["cast_model"],
+                seen_at=row["seen_at"],
             )
         )
     return tuple(kept)
@@ -69,11 +76,47 @@ def delete_landing(cursor: DictCursor, angler_id: str, landing_id: str) -> None:
         raise NotFound("There is no such landing.", where="landing_id")
 
 
-def write_estimate(cursor: DictCursor, angler_id: str, estimate: Estimate) -> None:
+class OldLanding(Frozen):
+    """A landing cast by an earlier model; ``seen`` is None where it cannot be read any more."""
+
+    angler_id: str
+    landing_id: str
+    seen: Seen | None
+
+
+def old_landing(cursor: DictCursor) -> OldLanding | None:
+    """Any landing of anybody's that was cast by an earlier model, if there is one."""
+    cursor.execute(
+        "SELECT angler_id, landing_id, version, body FROM landing WHERE cast_model < %s LIMIT 1",
+        (CAST_MODEL,),
+    )
+    rows = cursor.fetchall()
+    if not rows:
+        return None
+    seen = next((found for _, found in readable(SEEN, rows)), None)
+    return OldLanding(angler_id=rows[0]["angler_id"], landing_id=rows[0]["landing_id"], seen=seen)
+
+
+def write_recast(cursor: DictCursor, old: OldLanding, usual: float | None) -> None:
+    """What today's model makes of a landing; None leaves what an earlier one made of it."""
+    cursor.execute(
+        "UPDATE landing SET usual = COALESCE(%s, usual), cast_model = %s "
+        "WHERE angler_id = %s AND landing_id = %s",
+        (usual, CAST_MODEL, old.angler_id, old.landing_id),
+    )
+
+
+def estimate_anew(cursor: DictCursor, angler_id: str) -> None:
+    """Estimate the own cast from all landings."""
+    kept = list_landings(cursor, angler_id)
+    write_estimate(cursor, angler_id, estimate(tuple(each.landing for each in kept)))
+
+
+def write_estimate(cursor: DictCursor, angler_id: str, found: Estimate) -> None:
     """Keep what the landings say."""
     cursor.execute(
         "REPLACE INTO own_cast (angler_id, version, body) VALUES (%s, %s, %s)",
-        (angler_id, ESTIMATE.version, ESTIMATE.write(estimate)),
+        (angler_id, ESTIMATE.version, ESTIMATE.write(found)),
     )
 
 

@@ -13,6 +13,8 @@ from nine_knots.core.models.cast.stroke import Stroke
 from nine_knots.core.models.cast.wind import STEADY, Gust, air_of
 from nine_knots.core.trade.design import Design
 
+CAST_MODEL = 2  # of the models that landings were cast by; 1 depended on the mesh
+
 
 class Seen(Frozen):
     """A landing as the angler tells it.

@@ -24,6 +24,7 @@ from nine_knots.core.trade.schools import built_by
 from nine_knots.core.trade.situation import Situation, Wind
 
 LEADS, CANNOT_LEAD = 3.0, 6.0  # mono over fly by mass [P]
+MOST_TOLD = 1000.0  # times, beyond which it is only said to be more
 COLLAPSES = 0.9  # of the threshold of opening, below which a leader piles up [P, by the rigs]
 WITH_EASE = 1.1  # of it, from which no brisk stroke is called for [P, by the rigs]
 KNOWN_TO, KNOWN_TO_IN_WIND = 0.04, 0.06  # of a margin: nearer to an edge it is on the brink
@@ -221,9 +222,10 @@ def _why(
 
 def mono_measure(ratio: float) -> Measure:
     """The turnover cord of a mono rig: what is thrown is the fly, and the mono follows."""
-    deviation = log(CANNOT_LEAD / ratio) / log(CANNOT_LEAD / LEADS) - 1.0
+    deviation = log(CANNOT_LEAD / min(ratio, MOST_TOLD)) / log(CANNOT_LEAD / LEADS) - 1.0
     standing: Standing = "too little" if ratio > CANNOT_LEAD else "right"
     figure = "casts well" if ratio < LEADS else "casts with care"
+    times = f"{ratio:.1f}" if ratio < MOST_TOLD else f"more than {MOST_TOLD:g}"
     if ratio > CANNOT_LEAD:
         figure = "the fly cannot lead"
     return Measure(
@@ -234,6 +236,6 @@ def mono_measure(ratio: float) -> Measure:
         marginal=standing == "right" and ratio > LEADS,
         position=on_the_cord(max(-2.0, min(0.6, deviation))),
         figure=figure,
-        why=f"Eight metres of it weigh {ratio:.1f} times the fly; up to {LEADS:g} casts well, "
+        why=f"Eight metres of it weigh {times} times the fly; up to {LEADS:g} casts well, "
         f"beyond {CANNOT_LEAD:g} the fly cannot pull it.",
     )

@@ -9,5 +9,5 @@ class Measured(Frozen):
     """The spread of a measured figure, as a share of it (one standard deviation), and how many
     readings it is of."""
 
-    off: float = Field(ge=1e-9, le=1.0)
+    off: float = Field(gt=0.0, le=1.0)
     readings: int = Field(ge=1, le=1000)

@@ -68,7 +68,7 @@ class Gauge(Frozen):
     base: str = Field(max_length=300, pattern=r"^(demo|https?://[^\s]+)$")
     datastream: str = Field(min_length=1, max_length=100)
     title: Title
-    metres: float = Field(default=1.0, ge=1e-4, le=1000.0, description="of its unit, in metres")
+    metres: float = Field(default=1.0, gt=0.0, le=1000.0, description="of its unit, in metres")
 
 
 class Place(Frozen):

@@ -57,7 +57,7 @@ class WaterRules(Frozen):
     barbless: bool = False
     lead_banned: bool = False
     wire_required: bool = False
-    least_apart_m: float | None = Field(default=None, ge=1e-3, le=5.0)
+    least_apart_m: float | None = Field(default=None, gt=0.0, le=5.0)
 
 
 class Water(Frozen):
@@ -89,7 +89,7 @@ class Quarry(Frozen):
     """The fish meant, how heavy, how wary."""
 
     kind: FishKind = "trout"
-    mass_kg: float = Field(default=0.5, ge=1e-4, le=500.0)
+    mass_kg: float = Field(default=0.5, gt=0.0, le=500.0)
     temper: Temper = "wary"
     own: OwnFish | None = Field(default=None, description="of the kind other: what it is")
 

@@ -39,6 +39,26 @@ def _own_by_reserve(body: Any) -> Any:
     }
 
 
+NOW_PILES_UP, NOW_SOFT, NOW_SLAMS = 1.0, 1.4, 2.4  # margins, in version 3
+
+
+def _own_by_margin(body: Any) -> Any:
+    """Version 3 has thresholds on margins that do not depend on the mesh; those before are carried
+    over, until the landings behind them are cast anew."""
+    own = body["own"]
+    return {
+        **body,
+        "own": {
+            "speed_factor": own["speed_factor"],
+            "piles_up": NOW_PILES_UP / PILES_UP * own["piles_up"],
+            "soft": NOW_SOFT / SOFT * own["soft"],
+            "slams": NOW_SLAMS / SLAMS * own["slams"],
+        },
+    }
+
+
 SEEN = Kind("landing", TypeAdapter(Seen), (as_it_was, as_it_was))
-ESTIMATE: Kind[Estimate] = Kind("own cast", TypeAdapter(Estimate), (_own_by_reserve,))
+ESTIMATE: Kind[Estimate] = Kind(
+    "own cast", TypeAdapter(Estimate), (_own_by_reserve, _own_by_margin)
+)
 PULL_TEST = Kind("pull test", TypeAdapter(PullTest), (as_it_was,))

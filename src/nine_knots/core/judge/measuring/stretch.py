@@ -23,8 +23,8 @@ class StretchReadings(Frozen):
 
     instrument: Literal["stretch"] = "stretch"
     length_m: float = Field(gt=0.1, le=10.0)
-    mass_kg: float = Field(ge=1e-6, le=10.0)
-    longer_m: float = Field(ge=1e-6, le=5.0)
+    mass_kg: float = Field(gt=0.0, le=10.0)
+    longer_m: float = Field(gt=0.0, le=5.0)
     stays_m: float = Field(default=0.0, ge=0.0, le=5.0)
 
 

@@ -12,7 +12,7 @@ from nine_knots.core.trade.measured import Measured
 from nine_knots.core.trade.tackle.fly import HEAVIEST_KG
 
 READS_TO_KG = 1e-5  # of a small scale for grams [M]
-MassKg = Annotated[float, Field(ge=1e-7, le=HEAVIEST_KG)]
+MassKg = Annotated[float, Field(gt=0.0, le=HEAVIEST_KG)]
 
 
 class ScaleReadings(Frozen):

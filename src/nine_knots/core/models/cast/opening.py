@@ -24,7 +24,7 @@ OPENS = 0.66  # of a leader's length, the opening from which it counts as open (
 AIM_STEP = 2  # degrees that a caster holds an aim to [G]
 SPEED_STEP = 1.05  # times, that a caster holds a speed to [G]
 LOWEST_AIM, HIGHEST_AIM = -12, 14  # degrees of the aims that are thrown
-CALM_STEP = 4  # degrees from one aim to the next in calm, where they open a leader alike
+CALM_STEP = 6  # degrees from one aim to the next in calm, where they open a leader alike
 CALM_M_S = 1.5  # of wind along the cast, below which one aim stands for its neighbours
 FAR_AIMS = (12, 6, 0, -6)
 

@@ -57,7 +57,7 @@ class OwnKnot(Frozen):
 
     knot: KnotKey
     family: Family
-    factor: float = Field(ge=1e-3, lt=5.0)
+    factor: float = Field(gt=0.0, lt=5.0)
     tests: int = Field(ge=1)
 
 

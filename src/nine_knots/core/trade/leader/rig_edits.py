@@ -10,7 +10,7 @@ from nine_knots.core.trade.leader.attachments import AttachmentKind, ShotMetal
 from nine_knots.core.trade.tackle import Fly
 
 SaidLength = (
-    Annotated[float, Field(ge=1e-4, le=LONGEST_LEADER_M)] | Annotated[str, Field(max_length=60)]
+    Annotated[float, Field(gt=0, le=LONGEST_LEADER_M)] | Annotated[str, Field(max_length=60)]
 )
 """A length in metres, or text as the angler typed it."""
 

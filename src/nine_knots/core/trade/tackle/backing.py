@@ -33,7 +33,7 @@ class Backing(Frozen):
 
     material: BackingMaterial = "braided polyester"
     strength_n: StrengthN = 20.0 * POUND_N
-    length_m: float = Field(default=90.0, ge=0.1, le=1000.0)
+    length_m: float = Field(default=90.0, gt=0.0, le=1000.0)
     to_reel: ReelTie = "arbor knot"
     to_line: LineTie = "albright"
 

@@ -100,8 +100,8 @@ class Fly(Frozen):
     bead: Bead | None = None
     head: Head | None = None
     trailing_hook: bool = False
-    weighed_kg: float | None = Field(default=None, ge=1e-7, le=0.1)
-    drag_area_m2: float | None = Field(default=None, ge=1e-8, le=0.05)
+    weighed_kg: float | None = Field(default=None, gt=0.0, le=0.1)
+    drag_area_m2: float | None = Field(default=None, gt=0.0, le=0.05)
     sink_m_s: float | None = Field(
         default=None, ge=0.005, le=3.0, description="the angler's own, from a jar test"
     )
