@@ -145,9 +145,9 @@ def test_upgrades_use_no_figure_of_today():
     assert today == set()
 
 
-def test_an_own_cast_of_version_1_is_carried_over_by_the_figures_of_version_2(monkeypatch):
+def test_an_own_cast_of_version_1_is_carried_over_by_the_figures_of_then(monkeypatch):
     for name in ("PILES_UP", "SOFT", "SLAMS"):
         monkeypatch.setattr(own_cast, name, 99.0)
     kept_then = json.loads((GOLDEN / "own-cast-v1.json").read_text())["bodies"][0]
     own = ESTIMATE.read_json(1, kept_then).own
-    assert own.piles_up == pytest.approx(0.9 * (2.9197278 / 2.5) ** (1 / 1.8))
+    assert own.piles_up == pytest.approx((2.9197278 / 2.5) ** (1 / 1.8))

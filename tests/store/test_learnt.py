@@ -1,11 +1,14 @@
 """What an angler has taught the store: landings, hand and height, attempts, pull tests."""
 
+import asyncio
 from datetime import UTC, datetime
 
 import pytest
+from pydantic import TypeAdapter
 
+from nine_knots.api.work.recasting import Recasting
 from nine_knots.core.base.errors import NotFound
-from nine_knots.core.judge.landings import Seen
+from nine_knots.core.judge.landings import CAST_MODEL, Seen, landing_of
 from nine_knots.core.judge.own_cast import UNKNOWN, Landing, estimate
 from nine_knots.core.judge.practice import Attempt
 from nine_knots.core.models.cast.stroke import Stroke
@@ -42,6 +45,37 @@ def test_landings_come_back_newest_first_and_only_to_their_angler(database, me, 
         database.transact(lambda c: landings.delete_landing(c, other, kept[0].landing_id))
     database.transact(lambda c: landings.delete_landing(c, me, kept[0].landing_id))
     assert len(database.transact(lambda c: landings.list_landings(c, me))) == 1
+
+
+def test_a_landing_of_an_earlier_cast_model_is_cast_anew_and_learnt_from(database, me):
+    """By the crew as it runs in the service; one that cannot be read keeps what it told."""
+    for _ in range(2):
+        database.transact(lambda c: landings.add_landing(c, me, SEEN, LANDING))
+    first, second = database.transact(lambda c: landings.list_landings(c, me))
+
+    def make_old(cursor):
+        cursor.execute("UPDATE landing SET usual = 1.5, cast_model = 1")
+        cursor.execute("UPDATE landing SET body = '{}' WHERE landing_id = %s", (second.landing_id,))
+
+    database.transact(make_old)
+
+    class Crew:
+        async def ask(self, _asker, task):
+            return TypeAdapter(Landing).dump_json(task.work())
+
+    async def all_of_them():
+        recasting = Recasting(Crew(), database)
+        while await recasting.recast_one():
+            pass
+        recasting.close()
+
+    asyncio.run(all_of_them())
+    (kept,) = database.transact(lambda c: landings.list_landings(c, me))
+    assert kept.landing_id == first.landing_id
+    assert kept.cast_model == CAST_MODEL
+    assert kept.landing.usual == pytest.approx(landing_of(SEEN).usual)
+    assert database.transact(lambda c: landings.read_estimate(c, me)) == estimate((kept.landing,))
+    assert database.transact(landings.old_landing) is None
 
 
 def test_the_own_cast_is_usual_until_one_is_written(database, me):
