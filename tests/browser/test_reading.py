@@ -162,7 +162,7 @@ def test_how_sure_it_is_and_what_matters(page):
     open_from_shelf(page, "Estuary wind leader")
     page.get_by_text("Sure: what matters").click()
     stage = page.get_by_role("region", name="How sure, and what matters")
-    expect(stage).to_contain_text("It is on the brink.", timeout=30_000)
+    expect(stage).to_contain_text("times in 100 with this stroke", timeout=30_000)
     expect(stage).to_contain_text("Most of the doubt")
     expect(stage).to_contain_text("Piece 6:")
     expect(stage).to_contain_text("Measure your Amber stiff")

@@ -8,6 +8,7 @@ from nine_knots.core.judge.day_reader import DayReader
 from nine_knots.core.judge.matters import matters_of
 from nine_knots.core.judge.own_cast import OwnCast
 from nine_knots.core.models.cast.stroke import Stroke
+from nine_knots.core.tell.cast import cast_of
 from nine_knots.core.tell.matters import matters_reading
 from nine_knots.core.tell.what_if import Supposed, what_if
 from nine_knots.core.trade.situation import Wind
@@ -33,11 +34,20 @@ def test_doubts_are_shares_of_a_whole_and_the_greatest_is_named_with_its_mend(ed
     )
     assert reading.doubts[0].title == "How this fly catches the air"
     assert reading.settle.endswith("Time it falling indoors.")
-    assert "on the brink" in reading.facts[0].text
     assert len(reading.pieces) == len(EDGE.leader.pieces)
     metric = matters_reading(edge, METRIC)
     assert "cm longer" in metric.changes
     assert "2.5 cm as you tie" in metric.supposed
+
+
+@pytest.mark.parametrize("design", [EDGE, SURE], ids=lambda design: design.title)
+@pytest.mark.parametrize("speed_m_s", [15.0, 15.6, 17.0])
+def test_it_stands_as_the_bench_says_it_does(design, speed_m_s):
+    stroke = Stroke(speed_m_s=speed_m_s)
+    told = matters_reading(matters_of(design, stroke, Angler()), INCHES).facts[0]
+    bench = cast_of(design, stroke, INCHES).turnover
+    assert told.standing == ("right" if bench.standing == "too much" else bench.standing)
+    assert ("only just" in told.text) == bench.marginal
 
 
 def test_what_is_known_is_no_doubt_any_more(edge):

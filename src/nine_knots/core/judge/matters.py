@@ -7,7 +7,7 @@ that of a normal above the least margin wanted. Against plain draws, see tests/r
 """
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import partial
 from math import exp, gamma, hypot, log
 from typing import Literal
@@ -24,7 +24,7 @@ from nine_knots.core.judge.angler import Angler
 from nine_knots.core.judge.hangs_on import DRAG_TIMES
 from nine_knots.core.judge.own_cast import SPEED_SPREAD, UNKNOWN
 from nine_knots.core.judge.strength_known import StrengthKnown, strength_known
-from nine_knots.core.judge.turnover import wanted
+from nine_knots.core.judge.turnover import CastResult, turnover_measure, wanted
 from nine_knots.core.models.cast.minimum_speed import (
     USUAL,
     MinimumLaunchSpeed,
@@ -47,11 +47,14 @@ from nine_knots.core.trade.tackle import Fly, line_profile
 LONGER_M, THICKER_M = 4.0 * INCH_M, THOU_M  # a change that is told
 TIED_OFF_M, SPOOL_OFF_M = 1.0 * INCH_M, 0.5 * THOU_M  # as tied; a label's thickness [M]
 STROKE_OFF, WIND_OFF_M_S = 0.05, 1.0  # from cast to cast [G]
+# of a line's stiffness, as a guess and by a droop test, and of its friction (3 to 10 ms) [G]
+BEND_OFF, DROOPED_OFF, FRICTION_OFF = 0.35, 0.1, 0.6
+STIFFER, LOSSIER = 1.5, 2.0  # times, that are thrown to tell what they do
 DRAG_OFF, TIMED_OFF = 0.17, 0.05  # of a fly's drag area, by the tables and timed [M]
 WINDIEST_M_S, WIND_STEP_M_S = 16.0, 0.5
 _AT, _WEIGHTS = np.polynomial.hermite_e.hermegauss(9)
 NODES = (_AT.tolist(), (_WEIGHTS / _WEIGHTS.sum()).tolist())  # of a standard normal
-Source = Literal["lengths", "spools", "own speed", "stroke", "fly", "wind"]
+Source = Literal["lengths", "spools", "own speed", "stroke", "fly", "line", "wind"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -79,12 +82,14 @@ class Doubt:
 
 @dataclass(frozen=True, slots=True)
 class Matters:
-    """Pieces, doubts and chances; ``into_m_s`` is the head wind into which it still opens,
+    """Pieces, doubts and chances; ``marginal`` where the bench would say only just,
+    ``into_m_s`` is the head wind into which it still opens,
     ``known`` how surely the hold is known, ``weakest`` the name of the spool it is known by."""
 
     pieces: tuple[PieceMatters, ...]
     doubts: tuple[Doubt, ...]
     opens: float
+    marginal: bool
     holds: float
     reserve: float
     low: float
@@ -109,15 +114,19 @@ def matters_of(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEA
     low = wanted(leader, day, angler.cast)[0]
     into = beside(lambda: _into(thrown, low))  # the longest, so that no processor waits for it
     dragged, windier = beside(thrown.dragged), beside(thrown.windier)
+    stiffer = beside(thrown.stiffer)
     pieces = tuple(_pieces(thrown, hold, angler))
     fly, wind = Doubt("fly", dragged.result()), Doubt("wind", windier.result())
-    doubts = (*_doubts(leader, pieces, angler), fly, wind)
+    line = Doubt("line", stiffer.result())
+    doubts = (*_doubts(leader, pieces, angler), fly, line, wind)
     spread = hypot(*(doubt.spread for doubt in doubts))
+    result = CastResult(thrown.base, stroke)
     known = strength_known(leader, hold, angler.tyer.knots)
     return Matters(
         pieces=pieces,
         doubts=tuple(sorted(doubts, key=lambda doubt: -doubt.spread)),
         opens=float(scipy.special.ndtr(log(reserve / low) / spread)),
+        marginal=turnover_measure(result, leader, day, angler.units, angler.cast).marginal,
         holds=_holds(hold, need_of(day).most_n, known.off),
         reserve=reserve,
         low=low,
@@ -161,6 +170,24 @@ class _Thrown:
         more = fly.model_copy(update={"drag_area_m2": DRAG_TIMES * fly.air_drag_area_m2})
         off = DRAG_OFF if fly.drag_area_m2 is None else TIMED_OFF
         return abs(log(self.factor(fly=more))) / log(DRAG_TIMES) * off
+
+    def stiffer(self) -> float:
+        """The spread of the margin's logarithm that comes of the line's stiffness and its internal
+        friction."""
+        day = self.design.situation
+        profile = line_profile(day.line)
+        stiff = profile.remade(tip_bend_nm2=STIFFER * profile.tip_bend_nm2)
+        usual = self._rig(self.design.leader, day.fly)
+        bent = rig_of(self.design.leader, stiff, day.fly, self.stroke.line_out_m)
+        bent_by = self._changed(bent) / log(STIFFER)
+        lost_by = self._changed(replace(usual, friction=LOSSIER * usual.friction)) / log(LOSSIER)
+        off = BEND_OFF if day.line.tip_bend_nm2 is None else DROOPED_OFF
+        return hypot(bent_by * off, lost_by * FRICTION_OFF)
+
+    def _changed(self, rig: Rig) -> float:
+        """By how much another rig's minimum speed differs, as a logarithm."""
+        found = minimum_launch_speed(rig, self.stroke, self.air, self.base)
+        return log(found.margin(self.stroke) / self.base.margin(self.stroke))
 
     def windier(self) -> float:
         """The spread of the margin's logarithm that comes of the wind."""

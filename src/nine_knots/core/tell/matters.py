@@ -18,13 +18,14 @@ from nine_knots.core.judge.matters import (
     Source,
 )
 
-SURE, BRINK = 0.95, 0.6  # chances of opening from which one is sure, and below which one is not
+SURE, EVEN = 0.95, 0.5  # chances of opening from which one is sure, and from which it is right
 NOTHING = 0.02  # of a reserve, of what holds: less is nothing to speak of
 SOURCES: dict[Source, tuple[str, str]] = {
     "lengths": ("{tied} more or less as you tie it", "tell what the pieces came out at"),
     "spools": ("spools off by {off}", "measure {piece}"),
     "stroke": ("one cast unlike the next", "practice: nothing measures it away"),
     "own speed": ("how fast you throw", "tell how a few of your casts landed"),
+    "line": ("how stiff your line is", "measure the droop of its tip, under Spools"),
     "fly": ("how this fly catches the air", "time it falling indoors"),
     "wind": ("wind that comes and goes", "look again when it blows"),
 }
@@ -91,8 +92,8 @@ def _of_hundred(chance: float) -> str:
 
 
 def _opens(found: Matters) -> Fact:
-    standing: Standing = "right" if found.opens >= BRINK else "too little"
-    brink = " It is on the brink." if 1.0 - SURE < found.opens < SURE else ""
+    standing: Standing = "right" if found.opens >= EVEN else "too little"
+    brink = " It only just does." if found.marginal else ""
     return Fact("Opens", f"{_of_hundred(found.opens)} with this stroke.{brink}", standing)
 
 

@@ -3,7 +3,7 @@
 A throw's opening is the greatest part of the leader's chord along the cast, of its length, while
 the line's tip is beyond half the line's length: a chord in any direction would count a leader that
 a gale blows back. A caster holds neither speed nor aim closer than a step, so the opening counted
-is the mean over three speeds, and in wind, where neighbouring aims open a leader unlike, over three
+is the mean over three speeds, and in a head wind, where neighbouring aims open a leader unlike, over three
 aims, around the aim that serves best.
 """
 
@@ -25,7 +25,7 @@ AIM_STEP = 2  # degrees that a caster holds an aim to [G]
 SPEED_STEP = 1.05  # times, that a caster holds a speed to [G]
 LOWEST_AIM, HIGHEST_AIM = -12, 14  # degrees of the aims that are thrown
 CALM_STEP = 6  # degrees from one aim to the next in calm, where they open a leader alike
-CALM_M_S = 1.5  # of wind along the cast, below which one aim stands for its neighbours
+CALM_M_S = 1.5  # of wind in the face, below which one aim stands for its neighbours
 FAR_AIMS = (12, 6, 0, -6)
 
 
@@ -41,7 +41,7 @@ class Openings:
     def __init__(self, rig: Rig, stroke: Stroke, air: Air) -> None:
         self._rig, self._stroke, self._air = rig, stroke, air
         self._chain = prepared(rig, stroke)
-        self.calm = abs(air.wind_m_s) < CALM_M_S and air.gust_m_s == 0.0
+        self.calm = air.wind_m_s > -CALM_M_S and air.gust_m_s == 0.0
         self._aims = (0,) if self.calm else (-AIM_STEP, 0, AIM_STEP)
         self._thrown: dict[tuple[int, int], float] = {}
         self._best: dict[int, tuple[float, int]] = {}
