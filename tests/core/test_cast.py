@@ -265,7 +265,7 @@ def test_where_a_leader_lies_is_told_by_how_it_opened():
         "lies with about 24 in of slack",
         "springs back about 5 ft 8 in: ease off, or aim lower",
         "straightens only in part, about 5 ft 8 in short",
-        "is blown back about 5 ft 8 in as it falls: aim lower",
+        "is blown back as it falls: aim lower",
         "lies in a heap, 6 ft 4 in short",
         "lies 4 in short",
         "",

@@ -77,20 +77,23 @@ class CastResult:
 def landing_words(
     result: CastResult, wind: Wind, floats: bool, units: Units, own: OwnCast = UNKNOWN
 ) -> str:
-    """How a leader lies, in a few words; nothing where it piles up, or was not looked at."""
+    """How a leader lies, in a few words; nothing where it piles up, or was not looked at. Into a
+    wind the model knows no more than how, not how far."""
     landing = result.landing
     if landing is None or result.margin < COLLAPSES * own.piles_up:
         return ""
     short = units.roughly(landing.slack_m)
+    if result.margin < own.piles_up and _windy(wind):
+        return "falls short, blown back"
     if result.margin < own.piles_up:
         lies = min(landing.straight, landing.opening)
         return f"lies in a heap, {short} short" if lies < HEAP else f"lies {short} short"
     if landing.straight >= STRAIGHT:
         return "lies straight"
     if landing.straight >= IN_ORDER:
-        return f"lies with about {short} of slack"
+        return "lies with some slack" if _windy(wind) else f"lies with about {short} of slack"
     if _windy(wind):
-        return f"is blown back about {short} as it falls: aim lower"
+        return "is blown back as it falls: aim lower"
     if not floats:
         return f"drops back about {short} as it lands"
     if result.margin < EASES_FROM * own.piles_up:
@@ -121,8 +124,6 @@ def opening_words(margin: float, own: OwnCast = UNKNOWN, about: bool = False) ->
         return "barely opens"
     if margin < WITH_EASE * own.piles_up:
         return "opens on a brisk stroke"
-    if margin > own.slams:
-        return "opens dead straight"
     return f"opens, {'about ' if about else ''}{share_words(margin - 1.0)} to spare"
 
 

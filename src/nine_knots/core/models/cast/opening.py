@@ -3,8 +3,8 @@
 A throw's opening is the greatest part of the leader's chord along the cast, of its length, while
 the line's tip is beyond half the line's length: a chord in any direction would count a leader that
 a gale blows back. A caster holds neither speed nor aim closer than a step, so the opening counted
-is the mean over three speeds, and in a head wind, where neighbouring aims open a leader unlike, over three
-aims, around the aim that serves best.
+is the mean over three speeds, and in a head wind, where neighbouring aims open a leader unlike,
+over three aims, around the aim that serves best.
 """
 
 from functools import partial
