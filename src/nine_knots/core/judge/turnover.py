@@ -29,6 +29,7 @@ COLLAPSES = 0.9  # of the threshold of opening, below which a leader piles up [P
 WITH_EASE = 1.1  # of it, from which no brisk stroke is called for [P, by the rigs]
 KNOWN_TO, KNOWN_TO_IN_WIND = 0.04, 0.06  # of a margin: nearer to an edge it is on the brink
 EASED_TO = 1.4  # margin to which one eases off for a floating fly [G]
+A_TOUCH = 0.06  # of a stroke, up to which it is only to be a touch harder
 STRAIGHT, IN_ORDER = 0.93, 0.70  # of its length along the cast, as a leader lies [G]
 EASES_FROM = 1.25  # of the threshold of opening, from which a softer stroke still opens it
 HEAP = 0.4  # of it, below which one that barely opens is a heap [G]
@@ -206,11 +207,12 @@ def _why(
     at = f"at {units.about_speed(minimum)}, {stroke_words(minimum, own)}"
     lies = landing_words(result, situation.wind, situation.floats, units, own)
     if standing == "too little":
-        needs = share_words(1.0 / result.margin - 1.0)
+        more = 1.0 / result.margin - 1.0
+        needs = share_words(more)
         harder = {
             "as much again": "twice as hard as",
             MORE_AGAIN: "more than twice as hard as",
-        }.get(needs, f"{needs} harder than")
+        }.get(needs, f"{needs if more > A_TOUCH else 'a touch'} harder than")
         told = f" It {lies}." if lies else ""
         return (
             f"It needs a stroke {harder} yours{wind}: it opens {at}; yours leaves at {yours}.{told}"

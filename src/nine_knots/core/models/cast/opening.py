@@ -20,7 +20,7 @@ from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
 from nine_knots.core.physics import flight
 from nine_knots.core.physics.air import Air
 
-OPENS = 0.66  # of a leader's length, the opening from which it counts as open (docs/model.md)
+OPENS = 0.65  # of a leader's length, the opening from which it counts as open (docs/model.md)
 AIM_STEP = 2  # degrees that a caster holds an aim to [G]
 SPEED_STEP = 1.05  # times, that a caster holds a speed to [G]
 LOWEST_AIM, HIGHEST_AIM = -12, 14  # degrees of the aims that are thrown
