@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.judge.agreement import agreement_of
-from nine_knots.core.judge.hangs_on import BY_DRAG, BY_SPEED
+from nine_knots.core.judge.hangs_on import BY_BEND, BY_DRAG, BY_SPEED
 from nine_knots.core.judge.lift import lift_words
 from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.judge.turnover import (
@@ -263,9 +263,9 @@ def test_where_a_leader_lies_is_told_by_how_it_opened():
     assert said == [
         "lies straight",
         "lies with about 24 in of slack",
-        "springs back about 5 ft 8 in: ease off, or aim lower",
+        "springs back about 5 ft 8 in: ease off",
         "straightens only in part, about 5 ft 8 in short",
-        "is blown back as it falls: aim lower",
+        "is blown back as it falls",
         "lies in a heap, 6 ft 4 in short",
         "lies 4 in short",
         "",
@@ -414,3 +414,16 @@ def test_near_the_edge_a_verdict_says_what_it_hangs_on_until_that_is_known():
     assert f"hangs on {BY_SPEED}." in why(known)
     assert "hangs on" not in why(known, OwnCast(speed_factor=1.02))
     assert "hangs on" not in why(design())
+
+
+def test_a_light_fly_near_the_edge_hangs_on_the_lines_stiffness_until_its_droop_is_measured():
+    """Doubling it moves the margin of light flies by up to a sixth."""
+    speck = Fly(title="s", kind="dry", hook=16, weighed_kg=14e-6, drag_area_m2=2.8e-5)
+    made = design(SOUND, fly=speck, wind=Wind(speed_m_s=6.0, bearing="in the face"))
+
+    def why(line: FlyLine) -> str:
+        of = made.remade(situation=made.situation.remade(line=line))
+        return cast_of(of, Stroke(), INCHES, own=OwnCast(speed_factor=1.02)).turnover.why
+
+    assert BY_BEND in why(FIVE)
+    assert BY_BEND not in why(FIVE.remade(tip_bend_nm2=LINE.tip_bend_nm2))

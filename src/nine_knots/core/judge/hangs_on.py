@@ -3,6 +3,8 @@
 from dataclasses import replace
 from math import log
 
+import numpy as np
+
 from nine_knots.core.judge.own_cast import SPEED_SPREAD, UNKNOWN, OwnCast
 from nine_knots.core.judge.turnover import CastResult, wanted
 from nine_knots.core.models.cast.minimum_speed import opens_at
@@ -11,8 +13,11 @@ from nine_knots.core.physics.air import Air
 from nine_knots.core.trade.design import Design
 
 DRAG_TIMES = 1.4  # times or over, a fly's drag area in the air by the tables [G ±40 %]
-NEAR = 0.3  # of the logarithm of the lowest reserve wanted; beyond it no fly's drag decides [M]
+NEAR, NEAR_BY_BEND = 0.2, 0.08  # of the logarithm of the lowest margin wanted: beyond them no fly's
+# drag decides, and no line's stiffness [M]
 BY_DRAG = "how this fly catches the air, known to some 40% only: time it falling indoors"
+BEND_TIMES = 1.4  # times or over, a line's stiffness where its droop was not measured [G]
+BY_BEND = "how stiff your line is: measure the droop of its tip"
 BY_SPEED = "how fast you throw: tell how a few of your casts landed"
 
 
@@ -21,8 +26,8 @@ def turnover_hangs_on(
 ) -> str:
     """What decides a turnover that could well be another, in a sentence; nothing where none does.
 
-    The fly is given more drag where the leader opens, less where it does not, and thrown again;
-    the stroke's speed is moved as anglers' speeds are spread.
+    The fly is given more drag and the line more stiffness where the leader opens, less where it
+    does not, and thrown again; the stroke's speed is moved as anglers' speeds are spread.
     """
     low, _ = wanted(design.leader, design.situation, own)
     off = log(result.margin / low)
@@ -35,6 +40,16 @@ def turnover_hangs_on(
         speed = result.stroke.speed_m_s / low
         opens = opens_at(speed, replace(rig, body=body), result.stroke, air)
         doubts += [BY_DRAG] if opens != (off > 0.0) else []
+    if design.situation.line.tip_bend_nm2 is None and abs(off) < NEAR_BY_BEND:
+        bent = _line_bent(rig, BEND_TIMES if off > 0.0 else 1.0 / BEND_TIMES)
+        opens = opens_at(result.stroke.speed_m_s / low, bent, result.stroke, air)
+        doubts += [BY_BEND] if opens != (off > 0.0) else []
     if own == UNKNOWN and abs(off) < SPEED_SPREAD:
         doubts.append(BY_SPEED)
     return f"It hangs on {'; and on '.join(doubts)}." if doubts else ""
+
+
+def _line_bent(rig: Rig, times: float) -> Rig:
+    """The rig on a line so many times as stiff, with as much more internal friction."""
+    stiffer = np.where(np.arange(rig.bend.size) < rig.leader, times, 1.0)
+    return replace(rig, bend=stiffer * rig.bend, friction=stiffer * rig.friction)

@@ -94,23 +94,23 @@ def landing_words(
     if landing.straight >= IN_ORDER:
         return "lies with some slack" if _windy(wind) else f"lies with about {short} of slack"
     if _windy(wind):
-        return "is blown back as it falls: aim lower"
+        return "is blown back as it falls"
     if not floats:
         return f"drops back about {short} as it lands"
     if result.margin < EASES_FROM * own.piles_up:
         return f"straightens only in part, about {short} short"
-    return f"springs back about {short}: ease off, or aim lower"
+    return f"springs back about {short}: ease off"
 
 
 def aim_words(result: CastResult, wind: Wind, units: Units, own: OwnCast = UNKNOWN) -> str:
-    """Where a caster aims what opens into a wind, in a sentence; nothing in other air."""
+    """How low a caster aims what opens into a wind, in a sentence; nothing in other air."""
     landing = result.landing
     if landing is None or not _windy(wind) or result.margin < own.piles_up:
         return ""
     height_m = ROD_TIP_M + landing.rig.length_m * tan(radians(landing.aim_deg + 1.0))
     if height_m < AIMED_LOW_M:
         return "Aim it at the water."
-    return f"Aim it about {units.roughly(height_m)} above the water."
+    return f"Aim no higher than about {units.roughly(height_m)} above where the fly should land."
 
 
 def _windy(wind: Wind) -> bool:
