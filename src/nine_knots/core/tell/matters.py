@@ -19,7 +19,7 @@ from nine_knots.core.judge.matters import (
 )
 
 SURE, EVEN = 0.95, 0.5  # chances of opening from which one is sure, and from which it is right
-NOTHING = 0.02  # of a reserve, of what holds: less is nothing to speak of
+NOTHING = 0.02  # of a margin, of what holds: less is nothing to speak of
 SOURCES: dict[Source, tuple[str, str]] = {
     "lengths": ("{tied} more or less as you tie it", "tell what the pieces came out at"),
     "spools": ("spools off by {off}", "measure {piece}"),
@@ -43,7 +43,7 @@ class DoubtReading:
 
 @dataclass(frozen=True, slots=True)
 class PieceEffect:
-    """What four inches and a thousandth more do to a piece: shares of the reserve and of the hold,
+    """What four inches and a thousandth more do to a piece: shares of the margin and of the hold,
     as drawn and as said."""
 
     piece: int
@@ -183,7 +183,7 @@ def _piece(one: PieceMatters, units: Units) -> PieceEffect:
 
 def _effect(opens: float, holds: float) -> str:
     said = []
-    for factor, what in ((opens, "reserve"), (holds, "hold")):
+    for factor, what in ((opens, "margin"), (holds, "hold")):
         if abs(factor - 1.0) >= NOTHING:
             said.append(f"{what} {_change(factor)}")
     return ", ".join(said) or "nothing to speak of"
