@@ -22,7 +22,7 @@ def test_calls_tasks_and_conflicts_are_counted(client, saved, database):
     client.get(f"/api/leaders/{saved['leader_id']}")
     client.get("/api/leaders/none")
     client.get("/api/made/up/path")
-    body = {"bench": "watched", "design": saved["design"], "near": {"aim_deg": 7.125}}  # as none
+    body = {"bench": "watched", "design": saved["design"], "near": {"aim_deg": 7}}  # as none
     for _ in range(2):
         assert client.post("/api/casts", json=body).status_code == 200
     after = measures(client)

@@ -9030,7 +9030,7 @@ export interface components {
         };
         /**
          * PieceEffect
-         * @description What four inches and a thousandth more do to a piece: shares of the reserve and of the hold,
+         * @description What four inches and a thousandth more do to a piece: shares of the margin and of the hold,
          *     as drawn and as said.
          */
         PieceEffect: {

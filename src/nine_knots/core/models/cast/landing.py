@@ -14,6 +14,7 @@ import numpy as np
 from nine_knots.core.base.beside import side_by_side
 from nine_knots.core.models.cast.casting import Flight, cast_at
 from nine_knots.core.models.cast.minimum_speed import MinimumLaunchSpeed
+from nine_knots.core.models.cast.opening import HIGHEST_AIM, LOWEST_AIM
 from nine_knots.core.models.cast.rig import FINE, Mesh, Rig, rig_of
 from nine_knots.core.models.cast.stroke import DROP_HIGHER_DEG, Stroke
 from nine_knots.core.physics import flight
@@ -22,7 +23,6 @@ from nine_knots.core.trade.leader import Leader
 from nine_knots.core.trade.tackle import Fly, LineProfile
 
 NEARLY = 0.1  # of a leader's length, less than the best opening, that still opens it as far
-LOWEST_AIM, HIGHEST_AIM = -12, 14  # degrees
 THROWS = 3  # a degree apart
 PROBED_DEG = 3  # above where the lowest aim is expected, for the best opening
 # The lowest aim by the margin of the stroke, where the search for it begins.

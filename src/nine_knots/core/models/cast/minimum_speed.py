@@ -54,8 +54,8 @@ def minimum_launch_speed(
     """
     openings = Openings(rig, stroke, air)
     search = _Search(openings, openings.best, near)
-    if near is not USUAL:
-        openings.prepare(search.begin)
+    if openings.calm and near is not USUAL:  # most often these are all that is needed
+        openings.prepare(search.begin, *FAR_AIMS[:2])
     return search.found()
 
 
@@ -68,7 +68,7 @@ def rough_launch_speed(
     if not openings.calm:
         return minimum_launch_speed(rig, stroke, air, near)
     search = _Search(openings, lambda number: (openings.at(number, aim), aim), near)
-    openings.throws(*((number, aim) for number in range(search.begin - 2, search.begin + 2)))
+    openings.prepare(search.begin, aim)
     return search.found()
 
 

@@ -70,13 +70,10 @@ class Openings:
                 break
         return found, aim
 
-    def prepare(self, number: int, aims: int = 2) -> None:
-        """Throw at once, side by side, what is most often needed to tell whether a speed opens it
-        and the one below does not, in calm."""
-        if self.calm:
-            speeds = range(number - 2, number + 2)
-            chosen = (FAR_AIMS[0] - CALM_STEP * each for each in range(aims))
-            self.throws(*product(speeds, chosen))
+    def prepare(self, number: int, *aims: int) -> None:
+        """Throw side by side what tells at these aims, in calm, whether a speed opens it and the
+        one below does not."""
+        self.throws(*product(range(number - 2, number + 2), aims))
 
     def at(self, number: int, aim_deg: int) -> float:
         """The opening at a speed and an aim: the mean of throws around them."""
