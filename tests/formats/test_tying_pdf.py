@@ -34,6 +34,12 @@ def read(cards, paper) -> PdfReader:
     return PdfReader(BytesIO(write_pdf(tuple(cards), paper)))
 
 
+def test_a_leader_of_next_to_nothing_is_drawn():
+    speck = level(5, 1)
+    made = tied(speck.remade(length_m=5e-324))
+    assert len(read([card(leader=made)], "letter").pages) >= 1
+
+
 @pytest.mark.parametrize(
     ("paper", "millimetres"),
     [
