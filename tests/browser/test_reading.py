@@ -150,8 +150,6 @@ def test_the_shelf_opens_with_the_schools_that_fit_the_day(page):
     first.focus()
     page.keyboard.press("ArrowDown")
     expect(fits.get_by_role("radio").nth(1)).to_be_checked()
-    would = page.get_by_role("group", name="Would do with one change")
-    would.get_by_role("radio").first.check()
     page.get_by_role("button", name="Put this one on the bench").click()
     expect(cord(page, "Hold")).to_contain_text("right")
     page.get_by_role("link", name="Shelf").click()

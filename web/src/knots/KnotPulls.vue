@@ -94,7 +94,7 @@ function chosen(event: Event) {
           :placeholder="settings.units === 'metric' ? '1.9 kg' : '4.2 lb'"
         />
       </label>
-      <button class="do" type="submit" :disabled="busy || !broke.trim()">Note it</button>
+      <button class="do" type="submit" :disabled="busy || !spool || !broke.trim()">Note it</button>
       <span class="quiet">or read</span>
       <PickOne v-model="mischief" label="Scale" :options="MISCHIEF" />
       <input

@@ -28,6 +28,7 @@ from nine_knots.core.judge.turnover import CastResult, turnover_measure, wanted
 from nine_knots.core.models.cast.minimum_speed import (
     USUAL,
     MinimumLaunchSpeed,
+    minimum_at_the_aim,
     minimum_launch_speed,
     opens_at,
 )
@@ -161,8 +162,7 @@ class _Thrown:
         """The margin with something changed over that without."""
         design = self.design
         leader, fly = leader or design.leader, fly or design.situation.fly
-        found = self._minimum(leader, fly, air or self.air, self.base)
-        return found.margin(self.stroke) / self.base.margin(self.stroke)
+        return self._by(self._rig(leader, fly), air or self.air)
 
     def dragged(self) -> float:
         """The spread of the margin's logarithm that comes of the fly's drag."""
@@ -185,9 +185,19 @@ class _Thrown:
         return hypot(bent_by * off, lost_by * FRICTION_OFF)
 
     def _changed(self, rig: Rig) -> float:
-        """By how much another rig's minimum speed differs, as a logarithm."""
-        found = minimum_launch_speed(rig, self.stroke, self.air, self.base)
-        return log(found.margin(self.stroke) / self.base.margin(self.stroke))
+        """By how much another rig's margin differs, as a logarithm."""
+        return log(self._by(rig, self.air))
+
+    def _by(self, rig: Rig, air: Air) -> float:
+        """A rig's margin over that of the leader as it is, both at the aim that serves this one best:
+        a small change is not lost in the choice of another."""
+        found = minimum_at_the_aim(rig, self.stroke, air, self.base)
+        return found.margin(self.stroke) / self.at_its_aim.margin(self.stroke)
+
+    @kept_property
+    def at_its_aim(self) -> MinimumLaunchSpeed:
+        usual = self._rig(self.design.leader, self.design.situation.fly)
+        return minimum_at_the_aim(usual, self.stroke, self.air, self.base)
 
     def windier(self) -> float:
         """The spread of the margin's logarithm that comes of the wind."""

@@ -64,23 +64,39 @@ def rough_launch_speed(
 ) -> MinimumLaunchSpeed:
     """The minimum at the aim that served best for a like leader: as good as that is near, found in
     half the time. In wind, where another aim may serve it best, the minimum itself."""
-    openings, aim = Openings(rig, stroke, air), within(near.aim_deg)
-    if not openings.calm:
+    if not Openings(rig, stroke, air).calm:
         return minimum_launch_speed(rig, stroke, air, near)
+    return minimum_at_the_aim(rig, stroke, air, near)
+
+
+def minimum_at_the_aim(
+    rig: Rig, stroke: Stroke, air: Air, near: MinimumLaunchSpeed
+) -> MinimumLaunchSpeed:
+    """The minimum at the aim of another, whatever aim serves best: for what a small change does."""
+    openings, aim = Openings(rig, stroke, air), within(near.aim_deg)
     search = _Search(openings, lambda number: (openings.at(number, aim), aim), near)
-    openings.prepare(search.begin, aim)
+    if openings.calm:
+        openings.prepare(search.begin, aim)
     return search.found()
 
 
 def opens_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air) -> bool:
     """Whether a rig opens at one launch speed: at no less than its minimum."""
-    return opening_at(speed_m_s, rig, stroke, air) >= OPENS
+    openings, number = Openings(rig, stroke, air), _number(speed_m_s)
+    if openings.best(floor(number))[0] >= OPENS:
+        return True
+    if openings.best(floor(number) + 1)[0] < OPENS:
+        return False
+    return _opening(openings, number) >= OPENS
 
 
 def opening_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air) -> float:
     """How far a rig opens at one launch speed, of its length, at the aim that serves best; between
     two speeds of the row in proportion."""
-    openings, number = Openings(rig, stroke, air), _number(speed_m_s)
+    return _opening(Openings(rig, stroke, air), _number(speed_m_s))
+
+
+def _opening(openings: Openings, number: float) -> float:
     slower = floor(number)
     opening = openings.best(slower)[0]
     if number > slower:
