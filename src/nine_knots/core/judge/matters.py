@@ -189,7 +189,7 @@ class _Thrown:
         return log(self._by(rig, self.air))
 
     def _by(self, rig: Rig, air: Air) -> float:
-        """A rig's margin over that of the leader as it is, both at the aim that serves this one best:
+        """A rig's margin over that of the leader as it is, both at the aim that serves this best:
         a small change is not lost in the choice of another."""
         found = minimum_at_the_aim(rig, self.stroke, air, self.base)
         return found.margin(self.stroke) / self.at_its_aim.margin(self.stroke)
