@@ -15,6 +15,7 @@ from nine_knots.core.judge.hangs_on import BY_BEND, BY_DRAG, BY_SPEED
 from nine_knots.core.judge.lift import lift_words
 from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.judge.turnover import (
+    LEVEL_SAID,
     CastResult,
     eased,
     landing_words,
@@ -414,6 +415,13 @@ def test_near_the_edge_a_verdict_says_what_it_hangs_on_until_that_is_known():
     assert f"hangs on {BY_SPEED}." in why(known)
     assert "hangs on" not in why(known, OwnCast(speed_factor=1.02))
     assert "hangs on" not in why(design())
+
+
+def test_a_level_leader_says_what_builders_know_of_it():
+    """Common practice, no source: it turns over poorly, and the model does not say so."""
+    flat = cast_of(design(tied(level(10, 9, "tippet"))), Stroke(), INCHES).turnover.why
+    assert flat.endswith(LEVEL_SAID)
+    assert LEVEL_SAID not in cast_of(design(SOUND), Stroke(), INCHES).turnover.why
 
 
 def test_a_light_fly_near_the_edge_hangs_on_the_lines_stiffness_until_its_droop_is_measured():

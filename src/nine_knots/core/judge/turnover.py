@@ -30,6 +30,11 @@ WITH_EASE = 1.1  # of it, from which no brisk stroke is called for [P, by the ri
 KNOWN_TO, KNOWN_TO_IN_WIND = 0.04, 0.06  # of a margin: nearer to an edge it is on the brink
 EASED_TO = 1.4  # margin to which one eases off for a floating fly [G]
 A_TOUCH = 0.06  # of a stroke, up to which it is only to be a touch harder
+LEVEL, LONG_M = (
+    1.1,
+    2.0,
+)  # times the tippet, a butt up to which a leader is level; long enough to tell
+LEVEL_SAID = "Most builders find that a level leader turns over worse than is computed here."
 STRAIGHT, IN_ORDER = 0.93, 0.70  # of its length along the cast, as a leader lies [G]
 EASES_FROM = 1.25  # of the threshold of opening, from which a softer stroke still opens it
 HEAP = 0.4  # of it, below which one that barely opens is a heap [G]
@@ -111,6 +116,12 @@ def aim_words(result: CastResult, wind: Wind, units: Units, own: OwnCast = UNKNO
     if height_m < AIMED_LOW_M:
         return "Aim it at the water."
     return f"Aim no higher than about {units.roughly(height_m)} above where the fly should land."
+
+
+def trade_words(leader: Leader) -> str:
+    """Where builders know better than the model, in a sentence; nothing where they agree."""
+    level = leader.pieces[0].upper_diameter_m <= LEVEL * leader.tippet_diameter_m
+    return LEVEL_SAID if level and leader.length_m >= LONG_M else ""
 
 
 def _windy(wind: Wind) -> bool:

@@ -20,6 +20,7 @@ from nine_knots.core.judge.turnover import (
     eased,
     landing_words,
     mono_measure,
+    trade_words,
     turnover_measure,
     wanted,
 )
@@ -146,7 +147,8 @@ def cast_of(
     measure = turnover_measure(result, leader, situation, units, own)
     aim = aim_words(result, situation.wind, units, own)
     decides = turnover_hangs_on(result, rig, air, design, own)
-    measure = replace(measure, why=" ".join(each for each in (measure.why, aim, decides) if each))
+    more = (measure.why, aim, decides, trade_words(leader))
+    measure = replace(measure, why=" ".join(each for each in more if each))
     # where it is the wind that keeps it shut, line, leader and fly are not said to disagree
     against = air.wind_m_s < AGAINST_M_S
     opens = against or result.margin >= wanted(leader, situation, own)[0]
