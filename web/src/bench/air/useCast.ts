@@ -45,18 +45,22 @@ function useThrow(name: string, question: () => Thrown | null) {
     question,
     async ({ design, stroke, units }, { signal }) => {
       const asked = { bench, design, stroke, units }
-      if (near) {
-        const body = { ...asked, near, rough: true }
-        rough.value = await answered(api.POST('/api/casts', { body, signal }))
-        near = rough.value.near
-        await new Promise((done) => setTimeout(done, SETTLED_MS))
+      try {
+        if (near) {
+          const body = { ...asked, near, rough: true }
+          rough.value = await answered(api.POST('/api/casts', { body, signal }))
+          near = rough.value.near
+          await new Promise((done) => setTimeout(done, SETTLED_MS))
+        }
+        const body = { ...asked, near, rough: false }
+        const reading = await answered(api.POST('/api/casts', { body, signal }))
+        near = reading.near
+        rough.value = null
+        return reading
+      } catch (error) {
+        if (!signal.aborted) rough.value = null
+        throw error
       }
-      const reading = await answered(
-        api.POST('/api/casts', { body: { ...asked, near, rough: false }, signal }),
-      )
-      near = reading.near
-      rough.value = null
-      return reading
     },
     { keep: true },
   )
