@@ -3,8 +3,6 @@
 from dataclasses import replace
 from math import log
 
-import numpy as np
-
 from nine_knots.core.judge.own_cast import SPEED_SPREAD, UNKNOWN, OwnCast
 from nine_knots.core.judge.turnover import CastResult, wanted
 from nine_knots.core.models.cast.minimum_speed import opens_at
@@ -41,15 +39,9 @@ def turnover_hangs_on(
         opens = opens_at(speed, replace(rig, body=body), result.stroke, air)
         doubts += [BY_DRAG] if opens != (off > 0.0) else []
     if design.situation.line.tip_bend_nm2 is None and abs(off) < NEAR_BY_BEND:
-        bent = _line_bent(rig, BEND_TIMES if off > 0.0 else 1.0 / BEND_TIMES)
+        bent = rig.on_other_line(stiffer=BEND_TIMES if off > 0.0 else 1.0 / BEND_TIMES)
         opens = opens_at(result.stroke.speed_m_s / low, bent, result.stroke, air)
         doubts += [BY_BEND] if opens != (off > 0.0) else []
     if own == UNKNOWN and abs(off) < SPEED_SPREAD:
         doubts.append(BY_SPEED)
     return f"It hangs on {'; and on '.join(doubts)}." if doubts else ""
-
-
-def _line_bent(rig: Rig, times: float) -> Rig:
-    """The rig on a line so many times as stiff, with as much more internal friction."""
-    stiffer = np.where(np.arange(rig.bend.size) < rig.leader, times, 1.0)
-    return replace(rig, bend=stiffer * rig.bend, friction=stiffer * rig.friction)

@@ -7,7 +7,7 @@ that of a normal above the least margin wanted. Against plain draws, see tests/r
 """
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import partial
 from math import exp, gamma, hypot, log
 from typing import Literal
@@ -175,12 +175,9 @@ class _Thrown:
         """The spread of the margin's logarithm that comes of the line's stiffness and its internal
         friction."""
         day = self.design.situation
-        profile = line_profile(day.line)
-        stiff = profile.remade(tip_bend_nm2=STIFFER * profile.tip_bend_nm2)
         usual = self._rig(self.design.leader, day.fly)
-        bent = rig_of(self.design.leader, stiff, day.fly, self.stroke.line_out_m)
-        bent_by = self._changed(bent) / log(STIFFER)
-        lost_by = self._changed(replace(usual, friction=LOSSIER * usual.friction)) / log(LOSSIER)
+        bent_by = self._changed(usual.on_other_line(stiffer=STIFFER)) / log(STIFFER)
+        lost_by = self._changed(usual.on_other_line(lossier=LOSSIER)) / log(LOSSIER)
         off = BEND_OFF if day.line.tip_bend_nm2 is None else DROOPED_OFF
         return hypot(bent_by * off, lost_by * FRICTION_OFF)
 

@@ -13,6 +13,7 @@ from nine_knots.core.models.cast.opening import (
     OPENS,
     SPEED_STEP,
     Openings,
+    is_calm,
     speed_at,
     within,
 )
@@ -64,7 +65,7 @@ def rough_launch_speed(
 ) -> MinimumLaunchSpeed:
     """The minimum at the aim that served best for a like leader: as good as that is near, found in
     half the time. In wind, where another aim may serve it best, the minimum itself."""
-    if not Openings(rig, stroke, air).calm:
+    if not is_calm(air):
         return minimum_launch_speed(rig, stroke, air, near)
     return minimum_at_the_aim(rig, stroke, air, near)
 

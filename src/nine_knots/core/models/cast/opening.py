@@ -29,6 +29,11 @@ CALM_M_S = 1.5  # of wind in the face, below which one aim stands for its neighb
 FAR_AIMS = (12, 6, 0, -6)
 
 
+def is_calm(air: Air) -> bool:
+    """Whether one aim stands for its neighbours in this air."""
+    return air.wind_m_s > -CALM_M_S and air.gust_m_s == 0.0
+
+
 def speed_at(number: int) -> float:
     """The speed in m/s of a number on the row of speeds that are thrown."""
     return min(FASTEST_M_S, SLOWEST_M_S * SPEED_STEP**number)
@@ -41,7 +46,7 @@ class Openings:
     def __init__(self, rig: Rig, stroke: Stroke, air: Air) -> None:
         self._rig, self._stroke, self._air = rig, stroke, air
         self._chain = prepared(rig, stroke)
-        self.calm = air.wind_m_s > -CALM_M_S and air.gust_m_s == 0.0
+        self.calm = is_calm(air)
         self._aims = (0,) if self.calm else (-AIM_STEP, 0, AIM_STEP)
         self._thrown: dict[tuple[int, int], float] = {}
         self._best: dict[int, tuple[float, int]] = {}

@@ -1,6 +1,6 @@
 """A leader on its line with its fly, laid out as a chain of nodes: mass, stretch, bend, drag."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from math import pi
 
@@ -55,6 +55,15 @@ class Rig:
     def length_m(self) -> float:
         """Whole length from the rod's tip to the fly, in metres."""
         return float(self.rest.sum())
+
+    def on_other_line(self, stiffer: float = 1.0, lossier: float = 1.0) -> "Rig":
+        """The same on a line so many times as stiff and with as much more internal friction."""
+        in_line = np.arange(self.bend.size) < self.leader
+        return replace(
+            self,
+            bend=np.where(in_line, stiffer, 1.0) * self.bend,
+            friction=stiffer * lossier * self.friction,
+        )
 
     @property
     def leader_m(self) -> float:
