@@ -60,7 +60,8 @@ def write_cast_svg(title: str, materials: tuple[str, ...], reading: CastReading)
         stroke(landing[from_ : to + 1], tint_of(material), 3)
         for from_, to, material in zip(movie.joints[:-1], movie.joints[1:], materials, strict=True)
     ]
-    head = f"{title} · {reading.figure}, {reading.landing} · {reading.line_out.text} of line out"
+    came = ", ".join(said for said in (reading.figure, reading.landing) if said)
+    head = f"{title} · {came} · {reading.line_out.text} of line out"
     return "\n".join(
         [
             f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH:g} '

@@ -36,7 +36,7 @@ const player = usePlayer(
       class="air__picture"
       tabindex="0"
       role="img"
-      :aria-label="`${cast.reading.figure}, ${cast.reading.landing}. Space plays, arrows step.`"
+      :aria-label="`${[cast.reading.figure, cast.reading.landing].filter(Boolean).join(', ')}. Space plays, arrows step.`"
       @keydown="player.key"
     >
       <CastPicture

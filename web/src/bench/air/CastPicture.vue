@@ -66,7 +66,7 @@ const gust = computed(() => {
 const below = computed(() => {
   const { wind, line_out, landing } = props.reading
   const blows = wind.si > 0.1 ? [`${wind.text} of wind along the cast`, gust.value] : []
-  const lies = landed.value ? [`the leader: ${landing}`] : []
+  const lies = landed.value ? [`the leader: ${landing || props.reading.figure}`] : []
   return [`${line_out.text} of line out`, ...blows, ...lies].filter(Boolean).join('; ')
 })
 const windPx = computed(() => Math.min(90, 12 * props.reading.wind.si))
@@ -114,7 +114,7 @@ const tailwind = computed(() => props.reading.wind_along > 0)
         :d="`M${tip[0]} ${floor + 8}v6M${fly[0]} ${floor + 8}v6M${tip[0]} ${floor + 11}H${fly[0]}`"
       />
       <text v-if="!narrow" :x="Math.max(tip[0], fly[0])" :y="floor + 24" class="ends">
-        the leader: {{ reading.landing }}
+        the leader: {{ reading.landing || reading.figure }}
       </text>
     </g>
     <text v-if="!narrow" :x="rod[0] + 4" :y="floor + 18" class="note">
