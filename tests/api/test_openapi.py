@@ -42,6 +42,7 @@ def fuzzed(url: str, examples: str, phases: str) -> subprocess.CompletedProcess:
     httpx.get(document, timeout=60.0).raise_for_status()  # the tool waits ten seconds for it
     run = ["run", document, "--checks", "all", "--continue-on-failure"]
     run += ["--exclude-path", "/api/find"]  # half a minute each; /api/find/asked has its form
+    run += ["--request-timeout", "60"]  # ten seconds is the tool's own; a cold machine casts for longer
     size = ["--max-examples", examples, "--phases", phases, "--seed", "8", "--workers", "2"]
     command = [str(tool), "--config-file", str(config), *run, *size]
     return subprocess.run(command, capture_output=True, text=True, check=False)
