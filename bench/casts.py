@@ -9,19 +9,19 @@ import numpy as np
 import psutil
 from scipy.stats import spearmanr
 
-from bench.laps import row
+from bench.timing import row
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.models.cast.casting import cast_at
-from nine_knots.core.models.cast.minimum_speed import (
+from nine_knots.core.casting.minimum_speed import (
     MinimumLaunchSpeed,
     minimum_launch_speed,
     rough_launch_speed,
 )
-from nine_knots.core.models.cast.rig import FULL, Mesh, Rig, rig_of
-from nine_knots.core.models.cast.screen import screened
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.physics.air import Air
-from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
+from nine_knots.core.casting.rig import FULL, Mesh, Rig, rig_of
+from nine_knots.core.casting.screen import screen
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.throw import cast_at
+from nine_knots.core.domain.tackle import Fly, FlyLine, line_profile
+from nine_knots.core.mechanics.air import Air
 from tests.makers import level, tied
 from tests.reference.test_chain import in_step_with_the_engine
 
@@ -85,11 +85,11 @@ def against_the_engine() -> None:
     print(f"{'':<34}{1e3 * ours:>9.1f}{1e3 * theirs:>9.0f}   {100 * error:.1f} cm rms apart")
 
 
-def screen() -> None:
+def rank_correlation() -> None:
     """Rank correlation of the screen with the simulation over random leaders."""
     rigs = random_rigs(FULL, 160)
     begun = time.perf_counter()
-    quick = [screened(rig, STROKE) for rig in rigs]
+    quick = [screen(rig, STROKE) for rig in rigs]
     each = 1e3 * (time.perf_counter() - begun) / len(rigs)
     arrivals, speeds = [], []
     for rig, guess in zip(rigs, quick, strict=True):
@@ -105,11 +105,11 @@ def screen() -> None:
 
 
 def service(url: str) -> None:
-    """POST /api/casts under 1 and 8 benches; another call meanwhile; memory of this machine's."""
+    """Latency of POST /api/v1/casts under 1 and 8 benches, another call meanwhile, memory."""
     print(f"\n{'cast over HTTP, ms':<34}{'p50':>9}{'p95':>9}")
     with httpx.Client(base_url=url, timeout=60.0) as client:
-        first = client.get("/api/leaders").json()[0]
-        design = client.get(f"/api/leaders/{first['leader_id']}").json()["design"]
+        first = client.get("/api/v1/leaders").json()[0]
+        design = client.get(f"/api/v1/leaders/{first['leader_id']}").json()["design"]
         near: dict[str, dict] = {}
 
         def cast(number: int, bench: str, rough: bool = True) -> float:
@@ -125,7 +125,7 @@ def service(url: str) -> None:
                 "rough": rough,
             }
             begun = time.perf_counter()
-            answer = client.post("/api/casts", json=body).raise_for_status().json()
+            answer = client.post("/api/v1/casts", json=body).raise_for_status().json()
             near[bench] = answer["near"]
             return 1e3 * (time.perf_counter() - begun)
 
@@ -177,5 +177,5 @@ def _memory(url: str) -> None:
 
 def _timed(client: httpx.Client) -> float:
     begun = time.perf_counter()
-    client.get("/api/angler").raise_for_status()
+    client.get("/api/v1/angler").raise_for_status()
     return 1e3 * (time.perf_counter() - begun)

@@ -8,12 +8,12 @@ import sys
 
 import numpy as np
 
-from nine_knots.core.models.cast.landing import landing_of
-from nine_knots.core.models.cast.minimum_speed import minimum_launch_speed
-from nine_knots.core.models.cast.rig import FINE, FULL, Mesh, rig_of
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.physics.air import Air
-from nine_knots.core.trade.tackle import FlyLine, line_profile
+from nine_knots.core.casting.landing import landing_of
+from nine_knots.core.casting.minimum_speed import minimum_launch_speed
+from nine_knots.core.casting.rig import FINE, FULL, Mesh, rig_of
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.domain.tackle import FlyLine, line_profile
+from nine_knots.core.mechanics.air import Air
 from tests.cast_rigs import DIFFERS, FITTED, HELD_OUT
 
 LINE_OUT_M, STROKE = 9.0, Stroke()

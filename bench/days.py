@@ -5,7 +5,7 @@ import time
 import httpx
 from playwright.sync_api import sync_playwright
 
-from bench.laps import laps, row
+from bench.timing import laps, row
 from nine_knots.demo.days import PLAN_ID
 from tests.browser.conftest import CHROMIUM_FLAGS
 
@@ -28,10 +28,10 @@ def days(url: str) -> None:
             ("packed", "pack"),
         ):
             begun = time.perf_counter()
-            client.post(f"/api/plans/{path}", json=asked).raise_for_status()
+            client.post(f"/api/v1/plans/{path}", json=asked).raise_for_status()
             print(f"{name:<34}{time.perf_counter() - begun:>9.1f}")
-        pack = client.get(f"/api/plans/{PLAN_ID}/pack").content
-        one = client.get(f"/api/plans/{PLAN_ID}/pack.html").content
+        pack = client.get(f"/api/v1/plans/{PLAN_ID}/pack").content
+        one = client.get(f"/api/v1/plans/{PLAN_ID}/pack.html").content
         print(f"pack {len(pack) / MS:.0f} kB; as one file {len(one) / MS:.0f} kB")
         print(f"first paint without a signal {_offline(url):.0f} ms")
         plans = _fill(client)
@@ -39,14 +39,14 @@ def days(url: str) -> None:
 
         def send() -> None:
             events = [_event(9_000_000 + SENT * next(batches) + n, plans[0]) for n in range(SENT)]
-            client.post("/api/happened", json={"events": events}).raise_for_status()
+            client.post("/api/v1/events", json={"events": events}).raise_for_status()
 
         print(f"\n{f'{DAYS} days, {EVENTS:,} events, ms':<34}{'p50':>9}{'p95':>9}")
-        row("the whole log", laps(lambda: client.get("/api/log").raise_for_status(), 15))
+        row("the whole log", laps(lambda: client.get("/api/v1/log").raise_for_status(), 15))
         for words in ("fish", "broke pockets", "nothing like it"):
             asked = {"q": words}
-            row(f"sought: {words}", laps(lambda a=asked: client.get("/api/log", params=a), 15))
-        row("one day", laps(lambda: client.get(f"/api/log/{plans[3]}"), 15))
+            row(f"sought: {words}", laps(lambda a=asked: client.get("/api/v1/log", params=a), 15))
+        row("one day", laps(lambda: client.get(f"/api/v1/log/{plans[3]}"), 15))
         row(f"{SENT:,} events sent", laps(send, 5))
 
 
@@ -61,15 +61,15 @@ def _event(number: int, plan_id: str) -> dict:
 
 def _fill(client: httpx.Client) -> list[str]:
     """Days like the demo's, each packed, each with as many events."""
-    texts = client.get(f"/api/plans/{PLAN_ID}").json()["texts"]
+    texts = client.get(f"/api/v1/plans/{PLAN_ID}").json()["texts"]
     made = []
     for number in range(DAYS):
         form = {**texts, "title": f"Day {number}", "on": f"2025-{1 + number % 12:02d}-11"}
-        made.append(client.post("/api/plans", json=form).raise_for_status().json()["plan_id"])
+        made.append(client.post("/api/v1/plans", json=form).raise_for_status().json()["plan_id"])
     each = EVENTS // DAYS
     for place, plan_id in enumerate(made):
         events = [_event(each * place + n, plan_id) for n in range(each)]
-        client.post("/api/happened", json={"events": events}).raise_for_status()
+        client.post("/api/v1/events", json={"events": events}).raise_for_status()
     return made
 
 

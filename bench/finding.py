@@ -4,14 +4,14 @@ import time
 
 import numpy as np
 
-from bench.rivals import evolved, hypervolumes, school_variants
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.finding.chosen import dozen_of
-from nine_knots.core.judge.finding.demands import Demands
-from nine_knots.core.judge.finding.front import front_of
-from nine_knots.core.judge.finding.search import Search
-from nine_knots.core.judge.finding.tried import SEEN, Tried
-from nine_knots.core.models.cast.stroke import Stroke
+from bench.baselines import evolved, hypervolumes, school_variants
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.search.demands import Demands
+from nine_knots.core.search.diverse_pick import pick_dozen
+from nine_knots.core.search.evaluated import SEEN, Evaluated
+from nine_knots.core.search.pareto_front import front_of
+from nine_knots.core.search.search import Search
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
@@ -26,7 +26,7 @@ DAYS = {
 FEW, MANY = 300, 1000
 
 
-def searched(day, angler: Angler, most: int) -> tuple[list[Tried], float, float]:
+def searched(day, angler: Angler, most: int) -> tuple[list[Evaluated], float, float]:
     """All that a search casts, seconds until the first answer, and in all."""
     begun, first, last = time.perf_counter(), 0.0, None
     for last in Search(day, Stroke(), angler, Demands(wishes=()), most=most).rounds():
@@ -56,7 +56,7 @@ def finding() -> None:
         matched = [
             any((one.axes >= school.axes - SEEN).all() for one in front_of(many)) for school in best
         ]
-        dozen = len(dozen_of(few, Demands()))
+        dozen = len(pick_dozen(few, Demands()))
         print(
             f"{name:<12}{shares[0]:>11.2f}{shares[1]:>9.2f}{shares[2]:>8.2f}{shares[3]:>9.2f}"
             f"{np.mean(matched):>12.0%} of {len(best):<3}{first:>8.1f}{whole:>8.1f}{dozen:>10}",

@@ -13,16 +13,16 @@ from playwright.sync_api import sync_playwright
 from bench import casts, waters
 from bench.days import days
 from bench.finding import finding
-from bench.laps import laps, row
+from bench.load import strain
 from bench.proposals import proposals
 from bench.shelf import shelf
-from bench.strain import strain
+from bench.timing import laps, row
 from nine_knots.core.base.units import Units
-from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.tell.pull import hold_reading
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.edits import Split
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.edits import Split
 from nine_knots.formats.tying_pdf import Card, write_pdf
+from nine_knots.words.evaluation import evaluate
+from nine_knots.words.pull import hold_reading
 from tests.makers import PLAIN, design, level, tied, workbench
 from tests.running import Running
 
@@ -65,16 +65,19 @@ def hold_and_paper() -> None:
 
 
 def round_trip(url: str) -> None:
-    """POST /api/bench with a change, from one client."""
+    """POST /api/v1/bench with a change, from one client."""
     print(f"\n{'round trip over HTTP, ms':<34}{'p50':>9}{'p95':>9}")
     with httpx.Client(base_url=url) as client:
-        first = client.get("/api/leaders").json()[0]
-        saved = client.get(f"/api/leaders/{first['leader_id']}").json()
+        first = client.get("/api/v1/leaders").json()[0]
+        saved = client.get(f"/api/v1/leaders/{first['leader_id']}").json()
         edit = {"act": "nudge-joint", "joint": 1, "steps": 1}
         body = {"design": saved["design"], "edit": edit, "units": "imperial"}
-        row("POST /api/bench, with a change", laps(lambda: client.post("/api/bench", json=body)))
-        row("GET /api/leaders", laps(lambda: client.get("/api/leaders"), 100))
-        row("GET /api/catalogue", laps(lambda: client.get("/api/catalogue"), 100))
+        row(
+            "POST /api/v1/bench, with a change",
+            laps(lambda: client.post("/api/v1/bench", json=body)),
+        )
+        row("GET /api/v1/leaders", laps(lambda: client.get("/api/v1/leaders"), 100))
+        row("GET /api/v1/catalogue", laps(lambda: client.get("/api/v1/catalogue"), 100))
 
 
 def first_load(url: str) -> None:
@@ -91,7 +94,7 @@ def first_load(url: str) -> None:
             page.wait_for_selector(".strip svg [role=option]")
             times.append(1e3 * (time.perf_counter() - begun))
             sent = page.evaluate(SENT)
-            answers.append(sum(size for name, size in sent if "/api/" in name))
+            answers.append(sum(size for name, size in sent if "/api/v1/" in name))
             files.append(sum(size for _, size in sent) - answers[-1])
             page.close()
         browser.close()
@@ -119,7 +122,7 @@ def main() -> None:
     waters.waters()
     casts.casts()
     casts.against_the_engine()
-    casts.screen()
+    casts.rank_correlation()
     finding()
     if len(sys.argv) > 1:
         over_http(sys.argv[1])

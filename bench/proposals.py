@@ -2,13 +2,13 @@
 
 from contextlib import suppress
 
-from bench.laps import laps, row
+from bench.timing import laps, row
+from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.proposing.propose import propose_to
-from nine_knots.core.trade.schools import SCHOOLS
-from nine_knots.core.trade.schools.school import SchoolParameters
-from nine_knots.core.trade.situation import Situation
+from nine_knots.core.domain.situation import Situation
+from nine_knots.core.propose.propose import propose_to
+from nine_knots.core.schools import SCHOOLS
+from nine_knots.core.schools.school import SchoolParameters
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock

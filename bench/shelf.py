@@ -4,7 +4,7 @@ import json
 
 import httpx
 
-from bench.laps import laps, row
+from bench.timing import laps, row
 
 SPOOLS, LEADERS, ACTS = 500, 2_000, 400
 STUFF = ("stiff nylon", "medium nylon", "soft nylon", "fluorocarbon", "copolymer")
@@ -23,22 +23,24 @@ def shelf(url: str) -> None:
         row("leaders of a label", laps(lambda: _get(client, "leaders", label), 30))
         row("all spools", laps(lambda: _get(client, "stock", {}), 30))
         body = {"design": design}
-        row("the bench read", laps(lambda: client.post("/api/bench", json=body), 40))
+        row("the bench read", laps(lambda: client.post("/api/v1/bench", json=body), 40))
         row("the ledger, a page", laps(lambda: _get(client, "ledger", {}), 30))
         tied = {"wanted": [{"design": design}]}
-        row("a leader taken off", laps(lambda: client.post("/api/ledger/tied", json=tied), 20))
+        row("a leader taken off", laps(lambda: client.post("/api/v1/ledger/tied", json=tied), 20))
 
 
 def _fill(client: httpx.Client) -> dict:
-    cards = client.get("/api/leaders").json()
-    designs = [client.get(f"/api/leaders/{card['leader_id']}").json()["design"] for card in cards]
+    cards = client.get("/api/v1/leaders").json()
+    designs = [
+        client.get(f"/api/v1/leaders/{card['leader_id']}").json()["design"] for card in cards
+    ]
     lines = [
         f"“Spool {n}” .{6 + n % 16:03d} {STUFF[n % len(STUFF)]} {20 + n % 60} m"
         for n in range(SPOOLS)
     ]
     for start in range(0, SPOOLS, 100):
         text = {"text": "\n".join(lines[start : start + 100])}
-        client.post("/api/owned", json=text).raise_for_status()
+        client.post("/api/v1/owned", json=text).raise_for_status()
     per_file = 100
     for start in range(0, LEADERS, per_file):
         rows = [
@@ -50,12 +52,12 @@ def _fill(client: httpx.Client) -> dict:
         ]
         file = {"format": "nine-knots-leaders", "version": 3, "leaders": rows}
         text = {"text": json.dumps(file)}
-        client.post("/api/sharing/leaders", json=text).raise_for_status()
+        client.post("/api/v1/sharing/leaders", json=text).raise_for_status()
     for _ in range(ACTS):
         wanted = {"wanted": [{"design": designs[0]}]}
-        client.post("/api/ledger/tied", json=wanted).raise_for_status()
+        client.post("/api/v1/ledger/tied", json=wanted).raise_for_status()
     return designs[0]
 
 
 def _get(client: httpx.Client, what: str, asked: dict) -> None:
-    client.get(f"/api/{what}", params=asked).raise_for_status()
+    client.get(f"/api/v1/{what}", params=asked).raise_for_status()

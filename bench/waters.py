@@ -6,22 +6,22 @@ import time
 
 import httpx
 
-from bench.laps import laps, row
+from bench.timing import laps, row
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.units import Units
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.remedies.depth_table import depth_table
-from nine_knots.core.judge.remedies.tuning import tuned
-from nine_knots.core.judge.ways import judgement_of
-from nine_knots.core.models.water.ask import USUAL_ASK
-from nine_knots.core.models.water.floated import Floated
-from nine_knots.core.models.water.rig_in_water import rig_below
-from nine_knots.core.models.water.surroundings import fluid_of, stream_of
-from nine_knots.core.models.ways import way_of
-from nine_knots.core.physics.steady import drifting
-from nine_knots.core.tell.water import water_reading
-from nine_knots.core.trade.design import Design
+from nine_knots.core.domain.design import Design
+from nine_knots.core.mechanics.steady import drifting
+from nine_knots.core.remedies.depth_table import depth_table
+from nine_knots.core.remedies.tuning import tuned
+from nine_knots.core.techniques import technique_of
+from nine_knots.core.water.floated import Floated
+from nine_knots.core.water.question import USUAL_QUESTION
+from nine_knots.core.water.rig_in_water import rig_below
+from nine_knots.core.water.surroundings import fluid_of, stream_of
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
+from nine_knots.words.water_reading import water_reading
 
 RUNS = 60
 UNITS = Units("metric")
@@ -41,19 +41,19 @@ def waters() -> None:
     angler = Angler(stock=demo_stock(), system="metric")
     rigs = demo_rigs(angler.stock)
     for design in rigs:
-        way = way_of(design)
+        way = technique_of(design)
         if isinstance(way, Floated) and way.water_line_m(design) is not None:
             row(f"{way.key}: steady drift", laps(lambda d=design, w=way: _steady(d, w), RUNS))
         judged = laps(lambda d=design: _judged(d), RUNS)
         row(f"{way.key}: followed, both cords", judged, design.title)
-        read = laps(lambda d=design: water_reading(d, USUAL_ASK, UNITS), RUNS)
+        read = laps(lambda d=design: water_reading(d, USUAL_QUESTION, UNITS), RUNS)
         row(f"{way.key}: the stage", read)
     row("depth table of the first", laps(lambda: depth_table(rigs[1], angler), 3))
     row("settings and weights of it", laps(lambda: tuned(rigs[1], angler), 5))
 
 
 def _judged(design: Design) -> None:
-    tuple(judgement_of(way_of(design)).measures(design, USUAL_ASK, UNITS))
+    tuple(assessment_of(technique_of(design)).measures(design, USUAL_QUESTION, UNITS))
 
 
 def verdict_over_http(url: str) -> None:
@@ -61,10 +61,10 @@ def verdict_over_http(url: str) -> None:
     for the leader before), water's cords and hold, at once; and with the Water stage's movie."""
     print(f"\n{'whole verdict over HTTP, ms':<34}{'p50':>9}{'p95':>9}")
     with httpx.Client(base_url=url) as client:
-        cards = client.get("/api/leaders").json()
+        cards = client.get("/api/v1/leaders").json()
         ids = {card["title"]: card["leader_id"] for card in cards}
         for title in ("Sedge and olive", "Down the drop-off, perch lake"):
-            saved = client.get(f"/api/leaders/{ids[title]}").json()
+            saved = client.get(f"/api/v1/leaders/{ids[title]}").json()
             for movie in (False, True):
                 took = sorted(_whole(url, saved["design"], turn, movie) for turn in range(40))
                 row(f"{title}{', its movie' if movie else ''}"[:33], took)
@@ -74,21 +74,23 @@ def _whole(url: str, design: dict, turn: int, movie: bool) -> float:
     """Milliseconds until all four have answered, each on its own connection as browsers ask."""
     edit = {"act": "nudge-joint", "joint": 1, "steps": 1 + turn}
     with httpx.Client(base_url=url) as client:
-        changed = client.post("/api/bench", json={"design": design, "edit": edit}).json()["design"]
-        before = client.post("/api/casts", json={"bench": "before", "design": design}).json()
+        changed = client.post("/api/v1/bench", json={"design": design, "edit": edit}).json()[
+            "design"
+        ]
+        before = client.post("/api/v1/casts", json={"bench": "before", "design": design}).json()
     named = {"bench": "verdict", "design": changed}
     asks = [
-        ("/api/bench", {"design": changed}),
+        ("/api/v1/bench", {"design": changed}),
         (
-            "/api/casts",
+            "/api/v1/casts",
             {**named, "near": before["near"]},
         ),
-        ("/api/water", {**named, "movie": movie}),
-        ("/api/hold", {"design": changed, "soaked": True, "record": False, "units": "metric"}),
+        ("/api/v1/water", {**named, "movie": movie}),
+        ("/api/v1/hold", {"design": changed, "soaked": True, "record": False, "units": "metric"}),
     ]
     clients = [httpx.Client(base_url=url) for _ in asks]
     for client in clients:
-        client.get("/api/leaders")
+        client.get("/api/v1/leaders")
 
     def post(number: int) -> None:
         path, body = asks[number]
@@ -107,20 +109,20 @@ def _whole(url: str, design: dict, turn: int, movie: bool) -> float:
 
 
 def water_over_http(url: str) -> None:
-    """POST /api/water with and without the movie, from one client, and its size."""
+    """POST /api/v1/water with and without the movie, from one client, and its size."""
     print(f"\n{'water over HTTP, ms':<34}{'p50':>9}{'p95':>9}")
     with httpx.Client(base_url=url) as client:
-        cards = client.get("/api/leaders").json()
+        cards = client.get("/api/v1/leaders").json()
         card = next(one for one in cards if one["title"].startswith("Two under"))
-        design = client.get(f"/api/leaders/{card['leader_id']}").json()["design"]
+        design = client.get(f"/api/v1/leaders/{card['leader_id']}").json()["design"]
         for movie in (True, False):
             found, size = [], 0
             for turn in range(40):
                 edit = {"act": "nudge-thing", "thing": 0, "steps": turn}
-                made = client.post("/api/bench", json={"design": design, "edit": edit}).json()
+                made = client.post("/api/v1/bench", json={"design": design, "edit": edit}).json()
                 body = {"bench": "b", "design": made["design"], "movie": movie}
                 begun = time.perf_counter()
-                answer = client.post("/api/water", json=body)
+                answer = client.post("/api/v1/water", json=body)
                 found.append(1e3 * (time.perf_counter() - begun))
                 size = len(answer.content)
             name = "with its movie" if movie else "the cords alone"

@@ -154,7 +154,7 @@ def at_the_water(page: Page) -> None:
     """The phone: the rig as it is after some flies and a wind knot, and what to change."""
     page.set_viewport_size({"width": 390, "height": 844})
     base = page.url.split("/shelf")[0]
-    httpx.post(f"{base}/api/plans/pack", json={"plan_id": PLAN_ID}, timeout=120.0)
+    httpx.post(f"{base}/api/v1/plans/pack", json={"plan_id": PLAN_ID}, timeout=120.0)
     page.goto(f"/water/{PLAN_ID}")
     page.get_by_role("button", name="Happened").click()
     for happened in ("Changed fly", "Wind knot"):
@@ -220,19 +220,19 @@ def operator(page: Page, site: Hosted, _keeper: httpx.Client) -> None:
 
 def give_to_a_club(http: httpx.Client) -> str:
     """The demo's things of who keeps a club, given to it; answers the code to join by."""
-    http.post("/api/anglers/demo")
-    club = http.post("/api/clubs", json={"title": "The Skarn club"}).json()[0]["club_id"]
+    http.post("/api/v1/anglers/demo")
+    club = http.post("/api/v1/clubs", json={"title": "The Skarn club"}).json()[0]["club_id"]
     ids = {
         "day": [PLAN_ID],
-        "water": [row["place_id"] for row in http.get("/api/places").json()[:1]],
-        "rig": [row["rig_id"] for row in http.get("/api/lower-rigs").json()[:1]],
-        "leader": [row["leader_id"] for row in http.get("/api/leaders").json()[:1]],
+        "water": [row["place_id"] for row in http.get("/api/v1/places").json()[:1]],
+        "rig": [row["rig_id"] for row in http.get("/api/v1/lower-rigs").json()[:1]],
+        "leader": [row["leader_id"] for row in http.get("/api/v1/leaders").json()[:1]],
     }
     for kind, things in ids.items():
         for thing in things:
             form = {"kind": kind, "thing_id": thing, "whom": "club", "to_id": club}
-            http.post("/api/given", json={**form, "places": kind == "day"}).raise_for_status()
-    return str(http.post(f"/api/clubs/{club}/code").json()["code"])
+            http.post("/api/v1/gifts", json={**form, "places": kind == "day"}).raise_for_status()
+    return str(http.post(f"/api/v1/clubs/{club}/code").json()["code"])
 
 
 HOSTED: dict[str, Callable[[Page, Hosted, httpx.Client], None]] = {
@@ -245,12 +245,12 @@ HOSTED: dict[str, Callable[[Page, Hosted, httpx.Client], None]] = {
 def take_at_home(browser: Browser, names: set[str]) -> None:
     """Those of a bench at home, each in a fresh page."""
     with tempfile.TemporaryDirectory() as folder, ending(Running(Path(folder)).ready()) as running:
-        while not running.http.get("/api/readiness").json()["ready"]:
+        while not running.http.get("/api/v1/readiness").json()["ready"]:
             time.sleep(1.0)
         for name in VIEWS.keys() & names:
             theme, show = VIEWS[name]
             settings = {"name": "Runa", "units": "imperial", "theme": theme}
-            running.http.put("/api/angler", json=settings).raise_for_status()
+            running.http.put("/api/v1/angler", json=settings).raise_for_status()
             page = new_page(browser, running.url)
             page.goto("/shelf")
             show(page)

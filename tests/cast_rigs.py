@@ -4,9 +4,9 @@ Masses and drag areas of flies are from memory.
 """
 
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
-from nine_knots.core.trade.leader import TaperedPiece
-from nine_knots.core.trade.strand import TaperedStrand, TaperProfile
-from nine_knots.core.trade.tackle import Fly
+from nine_knots.core.domain.leader import TaperedSection
+from nine_knots.core.domain.strand import TaperedStrand, TaperProfile
+from nine_knots.core.domain.tackle import Fly
 from tests.makers import level, tied
 
 
@@ -16,7 +16,7 @@ def fly(milligrams: float, cm2: float) -> Fly:
     )
 
 
-def bought(feet: float, tip: float) -> TaperedPiece:
+def bought(feet: float, tip: float) -> TaperedSection:
     """A knotless taper of 60 : 20 : 20."""
     whole = feet * FOOT_M
     profile = TaperProfile(
@@ -27,7 +27,7 @@ def bought(feet: float, tip: float) -> TaperedPiece:
         tip_diameter_m=tip * THOU_M,
     )
     strand = TaperedStrand(material="nylon-medium", profile=profile)
-    return TaperedPiece(role="butt", strand=strand)
+    return TaperedSection(role="butt", strand=strand)
 
 
 def medium(size, feet, role="taper"):

@@ -5,13 +5,13 @@ from collections.abc import Iterator
 import pytest
 from hypothesis import settings
 
-from nine_knots.launch import PROJECT
-from nine_knots.launch.kernels import keep_kernels_in
-from nine_knots.launch.logs import write_logs
-from nine_knots.launch.mariadb import PrivateServer
+from nine_knots.run import PROJECT
+from nine_knots.run.kernel_cache import keep_kernels_in
+from nine_knots.run.logs import write_logs
+from nine_knots.run.mariadb import PrivateServer
 from nine_knots.store import Address, Database
 from nine_knots.store.accounts.accounts import TABLES as ACCOUNT_TABLES
-from nine_knots.store.forgetting import TABLES
+from nine_knots.store.erasure import TABLES
 from nine_knots.store.migrate import migrate
 
 # No test is timed, and a run is the same wherever it runs.

@@ -5,7 +5,7 @@ from pathlib import Path
 
 import httpx
 
-from nine_knots.launch.mariadb import free_port
+from nine_knots.run.mariadb import free_port
 from tests.running import PATIENCE, Running
 
 PASSWORD = "alder pool sedge at dusk"
@@ -39,11 +39,11 @@ def joined(site: str, invitation: str, name: str) -> httpx.Client:
     """Somebody who has just joined by an invitation."""
     one = caller(site)
     form = {"invitation": invitation, "name": name, "password": PASSWORD}
-    one.post("/api/account/join", json=form).raise_for_status()
+    one.post("/api/v1/account/join", json=form).raise_for_status()
     return one
 
 
 def invite(keeper: httpx.Client) -> str:
     """An invitation by somebody who has joined."""
-    made = keeper.post("/api/account/invitations", json={"note": "a test"}).json()
+    made = keeper.post("/api/v1/account/invitations", json={"note": "a test"}).json()
     return str(made["url"].split("#")[1])

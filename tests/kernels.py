@@ -1,7 +1,7 @@
 """``python -m tests.kernels``: compiles the simulations and keeps them, lest each row of tests does
 it for itself."""
 
-from nine_knots.launch.kernels import keep_kernels_in
+from nine_knots.run.kernel_cache import keep_kernels_in
 from tests.running import PROJECT
 
 if __name__ == "__main__":

@@ -2,14 +2,14 @@
 
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
-from nine_knots.core.physics.tree import SEGMENT_M, Stretch, Tree, TreeBuilder
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.leader import Joint, Leader, LevelPiece, TaperedPiece
-from nine_knots.core.trade.leader.workbench import Workbench
-from nine_knots.core.trade.materials import MaterialKey
-from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
-from nine_knots.core.trade.strand import Packet, Spool, Strand, TaperedStrand, TaperProfile
-from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.leader import Connection, Leader, LevelSection, TaperedSection
+from nine_knots.core.domain.leader.workbench import Workbench
+from nine_knots.core.domain.materials import MaterialKey
+from nine_knots.core.domain.situation import Situation, TargetFish, Water, Wind
+from nine_knots.core.domain.strand import Packet, Spool, Strand, TaperedStrand, TaperProfile
+from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
+from nine_knots.core.mechanics.tree import SEGMENT_M, Tree, TreeBuilder, TreeSegmentGroup
 
 INCHES = Units("imperial")
 METRIC = Units("metric")
@@ -22,7 +22,7 @@ def strand(thou: float, material: MaterialKey = "nylon-stiff", **more) -> Strand
 
 
 def level(thou: float, feet: float, role: str = "taper", material: MaterialKey = "nylon-stiff"):
-    return LevelPiece(role=role, strand=strand(thou, material), length_m=feet * FOOT_M)
+    return LevelSection(role=role, strand=strand(thou, material), length_m=feet * FOOT_M)
 
 
 PROFILE = TaperProfile(
@@ -34,15 +34,15 @@ PROFILE = TaperProfile(
 )
 
 
-def knotless(cut_butt_m: float = 0.0, cut_tip_m: float = 0.0, **more) -> TaperedPiece:
+def knotless(cut_butt_m: float = 0.0, cut_tip_m: float = 0.0, **more) -> TaperedSection:
     made = TaperedStrand(material="nylon-medium", profile=PROFILE, **more)
-    return TaperedPiece(role="butt", strand=made, cut_butt_m=cut_butt_m, cut_tip_m=cut_tip_m)
+    return TaperedSection(role="butt", strand=made, cut_butt_m=cut_butt_m, cut_tip_m=cut_tip_m)
 
 
 def tied(*pieces) -> Leader:
     """A leader of these pieces with blood knots between, looped on, the fly clinched."""
-    between = [Joint(knot="blood")] * (len(pieces) - 1)
-    loop, fly = Joint(kind="loops", knot="perfection-loop"), Joint(knot="improved-clinch")
+    between = [Connection(knot="blood")] * (len(pieces) - 1)
+    loop, fly = Connection(kind="loops", knot="perfection-loop"), Connection(knot="improved-clinch")
     return Leader(pieces=pieces, joints=(loop, *between, fly))
 
 
@@ -70,7 +70,7 @@ def day(**parts) -> Situation:
     usual = {
         "water": Water(),
         "wind": Wind(),
-        "quarry": Quarry(),
+        "quarry": TargetFish(),
         "fly": DRY,
         "rod": Rod(title="9 ft 5-weight", length_m=2.74, weight=5),
         "line": FIVE,
@@ -90,7 +90,9 @@ def workbench(stock=SHELF, units: Units = INCHES) -> Workbench:
     return Workbench(stock=stock, fly=DRY, units=units)
 
 
-def laid(stretches: tuple[Stretch, ...], rho: float, segment_m: float = SEGMENT_M) -> TreeBuilder:
+def laid(
+    stretches: tuple[TreeSegmentGroup, ...], rho: float, segment_m: float = SEGMENT_M
+) -> TreeBuilder:
     """Stretches laid one below another in water."""
     builder, node = TreeBuilder(rho, segment_m, fewest=4), 0
     for stretch in stretches:
@@ -98,6 +100,8 @@ def laid(stretches: tuple[Stretch, ...], rho: float, segment_m: float = SEGMENT_
     return builder
 
 
-def line_of(stretches: tuple[Stretch, ...], rho: float, segment_m: float = SEGMENT_M) -> Tree:
+def line_of(
+    stretches: tuple[TreeSegmentGroup, ...], rho: float, segment_m: float = SEGMENT_M
+) -> Tree:
     """The same as a tree."""
     return laid(stretches, rho, segment_m).tree()

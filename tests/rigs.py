@@ -2,24 +2,24 @@
 
 from dataclasses import dataclass
 
-from nine_knots.core.base.measure import Measure
+from nine_knots.core.assess.verdict import assessment_inputs, verdict_of
+from nine_knots.core.base.score import Score
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M, POUND_N, THOU_M
-from nine_knots.core.judge.proposing.fit import Proposal
-from nine_knots.core.judge.proposing.propose import propose
-from nine_knots.core.judge.verdict import grounds_of, verdict_of
-from nine_knots.core.models.cast.stroke import SPEEDS, Stroke
-from nine_knots.core.models.water.ask import WaterAsk
-from nine_knots.core.models.ways import way_of
-from nine_knots.core.tell.cast import CastReading, cast_of
-from nine_knots.core.tell.ways import telling_of
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.leader import Joint, Leader
-from nine_knots.core.trade.leader.advising import advise
-from nine_knots.core.trade.materials import MaterialKey
-from nine_knots.core.trade.schools.school import SchoolParameters
-from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.strand import Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
-from nine_knots.core.trade.tippet import diameter_for_strength_m
+from nine_knots.core.casting.stroke import SPEEDS, Stroke
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.leader import Connection, Leader
+from nine_knots.core.domain.leader.connection_advice import advise
+from nine_knots.core.domain.materials import MaterialKey
+from nine_knots.core.domain.situation import Situation
+from nine_knots.core.domain.strand import Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
+from nine_knots.core.domain.tippet import diameter_for_strength_m
+from nine_knots.core.propose.fit_to_shelf import Proposal
+from nine_knots.core.propose.propose import propose
+from nine_knots.core.schools.school import SchoolParameters
+from nine_knots.core.techniques import technique_of
+from nine_knots.core.water.question import WaterQuestion
+from nine_knots.words.cast import CastReading, cast_of
+from nine_knots.words.techniques import technique_words_of
 from tests.makers import INCHES
 
 
@@ -75,7 +75,7 @@ class Tied:
 
     proposal: Proposal
     design: Design
-    verdict: dict[str, Measure]
+    verdict: dict[str, Score]
     faults: tuple[str, ...]
     cast: CastReading | None = None
 
@@ -96,7 +96,7 @@ class Tied:
         return tuple(piece.strand.spool_id for piece in self.leader.pieces)
 
     @property
-    def joints(self) -> tuple[Joint, ...]:
+    def joints(self) -> tuple[Connection, ...]:
         return self.leader.joints
 
 
@@ -118,7 +118,7 @@ def judged(leader: Leader, day: Situation, proposal: Proposal | None = None) -> 
     """A leader with its verdict and the faults of its knots."""
     design = Design(title="A rig", situation=day, leader=leader)
     proposal = proposal or Proposal(leader=leader, reasons=(), shortfalls=())
-    verdict = verdict_of(design, grounds_of(design), INCHES)
+    verdict = verdict_of(design, assessment_inputs(design), INCHES)
     faults = tuple(
         fault.what
         for number in range(len(leader.joints))
@@ -134,5 +134,5 @@ def thrown(tied: Tied, stroke: str = "normal") -> CastReading:
 
 def fished(tied: Tied, **ask):
     """Its water reading."""
-    telling = telling_of(way_of(tied.design))
-    return telling.reading(tied.design, WaterAsk(**ask), INCHES, False)
+    telling = technique_words_of(technique_of(tied.design))
+    return telling.reading(tied.design, WaterQuestion(**ask), INCHES, False)

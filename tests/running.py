@@ -10,7 +10,7 @@ from pathlib import Path
 
 import httpx
 
-from nine_knots.launch.mariadb import free_port
+from nine_knots.run.mariadb import free_port
 
 PROJECT = Path(__file__).resolve().parents[1]
 PATIENCE = 60.0  # s: a busy machine is no failure
@@ -23,7 +23,7 @@ def _as_from_a_window() -> None:
 
 
 class Running:
-    """``python -m nine_knots.launch`` in a folder; ``said`` is what it has printed,
+    """``python -m nine_knots.run`` in a folder; ``said`` is what it has printed,
     ``http`` asks it."""
 
     def __init__(self, local: Path, *more: str, port: int | None = None) -> None:
@@ -32,7 +32,7 @@ class Running:
         self.http = httpx.Client(base_url=self.url, timeout=PATIENCE)
         self.said = ""
         self.local = local
-        command = [sys.executable, "-m", "nine_knots.launch", "--local", str(local)]
+        command = [sys.executable, "-m", "nine_knots.run", "--local", str(local)]
         self.process = subprocess.Popen(
             [*command, "--port", str(self.port), *more],
             cwd=PROJECT,

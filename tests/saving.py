@@ -21,8 +21,8 @@ class Saver(threading.Thread):
         self.at: list[float] = []
         self.statuses: set[int] = set()
         self._stopping = threading.Event()
-        first = http.get("/api/leaders").json()[0]["leader_id"]
-        self.design = http.get(f"/api/leaders/{first}").json()["design"]
+        first = http.get("/api/v1/leaders").json()[0]["leader_id"]
+        self.design = http.get(f"/api/v1/leaders/{first}").json()["design"]
 
     def run(self) -> None:
         number = 0
@@ -36,7 +36,7 @@ class Saver(threading.Thread):
         while not self._stopping.is_set():
             try:
                 answer = self.http.post(
-                    "/api/leaders", json=body, headers=headers, timeout=PATIENCE_S
+                    "/api/v1/leaders", json=body, headers=headers, timeout=PATIENCE_S
                 )
             except httpx.HTTPError:
                 time.sleep(0.1)
@@ -61,7 +61,7 @@ class Saver(threading.Thread):
     def titles(self) -> list[str]:
         """Those of all leaders that were saved under this name."""
         found: list[str] = []
-        path = "/api/leaders?limit=200"
+        path = "/api/v1/leaders?limit=200"
         while path:
             answer = self.http.get(path, timeout=PATIENCE_S)
             assert answer.is_success, (answer.status_code, answer.text[:300])

@@ -35,5 +35,5 @@ def fished(served, database) -> TestClient:
 @pytest.fixture
 def saved(client) -> dict:
     """The leader that the demo shows first, as saved."""
-    first = client.get("/api/leaders").json()[0]
-    return client.get(f"/api/leaders/{first['leader_id']}").json()
+    first = client.get("/api/v1/leaders").json()[0]
+    return client.get(f"/api/v1/leaders/{first['leader_id']}").json()

@@ -30,7 +30,7 @@ def joined(app, database, name: str, as_operator: bool = False, **by) -> TestCli
     """Somebody who has joined and is logged in; their recovery codes are kept as ``codes``."""
     one = stranger(app)
     form = {"invitation": invited(database, as_operator), "name": name}
-    answer = one.post("/api/account/join", json={**form, **(by or {"password": PASSWORD})})
+    answer = one.post("/api/v1/account/join", json={**form, **(by or {"password": PASSWORD})})
     assert answer.status_code == 200, answer.text
     one.codes = answer.json()["codes"]
     return one

@@ -4,9 +4,9 @@ import os
 import signal
 import time
 
-from nine_knots.api.work.tasks import Task
+from nine_knots.api.jobs.tasks import Task
+from nine_knots.core.base.cancellation import check_cancelled, report_partial, report_progress
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.base.patience import show, still_wanted, tell
 
 
 class Nap(Task):
@@ -20,8 +20,8 @@ class Nap(Task):
     def work(self) -> str:
         until = time.monotonic() + self.seconds
         while time.monotonic() < until:
-            still_wanted()
-            tell(1, 2)
+            check_cancelled()
+            report_progress(1, 2)
             time.sleep(0.01)
         return self.name + "x" * self.size
 
@@ -30,8 +30,8 @@ class Showing(Nap):
     """Shows twice what it comes to."""
 
     def work(self) -> str:
-        show(b"half")
-        show(b"nearly")
+        report_partial(b"half")
+        report_partial(b"nearly")
         return self.name
 
 
@@ -49,7 +49,7 @@ class LongNap(HeavyNap):
     def work(self) -> str:
         until = time.monotonic() + self.seconds
         while time.monotonic() < until:
-            still_wanted()
+            check_cancelled()
         return self.name
 
 

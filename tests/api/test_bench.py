@@ -6,7 +6,7 @@ from nine_knots.api.examples import DESIGN, SITUATION
 
 
 def ask(client, design, **more):
-    return client.post("/api/bench", json={"design": design, "units": "imperial", **more})
+    return client.post("/api/v1/bench", json={"design": design, "units": "imperial", **more})
 
 
 def test_a_design_is_read_and_nothing_is_stored(client, saved):
@@ -14,7 +14,7 @@ def test_a_design_is_read_and_nothing_is_stored(client, saved):
     assert answer["design"] == saved["design"]
     assert answer["evaluation"]["length"]["text"] == "9 ft"
     assert {m["key"] for m in answer["evaluation"]["verdict"]} == {"match", "hold", "length"}
-    assert client.get("/api/leaders").json()[0]["revision"] == 1
+    assert client.get("/api/v1/leaders").json()[0]["revision"] == 1
 
 
 def test_every_figure_follows_a_change(client, saved):
@@ -35,7 +35,7 @@ def test_a_word_changes_the_sentence_and_what_is_asked(client, saved):
 
 def test_metric_anglers_read_metric(client, saved):
     body = {"design": saved["design"], "units": "metric"}
-    evaluation = client.post("/api/bench", json=body).json()["evaluation"]
+    evaluation = client.post("/api/v1/bench", json=body).json()["evaluation"]
     assert evaluation["length"]["text"].endswith(" m")
     assert evaluation["need"]["text"].endswith(" kg")
 
@@ -70,7 +70,7 @@ def test_figures_that_are_none_are_refused_by_field(client, saved, length):
     broken = text.replace(f'"length_m": {first}', f'"length_m": {length}', 1)
     assert broken != text
     refused = client.post(
-        "/api/bench", content=broken, headers={"content-type": "application/json"}
+        "/api/v1/bench", content=broken, headers={"content-type": "application/json"}
     )
     assert refused.status_code == 422
     assert refused.json()["mend"]
@@ -83,26 +83,26 @@ def test_schools_propose_from_the_shelf_with_reasons(client, saved):
         "length": "8 ft",
         "tippet": "3X",
     }
-    made = client.post("/api/proposals", json=body).json()
+    made = client.post("/api/v1/proposals", json=body).json()
     assert made["length"]["text"] == "8 ft"
     assert made["leader"]["school"] == "halving"
     assert made["outline"][-1]["to_m"] == pytest.approx(8 * 0.3048, rel=1e-3)
     assert made["reasons"]
-    bad = client.post("/api/proposals", json={**body, "length": "long"})
+    bad = client.post("/api/v1/proposals", json={**body, "length": "long"})
     assert bad.json()["code"] == "unreadable"
-    none = client.post("/api/proposals", json={**body, "school": "none"})
+    none = client.post("/api/v1/proposals", json={**body, "school": "none"})
     assert (none.status_code, none.json()["code"]) == (404, "not-found")
 
 
 def test_a_leader_from_nothing_is_one_butt(client):
-    day = client.get("/api/day").json()
-    bare = client.post("/api/proposals/bare", json={"situation": day}).json()
+    day = client.get("/api/v1/day").json()
+    bare = client.post("/api/v1/proposals/bare", json={"situation": day}).json()
     assert [piece["role"] for piece in bare["pieces"]] == ["butt"]
 
 
 def test_the_catalogue_names_every_choice_in_the_anglers_units(client):
-    inches = client.get("/api/catalogue").json()
-    metric = client.get("/api/catalogue", params={"units": "metric"}).json()
+    inches = client.get("/api/v1/catalogue").json()
+    metric = client.get("/api/v1/catalogue", params={"units": "metric"}).json()
     assert len(inches["schools"]) == 23
     assert {"line", "loop", "between", "eye"} == set(inches["knots"])
     assert inches["depths"][1]["note"].endswith(" in")
@@ -112,13 +112,13 @@ def test_the_catalogue_names_every_choice_in_the_anglers_units(client):
 
 def test_what_i_always_tie_is_used_by_every_school_and_everywhere_on_a_leader(client):
     mine = {"fly": "uni", "ring": "uni", "tippet": "double-uni", "sections": "double-uni"}
-    assert client.put("/api/angler/knots", json=mine).json() == mine
+    assert client.put("/api/v1/angler/knots", json=mine).json() == mine
     asked = {"school": "halving", "situation": SITUATION}
-    made = client.post("/api/proposals", json=asked).json()["leader"]
+    made = client.post("/api/v1/proposals", json=asked).json()["leader"]
     assert [joint["knot"] for joint in made["joints"][1:]] == ["double-uni"] * 3 + ["uni"]
-    tied = client.post("/api/bench/my-knots", json={"design": DESIGN}).json()
+    tied = client.post("/api/v1/bench/my-knots", json={"design": DESIGN}).json()
     assert tied["joints"][-1]["knot"] == "uni"
-    wrong = client.put("/api/angler/knots", json={"fly": "blood"})
+    wrong = client.put("/api/v1/angler/knots", json={"fly": "blood"})
     assert (wrong.status_code, "not tied there" in wrong.text) == (422, True)
-    client.put("/api/angler/knots", json={})
-    assert client.get("/api/angler/knots").json()["fly"] is None
+    client.put("/api/v1/angler/knots", json={})
+    assert client.get("/api/v1/angler/knots").json()["fly"] is None

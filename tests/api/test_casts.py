@@ -12,7 +12,7 @@ import pytest
 
 def ask(client, design, **more):
     body = {"bench": "test", "design": design, **more}
-    return client.post("/api/casts", json=body)
+    return client.post("/api/v1/casts", json=body)
 
 
 def test_a_cast_answers_cord_landing_and_movie(client, saved):
@@ -60,7 +60,7 @@ def test_stroke_and_wind_change_the_cast(client, saved):
 
 def test_a_mono_rig_is_weighed_not_filmed(client, saved):
     body = {"school": "thin-mono", "situation": saved["design"]["situation"]}
-    leader = client.post("/api/proposals", json=body).json()["leader"]
+    leader = client.post("/api/v1/proposals", json=body).json()["leader"]
     cast = ask(client, {**saved["design"], "leader": leader}).json()
     assert cast["movie"] is None
     assert "times the fly" in cast["turnover"]["why"]
@@ -100,35 +100,35 @@ def test_other_benches_and_other_calls_are_not_held_up(client, saved):
 
     with ThreadPoolExecutor(9) as pool:
         casts = [pool.submit(one, n) for n in range(8)]
-        assert client.get("/api/angler").status_code == 200
+        assert client.get("/api/v1/angler").status_code == 200
         assert all(cast.result().status_code == 200 for cast in casts)
 
 
 def test_remedies_are_asked_for_and_can_be_put_on_the_bench(client, saved):
     edit = {"act": "set-length", "piece": 5, "length": "18 ft"}
-    long = client.post("/api/bench", json={"design": saved["design"], "edit": edit}).json()[
+    long = client.post("/api/v1/bench", json={"design": saved["design"], "edit": edit}).json()[
         "design"
     ]
-    remedies = client.post("/api/casts/remedies", json={"bench": "test", "design": long}).json()
+    remedies = client.post("/api/v1/casts/remedies", json={"bench": "test", "design": long}).json()
     assert remedies
     for remedy in remedies:
         assert remedy["words"]
         if remedy["what"] != "stroke":
             assert ask(client, remedy["design"]).json()["turnover"]["standing"] == "right"
-    sound = client.post("/api/casts/remedies", json={"bench": "test", "design": saved["design"]})
+    sound = client.post("/api/v1/casts/remedies", json={"bench": "test", "design": saved["design"]})
     assert sound.json() == []
 
 
 def test_a_cast_goes_out_as_a_table_and_as_a_picture(client, saved):
     body = {"bench": "test", "design": saved["design"]}
-    table = client.post("/api/casts/files/csv", json=body)
+    table = client.post("/api/v1/casts/files/csv", json=body)
     rows = list(csv.DictReader(io.StringIO(table.text)))
-    movie = client.post("/api/casts", json=body).json()["movie"]
+    movie = client.post("/api/v1/casts", json=body).json()["movie"]
     assert len(rows) == movie["count"] * movie["nodes"]
     assert (rows[0]["x_m"], rows[0]["y_m"], rows[0]["part"]) == ("0.000", "2.400", "line")
     assert rows[-1]["part"] == "leader"
     assert float(rows[-1]["y_m"]) == pytest.approx(0.0, abs=0.01)
-    picture = client.post("/api/casts/files/svg", json=body)
+    picture = client.post("/api/v1/casts/files/svg", json=body)
     assert 'filename="skarn-evening-sedge-cast.svg"' in picture.headers["content-disposition"]
     paths = ElementTree.fromstring(picture.text).findall("{http://www.w3.org/2000/svg}path")
     assert len(paths) > len(saved["design"]["leader"]["pieces"]) + 5
@@ -136,7 +136,7 @@ def test_a_cast_goes_out_as_a_table_and_as_a_picture(client, saved):
 
 def test_a_mono_rig_has_no_cast_to_write(client, saved):
     body = {"school": "thin-mono", "situation": saved["design"]["situation"]}
-    leader = client.post("/api/proposals", json=body).json()["leader"]
+    leader = client.post("/api/v1/proposals", json=body).json()["leader"]
     design = {**saved["design"], "leader": leader}
-    refused = client.post("/api/casts/files/svg", json={"bench": "test", "design": design})
+    refused = client.post("/api/v1/casts/files/svg", json={"bench": "test", "design": design})
     assert (refused.status_code, refused.json()["code"]) == (422, "file-refused")

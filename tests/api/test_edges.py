@@ -26,7 +26,7 @@ def bench(text: str) -> bytes:
     ],
 )
 def test_bodies_that_are_none(client, body, status, code):
-    refused = client.post("/api/bench", content=body, headers=JSON)
+    refused = client.post("/api/v1/bench", content=body, headers=JSON)
     assert (refused.status_code, refused.json()["code"]) == (status, code)
     assert refused.headers["content-type"] == "application/problem+json"
     assert len(refused.content) < 2000
@@ -34,7 +34,7 @@ def test_bodies_that_are_none(client, body, status, code):
 
 def test_pieces_without_end_are_refused_by_the_first(client, saved):
     wild = {**saved["design"], "leader": {**saved["design"]["leader"], "pieces": [{}] * 2000}}
-    refused = client.post("/api/bench", json={"design": wild}).json()
+    refused = client.post("/api/v1/bench", json={"design": wild}).json()
     assert refused["code"] == "invalid"
     assert refused["where"].startswith("design.leader.pieces")
 
@@ -43,7 +43,7 @@ def test_pieces_without_end_are_refused_by_the_first(client, saved):
 def test_a_text_is_no_number(client, saved, figure):
     water = {**saved["design"]["situation"]["water"], "depth_m": figure}
     design = {**saved["design"], "situation": {**saved["design"]["situation"], "water": water}}
-    refused = client.post("/api/bench", json={"design": design})
+    refused = client.post("/api/v1/bench", json={"design": design})
     assert refused.status_code == 422
     assert refused.json()["where"].endswith("depth_m")
 
@@ -51,20 +51,20 @@ def test_a_text_is_no_number(client, saved, figure):
 def test_only_json_is_taken(client, saved):
     body = json.dumps({"design": saved["design"]}).encode()
     for kind in ("text/plain", "application/xml", ""):
-        refused = client.post("/api/bench", content=body, headers={"content-type": kind})
+        refused = client.post("/api/v1/bench", content=body, headers={"content-type": kind})
         assert (refused.status_code, refused.json()["code"]) == (415, "not-json")
 
 
 @pytest.mark.parametrize("tag", ["²", "9" * 5000, "*", "", '"-1"'])
 def test_tags_that_name_no_revision(client, saved, tag):
-    path = f"/api/leaders/{saved['leader_id']}/revisions"
+    path = f"/api/v1/leaders/{saved['leader_id']}/revisions"
     refused = client.post(path, json=saved["design"], headers={"if-match": tag.encode()})
     assert refused.status_code == 422
 
 
 def test_a_fault_of_the_service_carries_the_headers_too(client, monkeypatch):
-    monkeypatch.setattr("nine_knots.api.anglers.read_settings", lambda *_: 1 / 0)
-    fault = client.get("/api/angler")
+    monkeypatch.setattr("nine_knots.api.routes.anglers.read_settings", lambda *_: 1 / 0)
+    fault = client.get("/api/v1/angler")
     assert (fault.status_code, fault.json()["code"]) == (500, "unexpected")
     assert "frame-ancestors 'none'" in fault.headers["content-security-policy"]
     assert fault.headers["cache-control"] == "no-store"
@@ -72,9 +72,9 @@ def test_a_fault_of_the_service_carries_the_headers_too(client, monkeypatch):
 
 def test_a_verb_that_is_not_known_names_those_that_are(client):
     for path, allowed in (
-        ("/api/leaders", "GET, POST"),
-        ("/api/bench", "POST"),
-        ("/api/kit/flies", "POST"),
+        ("/api/v1/leaders", "GET, POST"),
+        ("/api/v1/bench", "POST"),
+        ("/api/v1/kit/flies", "POST"),
     ):
         for verb in ("PATCH", "OPTIONS"):
             refused = client.request(verb, path)
@@ -86,9 +86,9 @@ def test_a_verb_that_is_not_known_names_those_that_are(client):
     ["/dev/../etc/passwd", "/dev/null", "/dev/sda", "socket://127.0.0.1:3306", "/dev/tty", "COM1x"],
 )
 def test_only_serial_devices_are_read(client, plugged):
-    spool = client.get("/api/stock").json()[0]["spool_id"]
+    spool = client.get("/api/v1/stock").json()[0]["spool_id"]
     form = {"knot": "blood", "spool_id": spool, "address": plugged}
-    assert client.post("/api/pulls/scale", json=form).status_code == 422
+    assert client.post("/api/v1/pulls/scale", json=form).status_code == 422
 
 
 def test_a_leader_as_long_as_can_be_is_stripped(client, saved):
@@ -98,6 +98,6 @@ def test_a_leader_as_long_as_can_be_is_stripped(client, saved):
     pieces = [{**leader["pieces"][0], "length_m": longest}, *leader["pieces"][1:]]
     situation = {**saved["design"]["situation"], "wish": "strip"}
     design = {**saved["design"], "situation": situation, "leader": {**leader, "pieces": pieces}}
-    answer = client.post("/api/water", json={"bench": "b", "design": design})
+    answer = client.post("/api/v1/water", json={"bench": "b", "design": design})
     assert answer.status_code in (200, 422)
     assert answer.json().get("code") != "unexpected"

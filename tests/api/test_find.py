@@ -3,8 +3,8 @@
 import json
 
 from nine_knots.api.examples import SITUATION
-from nine_knots.core.judge.finding.demands import knots_in
-from nine_knots.core.trade.leader import Leader
+from nine_knots.core.domain.leader import Leader
+from nine_knots.core.search.demands import knots_in
 
 ASKED = {"bench": "test", "situation": SITUATION, "most": 20}
 
@@ -13,7 +13,7 @@ def test_a_search_shows_what_it_comes_to_and_ends_with_chances(client):
     body = {**ASKED, "most_knots": 5, "wishes": ["long and fine", "few knots"]}
     told = []
     with client.stream(
-        "POST", "/api/find", json=body, headers={"accept": "text/event-stream"}
+        "POST", "/api/v1/find", json=body, headers={"accept": "text/event-stream"}
     ) as events:
         name = ""
         for line in events.iter_lines():
@@ -36,24 +36,26 @@ def test_a_search_shows_what_it_comes_to_and_ends_with_chances(client):
         }
         assert (
             client.post(
-                "/api/bench", json={"design": {**design, "leader": card["leader"]}}
+                "/api/v1/bench", json={"design": {**design, "leader": card["leader"]}}
             ).status_code
             == 200
         )
 
 
 def test_what_is_asked_is_a_sentence_and_the_impossible_is_told_and_refused(client):
-    said = client.post("/api/find/asked", json={**ASKED, "fish": "2 lb", "longest": "4 in"}).json()
+    said = client.post(
+        "/api/v1/find/asked", json={**ASKED, "fish": "2 lb", "longest": "4 in"}
+    ).json()
     assert "2 lb" in next(one["text"] for one in said["sentence"] if one["part"] == "fish")
     assert said["impossible"] == ["At 4 in it is no leader: allow it a foot at least."]
-    refused = client.post("/api/find", json={**ASKED, "longest": "4 in"})
+    refused = client.post("/api/v1/find", json={**ASKED, "longest": "4 in"})
     assert (refused.status_code, refused.json()["detail"]) == (422, said["impossible"][0])
 
 
 def test_a_demand_that_cannot_be_read_names_its_field(client):
     for field, typed in (("fish", "a big one"), ("longest", "long"), ("shortest", "-3 ft")):
-        refused = client.post("/api/find/asked", json={**ASKED, field: typed})
+        refused = client.post("/api/v1/find/asked", json={**ASKED, field: typed})
         assert (refused.status_code, refused.json()["where"]) == (422, field)
     crossed = {**ASKED, "shortest": "10 ft", "longest": "8 ft"}
-    refused = client.post("/api/find/asked", json=crossed)
+    refused = client.post("/api/v1/find/asked", json=crossed)
     assert (refused.status_code, refused.json()["where"]) == (422, "longest")

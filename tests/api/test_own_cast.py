@@ -5,17 +5,17 @@ import pytest
 
 def tell(client, design, landed="piled up", **stroke):
     body = {"bench": "test", "design": design, "landed": landed, "stroke": stroke}
-    return client.post("/api/own-cast/landings", json={**body, "units": "metric"})
+    return client.post("/api/v1/own-cast/landings", json={**body, "units": "metric"})
 
 
 def cast(client, design, **stroke):
     body = {"bench": "test", "design": design, "stroke": stroke}
-    return client.post("/api/casts", json={**body, "units": "metric"}).json()
+    return client.post("/api/v1/casts", json={**body, "units": "metric"}).json()
 
 
 def test_landings_teach_the_service_the_anglers_cast(client, saved):
     design = saved["design"]
-    before = client.get("/api/own-cast", params={"units": "metric"}).json()
+    before = client.get("/api/v1/own-cast", params={"units": "metric"}).json()
     assert before["landings"] == []
     assert before["speeds"]["normal"] == "15.0 m/s"
     usual = cast(client, design)
@@ -32,9 +32,9 @@ def test_landings_teach_the_service_the_anglers_cast(client, saved):
     assert cast(client, design, speed="15 m/s")["speed"]["si"] == pytest.approx(15.0)
 
     for one in after["landings"]:
-        path = f"/api/own-cast/landings/{one['landing_id']}"
+        path = f"/api/v1/own-cast/landings/{one['landing_id']}"
         client.delete(path).raise_for_status()
-    assert client.get("/api/own-cast", params={"units": "metric"}).json() == before
+    assert client.get("/api/v1/own-cast", params={"units": "metric"}).json() == before
     assert cast(client, design)["turnover"] == usual["turnover"]
 
 
@@ -44,7 +44,7 @@ def test_landings_that_cannot_be_are_refused(client, saved):
     assert refused.status_code == 422
     assert refused.json()["where"] == "speed"
     assert tell(client, design, landed="vanished").status_code == 422
-    gone = client.delete("/api/own-cast/landings/none")
+    gone = client.delete("/api/v1/own-cast/landings/none")
     assert (gone.status_code, gone.json()["code"]) == (404, "not-found")
 
 
@@ -56,5 +56,5 @@ def test_a_gust_is_asked_for(client, saved):
     assert gusty["turnover"]["position"] < calm["turnover"]["position"]
     body = {"bench": "test", "design": design, "units": "metric"}
     assert "m/s, less than an easy stroke; yours" in calm["turnover"]["why"]
-    refused = client.post("/api/casts", json={**body, "stroke": {"gust": "99 m/s"}})
+    refused = client.post("/api/v1/casts", json={**body, "stroke": {"gust": "99 m/s"}})
     assert refused.json()["where"] == "gust"

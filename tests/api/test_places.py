@@ -11,16 +11,16 @@ from http.server import BaseHTTPRequestHandler
 import pytest
 
 from nine_knots.core.base.errors import TooBusy
-from nine_knots.services import outward, sensor_things
+from nine_knots.services import outbound, sensor_things
 from nine_knots.services.sensor_things import LevelTrouble, list_datastreams, read_levels
 from nine_knots.simulated.level_service import LevelService
 
 
 @pytest.fixture
 def skarn(client):
-    found = {card["title"]: card for card in client.get("/api/places").json()}
+    found = {card["title"]: card for card in client.get("/api/v1/places").json()}
     assert found["The Skarn"]["words"] == "river, four stretches"
-    return f"/api/places/{found['The Skarn']['place_id']}"
+    return f"/api/v1/places/{found['The Skarn']['place_id']}"
 
 
 @pytest.fixture
@@ -111,7 +111,7 @@ def test_the_gauge_is_read_and_its_troubles_change_nothing(client, skarn):
     for trick in ("absurd", "no json", "error"):
         refused = client.get(f"{skarn}/level", params={"trick": trick})
         assert (refused.status_code, refused.json()["where"]) == (422, "gauge")
-    choices = client.get("/api/places/gauges", params={"base": "demo"}).json()
+    choices = client.get("/api/v1/places/gauges", params={"base": "demo"}).json()
     put = {"base": "demo", "datastream": choices[0]["datastream"], "title": choices[0]["title"]}
     assert client.put(f"{skarn}/gauge", json=put).json()["place"]["gauge"]["title"]
     assert client.put(f"{skarn}/gauge", json={"base": ""}).json()["place"]["gauge"] is None
@@ -150,15 +150,15 @@ def test_stretches_and_notes_are_kept_and_depth_follows_the_level(client, skarn)
 
 
 def test_waters_are_added_renamed_forgotten_and_are_each_anglers_own(client, skarn):
-    made = client.post("/api/places", json={"title": "Tarn", "kind": "lake"}).json()
-    path = f"/api/places/{made['place_id']}"
-    assert client.post("/api/places", json={"title": "Tarn"}).status_code == 422
+    made = client.post("/api/v1/places", json={"title": "Tarn", "kind": "lake"}).json()
+    path = f"/api/v1/places/{made['place_id']}"
+    assert client.post("/api/v1/places", json={"title": "Tarn"}).status_code == 422
     put = {"title": "High tarn", "kind": "lake", "rules": {"most_flies": 2}}
     assert client.put(path, json=put).json()["rules"].startswith("Two flies at most")
-    client.post("/api/anglers", json={"name": "Eira"})
-    assert client.get("/api/places").json() == []
+    client.post("/api/v1/anglers", json={"name": "Eira"})
+    assert client.get("/api/v1/places").json() == []
     assert client.get(path).status_code == 404
-    client.post("/api/anglers/demo")
+    client.post("/api/v1/anglers/demo")
     assert client.delete(path).status_code == 204
     assert client.delete(path).status_code == 404
 
@@ -184,8 +184,8 @@ def test_light_is_told_where_its_place_on_the_map_is_known(client, skarn):
 
 
 def test_the_tide_makes_the_current_by_the_sea(client):
-    cards = {card["title"]: card["place_id"] for card in client.get("/api/places").json()}
-    path = f"/api/places/{cards['Skarn estuary']}"
+    cards = {card["title"]: card["place_id"] for card in client.get("/api/v1/places").json()}
+    path = f"/api/v1/places/{cards['Skarn estuary']}"
     usual = client.get(path).json()["stretches"][0]["water"]["pace_m_s"]
     half = {"high": "06:10", "low": "12:22", "at": "09:16", "units": "metric"}
     told = client.get(path, params=half).json()
@@ -219,7 +219,9 @@ def test_a_gauge_that_drips_is_given_up_in_time(monkeypatch, after_the_head):
     with socketserver.ThreadingTCPServer(("127.0.0.1", 0), Dripping) as server:
         server.daemon_threads, server.after_the_head = True, after_the_head
         threading.Thread(target=server.serve_forever, daemon=True).start()
-        monkeypatch.setattr(sensor_things, "asking", partial(outward.asking, within_s=0.8))
+        monkeypatch.setattr(
+            sensor_things, "outbound_client", partial(outbound.outbound_client, within_s=0.8)
+        )
         begun = time.monotonic()
         with pytest.raises(LevelTrouble, match="not reached"):
             list_datastreams(f"http://127.0.0.1:{server.server_address[1]}/v1.1")
@@ -229,20 +231,20 @@ def test_a_gauge_that_drips_is_given_up_in_time(monkeypatch, after_the_head):
 
 def test_only_so_many_ask_outward_at_once_and_fewer_of_one():
     with ExitStack() as held:
-        for _ in range(outward.OF_ONE_CALLER):
-            held.enter_context(outward.one_of_few("runa"))
-        with pytest.raises(TooBusy), outward.one_of_few("runa"):
+        for _ in range(outbound.OF_ONE_CALLER):
+            held.enter_context(outbound.outbound_slot("runa"))
+        with pytest.raises(TooBusy), outbound.outbound_slot("runa"):
             pass
-        for number in range(outward.AT_ONCE - outward.OF_ONE_CALLER):
-            held.enter_context(outward.one_of_few(f"other {number}"))
-        with pytest.raises(TooBusy), outward.one_of_few("eira"):
+        for number in range(outbound.AT_ONCE - outbound.OF_ONE_CALLER):
+            held.enter_context(outbound.outbound_slot(f"other {number}"))
+        with pytest.raises(TooBusy), outbound.outbound_slot("eira"):
             pass
-    with outward.one_of_few("runa"):
+    with outbound.outbound_slot("runa"):
         pass
 
 
 def test_another_page_cannot_have_the_bench_ask_an_address(client):
     asked = {"base": "http://127.0.0.1:9/v1.1"}
     for site, status in (("cross-site", 403), ("same-site", 403), ("same-origin", 422)):
-        answer = client.get("/api/places/gauges", params=asked, headers={"sec-fetch-site": site})
+        answer = client.get("/api/v1/places/gauges", params=asked, headers={"sec-fetch-site": site})
         assert answer.status_code == status

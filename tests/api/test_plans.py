@@ -12,13 +12,13 @@ NOBODY = "0" * 32
 @pytest.fixture
 def skarn(client):
     """The demo's river, as it is listed."""
-    return next(one for one in client.get("/api/places").json() if one["title"] == "The Skarn")
+    return next(one for one in client.get("/api/v1/places").json() if one["title"] == "The Skarn")
 
 
 @pytest.fixture
 def form(client, skarn):
     """A morning on two stretches as it is typed."""
-    kit = client.get("/api/kit").json()
+    kit = client.get("/api/v1/kit").json()
     return {
         "title": "Saturday",
         "on": "2026-06-20",
@@ -39,11 +39,11 @@ def form(client, skarn):
 
 @pytest.fixture
 def plan_id(client, form):
-    return client.post("/api/plans", json=form).json()["plan_id"]
+    return client.post("/api/v1/plans", json=form).json()["plan_id"]
 
 
 def test_a_plan_is_kept_as_it_was_typed_and_forgotten(client, form, plan_id):
-    texts = client.get(f"/api/plans/{plan_id}", params={"units": "metric"}).json()["texts"]
+    texts = client.get(f"/api/v1/plans/{plan_id}", params={"units": "metric"}).json()["texts"]
     assert (texts["level"], texts["mass"]) == ("0.55 m", "0.60 kg")
     assert texts["stops"][1] == {
         "stretch_id": "mill-glide",
@@ -51,12 +51,12 @@ def test_a_plan_is_kept_as_it_was_typed_and_forgotten(client, form, plan_id):
         "ends": "13:00",
         "fly": None,
     }
-    again = client.put(f"/api/plans/{plan_id}", json={**form, "title": "Sunday"}).json()
+    again = client.put(f"/api/v1/plans/{plan_id}", json={**form, "title": "Sunday"}).json()
     assert again["texts"]["title"] == "Sunday"
-    card = next(one for one in client.get("/api/plans").json() if one["plan_id"] == plan_id)
+    card = next(one for one in client.get("/api/v1/plans").json() if one["plan_id"] == plan_id)
     assert card["words"] == "The Skarn, two stretches"
-    assert client.delete(f"/api/plans/{plan_id}").status_code == 204
-    assert client.get(f"/api/plans/{plan_id}").status_code == 404
+    assert client.delete(f"/api/v1/plans/{plan_id}").status_code == 204
+    assert client.get(f"/api/v1/plans/{plan_id}").status_code == 404
 
 
 @pytest.mark.parametrize(
@@ -84,19 +84,19 @@ def test_a_plan_is_kept_as_it_was_typed_and_forgotten(client, form, plan_id):
     ],
 )
 def test_what_cannot_be_read_names_its_field(client, form, changed, where):
-    refused = client.post("/api/plans", json={**form, **changed})
+    refused = client.post("/api/v1/plans", json={**form, **changed})
     assert (refused.status_code, refused.json()["where"]) == (422, where)
-    assert client.get("/api/plans").json() == [
-        one for one in client.get("/api/plans").json() if one["title"] != "Saturday"
+    assert client.get("/api/v1/plans").json() == [
+        one for one in client.get("/api/v1/plans").json() if one["title"] != "Saturday"
     ]
 
 
 def test_a_plan_is_worked_out_from_the_shelf_and_the_wallet(client, plan_id):
-    for rig in client.get("/api/wallet").json():
-        client.delete(f"/api/wallet/{rig['rig_id']}")
+    for rig in client.get("/api/v1/wallet").json():
+        client.delete(f"/api/v1/wallet/{rig['rig_id']}")
     asked = {"plan_id": plan_id, "units": "metric"}
-    worked = client.post("/api/plans/work", json=asked).json()
-    path = f"/api/plans/{plan_id}"
+    worked = client.post("/api/v1/plans/work", json=asked).json()
+    path = f"/api/v1/plans/{plan_id}"
     assert client.get(path, params={"units": "metric"}).json()["worked"] == worked
     assert client.get(path).json()["worked"] is None  # told in other units
     first, second = worked["stops"]
@@ -108,22 +108,22 @@ def test_a_plan_is_worked_out_from_the_shelf_and_the_wallet(client, plan_id):
     assert worked["time"].startswith("To tie tonight: about ")
     assert worked["light"].startswith(("Sun up", "First light"))
     tied = {"wanted": [{"design": worked["tie"][0]["design"]}]}
-    noted = client.post("/api/ledger/tied", json=tied).json()
+    noted = client.post("/api/v1/ledger/tied", json=tied).json()
     assert noted["words"].endswith("It lies in the wallet.")
-    again = client.post("/api/plans/work", json=asked).json()
+    again = client.post("/api/v1/plans/work", json=asked).json()
     assert again["tie"][0]["ready"]
     assert again["time"] == "Nothing to tie: all of it lies ready."
-    client.post(f"/api/ledger/{noted['act_id']}/undo")
-    assert client.get("/api/wallet").json() == []
+    client.post(f"/api/v1/ledger/{noted['act_id']}/undo")
+    assert client.get("/api/v1/wallet").json() == []
 
 
 def test_a_plan_is_packed_with_all_that_may_be_asked_at_the_water(client, plan_id):
-    assert client.get(f"/api/plans/{plan_id}/pack").status_code == 404
+    assert client.get(f"/api/v1/plans/{plan_id}/pack").status_code == 404
     asked = {"plan_id": plan_id, "units": "metric"}
-    pack = client.post("/api/plans/pack", json=asked).json()
-    assert client.get(f"/api/plans/{plan_id}/pack").json() == pack
-    assert client.get(f"/api/plans/{plan_id}").json()["packed_at"]
-    card = client.get(f"/api/plans/{plan_id}/card.pdf")
+    pack = client.post("/api/v1/plans/pack", json=asked).json()
+    assert client.get(f"/api/v1/plans/{plan_id}/pack").json() == pack
+    assert client.get(f"/api/v1/plans/{plan_id}").json()["packed_at"]
+    card = client.get(f"/api/v1/plans/{plan_id}/card.pdf")
     pages = PdfReader(BytesIO(card.content)).pages
     assert len(pages) == 2
     assert [round(float(side) * 25.4 / 72) for side in pages[0].mediabox[2:]] == [148, 210]
@@ -144,7 +144,7 @@ def test_a_plan_is_packed_with_all_that_may_be_asked_at_the_water(client, plan_i
 
 
 def test_a_plan_goes_into_a_calendar(client, plan_id):
-    answer = client.get(f"/api/plans/{plan_id}/calendar.ics")
+    answer = client.get(f"/api/v1/plans/{plan_id}/calendar.ics")
     assert answer.headers["content-type"].startswith("text/calendar")
     entries = Calendar.from_ical(answer.text).walk("VEVENT")
     assert [str(one["summary"]) for one in entries] == [
@@ -155,11 +155,11 @@ def test_a_plan_goes_into_a_calendar(client, plan_id):
 
 
 def test_rigs_lie_in_the_wallet_and_are_taken_out(client, saved):
-    put = client.post("/api/wallet", json={"design": saved["design"], "lies": "sleeve 3"}).json()
+    put = client.post("/api/v1/wallet", json={"design": saved["design"], "lies": "sleeve 3"}).json()
     assert (put["state"], put["lies"]) == ("new", "sleeve 3")
-    path = f"/api/wallet/{put['rig_id']}"
+    path = f"/api/v1/wallet/{put['rig_id']}"
     worn = client.put(path, json={"lies": "wallet", "state": "worn"}).json()
     assert (worn["state"], worn["lies"]) == ("worn", "wallet")
     assert client.delete(path).status_code == 204
     assert client.delete(path).status_code == 404
-    assert client.put(f"/api/wallet/{NOBODY}", json={}).status_code == 404
+    assert client.put(f"/api/v1/wallet/{NOBODY}", json={}).status_code == 404

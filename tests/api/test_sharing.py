@@ -5,12 +5,12 @@ import json
 import pytest
 
 from nine_knots.core.base.errors import FileRefused
-from nine_knots.core.trade.design import Design
+from nine_knots.core.domain.design import Design
 from nine_knots.formats.leader_qr import MARK, qr_modules, qr_text, read_qr
 
 
 def titles(client, **asked):
-    return [row["title"] for row in client.get("/api/leaders", params=asked).json()]
+    return [row["title"] for row in client.get("/api/v1/leaders", params=asked).json()]
 
 
 def test_leaders_are_found_by_anything_that_is_in_them(client, saved):
@@ -21,22 +21,22 @@ def test_leaders_are_found_by_anything_that_is_in_them(client, saved):
     )
     assert titles(client, q="knotless 4X") or titles(client, q="knotless")
     assert titles(client, q="%") == []
-    head = client.get("/api/leaders", params={"q": "e", "limit": 2})
+    head = client.get("/api/v1/leaders", params={"q": "e", "limit": 2})
     assert "q=e" in head.headers["link"]
     assert int(head.headers["x-total-count"]) > 2
 
 
 def test_labels_keep_leaders_together(client, saved):
-    path = f"/api/leaders/{saved['leader_id']}/labels"
+    path = f"/api/v1/leaders/{saved['leader_id']}/labels"
     assert client.put(path, json={"labels": " salt, spring ,Salt"}).json() == ["salt", "spring"]
     assert titles(client, label="Spring") == [saved["design"]["title"]]
     assert titles(client, label="spr") == []
-    assert {"label": "salt", "leaders": 1} in client.get("/api/leaders/labels").json()
+    assert {"label": "salt", "leaders": 1} in client.get("/api/v1/leaders/labels").json()
     assert client.put(path, json={"labels": ""}).json() == []
-    assert client.get("/api/leaders/labels").json() == []
+    assert client.get("/api/v1/leaders/labels").json() == []
     many = ",".join(str(number) for number in range(9))
     assert client.put(path, json={"labels": many}).status_code == 422
-    lost = client.put(f"/api/leaders/{'0' * 32}/labels", json={"labels": "x"})
+    lost = client.put(f"/api/v1/leaders/{'0' * 32}/labels", json={"labels": "x"})
     assert lost.status_code == 404
 
 
@@ -44,7 +44,7 @@ def test_revisions_say_what_they_changed_and_one_is_put_back_as_a_new_one(client
     leader_id, design = saved["leader_id"], saved["design"]
     longer = json.loads(json.dumps(design))
     longer["leader"]["pieces"][-1]["length_m"] += 0.254
-    path = f"/api/leaders/{leader_id}"
+    path = f"/api/v1/leaders/{leader_id}"
     made = client.post(
         f"{path}/revisions", json=longer, headers={"if-match": f'"{saved["revision"]}"'}
     )
@@ -63,30 +63,30 @@ def test_revisions_say_what_they_changed_and_one_is_put_back_as_a_new_one(client
 
 
 def test_several_go_out_as_one_file_and_come_back_with_their_labels(client):
-    rows = client.get("/api/leaders").json()[:3]
-    client.put(f"/api/leaders/{rows[0]['leader_id']}/labels", json={"labels": "spring"})
+    rows = client.get("/api/v1/leaders").json()[:3]
+    client.put(f"/api/v1/leaders/{rows[0]['leader_id']}/labels", json={"labels": "spring"})
     chosen = {"leader_ids": [row["leader_id"] for row in rows]}
-    text = client.post("/api/sharing/file", json=chosen).text
+    text = client.post("/api/v1/sharing/file", json=chosen).text
     assert json.loads(text)["format"] == "nine-knots-leaders"
-    before = len(client.get("/api/leaders", params={"limit": 100}).json())
-    taken = client.post("/api/sharing/leaders", json={"text": text}).json()
+    before = len(client.get("/api/v1/leaders", params={"limit": 100}).json())
+    taken = client.post("/api/v1/sharing/leaders", json={"text": text}).json()
     assert taken["words"] == "Three leaders on the shelf."
-    after = client.get("/api/leaders", params={"limit": 100}).json()
+    after = client.get("/api/v1/leaders", params={"limit": 100}).json()
     assert len(after) == before + 3
     assert [row["title"] for row in after[:3]] == [row["title"] for row in rows]
     assert len(titles(client, label="spring")) == 2
     broken = text.replace('"butt"', '"stump"', 1)
     for wrong, word in ((broken, "Leader 1"), ("[]", "no nine-knots-leaders"), ("{", "no JSON")):
-        refused = client.post("/api/sharing/leaders", json={"text": wrong})
+        refused = client.post("/api/v1/sharing/leaders", json={"text": wrong})
         assert refused.status_code == 422
         assert word in refused.json()["detail"]
-    assert len(client.get("/api/leaders", params={"limit": 100}).json()) == before + 3
+    assert len(client.get("/api/v1/leaders", params={"limit": 100}).json()) == before + 3
 
 
 def test_every_leader_of_the_demo_goes_through_a_code_and_comes_out_the_same(client):
-    for row in client.get("/api/leaders", params={"limit": 100}).json():
+    for row in client.get("/api/v1/leaders", params={"limit": 100}).json():
         design = Design.model_validate_json(
-            json.dumps(client.get(f"/api/leaders/{row['leader_id']}").json()["design"])
+            json.dumps(client.get(f"/api/v1/leaders/{row['leader_id']}").json()["design"])
         )
         text = qr_text(design)
         assert len(qr_modules(text)) <= 81
@@ -103,20 +103,20 @@ def test_every_leader_of_the_demo_goes_through_a_code_and_comes_out_the_same(cli
 
 
 def test_a_code_opens_on_another_bench_of_the_nearest_spools_there(client, saved):
-    svg = client.post("/api/sharing/qr", json={"design": saved["design"]})
+    svg = client.post("/api/v1/sharing/qr", json={"design": saved["design"]})
     assert svg.headers["content-type"].startswith("image/svg+xml")
     text = qr_text(Design.model_validate_json(json.dumps(saved["design"])))
-    mine = client.post("/api/sharing/scan", json={"text": text}).json()
+    mine = client.post("/api/v1/sharing/scan", json={"text": text}).json()
     assert mine["differs"] == ["All of it is of spools that you own."]
-    client.post("/api/anglers", json={"name": "Eira"})
-    client.post("/api/owned", json={"text": ".017 stiff nylon 50 yd\n5X soft nylon 30 m"})
-    theirs = client.post("/api/sharing/scan", json={"text": text}).json()
-    owned = {row["spool_id"] for row in client.get("/api/stock").json()}
+    client.post("/api/v1/anglers", json={"name": "Eira"})
+    client.post("/api/v1/owned", json={"text": ".017 stiff nylon 50 yd\n5X soft nylon 30 m"})
+    theirs = client.post("/api/v1/sharing/scan", json={"text": text}).json()
+    owned = {row["spool_id"] for row in client.get("/api/v1/stock").json()}
     of = [piece["strand"]["spool_id"] for piece in theirs["design"]["leader"]["pieces"]]
     assert set(of) <= {*owned, None}
     assert None in of
     assert any("no spool of yours is like" in one for one in theirs["differs"])
     long = json.loads(json.dumps(saved["design"]))
     long["notes"] = " ".join(f"note {number * 7919}" for number in range(400))[:4000]
-    refused = client.post("/api/sharing/qr", json={"design": long})
+    refused = client.post("/api/v1/sharing/qr", json={"design": long})
     assert "Shorten its notes" in refused.json()["mend"]

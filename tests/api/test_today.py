@@ -1,11 +1,11 @@
 """Which school today, over HTTP: every school once, grouped, with a leader to put on the bench."""
 
 from nine_knots.api.examples import SITUATION
-from nine_knots.core.trade.schools import SCHOOLS
+from nine_knots.core.schools import SCHOOLS
 
 
 def ask(client, **more):
-    return client.post("/api/today", json={"bench": "test", "situation": SITUATION, **more})
+    return client.post("/api/v1/today", json={"bench": "test", "situation": SITUATION, **more})
 
 
 def test_every_school_comes_once_in_its_group(client):
@@ -18,7 +18,7 @@ def test_every_school_comes_once_in_its_group(client):
     assert {one["standing"] for one in first["measures"]} == {"right"}
     design = {"title": first["title"], "notes": "", "situation": SITUATION}
     body = {"design": {**design, "leader": first["leader"]}}
-    assert client.post("/api/bench", json=body).status_code == 200
+    assert client.post("/api/v1/bench", json=body).status_code == 200
 
 
 def test_a_stroke_that_cannot_be_read_names_its_field(client):

@@ -13,16 +13,20 @@ from nine_knots.store.accounts.accounts import TABLES as OF_ACCOUNTS
 from nine_knots.store.accounts.challenges import add_challenge
 from nine_knots.store.accounts.passkeys import add_passkey
 from nine_knots.store.anglers import list_anglers
-from nine_knots.store.forgetting import TABLES
+from nine_knots.store.erasure import TABLES
 from nine_knots.store.phones import add_phone
 from nine_knots.store.photos import add_photo
 from tests.api.hosted import ORIGIN, hosted, joined
 
 MARK = "ZEBRA"
 NOBODYS = "0" * 31 + "f"
-SLOW = ("/api/find", "/api/plans/pack", "/api/today/days")  # of the caller's own things only
-OUT = "/api/account/log-out"
-TURNS = ("/api/anglers", "/api/everything")  # bring other things to the front: called last
+SLOW = (
+    "/api/v1/find",
+    "/api/v1/plans/pack",
+    "/api/v1/today/days",
+)  # of the caller's own things only
+OUT = "/api/v1/account/log-out"
+TURNS = ("/api/v1/anglers", "/api/v1/account-data")  # bring other things to the front: called last
 ID = re.compile(r"[0-9a-f]{32}")
 
 
@@ -49,12 +53,12 @@ def two(house, database):
             ("clubs", {"title": f"{MARK} club"}),
             ("account/invitations", {"note": f"for {MARK}"}),
         ):
-            made = zebra.post(f"/api/{path}", json=form)
+            made = zebra.post(f"/api/v1/{path}", json=form)
             assert made.status_code < 300, made.text
-        club = zebra.get("/api/clubs").json()[0]["club_id"]
-        leader = zebra.get("/api/leaders").json()[0]["leader_id"]
+        club = zebra.get("/api/v1/clubs").json()[0]["club_id"]
+        leader = zebra.get("/api/v1/leaders").json()[0]["leader_id"]
         form = {"kind": "leader", "thing_id": leader, "whom": "club", "to_id": club}
-        assert zebra.post("/api/given", json=form).status_code == 200
+        assert zebra.post("/api/v1/gifts", json=form).status_code == 200
         yield runa, (theirs, other)
 
 
@@ -244,15 +248,15 @@ def test_all_that_an_angler_has_is_deleted_at_once_and_nothing_else(client, data
     kept = rows_of(database, "", runa)
     other = database.transact(lambda cursor: add_demo(cursor, season=False))
     database.transact(lambda cursor: mark(cursor, other))
-    name = client.get("/api/angler").json()["name"]
-    wrong = client.delete("/api/everything", params={"name": "Runa"})
+    name = client.get("/api/v1/angler").json()["name"]
+    wrong = client.delete("/api/v1/account-data", params={"name": "Runa"})
     assert (wrong.status_code, wrong.json()["where"]) == (422, "name")
     assert rows_of(database, "", other)["leader"]
-    gone = client.delete("/api/everything", params={"name": name}).json()
+    gone = client.delete("/api/v1/account-data", params={"name": name}).json()
     assert gone["name"] == "Runa of the Skarn valley"
     assert "Backups keep it for two weeks" in gone["words"]
     assert not any(rows_of(database, "", other).values())
     assert rows_of(database, "", runa)["leader"] == kept["leader"]
-    alone = client.delete("/api/everything", params={"name": gone["name"]}).json()
+    alone = client.delete("/api/v1/account-data", params={"name": gone["name"]}).json()
     assert alone["name"] == "My own"
-    assert client.get("/api/stock").json() == []
+    assert client.get("/api/v1/stock").json() == []

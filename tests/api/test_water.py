@@ -6,13 +6,13 @@ import pytest
 @pytest.fixture
 def rig(client) -> dict:
     """The demo's rig of two nymphs under an indicator."""
-    cards = client.get("/api/leaders").json()
+    cards = client.get("/api/v1/leaders").json()
     found = next(card for card in cards if card["title"].startswith("Two under the float"))
-    return client.get(f"/api/leaders/{found['leader_id']}").json()["design"]
+    return client.get(f"/api/v1/leaders/{found['leader_id']}").json()["design"]
 
 
 def ask(client, path, design, **more):
-    return client.post(f"/api/water{path}", json={"bench": "test", "design": design, **more})
+    return client.post(f"/api/v1/water{path}", json={"bench": "test", "design": design, **more})
 
 
 def test_a_rig_is_read_with_its_movie_or_without(client, rig):
@@ -73,8 +73,8 @@ def test_the_depth_table_and_the_card_that_carries_it(client, rig):
     refused = ask(client, "/depth-table", rig, depths="2 ft, a lot")
     assert (refused.status_code, refused.json()["where"]) == (422, "depths")
     wanted = {"wanted": [{"design": rig, "count": 1}], "paper": "a4"}
-    plain = client.post("/api/tying/cards", json=wanted)
-    with_table = client.post("/api/tying/cards", json={**wanted, "depth_table": True})
+    plain = client.post("/api/v1/tying/cards", json=wanted)
+    with_table = client.post("/api/v1/tying/cards", json={**wanted, "depth_table": True})
     assert with_table.content.startswith(b"%PDF")
     assert len(with_table.content) > len(plain.content)
 
@@ -89,7 +89,7 @@ def test_how_surely_it_reaches_the_zone(client, rig):
 
 def test_an_edit_hangs_a_shot_and_the_evaluation_tells_of_it(client, rig):
     asked = {"design": rig, "edit": {"act": "hang-on", "kind": "shot"}}
-    answer = client.post("/api/bench", json=asked).json()
+    answer = client.post("/api/v1/bench", json=asked).json()
     kinds = [thing["kind"] for thing in answer["evaluation"]["things"]]
     assert kinds == ["indicator", "shot"]
     assert answer["evaluation"]["branches"][0]["form"] == "in line"
@@ -98,8 +98,8 @@ def test_an_edit_hangs_a_shot_and_the_evaluation_tells_of_it(client, rig):
 
 def test_a_fly_with_its_jar_test_is_kept_and_a_wild_one_refused(client):
     fly = {"kind": "nymph", "hook": "14", "bead": "3 mm", "fall": "20 cm", "fall_time": "0.5 s"}
-    made = client.post("/api/kit/flies", json=fly).json()
+    made = client.post("/api/v1/kit/flies", json=fly).json()
     assert made["sink_m_s"] == pytest.approx(0.4)
-    wild = client.post("/api/kit/flies", json={**fly, "fall": "4 m"})
+    wild = client.post("/api/v1/kit/flies", json={**fly, "fall": "4 m"})
     assert wild.status_code == 422
     assert wild.json()["where"] == "fall"

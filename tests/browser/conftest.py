@@ -64,7 +64,7 @@ def browser(program, tmp_path_factory) -> Iterator[BrowserContext]:
 def context(browser, program) -> Iterator[BrowserContext]:
     """The browser with nothing kept of the test before."""
     settings = {"name": "Test angler", "units": "imperial", "theme": "light"}
-    program.http.put("/api/angler", json=settings).raise_for_status()
+    program.http.put("/api/v1/angler", json=settings).raise_for_status()
     yield browser
     browser.unroute_all(behavior="ignoreErrors")
     blank = browser.new_page()

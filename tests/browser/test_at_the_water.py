@@ -18,7 +18,7 @@ HAPPENED = 30
 def packed(program):
     """The demo's day, packed for the phone."""
     body = {"plan_id": PLAN_ID}
-    answer = program.http.post("/api/plans/pack", json=body, timeout=120.0)
+    answer = program.http.post("/api/v1/plans/pack", json=body, timeout=120.0)
     return answer.raise_for_status().json()
 
 
@@ -54,11 +54,11 @@ def take_photo(where, label: str = "Take a photo") -> None:
 
 
 def photos_of(program) -> list[str]:
-    return program.http.get("/api/photos", params={"plan_id": PLAN_ID}).json()
+    return program.http.get("/api/v1/photos", params={"plan_id": PLAN_ID}).json()
 
 
 def log_of(program) -> list[dict]:
-    return program.http.get("/api/happened", params={"plan_id": PLAN_ID}).json()
+    return program.http.get("/api/v1/events", params={"plan_id": PLAN_ID}).json()
 
 
 def test_a_day_is_planned_worked_out_and_packed_at_the_table(page):
@@ -97,7 +97,7 @@ def test_a_day_is_planned_worked_out_and_packed_at_the_table(page):
 
 def test_work_on_a_new_plan_is_seen_stopped_and_never_queued_twice(page, context):
     asked = []
-    context.route("**/api/plans/work", lambda route: asked.append(route))
+    context.route("**/api/v1/plans/work", lambda route: asked.append(route))
     page.goto("/days/plan")
     page.get_by_text("Plan another day").click()
     form = page.get_by_role("form", name="The day to plan")
@@ -164,7 +164,7 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
     assert len(kept) - before == HAPPENED + 3
     # another phone had a fish meanwhile, and this one sends all it has again
     other = {"event_id": "f" * 32, "plan_id": PLAN_ID, "at": kept[-1]["at"] + 1, "kind": "fish"}
-    program.http.post("/api/happened", json={"events": [other, *kept]}).raise_for_status()
+    program.http.post("/api/v1/events", json={"events": [other, *kept]}).raise_for_status()
     phone.reload()
     tap(phone, "Happened")
     expect(phone.get_by_role("listitem").first).to_contain_text("Fish")
@@ -174,7 +174,7 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
 def test_the_day_is_seen_corrected_and_completed_at_the_table(page, packed, program):
     event = {"event_id": "e" * 32, "plan_id": PLAN_ID, "at": 1_787_400_000_000, "kind": "fish"}
     told = {"events": [{**event, "detail": {"fish": "grayling", "mass": 0.5}}]}
-    program.http.post("/api/happened", json=told).raise_for_status()
+    program.http.post("/api/v1/events", json=told).raise_for_status()
     page.goto("/days/log")
     expect(page.get_by_role("region", name="By stretch")).to_be_visible()
     search = page.get_by_role("searchbox", name="Find in what happened")
@@ -306,7 +306,7 @@ def test_every_view_at_the_water_is_accessible_and_fits_a_thumb(phone, look):
 def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
     browser, open_page, packed, program, tmp_path
 ):
-    answer = program.http.get(f"/api/plans/{PLAN_ID}/pack.html")
+    answer = program.http.get(f"/api/v1/plans/{PLAN_ID}/pack.html")
     assert "attachment" in answer.headers["content-disposition"]
     assert len(answer.content) < 3_000_000
     file = tmp_path / "day.html"

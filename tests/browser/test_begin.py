@@ -9,9 +9,9 @@ from playwright.sync_api import expect
 @pytest.fixture
 def first(open_page, program):
     """The first opening ever; the demo is in front again afterwards."""
-    program.http.post("/api/anglers/demo").raise_for_status()
+    program.http.post("/api/v1/anglers/demo").raise_for_status()
     yield open_page("/#first")
-    program.http.post("/api/anglers/demo").raise_for_status()
+    program.http.post("/api/v1/anglers/demo").raise_for_status()
 
 
 def test_my_own_shelf_from_nothing_to_a_leader_that_opens_by_keyboard_alone(first):
@@ -139,14 +139,14 @@ def test_a_plan_one_angler_began_is_not_shown_to_the_next(first, program):
     name = page.get_by_label("What you call it")
     name.fill("Only mine")
     page.goto("/")
-    program.http.post("/api/anglers", json={"name": "Next"}).raise_for_status()
+    program.http.post("/api/v1/anglers", json={"name": "Next"}).raise_for_status()
     water = {"title": "The Next beck", "kind": "river", "rules": {}}
-    program.http.post("/api/places", json=water).raise_for_status()
+    program.http.post("/api/v1/places", json=water).raise_for_status()
     owned = {"text": "5 wt floating\n9 ft 5 wt\nsize 14 bushy dry"}
-    program.http.post("/api/owned", json=owned).raise_for_status()
+    program.http.post("/api/v1/owned", json=owned).raise_for_status()
     page.goto("/days/plan")
     expect(name).to_have_value("A day out")
     expect(page.get_by_text("The Next beck has no stretch yet")).to_be_visible()
-    program.http.post("/api/anglers/demo").raise_for_status()
+    program.http.post("/api/v1/anglers/demo").raise_for_status()
     page.goto("/days/plan")
     expect(name).to_have_value("Only mine")

@@ -5,7 +5,7 @@ import re
 
 from playwright.sync_api import expect
 
-from nine_knots.launch.mariadb import PrivateServer
+from nine_knots.run.mariadb import PrivateServer
 from nine_knots.store import Database
 from tests.browser.conftest import draft_kept, open_from_shelf, piece
 
@@ -25,10 +25,10 @@ AGE_THE_DRAFTS = """(version) => new Promise((done, failed) => {
 
 
 def test_a_damaged_leader_is_shown_beside_the_others(page, program):
-    first = program.http.get("/api/leaders").json()[0]
-    design = program.http.get(f"/api/leaders/{first['leader_id']}").json()["design"]
+    first = program.http.get("/api/v1/leaders").json()[0]
+    design = program.http.get(f"/api/v1/leaders/{first['leader_id']}").json()["design"]
     half = {**design, "title": "Half a leader"}
-    leader_id = program.http.post("/api/leaders", json=half).json()["leader_id"]
+    leader_id = program.http.post("/api/v1/leaders", json=half).json()["leader_id"]
     database = Database(PrivateServer.running(program.local / "database").address)
     database.transact(
         lambda cursor: cursor.execute(

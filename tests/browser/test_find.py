@@ -79,7 +79,7 @@ def test_a_search_that_ran_out_of_time_keeps_what_it_found_and_goes_on(page, con
         said = answer.text().replace('"cut_short":""', f'"cut_short":"{cut}"')
         route.fulfill(response=answer, body=said)
 
-    context.route("**/api/find", out_of_time)
+    context.route("**/api/v1/find", out_of_time)
     page.get_by_role("link", name="Find").click()
     page.get_by_role("button", name="Find", exact=True).click()
     told = page.get_by_role("status").filter(has_text=cut)

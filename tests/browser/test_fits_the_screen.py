@@ -92,7 +92,7 @@ def test_on_a_desk_nothing_is_cut_off_too_small_or_silent(page):
 
 def test_stop_is_inside_the_window_while_remedies_are_worked_out(page, context):
     for asked in ("casts", "water"):
-        context.route(f"**/api/{asked}/remedies", lambda _: None)  # never answered
+        context.route(f"**/api/v1/{asked}/remedies", lambda _: None)  # never answered
     open_from_shelf(page, "Spring water, heavy nymphs")
     page.locator("#say-wind").click()
     page.locator('label:has(input[value="fresh breeze"])').click()
@@ -130,7 +130,7 @@ def test_a_word_of_the_sentence_closes_however_it_is_left(page):
 
 def test_what_is_typed_is_read_at_night(page, program):
     settings = {"name": "Test angler", "units": "imperial", "theme": "dark"}
-    program.http.put("/api/angler", json=settings).raise_for_status()
+    program.http.put("/api/v1/angler", json=settings).raise_for_status()
     page.goto("/spools")
     box = page.get_by_label("What you own, one thing a line")
     box.fill("5X nylon 30 m")
@@ -172,7 +172,7 @@ def test_on_a_phone_no_label_lies_over_another(page):
 
 
 def test_on_a_phone_whose_bench_it_is_leaves_the_work_in_sight(open_page, program):
-    program.http.post("/api/anglers/demo").raise_for_status()
+    program.http.post("/api/v1/anglers/demo").raise_for_status()
     page = open_page("/#first")
     page.set_viewport_size({"width": 390, "height": 844})
     note = page.locator(".first")
@@ -189,10 +189,10 @@ def test_on_a_phone_whose_bench_it_is_leaves_the_work_in_sight(open_page, progra
 
 def test_days_are_written_for_the_reader_and_a_plan_reads_as_one_would_say_it(page, program):
     # a plan of its own: once another test has fished the demo's, the list no longer shows it
-    texts = program.http.get(f"/api/plans/{PLAN_ID}").json()["texts"]
-    plan = program.http.post("/api/plans", json=texts | {"title": "As one would say it"})
+    texts = program.http.get(f"/api/v1/plans/{PLAN_ID}").json()["texts"]
+    plan = program.http.post("/api/v1/plans", json=texts | {"title": "As one would say it"})
     worked = {"plan_id": plan.raise_for_status().json()["plan_id"]}
-    program.http.post("/api/plans/work", json=worked, timeout=120.0).raise_for_status()
+    program.http.post("/api/v1/plans/work", json=worked, timeout=120.0).raise_for_status()
     page.goto("/days/plan")
     page.get_by_text("As one would say it").click()
     asked = page.locator(".asked")
@@ -203,4 +203,4 @@ def test_days_are_written_for_the_reader_and_a_plan_reads_as_one_would_say_it(pa
         expect(page.locator("main h1").first).to_be_visible()
         page.wait_for_timeout(700)
         assert re.findall(r"\d{4}-\d\d-\d\d", page.locator("main").inner_text()) == [], path
-    program.http.delete(f"/api/plans/{worked['plan_id']}").raise_for_status()
+    program.http.delete(f"/api/v1/plans/{worked['plan_id']}").raise_for_status()

@@ -113,24 +113,24 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     page.keyboard.press("Enter")
     page.get_by_role("button", name="A code to join by").click()
     code = page.locator(".code b").inner_text()
-    assert keeper.post("/api/clubs/join", json={"code": code}).status_code == 200
+    assert keeper.post("/api/v1/clubs/join", json={"code": code}).status_code == 200
     page.goto(f"{site.site}/shelf")
     page.get_by_role("button", name="Give: Skarn evening sedge").click()
     dialog = page.get_by_role("dialog")
     dialog.get_by_role("button", name="Give the leader").click()
     expect(dialog.get_by_text("to copy, without its notes")).to_be_visible()
-    (given,) = keeper.get("/api/given").json()
+    (given,) = keeper.get("/api/v1/gifts").json()
     assert (given["title"], given["giver"]) == ("Skarn evening sedge", "Torv")
     dialog.get_by_role("button", name="Take it back from The Skarn club").click()
     expect(dialog.get_by_text("Who has it")).not_to_be_visible()
-    assert keeper.get("/api/given").json() == []
+    assert keeper.get("/api/v1/gifts").json() == []
 
-    keeper.post("/api/anglers/demo")
-    club = keeper.post("/api/clubs", json={"title": "Guests"}).json()[-1]["club_id"]
-    code = keeper.post(f"/api/clubs/{club}/code").json()["code"]
-    water = keeper.get("/api/places").json()[0]["place_id"]
+    keeper.post("/api/v1/anglers/demo")
+    club = keeper.post("/api/v1/clubs", json={"title": "Guests"}).json()[-1]["club_id"]
+    code = keeper.post(f"/api/v1/clubs/{club}/code").json()["code"]
+    water = keeper.get("/api/v1/places").json()[0]["place_id"]
     form = {"kind": "water", "thing_id": water, "whom": "club", "to_id": club}
-    assert keeper.post("/api/given", json=form).status_code == 200
+    assert keeper.post("/api/v1/gifts", json=form).status_code == 200
     page.goto(f"{site.site}/shared/groups#{code}")
     page.get_by_role("button", name="Join it").click()
     page.get_by_role("link", name="Given to me").click()

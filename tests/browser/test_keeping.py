@@ -106,27 +106,27 @@ def test_two_tabs_keep_two_drafts(open_page):
 
 def test_a_lost_server_is_waited_for_and_the_draft_goes_on(page, context):
     open_from_shelf(page, "Night pool")
-    context.route("**/api/bench", lambda route: route.abort())
+    context.route("**/api/v1/bench", lambda route: route.abort())
     piece(page, 1).focus()
     page.keyboard.press("s")
     expect(page.get_by_text("isn’t answering")).to_be_visible()
     page.keyboard.press("s")
     expect(page.get_by_text("2 changes are waiting")).to_be_visible()
     expect(pieces(page)).to_have_count(4)
-    context.unroute("**/api/bench")
+    context.unroute("**/api/v1/bench")
     expect(pieces(page)).to_have_count(6)
     expect(page.get_by_text("isn’t answering")).to_have_count(0)
 
 
 def test_changes_that_waited_survive_a_reload(page, context):
     open_from_shelf(page, "Night pool")
-    context.route("**/api/bench", lambda route: route.abort())
+    context.route("**/api/v1/bench", lambda route: route.abort())
     piece(page, 1).focus()
     with draft_kept(page):
         page.keyboard.press("s")
     expect(page.get_by_text("isn’t answering")).to_be_visible()
     page.reload()
-    context.unroute("**/api/bench")
+    context.unroute("**/api/v1/bench")
     expect(pieces(page)).to_have_count(5)
 
 

@@ -50,7 +50,7 @@ def test_a_database_killed_in_mid_drag_costs_nothing(page, program):
     expect(title(page)).to_have_value("Night pool")
     expect(piece(page, 1)).to_be_visible()
     expect(piece(page, 1)).not_to_have_accessible_name(first)
-    assert program.http.get("/api/angler").status_code == 200
+    assert program.http.get("/api/v1/angler").status_code == 200
 
 
 def test_everything_is_kept_as_a_file_and_brought_back_beside(page, tmp_path):
@@ -62,7 +62,7 @@ def test_everything_is_kept_as_a_file_and_brought_back_beside(page, tmp_path):
     out = tmp_path / download.value.suggested_filename
     download.value.save_as(out)
     assert out.name == "test-angler-all.json"
-    shelf = httpx.get(f"{page.url.split('/shelf')[0].rstrip('/')}/api/leaders")
+    shelf = httpx.get(f"{page.url.split('/shelf')[0].rstrip('/')}/api/v1/leaders")
     before = shelf.headers["X-Total-Count"]  # other tests may have saved more than a page
     dialog.get_by_label("File of everything to bring back").set_input_files(out)
     expect(dialog.get_by_text(f"{before} leaders and")).to_be_visible()

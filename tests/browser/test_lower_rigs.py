@@ -53,12 +53,12 @@ def test_what_is_said_while_what_was_said_before_is_read_takes_nothing_back(page
     page.get_by_text("another fish …").click()
     expect(page.get_by_label("What you call it")).to_have_value("fish")
     held, slow = [], [True]
-    page.route("**/api/bench", lambda route: held.append(route) if slow else route.continue_())
+    page.route("**/api/v1/bench", lambda route: held.append(route) if slow else route.continue_())
     page.get_by_text("cutting", exact=True).click()
     page.get_by_text("bony", exact=True).click()
     slow.clear()
     with page.expect_response(
-        lambda one: one.url.endswith("/api/bench") and '"bony"' in (one.request.post_data or "")
+        lambda one: one.url.endswith("/api/v1/bench") and '"bony"' in (one.request.post_data or "")
     ) as second:
         for one in held:
             one.continue_()

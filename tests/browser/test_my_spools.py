@@ -15,9 +15,9 @@ KEY_S, READ_S = 0.12, 2.5  # a key struck, a screen looked over
 @pytest.fixture
 def own(open_page, program):
     """An empty bench of one's own; the demo is in front again afterwards."""
-    program.http.post("/api/anglers", json={"name": "Eira"}).raise_for_status()
+    program.http.post("/api/v1/anglers", json={"name": "Eira"}).raise_for_status()
     yield open_page("/spools")
-    program.http.post("/api/anglers/demo").raise_for_status()
+    program.http.post("/api/v1/anglers/demo").raise_for_status()
 
 
 def test_what_is_tied_comes_off_and_is_undone_where_it_is_told(page):
@@ -242,10 +242,10 @@ def test_a_leader_goes_over_as_a_code_and_opens_of_the_spools_there(page, progra
     picture = tmp_path / "code.png"
     code.screenshot(path=picture)
     page.keyboard.press("Escape")
-    program.http.post("/api/anglers", json={"name": "Torv"}).raise_for_status()
+    program.http.post("/api/v1/anglers", json={"name": "Torv"}).raise_for_status()
     try:
         lines = {"text": ".017 stiff nylon 50 yd\n5X soft nylon 30 m\n9 ft 5 wt\n5 wt floating"}
-        program.http.post("/api/owned", json=lines).raise_for_status()
+        program.http.post("/api/v1/owned", json=lines).raise_for_status()
         page.goto("/shelf")
         page.get_by_role("button", name="Scan a code …").click()
         empty = tmp_path / "empty.txt"
@@ -260,7 +260,7 @@ def test_a_leader_goes_over_as_a_code_and_opens_of_the_spools_there(page, progra
         told.get_by_role("button", name="I see").click()
         expect(told).to_have_count(0)
     finally:
-        program.http.post("/api/anglers/demo").raise_for_status()
+        program.http.post("/api/v1/anglers/demo").raise_for_status()
 
 
 def test_the_spool_of_a_piece_is_found_by_typing(page):

@@ -8,9 +8,9 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.situation import Quarry, Situation, Water
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, Rod
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.situation import Situation, TargetFish, Water
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, Rod
 from tests.browser.conftest import cord, piece
 from tests.makers import PLAIN, day
 from tests.running import Running
@@ -23,7 +23,7 @@ SHARK = day(
     fly=Fly(title="Tube 10/0", kind="predator", hook=-9, tube=True),
     line=FlyLine(title="13-weight", weight=13),
     rod=Rod(title="9 ft 13-weight", length_m=2.7, weight=13, action="fast"),
-    quarry=Quarry(kind="shark", mass_kg=40.0),
+    quarry=TargetFish(kind="shark", mass_kg=40.0),
     wish="strip",
 )
 STRONG_RUN = day(
@@ -31,7 +31,7 @@ STRONG_RUN = day(
     fly=NYMPH,
     line=FlyLine(title="6-weight", weight=6),
     rod=Rod(title="9 ft 6-weight", length_m=2.7, weight=6),
-    quarry=Quarry(kind="trout", mass_kg=0.7),
+    quarry=TargetFish(kind="trout", mass_kg=0.7),
     wish="drift deep",
 )
 
@@ -40,8 +40,8 @@ STRONG_RUN = day(
 def empty(tmp_path_factory):
     """A program of its own with nothing on the shelf."""
     running = Running(tmp_path_factory.mktemp("empty")).ready()
-    for row in running.http.get("/api/stock").json():
-        running.http.delete(f"/api/stock/{row['spool_id']}").raise_for_status()
+    for row in running.http.get("/api/v1/stock").json():
+        running.http.delete(f"/api/v1/stock/{row['spool_id']}").raise_for_status()
     yield running
     running.stop()
 
@@ -50,7 +50,7 @@ def begun(context, empty: Running, title: str, at: Situation) -> Page:
     """The shelf, with this day on the bench."""
     design = Design(title=title, situation=at, leader=PLAIN)
     body = design.model_dump(mode="json")
-    empty.http.post("/api/leaders", json=body).raise_for_status()
+    empty.http.post("/api/v1/leaders", json=body).raise_for_status()
     page = context.new_page()
     page.goto(f"{empty.url}/shelf")
     page.get_by_role("button", name=title, exact=True).click()
@@ -102,7 +102,7 @@ def test_level_mono_and_wire_for_sharks(context, empty):
 
 def test_three_nymphs_the_heaviest_first(context, empty):
     for fly in (STONEFLY, MIDDLE):
-        empty.http.post("/api/kit/flies", json=fly).raise_for_status()
+        empty.http.post("/api/v1/kit/flies", json=fly).raise_for_status()
     page = begun(context, empty, "Strong run", STRONG_RUN)
     page.get_by_role("link", name="Spools").click()
     page.get_by_role("button", name="Add knotless tapers").click()

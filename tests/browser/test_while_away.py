@@ -23,13 +23,13 @@ def away(page: Page, context: BrowserContext) -> Callable[[Callable[[], None], i
     """Does something while the bench isn't answered, reloads, and lets the server come back."""
 
     def do(acts: Callable[[], None], waiting: int) -> None:
-        context.route("**/api/bench", lambda route: route.abort())
+        context.route("**/api/v1/bench", lambda route: route.abort())
         acts()
         expect(page.get_by_text("Your draft is safe in this browser.")).to_be_visible()
         page.wait_for_function(f"({WAITING})().then((count) => count === {waiting})")
         page.reload()
         expect(page.get_by_text("Your draft is safe in this browser.")).to_be_visible()
-        context.unroute("**/api/bench")
+        context.unroute("**/api/v1/bench")
         expect(page.get_by_text("isn’t answering")).to_have_count(0)
 
     return do

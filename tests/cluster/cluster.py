@@ -9,7 +9,7 @@ from pathlib import Path
 
 import httpx
 
-from nine_knots.launch.mariadb import free_port, program
+from nine_knots.run.mariadb import free_port, program
 from tests.cluster.nodes import NAME, USER, Node
 from tests.hosting import invitation_in, joined
 from tests.running import Running, until
@@ -40,7 +40,7 @@ listen web
     retries 3
     retry-on conn-failure
     option httpchk
-    http-check send meth GET uri /api/account ver HTTP/1.1 hdr Host {host}
+    http-check send meth GET uri /api/v1/account ver HTTP/1.1 hdr Host {host}
 {services}
 """
 
@@ -115,11 +115,11 @@ class Cluster:
         finds a service: on a busy machine that takes a minute."""
 
         def ready(one: Running) -> bool:
-            return bool(one.http.get("/api/readiness").json()["ready"])
+            return bool(one.http.get("/api/v1/readiness").json()["ready"])
 
         for one in self.services:
             until(partial(ready, one), f"workers of {one.url}", START_S)
-        until(lambda: httpx.get(f"{self.site}/api/account").is_success, self.site, START_S)
+        until(lambda: httpx.get(f"{self.site}/api/v1/account").is_success, self.site, START_S)
 
     def service(self, number: int) -> Running:
         """One of the two services, started."""

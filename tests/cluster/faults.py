@@ -5,7 +5,7 @@ import time
 from collections.abc import Callable
 from pathlib import Path
 
-from nine_knots.launch.elsewhere import read_database
+from nine_knots.run.external_database import read_database
 from nine_knots.store import Database
 from nine_knots.store.migrate import Migration, migrate, shipped_migrations
 from tests.cluster.cluster import Cluster
@@ -68,7 +68,7 @@ def try_faults(cluster: Cluster) -> bool:
     names = [f"Writer {number}" for number in range(WRITERS)]
     clients = [cluster.joined(name, invite(keeper)) for name in names]
     for one in clients:
-        one.post("/api/anglers/demo").raise_for_status()
+        one.post("/api/v1/anglers/demo").raise_for_status()
     writers = [Saver(one, name) for one, name in zip(clients, names, strict=True)]
     for one in writers:
         one.start()

@@ -35,10 +35,10 @@ class Angler:
 
     async def begin(self) -> None:
         """With the demo's things, and one of its leaders on the bench."""
-        await self.ask("POST", "/api/anglers/demo")
-        cards = (await self.ask("GET", "/api/leaders")).json()
+        await self.ask("POST", "/api/v1/anglers/demo")
+        cards = (await self.ask("GET", "/api/v1/leaders")).json()
         chosen = self.random.choice(cards)["leader_id"]
-        self.design = (await self.ask("GET", f"/api/leaders/{chosen}")).json()["design"]
+        self.design = (await self.ask("GET", f"/api/v1/leaders/{chosen}")).json()["design"]
         self.times.clear()
 
     async def ask(self, method: str, path: str, body: object = None) -> httpx.Response:
@@ -65,30 +65,30 @@ class Angler:
             number = self.random.choice(level)
             length = pieces[number]["length_m"] * self.random.choice((0.97, 1.0, 1.03))
             edit = {"act": "set-length", "piece": number, "length": round(length, 3)}
-        read = await self.ask("POST", "/api/bench", {"design": self.design, "edit": edit})
+        read = await self.ask("POST", "/api/v1/bench", {"design": self.design, "edit": edit})
         if read.is_success:
             self.design = read.json()["design"]
         asked = {"bench": "b", "design": self.design}
         await asyncio.gather(
-            self.ask("POST", "/api/casts", {**asked, "movie": False}),
-            self.ask("POST", "/api/water", {**asked, "movie": False}),
-            self.ask("POST", "/api/hold", {"design": self.design}),
+            self.ask("POST", "/api/v1/casts", {**asked, "movie": False}),
+            self.ask("POST", "/api/v1/water", {**asked, "movie": False}),
+            self.ask("POST", "/api/v1/hold", {"design": self.design}),
         )
 
     async def save(self) -> None:
-        await self.ask("POST", "/api/leaders", self.design)
+        await self.ask("POST", "/api/v1/leaders", self.design)
 
     async def shelf(self) -> None:
-        await self.ask("GET", "/api/leaders")
+        await self.ask("GET", "/api/v1/leaders")
 
     async def stock(self) -> None:
-        await self.ask("GET", "/api/stock")
+        await self.ask("GET", "/api/v1/stock")
 
     async def depth(self) -> None:
-        await self.ask("POST", "/api/water/depth-table", {"bench": "b", "design": self.design})
+        await self.ask("POST", "/api/v1/water/depth-table", {"bench": "b", "design": self.design})
 
     async def log(self) -> None:
-        await self.ask("GET", "/api/log")
+        await self.ask("GET", "/api/v1/log")
 
 
 def try_load(cluster: Cluster, anglers: int, minutes: float) -> bool:

@@ -8,7 +8,7 @@ from pathlib import Path
 
 import pymysql
 
-from nine_knots.launch.mariadb import free_port, program
+from nine_knots.run.mariadb import free_port, program
 
 PROVIDER = "/usr/lib/galera/libgalera_smm.so"
 SOON = ";".join(  # what a second's silence means, on one machine

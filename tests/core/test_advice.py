@@ -4,18 +4,18 @@ import pytest
 from pydantic import ValidationError
 
 from nine_knots.core.base.errors import NineKnotsError
-from nine_knots.core.trade.knots import KNOTS, STOUT_M
-from nine_knots.core.trade.leader import Joint, Leader
-from nine_knots.core.trade.leader.advising import advise
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.edits import UseStock
-from nine_knots.core.trade.tackle import Fly, FlyLine
+from nine_knots.core.domain.knots import KNOTS, STOUT_M
+from nine_knots.core.domain.leader import Connection, Leader
+from nine_knots.core.domain.leader.connection_advice import advise
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.edits import UseStock
+from nine_knots.core.domain.tackle import Fly, FlyLine
 from tests.makers import DRY, FIVE, PLAIN, knotless, level, tied, workbench
 
 BARE = FlyLine(title="bare", weight=5, tip="bare")
 
 
-def retied(leader: Leader, number: int, joint: Joint) -> Leader:
+def retied(leader: Leader, number: int, joint: Connection) -> Leader:
     joints = list(leader.joints)
     joints[number] = joint
     return leader.model_copy(update={"joints": tuple(joints)})
@@ -31,7 +31,7 @@ def faults(leader: Leader, number: int, line=FIVE) -> str:
 
 def test_like_sizes_take_a_blood_knot_and_the_other_school_is_named():
     advice = at(PLAIN, 1)
-    assert advice.best.joint == Joint(knot="blood")
+    assert advice.best.joint == Connection(knot="blood")
     assert "like sizes" in advice.best.reason
     assert advice.other.joint != advice.best.joint
     assert advice.faults == ()
@@ -46,7 +46,7 @@ def test_like_sizes_take_a_blood_knot_and_the_other_school_is_named():
     ],
 )
 def test_poor_choices_are_warned_of_with_a_mend(above, below, knot, said):
-    leader = retied(tied(above, below), 1, Joint(knot=knot))
+    leader = retied(tied(above, below), 1, Connection(knot=knot))
     assert said in faults(leader, 1)
     for fault in at(leader, 1).faults:
         assert fault.mend
@@ -65,7 +65,7 @@ def test_poor_choices_are_warned_of_with_a_mend(above, below, knot, said):
     ],
 )
 def test_another_school_is_no_fault(above, below, knot):
-    assert faults(retied(tied(above, below), 1, Joint(knot=knot)), 1) == ""
+    assert faults(retied(tied(above, below), 1, Connection(knot=knot)), 1) == ""
 
 
 def test_a_cut_back_taper_takes_its_knots_by_its_end():
@@ -74,13 +74,13 @@ def test_a_cut_back_taper_takes_its_knots_by_its_end():
 
 
 def test_a_clinch_in_heavy_mono_and_mono_knots_in_wire_are_warned_of():
-    heavy = retied(tied(level(20, 3)), 1, Joint(knot="clinch"))
+    heavy = retied(tied(level(20, 3)), 1, Connection(knot="clinch"))
     assert "does not seat in mono as heavy" in faults(heavy, 1)
     assert at(heavy, 1).best.joint.knot == "uni"
-    wire = retied(tied(level(13, 1, "bite", "wire-single")), 1, Joint(knot="improved-clinch"))
+    wire = retied(tied(level(13, 1, "bite", "wire-single")), 1, Connection(knot="improved-clinch"))
     assert "does not hold in single-strand wire" in faults(wire, 1)
-    assert at(wire, 1).faults[0].instead == Joint(knot="haywire")
-    mono = retied(PLAIN, 4, Joint(knot="haywire"))
+    assert at(wire, 1).faults[0].instead == Connection(knot="haywire")
+    mono = retied(PLAIN, 4, Connection(knot="haywire"))
     assert "for wire only" in faults(mono, 4)
 
 
@@ -132,9 +132,9 @@ def test_every_knot_says_how_its_tags_leave_and_keeps_its_limits_in_reach():
 
 def test_soft_wire_takes_a_surgeons_and_a_snap_without_fault():
     mono, soft = level(16, 5), level(14, 1, "bite", "wire-soft")
-    leader = retied(tied(mono, soft), 1, Joint(knot="double-surgeons"))
+    leader = retied(tied(mono, soft), 1, Connection(knot="double-surgeons"))
     assert faults(leader, 1) == ""
-    assert at(leader, 1).other.joint == Joint(knot="double-surgeons")
+    assert at(leader, 1).other.joint == Connection(knot="double-surgeons")
     single = retied(tied(mono, level(14, 1, "bite", "wire-single")), 1, leader.joints[1])
     assert "does not hold in single-strand wire" in faults(single, 1)
     other = at(leader, 2, fly=Fly(title="Pike fly", kind="predator", hook=-3)).other

@@ -2,7 +2,7 @@
 
 import pytest
 
-from nine_knots.core.judge.planning.by_hand import by_hand
+from nine_knots.core.plan.by_hand import by_hand
 from tests.makers import design
 
 

@@ -9,36 +9,36 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.judge.agreement import agreement_of
-from nine_knots.core.judge.hangs_on import BY_BEND, BY_DRAG, BY_SPEED
-from nine_knots.core.judge.lift import lift_words
-from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
-from nine_knots.core.judge.turnover import (
+from nine_knots.core.assess.balance import balance_of
+from nine_knots.core.assess.dominant_uncertainty import BY_BEND, BY_DRAG, BY_SPEED
+from nine_knots.core.assess.own_cast import UNKNOWN, OwnCast
+from nine_knots.core.assess.pick_up import lift_words
+from nine_knots.core.assess.turnover import (
     LEVEL_SAID,
     CastResult,
     eased,
     landing_words,
-    mono_measure,
+    mono_score,
     opening_words,
     share_words,
     stroke_words,
-    turnover_measure,
+    turnover_score,
 )
-from nine_knots.core.models.cast.casting import cast_at, launched
-from nine_knots.core.models.cast.landing import CastLanding, landing_of
-from nine_knots.core.models.cast.minimum_speed import MinimumLaunchSpeed, minimum_launch_speed
-from nine_knots.core.models.cast.mono import mass_ratio
-from nine_knots.core.models.cast.rig import rig_of
-from nine_knots.core.models.cast.stroke import ROD_TIP_M, Stroke
-from nine_knots.core.models.cast.wind import air_of
-from nine_knots.core.physics.air import Air
-from nine_knots.core.tell.cast import cast_of, rough_cast_of
-from nine_knots.core.trade.leader import Leader
-from nine_knots.core.trade.situation import Wind
-from nine_knots.core.trade.tackle import Fly, FlyLine, Rod, line_profile
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.casting.landing import CastLanding, landing_of
+from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed, minimum_launch_speed
+from nine_knots.core.casting.mono import mass_ratio
+from nine_knots.core.casting.rig import rig_of
+from nine_knots.core.casting.stroke import ROD_TIP_M, Stroke
+from nine_knots.core.casting.throw import cast_at, launched
+from nine_knots.core.casting.wind import air_of
+from nine_knots.core.domain.leader import Leader
+from nine_knots.core.domain.situation import Wind
+from nine_knots.core.domain.tackle import Fly, FlyLine, Rod, line_profile
+from nine_knots.core.mechanics.air import Air
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.shelf import demo_stock
+from nine_knots.words.cast import cast_of, rough_cast_of
 from tests.makers import DRY, FIVE, INCHES, METRIC, PLAIN, day, design, knotless, level, tied
 
 LINE = line_profile(FIVE)
@@ -179,23 +179,23 @@ FOAM = Fly(title="f", kind="foam", hook=6)
 
 
 def test_the_cord_says_how_much_of_the_stroke_is_to_spare():
-    right = turnover_measure(thrown(SOUND), SOUND, day(), INCHES)
+    right = turnover_score(thrown(SOUND), SOUND, day(), INCHES)
     assert right.standing == "right"
     assert re.fullmatch(r"opens, (half|two thirds|three quarters) to spare", right.figure)
     assert "less than an easy stroke; yours leaves at 49 ft/s" in right.why
     long_fine = tied(*SOUND.pieces[:-1], level(4, 12, "tippet", "nylon-soft"))
-    heap = turnover_measure(thrown(long_fine, FOAM), long_fine, day(fly=FOAM), METRIC)
+    heap = turnover_score(thrown(long_fine, FOAM), long_fine, day(fly=FOAM), METRIC)
     assert (heap.standing, heap.figure) == ("too little", "piles up")
     assert heap.position < heap.band.low
     wind = Wind(speed_m_s=8.0, bearing="in the face")
-    against = turnover_measure(thrown(SOUND, wind=-8.0), SOUND, day(wind=wind), METRIC)
+    against = turnover_score(thrown(SOUND, wind=-8.0), SOUND, day(wind=wind), METRIC)
     assert against.standing == "too little"
     assert "as yours against this wind" in against.why
 
 
 def test_the_cord_goes_with_the_margin_and_never_jumps():
     def cord(margin: float, wish="drift on top"):
-        return turnover_measure(result(margin), SOUND, day(wish=wish), INCHES)
+        return turnover_score(result(margin), SOUND, day(wish=wish), INCHES)
 
     cords = [cord(0.5 * 1.01**number) for number in range(200)]
     places = [each.position for each in cords]
@@ -211,7 +211,7 @@ def test_the_cord_goes_with_the_margin_and_never_jumps():
 
 def test_no_stroke_is_said_as_such():
     none = CastResult(MinimumLaunchSpeed(None, 2), Stroke())
-    told = turnover_measure(none, SOUND, day(), METRIC)
+    told = turnover_score(none, SOUND, day(), METRIC)
     assert (told.standing, told.why) == (
         "too little",
         "No stroke opens it, not even one of 45 m/s.",
@@ -231,7 +231,7 @@ WINDS = [Wind(), Wind(speed_m_s=5.0, bearing="in the face"), Wind(speed_m_s=5.0,
 )
 def test_no_two_sentences_about_a_cast_disagree(margin, straight, opening, wind, wish, own):
     cast, situation = result(margin, straight, opening), day(wish=wish, wind=wind)
-    told = turnover_measure(cast, SOUND, situation, INCHES, own)
+    told = turnover_score(cast, SOUND, situation, INCHES, own)
     lies = landing_words(cast, wind, situation.floats, INCHES, own)
     if told.standing == "right":
         assert "heap" not in lies
@@ -319,10 +319,10 @@ def test_a_mono_rig_is_judged_by_mass():
     mono, tippet = (1140 * pi / 4 * (thou * 25.4e-6) ** 2 for thou in (6.3, 5))
     expected = (mono * (8.0 - 1.2192) + tippet * 1.2192) / 2.6e-4
     assert mass_ratio(rig, bead) == pytest.approx(expected, rel=1e-6)
-    assert mono_measure(mass_ratio(rig, bead)).standing == "right"
-    assert mono_measure(mass_ratio(rig, speck)).standing == "too little"
-    assert mono_measure(4.5).marginal
-    assert "more than 1000 times" in mono_measure(float("inf")).why
+    assert mono_score(mass_ratio(rig, bead)).standing == "right"
+    assert mono_score(mass_ratio(rig, speck)).standing == "too little"
+    assert mono_score(4.5).marginal
+    assert "more than 1000 times" in mono_score(float("inf")).why
 
 
 def test_a_knotless_taper_flies_too():
@@ -351,7 +351,7 @@ def test_line_leader_and_fly_can_disagree_both_ways():
     def said(leader, fly):
         cast = thrown(leader, fly)
         landed = landing_of(leader, LINE, fly, Stroke(), Air(), cast.minimum)
-        return agreement_of(landed.flight, landed.rig, leader, day(fly=fly), cast.margin >= 1.0)
+        return balance_of(landed.flight, landed.rig, leader, day(fly=fly), cast.margin >= 1.0)
 
     assert said(SOUND, DRY).kind == "agree"
     assert said(SOUND, DRY).words == ""

@@ -7,11 +7,11 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.judge.proposing.cheapest import Choice, cheapest
+from nine_knots.core.propose.cheapest import DayChoice, cheapest
 
 THINGS = ("butt", "taper", "5X", "wire", "6X")
 CHOICES = st.builds(
-    Choice,
+    DayChoice,
     key=st.sampled_from(["one", "two", "three"]),
     buys=st.lists(st.sampled_from(THINGS), max_size=3, unique=True).map(tuple),
     off=st.floats(0.0, 9.0),
@@ -33,8 +33,8 @@ def test_no_combination_is_cheaper(days, prices):
 
 
 def test_what_serves_two_days_is_bought_once_and_the_better_leader_wins():
-    near, far = Choice("near", ("5X",), 0.1), Choice("far", ("5X",), 5.0)
-    other = Choice("other", ("wire",), 0.0)
+    near, far = DayChoice("near", ("5X",), 0.1), DayChoice("far", ("5X",), 5.0)
+    other = DayChoice("other", ("wire",), 0.0)
     taken, buy = cheapest([[far, near, other], [near]], {})
     assert ([choice.key for choice in taken], buy) == (["near", "near"], ("5X",))
     dear, buy = cheapest([[near, other]], {"5X": 9.0, "wire": 2.0})

@@ -6,13 +6,13 @@ from math import inf
 import pytest
 
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.judge.proposing import spools
-from nine_knots.core.judge.proposing.held import rack_of
-from nine_knots.core.judge.proposing.propose import matched_butt_bend_nm2
-from nine_knots.core.judge.proposing.spools import Spools, choose_for_less, choose_spools
-from nine_knots.core.trade.schools import school_of
-from nine_knots.core.trade.schools.school import Brief
-from nine_knots.core.trade.tackle import line_profile
+from nine_knots.core.domain.tackle import line_profile
+from nine_knots.core.propose import spools
+from nine_knots.core.propose.propose import matched_butt_bend_nm2
+from nine_knots.core.propose.spool_index import spool_index_of
+from nine_knots.core.propose.spools import Spools, choose_for_less, choose_spools
+from nine_knots.core.schools import school_of
+from nine_knots.core.schools.school import SchoolBrief
 from tests.makers import day, spool
 
 SHELF = tuple(spool(thou) for thou in (20, 17, 15, 12, 10, 8, 7, 6))
@@ -23,7 +23,7 @@ def planned(key):
     here = day()
     line, tippet_m = line_profile(here.line), 0.18e-3
     return school_of(key).plan(
-        Brief(
+        SchoolBrief(
             situation=here,
             line=line,
             length_m=school_of(key).span(here).usual_m,
@@ -36,7 +36,7 @@ def planned(key):
 def cost_of(plan, chain):
     """What a chain of spools costs: each by itself, and every step."""
     cost = sum(
-        spools.Wanted(piece).cost(one) for piece, one in zip(plan.pieces, chain, strict=True)
+        spools.WantedSection(piece).cost(one) for piece, one in zip(plan.pieces, chain, strict=True)
     )
     for number in range(1, len(chain)):
         upper, lower = plan.pieces[number - 1 : number + 1]
@@ -48,16 +48,16 @@ def cost_of(plan, chain):
 def test_the_chain_is_the_cheapest_of_all_and_none_is_found_for_less(key):
     plan = planned(key)
     plan = plan.model_copy(update={"pieces": plan.pieces[-4:]})
-    shelf = Spools(rack_of(SHELF))
+    shelf = Spools(spool_index_of(SHELF))
     chosen = choose_spools(plan, shelf)
-    every = product(rack_of(SHELF).held, repeat=len(plan.pieces))
+    every = product(spool_index_of(SHELF).held, repeat=len(plan.pieces))
     assert chosen.cost == pytest.approx(min(cost_of(plan, chain) for chain in every))
     assert choose_for_less(plan, shelf, 1.001 * chosen.cost + 1e-9) == chosen
     assert choose_for_less(plan, shelf, 0.999 * chosen.cost) is None
 
 
 def test_where_there_is_no_chain_that_is_said_unless_a_cheaper_one_was_wanted():
-    plan, shelf = planned("halving"), Spools(rack_of(()))
+    plan, shelf = planned("halving"), Spools(spool_index_of(()))
     with pytest.raises(CannotCompute):
         choose_for_less(plan, shelf, inf)
     assert choose_for_less(plan, shelf, 1.0) is None

@@ -4,9 +4,9 @@ import pytest
 
 from nine_knots.core.base.errors import OutOfRange, Unreadable
 from nine_knots.core.base.units import parse_price
-from nine_knots.core.tell.costs import cost_text, cost_words, money
-from nine_knots.core.trade.ledger import Change, Spent
-from nine_knots.core.trade.strand import Price
+from nine_knots.core.domain.ledger import Change, SpoolUse
+from nine_knots.core.domain.strand import Price
+from nine_knots.words.costs import cost_text, cost_words, money
 from tests.makers import SHELF
 
 DEAR = SHELF[0].remade(price=Price(paid=6.0, amount=30.0))
@@ -35,10 +35,10 @@ def test_an_act_costs_what_its_priced_spools_gave(why, changes, said):
 
 def test_all_acts_are_summed_by_why_and_what_has_no_price_is_said():
     gone = [
-        Spent("tied", DEAR.spool_id, 10.0),
-        Spent("lost", DEAR.spool_id, 2.5),
-        Spent("tied", PLAIN.spool_id, 10.0),
-        Spent("tied", "a spool that is gone", 10.0),
+        SpoolUse("tied", DEAR.spool_id, 10.0),
+        SpoolUse("lost", DEAR.spool_id, 2.5),
+        SpoolUse("tied", PLAIN.spool_id, 10.0),
+        SpoolUse("tied", "a spool that is gone", 10.0),
     ]
     assert cost_words(gone, STOCK) == (
         "At what you paid: 2.00 tied and 0.50 lost or thrown away. 2.50 in all. "

@@ -6,12 +6,12 @@ import re
 import numpy as np
 import pytest
 
-from nine_knots.core.tell.drawing import RECIPES, drawing_of, knot_drawing
-from nine_knots.core.tell.drawing.crossings import crossings
-from nine_knots.core.tell.drawing.figure import since
-from nine_knots.core.tell.drawing.overhand import overhand
-from nine_knots.core.tell.drawing.path import Path, offset, smooth
-from nine_knots.core.trade.knots import KNOTS
+from nine_knots.core.domain.knots import KNOTS
+from nine_knots.drawing import RECIPES, drawing_of, knot_drawing
+from nine_knots.drawing.crossings import crossings
+from nine_knots.drawing.figure import since
+from nine_knots.drawing.overhand import overhand
+from nine_knots.drawing.path import Path, offset, smooth
 
 EVERY = sorted(RECIPES)
 EDGE = 60.0  # standing parts leave the drawing beyond this

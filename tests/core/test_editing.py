@@ -8,9 +8,9 @@ from hypothesis import strategies as st
 
 from nine_knots.core.base.errors import EditRefused, NineKnotsError, Unreadable
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M, THOU_M
-from nine_knots.core.trade.leader import Joint, Leader
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.edits import (
+from nine_knots.core.domain.leader import Connection, Leader
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.edits import (
     CutBack,
     Delete,
     Insert,
@@ -24,7 +24,7 @@ from nine_knots.core.trade.leader.edits import (
     StepStock,
     UseStock,
 )
-from nine_knots.core.trade.leader.resizing import SHORTEST_PIECE_M
+from nine_knots.core.domain.leader.resizing import SHORTEST_PIECE_M
 from tests.makers import METRIC, PLAIN, SHELF, knotless, level, spool, tied, workbench
 
 BENCH = workbench()
@@ -139,7 +139,7 @@ def test_the_last_piece_stays():
 
 
 def test_a_joint_can_be_tied_otherwise_and_a_piece_be_named_otherwise():
-    ring = Joint(kind="ring", knot="uni", upper_knot="improved-clinch")
+    ring = Connection(kind="ring", knot="uni", upper_knot="improved-clinch")
     assert apply_edit(PLAIN, SetJoint(joint=3, tied=ring), BENCH).joints[3] == ring
     with pytest.raises(EditRefused, match="joins two pieces"):
         apply_edit(PLAIN, SetJoint(joint=4, tied=ring), BENCH)

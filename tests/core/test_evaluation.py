@@ -8,13 +8,13 @@ from hypothesis import strategies as st
 from pydantic import ValidationError
 
 from nine_knots.core.base.errors import OutOfRange, Unreadable
-from nine_knots.core.base.measure import on_the_cord
+from nine_knots.core.base.score import position_in_band
 from nine_knots.core.base.units import Units
-from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.tell.sentence import Say, hear, phrases
-from nine_knots.core.trade.leader import Joint, Leader
-from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
-from nine_knots.core.trade.tackle import OwnFish
+from nine_knots.core.domain.leader import Connection, Leader
+from nine_knots.core.domain.situation import Situation, TargetFish, Water, Wind
+from nine_knots.core.domain.tackle import OwnFish
+from nine_knots.words.evaluation import evaluate
+from nine_knots.words.sentence import SentenceEdit, apply_sentence_edit, sentence_words
 from tests.makers import INCHES, METRIC, PLAIN, day, design, knotless, level, tied
 
 
@@ -67,21 +67,23 @@ def test_a_mono_rig_is_not_judged_by_its_joint_to_the_line():
 
 
 def test_hold_moves_with_the_fish():
-    light = measure(design(quarry=Quarry(mass_kg=0.3)), "hold")
-    heavy = measure(design(quarry=Quarry(mass_kg=9.0), water=Water(snags="heavy snags")), "hold")
+    light = measure(design(quarry=TargetFish(mass_kg=0.3)), "hold")
+    heavy = measure(
+        design(quarry=TargetFish(mass_kg=9.0), water=Water(snags="heavy snags")), "hold"
+    )
     assert light.position > heavy.position
     assert heavy.standing == "too little"
     assert "you lose" in heavy.why
 
 
 def test_cutting_teeth_want_wire():
-    pike = {"quarry": Quarry(kind="pike", mass_kg=2.0)}
+    pike = {"quarry": TargetFish(kind="pike", mass_kg=2.0)}
     said = measure(design(tied(level(20, 4), level(15, 2)), **pike), "hold")
     assert said.standing == "too little"
     assert "wire" in said.why
     pieces = (level(20, 4), level(17, 2), level(15, 1, "bite", "wire-single"))
-    swivel = Joint(kind="swivel", knot="haywire", upper_knot="improved-clinch")
-    joints = (PLAIN.joints[0], Joint(knot="blood"), swivel, Joint(knot="haywire"))
+    swivel = Connection(kind="swivel", knot="haywire", upper_knot="improved-clinch")
+    joints = (PLAIN.joints[0], Connection(knot="blood"), swivel, Connection(knot="haywire"))
     wired = measure(design(Leader(pieces=pieces, joints=joints), **pike), "hold")
     assert "cuts" not in wired.why
 
@@ -95,16 +97,16 @@ def test_length_is_judged_by_the_leaders_own_school():
 
 @given(st.floats(-50, 50))
 def test_a_knot_never_leaves_its_cord(deviation):
-    assert 0.0 < on_the_cord(deviation) < 1.0
-    assert (0.3 <= on_the_cord(deviation) <= 0.7) == (abs(deviation) <= 1.0)
+    assert 0.0 < position_in_band(deviation) < 1.0
+    assert (0.3 <= position_in_band(deviation) <= 0.7) == (abs(deviation) <= 1.0)
 
 
 def test_the_sentence_uses_words_where_a_figure_is_near_one():
-    parts = phrases(day(water=Water(depth_m=0.52, pace_m_s=0.8)), INCHES)
+    parts = sentence_words(day(water=Water(depth_m=0.52, pace_m_s=0.8)), INCHES)
     words = {part.part: part.text for part in parts}
     assert words["water"].startswith("knee-deep")
     assert words["pace"] == "at walking pace"
-    odd = phrases(day(water=Water(depth_m=0.65), wind=Wind(speed_m_s=12.0)), METRIC)
+    odd = sentence_words(day(water=Water(depth_m=0.65), wind=Wind(speed_m_s=12.0)), METRIC)
     words = {part.part: part.text for part in odd}
     assert words["water"].startswith("65 cm deep")
     assert words["wind"].startswith("wind of 12.0 m/s")
@@ -124,7 +126,7 @@ def test_the_sentence_uses_words_where_a_figure_is_near_one():
     ],
 )
 def test_words_and_figures_are_heard(part, text, value):
-    heard = hear(day(), Say(part=part, text=text), INCHES)
+    heard = apply_sentence_edit(day(), SentenceEdit(part=part, text=text), INCHES)
     found = {
         "depth": heard.water.depth_m,
         "pace": heard.water.pace_m_s,
@@ -135,7 +137,7 @@ def test_words_and_figures_are_heard(part, text, value):
 
 
 def test_another_fish_comes_at_its_usual_weight():
-    heard = hear(day(), Say(part="fish", text="sea trout"), INCHES)
+    heard = apply_sentence_edit(day(), SentenceEdit(part="fish", text="sea trout"), INCHES)
     assert (heard.quarry.kind, heard.quarry.mass_kg) == ("sea-trout", 1.5)
 
 
@@ -152,7 +154,7 @@ def test_another_fish_comes_at_its_usual_weight():
 )
 def test_what_is_not_heard_names_its_part(part, text, error):
     with pytest.raises(error) as refused:
-        hear(day(), Say(part=part, text=text), Units("metric"))
+        apply_sentence_edit(day(), SentenceEdit(part=part, text=text), Units("metric"))
     assert refused.value.where == part
     assert refused.value.mend
 
@@ -162,11 +164,11 @@ def test_a_situation_is_whole():
 
 
 def test_another_fish_is_said_by_its_mouth_and_teeth():
-    heard = hear(day(), Say(part="fish", text="other"), INCHES).quarry
+    heard = apply_sentence_edit(day(), SentenceEdit(part="fish", text="other"), INCHES).quarry
     assert (heard.fish.title, heard.fish.bites_through) == ("fish", False)
     wolf = heard.model_copy(update={"own": OwnFish(title="wolf fish", teeth="cutting")})
     said = measure(design(quarry=wolf), "hold")
     assert said.standing == "too little"
     assert "wolf fish" in said.why
     with pytest.raises(ValidationError, match="mouth and teeth"):
-        Quarry(kind="other")
+        TargetFish(kind="other")

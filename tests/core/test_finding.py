@@ -6,40 +6,40 @@ import numpy as np
 import pytest
 from pydantic import ValidationError
 
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.assessor import Assessor
+from nine_knots.core.assess.sensitivity import WIND_OFF_M_S
+from nine_knots.core.assess.turnover import wanted
+from nine_knots.core.assess.usual_length import HARDLY
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M, THOU_M
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.day_reader import DayReader
-from nine_knots.core.judge.finding import search
-from nine_knots.core.judge.finding.chosen import dozen_of
-from nine_knots.core.judge.finding.demands import WISHES, Demands, knots_in
-from nine_knots.core.judge.finding.front import front_of, told_apart, unbeaten
-from nine_knots.core.judge.finding.impossible import impossible
-from nine_knots.core.judge.finding.nearest import nearest_of
-from nine_knots.core.judge.finding.sane import is_sane
-from nine_knots.core.judge.finding.search import Search
-from nine_knots.core.judge.finding.to_buy import to_buy
-from nine_knots.core.judge.finding.tried import FAR_FROM_IT, SEEN, SLOWER
-from nine_knots.core.judge.matters import WIND_OFF_M_S
-from nine_knots.core.judge.turnover import wanted
-from nine_knots.core.judge.usual_length import HARDLY
-from nine_knots.core.models.cast.minimum_speed import opens_at
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.cast.wind import air_of
-from nine_knots.core.models.hold.elements import hold_of
-from nine_knots.core.tell.finding.asked import sentence_of
-from nine_knots.core.tell.finding.beside import SAID, figure
-from nine_knots.core.tell.finding.buying import buy_words
-from nine_knots.core.tell.finding.in_the_way import nearest_words
-from nine_knots.core.tell.finding.reading import found_so_far
-from nine_knots.core.trade.leader import LevelPiece
-from nine_knots.core.trade.need import need_of
-from nine_knots.core.trade.schools.by_water import beyond_most
-from nine_knots.core.trade.situation import Quarry, Water, WaterRules, Wind
-from nine_knots.core.trade.strand import Spool
+from nine_knots.core.casting.minimum_speed import opens_at
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.wind import air_of
+from nine_knots.core.domain.leader import LevelSection
+from nine_knots.core.domain.need import need_of
+from nine_knots.core.domain.situation import TargetFish, Water, WaterRules, Wind
+from nine_knots.core.domain.strand import Spool
+from nine_knots.core.schools.by_water import beyond_most
+from nine_knots.core.search import search
+from nine_knots.core.search.demands import WISHES, Demands, knots_in
+from nine_knots.core.search.diverse_pick import pick_dozen
+from nine_knots.core.search.evaluated import FAR_FROM_IT, SEEN, SLOWER
+from nine_knots.core.search.infeasible import infeasible_demands
+from nine_knots.core.search.nearest import nearest_of
+from nine_knots.core.search.pareto_front import distinct, front_of, non_dominated
+from nine_knots.core.search.plausible import is_plausible
+from nine_knots.core.search.search import Search
+from nine_knots.core.search.to_buy import to_buy
+from nine_knots.core.strength.elements import hold_of
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES
-from tests.core.test_today import DAYS
+from nine_knots.words.search.asked import sentence_of
+from nine_knots.words.search.buying import buy_words
+from nine_knots.words.search.comparison import SAID, wish_figure
+from nine_knots.words.search.obstacles import nearest_words
+from nine_knots.words.search.reading import found_so_far
+from tests.core.test_schools_today import DAYS
 from tests.makers import INCHES, day, spool
 
 RUNA = Angler(stock=demo_stock(), flies=tuple(FLIES.values()))
@@ -67,13 +67,13 @@ def found():
 @pytest.mark.parametrize("name", DAYS)
 def test_what_is_found_does_all_that_was_asked_when_it_is_read_again(found, name):
     demands, tried = found[name]
-    dozen = dozen_of(tried, demands)
+    dozen = pick_dozen(tried, demands)
     assert 2 <= len(dozen) <= 12
     held_day = demands.day(DAYS[name])
     left = {s.spool_id: s.remaining_m for s in RUNA.stock if isinstance(s, Spool)}
     for chosen in dozen:
         leader = chosen.one.table.leader
-        read = {one.key: one for one in DayReader(held_day, RUNA).measures(leader, STROKE)}
+        read = {one.key: one for one in Assessor(held_day, RUNA).measures(leader, STROKE)}
         for key in {"turnover", "depth", "drift", "match"} & set(read):
             assert read[key].standing == "right", (key, read[key])
         assert hold_of(leader).low_n >= need_of(held_day).most_n
@@ -84,7 +84,7 @@ def test_what_is_found_does_all_that_was_asked_when_it_is_read_again(found, name
         if demands.asks_length:
             assert demands.shortest_m - 1e-3 <= leader.length_m <= demands.longest_m + 1e-3
         if demands.bought == "none":
-            assert all(isinstance(piece, LevelPiece) for piece in leader.pieces)
+            assert all(isinstance(piece, LevelSection) for piece in leader.pieces)
         for piece in leader.pieces:
             assert piece.length_m < left.get(piece.strand.spool_id, np.inf)
 
@@ -92,7 +92,7 @@ def test_what_is_found_does_all_that_was_asked_when_it_is_read_again(found, name
 @pytest.mark.parametrize("name", DAYS)
 def test_the_dozen_differ_and_no_school_betters_one_of_them(found, name):
     demands, tried = found[name]
-    dozen = [chosen.one for chosen in dozen_of(tried, demands)]
+    dozen = [chosen.one for chosen in pick_dozen(tried, demands)]
     for one, other in pairwise(dozen):
         assert (np.abs(one.axes - other.axes) > SEEN).any()
     for school in (one for one in tried if one.origin and one.serves):
@@ -106,9 +106,9 @@ def test_leaders_are_such_as_a_person_would_tie(found):
     own = [one.table.leader for one in tried if not one.origin]
     assert len(own) > 10
     for leader in own:
-        assert is_sane(leader, DAYS["dry"])
+        assert is_plausible(leader, DAYS["dry"])
         for piece in leader.pieces:
-            if isinstance(piece, LevelPiece):
+            if isinstance(piece, LevelSection):
                 steps = piece.length_m / (2.0 * INCH_M)
                 assert steps == pytest.approx(round(steps))
         across = [piece.upper_diameter_m for piece in leader.pieces]
@@ -124,7 +124,7 @@ def test_upper_flies_are_tied_as_comes_out_best(found):
     tags = {round(joint.dropper.length_m, 3) for joint in joints if joint.dropper}
     assert len(tags) > 1
     ruled = DAYS["nymph"].water.remade(rules=WaterRules(most_flies=1))
-    (why,) = impossible(DAYS["nymph"].remade(water=ruled), RUNA, Demands(flies=2))
+    (why,) = infeasible_demands(DAYS["nymph"].remade(water=ruled), RUNA, Demands(flies=2))
     assert "allow one fly; you ask for 2" in why
 
 
@@ -140,7 +140,7 @@ def test_the_same_question_has_the_same_answer_to_which_a_longer_search_adds(mon
 def test_far_from_the_edge_the_worse_cast_opens_too(found):
     """What is not thrown a second time would not have been refused by it."""
     _, tried = found["dry"]
-    reader, air = DayReader(DAYS["dry"], RUNA), air_of(DAYS["dry"].wind)
+    reader, air = Assessor(DAYS["dry"], RUNA), air_of(DAYS["dry"].wind)
     worse = air._replace(wind_m_s=air.wind_m_s - WIND_OFF_M_S)
     sure = sorted((o for o in tried if o.margin >= FAR_FROM_IT), key=lambda one: one.margin)
     for one in sure[:6]:
@@ -163,16 +163,18 @@ def test_where_nothing_serves_one_demand_less_does_as_it_is_said():
 
 
 def test_what_no_search_could_meet_is_told_before_one():
-    shark = day(quarry=Quarry(kind="shark", mass_kg=400.0))
-    (weak,) = impossible(shark, Angler(stock=(spool(9),)), Demands())
+    shark = day(quarry=TargetFish(kind="shark", mass_kg=400.0))
+    (weak,) = infeasible_demands(shark, Angler(stock=(spool(9),)), Demands())
     assert "400" not in weak
     assert "your strongest, nylon-stiff-90, breaks at" in weak
-    (nothing,) = impossible(day(), Angler(), Demands())
+    (nothing,) = infeasible_demands(day(), Angler(), Demands())
     assert "nothing on the shelf" in nothing
-    assert "foot at least" in impossible(day(), RUNA, Demands(longest_m=0.1))[0]
+    assert "foot at least" in infeasible_demands(day(), RUNA, Demands(longest_m=0.1))[0]
     short = Angler(stock=(spool(9, left_m=3.0),))
-    assert "you ask for 30 ft" in impossible(day(), short, Demands(shortest_m=30 * FOOT_M))[0]
-    assert impossible(day(), RUNA, Demands()) == ()
+    assert (
+        "you ask for 30 ft" in infeasible_demands(day(), short, Demands(shortest_m=30 * FOOT_M))[0]
+    )
+    assert infeasible_demands(day(), RUNA, Demands()) == ()
     with pytest.raises(CannotCompute, match="roll cast is not modelled"):
         list(Search(day(), Stroke(kind="roll"), RUNA, Demands(), most=20).rounds())
     with pytest.raises(CannotCompute, match="Nothing on the shelf"):
@@ -219,7 +221,7 @@ def test_the_spool_to_buy_is_one_that_is_lacked_and_what_it_makes_is_better():
     coarse = Angler(stock=tuple(spool(t) for t in (22, 20, 18, 16, 14, 12, 10, 9)))
     asked = Search(DAYS["dry"], STROKE, coarse, Demands(wishes=("long and fine",)), most=40)
     *_, last = asked.rounds()
-    dozen = dozen_of(last.tried, asked.demands)
+    dozen = pick_dozen(last.tried, asked.demands)
     bought = to_buy(asked, last, dozen)
     assert bought.spool.strand.diameter_m < 9 * THOU_M
     assert bought.shown_by.by("long and fine") > dozen[0].one.by("long and fine")
@@ -234,17 +236,19 @@ def test_what_is_cast_and_what_its_fly_pulls_out_are_told_beside_each_other(foun
     cast = next(one for one in tried if one.reserve is not None)
     for one, other in ((pulled, cast), (cast, pulled)):
         said = SAID["easy to throw"](one, other, INCHES)
-        assert said == f"{figure(one, 'turnover')} (the other {figure(other, 'turnover')})"
+        assert (
+            said == f"{wish_figure(one, 'turnover')} (the other {wish_figure(other, 'turnover')})"
+        )
 
 
 def test_a_front_is_what_is_beaten_by_none_and_told_apart_what_one_would_want():
     axes = np.array([[1.0, 0.0], [0.0, 1.0], [0.5, 0.5], [0.4, 0.4], [1.0, 0.0]])
-    assert unbeaten(axes).tolist() == [True, True, True, False, True]
+    assert non_dominated(axes).tolist() == [True, True, True, False, True]
 
     class One:
         def __init__(self, *axes):
             self.axes = np.array(axes) * SEEN
 
     nearly, better, other = One(0, 0, 0, 0, 0.5), One(0, 3, 0, 0, 0), One(2, 0, 0, 0, 0)
-    assert told_apart([nearly, other, better]) == [other, better]
+    assert distinct([nearly, other, better]) == [other, better]
     assert len(WISHES) == len(SEEN)

@@ -5,13 +5,13 @@ import pytest
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import THOU_M
-from nine_knots.core.models.hold.elements import hold_of
-from nine_knots.core.physics.weakest_link import first_break
-from nine_knots.core.trade.knots import KNOTS, line_used_m, strength_kept, turns
-from nine_knots.core.trade.leader import Joint, Leader
-from nine_knots.core.trade.materials import MATERIALS
-from nine_knots.core.trade.need import need_of
-from nine_knots.core.trade.situation import Quarry, Water
+from nine_knots.core.domain.knots import KNOTS, line_used_m, strength_kept, turns
+from nine_knots.core.domain.leader import Connection, Leader
+from nine_knots.core.domain.materials import MATERIALS
+from nine_knots.core.domain.need import need_of
+from nine_knots.core.domain.situation import TargetFish, Water
+from nine_knots.core.mechanics.weakest_link import first_break
+from nine_knots.core.strength.elements import hold_of
 from tests.makers import PLAIN, day
 
 NYLON, FLUORO = MATERIALS["nylon-soft"], MATERIALS["fluorocarbon"]
@@ -32,7 +32,7 @@ def test_the_leader_breaks_in_its_tippet_knots():
 
 def test_a_ring_is_a_joint_of_two_knots():
     joints = list(PLAIN.joints)
-    joints[3] = Joint(kind="ring", knot="uni", upper_knot="improved-clinch")
+    joints[3] = Connection(kind="ring", knot="uni", upper_knot="improved-clinch")
     ringed = hold_of(Leader(pieces=PLAIN.pieces, joints=joints))
     sides = [e for e in ringed.elements if (e.what, e.index) == ("joint", 3)]
     assert len(sides) == 2
@@ -52,7 +52,7 @@ def test_chances_come_from_a_monte_carlo_just_so():
     means, spreads = np.array([20.0, 21.0, 24.0]), np.array([0.05, 0.10, 0.15])
     found = first_break(means, spreads)
     rng = np.random.default_rng(9)
-    from nine_knots.core.physics.weakest_link import weibull_shape
+    from nine_knots.core.mechanics.weakest_link import weibull_shape
 
     shapes = np.array([weibull_shape(s) for s in spreads])
     draws = rng.weibull(shapes, size=(200_000, 3))
@@ -74,7 +74,7 @@ def test_a_chain_of_nothing_or_of_no_strength_is_refused():
 def test_snags_and_heavy_fish_ask_more():
     open_water = need_of(day())
     snags = need_of(day(water=Water(snags="heavy snags")))
-    heavy = need_of(day(quarry=Quarry(mass_kg=5.0)))
+    heavy = need_of(day(quarry=TargetFish(mass_kg=5.0)))
     assert snags.pull_n > open_water.pull_n
     assert heavy.strike_n > open_water.strike_n
     assert heavy.most_n == max(heavy.strike_n, heavy.pull_n)

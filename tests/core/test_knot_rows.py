@@ -4,13 +4,13 @@ from typing import get_args
 
 import pytest
 
+from nine_knots.core.assess.tying_time import PIECE_S, tying_time
 from nine_knots.core.base.units import Units
-from nine_knots.core.judge.tying_time import PIECE_S, tying_time
-from nine_knots.core.tell.drawing import RECIPES, knot_drawing
-from nine_knots.core.tell.knot_card import PLACES, knot_card
-from nine_knots.core.trade.knots import table
-from nine_knots.core.trade.knots.table import KNOTS, KnotKey
-from nine_knots.core.trade.leader import Joint
+from nine_knots.core.domain.knots import table
+from nine_knots.core.domain.knots.table import KNOTS, KnotKey
+from nine_knots.core.domain.leader import Connection
+from nine_knots.drawing import RECIPES, knot_drawing
+from nine_knots.words.knot_card import PLACES, knot_card
 from tests.makers import level, tied
 
 
@@ -26,7 +26,7 @@ def test_every_knot_is_read_up_drawn_and_timed(key):
     assert knot_drawing(key)
     leader = tied(level(15, 3), level(12, 2), level(9, 2))
     joints = [*leader.joints]
-    joints[1] = Joint.model_construct(**{**joints[1].model_dump(), "knot": key})
+    joints[1] = Connection.model_construct(**{**joints[1].model_dump(), "knot": key})
     timed = tying_time(leader.model_copy(update={"joints": tuple(joints)}), {})
     known = [KNOTS[joint.knot].usual_s for joint in joints[:-1]]
     assert timed.seconds == pytest.approx(3 * PIECE_S + sum(known))
@@ -37,6 +37,6 @@ def test_a_knot_that_is_added_needs_no_other_table(monkeypatch):
     monkeypatch.setitem(table.KNOTS, "new-knot", new)
     leader = tied(level(15, 3), level(9, 2))
     joints = [*leader.joints]
-    joints[1] = Joint.model_construct(**{**joints[1].model_dump(), "knot": "new-knot"})
+    joints[1] = Connection.model_construct(**{**joints[1].model_dump(), "knot": "new-knot"})
     with_it = tying_time(leader.model_copy(update={"joints": tuple(joints)}), {}).seconds
     assert with_it - tying_time(leader, {}).seconds == pytest.approx(70.0 - KNOTS["blood"].usual_s)

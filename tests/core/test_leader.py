@@ -6,15 +6,15 @@ import pytest
 from pydantic import ValidationError
 
 from nine_knots.core.base.units.factors import THOU_M
-from nine_knots.core.trade.leader import Attachment, Joint, Leader, LevelPiece
-from nine_knots.core.trade.strand import Spool, TaperProfile
+from nine_knots.core.domain.leader import Attachment, Connection, Leader, LevelSection
+from nine_knots.core.domain.strand import Spool, TaperProfile
 from tests.makers import PLAIN, PROFILE, knotless, level, strand, tied
 
 
 @pytest.mark.parametrize("length", [0.0, -1.0, math.inf, math.nan, 41.0])
 def test_a_piece_has_a_real_length(length):
     with pytest.raises(ValidationError):
-        LevelPiece(role="butt", strand=strand(18), length_m=length)
+        LevelSection(role="butt", strand=strand(18), length_m=length)
 
 
 @pytest.mark.parametrize("thou", [0.0, -3.0, 1.0, 200.0, math.nan])
@@ -39,11 +39,11 @@ def test_at_most_24_pieces_and_40_metres():
 @pytest.mark.parametrize(
     ("number", "joint", "says"),
     [
-        (0, Joint(knot="blood"), "does not go there"),
-        (1, Joint(knot="improved-clinch"), "does not go there"),
-        (4, Joint(kind="ring", knot="uni", upper_knot="uni"), "joins two pieces"),
-        (1, Joint(kind="ring", knot="uni"), "either side"),
-        (0, Joint(kind="loops", knot="perfection-loop", upper_knot="bimini"), "loop knot"),
+        (0, Connection(knot="blood"), "does not go there"),
+        (1, Connection(knot="improved-clinch"), "does not go there"),
+        (4, Connection(kind="ring", knot="uni", upper_knot="uni"), "joins two pieces"),
+        (1, Connection(kind="ring", knot="uni"), "either side"),
+        (0, Connection(kind="loops", knot="perfection-loop", upper_knot="bimini"), "loop knot"),
     ],
 )
 def test_a_knot_goes_where_it_belongs(number, joint, says):
@@ -55,7 +55,7 @@ def test_a_knot_goes_where_it_belongs(number, joint, says):
 
 def test_a_ring_takes_no_knot_for_joining_two_strands():
     with pytest.raises(ValidationError, match="no knot for ring"):
-        Joint(kind="ring", knot="blood", upper_knot="blood")
+        Connection(kind="ring", knot="blood", upper_knot="blood")
 
 
 def test_places_run_from_the_line_to_the_fly():

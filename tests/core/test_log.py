@@ -6,16 +6,16 @@ import pytest
 from scipy.stats import binom
 
 from nine_knots.core.base.units import Units
-from nine_knots.core.judge.log.counts import ENOUGH, between, rate_of, share_of
-from nine_knots.core.judge.log.day import around, renewals
-from nine_knots.core.judge.log.expected import expected_breaks
-from nine_knots.core.judge.log.tables import LoggedDay, breaks, by_rig, by_stretch, spent, table
-from nine_knots.core.tell.log.season import FEW, season_of
-from nine_knots.core.trade.brief import BriefRig, BriefStop, DayBrief, ExpectedBreak
-from nine_knots.core.trade.event import Detail, Event
+from nine_knots.core.domain.day_brief import BriefRig, BriefStop, DayBrief, ExpectedBreak
+from nine_knots.core.domain.event import Event, EventDetail
+from nine_knots.core.log.counts import ENOUGH, between, rate_of, share_of
+from nine_knots.core.log.day import events_in_context, renewals
+from nine_knots.core.log.expected import expected_breaks
+from nine_knots.core.log.tables import LoggedDay, breaks, by_rig, by_stretch, season_cost, table
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.season import demo_season
 from nine_knots.demo.shelf import demo_stock
+from nine_knots.words.log.season import FEW, season_of
 
 HOUR = 3_600_000
 METRIC = Units("metric")
@@ -50,7 +50,7 @@ def made(number, kind, hours, **detail):
         plan_id="a" * 32,
         at=int(hours * HOUR),
         kind=kind,
-        detail=Detail(**detail),
+        detail=EventDetail(**detail),
     )
 
 
@@ -65,7 +65,7 @@ EVENTS = (
     made(8, "new-tippet", 14.0),
     made(9, "taken-back", 14.1, undoes=f"{8:032x}"),
 )
-DAY = LoggedDay("a" * 32, BRIEF, around(BRIEF, 0.5, EVENTS))
+DAY = LoggedDay("a" * 32, BRIEF, events_in_context(BRIEF, 0.5, EVENTS))
 
 
 def test_each_event_stands_where_it_happened_and_time_is_counted_where_it_was_fished():
@@ -74,19 +74,21 @@ def test_each_event_stands_where_it_happened_and_time_is_counted_where_it_was_fi
     assert rows["Pockets"].rate.hours == pytest.approx(1.0)  # not the walk, nor lunch
     assert rows["Gorge"].rate.hours == pytest.approx(0.6)
     assert {row.name for row in table([DAY], by_rig)} == {"Sedge leader", "Night leader"}
-    assert spent([DAY]).tippets == 1
+    assert season_cost([DAY]).tippets == 1
     assert renewals(BRIEF, EVENTS) == ((f"{4:032x}", "one"),)
 
 
 def test_any_order_of_the_same_events_gives_the_same_log():
     mixed = [*EVENTS, *EVENTS[:4]]
     random.Random(3).shuffle(mixed)
-    assert around(BRIEF, 0.5, mixed) == DAY.around
+    assert events_in_context(BRIEF, 0.5, mixed) == DAY.around
 
 
 def test_hours_too_short_to_tell_are_left_out():
     def words(*events):
-        day = LoggedDay(plan_id="a" * 32, brief=BRIEF, around=around(BRIEF, None, events))
+        day = LoggedDay(
+            plan_id="a" * 32, brief=BRIEF, around=events_in_context(BRIEF, None, events)
+        )
         return season_of((day,), METRIC).words
 
     tap = words(made(1, "fish", 9.0), made(2, "new-tippet", 9.01))
@@ -128,14 +130,18 @@ def test_a_knot_that_breaks_too_often_is_named():
     events = [made(1, "missed", 8.0)] + [
         made(number, "broke", 9.0 + number / 100, place="in the tippet") for number in range(2, 10)
     ]
-    season = season_of((LoggedDay("a" * 32, BRIEF, around(BRIEF, None, events)),), METRIC)
+    season = season_of(
+        (LoggedDay("a" * 32, BRIEF, events_in_context(BRIEF, None, events)),), METRIC
+    )
     assert season.break_words.startswith("More broke in the tippet than Hold expected")
     assert next(line for line in season.breaks if line.place == "in the tippet").odd
 
 
 def test_the_season_of_the_demo_has_something_to_say_in_every_picture():
     days = tuple(
-        LoggedDay(one.plan_id, one.brief, around(one.brief, one.plan.level_m, one.events))
+        LoggedDay(
+            one.plan_id, one.brief, events_in_context(one.brief, one.plan.level_m, one.events)
+        )
         for one in demo_season(demo_stock())
     )
     season = season_of(days, METRIC)

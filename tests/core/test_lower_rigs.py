@@ -3,18 +3,18 @@
 import pytest
 from pydantic import ValidationError
 
+from nine_knots.core.assess.joint_match import match_joints
 from nine_knots.core.base.errors import EditRefused
-from nine_knots.core.judge.match import match_joints
-from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.trade.leader import Joint
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.lower_rig import LowerRig, lower_rig_of, with_lower_rig
-from nine_knots.core.trade.leader.rig_edits import HangOn, SetDropper
-from nine_knots.core.trade.tackle import Fly, line_profile
+from nine_knots.core.domain.leader import Connection
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.lower_rig import LowerRig, lower_rig_of, with_lower_rig
+from nine_knots.core.domain.leader.rig_edits import HangOn, SetDropper
+from nine_knots.core.domain.tackle import Fly, line_profile
+from nine_knots.words.evaluation import evaluate
 from tests.makers import DRY, FIVE, INCHES, PLAIN, design, level, tied, workbench
 
 NYMPH = Fly(title="Nymph 14", kind="nymph", hook=14)
-RING = Joint(kind="ring", knot="uni", upper_knot="improved-clinch")
+RING = Connection(kind="ring", knot="uni", upper_knot="improved-clinch")
 
 
 def ringed(*below, joint=1):

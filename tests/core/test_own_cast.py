@@ -6,9 +6,8 @@ import numpy as np
 import pytest
 from scipy import optimize, stats
 
-from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.judge.landings import Seen, landing_of
-from nine_knots.core.judge.own_cast import (
+from nine_knots.core.assess.landings import ObservedLanding, landing_of
+from nine_knots.core.assess.own_cast import (
     FREEDOM,
     LANDED,
     PILES_UP,
@@ -19,9 +18,10 @@ from nine_knots.core.judge.own_cast import (
     OwnCast,
     estimate,
 )
-from nine_knots.core.judge.turnover import opening_words, turnover_measure
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.tell.own_cast import expected, own_reading
+from nine_knots.core.assess.turnover import opening_words, turnover_score
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.words.own_cast import expected, own_reading
 from tests.core.test_cast import SOUND, thrown
 from tests.makers import METRIC, day, design
 
@@ -95,7 +95,9 @@ def test_the_estimate_is_the_posteriors_top_and_its_curvature():
 
 def test_a_landing_tells_the_margin_of_the_stroke():
     told = landing_of(
-        Seen(design=design(SOUND), stroke=Stroke(), said="normal", by_word=True, landed="soft")
+        ObservedLanding(
+            design=design(SOUND), stroke=Stroke(), said="normal", by_word=True, landed="soft"
+        )
     )
     assert exp(told.usual) == pytest.approx(thrown(SOUND).margin, rel=0.03)
     assert expected(told, UNKNOWN) == "straight"
@@ -106,7 +108,9 @@ def test_a_mono_rigs_landing_is_refused():
     rig = SOUND.model_copy(update={"school": "thin-mono"})
     with pytest.raises(CannotCompute, match="unrolls no loop"):
         landing_of(
-            Seen(design=design(rig), stroke=Stroke(), said="", by_word=True, landed="straight")
+            ObservedLanding(
+                design=design(rig), stroke=Stroke(), said="", by_word=True, landed="straight"
+            )
         )
 
 
@@ -115,8 +119,8 @@ def test_thresholds_of_ones_own_shift_words_and_band():
     demanding = OwnCast(piles_up=1.3, soft=1.9, slams=4.0)
     assert opening_words(1.2, demanding) == "barely opens"
     cast = thrown(SOUND)
-    usual = turnover_measure(cast, SOUND, day(), METRIC)
-    assert turnover_measure(cast, SOUND, day(), METRIC, demanding).position < usual.position
+    usual = turnover_score(cast, SOUND, day(), METRIC)
+    assert turnover_score(cast, SOUND, day(), METRIC, demanding).position < usual.position
 
 
 def test_the_reading_says_how_sure_it_is():

@@ -4,10 +4,17 @@ from math import log
 
 import pytest
 
-from nine_knots.core.models.hold.elements import hold_of
-from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.trade.knots.own import PullTest, belief, density, is_odd, own_knots, summed
-from nine_knots.core.trade.tyer import Tyer
+from nine_knots.core.domain.builder import Builder
+from nine_knots.core.domain.knots.own import (
+    PullTest,
+    belief,
+    density,
+    is_odd,
+    pulled_knots,
+    sum_tests,
+)
+from nine_knots.core.strength.elements import hold_of
+from nine_knots.words.evaluation import evaluate
 from tests.makers import INCHES, PLAIN, design
 
 
@@ -18,7 +25,7 @@ def pulls(*shares, knot="blood"):
 
 
 def told(tests, knot="blood"):
-    return summed(knot, "nylon", tests)
+    return sum_tests(knot, "nylon", tests)
 
 
 def test_a_test_far_from_the_others_is_questioned_and_still_counts_until_set_aside():
@@ -36,25 +43,25 @@ def test_a_test_far_from_the_others_is_questioned_and_still_counts_until_set_asi
 
 
 def test_the_design_goes_by_the_posterior_and_says_so():
-    own = own_knots((told(pulls(0.6, 0.62, 0.58, 0.6, 0.61, 0.6, 0.59, 0.6)),))
+    own = pulled_knots((told(pulls(0.6, 0.62, 0.58, 0.6, 0.61, 0.6, 0.59, 0.6)),))
     assert [(one.knot, one.family, one.tests) for one in own] == [("blood", "nylon", 8)]
     assert hold_of(PLAIN, own=own).mean_n < hold_of(PLAIN).mean_n
-    hold = evaluate(design(), {}, INCHES, Tyer(knots=own)).verdict[1]
+    hold = evaluate(design(), {}, INCHES, Builder(knots=own)).verdict[1]
     assert "Its knot is reckoned by 8 pulls of yours." in hold.why
-    joint = evaluate(design(), {}, INCHES, Tyer(knots=own)).joints[3]
+    joint = evaluate(design(), {}, INCHES, Builder(knots=own)).joints[3]
     assert joint.kept.endswith(", by 8 pulls of yours")
     assert "pulls of yours" not in evaluate(design(), {}, INCHES).verdict[1].why
 
 
 def test_a_knot_never_keeps_more_than_the_line_has():
-    own = own_knots((told(pulls(*(1.3,) * 30)),))
+    own = pulled_knots((told(pulls(*(1.3,) * 30)),))
     sides = [e for e in hold_of(PLAIN, own=own).elements if e.what == "joint" and e.index == 1]
     assert all(side.kept <= 1.0 for side in sides)
 
 
 def test_all_set_aside_is_as_none():
     aside = tuple(one.model_copy(update={"set_aside": True}) for one in pulls(0.5, 0.5))
-    assert own_knots((told(aside),)) == ()
+    assert pulled_knots((told(aside),)) == ()
     assert belief(told(aside)).posterior == pytest.approx(belief(told(())).prior)
 
 

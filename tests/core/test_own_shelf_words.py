@@ -2,24 +2,24 @@
 
 import pytest
 
+from nine_knots.core.assess.line_age import age_words, years_old
+from nine_knots.core.assess.refit import refitted
+from nine_knots.core.assess.strength_known import strength_known
 from nine_knots.core.base.errors import OutOfRange
-from nine_knots.core.judge.ageing import age_words, years_old
-from nine_knots.core.judge.refit import refitted
-from nine_knots.core.judge.strength_known import strength_known
-from nine_knots.core.models.hold.elements import hold_of
-from nine_knots.core.tell.differs import differences, swap_words
-from nine_knots.core.tell.found_by import words_of
-from nine_knots.core.tell.known import known_words
-from nine_knots.core.tell.taken import changes_by, is_low, shopping, taken_words, unknown_words
-from nine_knots.core.tell.tying import cut_length_m, takes_of
-from nine_knots.core.trade.ends import check_ends
-from nine_knots.core.trade.knots.own import OwnKnot
-from nine_knots.core.trade.labels import labels_in
-from nine_knots.core.trade.measured import Measured
-from nine_knots.core.trade.tyer import Tyer
+from nine_knots.core.domain.builder import Builder
+from nine_knots.core.domain.ends import check_ends
+from nine_knots.core.domain.knots.own import PulledKnot
+from nine_knots.core.domain.labels import labels_in
+from nine_knots.core.domain.measured import MeasuredSpread
+from nine_knots.core.strength.elements import hold_of
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
+from nine_knots.words.differences import differences, swap_words
+from nine_knots.words.figure_sources import known_words
+from nine_knots.words.found_by import words_of
+from nine_knots.words.ledger import act_words, changes_by, is_low, shopping, unknown_words
+from nine_knots.words.tying import cut_length_m, takes_of
 from tests.makers import INCHES, METRIC, SHELF, design, packet, spool, strand
 
 STOCK = demo_stock()
@@ -29,7 +29,7 @@ TODAY = "2026-11-27"
 
 
 def test_takes_are_what_is_cut_by_the_own_hand_and_only_what_is_renewed():
-    leader, tyer = SEDGE.leader, Tyer(handiness=1.4)
+    leader, tyer = SEDGE.leader, Builder(handiness=1.4)
     takes = takes_of(((SEDGE, 2),), tyer)
     cut = sum(2 * cut_length_m(leader, n, 1.4) for n in range(len(leader.pieces)))
     assert sum(take.amount for take in takes) == pytest.approx(cut)
@@ -47,10 +47,10 @@ def test_takes_are_what_is_cut_by_the_own_hand_and_only_what_is_renewed():
 
 def test_words_of_an_act_name_the_spool_or_count_them():
     one = changes_by(takes_of(((SEDGE, 1),), only=frozenset({0})), BY_ID)
-    assert taken_words(one, frozenset(), INCHES) == "4 ft off Amber stiff .017 in."
+    assert act_words(one, frozenset(), INCHES) == "4 ft off Amber stiff .017 in."
     several = changes_by(takes_of(((SEDGE, 1),)), BY_ID)
-    assert taken_words(several, frozenset(), INCHES).endswith("off six spools.")
-    assert taken_words((), frozenset(), INCHES) == "Nothing was taken off a spool."
+    assert act_words(several, frozenset(), INCHES).endswith("off six spools.")
+    assert act_words((), frozenset(), INCHES) == "Nothing was taken off a spool."
 
 
 @pytest.mark.parametrize(
@@ -100,7 +100,7 @@ def test_the_list_tells_what_lacks_then_what_is_low_then_what_is_old():
 def test_it_is_said_where_figures_come_from():
     plain = spool(6, "nylon-soft")
     assert known_words(plain, METRIC)[0] == "Its thickness is as it was sold, ± 0.026."
-    by = Measured(off=0.01, readings=9)
+    by = MeasuredSpread(off=0.01, readings=9)
     measured = plain.remade(strand=plain.strand.remade(across_by=by, modulus_by=by))
     said = known_words(measured, METRIC)
     assert said[0] == "Measured, nine readings: 0.152 mm ± 0.004."
@@ -112,7 +112,7 @@ def test_hold_is_known_by_label_law_or_pulls():
     hold = hold_of(leader)
     assert strength_known(leader, hold).by == "law"
     own = tuple(
-        OwnKnot(knot=knot, family="nylon", factor=1.0, tests=4)
+        PulledKnot(knot=knot, family="nylon", factor=1.0, tests=4)
         for knot in ("improved-clinch", "blood", "double-surgeons", "perfection-loop")
     )
     assert strength_known(leader, hold, own).by == "pulls"

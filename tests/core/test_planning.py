@@ -7,29 +7,29 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.assessor import Assessor
+from nine_knots.core.assess.practice import Attempt
+from nine_knots.core.assess.tying_time import own_times, tying_time
 from nine_knots.core.base.errors import CannotCompute, OutOfRange
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.day_reader import DayReader
-from nine_knots.core.judge.finding.sane import ends_as_advised
-from nine_knots.core.judge.planning.cover import Way, cost_of, fewest
-from nine_knots.core.judge.planning.parts import part_names
-from nine_knots.core.judge.planning.planned import Tied, planned
-from nine_knots.core.judge.practice import Attempt
-from nine_knots.core.judge.today import SchoolToday
-from nine_knots.core.judge.tying_time import own_times, tying_time
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.cast.wind import STEADY
-from nine_knots.core.tell.plan.change import change_words
-from nine_knots.core.tell.plan.reading import Light, plan_reading
-from nine_knots.core.trade.leader import Attachment
-from nine_knots.core.trade.leader.lower_rig import parting_joint
-from nine_knots.core.trade.plan import DayPlan, FlyFor, Outfit, Stop
-from nine_knots.core.trade.situation import Quarry, Wind
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.wind import STEADY
+from nine_knots.core.domain.leader import Attachment
+from nine_knots.core.domain.leader.lower_rig import parting_joint
+from nine_knots.core.domain.plan import DayPlan, FlyFor, Outfit, Stop
+from nine_knots.core.domain.situation import TargetFish, Wind
+from nine_knots.core.plan.parts import part_names
+from nine_knots.core.plan.planned import TiedLeader, work_plan
+from nine_knots.core.plan.set_cover import Option, cost_of, least_cover
+from nine_knots.core.search.plausible import ends_as_advised
+from nine_knots.core.search.schools_today import SchoolToday
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.places import demo_places
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
+from nine_knots.words.plan.change import change_words
+from nine_knots.words.plan.reading import LightReading, plan_reading
 from tests.makers import INCHES
 
 STOCK = demo_stock()
@@ -47,7 +47,7 @@ def a_plan(*stops, flies=(("skarn-sedge", "drift on top"), ("slate-point", "drif
         place_id="skarn",
         level_m=0.55,
         wind=Wind(speed_m_s=2.5),
-        quarry=Quarry(kind="grayling", mass_kg=0.6),
+        quarry=TargetFish(kind="grayling", mass_kg=0.6),
         outfits=(Outfit(rod=RODS["river"], line=LINES["river"]),),
         flies=tuple(FlyFor(fly=FLIES[key], wish=wish) for key, wish in flies),
         stops=tuple(
@@ -63,12 +63,12 @@ def a_plan(*stops, flies=(("skarn-sedge", "drift on top"), ("slate-point", "drif
 
 
 def read(plan, found):
-    return plan_reading(plan, SKARN, found, RUNA, {}, Light())
+    return plan_reading(plan, SKARN, found, RUNA, {}, LightReading())
 
 
 names = st.sampled_from("abc")
 way = st.builds(
-    Way,
+    Option,
     upper=names,
     lower=st.sampled_from(["", "x", "y"]),
     fly=st.sampled_from("12"),
@@ -84,7 +84,7 @@ way = st.builds(
     tied=st.sets(names, max_size=2),
 )
 def test_no_other_row_of_ways_costs_less(stops, tied):
-    chosen = fewest(stops, tied)
+    chosen = least_cover(stops, tied)
     least = min(cost_of(path, tied) for path in product(*stops))
     taken = [stop[number] for stop, number in zip(stops, chosen.ways, strict=True)]
     assert chosen.cost == pytest.approx(cost_of(taken, tied))
@@ -93,19 +93,19 @@ def test_no_other_row_of_ways_costs_less(stops, tied):
 
 def test_a_stretch_without_a_way_is_refused():
     with pytest.raises(CannotCompute):
-        fewest([[]])
+        least_cover([[]])
 
 
 def test_every_leader_of_a_plan_is_right_where_it_is_fished():
     plan = a_plan(("pockets", 0), ("alder-head", 1), ("mill-glide", 0), ("gorge", 1))
-    found = planned(plan, SKARN, CAST, OWN)
+    found = work_plan(plan, SKARN, CAST, OWN)
     for stop in found.stops:
         assert stop.fit is not None
         design = stop.fit.design
         thrown = Stroke(drop=True) if "drop" in stop.fit.words else Stroke()
         if "stroke" in stop.fit.words:
             continue  # thrown harder, in words of the stroke
-        again = DayReader(design.situation, RUNA).measures(design.leader, thrown)
+        again = Assessor(design.situation, RUNA).measures(design.leader, thrown)
         assert all(one.standing == "right" for one in again if one.key != "length")
     # one leader is not put away for another and then taken out again for nothing
     assert len(found.chosen.uppers) <= 2
@@ -123,9 +123,9 @@ def test_every_leader_of_a_plan_is_right_where_it_is_fished():
 
 def test_what_lies_ready_is_taken_first_and_is_not_tied():
     plan = a_plan(("pockets", 0))
-    fresh = planned(plan, SKARN, CAST)
+    fresh = work_plan(plan, SKARN, CAST)
     design = fresh.stops[0].fit.design
-    others = planned(plan, SKARN, CAST, OWN, (Tied("t1", OWN[0]),))
+    others = work_plan(plan, SKARN, CAST, OWN, (TiedLeader("t1", OWN[0]),))
     assert others.stops[0].candidate.tied_id == "t1"
     reading = read(plan, others)
     assert reading.tie[0].ready
@@ -135,10 +135,10 @@ def test_what_lies_ready_is_taken_first_and_is_not_tied():
 
 
 def test_where_nothing_serves_the_nearest_is_told(monkeypatch):
-    monkeypatch.setattr("nine_knots.core.judge.planning.sought.MOST_SOUGHT", 16)
+    monkeypatch.setattr("nine_knots.core.plan.sought.MOST_SOUGHT", 16)
     gale = Wind(speed_m_s=28.0, bearing="in the face")
     plan = a_plan(("mill-glide", 0)).remade(wind=gale)
-    found = planned(plan, SKARN, CAST)
+    found = work_plan(plan, SKARN, CAST)
     stop = read(plan, found).stops[0]
     assert stop.design is None
     assert stop.words.startswith(("Nothing tried or sought serves here", "No school can be built"))
@@ -147,9 +147,9 @@ def test_where_nothing_serves_the_nearest_is_told(monkeypatch):
 
 def test_where_no_school_serves_a_leader_is_sought(monkeypatch):
     none = partial(SchoolToday, group="not for this", words="", design=None, measures=(), off=9.0)
-    monkeypatch.setattr("nine_knots.core.judge.planning.planned._school", lambda key, *_: none(key))
+    monkeypatch.setattr("nine_knots.core.plan.planned._school", lambda key, *_: none(key))
     plan = a_plan(("mill-glide", 0))
-    found = planned(plan, SKARN, CAST)
+    found = work_plan(plan, SKARN, CAST)
     stop = found.stops[0]
     assert stop.candidate.origin == "sought"
     assert all(one.standing == "right" for one in stop.fit.measures)
@@ -162,7 +162,7 @@ def test_where_no_school_serves_a_leader_is_sought(monkeypatch):
 
 def test_a_stretch_that_is_gone_is_said():
     with pytest.raises(OutOfRange, match="no longer part"):
-        planned(a_plan(("weir", 0)), SKARN, CAST)
+        work_plan(a_plan(("weir", 0)), SKARN, CAST)
 
 
 def test_a_float_that_is_moved_is_said_as_on_the_bank():

@@ -2,7 +2,7 @@
 
 from datetime import UTC, datetime, timedelta
 
-from nine_knots.core.judge.practice import Attempt, in_order, progress_of
+from nine_knots.core.assess.practice import Attempt, in_order, progress_of
 
 BEGUN = datetime(2026, 3, 1, 18, 0, tzinfo=UTC)
 

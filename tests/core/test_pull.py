@@ -4,20 +4,20 @@ import numpy as np
 import pytest
 from scipy.stats import binom
 
+from nine_knots.core.assess.record_rule import bite_m, class_m, record_lines
 from nine_knots.core.base.errors import Unreadable
 from nine_knots.core.base.units.factors import INCH_M, POUND_N
-from nine_knots.core.judge.record_rule import bite_m, class_m, record_lines
-from nine_knots.core.models.hold.above import above_of
-from nine_knots.core.models.hold.elements import hold_of
-from nine_knots.core.models.hold.stretch import at_the_hook_n_m, compliance_m_n, energy_j
-from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.tell.pull import hold_reading
-from nine_knots.core.tell.sentence import Say, hear
-from nine_knots.core.trade.leader import Joint, Leader
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.edits import SetWear, UseStock
-from nine_knots.core.trade.situation import Quarry, Water
-from nine_knots.core.trade.tackle import Rod
+from nine_knots.core.domain.leader import Connection, Leader
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.edits import SetWear, UseStock
+from nine_knots.core.domain.situation import TargetFish, Water
+from nine_knots.core.domain.tackle import Rod
+from nine_knots.core.strength.elements import hold_of
+from nine_knots.core.strength.reel_to_leader import reel_to_leader
+from nine_knots.core.strength.stretch import at_the_hook_n_m, compliance_m_n, energy_j
+from nine_knots.words.evaluation import evaluate
+from nine_knots.words.pull import hold_reading
+from nine_knots.words.sentence import SentenceEdit, apply_sentence_edit
 from tests.makers import INCHES, METRIC, PLAIN, day, design, knotless, level, tied, workbench
 
 
@@ -104,13 +104,13 @@ def test_facts_follow_fish_snags_rod_and_ring():
     calm = reading()
     assert fact(calm, "The day asks").standing == "right"
     assert "a quarter to a third" in fact(calm, "Set the drag to").text
-    heavy = design(quarry=Quarry(mass_kg=6.0), water=Water(snags="heavy snags"))
+    heavy = design(quarry=TargetFish(mass_kg=6.0), water=Water(snags="heavy snags"))
     assert fact(reading(heavy), "The day asks").standing == "too little"
     stout = design(tied(level(24, 4, "butt"), level(22, 3, "tippet")))
     assert fact(reading(stout), "The rod").standing == "too much"
     assert fact(reading(stout), "Above the leader").standing == "too much"
     joints = list(PLAIN.joints)
-    joints[2] = Joint(kind="ring", knot="improved-clinch", upper_knot="clinch")
+    joints[2] = Connection(kind="ring", knot="improved-clinch", upper_knot="clinch")
     ringed = Leader(pieces=PLAIN.pieces, joints=tuple(joints))
     assert "above the ring" in fact(reading(design(ringed)), "Order of break").text
     weak = worn(ringed, 0, "wind knot")
@@ -124,10 +124,10 @@ def test_a_weak_place_above_the_tippet_is_the_wrong_order():
 
 def test_the_record_rule_measures_as_it_says():
     joints = (
-        Joint(kind="loops", knot="perfection-loop"),
-        Joint(knot="blood"),
-        Joint(knot="albright"),
-        Joint(knot="non-slip-loop"),
+        Connection(kind="loops", knot="perfection-loop"),
+        Connection(knot="blood"),
+        Connection(knot="albright"),
+        Connection(knot="non-slip-loop"),
     )
 
     def leader(class_in, bite_in):
@@ -150,7 +150,7 @@ def test_the_record_rule_measures_as_it_says():
 def test_a_rod_too_light_for_the_fish_is_said_and_one_that_is_not_is_let_be():
     """Common practice, no source: a 2-weight and a 20-inch trout."""
     light, usual = (Rod(title="r", length_m=2.6, weight=weight) for weight in (2, 5))
-    trout = Quarry(kind="trout", mass_kg=1.4)
+    trout = TargetFish(kind="trout", mass_kg=1.4)
     said = fact(reading(design(rod=light, quarry=trout)), "The rod")
     assert "light for a fish" in said.text
     assert "light" not in fact(reading(design(rod=usual, quarry=trout)), "The rod").text
@@ -160,18 +160,21 @@ def test_everything_from_the_reel_to_the_hook_is_one_chain():
     bare = evaluate(design(), {}, INCHES).chain
     assert [link.title for link in bare.links] == ["line", "line's loop"]
     assert bare.words == "From the line down the leader goes first."
-    backed = hear(day(), Say(part="backing", text="20 lb, 100 yd"), INCHES)
+    backed = apply_sentence_edit(day(), SentenceEdit(part="backing", text="20 lb, 100 yd"), INCHES)
     whole = evaluate(design(line=backed.line), {}, INCHES).chain
     assert [link.title for link in whole.links][:3] == ["reel", "backing", "backing to line"]
     assert "300 ft" in whole.links[1].detail
     poor = backed.line.remade(backing=backed.line.backing.remade(strength_n=4.0 * POUND_N))
     weak = design(line=poor)
-    found = above_of(weak, hold_of(weak.leader))
+    found = reel_to_leader(weak, hold_of(weak.leader))
     assert found.leader_first + sum(link.chance for link in found.links) == pytest.approx(1.0)
     told = fact(reading(weak), "Above the leader")
     assert told.standing == "too much"
     assert told.text.startswith("The reel, 2.4 lb, parts before the leader")
     for text in ("20 lb", "a lot, 100 yd"):
         with pytest.raises(Unreadable):
-            hear(day(), Say(part="backing", text=text), INCHES)
-    assert hear(backed, Say(part="backing", text=""), INCHES).line.backing is None
+            apply_sentence_edit(day(), SentenceEdit(part="backing", text=text), INCHES)
+    assert (
+        apply_sentence_edit(backed, SentenceEdit(part="backing", text=""), INCHES).line.backing
+        is None
+    )

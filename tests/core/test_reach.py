@@ -5,16 +5,16 @@ from math import exp
 import numpy as np
 import pytest
 
-from nine_knots.core.judge.reach import FALLS_OFF, GUESSED_OFF, reach_of
-from nine_knots.core.judge.ways import judgement_of
-from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
-from nine_knots.core.models.water.surroundings import fluid_of
-from nine_knots.core.models.ways import way_of
-from nine_knots.core.tell.reach import reach_reading
-from nine_knots.core.trade.in_water import fly_body
+from nine_knots.core.assess.reach import FALLS_OFF, GUESSED_OFF, reach_of
+from nine_knots.core.assess.techniques import assessment_of
+from nine_knots.core.domain.in_water import fly_body
+from nine_knots.core.techniques import technique_of
+from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
+from nine_knots.core.water.surroundings import fluid_of
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
+from nine_knots.words.reach import reach_reading
 from tests.makers import INCHES, METRIC
 
 DESIGNS = {one.title: one for one in (*demo_designs(demo_stock()), *demo_rigs(demo_stock()))}
@@ -22,11 +22,11 @@ FLOAT, TIGHT = DESIGNS["Two under the float, bridge run"], DESIGNS["Tight line f
 
 
 def test_tries_add_up_and_are_the_same_every_time():
-    found = reach_of(FLOAT, USUAL_ASK, INCHES)
+    found = reach_of(FLOAT, USUAL_QUESTION, INCHES)
     assert found.right + found.high + found.deep == found.tries
     assert 0 < found.high < found.right
     assert sum(share for _, share in found.shares) == pytest.approx(1.0)
-    assert reach_of(FLOAT, USUAL_ASK, METRIC) == found
+    assert reach_of(FLOAT, USUAL_QUESTION, METRIC) == found
     told = reach_reading(found, INCHES)
     assert told.fact.text.startswith(f"{found.right} of 32 tries fish in the zone, {found.high} ")
     assert told.settle.endswith("is how deep it is. Sound it with a weight on the line.")
@@ -37,27 +37,27 @@ def test_a_fly_timed_in_a_jar_is_less_of_a_doubt():
     fluid = fluid_of(TIGHT.situation.water)
     timed = fly.remade(sink_m_s=fly_body(fly, fluid).sink_m_s(fluid))
     made = TIGHT.remade(situation=TIGHT.situation.remade(fly=timed))
-    before, after = (dict(reach_of(one, USUAL_ASK, INCHES).shares) for one in (TIGHT, made))
+    before, after = (dict(reach_of(one, USUAL_QUESTION, INCHES).shares) for one in (TIGHT, made))
     assert after["fly"] < 0.5 * before["fly"]
 
 
 def test_what_no_knowing_mends_a_fly_on_top_and_any_depth_are_told_as_they_are():
-    shallow = reach_of(FLOAT, WaterAsk(wanted_m=0.3), INCHES)
+    shallow = reach_of(FLOAT, WaterQuestion(wanted_m=0.3), INCHES)
     assert (shallow.right, shallow.deep) == (0, 32)
     told = reach_reading(shallow, INCHES)
     assert told.fact.standing == "too much"
     assert "not for want of knowing" in told.settle
     dry = DESIGNS["Skarn evening sedge"]
-    assert reach_of(dry, USUAL_ASK, INCHES) is None
+    assert reach_of(dry, USUAL_QUESTION, INCHES) is None
     assert "stays on top" in reach_reading(None, INCHES).fact.text
-    swung = reach_reading(reach_of(DESIGNS["Night pool"], USUAL_ASK, INCHES), INCHES)
+    swung = reach_reading(reach_of(DESIGNS["Night pool"], USUAL_QUESTION, INCHES), INCHES)
     assert "keep clear of the bed" in swung.fact.text
 
 
 def test_as_many_reach_it_as_of_plain_draws():
     """Against a few hundred independent draws of pace, depth and fall, made without its code."""
-    chance, way = np.random.default_rng(7), way_of(FLOAT)
-    judgement, day = judgement_of(way), FLOAT.situation
+    chance, way = np.random.default_rng(7), technique_of(FLOAT)
+    judgement, day = assessment_of(way), FLOAT.situation
     fluid, right, tries = fluid_of(day.water), 0, 150
 
     def falling(fly, by):
@@ -78,8 +78,8 @@ def test_as_many_reach_it_as_of_plain_draws():
             leader = leader.with_joint(number, joint.remade(dropper=dropper, fly=fly_in_line))
         situation = day.remade(water=water, fly=falling(day.fly, by))
         made = FLOAT.remade(situation=situation, leader=leader)
-        depth_cord = next(judgement.measures(made, USUAL_ASK, INCHES))
+        depth_cord = next(judgement.measures(made, USUAL_QUESTION, INCHES))
         right += depth_cord.standing == "right"
-    found = reach_of(FLOAT, USUAL_ASK, INCHES)
+    found = reach_of(FLOAT, USUAL_QUESTION, INCHES)
     share, expected = found.right / found.tries, right / tries
     assert share == pytest.approx(expected, abs=2.5 * (expected * (1 - expected) / 32) ** 0.5)

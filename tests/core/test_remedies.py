@@ -2,17 +2,17 @@
 
 import pytest
 
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.remedies.turnover import remedies_for
-from nine_knots.core.judge.turnover import CastResult, turnover_measure
-from nine_knots.core.models.cast.minimum_speed import minimum_launch_speed
-from nine_knots.core.models.cast.rig import rig_of
-from nine_knots.core.models.cast.stroke import SPEEDS, Stroke
-from nine_knots.core.models.cast.wind import air_of
-from nine_knots.core.trade.leader import Leader
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.edits import UseStock
-from nine_knots.core.trade.tackle import Fly, line_profile
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.turnover import CastResult, turnover_score
+from nine_knots.core.casting.minimum_speed import minimum_launch_speed
+from nine_knots.core.casting.rig import rig_of
+from nine_knots.core.casting.stroke import SPEEDS, Stroke
+from nine_knots.core.casting.wind import air_of
+from nine_knots.core.domain.leader import Leader
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.edits import UseStock
+from nine_knots.core.domain.tackle import Fly, line_profile
+from nine_knots.core.remedies.turnover import remedies_for
 from tests.makers import DRY, INCHES, SHELF, design, level, tied, workbench
 
 SMALL = Fly(title="Small dry 18", kind="dry", hook=18)
@@ -39,7 +39,7 @@ def cast_again(made, stroke=STROKE):
     situation = made.situation
     rig = rig_of(made.leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
     minimum = minimum_launch_speed(rig, stroke, air_of(situation.wind))
-    return turnover_measure(CastResult(minimum, stroke), made.leader, situation, INCHES)
+    return turnover_score(CastResult(minimum, stroke), made.leader, situation, INCHES)
 
 
 def offered(made, stroke=STROKE):

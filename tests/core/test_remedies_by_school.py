@@ -2,15 +2,15 @@
 
 import pytest
 
+from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.remedies.turnover import remedies_for
-from nine_knots.core.judge.remedies.verdict import verdict_remedies_for
-from nine_knots.core.judge.remedies.water import water_remedies_for
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.situation import Quarry, Water
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.situation import TargetFish, Water
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine
+from nine_knots.core.remedies.turnover import remedies_for
+from nine_knots.core.remedies.verdict import verdict_remedies_for
+from nine_knots.core.remedies.water import water_remedies_for
 from tests.makers import SHELF, day, level, tied
 from tests.reference.test_own_verdict import SALT_SHELF, TROUT_SHELF
 from tests.rigs import judged, tie
@@ -35,7 +35,7 @@ def test_a_leader_for_a_floating_line_is_built_anew_for_the_sinking_one():
     salt = {
         "fly": Fly(title="bait", kind="streamer", hook=-1),
         "wish": "strip",
-        "quarry": Quarry(kind="sea-bass", mass_kg=2.0),
+        "quarry": TargetFish(kind="sea-bass", mass_kg=2.0),
     }
     floating = tie("two-part", day(**salt, line=FlyLine(title="f", weight=7)), SALT_SHELF)
     sunk = day(**salt, line=FlyLine(title="s", weight=7, sinking="sink-3"))
@@ -47,7 +47,7 @@ def test_a_leader_for_a_floating_line_is_built_anew_for_the_sinking_one():
 
 
 def test_too_weak_a_tippet_is_mended_by_the_next_that_holds():
-    strong = day(quarry=Quarry(kind="trout", mass_kg=2.0), water=Water(snags="some snags"))
+    strong = day(quarry=TargetFish(kind="trout", mass_kg=2.0), water=Water(snags="some snags"))
     weak = tied(
         *(level(18, 4, "butt"), level(13, 2), level(9, 1)),
         level(5, 2, "tippet", "nylon-soft"),
@@ -65,7 +65,7 @@ def test_a_leader_in_its_band_gets_none_and_teeth_get_wire():
     sound = tied(level(18, 4, "butt"), level(13, 2), level(9, 2, "tippet"))
     assert verdict_remedies_for(Design(title="s", situation=day(), leader=sound), Angler()) == ()
     pike = day(
-        quarry=Quarry(kind="pike", mass_kg=4.0),
+        quarry=TargetFish(kind="pike", mass_kg=4.0),
         fly=Fly(title="p", kind="predator", hook=-2),
         line=FlyLine(title="l", weight=8),
         wish="strip",

@@ -8,13 +8,12 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from nine_knots.core.judge.rig_state import day_now
-from nine_knots.core.trade.event import Detail, Event
-from nine_knots.core.trade.happenings import HAPPENINGS
-from nine_knots.core.trade.happenings.broke import BROKE
+from nine_knots.core.assess.rig_state import day_state
+from nine_knots.core.domain.event import Event, EventDetail
+from nine_knots.core.domain.event_kinds import BROKE, EVENT_KINDS
 
 CASES = json.loads((Path(__file__).parents[1] / "cases" / "rig-state.json").read_text())
-KINDS = [key for key in HAPPENINGS if key != "taken-back"]
+KINDS = [key for key in EVENT_KINDS if key != "taken-back"]
 
 
 def made(number, kind, **detail):
@@ -23,7 +22,7 @@ def made(number, kind, **detail):
         plan_id="a" * 32,
         at=1000 * number,
         kind=kind,
-        detail=Detail(**detail),
+        detail=EventDetail(**detail),
     )
 
 
@@ -51,13 +50,13 @@ def test_any_order_and_any_repetition_give_the_same(events, chance):
     mixed = [*events, *chance.sample(events, len(events) // 2)]
     chance.shuffle(mixed)
     begun = ("pockets", "one", "sedge")
-    assert day_now(mixed, *begun) == day_now(events, *begun)
+    assert day_state(mixed, *begun) == day_state(events, *begun)
 
 
 @pytest.mark.parametrize("case", CASES, ids=[case["name"] for case in CASES])
 def test_a_day_comes_to_what_is_told(case):
     events = [Event.model_validate_json(json.dumps(one)) for one in case["events"]]
-    now = day_now(events, case["stretch"], case["rig"], case["fly"])
+    now = day_state(events, case["stretch"], case["rig"], case["fly"])
     found = {
         "stretch": now.stretch,
         "rig": now.rig,

@@ -3,18 +3,13 @@
 import pytest
 from pydantic import ValidationError
 
+from nine_knots.core.assess.failure_report import what_is_lost
 from nine_knots.core.base.errors import EditRefused, Unreadable
-from nine_knots.core.judge.loss import what_is_lost
-from nine_knots.core.models.hold.elements import hold_of, hold_of_dropper
-from nine_knots.core.tell.hold_facts import facts
-from nine_knots.core.tell.tying.companion import screens
-from nine_knots.core.tell.tying.cutting import cut_length_m
-from nine_knots.core.tell.tying.steps import work_order
-from nine_knots.core.trade.knots.own import OwnKnot
-from nine_knots.core.trade.leader import Attachment, Dropper, Joint
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.edits import Delete, SetLength, UseStock
-from nine_knots.core.trade.leader.rig_edits import (
+from nine_knots.core.domain.knots.own import PulledKnot
+from nine_knots.core.domain.leader import Attachment, Connection, Dropper
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.edits import Delete, SetLength, UseStock
+from nine_knots.core.domain.leader.rig_edits import (
     AddFly,
     ChangeFly,
     HangOn,
@@ -29,7 +24,12 @@ from nine_knots.core.trade.leader.rig_edits import (
     StepThing,
     TakeOff,
 )
-from nine_knots.core.trade.tackle import Fly
+from nine_knots.core.domain.tackle import Fly
+from nine_knots.core.strength.elements import hold_of, hold_of_dropper
+from nine_knots.words.hold_facts import facts
+from nine_knots.words.tying.companion import screens
+from nine_knots.words.tying.cutting import cut_length_m
+from nine_knots.words.tying.steps import work_order
 from tests.makers import DRY, INCHES, PLAIN, design, level, strand, tied, workbench
 
 NYMPH = Fly(title="Test nymph 14", kind="nymph", hook=14)
@@ -127,7 +127,7 @@ def test_joints_refuse_what_does_not_go_together():
     with pytest.raises(ValidationError, match="ties no fly"):
         Dropper(**tag, knot="blood")
     with pytest.raises(ValidationError, match="go with the kind fly"):
-        Joint(kind="fly", knot="uni", upper_knot="uni", fly=NYMPH)
+        Connection(kind="fly", knot="uni", upper_knot="uni", fly=NYMPH)
     with pytest.raises(ValidationError, match="needs its mass"):
         Attachment(kind="shot", above_end_m=0.3)
 
@@ -149,7 +149,7 @@ def test_the_hold_goes_along_the_tree():
 def test_ones_own_pulls_of_a_droppers_knot_are_told_of_its_fish():
     leader = edited(SetDropper(joint=3, fly=NYMPH))
     knot = leader.joints[3].dropper.knot
-    weak = (OwnKnot(knot=knot, family="nylon", factor=0.5, tests=4),)
+    weak = (PulledKnot(knot=knot, family="nylon", factor=0.5, tests=4),)
     held = hold_of_dropper(leader, 3, weak)
     assert held.mean_n < 0.8 * hold_of_dropper(leader, 3).mean_n
     told = {fact.title: fact.text for fact in facts(design(leader), held, INCHES, weak).lines}
@@ -194,7 +194,10 @@ def test_a_fly_behind_hangs_on_a_lighter_trace_and_the_indicator_stays_where_it_
 
 def test_a_tube_goes_on_before_the_knot_and_a_snap_has_a_step_of_its_own():
     tube = Fly(title="Tube fly", kind="predator", hook=-9, tube=True)
-    ends = (Joint(kind="loops", knot="perfection-loop"), Joint(kind="snap", knot="haywire"))
+    ends = (
+        Connection(kind="loops", knot="perfection-loop"),
+        Connection(kind="snap", knot="haywire"),
+    )
     trace = tied(level(20, 3, "bite", "wire-single")).remade(joints=ends)
     titles = [screen.title for screen in screens(trace, tube, {}, INCHES)]
     on, knot, hung = (

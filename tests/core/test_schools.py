@@ -6,15 +6,15 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from nine_knots.core.assess.joint_match import match_joints
 from nine_knots.core.base.errors import CannotCompute, NotFound
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
-from nine_knots.core.judge.match import match_joints
-from nine_knots.core.judge.proposing.bare import bare_leader
-from nine_knots.core.judge.proposing.propose import propose
-from nine_knots.core.trade.schools import SCHOOLS
-from nine_knots.core.trade.schools.school import SchoolParameters
-from nine_knots.core.trade.situation import Quarry, Water, WaterRules
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, line_profile
+from nine_knots.core.domain.situation import TargetFish, Water, WaterRules
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, line_profile
+from nine_knots.core.propose.bare import bare_leader
+from nine_knots.core.propose.propose import propose
+from nine_knots.core.schools import SCHOOLS
+from nine_knots.core.schools.school import SchoolParameters
 from tests.makers import INCHES, SHELF, day, packet, spool
 
 STREAMER = Fly(title="Streamer 6", kind="streamer", hook=6, bulk="slim")
@@ -55,7 +55,7 @@ def test_every_school_ties_its_usual_length_from_the_shelf(key):
 SALT = {
     "fly": Fly(title="Big streamer", kind="streamer", hook=1, bulk="slim"),
     "wish": "strip",
-    "quarry": Quarry(kind="sea-bass", mass_kg=3.0),
+    "quarry": TargetFish(kind="sea-bass", mass_kg=3.0),
 }
 STOUT = dict.fromkeys(
     ("fifty-thirty-twenty", "tapered-inshore", "predator-wire", "level-and-wire"), SALT
@@ -182,7 +182,7 @@ def test_the_tight_line_has_its_sighter_above_a_ring_and_tippet_for_the_depth():
 
 
 def test_wire_ends_the_predators_leader_and_the_bite_is_within_the_record_rule():
-    pike = day(**{**SALT, "quarry": Quarry(kind="pike", mass_kg=5.0)})
+    pike = day(**{**SALT, "quarry": TargetFish(kind="pike", mass_kg=5.0)})
     assert leader_of("predator-wire", pike).pieces[-1].strand.substance.family == "wire"
     assert leader_of("level-and-wire", pike).joints[1].kind == "ring"
     bite, tippet = (leader_of("class-and-bite", pike).pieces[i].length_m for i in (-1, -2))
@@ -258,7 +258,7 @@ def test_whatever_is_asked_the_answer_is_a_leader_or_a_refusal(
 ):
     situation = day(
         line=FlyLine(title="l", weight=weight),
-        quarry=Quarry(mass_kg=kg),
+        quarry=TargetFish(mass_kg=kg),
         water=Water(kind="pool", depth_m=1.5),
     )
     parameters = {"length_m": length, "tippet_m": thou * THOU_M, "power": power}

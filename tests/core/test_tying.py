@@ -2,9 +2,9 @@
 
 import pytest
 
-from nine_knots.core.tell.tying.cutting import cut_length_m
-from nine_knots.core.tell.tying.steps import cautions_for, work_order
-from nine_knots.core.trade.leader import Joint, Leader
+from nine_knots.core.domain.leader import Connection, Leader
+from nine_knots.words.tying.cutting import cut_length_m
+from nine_knots.words.tying.steps import cautions_for, work_order
 from tests.makers import DRY, INCHES, PLAIN, knotless, level, tied
 
 
@@ -44,10 +44,10 @@ def test_a_taper_used_whole_says_so_and_warns_when_its_knots_eat_into_it():
 def test_cautions_follow_the_materials():
     plain = cautions_for(PLAIN)
     heavy = cautions_for(tied(level(30, 3), level(20, 2)))
-    swivel = Joint(kind="swivel", knot="haywire", upper_knot="improved-clinch")
+    swivel = Connection(kind="swivel", knot="haywire", upper_knot="improved-clinch")
     wired = Leader(
         pieces=(level(17, 3), level(13, 1, "bite", "wire-single")),
-        joints=(PLAIN.joints[0], swivel, Joint(knot="haywire")),
+        joints=(PLAIN.joints[0], swivel, Connection(knot="haywire")),
     )
     assert any("Eye protection" in said for said in plain)
     assert any("bare hands or teeth" in said for said in heavy)

@@ -5,29 +5,29 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units import parse_current, parse_seconds, parse_share, parse_temperature
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.remedies.changes import in_the_water
-from nine_knots.core.judge.remedies.depth_table import depth_table
-from nine_knots.core.judge.remedies.search import Try
-from nine_knots.core.judge.remedies.tuning import setting_for_m, tuned
-from nine_knots.core.judge.remedies.water import water_remedies_for
-from nine_knots.core.judge.ways import judgement_of
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
-from nine_knots.core.models.water.fished import fished_of
-from nine_knots.core.models.water.rig_in_water import rig_below
-from nine_knots.core.models.ways import fish, way_of
-from nine_knots.core.physics.fluid import Fluid
-from nine_knots.core.tell.sentence import Say, hear
-from nine_knots.core.tell.water import water_reading
-from nine_knots.core.trade.in_water import fly_body, fly_float
-from nine_knots.core.trade.leader import Attachment, Leader
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
-from nine_knots.core.trade.situation import Water, WaterRules
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.domain.in_water import fly_body, fly_float
+from nine_knots.core.domain.leader import Attachment, Leader
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
+from nine_knots.core.domain.situation import Water, WaterRules
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine
+from nine_knots.core.mechanics.fluid import Fluid
+from nine_knots.core.remedies.changes import in_the_water
+from nine_knots.core.remedies.depth_table import depth_table
+from nine_knots.core.remedies.search import Trial
+from nine_knots.core.remedies.tuning import setting_for_m, tuned
+from nine_knots.core.remedies.water import water_remedies_for
+from nine_knots.core.techniques import fish, technique_of
+from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
+from nine_knots.core.water.rig_in_water import rig_below
+from nine_knots.core.water.time_in_zone import fish_rig
+from nine_knots.words.sentence import SentenceEdit, apply_sentence_edit
+from nine_knots.words.water_reading import water_reading
 from tests.makers import DRY, INCHES, METRIC, PLAIN, SHELF, day, design, level, tied, workbench
 
 COLD = Fluid(999.7, 1.306e-3)
@@ -147,10 +147,10 @@ def test_any_legal_rig_is_followed_finitely_above_the_bed_without_overstretch(ma
     stretch = np.hypot(along[..., 0], along[..., 1]) / tree.length[1:]
     at_the_tip = (places[:, tree.parent[1:]] == places[:, :1]).all(axis=2)
     assert stretch[~at_the_tip].max(initial=0.0) < 1.2
-    outcome = fished_of(run)
+    outcome = fish_rig(run)
     assert 0.0 <= outcome.contact <= 1.0
     assert all(0.0 <= fly.height_m <= made.situation.water.depth_m + 0.01 for fly in outcome.flies)
-    reading = water_reading(made, USUAL_ASK, METRIC)
+    reading = water_reading(made, USUAL_QUESTION, METRIC)
     assert reading.drift.figure
     assert len(reading.movie.frames) <= 160
 
@@ -165,7 +165,7 @@ def test_more_weight_in_like_conditions_is_never_higher(grams, times, pace):
             SetThing(thing=1, size=f"{mass} g"),
             leader=rigged(HangOn(kind="shot", above="10 in"), leader=FLOATED),
         )
-        return fished_of(fish(deep(leader, fly=LIGHT, water=water))).lowest.height_m
+        return fish_rig(fish(deep(leader, fly=LIGHT, water=water))).lowest.height_m
 
     assert height(grams * times) <= height(grams) + 0.01
 
@@ -185,8 +185,8 @@ def test_more_weight_in_like_conditions_is_never_higher(grams, times, pace):
 )
 def test_the_wish_and_the_rig_say_how_it_is_fished(leader, wish, way):
     made = design(leader, fly=NYMPH, water=RUN, wish=wish)
-    assert way_of(made).key == way
-    reading = water_reading(made, USUAL_ASK, INCHES)
+    assert technique_of(made).key == way
+    reading = water_reading(made, USUAL_QUESTION, INCHES)
     assert reading.way == way
     assert reading.drift.key == "drift"
     assert reading.depth_cord.key == "depth"
@@ -196,17 +196,17 @@ def test_a_figure_changes_with_what_is_asked_of_it():
     lake = Water(kind="lake", depth_m=4.0, pace_m_s=0.0)
     line = FlyLine(title="Line", weight=7, sinking="sink-3")
     made = design(PLAIN, fly=NYMPH, water=lake, wish="strip", line=line)
-    short, long = (fished_of(fish(made, WaterAsk(count_s=s))) for s in (2.0, 20.0))
+    short, long = (fish_rig(fish(made, WaterQuestion(count_s=s))) for s in (2.0, 20.0))
     assert long.lowest.height_m < short.lowest.height_m - 0.5
-    wanted = water_reading(made, WaterAsk(wanted_m=0.5, count_s=20.0), METRIC)
+    wanted = water_reading(made, WaterQuestion(wanted_m=0.5, count_s=20.0), METRIC)
     assert wanted.depth_cord.standing == "too much"
 
 
 def test_the_setting_brings_the_fly_to_the_depth_that_is_wanted():
-    made, ask = deep(), WaterAsk(wanted_m=0.7)
+    made, ask = deep(), WaterQuestion(wanted_m=0.7)
     setting = setting_for_m(made, ask)
     leader = rigged(SetThing(thing=0, above=setting), leader=FLOATED)
-    found = fished_of(fish(deep(leader)))
+    found = fish_rig(fish(deep(leader)))
     assert RUN.depth_m - found.lowest.height_m == pytest.approx(0.7, abs=0.03)
     with pytest.raises(CannotCompute, match="No setting"):
         setting_for_m(deep(fly=LIGHT, water=Water(kind="run", depth_m=1.2, pace_m_s=2.0)))
@@ -220,8 +220,8 @@ def test_each_remedy_really_brings_it_in():
     remedies = water_remedies_for(made, Stroke(), Angler(stock=SHELF))
     assert "setting" in {remedy.what for remedy in remedies}
     for remedy in remedies:
-        serves = in_the_water(judgement_of(way_of(remedy.design)), INCHES, more=True)
-        again = Try("", remedy.design, Stroke(), USUAL_ASK)
+        serves = in_the_water(assessment_of(technique_of(remedy.design)), INCHES, more=True)
+        again = Trial("", remedy.design, Stroke(), USUAL_QUESTION)
         assert serves(again).gives == remedy.gives
     assert water_remedies_for(remedies[0].design, Stroke(), Angler(stock=SHELF)) == ()
 
@@ -255,7 +255,7 @@ def test_a_heavy_rig_takes_a_small_float_under():
         leader=FLOATED,
     )
     slow = Water(kind="run", depth_m=2.5, pace_m_s=0.5)
-    reading = water_reading(deep(heavy, water=slow), USUAL_ASK, INCHES)
+    reading = water_reading(deep(heavy, water=slow), USUAL_QUESTION, INCHES)
     assert reading.drift.figure == "goes under"
     assert reading.drift.standing == "too much"
 
@@ -266,24 +266,24 @@ def test_rules_of_the_water_are_checked_and_deferred():
     )
     leader = rigged(HangOn(kind="shot"), SetDropper(joint=3, fly=LIGHT), leader=FLOATED)
     made = deep(leader, water=Water(kind="run", depth_m=1.0, pace_m_s=0.8, rules=rules))
-    reading = water_reading(made, USUAL_ASK, INCHES, movie=False)
+    reading = water_reading(made, USUAL_QUESTION, INCHES, movie=False)
     *checked, last = reading.rules
     assert {fact.title for fact in checked} == {"Flies", "Barbless", "Lead", "Wire", "Flies apart"}
     assert all(fact.standing != "right" for fact in checked)
     assert "local authority" in last.text
-    assert water_reading(deep(), USUAL_ASK, INCHES, movie=False).rules == ()
+    assert water_reading(deep(), USUAL_QUESTION, INCHES, movie=False).rules == ()
 
 
 def test_a_dry_fly_is_free_as_long_as_its_slack_lasts():
     made = design(water=Water(kind="riffle", depth_m=0.5, pace_m_s=0.8))
     none, soft, much = (
-        water_reading(made, WaterAsk(slack_m=slack), METRIC).lane.free_s
+        water_reading(made, WaterQuestion(slack_m=slack), METRIC).lane.free_s
         for slack in (0.1, 0.25, 0.6)
     )
     assert none == soft, "a soft cast leaves so much of itself"
     assert much > 2.0 * soft
     still = design(water=Water(kind="lake", depth_m=2.0, pace_m_s=0.0))
-    assert water_reading(still, USUAL_ASK, METRIC).drift.figure == "no drag"
+    assert water_reading(still, USUAL_QUESTION, METRIC).drift.figure == "no drag"
 
 
 def test_a_jar_test_sets_the_sinking_and_a_hackle_what_is_carried():
@@ -299,8 +299,13 @@ def test_currents_times_shares_and_temperatures_as_they_are_said():
     assert parse_seconds("1 min 20 s") == 80.0
     assert parse_share("80 %") == pytest.approx(0.8)
     assert parse_temperature("50 °F") == pytest.approx(10.0)
-    warm = hear(day(), Say(part="temperature", text="14 C"), METRIC)
+    warm = apply_sentence_edit(day(), SentenceEdit(part="temperature", text="14 C"), METRIC)
     assert warm.water.temperature_c == 14.0
-    apart = hear(day(), Say(part="flies apart", text="20 in"), INCHES)
+    apart = apply_sentence_edit(day(), SentenceEdit(part="flies apart", text="20 in"), INCHES)
     assert apart.water.rules.least_apart_m == pytest.approx(0.508)
-    assert hear(apart, Say(part="flies apart", text=""), INCHES).water.rules.least_apart_m is None
+    assert (
+        apply_sentence_edit(
+            apart, SentenceEdit(part="flies apart", text=""), INCHES
+        ).water.rules.least_apart_m
+        is None
+    )

@@ -4,22 +4,22 @@ from itertools import product
 
 import pytest
 
+from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.remedies.tuning import mark_for_m
-from nine_knots.core.judge.remedies.water import water_remedies_for
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
-from nine_knots.core.models.water.fished import fished_of
-from nine_knots.core.models.water.zone import zone_top_m
-from nine_knots.core.models.ways import fish
-from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.tell.water import water_reading
-from nine_knots.core.trade.leader import Leader
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
-from nine_knots.core.trade.situation import Water
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, line_profile
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.domain.leader import Leader
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.rig_edits import HangOn, SetDropper, SetFlyInLine, SetThing
+from nine_knots.core.domain.situation import Water
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, line_profile
+from nine_knots.core.remedies.tuning import mark_for_m
+from nine_knots.core.remedies.water import water_remedies_for
+from nine_knots.core.techniques import fish
+from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
+from nine_knots.core.water.time_in_zone import fish_rig
+from nine_knots.core.water.zone import zone_top_m
+from nine_knots.words.evaluation import evaluate
+from nine_knots.words.water_reading import water_reading
 from tests.makers import DRY, FIVE, INCHES, METRIC, PLAIN, SHELF, design, level, tied, workbench
 
 NYMPH = Fly(title="Nymph 14", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0))
@@ -36,7 +36,7 @@ def rigged(*edits, leader=PLAIN):
     return leader
 
 
-def told(made, units=METRIC, ask=USUAL_ASK) -> dict[str, str]:
+def told(made, units=METRIC, ask=USUAL_QUESTION) -> dict[str, str]:
     reading = water_reading(made, ask, units)
     return {fact.title: fact.text for fact in reading.facts}
 
@@ -92,28 +92,28 @@ def test_both_schools_of_weight_are_told():
     pieces = (level(13, 6, "butt"), level(7, 2, "tippet"), level(7, 1.5, "tippet"))
     swinging = rigged(SetDropper(joint=2, fly=NYMPH), leader=tied(*pieces))
     swinging = swinging.model_copy(update={"school": "tight-line"})
-    reading = water_reading(deep(swinging, fly=LIGHT), USUAL_ASK, METRIC)
+    reading = water_reading(deep(swinging, fly=LIGHT), USUAL_QUESTION, METRIC)
     weights = next(fact for fact in reading.facts if fact.title == "Weights")
     assert weights.standing == "too much"
 
 
 def test_a_tight_line_is_told_led_slower_and_stopped():
     made = deep(led())
-    reading = water_reading(made, USUAL_ASK, METRIC)
+    reading = water_reading(made, USUAL_QUESTION, METRIC)
     assert [aside.title for aside in reading.asides] == ["led slower", "stopped"]
     facts = {fact.title: fact.text for fact in reading.facts}
     assert "68% of the pace" in facts["Led slower"]
     assert "in two seconds" in facts["Stopped"]
-    fast, slow = (fished_of(fish(made, WaterAsk(lead=lead))) for lead in (1.1, 0.6))
+    fast, slow = (fish_rig(fish(made, WaterQuestion(lead=lead))) for lead in (1.1, 0.6))
     assert slow.lowest.zone_for_s > fast.lowest.zone_for_s
-    assert water_reading(made, USUAL_ASK, METRIC, movie=False).asides == ()
+    assert water_reading(made, USUAL_QUESTION, METRIC, movie=False).asides == ()
 
 
 def test_the_sighters_mark_is_where_the_water_is_when_it_fishes():
     made = deep(led())
     out, mark = mark_for_m(made)
     assert 0.0 < mark < out
-    found = fished_of(fish(made, WaterAsk(out_m=out)))
+    found = fish_rig(fish(made, WaterQuestion(out_m=out)))
     assert found.lowest.height_m == pytest.approx(0.5 * zone_top_m(RUN.depth_m), abs=0.04)
     with pytest.raises(CannotCompute, match="No length out"):
         mark_for_m(deep(led(), fly=LIGHT, water=Water(kind="run", depth_m=1.5, pace_m_s=1.5)))
@@ -123,7 +123,7 @@ def test_a_sunk_line_tells_other_leaders_and_where_its_tip_swims():
     made = design(
         tied(level(12, 2), level(10, 2)), fly=STREAMER, water=LAKE, line=SINKS, wish="strip"
     )
-    facts = told(made, INCHES, WaterAsk(count_s=12.0))
+    facts = told(made, INCHES, WaterQuestion(count_s=12.0))
     assert facts["Leader length"].count("fly at") == 4
     assert "24 in:" in facts["Leader length"]
     assert "8 ft:" in facts["Leader length"]
@@ -141,7 +141,7 @@ def test_a_sink_tip_sinks_its_tip_alone():
     def sunk(line):
         """Depth of the line's tip and of its middle after the count."""
         made = design(tied(level(12, 3)), fly=STREAMER, water=LAKE, line=line, wish="strip")
-        run = fish(made, WaterAsk(count_s=12.0))
+        run = fish(made, WaterQuestion(count_s=12.0))
         places = run.history.places[int(run.begins_s / run.history.every_s)]
         return LAKE.depth_m - places[[run.rig.tip, run.rig.tip // 2], 1]
 
@@ -158,10 +158,10 @@ def test_a_drowned_dry_and_a_fluorocarbon_tippet_are_told():
     drowned = rigged(
         SetDropper(joint=3, fly=NYMPH.model_copy(update={"bead": Bead(diameter_mm=4.6)}))
     )
-    reading = water_reading(design(drowned, wish="drift on top"), USUAL_ASK, METRIC)
+    reading = water_reading(design(drowned, wish="drift on top"), USUAL_QUESTION, METRIC)
     assert reading.depth_cord.figure == "is drawn under"
     sunk = tied(*PLAIN.pieces[:-1], level(7, 2, "tippet", "fluorocarbon"))
-    reading = water_reading(design(sunk, wish="hang in the film"), USUAL_ASK, INCHES)
+    reading = water_reading(design(sunk, wish="hang in the film"), USUAL_QUESTION, INCHES)
     assert reading.depth_cord.figure == "in the film"
     assert "Tippet" in {fact.title for fact in reading.facts}
 
@@ -221,7 +221,7 @@ def test_depth_and_drift_never_contradict_each_other(way, point):
             fished = rigged(HangOn(kind="indicator", above=set_at * depth), leader=leader)
         wish = "lead and drop" if way == "drop" else "drift deep"
         reading = water_reading(
-            design(fished, fly=hooked, water=water, wish=wish), USUAL_ASK, METRIC, movie=False
+            design(fished, fly=hooked, water=water, wish=wish), USUAL_QUESTION, METRIC, movie=False
         )
         pair = (reading.depth_cord.standing, reading.drift.figure)
         never_down = pair[1] in ("too light", "never gets down", "hangs")
@@ -233,7 +233,7 @@ def test_depth_and_drift_never_contradict_each_other(way, point):
 
 def test_the_lowest_fly_counts_and_the_others_are_told():
     heavy_first = rigged(SetFlyInLine(joint=3, fly=NYMPH), HangOn(kind="indicator", above="4 ft"))
-    reading = water_reading(deep(heavy_first, fly=LIGHT), USUAL_ASK, METRIC, movie=False)
+    reading = water_reading(deep(heavy_first, fly=LIGHT), USUAL_QUESTION, METRIC, movie=False)
     lowest = max(reading.flies, key=lambda fly: fly.depth.si)
     assert lowest.depth.text in reading.depth_cord.figure
     (other,) = (fly for fly in reading.flies if fly is not lowest)
@@ -242,21 +242,21 @@ def test_the_lowest_fly_counts_and_the_others_are_told():
 
 def test_where_a_longer_drift_might_do_its_length_is_named_until_it_is_said():
     light = deep(rigged(HangOn(kind="indicator", above="100 cm")), fly=LIGHT)
-    taken = water_reading(light, USUAL_ASK, METRIC, movie=False).drift
+    taken = water_reading(light, USUAL_QUESTION, METRIC, movie=False).drift
     assert taken.standing == "too little"
     assert "m is taken: say yours" in taken.why
-    said = water_reading(light, WaterAsk(drift_m=6.0), METRIC, movie=False).drift
+    said = water_reading(light, WaterQuestion(drift_m=6.0), METRIC, movie=False).drift
     assert "say yours" not in said.why
 
 
 def test_grease_near_a_dry_fly_is_not_right_and_degreasing_mends_it():
     greased = design(rigged(HangOn(kind="grease", above="2 in")))
-    cord = water_reading(greased, USUAL_ASK, INCHES).depth_cord
+    cord = water_reading(greased, USUAL_QUESTION, INCHES).depth_cord
     assert (cord.standing, cord.figure) == ("too much", "tippet floats")
     found = water_remedies_for(greased, Stroke(), Angler(stock=SHELF))
     (mended,) = (remedy for remedy in found if remedy.what == "grease")
     assert mended.words == "degrease the last 3 ft"
-    assert water_reading(mended.design, USUAL_ASK, INCHES).depth_cord.standing == "right"
+    assert water_reading(mended.design, USUAL_QUESTION, INCHES).depth_cord.standing == "right"
 
 
 def test_a_greased_leader_holds_a_sunk_fly_up_where_the_grease_ends():
@@ -264,7 +264,9 @@ def test_a_greased_leader_holds_a_sunk_fly_up_where_the_grease_ends():
     slow = Water(kind="pool", depth_m=1.5, pace_m_s=0.2)
 
     def depth(*edits):
-        reading = water_reading(deep(rigged(*edits), water=slow), USUAL_ASK, METRIC, movie=False)
+        reading = water_reading(
+            deep(rigged(*edits), water=slow), USUAL_QUESTION, METRIC, movie=False
+        )
         return reading.flies[-1].depth.si, {fact.title for fact in reading.facts}
 
     bare, near, far = (depth(*edits) for edits in ((), *((grease(f),) for f in ("40 cm", "90 cm"))))
@@ -282,7 +284,7 @@ def test_a_sighter_under_water_is_warned_of():
     short = tied(level(13, 6, "butt"), level(10, 1.5, "sighter"), level(7, 1, "tippet"))
     short = short.model_copy(update={"school": "tight-line"})
     under, clear = (
-        water_reading(deep(leader), USUAL_ASK, METRIC, movie=False).drift
+        water_reading(deep(leader), USUAL_QUESTION, METRIC, movie=False).drift
         for leader in (short, led())
     )
     assert "of the sighter are under water" in under.why

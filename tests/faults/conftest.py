@@ -15,7 +15,7 @@ import httpx
 import psutil
 import pytest
 
-from nine_knots.launch.mariadb import free_port
+from nine_knots.run.mariadb import free_port
 from tests.running import Running
 
 ROUNDS = int(os.environ.get("NINE_KNOTS_ROUNDS", "2"))
@@ -98,6 +98,6 @@ def family(running: Running) -> dict[str, list[psutil.Process]]:
 def answers(running: Running) -> bool:
     """Whether the program and its database answer."""
     try:
-        return running.http.get("/api/angler", timeout=5.0).status_code == 200
+        return running.http.get("/api/v1/angler", timeout=5.0).status_code == 200
     except httpx.HTTPError:
         return False

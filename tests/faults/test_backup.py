@@ -6,7 +6,7 @@ import sys
 import time
 import zipfile
 
-from nine_knots.launch.mariadb import PrivateServer
+from nine_knots.run.mariadb import PrivateServer
 from nine_knots.store import Database
 from nine_knots.store.migrate import applied_version
 from tests.faults.conftest import answers
@@ -15,7 +15,7 @@ from tests.saving import Saver
 
 
 def launch(folder, *arguments: str) -> subprocess.CompletedProcess:
-    command = [sys.executable, "-m", "nine_knots.launch", "--local", str(folder), *arguments]
+    command = [sys.executable, "-m", "nine_knots.run", "--local", str(folder), *arguments]
     return subprocess.run(
         command,
         cwd=PROJECT,
@@ -100,7 +100,7 @@ def test_what_is_no_whole_backup_changes_nothing(start, folder, tmp_path):
         assert "Traceback" not in refused.stderr
     assert list(folder.glob("database-until-*")) == []
     assert answers(start().ready())
-    assert running.http.get("/api/leaders").json()
+    assert running.http.get("/api/v1/leaders").json()
 
 
 def test_a_daily_backup_is_made_and_a_new_one_not_the_same_day(standing):

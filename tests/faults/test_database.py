@@ -9,7 +9,7 @@ import httpx
 import psutil
 import pytest
 
-from nine_knots.launch.supervise import STEADY_S
+from nine_knots.run.supervisor import STEADY_S
 from tests.faults.conftest import ROUNDS, answers, family
 from tests.running import until
 from tests.saving import Saver
@@ -30,7 +30,7 @@ class Reader(threading.Thread):
             while not self._stopping.is_set():
                 self.pages.append(client.get("/shelf").status_code)
                 begun = time.monotonic()
-                self.calls.append(client.get("/api/leaders", params={"limit": 5}))
+                self.calls.append(client.get("/api/v1/leaders", params={"limit": 5}))
                 self.longest_s = max(self.longest_s, time.monotonic() - begun)
                 time.sleep(0.02)
 
@@ -97,7 +97,7 @@ def test_a_full_disk_is_said_and_recovered_from(small_disk, start):
     filler = small_disk / "filler"
     fill(filler)
     until(lambda: 507 in saver.statuses, "told that the disk is full")
-    refused = running.http.post("/api/leaders", json=saver.design, timeout=30.0)
+    refused = running.http.post("/api/v1/leaders", json=saver.design, timeout=30.0)
     if refused.status_code == 507:
         assert "disk is full" in refused.json()["detail"]
     assert running.http.get("/").status_code == 200

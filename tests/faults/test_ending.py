@@ -8,7 +8,7 @@ import httpx
 import psutil
 import pytest
 
-from nine_knots.launch.mariadb import PrivateServer
+from nine_knots.run.mariadb import PrivateServer
 from tests.faults.conftest import ROUNDS, answers, family, left_in
 from tests.running import until
 from tests.saving import Saver
@@ -57,21 +57,21 @@ def test_one_that_is_killed_while_it_sets_up_starts_the_next_time(start, folder)
         end(running, list(WAYS)[number % len(WAYS)])
         until(lambda: not left_in(folder), "all ended", 2.0 * ENDS_S)
     running = start().ready()
-    assert running.http.get("/api/leaders").json()
+    assert running.http.get("/api/v1/leaders").json()
 
 
 def test_work_under_way_is_ended_not_waited_for(start, folder):
     running = start().ready()
     with httpx.Client(base_url=running.url) as client:
-        rows = client.get("/api/leaders").json()
+        rows = client.get("/api/v1/leaders").json()
         ids = {row["title"]: row["leader_id"] for row in rows}
-        path = f"/api/leaders/{ids['Tag rig for the gorge pool']}"
+        path = f"/api/v1/leaders/{ids['Tag rig for the gorge pool']}"
         design = client.get(path).json()["design"]
         until(lambda: len(family(running)["workers"]) == 2, "workers")
         for number in range(2):
             body = {"bench": f"b{number}", "design": design, "units": "metric"}
             with pytest.raises(httpx.ReadTimeout):
-                client.post("/api/water/depth-table", json=body, timeout=0.3)
+                client.post("/api/v1/water/depth-table", json=body, timeout=0.3)
     end(running, "Ctrl-C")
     assert running.process.returncode == 0
     until(lambda: not left_in(folder), "all ended", ENDS_S)
@@ -105,14 +105,14 @@ def test_an_application_that_dies_is_started_again(start):
 
 def test_workers_that_die_are_replaced(standing):
     with httpx.Client(base_url=standing.url, timeout=60.0) as client:
-        first = client.get("/api/leaders").json()[0]
-        design = client.get(f"/api/leaders/{first['leader_id']}").json()["design"]
+        first = client.get("/api/v1/leaders").json()[0]
+        design = client.get(f"/api/v1/leaders/{first['leader_id']}").json()["design"]
         for number in range(ROUNDS):
             for worker in family(standing)["workers"]:
                 worker.kill()
             stroke = {"speed": f"{12.0 + number / 20.0} m/s"}  # never one whose answer is kept
             body = {"bench": "b", "design": design, "stroke": stroke}
-            assert client.post("/api/casts", json=body).status_code == 200
+            assert client.post("/api/v1/casts", json=body).status_code == 200
 
 
 def test_nothing_that_serves_runs_as_root(standing):

@@ -9,11 +9,11 @@ from dataclasses import dataclass, field
 import pytest
 
 from nine_knots.core.base.errors import FileRefused, Unreadable
-from nine_knots.launch.dump import write_dump
-from nine_knots.launch.lineage import now_text
-from nine_knots.launch.mariadb import PrivateServer
-from nine_knots.launch.restore import restore
-from nine_knots.launch.start import set_aside
+from nine_knots.run.dump import write_dump
+from nine_knots.run.log_lineage import now_text
+from nine_knots.run.mariadb import PrivateServer
+from nine_knots.run.restore import restore
+from nine_knots.run.start import set_aside
 from nine_knots.store import Database
 from nine_knots.store.anglers import Settings, create_angler
 from nine_knots.store.migrate import applied_version, migrate

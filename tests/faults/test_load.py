@@ -7,7 +7,7 @@ import time
 import httpx
 import psutil
 
-from nine_knots.api.work.worker import MOST_BYTES as WORKER_BYTES
+from nine_knots.api.jobs.worker import MOST_BYTES as WORKER_BYTES
 from tests.faults.conftest import family
 from tests.running import until
 
@@ -16,9 +16,9 @@ QUIET_CPU_S = 0.3  # of two idle workers in a second
 
 
 def design_of(client, title: str) -> dict:
-    rows = client.get("/api/leaders").json()
+    rows = client.get("/api/v1/leaders").json()
     leader_id = next(row["leader_id"] for row in rows if row["title"] == title)
-    return client.get(f"/api/leaders/{leader_id}").json()["design"]
+    return client.get(f"/api/v1/leaders/{leader_id}").json()["design"]
 
 
 def in_depth(design: dict, depth_m: float) -> dict:
@@ -39,11 +39,11 @@ def test_memory_stays_under_what_is_promised(standing):
         for number in range(120):
             fished = {"count": f"{1 + 0.1 * number:.1f} s"}
             body = {"bench": "b", "design": design, "fished": fished, "units": "metric"}
-            assert client.post("/api/water", json=body).status_code == 200
+            assert client.post("/api/v1/water", json=body).status_code == 200
             if number % 10 == 0:
                 kind = {"content-type": "application/json"}
-                assert client.post("/api/bench", content=huge, headers=kind).status_code >= 400
-                assert client.get("/api/leaders", params={"limit": 200}).status_code == 200
+                assert client.post("/api/v1/bench", content=huge, headers=kind).status_code >= 400
+                assert client.get("/api/v1/leaders", params={"limit": 200}).status_code == 200
     (service,) = family(standing)["service"]
     assert service.memory_info().rss < SERVICE_BYTES
     for worker in family(standing)["workers"]:
@@ -54,11 +54,11 @@ def test_a_caller_who_leaves_takes_the_work_along(standing):
     streaming = {"accept": "text/event-stream"}
     with httpx.Client(base_url=standing.url, timeout=120.0) as client:
         design = design_of(client, "Tag rig for the gorge pool")
-        client.post("/api/water", json={"bench": "b", "design": design})  # all is up
+        client.post("/api/v1/water", json={"bench": "b", "design": design})  # all is up
         for number in range(3):
             other = in_depth(design, 1.7 + 0.1 * number)
             body = {"bench": "b", "design": other, "units": "metric"}
-            path = "/api/water/depth-table"
+            path = "/api/v1/water/depth-table"
             with client.stream("POST", path, json=body, headers=streaming) as events:
                 assert events.headers["content-type"].startswith("text/event-stream")
                 lines = events.iter_lines()
@@ -74,12 +74,12 @@ def test_a_light_call_goes_before_long_searches(start):
     running = start().ready()  # both of its workers live
     with httpx.Client(base_url=running.url, timeout=120.0) as client:
         design = design_of(client, "Tag rig for the gorge pool")
-        client.post("/api/water", json={"bench": "b", "design": design})
+        client.post("/api/v1/water", json={"bench": "b", "design": design})
         done: list[str] = []
 
         def search(number: int) -> None:
             body = {"bench": f"s{number}", "design": in_depth(design, 1.0 + 0.1 * number)}
-            answer = running.http.post("/api/water/depth-table", json=body, timeout=120.0)
+            answer = running.http.post("/api/v1/water/depth-table", json=body, timeout=120.0)
             assert answer.status_code == 200
             done.append("long")
 
@@ -90,7 +90,7 @@ def test_a_light_call_goes_before_long_searches(start):
         for number in range(5):
             stroke = {"speed": f"{12 + number} m/s"}
             body = {"bench": "light", "design": design, "stroke": stroke}
-            assert client.post("/api/casts", json=body).status_code == 200
+            assert client.post("/api/v1/casts", json=body).status_code == 200
             done.append("light")
         for one in searches:
             one.join()

@@ -10,9 +10,8 @@ from hypothesis import strategies as st
 from jsonschema import Draft202012Validator
 
 from nine_knots.core.base.errors import FileRefused
-from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.leader import Attachment, Joint, Leader
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.leader import Attachment, Connection, Leader
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
@@ -21,6 +20,7 @@ from nine_knots.formats.leader_csv import read_csv, write_csv
 from nine_knots.formats.leader_json import read_json, schema, write_json
 from nine_knots.formats.strip_svg import write_svg
 from nine_knots.formats.tying_pdf import write_pdf
+from nine_knots.words.evaluation import evaluate
 from tests.makers import INCHES, PLAIN, design, knotless, level, tied
 from tests.running import PROJECT
 
@@ -30,8 +30,8 @@ RINGED = Leader(
     pieces=(knotless(cut_tip_m=0.123456789, strength_n=28.1), level(6, 2.3, "tippet")),
     joints=(
         PLAIN.joints[0],
-        Joint(kind="ring", knot="uni", upper_knot="improved-clinch"),
-        Joint(knot="non-slip-loop"),
+        Connection(kind="ring", knot="uni", upper_knot="improved-clinch"),
+        Connection(knot="non-slip-loop"),
     ),
     school="sixty-twenty-twenty-knotless",
 )

@@ -9,7 +9,7 @@ from hypothesis import example, given, settings
 from hypothesis import strategies as st
 
 from nine_knots.core.base.errors import Unreadable
-from nine_knots.core.trade.knots.own import PullTest
+from nine_knots.core.domain.knots.own import PullTest
 from nine_knots.formats.pulls_csv import PullRow, read_pulls, write_pulls
 from nine_knots.formats.text import from_cell
 

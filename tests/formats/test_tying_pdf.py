@@ -9,25 +9,25 @@ import pytest
 from pypdf import PdfReader
 
 import nine_knots
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.remedies.depth_table import depth_table
-from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.tell.tying.steps import knots_tied
-from nine_knots.core.trade.leader import Attachment, Dropper, Joint, Leader
-from nine_knots.core.trade.tyer import Tyer
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.domain.builder import Builder
+from nine_knots.core.domain.leader import Attachment, Connection, Dropper, Leader
+from nine_knots.core.remedies.depth_table import depth_table
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.formats.card import Card
 from nine_knots.formats.pdf_style import SIGNS, TEXT, drawn_by, marked_up
 from nine_knots.formats.tying_pdf import write_pdf
+from nine_knots.words.evaluation import evaluate
+from nine_knots.words.tying.steps import knots_tied
 from tests.makers import DRY, INCHES, METRIC, design, level, strand, tied
 
 
 def card(title="Test leader", leader=None, units=INCHES) -> Card:
     made = design(leader) if leader else design()
     made = made.model_copy(update={"title": title, "notes": "For the glide."})
-    return Card(made, evaluate(made, {}, units, Tyer(height_m=1.8)))
+    return Card(made, evaluate(made, {}, units, Builder(height_m=1.8)))
 
 
 def read(cards, paper) -> PdfReader:
@@ -86,9 +86,9 @@ def everything_at_once() -> Leader:
     )
     tag = Dropper(strand=strand(10), length_m=0.15, fly=DRY, knot="palomar", tag="upper")
     joints = list(leader.joints)
-    joints[2] = Joint(knot="albright", doubled="lower")
-    joints[3] = Joint(kind="ring", upper_knot="uni", knot="improved-clinch")
-    joints[5] = Joint(knot="triple-surgeons", dropper=tag)
+    joints[2] = Connection(knot="albright", doubled="lower")
+    joints[3] = Connection(kind="ring", upper_knot="uni", knot="improved-clinch")
+    joints[5] = Connection(knot="triple-surgeons", dropper=tag)
     hung = (
         Attachment(kind="shot", above_end_m=0.3, mass_kg=4e-4, metal="tin"),
         Attachment(kind="indicator", above_end_m=1.5, diameter_m=0.016),

@@ -6,7 +6,7 @@ from scipy.integrate import solve_bvp
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
-from nine_knots.core.physics.elastica import bend_stiffness_from_droop, droop_shape
+from nine_knots.core.mechanics.elastica import bend_stiffness_from_droop, droop_shape
 
 
 @pytest.mark.parametrize("load", [0.002, 0.01, 0.05])

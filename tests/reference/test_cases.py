@@ -10,10 +10,10 @@ from dataclasses import replace
 import pytest
 
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M, POUND_N, THOU_M
-from nine_knots.core.judge.proposing.propose import propose
-from nine_knots.core.trade.schools.school import SchoolParameters
-from nine_knots.core.trade.situation import Quarry, Water, Wind
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, Rod
+from nine_knots.core.domain.situation import TargetFish, Water, Wind
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, Rod
+from nine_knots.core.propose.propose import propose
+from nine_knots.core.schools.school import SchoolParameters
 from tests.makers import INCHES, day
 from tests.rigs import bought, fished, gauged, judged, labelled, thrown, tie, tippets
 
@@ -73,7 +73,7 @@ STREAMER = fly("streamer", 8, 0.8, 3.0)
 def test_1_halving_for_a_small_streamer_and_never_under_ten_thousandths():
     shelf = tuple(gauged(thou) for thou in (18, 13, 12, 10))
     for temper in ("easy", "wary", "very wary"):
-        trout = Quarry(kind="trout", mass_kg=0.8, temper=temper)
+        trout = TargetFish(kind="trout", mass_kg=0.8, temper=temper)
         usual = tie("halving", day(water=RUN, wish="strip", fly=STREAMER, quarry=trout), shelf)
         sound(usual)
         assert [piece.upper_diameter_m / THOU_M for piece in usual.leader.pieces] == (
@@ -95,7 +95,7 @@ def test_1_halving_for_a_small_streamer_and_never_under_ten_thousandths():
 
 def test_2_bought_tapers_as_sold_and_with_finer_tippet():
     shelf = (bought(9, 5), bought(9, 4), bought(9, 3), *tippets(3, 4, 5, 6, 7))
-    fish = Quarry(kind="trout", mass_kg=0.4)
+    fish = TargetFish(kind="trout", mass_kg=0.4)
     for hook, weight in ((12, 5), (14, 5), (16, 4), (18, 4)):
         at = day(fly=fly("dry", hook), line=line(weight), rod=rod(9, weight), quarry=fish)
         tied = tie("sixty-twenty-twenty-knotless", at, shelf)
@@ -148,7 +148,7 @@ def test_4_long_fine_opens_in_calm_and_not_in_a_stiff_head_wind():
         "fly": fly("emerger", 18),
         "line": line(4),
         "rod": rod(9, 4, "soft"),
-        "quarry": Quarry(kind="trout", mass_kg=0.5, temper="very wary"),
+        "quarry": TargetFish(kind="trout", mass_kg=0.5, temper="very wary"),
     }
     tied = tie("long-fine", day(**glide), shelf)
     sound(tied)
@@ -163,7 +163,7 @@ def test_4_long_fine_opens_in_calm_and_not_in_a_stiff_head_wind():
 
 
 BAITFISH = Fly(title="baitfish", kind="streamer", hook=-1, weighed_kg=1.2e-3, drag_area_m2=4e-4)
-BASS = Quarry(kind="striped-bass", mass_kg=3.0)
+BASS = TargetFish(kind="striped-bass", mass_kg=3.0)
 SALT = {
     "water": Water(kind="surf", depth_m=1.2, pace_m_s=0.3),
     "fly": BAITFISH,
@@ -243,7 +243,7 @@ def test_9_two_feet_level_is_a_school_of_its_own(weight, sunk):
 
 def test_two_feet_of_ten_pounds_swing_a_fly_for_steelhead_too():
     tip = line(8, sinking="sink-6", sink_tip_m=3.0)
-    steelhead = Quarry(kind="steelhead", mass_kg=4.0)
+    steelhead = TargetFish(kind="steelhead", mass_kg=4.0)
     at = day(water=RUN, line=tip, rod=rod(9.5, 8), fly=STREAMER, quarry=steelhead, wish="swing")
     tied = tie("level-short", at, nylon(12, 10, 25))
     sound(tied)
@@ -257,7 +257,7 @@ def test_10_class_and_bite_from_the_spools_owned_and_the_class_goes_first():
         fly=fly("streamer", -1),
         line=line(11),
         rod=rod(9, 11, "fast"),
-        quarry=Quarry(kind="tarpon", mass_kg=35),
+        quarry=TargetFish(kind="tarpon", mass_kg=35),
         wish="strip",
     )
     tied = tie("class-and-bite", at, shelf)
@@ -282,7 +282,7 @@ def even_step(wind: Wind):
         fly=crab,
         line=line(8),
         rod=rod(9, 8, "fast"),
-        quarry=Quarry(kind="bonefish", mass_kg=2),
+        quarry=TargetFish(kind="bonefish", mass_kg=2),
         wish="strip",
         wind=wind,
     )
@@ -318,7 +318,7 @@ def test_12_a_salmon_taper_cut_to_the_arm_span_and_soft_wire_only():
         fly=fly("predator", -3, 3.0, 8.0),
         line=line(9).remade(head_kg=0.0195, head_m=9.1),
         rod=rod(9, 9, "fast"),
-        quarry=Quarry(kind="pike", mass_kg=5.0),
+        quarry=TargetFish(kind="pike", mass_kg=5.0),
         wish="strip",
     )
     tied = tie("predator-wire", at, shelf)
@@ -345,7 +345,7 @@ def test_13_level_and_wire_of_86_pounds_or_the_miss_is_said():
         fly=fly("predator", -9, tube=True),
         line=line(13),
         rod=rod(9, 13, "fast"),
-        quarry=Quarry(kind="shark", mass_kg=40),
+        quarry=TargetFish(kind="shark", mass_kg=40),
         wish="strip",
     )
     tied = tie("level-and-wire", at, (labelled(30), labelled(86, "wire-single")))
@@ -372,7 +372,7 @@ LED = {"water": RUN, "line": line(3), "rod": rod(10, 3), "wish": "drift deep"}
 def test_14_a_tight_line_takes_the_sighter_for_its_sighter_and_one_tippet_throughout():
     sighter = gauged(11, "nylon-medium", colour="sighter")
     shelf = (gauged(12), gauged(13), sighter, *tippets(5, 6, material="fluorocarbon"))
-    trout = Quarry(kind="trout", mass_kg=0.5)
+    trout = TargetFish(kind="trout", mass_kg=0.5)
     at = day(**LED, fly=nymph(14, 3.0), quarry=trout)
     for asked in (None, 6 * THOU_M, 5 * THOU_M):
         tied = tie("tight-line", at, shelf, tippet_m=asked)
@@ -431,7 +431,7 @@ def test_16_nymph_under_dry_of_a_whole_packet_and_a_ring():
         fly=nymph(16, 2.0),
         line=line(4),
         rod=rod(9, 4),
-        quarry=Quarry(kind="trout", mass_kg=0.4),
+        quarry=TargetFish(kind="trout", mass_kg=0.4),
         wish="drift deep",
     )
     tied = tie("nymph-under-dry", at, shelf, flies=BOX)
@@ -455,7 +455,7 @@ def test_17_three_in_line_the_heaviest_first_on_lighter_line_each():
         fly=nymph(14, 2.5),
         line=line(6),
         rod=rod(9, 6),
-        quarry=Quarry(kind="trout", mass_kg=0.7),
+        quarry=TargetFish(kind="trout", mass_kg=0.7),
         wish="drift deep",
     )
     tied = tie("heaviest-first", at, shelf, flies=box)
@@ -480,7 +480,7 @@ def test_18_a_stout_butt_carries_the_indicator_and_is_no_hinge():
         fly=fly("nymph", 4, 0.8, 0.5),
         line=line(7),
         rod=rod(9.5, 7),
-        quarry=Quarry(kind="steelhead", mass_kg=4.0),
+        quarry=TargetFish(kind="steelhead", mass_kg=4.0),
         wish="drift deep",
     )
     tied = tie("heavy-nymph", at, shelf)
@@ -504,7 +504,7 @@ def test_19_a_beginners_rig_passes_in_a_slow_pool_and_in_a_riffle(depth, pace):
         fly=nymph(14, 2.5),
         line=line(5),
         rod=rod(9, 5),
-        quarry=Quarry(kind="trout", mass_kg=0.4),
+        quarry=TargetFish(kind="trout", mass_kg=0.4),
         wish="drift deep",
     )
     tied = tie("indicator-nymph-tag", at, shelf)
@@ -524,7 +524,7 @@ def test_the_led_and_the_heavy_rigs_reach_the_bed_in_the_water_they_are_for():
         water=Water(kind="run", depth_m=1.5, pace_m_s=1.2, bed="cobble"),
         fly=fly("nymph", 4, 0.8, 0.5),
         line=line(7),
-        quarry=Quarry(kind="steelhead", mass_kg=4.0),
+        quarry=TargetFish(kind="steelhead", mass_kg=4.0),
         wish="drift deep",
     )
     shelf = (labelled(30), *tippets(0, 1, 2, material="fluorocarbon"))

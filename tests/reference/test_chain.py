@@ -11,15 +11,15 @@ from scipy.linalg import solve_banded
 from scipy.optimize import brentq
 
 from nine_knots.core.base.units.factors import THOU_M
-from nine_knots.core.models.cast.casting import launched
-from nine_knots.core.models.cast.rig import Mesh, rig_of
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.physics import flight
-from nine_knots.core.physics.air import AIR_KG_M3, Air, across_coefficient, along_coefficient
-from nine_knots.core.physics.chain import DIAGONAL, ERROR, LOWER, ROWS, SPAN, UPPER, Chain
-from nine_knots.core.physics.chain_lengths import factor, solve
-from nine_knots.core.physics.power import power
-from nine_knots.core.trade.tackle import line_profile
+from nine_knots.core.casting.rig import Mesh, rig_of
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.throw import launched
+from nine_knots.core.domain.tackle import line_profile
+from nine_knots.core.mechanics import flight
+from nine_knots.core.mechanics.air import AIR_KG_M3, Air, across_coefficient, along_coefficient
+from nine_knots.core.mechanics.chain import DIAGONAL, ERROR, LOWER, ROWS, SPAN, UPPER, Chain
+from nine_knots.core.mechanics.chain_lengths import factor, solve
+from nine_knots.core.mechanics.power import power
 from tests.makers import DRY, FIVE, level, tied
 
 G = 9.81
@@ -47,7 +47,7 @@ class Laid:
         thick = np.zeros(nodes - 1) if self.thick is None else self.thick
         made = Chain(rest, self.mass, rest / stretch_n, bend, zeros, thick, zeros, still, 0)
         limits = flight.Limits(until, 1e-3, 10**7, gap, gravity, damping, -1e9)
-        flown = flight.Flown(self.frames, np.zeros(nodes - 1))
+        flown = flight.FlightRecord(self.frames, np.zeros(nodes - 1))
         return flight.fly(made, self.place, self.speed, Air(), limits, flown)
 
 
@@ -212,7 +212,7 @@ def in_step_with_the_engine() -> tuple[float, float, float]:
     )
     limits = flight.Limits(until, 1e-3, 10**6, gap, G, 0.0, -1e9)
     begun = perf_counter()
-    flown = flight.Flown(frames, np.zeros(rig.rest.size))
+    flown = flight.FlightRecord(frames, np.zeros(rig.rest.size))
     out = flight.fly(made, chain.place, chain.speed, Air(), limits, flown)
     ours = perf_counter() - begun
     opened = min(until, out[flight.STRAIGHTEST_AT])

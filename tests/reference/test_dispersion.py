@@ -10,9 +10,9 @@ import mujoco
 import numpy as np
 import pytest
 
-from nine_knots.core.physics import flight
-from nine_knots.core.physics.air import Air
-from nine_knots.core.physics.chain import Chain
+from nine_knots.core.mechanics import flight
+from nine_knots.core.mechanics.air import Air
+from nine_knots.core.mechanics.chain import Chain
 
 MU, TENSION, EA = 1.06e-3, 0.024, 4.0  # a 5-weight's belly behind a loop at 9.5 m/s
 # softer along itself than a line, so that its tension is known well: that does not touch waves
@@ -42,7 +42,7 @@ def swings(place, made: Chain, waves: float, periods: float):
     until = periods / (waves * sqrt(TENSION / MU))
     frames = np.zeros((int(until / gap) + 1, len(place), 2))
     limits = flight.Limits(until, 0.004, 10**6, gap, 0.0, 0.0, -1e9)
-    flown = flight.Flown(frames, np.zeros(len(place) - 1))
+    flown = flight.FlightRecord(frames, np.zeros(len(place) - 1))
     flight.fly(made, place, np.zeros_like(place), Air(), limits, flown)
     frames = frames[~np.isnan(frames[:, 0, 0])]
     return gap, (frames[:, :, 1] * shape).sum(axis=1) / (SWING_M * (shape**2).sum())
@@ -127,7 +127,7 @@ def swell_of_links(link_m: float, corrected: bool) -> float:
     held[0] = 1.0
     stiff = np.full(len(place), STIFF)
     made = Chain(rest, mass, rest / 1e5, stiff, none, np.zeros(rest.size), none, held, 0, corrected)
-    flown = flight.Flown(np.zeros((1, len(place), 2)), np.zeros(rest.size))
+    flown = flight.FlightRecord(np.zeros((1, len(place), 2)), np.zeros(rest.size))
     limits = flight.Limits(UNTIL_S, 1e-3, 10**6, 1.0, 0.0, 0.0, -1e9)
     flight.fly(made, place, speed, Air(), limits, flown)
     return swell_m(place)

@@ -6,27 +6,27 @@ from math import cos, exp, radians, sin
 import numpy as np
 import pytest
 
-from nine_knots.core.judge.remedies.rig_changes import every_bead, every_shot
-from nine_knots.core.judge.remedies.search import Try
-from nine_knots.core.judge.remedies.tuning import setting_for_m
-from nine_knots.core.judge.ways import judgement_of
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.ask import USUAL_ASK, WaterAsk
-from nine_knots.core.models.water.fished import fished_of
-from nine_knots.core.models.ways import fish, way_of
-from nine_knots.core.physics.bodies import Body
-from nine_knots.core.physics.floats import ball
-from nine_knots.core.physics.fluid import Fluid
-from nine_knots.core.physics.steady import drifting, held
-from nine_knots.core.physics.stepper import Leg, history
-from nine_knots.core.physics.stream import Stream
-from nine_knots.core.physics.thin_line import sinking_density_kg_m3
-from nine_knots.core.physics.tree import Stretch
-from nine_knots.core.trade.leader import Attachment, Leader
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.rig_edits import HangOn, SetDropper, SetThing
-from nine_knots.core.trade.situation import Water
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine
+from nine_knots.core.assess.techniques import assessment_of
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.domain.leader import Attachment, Leader
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.rig_edits import HangOn, SetDropper, SetThing
+from nine_knots.core.domain.situation import Water
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine
+from nine_knots.core.mechanics.bodies import Body
+from nine_knots.core.mechanics.floats import ball
+from nine_knots.core.mechanics.fluid import Fluid
+from nine_knots.core.mechanics.steady import drifting, held
+from nine_knots.core.mechanics.stepper import Leg, history
+from nine_knots.core.mechanics.stream import Stream
+from nine_knots.core.mechanics.thin_line import sinking_density_kg_m3
+from nine_knots.core.mechanics.tree import TreeSegmentGroup
+from nine_knots.core.remedies.rig_changes import every_bead, every_shot
+from nine_knots.core.remedies.search import Trial
+from nine_knots.core.remedies.tuning import setting_for_m
+from nine_knots.core.techniques import fish, technique_of
+from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
+from nine_knots.core.water.time_in_zone import fish_rig
 from tests.makers import INCHES, METRIC, design, laid, level, line_of, tied, workbench
 
 RHO = 999.70
@@ -60,22 +60,25 @@ def shot(grams: float, above_m: float) -> Attachment:
 
 
 def drift_cord(fished):
-    return judgement_of(fished.fishing.way).drift(fished, INCHES)
+    return assessment_of(fished.fishing.way).drift(fished, INCHES)
 
 
 def drifted(leader, fly, water=RUN, **ask):
     made = design(leader, fly=fly, water=water, wish="drift deep")
-    return fished_of(fish(made, WaterAsk(**ask)))
+    return fish_rig(fish(made, WaterQuestion(**ask)))
 
 
 @pytest.mark.parametrize(
     ("stretches", "stream"),
     [
         (
-            (Stretch(1.05, 0.178e-3, 1140, S1), Stretch(0.30, 0.152e-3, 1140, F0)),
+            (
+                TreeSegmentGroup(1.05, 0.178e-3, 1140, S1),
+                TreeSegmentGroup(0.30, 0.152e-3, 1140, F0),
+            ),
             Stream(1.2, 1.0, 0.25 / 30),
         ),
-        ((Stretch(0.8, 0.2e-3, 1780, B1),), Stream(1.4, 0.5, 0.003)),
+        ((TreeSegmentGroup(0.8, 0.2e-3, 1780, B1),), Stream(1.4, 0.5, 0.003)),
     ],
 )
 def test_the_sweep_and_the_stepper_agree(stretches, stream):
@@ -90,7 +93,7 @@ def test_the_sweep_and_the_stepper_agree(stretches, stream):
 
 def test_drifting_in_contact_with_the_bed():
     stream = Stream(0.8, 0.5, 0.0026667)
-    tree = line_of((Stretch(1.1, 0.178e-3, 1140, S1),), RHO, 0.05)
+    tree = line_of((TreeSegmentGroup(1.1, 0.178e-3, 1140, S1),), RHO, 0.05)
     legs = (Leg(30.0, free=True),)
     followed = history(tree, on_the_surface(tree, stream), stream, legs, WATER, BALL)
     assert followed.speed[-1] / stream.surface_m_s == pytest.approx(0.695, abs=0.02)
@@ -98,7 +101,7 @@ def test_drifting_in_contact_with_the_bed():
 
 
 def test_finer_steps_and_segments_change_the_sinking_little():
-    stretches, stream = (Stretch(1.5, 0.2e-3, 1140, B1),), Stream(1.5, 0.8, 0.003)
+    stretches, stream = (TreeSegmentGroup(1.5, 0.2e-3, 1140, B1),), Stream(1.5, 0.8, 0.003)
 
     def depth_after(seconds, step_s, segment_m):
         tree = line_of(stretches, RHO, segment_m)
@@ -115,7 +118,7 @@ def test_a_sink_tip_held_in_the_current():
     """sin²ψ/cos ψ = (w_s/U)², where drag goes as the square of speed; here it nearly does."""
     speed, sinks = 0.6, 0.12
     density = sinking_density_kg_m3(1.1e-3, sinks)
-    tip = line_of((Stretch(3.0, 1.1e-3, density),), RHO, 0.1)
+    tip = line_of((TreeSegmentGroup(3.0, 1.1e-3, density),), RHO, 0.1)
     shape = held(tip, Stream(10.0, 1e-9, 0.003), speed, WATER)
     down, along = 10.0 - shape.places[-1, 1], abs(shape.places[-1, 0])
     ratio = (sinks / speed) ** 2
@@ -132,8 +135,8 @@ def test_a_neutral_fly_lags_behind_a_sinking_line(leader_m):
     still = Stream(6.0, 1e-9, 0.003)
     density = sinking_density_kg_m3(1.1e-3, 0.159)
     neutral = Body(1e-6, 6e-3, 2.1)
-    line = Stretch(12.0, 1.1e-3, density, stretch_n=400.0)
-    rig = laid((line, Stretch(leader_m, 0.28e-3, 1140, neutral)), RHO, 0.2)
+    line = TreeSegmentGroup(12.0, 1.1e-3, density, stretch_n=400.0)
+    rig = laid((line, TreeSegmentGroup(leader_m, 0.28e-3, 1140, neutral)), RHO, 0.2)
     tree = rig.tree()
     legs = (Leg(12.0, 0.0),)
     followed = history(tree, on_the_surface(tree, still), still, legs, WATER, step_s=0.02)
@@ -174,7 +177,7 @@ def test_thick_against_thin_tippet_is_small_in_a_free_drift():
 
 def least(tries):
     def serves(design):
-        measures = judgement_of(way_of(design)).measures(design, USUAL_ASK, METRIC)
+        measures = assessment_of(technique_of(design)).measures(design, USUAL_QUESTION, METRIC)
         return all(one.standing == "right" and not one.marginal for one in measures)
 
     return next((name for name, one in tries if serves(one.design)), None)
@@ -186,10 +189,10 @@ def test_beads_go_by_depth_and_pace():
     def bead(depth, pace):
         water = Water(kind="run", depth_m=depth, pace_m_s=pace)
         made = design(under_a_float(1.05 * depth), fly=nymph(3.0), water=water, wish="drift deep")
-        return least(every_bead(Try("", made, Stroke(), WaterAsk())))
+        return least(every_bead(Trial("", made, Stroke(), WaterQuestion())))
 
     slow, fast = bead(0.8, 0.4), bead(1.1, 0.8)
-    sizes = [name for name, _ in every_bead(Try("", design(), Stroke(), WaterAsk()))]
+    sizes = [name for name, _ in every_bead(Trial("", design(), Stroke(), WaterQuestion()))]
     assert sizes.index(slow) < sizes.index(fast)
 
 
@@ -200,8 +203,8 @@ def test_one_small_shot_in_a_slow_pool_and_more_in_a_fast_run():
         water = Water(kind=kind, depth_m=depth, pace_m_s=pace)
         leader = under_a_float(1.15 * depth)
         made = design(leader, fly=nymph(None, hook=12), water=water, wish="drift deep")
-        for _, one in every_shot(Try("", made, Stroke(), WaterAsk()), workbench()):
-            if fished_of(fish(one.design)).lowest.zone_after_s is not None:
+        for _, one in every_shot(Trial("", made, Stroke(), WaterQuestion()), workbench()):
+            if fish_rig(fish(one.design)).lowest.zone_after_s is not None:
                 return 1e3 * one.design.leader.attachments[-1].mass_kg
         return float("inf")
 
@@ -240,7 +243,7 @@ def stripped(sinking, fly, feet=7.0, **ask):
     line = FlyLine(title="Line", weight=7, sinking=sinking)
     lake = Water(kind="lake", depth_m=4.0, pace_m_s=0.0)
     made = design(leader, fly=fly, water=lake, line=line, wish="strip")
-    return fished_of(fish(made, WaterAsk(**ask)))
+    return fish_rig(fish(made, WaterQuestion(**ask)))
 
 
 def test_a_weighted_streamer_jigs_on_a_floating_line_and_an_unweighted_one_tracks_on_a_sinking():
@@ -292,7 +295,7 @@ def test_set_deeper_a_fly_without_weight_never_fishes_shallower(hook):
     for depth, pace in ((0.6, 0.4), (1.0, 0.8)):
         water = Water(kind="run", depth_m=depth, pace_m_s=pace)
         heights = [
-            fished_of(
+            fish_rig(
                 fish(design(under_a_float(share), fly=bare, water=water, wish="drift deep"))
             ).lowest.height_m
             for share in (0.8, 1.2, 1.8, 2.6)

@@ -7,9 +7,9 @@ from scipy.integrate import solve_ivp
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
-from nine_knots.core.physics.air import AIR_KG_M3
-from nine_knots.core.physics.fall import drag_area_of_fall_m2
-from nine_knots.core.trade.tackle.fly import Bead, Bulk, Dressing, Fly, FlyKind, Head
+from nine_knots.core.domain.tackle.fly import Bead, Bulk, Dressing, Fly, FlyKind, Head
+from nine_knots.core.mechanics.air import AIR_KG_M3
+from nine_knots.core.mechanics.fall import drag_area_of_fall_m2
 
 AS_CAST = (  # fly, grams, cm² of drag area; [M]
     (Fly(title="F", kind="dry", hook=14, bulk="bushy"), (0.020, 0.030), (0.5, 0.7)),

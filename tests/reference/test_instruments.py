@@ -7,20 +7,20 @@ import pytest
 
 from nine_knots.core.base.errors import CannotCompute, OutOfRange
 from nine_knots.core.base.units.factors import GRAVITY_M_S2, THOU_M
-from nine_knots.core.judge.measuring.droop import DroopReadings, bend_of, with_bend
-from nine_knots.core.judge.measuring.jar import JarReadings, sinks_of
-from nine_knots.core.judge.measuring.micrometer import (
+from nine_knots.core.domain.in_water import fly_body
+from nine_knots.core.domain.tackle import Bead, Fly
+from nine_knots.core.measuring.droop import DroopReadings, bend_from, with_bend
+from nine_knots.core.measuring.jar import JarReadings, sink_rate_from
+from nine_knots.core.measuring.micrometer import (
     MicrometerReadings,
-    across_of,
-    with_across,
+    diameter_from,
+    with_diameter,
 )
-from nine_knots.core.judge.measuring.readings import mean_and_off, odd_ones
-from nine_knots.core.judge.measuring.stretch import StretchReadings, stiff_of
-from nine_knots.core.physics.bodies import sphere_coefficient
-from nine_knots.core.physics.elastica import bend_stiffness_from_droop
-from nine_knots.core.physics.fluid import Fluid
-from nine_knots.core.trade.in_water import fly_body
-from nine_knots.core.trade.tackle import Bead, Fly
+from nine_knots.core.measuring.readings import mean_and_off, outliers
+from nine_knots.core.measuring.stretch import StretchReadings, modulus_from
+from nine_knots.core.mechanics.bodies import sphere_coefficient
+from nine_knots.core.mechanics.elastica import bend_stiffness_from_droop
+from nine_knots.core.mechanics.fluid import Fluid
 from nine_knots.formats.leader_qr import _base45, _from_base45
 from tests.makers import strand
 
@@ -33,7 +33,7 @@ def test_a_small_droop_gives_the_beam_handbooks_stiffness():
     stuff = strand(18)
     mass, length_m = stuff.mass_kg_m(stuff.diameter_m), 0.09
     drop_m = mass * GRAVITY_M_S2 * length_m**4 / (8 * stuff.bend_nm2(stuff.diameter_m))
-    found = bend_of(DroopReadings(length_m=length_m, drops_m=(drop_m,)), mass)
+    found = bend_from(DroopReadings(length_m=length_m, drops_m=(drop_m,)), mass)
     assert found.bend_nm2 == pytest.approx(stuff.bend_nm2(stuff.diameter_m), rel=0.01)
     assert with_bend(stuff, found).modulus_pa == pytest.approx(stuff.stiffness_pa, rel=0.01)
 
@@ -42,7 +42,7 @@ def test_the_uncertainty_of_a_droop_is_that_of_plain_draws():
     stuff, rng = strand(18), np.random.default_rng(3)
     mass = stuff.mass_kg_m(stuff.diameter_m)
     drops = (0.051, 0.053, 0.050, 0.054)
-    told = bend_of(DroopReadings(length_m=0.22, drops_m=drops), mass, mass_off=0.03)
+    told = bend_from(DroopReadings(length_m=0.22, drops_m=drops), mass, mass_off=0.03)
     drop_m, drop_off_m = mean_and_off(drops, 1e-3)
     drawn = [
         bend_stiffness_from_droop(
@@ -57,12 +57,12 @@ def test_the_uncertainty_of_a_droop_is_that_of_plain_draws():
 
 def test_a_droop_that_tells_nothing_is_refused():
     with pytest.raises(CannotCompute):
-        bend_of(DroopReadings(length_m=0.2, drops_m=(0.0005,)), 1e-4)
+        bend_from(DroopReadings(length_m=0.2, drops_m=(0.0005,)), 1e-4)
 
 
 def test_what_falls_in_the_jar_has_the_drag_of_its_terminal_speed():
     """At its speed weight and drag are one: C_d A = 2 W / (rho v^2)."""
-    found = sinks_of(JarReadings(fall_m=0.25, times_s=(0.8, 0.82, 0.81)))
+    found = sink_rate_from(JarReadings(fall_m=0.25, times_s=(0.8, 0.82, 0.81)))
     assert found.speed_m_s == pytest.approx(0.25 / 0.81)
     timed = NYMPH.remade(sink_m_s=found.speed_m_s, sink_by=found.measured)
     body = fly_body(timed, WATER)
@@ -73,7 +73,7 @@ def test_what_falls_in_the_jar_has_the_drag_of_its_terminal_speed():
     assert body.sink_m_s(WATER) == pytest.approx(found.speed_m_s, rel=1e-3)
     for times in ((0.0,), (90.0,)):
         with pytest.raises(OutOfRange):
-            sinks_of(JarReadings(fall_m=0.25, times_s=times))
+            sink_rate_from(JarReadings(fall_m=0.25, times_s=times))
 
 
 def test_a_stretch_is_hookes_law():
@@ -83,12 +83,12 @@ def test_a_stretch_is_hookes_law():
     readings = StretchReadings(
         length_m=1.0, mass_kg=mass_kg, longer_m=springs_m + 0.004, stays_m=0.004
     )
-    found = stiff_of(readings, stuff)
+    found = modulus_from(readings, stuff)
     assert found.modulus_pa == pytest.approx(stuff.stiffness_pa, rel=1e-9)
     assert found.stays == pytest.approx(0.004)
     too_much = readings.remade(mass_kg=9.0)
     with pytest.raises(OutOfRange, match="creep"):
-        stiff_of(too_much, strand(5))
+        modulus_from(too_much, strand(5))
 
 
 def test_a_mean_and_what_is_odd_follow_the_published_rules():
@@ -104,19 +104,19 @@ def test_a_mean_and_what_is_odd_follow_the_published_rules():
         middle = np.median(some)
         spread = max(0.1, np.median(np.abs(np.array(some) - middle)))
         scores = 0.6745 * np.abs(np.array(some) - middle) / spread
-        assert odd_ones(some, 0.1) == tuple(np.flatnonzero(scores > 3.5))
+        assert outliers(some, 0.1) == tuple(np.flatnonzero(scores > 3.5))
 
 
 def test_round_a_strand_at_three_places():
     """All readings count, the odd one is only named; EI is not changed by a better thickness."""
     thou = ((6.4, 6.5, 6.4), (6.4, 6.3, 6.4), (6.5, 8.9, 6.4))
     places = tuple(tuple(one * THOU_M for one in place) for place in thou)
-    found = across_of(MicrometerReadings(places=places))
+    found = diameter_from(MicrometerReadings(places=places))
     assert found.mean_m == pytest.approx(np.mean(thou) * THOU_M)
     assert (found.odd, found.readings) == (((2, 1),), 9)
     assert found.oval == pytest.approx(2.5 / np.mean(thou[2]))
     drooped = strand(6, modulus_pa=2.4e9, modulus_by={"off": 0.1, "readings": 4})
-    made = with_across(drooped, found)
+    made = with_diameter(drooped, found)
     assert made.bend_nm2(made.diameter_m) == pytest.approx(drooped.bend_nm2(6 * THOU_M))
     assert made.across_by.readings == 9
 

@@ -2,11 +2,11 @@
 
 import pytest
 
+from nine_knots.core.assess.record_rule import LEAST_CLASS_M, MOST_BITE_M
 from nine_knots.core.base.units.factors import THOU_M
-from nine_knots.core.judge.record_rule import LEAST_CLASS_M, MOST_BITE_M
-from nine_knots.core.models.hold.elements import hold_of
-from nine_knots.core.trade.knots import KNOTS, turns
-from nine_knots.core.trade.leader import Joint, Leader, joint_between
+from nine_knots.core.domain.knots import KNOTS, turns
+from nine_knots.core.domain.leader import Connection, Leader, joint_between
+from nine_knots.core.strength.elements import hold_of
 from tests.makers import level, tied
 
 
@@ -36,14 +36,19 @@ def test_a_ring_joins_what_a_knot_would_not():
     assert joint_between(level(11, 2), level(5, 3, "tippet", "nylon-soft")).kind == "ring"
     assert joint_between(level(20, 3), level(17, 2, "tippet", "fluorocarbon")).kind == "ring"
     assert joint_between(level(17, 3), level(13, 1, "bite", "wire-single")).kind == "swivel"
-    assert joint_between(level(12, 2), level(10, 2)) == Joint(knot="blood")
+    assert joint_between(level(12, 2), level(10, 2)) == Connection(knot="blood")
 
 
 def test_below_the_ring_goes_first():
     """Common practice, no source: above a ring nothing should fail."""
     pieces = (level(18, 4, "butt"), level(11, 2), level(5, 4, "tippet", "nylon-soft"))
     plain = tied(*pieces)
-    joints = (plain.joints[0], Joint(knot="blood"), joint_between(*pieces[1:]), plain.joints[3])
+    joints = (
+        plain.joints[0],
+        Connection(knot="blood"),
+        joint_between(*pieces[1:]),
+        plain.joints[3],
+    )
     hold = hold_of(Leader(pieces=pieces, joints=joints))
     above = sum(e.chance for e in hold.elements if e.index < 2)
     assert above < 0.01

@@ -3,12 +3,12 @@
 import numpy as np
 import pytest
 
-from nine_knots.core.models.water.ask import WaterAsk
-from nine_knots.core.models.ways import fish, way_of
-from nine_knots.core.physics.fluid import Fluid
-from nine_knots.core.trade.in_water import MOST_FACTOR, fly_body
-from nine_knots.core.trade.situation import Water
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine
+from nine_knots.core.domain.in_water import MOST_FACTOR, fly_body
+from nine_knots.core.domain.situation import Water
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine
+from nine_knots.core.mechanics.fluid import Fluid
+from nine_knots.core.techniques import fish, technique_of
+from nine_knots.core.water.question import WaterQuestion
 from tests.makers import day
 from tests.reference.test_own_verdict import TROUT_SHELF
 from tests.rigs import tie
@@ -25,8 +25,8 @@ def led(lead: float, **ask):
         wish="drift deep",
     )
     rig = tie("tight-line", at, TROUT_SHELF)
-    assert way_of(rig.design).key == "on a tight line"
-    return fish(rig.design, WaterAsk(lead=lead, **ask))
+    assert technique_of(rig.design).key == "on a tight line"
+    return fish(rig.design, WaterQuestion(lead=lead, **ask))
 
 
 def test_a_tight_line_is_drawn_out_of_the_water_and_hangs_straight_above_it():
@@ -63,7 +63,7 @@ def test_a_strip_takes_line_in_at_the_rods_tip_and_loses_none_of_it():
         wish="strip",
     )
     rig = tie("halving", at, TROUT_SHELF)
-    run = fish(rig.design, WaterAsk(line_m=10.0, count_s=5.0, pull_m=0.3))
+    run = fish(rig.design, WaterQuestion(line_m=10.0, count_s=5.0, pull_m=0.3))
     places, tree = run.history.places, run.rig.tree
     node, whole = run.rig.lowest.node, float(tree.reach[run.rig.lowest.node])
     chain = [node]

@@ -6,8 +6,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from nine_knots.core.judge.tide import HALF_MIN, tide_at
-from nine_knots.services.light import light_of
+from nine_knots.core.assess.tide import HALF_MIN, tide_at
+from nine_knots.services.sunlight import light_of
 
 GREENWICH = (51.478, 0.0)
 

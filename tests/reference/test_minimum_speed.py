@@ -12,23 +12,23 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from nine_knots.core.judge.angler import Angler
-from nine_knots.core.judge.matters import (
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.own_cast import PILES_UP, SLAMS, SOFT, SPEED_SPREAD
+from nine_knots.core.assess.sensitivity import (
     DRAG_OFF,
     SPOOL_OFF_M,
     STROKE_OFF,
     TIED_OFF_M,
     WIND_OFF_M_S,
-    matters_of,
+    sensitivity_of,
 )
-from nine_knots.core.judge.own_cast import PILES_UP, SLAMS, SOFT, SPEED_SPREAD
-from nine_knots.core.models.cast.minimum_speed import (
+from nine_knots.core.casting.minimum_speed import (
     USUAL,
     MinimumLaunchSpeed,
     minimum_launch_speed,
     opens_at,
 )
-from nine_knots.core.models.cast.opening import (
+from nine_knots.core.casting.opening import (
     AIM_STEP,
     HIGHEST_AIM,
     LOWEST_AIM,
@@ -36,11 +36,11 @@ from nine_knots.core.models.cast.opening import (
     SPEED_STEP,
     Openings,
 )
-from nine_knots.core.models.cast.rig import FULL, Mesh, rig_of
-from nine_knots.core.models.cast.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
-from nine_knots.core.models.cast.wind import STEADY, air_of
-from nine_knots.core.physics.air import Air
-from nine_knots.core.trade.tackle import FlyLine, line_profile
+from nine_knots.core.casting.rig import FULL, Mesh, rig_of
+from nine_knots.core.casting.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
+from nine_knots.core.casting.wind import STEADY, air_of
+from nine_knots.core.domain.tackle import FlyLine, line_profile
+from nine_knots.core.mechanics.air import Air
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.shelf import demo_stock
 from tests.cast_rigs import DIFFERS, FITTED, HELD_OUT, PREDATOR, fly
@@ -202,7 +202,7 @@ def test_the_chance_of_opening_is_that_of_plain_casts():
     """Every doubt drawn at once and thrown, against the sum of small changes (Monte Carlo)."""
     made = next(d for d in demo_designs(demo_stock()) if d.title == "Estuary wind leader")
     stroke, day, rng = Stroke(), made.situation, np.random.default_rng(9)
-    found = matters_of(made, stroke, Angler())
+    found = sensitivity_of(made, stroke, Angler())
     draws, opened = 150, 0
     for _ in range(draws):
         pieces = tuple(

@@ -9,9 +9,9 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.trade.schools import SCHOOLS
-from nine_knots.core.trade.situation import Quarry, Situation, Water
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, Rod
+from nine_knots.core.domain.situation import Situation, TargetFish, Water
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, Rod
+from nine_knots.core.schools import SCHOOLS
 from tests.makers import SHELF, day, spool
 from tests.rigs import bought, gauged, labelled, tie, tippets
 
@@ -43,7 +43,7 @@ STREAMER = Fly(title="streamer", kind="streamer", hook=6)
 BAITFISH = Fly(title="bait", kind="streamer", hook=-1, length_m=0.1, dressing="sheds")
 PIKE_FLY = Fly(title="pike", kind="predator", hook=-3)
 RUN, SEA = Water(kind="run", depth_m=0.9, pace_m_s=0.8), Water(kind="surf", depth_m=1.2)
-TROUT, BASS = Quarry(kind="trout", mass_kg=0.6), Quarry(kind="sea-bass", mass_kg=3.0)
+TROUT, BASS = TargetFish(kind="trout", mass_kg=0.6), TargetFish(kind="sea-bass", mass_kg=3.0)
 FLOATING, SUNK = ("floating",), ("floating", "intermediate", "sink-3", "sink-6")
 
 # school: its shelves, the weights and lines it is for, its usual days
@@ -71,19 +71,19 @@ MADE_FOR = {
         ("salt", "full"),
         (10, 11, 12),
         SUNK[:2],
-        ({**TARPON, "quarry": Quarry(kind="tarpon", mass_kg=30)},),
+        ({**TARPON, "quarry": TargetFish(kind="tarpon", mass_kg=30)},),
     ),
     "predator-wire": (
         ("trout", "salt", "full"),
         (8, 9, 10),
         SUNK,
-        ({**TARPON, "fly": PIKE_FLY, "quarry": Quarry(kind="pike", mass_kg=5)},),
+        ({**TARPON, "fly": PIKE_FLY, "quarry": TargetFish(kind="pike", mass_kg=5)},),
     ),
     "level-and-wire": (
         ("salt", "full"),
         (12, 13, 14),
         SUNK[:2],
-        ({**TARPON, "fly": PIKE_FLY, "quarry": Quarry(kind="shark", mass_kg=40)},),
+        ({**TARPON, "fly": PIKE_FLY, "quarry": TargetFish(kind="shark", mass_kg=40)},),
     ),
     "nymph-under-dry": (("trout", "full"), (3, 4, 5), FLOATING, NYMPH_DAYS),
     "tight-line": (("trout", "salt", "full"), (2, 3, 4), FLOATING, NYMPH_DAYS),
@@ -97,7 +97,7 @@ MADE_FOR = {
         ("salt", "full"),
         (6, 7, 8),
         FLOATING,
-        ({**NYMPH_DAYS[0], "quarry": Quarry(kind="steelhead", mass_kg=4)},),
+        ({**NYMPH_DAYS[0], "quarry": TargetFish(kind="steelhead", mass_kg=4)},),
     ),
 }
 CONDEMNED = ("hinges", "kicks", "runs backwards", "flat spot")

@@ -7,12 +7,12 @@ import pytest
 from scipy.integrate import trapezoid
 from scipy.stats import norm
 
-from nine_knots.core.trade.knots.own import (
+from nine_knots.core.domain.knots.own import (
     PRIOR_TESTS,
     PullTest,
     belief,
     spread_of,
-    summed,
+    sum_tests,
     usual_share,
 )
 
@@ -27,7 +27,7 @@ def pulls(shares):
 
 def test_the_update_is_the_posterior_by_brute_force():
     """Prior times likelihood on a grid, with scipy.stats.norm, normalised numerically."""
-    found = belief(summed("blood", "nylon", pulls(SHARES)))
+    found = belief(sum_tests("blood", "nylon", pulls(SHARES)))
     sigma = spread_of("blood")
     grid = np.linspace(log(0.4), log(1.3), 40_001)
     weight = norm.pdf(grid, log(usual_share("blood", "nylon")), sigma / sqrt(PRIOR_TESTS))
@@ -42,7 +42,7 @@ def test_the_update_is_the_posterior_by_brute_force():
 
 def test_a_prior_worth_five_tests_weighs_as_five():
     """Textbook: normal mean, known variance; n0 = 5 pseudo-observations (Gelman et al., BDA)."""
-    low = belief(summed("blood", "nylon", pulls((0.7,) * 5)))
+    low = belief(sum_tests("blood", "nylon", pulls((0.7,) * 5)))
     prior = usual_share("blood", "nylon")
     assert log(low.posterior) == pytest.approx(0.5 * (log(prior) + log(0.7)))
     assert low.posterior_spread == pytest.approx(low.prior_spread / sqrt(2.0))

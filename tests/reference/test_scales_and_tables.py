@@ -5,10 +5,10 @@ from scipy import constants
 
 from nine_knots.core.base.units import diameter_of_x, factors, x_of_diameter
 from nine_knots.core.base.units.factors import FOOT_M, GRAIN_KG, INCH_M, POUND_N, THOU_M
-from nine_knots.core.physics.section import bend_stiffness_nm2
-from nine_knots.core.trade.materials import MATERIALS
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, line_profile
-from nine_knots.core.trade.tackle.line import HEAD_M, standard_mass_kg
+from nine_knots.core.domain.materials import MATERIALS
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, line_profile
+from nine_knots.core.domain.tackle.line import HEAD_M, standard_mass_kg
+from nine_knots.core.mechanics.section import bend_stiffness_nm2
 from tests.makers import strand
 
 # Exact definitions, as a general-purpose library has them.
@@ -81,7 +81,7 @@ def test_heavy_lines_weigh_more_and_keep_their_name():
 
 def test_a_fast_sinking_lines_density():
     """Worked with the drag law of Sucker and Brauer (1975): 1.05 mm at 7.0 in/s is 3.674."""
-    from nine_knots.core.physics.thin_line import sinking_density_kg_m3
+    from nine_knots.core.mechanics.thin_line import sinking_density_kg_m3
 
     assert sinking_density_kg_m3(1.05e-3, 7.0 * INCH_M) / 999.7 == pytest.approx(3.674, rel=0.01)
 

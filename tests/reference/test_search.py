@@ -9,13 +9,13 @@ leaders of the same shelf; the hypervolume is that of pymoo. Larger runs stand i
 import numpy as np
 import pytest
 
-from bench.rivals import evolved, hypervolumes, school_variants
-from nine_knots.core.judge.finding.demands import Demands
-from nine_knots.core.judge.finding.front import front_of
-from nine_knots.core.judge.finding.search import Search
-from nine_knots.core.judge.finding.tried import SEEN
-from nine_knots.core.models.cast.stroke import Stroke
-from tests.core.test_today import DAYS, RUNA
+from bench.baselines import evolved, hypervolumes, school_variants
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.search.demands import Demands
+from nine_knots.core.search.evaluated import SEEN
+from nine_knots.core.search.pareto_front import front_of
+from nine_knots.core.search.search import Search
+from tests.core.test_schools_today import DAYS, RUNA
 
 DAY = DAYS["dry"]
 SOON, CASTS = 64, 200

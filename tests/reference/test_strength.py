@@ -6,10 +6,10 @@ import numpy as np
 import pytest
 from scipy.stats import weibull_min
 
-from nine_knots.core.models.hold.elements import hold_of
-from nine_knots.core.physics.weakest_link import first_break, weibull_shape
-from nine_knots.core.trade.need import strike_peak_n
-from nine_knots.core.trade.tackle import Rod
+from nine_knots.core.domain.need import strike_peak_n
+from nine_knots.core.domain.tackle import Rod
+from nine_knots.core.mechanics.weakest_link import first_break, weibull_shape
+from nine_knots.core.strength.elements import hold_of
 from tests.makers import level, tied
 
 

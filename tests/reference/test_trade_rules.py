@@ -2,16 +2,16 @@
 
 import pytest
 
+from nine_knots.core.assess.joint_match import match_joints
 from nine_knots.core.base.units import x_of_diameter
 from nine_knots.core.base.units.factors import FOOT_M, POUND_N, THOU_M
-from nine_knots.core.judge.match import match_joints
-from nine_knots.core.judge.proposing.propose import propose
-from nine_knots.core.trade.schools import SCHOOLS
-from nine_knots.core.trade.schools.by_water import span_by_water
-from nine_knots.core.trade.schools.school import SchoolParameters
-from nine_knots.core.trade.situation import Quarry, Water
-from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
-from nine_knots.core.trade.tippet import advise_tippet
+from nine_knots.core.domain.situation import TargetFish, Water
+from nine_knots.core.domain.tackle import Fly, FlyLine, line_profile
+from nine_knots.core.domain.tippet import advise_tippet
+from nine_knots.core.propose.propose import propose
+from nine_knots.core.schools import SCHOOLS
+from nine_knots.core.schools.by_water import span_by_water
+from nine_knots.core.schools.school import SchoolParameters
 from tests.makers import INCHES, SHELF, day
 
 STREAMER = Fly(title="s", kind="streamer", hook=6, bulk="slim")
@@ -52,7 +52,7 @@ def test_a_thinner_tippet_wants_a_somewhat_thinner_butt():
             day(
                 fly=Fly(title="m", kind="midge", hook=20),
                 water=Water(kind="glide"),
-                quarry=Quarry(temper="very wary"),
+                quarry=TargetFish(temper="very wary"),
             ),
             12.0,
         ),
@@ -96,15 +96,15 @@ def test_two_parts_end_in_two_feet_of_about_12_pounds():
 def test_tippet_by_the_hook(kind, hook, names):
     """Hook over three, or over four; streamers 0X to 1X."""
     advice = advise_tippet(
-        day(fly=Fly(title="f", kind=kind, hook=hook), quarry=Quarry(mass_kg=0.3))
+        day(fly=Fly(title="f", kind=kind, hook=hook), quarry=TargetFish(mass_kg=0.3))
     )
     assert x_of_diameter(advice.diameter_m) in names
 
 
 def test_very_wary_fish_get_finer_and_snags_stouter_tippet():
     plain = advise_tippet(day())
-    wary = advise_tippet(day(quarry=Quarry(temper="very wary")))
-    snags = advise_tippet(day(quarry=Quarry(mass_kg=2.5), water=Water(snags="heavy snags")))
+    wary = advise_tippet(day(quarry=TargetFish(temper="very wary")))
+    snags = advise_tippet(day(quarry=TargetFish(mass_kg=2.5), water=Water(snags="heavy snags")))
     assert wary.diameter_m < plain.diameter_m < snags.diameter_m
     assert "snags" in snags.by
 

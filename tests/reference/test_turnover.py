@@ -2,15 +2,15 @@
 
 from functools import cache
 
-from nine_knots.core.judge.proposing.propose import propose
-from nine_knots.core.models.cast.landing import CastLanding, landing_of
-from nine_knots.core.models.cast.minimum_speed import MinimumLaunchSpeed, minimum_launch_speed
-from nine_knots.core.models.cast.rig import rig_of
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.physics.air import Air
-from nine_knots.core.trade.schools.school import SchoolParameters
-from nine_knots.core.trade.situation import Situation
-from nine_knots.core.trade.tackle import Fly, FlyLine, line_profile
+from nine_knots.core.casting.landing import CastLanding, landing_of
+from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed, minimum_launch_speed
+from nine_knots.core.casting.rig import rig_of
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.domain.situation import Situation
+from nine_knots.core.domain.tackle import Fly, FlyLine, line_profile
+from nine_knots.core.mechanics.air import Air
+from nine_knots.core.propose.propose import propose
+from nine_knots.core.schools.school import SchoolParameters
 from tests.makers import DRY, FIVE, INCHES, SHELF, day, level, tied
 
 EIGHT = FlyLine(title="8-weight", weight=8)

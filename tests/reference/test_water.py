@@ -11,23 +11,23 @@ from scipy.integrate import quad, solve_ivp
 from scipy.optimize import brentq
 
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.physics import fresh_water as fresh
-from nine_knots.core.physics import sea_water as sea
-from nine_knots.core.physics.bodies import Body, body_drag_n, sphere_coefficient
-from nine_knots.core.physics.floats import ball, share_under
-from nine_knots.core.physics.fluid import Fluid
-from nine_knots.core.physics.section import bend_stiffness_nm2
-from nine_knots.core.physics.slack import across_s, along_s, belly_m, bending_length_m
-from nine_knots.core.physics.steady import drifting, held
-from nine_knots.core.physics.stream import Stream, stream_over
-from nine_knots.core.physics.thin_line import (
+from nine_knots.core.domain.beds import GRAIN_M
+from nine_knots.core.mechanics import fresh_water as fresh
+from nine_knots.core.mechanics import sea_water as sea
+from nine_knots.core.mechanics.bodies import Body, body_drag_n, sphere_coefficient
+from nine_knots.core.mechanics.floats import ball, share_under
+from nine_knots.core.mechanics.fluid import Fluid
+from nine_knots.core.mechanics.section import bend_stiffness_nm2
+from nine_knots.core.mechanics.slack import across_s, along_s, belly_m, bending_length_m
+from nine_knots.core.mechanics.steady import drifting, held
+from nine_knots.core.mechanics.stream import Stream, stream_over
+from nine_knots.core.mechanics.thin_line import (
     along_drag_n_m,
     normal_drag_n_m,
     sink_speed_m_s,
     sinking_density_kg_m3,
 )
-from nine_knots.core.physics.tree import Stretch
-from nine_knots.core.trade.beds import GRAIN_M
+from nine_knots.core.mechanics.tree import TreeSegmentGroup
 from tests.makers import laid, line_of
 
 RHO, MU, G = 999.70, 1.3059e-3, 9.81
@@ -121,7 +121,7 @@ def test_a_floating_ball_lies_as_deep_as_it_displaces(load):
 def test_a_towed_cable_hangs_at_podes_angle():
     """Pode 1951, critical angle: w cos φ = F_n(U sin φ); a light, long cable of one thickness."""
     d, density, speed = 0.25e-3, 3500.0, 0.2
-    cable = line_of((Stretch(3.0, d, density),), RHO, 0.05)
+    cable = line_of((TreeSegmentGroup(3.0, d, density),), RHO, 0.05)
     shape = held(cable, Stream(10.0, 1e-9, 0.003), speed, WATER)
     upper = shape.places[1] - shape.places[0]
     found = degrees(np.arctan2(abs(upper[1]), abs(upper[0])))
@@ -137,7 +137,9 @@ def test_a_rig_held_to_a_speed_and_the_same_by_integration():
     """The loaded line in the profile as an initial value problem from its end up, by scipy."""
     stream, speed = Stream(1.5, 1.2, 0.0026667), 0.9
     d, density, long_m = 0.2032e-3, 1780.0, 1.6
-    shape = held(line_of((Stretch(long_m, d, density, B1),), RHO, 0.02), stream, speed, WATER)
+    shape = held(
+        line_of((TreeSegmentGroup(long_m, d, density, B1),), RHO, 0.02), stream, speed, WATER
+    )
     x, z = shape.places[-1]
     assert z == pytest.approx(1.126, abs=3e-3)
     assert x == pytest.approx(1.514, abs=5e-3)
@@ -174,7 +176,10 @@ def test_a_rig_held_to_a_speed_and_the_same_by_integration():
 
 
 def test_a_drift_with_shot_and_fly_under_an_indicator():
-    stretches = (Stretch(1.05, 0.178e-3, 1140, S1), Stretch(0.30, 0.152e-3, 1140, F0))
+    stretches = (
+        TreeSegmentGroup(1.05, 0.178e-3, 1140, S1),
+        TreeSegmentGroup(0.30, 0.152e-3, 1140, F0),
+    )
     line = laid(stretches, RHO, 0.05)
     speed, shape = drifting(INDICATOR, line.tree(), Stream(1.2, 1.0, 0.25 / 30), WATER)
     assert speed == pytest.approx(0.8506, abs=3e-3)
@@ -191,7 +196,9 @@ def test_heavy_line_in_still_water_is_a_catenary():
     stream = Stream(50.0, 5e-4, 1e-9)
     drag = body_drag_n(stream.speed_m_s(48.5), 1.0, 1.0, WATER)
     body = Body(0.0, 1.0, pull / drag)
-    shape = held(line_of((Stretch(long_m, d, density, body),), RHO, 0.1), stream, 0.0, WATER)
+    shape = held(
+        line_of((TreeSegmentGroup(long_m, d, density, body),), RHO, 0.1), stream, 0.0, WATER
+    )
     assert len(shape.places) == 21
     a = pull / weight
     x, z = shape.places[-1]
@@ -224,9 +231,14 @@ def test_a_rig_that_cannot_drift_is_refused_with_the_mend():
     with pytest.raises(CannotCompute, match="under"):
         drifting(
             ball(12e-3, 0.3e-3, RHO),
-            line_of((Stretch(1.5, 2e-4, 1140, anchor),), RHO),
+            line_of((TreeSegmentGroup(1.5, 2e-4, 1140, anchor),), RHO),
             deep,
             WATER,
         )
     with pytest.raises(CannotCompute, match=r"bed|steady"):
-        held(line_of((Stretch(4.0, 2e-4, 1140, B1),), RHO), Stream(0.5, 0.3, 0.003), 0.25, WATER)
+        held(
+            line_of((TreeSegmentGroup(4.0, 2e-4, 1140, B1),), RHO),
+            Stream(0.5, 0.3, 0.003),
+            0.25,
+            WATER,
+        )

@@ -3,10 +3,10 @@
 import numpy as np
 import pytest
 
+from nine_knots.core.assess.joint_match import energy_passed
 from nine_knots.core.base.units.factors import INCH_M, THOU_M
-from nine_knots.core.judge.match import energy_passed
-from nine_knots.core.physics.section import mass_per_length_kg_m
-from nine_knots.core.trade.materials import MATERIALS
+from nine_knots.core.domain.materials import MATERIALS
+from nine_knots.core.mechanics.section import mass_per_length_kg_m
 
 TIP = mass_per_length_kg_m(0.035 * INCH_M, 870.0)
 

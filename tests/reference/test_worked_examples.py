@@ -46,7 +46,7 @@ def modules():
 
 @pytest.mark.parametrize("law", LAWS)
 def test_every_law_has_an_example(law):
-    module = import_module(f"nine_knots.core.physics.{law}")
+    module = import_module(f"nine_knots.core.mechanics.{law}")
     missing = [
         name
         for name, text in documented(module)

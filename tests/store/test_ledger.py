@@ -5,10 +5,10 @@ from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
 from nine_knots.core.base.errors import NotFound, OutOfRange
-from nine_knots.core.trade.ledger import Act, Change, held_by, holding, left_of
+from nine_knots.core.domain.ledger import Act, Change, held_by, holding, left_of
+from nine_knots.store.account_export import read_account_export, write_account_export
+from nine_knots.store.account_export_types import parse_export
 from nine_knots.store.anglers import Settings, create_angler
-from nine_knots.store.everything import read_everything, write_everything
-from nine_knots.store.everything_kept import everything_in
 from nine_knots.store.ledger import (
     list_acts,
     merge_stock,
@@ -128,7 +128,7 @@ def test_it_goes_with_everything_and_comes_back_as_it_was(database, me):
     database.transact(lambda c: undo_act(c, me, act_id))
     database.transact(lambda c: note_act(c, me, took(item, 1.0, "lost")))
     before = database.transact(lambda c: list_acts(c, me, 99))
-    file = database.transact(lambda c: read_everything(c, me)).model_dump_json()
-    other = database.transact(lambda c: write_everything(c, everything_in(file)))
+    file = database.transact(lambda c: read_account_export(c, me)).model_dump_json()
+    other = database.transact(lambda c: write_account_export(c, parse_export(file)))
     assert database.transact(lambda c: list_acts(c, other, 99)) == before
     assert left(database, other, item) == 29.0

@@ -4,14 +4,14 @@ import pytest
 
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.units import Units
-from nine_knots.core.tell.evaluation import evaluate
-from nine_knots.core.trade.tackle import Fly
+from nine_knots.core.domain.tackle import Fly
 from nine_knots.demo.load import load_demo
 from nine_knots.store.anglers import Settings, angler_in_front, create_angler
 from nine_knots.store.leaders import list_leaders
 from nine_knots.store.ledger import put_stock
 from nine_knots.store.stock import list_stock, retire_stock
 from nine_knots.store.tackle import add_tackle, read_kit
+from nine_knots.words.evaluation import evaluate
 from tests.makers import DRY, FIVE, SHELF, day, spool
 
 

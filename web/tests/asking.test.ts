@@ -9,7 +9,7 @@ import { useIntent } from '@/api/useIntent'
 import { useAnswer } from '@/api/useAnswer'
 
 const tune = (signal = new AbortController().signal, progress?: (share: number) => void) =>
-  job('/api/water/tuning', { bench: 'b', design: {} } as never, { signal, progress })
+  job('/api/v1/water/tuning', { bench: 'b', design: {} } as never, { signal, progress })
 const events = (...told: [string, unknown][]) =>
   told.map(([event, data]) => `event: ${event}\ndata: ${JSON.stringify(data)}\n\n`)
 
@@ -179,7 +179,7 @@ describe('a service that has too much to do', () => {
         headers: { 'retry-after': '2', 'content-type': 'application/json' },
       })
     })
-    const asked = api.GET('/api/kit')
+    const asked = api.GET('/api/v1/kit')
     await vi.advanceTimersByTimeAsync(2000)
     expect(tries).toBe(2)
     await vi.advanceTimersByTimeAsync(2000)

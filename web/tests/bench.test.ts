@@ -108,7 +108,7 @@ describe('the bench', () => {
     const saved = (title: string) => ({ leader_id: title, revision: 1, design: design(title) })
     const shelf: ((answer: Response) => void)[] = []
     vi.stubGlobal('fetch', async (request: Request) => {
-      if (request.url.endsWith('/api/leaders'))
+      if (request.url.endsWith('/api/v1/leaders'))
         return new Promise<Response>((resolve) => shelf.push(resolve))
       if (request.method === 'GET') return json(saved(request.url.split('/').at(-1)!))
       const body = (await request.clone().json()) as BenchRequest

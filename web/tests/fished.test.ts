@@ -30,7 +30,7 @@ beforeEach(() => {
   waiting.length = 0
   localStorage.clear()
   vi.stubGlobal('fetch', async (request: Request) => {
-    if (!request.url.endsWith('/api/water')) return new Promise<Response>(() => {})
+    if (!request.url.endsWith('/api/v1/water')) return new Promise<Response>(() => {})
     const body = (await request.clone().json()) as Asked
     asked.push(body)
     return new Promise<Response>((resolve) =>

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { dayNow, type DayEvent, type Happening } from '@/water/state'
+import { dayNow, type DayEvent, type EventKind } from '@/water/state'
 
 interface Case {
   name: string
@@ -13,7 +13,7 @@ interface Case {
 const read = <T>(path: string) =>
   JSON.parse(readFileSync(new URL(path, import.meta.url), 'utf-8')) as T
 const CASES = read<Case[]>('../../tests/cases/rig-state.json')
-const KINDS = read<Happening[]>('../generated/happenings.json')
+const KINDS = read<EventKind[]>('../generated/event-kinds.json')
 
 describe('a day counted on the phone', () => {
   it.each(CASES)('$name', ({ stretch, rig, fly, events, now }) => {

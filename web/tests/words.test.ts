@@ -1,16 +1,16 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
-import type { Joint, Schemas } from '@/api/client'
+import type { Connection, Schemas } from '@/api/client'
 import { inWords, Refused, ServerLost } from '@/api/problems'
 import { tieGroups, tieKey } from '@/bench/pieces/ties'
 import { sentenceText } from '@/bench/sentence/sentenceText'
 import PickOne from '@/widgets/PickOne.vue'
 
 describe('ways to tie a joint', () => {
-  const ring: Joint = { kind: 'ring', knot: 'uni', upper_knot: 'improved-clinch' }
+  const ring: Connection = { kind: 'ring', knot: 'uni', upper_knot: 'improved-clinch' }
 
   it('go by all that tells one from another', () => {
-    const tagged: Joint = { ...ring, dropper: {} as Joint['dropper'] }
+    const tagged: Connection = { ...ring, dropper: {} as Connection['dropper'] }
     expect(tieKey(ring)).toBe('ring/uni/improved-clinch')
     expect(tieKey(tagged)).toBe(tieKey(ring))
     expect(tieKey({ kind: 'fly', knot: 'uni', tied_from: 'eye' })).not.toBe(
@@ -32,7 +32,7 @@ describe('ways to tie a joint', () => {
 
 describe('sentences', () => {
   it('set commas against the word before', () => {
-    const parts: Schemas['Phrase'][] = [
+    const parts: Schemas['SentenceWord'][] = [
       { part: 'water', before: 'On', text: 'a glide' },
       { part: 'pace', before: ',', text: 'still' },
       { part: 'fly', before: ', I cast', text: 'a midge' },

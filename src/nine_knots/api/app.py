@@ -6,126 +6,83 @@ from contextlib import asynccontextmanager
 from importlib import import_module
 from pathlib import Path
 
-from fastapi import FastAPI
+from fastapi import APIRouter, FastAPI
 from fastapi.middleware.gzip import GZipMiddleware
-from fastapi.responses import HTMLResponse, Response
 from fastapi.routing import APIRoute
-from fastapi.staticfiles import StaticFiles
 
-from nine_knots.api import (
-    anglers,
-    anglers_here,
-    bench,
-    casts,
-    catalogue,
-    clubs,
-    everything,
-    files,
-    find,
-    gauges,
-    given,
-    happened,
-    hold,
-    instruments,
-    kept,
-    knots,
-    leaders,
-    ledger,
-    light,
-    log,
-    lower_rigs,
-    matters,
-    measure,
-    own_cast,
-    owned,
-    phones,
-    photos,
-    places,
-    plan_files,
-    plans,
-    practice,
-    problems,
-    pulls,
-    readiness,
-    revisions,
-    scale,
-    sharing,
-    stock,
-    tackle,
-    today,
-    tying,
-    wallet,
-    water,
+from nine_knots.api import auth, problems, routes
+from nine_knots.api.access_modes import (
+    AccessMode,
+    HostedAccess,
+    LanPhoneAccess,
+    LocalAccess,
+    MonitoringAccess,
 )
-from nine_knots.api.accounts import entering, inviting, joining, mine, operating
-from nine_knots.api.accounts.admitting import admitted
-from nine_knots.api.caller import Caller
-from nine_knots.api.calling import Calling
-from nine_knots.api.describe import describe
-from nine_knots.api.door import Door
-from nine_knots.api.entrances import AtTheBench, ByTheDoor, Entrance, Hosted, Watching
+from nine_knots.api.auth.sessions import authenticate
+from nine_knots.api.client_info import ClientInfo
 from nine_knots.api.examples import DESIGN
-from nine_knots.api.guard import Guard
+from nine_knots.api.interface_files import serve_interface
+from nine_knots.api.jobs.isolated_process import IsolatedProcess
+from nine_knots.api.jobs.landing_updates import LandingUpdater
+from nine_knots.api.jobs.outbound import outbound_threads
+from nine_knots.api.jobs.quota import Quota
+from nine_knots.api.jobs.quota_sync import QuotaSync
+from nine_knots.api.jobs.readiness import ReadinessWatch
+from nine_knots.api.jobs.remote_address import RemoteAddress
+from nine_knots.api.jobs.remote_workers import RemoteWorkerListener
+from nine_knots.api.jobs.tasks import CastTask, Task, WaterTask
+from nine_knots.api.jobs.worker_pool import WorkerPool
+from nine_knots.api.lan_access import LanAccess
+from nine_knots.api.metrics import install_metrics
+from nine_knots.api.openapi_document import install_openapi
+from nine_knots.api.principal import Principal
+from nine_knots.api.security import SecurityMiddleware
 from nine_knots.api.site import Site
-from nine_knots.api.watching import watch
-from nine_knots.api.work.crew import Crew
-from nine_knots.api.work.far import HallKeeper
-from nine_knots.api.work.hall import Hall
-from nine_knots.api.work.isolated import IsolatedProcess
-from nine_knots.api.work.outside import outward_threads
-from nine_knots.api.work.readiness import Watch
-from nine_knots.api.work.recasting import Recasting
-from nine_knots.api.work.shares import Shares
-from nine_knots.api.work.sharing_out import SharingOut
-from nine_knots.api.work.tasks import CastTask, Task, WaterTask
-from nine_knots.core.models.cast.stroke import Stroke
-from nine_knots.core.models.water.ask import USUAL_ASK
-from nine_knots.core.trade.design import Design
+from nine_knots.core.base.discovery import discover_modules
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.domain.design import Design
+from nine_knots.core.water.question import USUAL_QUESTION
 from nine_knots.services.secret import hash_of
 from nine_knots.store import Database
-from nine_knots.store.known import Known
+from nine_knots.store.angler_cache import AnglerCache
 from nine_knots.store.phones import phone_with
 
-PAGES = (
-    "",
-    "find",
-    "tie",
-    "tie/now",
-    "spools",
-    "spools/{part}",
-    "knots",
-    "knots/{knot}",
-    "shelf",
-    "days",
-    "days/{part}",
-    "shared",
-    "shared/{part}",
-    "join",
-    "account",
-    "account/{part}",
-    "operator",
-)
+FIRST = ("bench", "casts", "water", "hold")  # asked at every change of a leader
 
 
 def _entrances(
-    database: Database | None, port: int, door: Door | None, site: Site | None
-) -> tuple[Entrance, ...]:
+    database: Database | None, port: int, door: LanAccess | None, site: Site | None
+) -> tuple[AccessMode, ...]:
     """The ways in: to a hosted service, or to a bench at home with or without its door."""
 
-    def phones(token: str) -> Caller | None:
+    def phones(token: str) -> Principal | None:
         assert database is not None
         found = database.transact(lambda cursor: phone_with(cursor, hash_of(token)))
-        return Caller(found.angler_id, found.account_id, found.day) if found else None
+        return Principal(found.angler_id, found.account_id, found.day) if found else None
 
-    def logins(token: str, calling: Calling) -> Caller | None:
+    def logins(token: str, calling: ClientInfo) -> Principal | None:
         assert database is not None
-        return admitted(database, token, calling)
+        return authenticate(database, token, calling)
 
     if site is not None:
-        return Hosted(site, logins, phones), Watching(port)
+        return HostedAccess(site, logins, phones), MonitoringAccess(port)
     if door is not None:
-        return ByTheDoor(door, phones), AtTheBench(port, but=door.port)
-    return (AtTheBench(port),)
+        return LanPhoneAccess(door, phones), LocalAccess(port, but=door.port)
+    return (LocalAccess(port),)
+
+
+def _routers() -> list[APIRouter]:
+    """The router of every module in ``routes`` and ``auth``, the busiest first."""
+    found = [
+        (module.rpartition(".")[2], router)
+        for package in (routes, auth)
+        for module, router in discover_modules(package.__name__, APIRouter)
+    ]
+    rank = {name: number for number, name in enumerate(FIRST)}
+    return [
+        router
+        for _, router in sorted(found, key=lambda pair: (rank.get(pair[0], len(FIRST)), pair[0]))
+    ]
 
 
 def _operation_id(route: APIRoute) -> str:
@@ -138,7 +95,7 @@ def first_tasks() -> tuple[Task, ...]:
     sunk = design.situation.model_copy(update={"wish": "drift deep"})
     water = WaterTask(
         design=design.model_copy(update={"situation": sunk}),
-        ask=USUAL_ASK,
+        ask=USUAL_QUESTION,
         units="imperial",
         movie=False,
     )
@@ -154,16 +111,16 @@ def _load_later() -> None:
 @asynccontextmanager
 async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     """Workers live as long as the service; they load and compile while it already answers."""
-    crew: Crew = app.state.crew
-    hall: Hall | None = app.state.hall
-    keeper = HallKeeper(hall, crew) if hall is not None else None
+    crew: WorkerPool = app.state.crew
+    hall: RemoteAddress | None = app.state.hall
+    keeper = RemoteWorkerListener(hall, crew) if hall is not None else None
     hosted = app.state.site is not None
     recasting = None
-    sharing_out = SharingOut(app.state.shares, app.state.database) if hosted else None
+    sharing_out = QuotaSync(app.state.shares, app.state.database) if hosted else None
     if app.state.warm:
-        app.state.watch = Watch(crew)
+        app.state.watch = ReadinessWatch(crew)
         if app.state.database is not None:
-            recasting = Recasting(crew, app.state.database)
+            recasting = LandingUpdater(crew, app.state.database)
         threading.Thread(target=_load_later, daemon=True).start()
     yield
     if app.state.watch is not None:
@@ -190,9 +147,9 @@ def create_app(
     port: int,
     built: Path | None = None,
     warm: bool = False,
-    door: Door | None = None,
+    door: LanAccess | None = None,
     site: Site | None = None,
-    hall: Hall | None = None,
+    hall: RemoteAddress | None = None,
 ) -> FastAPI:
     """The application on a database; ``built`` is the folder of the built interface.
 
@@ -213,12 +170,12 @@ def create_app(
         lifespan=_lifespan,
     )
     app.state.database = database
-    app.state.known = Known()
-    app.state.shares = Shares()
-    app.state.crew = Crew(first_tasks(), shares=app.state.shares)
-    app.state.searchers = Crew(workers=1, behind=True, shares=app.state.shares)
+    app.state.known = AnglerCache()
+    app.state.shares = Quota()
+    app.state.crew = WorkerPool(first_tasks(), shares=app.state.shares)
+    app.state.searchers = WorkerPool(workers=1, behind=True, shares=app.state.shares)
     app.state.isolated = IsolatedProcess(app.state.shares)
-    app.state.outward_threads = outward_threads()
+    app.state.outward_threads = outbound_threads()
     app.state.document = None
     app.state.warm = warm
     app.state.watch = None
@@ -230,115 +187,13 @@ def create_app(
     app.state.site = site
     app.state.hall = hall
     problems.install(app)
-    # what is asked at every change of a leader is found first
-    for module in (
-        bench,
-        casts,
-        water,
-        hold,
-        anglers,
-        anglers_here,
-        catalogue,
-        stock,
-        owned,
-        gauges,
-        light,
-        places,
-        plans,
-        plan_files,
-        wallet,
-        happened,
-        log,
-        photos,
-        phones,
-        tackle,
-        today,
-        readiness,
-        own_cast,
-        tying,
-        knots,
-        practice,
-        pulls,
-        scale,
-        leaders,
-        revisions,
-        sharing,
-        ledger,
-        lower_rigs,
-        instruments,
-        matters,
-        measure,
-        files,
-        find,
-        everything,
-        kept,
-        given,
-        clubs,
-        entering,
-        joining,
-        inviting,
-        mine,
-        operating,
-    ):
-        app.include_router(module.router)
-    describe(app)
+    for router in _routers():
+        app.include_router(router)
+    install_openapi(app)
     # quick rather than tight: an answer is waited for
     app.add_middleware(GZipMiddleware, minimum_size=2000, compresslevel=1)
-    app.add_middleware(Guard, entrances=_entrances(database, port, door, site))
-    watch(app)
+    app.add_middleware(SecurityMiddleware, entrances=_entrances(database, port, door, site))
+    install_metrics(app)
     if built is not None:
-        _serve_interface(app, built)
+        serve_interface(app, built)
     return app
-
-
-def _serve_interface(app: FastAPI, built: Path) -> None:
-    assets = GZipMiddleware(_Assets(directory=built / "assets"), minimum_size=1000)
-    app.mount("/assets", assets, name="assets")
-
-    page = (built / "index.html").read_bytes()
-    mark = (built / "mark.svg").read_bytes()
-
-    # from memory: the page comes whatever the database, the disk and the threads are about
-    async def interface() -> Response:
-        return HTMLResponse(page, headers={"cache-control": "no-cache"})
-
-    @app.get("/mark.svg", include_in_schema=False)
-    async def sign() -> Response:
-        return Response(mark, media_type="image/svg+xml")
-
-    for page_path in PAGES:
-        app.add_api_route(f"/{page_path}", interface, include_in_schema=False)
-    if (built / "water").is_dir():
-        _serve_water(app, built / "water")
-
-
-def _serve_water(app: FastAPI, built: Path) -> None:
-    """The view at the water: its own page with a service worker that keeps it on the phone."""
-    assets = GZipMiddleware(_Assets(directory=built / "assets"), minimum_size=1000)
-    app.mount("/water/assets", assets, name="water-assets")
-    page = (built / "index.html").read_bytes()
-    worker = (built / "sw.js").read_bytes()
-    manifest = (built / "manifest.webmanifest").read_bytes()
-
-    async def at_the_water() -> Response:
-        return HTMLResponse(page, headers={"cache-control": "no-cache"})
-
-    @app.get("/water/sw.js", include_in_schema=False)
-    async def service_worker() -> Response:
-        return Response(worker, media_type="text/javascript", headers={"cache-control": "no-cache"})
-
-    @app.get("/water/manifest.webmanifest", include_in_schema=False)
-    async def web_manifest() -> Response:
-        return Response(manifest, media_type="application/manifest+json")
-
-    for path in ("/water/", "/water/index.html", "/water/{plan_id}"):
-        app.add_api_route(path, at_the_water, include_in_schema=False)
-
-
-class _Assets(StaticFiles):
-    """Files whose names carry a hash of their content: they never change."""
-
-    def file_response(self, *args, **kwargs):  # type: ignore[no-untyped-def]
-        response = super().file_response(*args, **kwargs)
-        response.headers["cache-control"] = "public, max-age=31536000, immutable"
-        return response

@@ -12,13 +12,19 @@ from contextlib import asynccontextmanager, contextmanager
 from starlette.datastructures import Headers
 from starlette.types import Message, Receive
 
-from nine_knots.api.bodies import MOST_BYTES, Unfit, check_density, check_kind, check_shape
+from nine_knots.api.request_limits import (
+    MOST_BYTES,
+    RejectedRequest,
+    check_density,
+    check_kind,
+    check_shape,
+)
 from nine_knots.core.base.errors import TooBusy
 
 AT_ONCE_BYTES = 40_000_000
 OF_ONE_CALLER_BYTES = 33_000_000
 FIRST_S, SLOWEST_BYTES_S = 10.0, 20_000  # to begin sending, and how fast a phone's line is at least
-READ_BY_WORKERS = ("/api/everything",)
+READ_BY_WORKERS = ("/api/v1/account-data",)
 """Bodies of any shape: a worker reads them."""
 
 
@@ -56,7 +62,7 @@ def _declared_length(headers: Headers, most: int) -> int:
 
 
 @asynccontextmanager
-async def fit_body(
+async def read_body(
     path: str, headers: Headers, receive: Receive, budget: BodyBudget, caller: str, most: int
 ) -> AsyncIterator[Receive]:
     """Read a body and look at it; what is passed on receives it as one piece, and its room is kept
@@ -67,7 +73,7 @@ async def fit_body(
             async with asyncio.timeout(FIRST_S + size / SLOWEST_BYTES_S):
                 body = await _whole(receive, size)
         except TimeoutError as slow:
-            raise Unfit(
+            raise RejectedRequest(
                 408, "too-slow", "The body took too long to arrive.", "Send it again."
             ) from slow
         if body:
@@ -106,5 +112,7 @@ def _receiving(body: bytes, receive: Receive) -> Receive:
     return receive_whole
 
 
-def _too_large(most: int) -> Unfit:
-    return Unfit(413, "too-large", f"At most {most // 1000} kB are taken.", "Send less at once.")
+def _too_large(most: int) -> RejectedRequest:
+    return RejectedRequest(
+        413, "too-large", f"At most {most // 1000} kB are taken.", "Send less at once."
+    )

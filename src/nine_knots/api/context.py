@@ -8,21 +8,21 @@ from typing import Annotated, TypeVar
 from fastapi import Depends, Header, Request
 from pymysql.cursors import DictCursor
 
-from nine_knots.api.caller import ANYBODY, Caller, caller_of
+from nine_knots.api.principal import ANYBODY, Principal, principal_of
+from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.quantity import System
-from nine_knots.core.judge.angler import Angler
 from nine_knots.store import Database
+from nine_knots.store.angler_cache import AnglerCache
 from nine_knots.store.anglers import angler_in_front, lock_angler
-from nine_knots.store.intents import made_before, note_made
-from nine_knots.store.known import Known
+from nine_knots.store.idempotency_keys import earlier_result, store_result
 
 Answer = TypeVar("Answer")
 Work = Callable[[DictCursor, str], Answer]
 
 
 @dataclass(frozen=True)
-class Intent:
+class IdempotentRequest:
     """A save that is intended once, however often it is sent: its key, and what is asked."""
 
     key: str
@@ -35,9 +35,9 @@ class Session:
     def __init__(
         self,
         database: Database,
-        known: Known,
-        caller: Caller = ANYBODY,
-        intent: Intent | None = None,
+        known: AnglerCache,
+        caller: Principal = ANYBODY,
+        intent: IdempotentRequest | None = None,
     ) -> None:
         self._database, self._known = database, known
         self._caller, self._intent = caller, intent
@@ -95,10 +95,10 @@ class Session:
             if self._intent is None:
                 return answer(cursor, angler_id, make(cursor, angler_id))
             key, asked = self._intent.key, self._intent.asked
-            made = made_before(cursor, angler_id, key, asked)
+            made = earlier_result(cursor, angler_id, key, asked)
             if made is None:
                 made = make(cursor, angler_id)
-                note_made(cursor, angler_id, key, asked, made)
+                store_result(cursor, angler_id, key, asked, made)
             return answer(cursor, angler_id, made)
 
         return self.write(once)
@@ -120,25 +120,27 @@ async def _intent(
             description="a name of this intended save: sent again with it, it is not done twice",
         ),
     ] = None,
-) -> Intent | None:
+) -> IdempotentRequest | None:
     if not idempotency_key:
         return None
     asked = hashlib.sha256(f"{request.method} {request.url.path} ".encode())
     asked.update(await request.body())
-    return Intent(hashlib.sha256(idempotency_key.encode()).hexdigest(), asked.hexdigest())
+    return IdempotentRequest(
+        hashlib.sha256(idempotency_key.encode()).hexdigest(), asked.hexdigest()
+    )
 
 
 # what needs no thread asks for none: a hop to one costs more than either does
 async def _session(request: Request) -> Session:
     state = request.app.state
-    return Session(state.database, state.known, caller_of(request))
+    return Session(state.database, state.known, principal_of(request))
 
 
 async def _saving_session(
-    request: Request, intent: Annotated[Intent | None, Depends(_intent)]
+    request: Request, intent: Annotated[IdempotentRequest | None, Depends(_intent)]
 ) -> Session:
     state = request.app.state
-    return Session(state.database, state.known, caller_of(request), intent)
+    return Session(state.database, state.known, principal_of(request), intent)
 
 
 CurrentSession = Annotated[Session, Depends(_session)]

@@ -2,16 +2,16 @@
 
 from typing import Any
 
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.leader import Joint, Leader, LevelPiece
-from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind
-from nine_knots.core.trade.strand import Strand
-from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.leader import Connection, Leader, LevelSection
+from nine_knots.core.domain.situation import Situation, TargetFish, Water, Wind
+from nine_knots.core.domain.strand import Strand
+from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
 
 _SITUATION = Situation(
     water=Water(kind="glide", depth_m=0.8, pace_m_s=0.4),
     wind=Wind(),
-    quarry=Quarry(kind="grayling", mass_kg=0.5),
+    quarry=TargetFish(kind="grayling", mass_kg=0.5),
     fly=Fly(title="Dry fly 16", kind="dry", hook=16),
     rod=Rod(title="9 ft 5-weight", length_m=2.745, weight=5),
     line=FlyLine(title="5-weight floating line", weight=5),
@@ -19,17 +19,17 @@ _SITUATION = Situation(
 )
 _LEADER = Leader(
     pieces=(
-        LevelPiece(
+        LevelSection(
             role="butt", strand=Strand(material="nylon-stiff", diameter_m=0.43e-3), length_m=1.5
         ),
-        LevelPiece(
+        LevelSection(
             role="tippet", strand=Strand(material="nylon-medium", diameter_m=0.36e-3), length_m=0.9
         ),
     ),
     joints=(
-        Joint(kind="loops", knot="perfection-loop"),
-        Joint(knot="blood"),
-        Joint(knot="improved-clinch"),
+        Connection(kind="loops", knot="perfection-loop"),
+        Connection(knot="blood"),
+        Connection(knot="improved-clinch"),
     ),
 )
 SITUATION: dict[str, Any] = _SITUATION.model_dump(mode="json")

@@ -10,7 +10,7 @@ USUAL = 60
 PageSize = Annotated[int, Query(ge=1, le=MOST, description="so many at a time")]
 
 
-def tell_page(
+def set_page_headers(
     response: Response, path: str, total: int, following: dict[str, str | int] | None
 ) -> None:
     """Say how many there are in all, and where the next page is."""

@@ -6,18 +6,15 @@ from typing import TypeVar
 
 from pydantic import Field
 
-from nine_knots.api import place_texts as texts
+from nine_knots.api import place_fields as texts
 from nine_knots.api.ids import Id
-from nine_knots.api.typed import Form, Typed, field
+from nine_knots.api.typed_fields import Form, Typed, field
 from nine_knots.core.base.errors import OutOfRange
-from nine_knots.core.base.frozen import Several
 from nine_knots.core.base.limits import Day
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units, parse_temperature
-from nine_knots.core.tell.places import level_text
-from nine_knots.core.tell.plan.reading import clock
-from nine_knots.core.tell.sentence import fish_mass_heard, wind_heard
-from nine_knots.core.trade.plan import (
+from nine_knots.core.base.values import TupleOf
+from nine_knots.core.domain.plan import (
     MOST_FLIES,
     MOST_OUTFITS,
     MOST_STOPS,
@@ -27,9 +24,12 @@ from nine_knots.core.trade.plan import (
     Stop,
     Tides,
 )
-from nine_knots.core.trade.situation import Bearing, Quarry, Temper, Wind, Wish
-from nine_knots.core.trade.tackle import FishKind
+from nine_knots.core.domain.situation import Bearing, TargetFish, Temper, Wind, Wish
+from nine_knots.core.domain.tackle import FishKind
 from nine_knots.store.tackle import Kit
+from nine_knots.words.places import level_text
+from nine_knots.words.plan.reading import clock
+from nine_knots.words.sentence import parse_fish_mass, parse_wind_word
 
 Thing = TypeVar("Thing")
 
@@ -72,9 +72,9 @@ class PlanForm(Form):
     fish: FishKind = "trout"
     mass: Typed = ""
     temper: Temper = "wary"
-    outfits: Several[CarriedOutfit] = Field(min_length=1, max_length=MOST_OUTFITS)
-    flies: Several[CarriedFly] = Field(min_length=1, max_length=MOST_FLIES)
-    stops: Several[StopForm] = Field(min_length=1, max_length=MOST_STOPS)
+    outfits: TupleOf[CarriedOutfit] = Field(min_length=1, max_length=MOST_OUTFITS)
+    flies: TupleOf[CarriedFly] = Field(min_length=1, max_length=MOST_FLIES)
+    stops: TupleOf[StopForm] = Field(min_length=1, max_length=MOST_STOPS)
     notes: str = Field(default="", max_length=2000)
     units: System = "imperial"
 
@@ -87,7 +87,7 @@ class PlanForm(Form):
                 low_min=texts.minute_of_day(self.low, "low"),
             )
         with field("wind"):
-            wind = Wind(speed_m_s=wind_heard(self.wind, self.units), bearing=self.bearing)
+            wind = Wind(speed_m_s=parse_wind_word(self.wind, self.units), bearing=self.bearing)
         level_m = texts.level_m(self.level, self.units, "level") if self.level.strip() else None
         celsius, quarry = self._celsius(), self._quarry()
         outfits, flies = self._outfits(kit), self._flies(kit)
@@ -114,12 +114,12 @@ class PlanForm(Form):
                 return 10.0
             return parse_temperature(self.temperature, self.units)
 
-    def _quarry(self) -> Quarry:
-        usual = Quarry(kind=self.fish, temper=self.temper)
+    def _quarry(self) -> TargetFish:
+        usual = TargetFish(kind=self.fish, temper=self.temper)
         with field("mass"):
             mass_kg = usual.fish.usual_kg
             if self.mass.strip():
-                mass_kg = fish_mass_heard(self.mass, self.units)
+                mass_kg = parse_fish_mass(self.mass, self.units)
             return usual.remade(mass_kg=mass_kg)
 
     def _outfits(self, kit: Kit) -> tuple[Outfit, ...]:

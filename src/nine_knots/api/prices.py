@@ -2,11 +2,11 @@
 
 from pydantic import Field
 
-from nine_knots.api.typed import Form, Typed, field
+from nine_knots.api.typed_fields import Form, Typed, field
 from nine_knots.core.base.errors import OutOfRange, Unreadable
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units, parse_length, parse_price
-from nine_knots.core.trade.strand import MOST_IN_PACKET, MOST_LEFT_M, Price, Stock
+from nine_knots.core.domain.strand import MOST_IN_PACKET, MOST_LEFT_M, Price, Stock
 
 
 class PaidForm(Form):

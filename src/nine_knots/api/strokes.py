@@ -5,16 +5,16 @@ from typing import Literal
 
 from pydantic import Field
 
-from nine_knots.api.typed import Form, Typed, field
+from nine_knots.api.typed_fields import Form, Typed, field
+from nine_knots.core.assess.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import parse_length, parse_speed, parse_wind
-from nine_knots.core.judge.own_cast import UNKNOWN, OwnCast
-from nine_knots.core.models.cast.stroke import SPEEDS, Stroke
-from nine_knots.core.models.cast.wind import Gust
+from nine_knots.core.casting.stroke import SPEEDS, Stroke
+from nine_knots.core.casting.wind import Gust
 
 
 @dataclass(frozen=True, slots=True)
-class SaidStroke:
+class ParsedStroke:
     """A stroke in SI; ``by_word`` says that its speed was a word, not a figure."""
 
     stroke: Stroke
@@ -32,7 +32,7 @@ class StrokeForm(Form):
     gust: Typed = Field(default="", description="on top of the wind", examples=["10 mph"])
     gust_from: Literal["in the face", "behind"] = "in the face"
 
-    def read(self, units: System, own: OwnCast = UNKNOWN) -> SaidStroke:
+    def read(self, units: System, own: OwnCast = UNKNOWN) -> ParsedStroke:
         """The stroke in SI, or a refusal that names the field; words go with the own cast."""
         figures: dict[str, float | bool] = {"drop": self.drop}
         said = self.speed.strip().lower() or "normal"
@@ -47,7 +47,9 @@ class StrokeForm(Form):
         with field("loop"):
             if self.loop.strip():
                 figures["loop_m"] = Stroke(loop_m=parse_length(self.loop, units)).loop_m
-        return SaidStroke(Stroke.model_validate({"kind": self.kind, **figures}), usual is not None)
+        return ParsedStroke(
+            Stroke.model_validate({"kind": self.kind, **figures}), usual is not None
+        )
 
     def read_gust(self, units: System) -> Gust:
         """The gust in SI, or a refusal that names the field."""

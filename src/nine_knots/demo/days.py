@@ -1,9 +1,9 @@
 """A day that Runa has planned on the Skarn, and what lies ready in her wallet."""
 
-from nine_knots.core.trade.plan import DayPlan, FlyFor, Outfit, Stop
-from nine_knots.core.trade.situation import Quarry, Wind
-from nine_knots.core.trade.strand import Stock
-from nine_knots.core.trade.wallet import WalletRig
+from nine_knots.core.domain.plan import DayPlan, FlyFor, Outfit, Stop
+from nine_knots.core.domain.situation import TargetFish, Wind
+from nine_knots.core.domain.strand import Stock
+from nine_knots.core.domain.wallet import WalletRig
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.tackle import FLIES, LINES, RODS
@@ -20,7 +20,7 @@ def demo_plan(place_id: str) -> DayPlan:
         level_m=0.58,
         wind=Wind(speed_m_s=2.5, bearing="upstream"),
         temperature_c=11.0,
-        quarry=Quarry(kind="grayling", mass_kg=0.7, temper="wary"),
+        quarry=TargetFish(kind="grayling", mass_kg=0.7, temper="wary"),
         outfits=(Outfit(rod=RODS["river"], line=LINES["river"]),),
         flies=(
             FlyFor(fly=FLIES["skarn-sedge"], wish="drift on top"),

@@ -3,15 +3,17 @@
 from functools import cache
 
 from nine_knots.core.base.units import Units
-from nine_knots.core.judge.proposing.propose import propose
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.schools.school import SchoolParameters
-from nine_knots.core.trade.situation import Quarry, Situation, Water, Wind, Wish
-from nine_knots.core.trade.strand import Stock
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.situation import Situation, TargetFish, Water, Wind, Wish
+from nine_knots.core.domain.strand import Stock
+from nine_knots.core.propose.propose import propose
+from nine_knots.core.schools.school import SchoolParameters
 from nine_knots.demo.tackle import FLIES, LINES, RODS
 
 
-def _day(outfit: str, fly: str, wish: Wish, water: Water, quarry: Quarry, wind: Wind) -> Situation:
+def _day(
+    outfit: str, fly: str, wish: Wish, water: Water, quarry: TargetFish, wind: Wind
+) -> Situation:
     return Situation(
         water=water,
         wind=wind,
@@ -28,7 +30,7 @@ SKARN_EVENING = _day(
     "skarn-sedge",
     "drift on top",
     Water(kind="pocket water", depth_m=0.5, pace_m_s=0.8, bed="cobble"),
-    Quarry(kind="grayling", mass_kg=0.6, temper="wary"),
+    TargetFish(kind="grayling", mass_kg=0.6, temper="wary"),
     Wind(speed_m_s=2.5, bearing="upstream"),
 )
 _FLAT_GLIDE = _day(
@@ -36,7 +38,7 @@ _FLAT_GLIDE = _day(
     "grey-speck",
     "drift on top",
     Water(kind="glide", depth_m=0.8, pace_m_s=0.4, bed="gravel"),
-    Quarry(kind="grayling", mass_kg=0.8, temper="very wary"),
+    TargetFish(kind="grayling", mass_kg=0.8, temper="very wary"),
     Wind(),
 )
 _NIGHT_POOL = _day(
@@ -44,7 +46,7 @@ _NIGHT_POOL = _day(
     "night-runner",
     "swing",
     Water(kind="pool", depth_m=1.3, pace_m_s=0.4, bed="boulder", snags="some snags"),
-    Quarry(kind="sea-trout", mass_kg=1.8, temper="wary"),
+    TargetFish(kind="sea-trout", mass_kg=1.8, temper="wary"),
     Wind(speed_m_s=0.9, bearing="across"),
 )
 _ESTUARY = _day(
@@ -52,7 +54,7 @@ _ESTUARY = _day(
     "sand-dancer",
     "strip",
     Water(kind="estuary", depth_m=1.3, pace_m_s=0.8, bed="sand", clarity="tinged"),
-    Quarry(kind="sea-bass", mass_kg=2.0, temper="easy"),
+    TargetFish(kind="sea-bass", mass_kg=2.0, temper="easy"),
     Wind(speed_m_s=6.7, bearing="in the face"),
 )
 _PERCH_LAKE = _day(
@@ -60,7 +62,7 @@ _PERCH_LAKE = _day(
     "perch-minnow",
     "strip",
     Water(kind="lake", depth_m=2.2, pace_m_s=0.0, bed="sand", clarity="tinged"),
-    Quarry(kind="perch", mass_kg=0.5, temper="easy"),
+    TargetFish(kind="perch", mass_kg=0.5, temper="easy"),
     Wind(speed_m_s=4.4, bearing="across"),
 )
 

@@ -2,10 +2,10 @@
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
-from nine_knots.demo.acts import demo_acts
+from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
 from nine_knots.demo.days import PLAN_ID, demo_plan, demo_wallet
 from nine_knots.demo.designs import demo_designs
+from nine_knots.demo.ledger import demo_acts
 from nine_knots.demo.lower_rigs import demo_lower_rigs
 from nine_knots.demo.places import demo_places
 from nine_knots.demo.rigs import demo_rigs
@@ -14,12 +14,12 @@ from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
 from nine_knots.store.anglers import OWN, Settings, angler_in_front, create_angler
 from nine_knots.store.database import Database
-from nine_knots.store.happened import add_events
+from nine_knots.store.events import add_events
 from nine_knots.store.leaders import create_leader
 from nine_knots.store.ledger import note_act, put_stock
 from nine_knots.store.lower_rigs import put_lower_rig
 from nine_knots.store.places import add_place
-from nine_knots.store.plans import lay_plan, write_pack
+from nine_knots.store.plans import insert_plan, write_pack
 from nine_knots.store.tackle import add_tackle
 from nine_knots.store.wallet import put_rigs
 
@@ -52,11 +52,11 @@ def add_demo(cursor: DictCursor, season: bool = True, account_id: str | None = N
     for rig in demo_lower_rigs(stock):
         put_lower_rig(cursor, angler_id, rig)
     waters = {place.title: add_place(cursor, angler_id, place) for place in demo_places()}
-    lay_plan(cursor, angler_id, demo_plan(waters["The Skarn"]), PLAN_ID)
+    insert_plan(cursor, angler_id, demo_plan(waters["The Skarn"]), PLAN_ID)
     put_rigs(cursor, angler_id, demo_wallet(stock))
     for day in demo_season(stock) if season else ():
         plan = day.plan.remade(place_id=waters["The Skarn"])
-        lay_plan(cursor, angler_id, plan, day.plan_id)
+        insert_plan(cursor, angler_id, plan, day.plan_id)
         write_pack(cursor, angler_id, day.plan_id, None, day.brief, day.designs)
         add_events(cursor, angler_id, day.events)
     for act in demo_acts(stock):

@@ -1,14 +1,14 @@
 """Lower rigs that hang on the ring of the demo's sedge leader: for riffle, hole and flat."""
 
 from nine_knots.core.base.units import Units
-from nine_knots.core.trade.leader import Leader
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.edits import Delete, Edit, SetLength
-from nine_knots.core.trade.leader.lower_rig import LowerRig, lower_rig_of
-from nine_knots.core.trade.leader.rig_edits import RemoveDropper
-from nine_knots.core.trade.leader.workbench import Workbench
-from nine_knots.core.trade.strand import Stock
-from nine_knots.core.trade.tackle import Fly
+from nine_knots.core.domain.leader import Leader
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.edits import Delete, Edit, SetLength
+from nine_knots.core.domain.leader.lower_rig import LowerRig, lower_rig_of
+from nine_knots.core.domain.leader.rig_edits import RemoveDropper
+from nine_knots.core.domain.leader.workbench import Workbench
+from nine_knots.core.domain.strand import Stock
+from nine_knots.core.domain.tackle import Fly
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.tackle import FLIES
 

@@ -1,7 +1,7 @@
 """The waters of the demo: the Skarn with its stretches as Runa noted them, lake and estuary."""
 
-from nine_knots.core.trade.places import CastingRoom, Gauge, LevelNote, Place, Stretch
-from nine_knots.core.trade.situation import Water, WaterRules
+from nine_knots.core.domain.places import CastingRoom, Gauge, LevelNote, Place, RiverStretch
+from nine_knots.core.domain.situation import Water, WaterRules
 
 # level on the bridge's staff, depth, pace at the surface, when
 _ALDER = (
@@ -32,7 +32,7 @@ def demo_places() -> tuple[Place, ...]:
         longitude=14.6,
         notes="Fly only, from the bridge up. The staff is on the second pier.",
         stretches=(
-            Stretch(
+            RiverStretch(
                 stretch_id="pockets",
                 title="Pockets above the bridge",
                 water=Water(kind="pocket water", depth_m=0.5, pace_m_s=1.0, bed="cobble"),
@@ -41,7 +41,7 @@ def demo_places() -> tuple[Place, ...]:
                 fish=("grayling", "trout"),
                 hazards=("slippery bed",),
             ),
-            Stretch(
+            RiverStretch(
                 stretch_id="alder-head",
                 title="The alder pool, head",
                 water=Water(kind="run", depth_m=0.7, pace_m_s=0.7),
@@ -50,7 +50,7 @@ def demo_places() -> tuple[Place, ...]:
                 fish=("grayling", "sea-trout"),
                 notes="They lie under the third alder from noon on.",
             ),
-            Stretch(
+            RiverStretch(
                 stretch_id="mill-glide",
                 title="The mill glide",
                 water=Water(kind="glide", depth_m=0.9, pace_m_s=0.35),
@@ -59,7 +59,7 @@ def demo_places() -> tuple[Place, ...]:
                 own_rules=WaterRules(most_flies=1, barbless=True, lead_banned=True),
                 notes="One fly only: the miller's own rule.",
             ),
-            Stretch(
+            RiverStretch(
                 stretch_id="gorge",
                 title="The gorge pool",
                 water=Water(kind="pool", depth_m=1.4, pace_m_s=0.4, bed="boulder"),
@@ -75,7 +75,7 @@ def demo_places() -> tuple[Place, ...]:
         kind="lake",
         gauge=Gauge(base="demo", datastream="2", title="Perch lake: Water level", metres=0.01),
         stretches=(
-            Stretch(
+            RiverStretch(
                 stretch_id="drop-off",
                 title="The drop-off by the boathouse",
                 water=Water(kind="lake", depth_m=3.0, pace_m_s=0.0, clarity="tinged"),
@@ -89,7 +89,7 @@ def demo_places() -> tuple[Place, ...]:
         kind="sea",
         rules=WaterRules(),
         stretches=(
-            Stretch(
+            RiverStretch(
                 stretch_id="bar-mouth",
                 title="The bar mouth",
                 water=Water(

@@ -3,19 +3,19 @@
 from functools import cache
 
 from nine_knots.core.base.units import Units
-from nine_knots.core.judge.proposing.propose import propose
-from nine_knots.core.judge.remedies.tuning import setting_for_m
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.leader.editing import apply_edit
-from nine_knots.core.trade.leader.rig_edits import SetThing
-from nine_knots.core.trade.leader.workbench import Workbench
-from nine_knots.core.trade.schools.school import SchoolParameters
-from nine_knots.core.trade.situation import Quarry, Situation, Water, WaterRules, Wind, Wish
-from nine_knots.core.trade.strand import Stock
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.rig_edits import SetThing
+from nine_knots.core.domain.leader.workbench import Workbench
+from nine_knots.core.domain.situation import Situation, TargetFish, Water, WaterRules, Wind, Wish
+from nine_knots.core.domain.strand import Stock
+from nine_knots.core.propose.propose import propose
+from nine_knots.core.remedies.tuning import setting_for_m
+from nine_knots.core.schools.school import SchoolParameters
 from nine_knots.demo.tackle import FLIES, LINES, RODS
 
 
-def _day(outfit: str, fly: str, wish: Wish, water: Water, quarry: Quarry) -> Situation:
+def _day(outfit: str, fly: str, wish: Wish, water: Water, quarry: TargetFish) -> Situation:
     return Situation(
         water=water,
         wind=Wind(speed_m_s=0.9),
@@ -28,9 +28,9 @@ def _day(outfit: str, fly: str, wish: Wish, water: Water, quarry: Quarry) -> Sit
 
 
 _VALLEY = WaterRules(most_flies=2, barbless=True, lead_banned=True)
-_GRAYLING = Quarry(kind="grayling", mass_kg=0.7, temper="wary")
-_SEA_TROUT = Quarry(kind="sea-trout", mass_kg=2.2, temper="wary")
-_BASS = Quarry(kind="sea-bass", mass_kg=2.0, temper="easy")
+_GRAYLING = TargetFish(kind="grayling", mass_kg=0.7, temper="wary")
+_SEA_TROUT = TargetFish(kind="sea-trout", mass_kg=2.2, temper="wary")
+_BASS = TargetFish(kind="sea-bass", mass_kg=2.0, temper="easy")
 
 _PLANS: tuple[tuple[str, str, Situation, str], ...] = (
     (
@@ -109,7 +109,7 @@ _PLANS: tuple[tuple[str, str, Situation, str], ...] = (
             "pool-leech",
             "strip",
             Water(kind="lake", depth_m=3.5, pace_m_s=0.0, bed="sand", clarity="tinged"),
-            Quarry(kind="perch", mass_kg=0.8, temper="easy"),
+            TargetFish(kind="perch", mass_kg=0.8, temper="easy"),
         ),
         "Count it down, then short pulls.",
     ),

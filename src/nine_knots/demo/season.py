@@ -11,14 +11,14 @@ from functools import cache
 from random import Random
 from typing import Any
 
-from nine_knots.core.judge.log.expected import expected_breaks
-from nine_knots.core.judge.planning.parts import part_names
-from nine_knots.core.trade.brief import BriefRig, BriefStop, DayBrief
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.event import Detail, Event
-from nine_knots.core.trade.plan import DayPlan, FlyFor, Outfit, Stop
-from nine_knots.core.trade.situation import Quarry, Wind
-from nine_knots.core.trade.strand import Stock
+from nine_knots.core.domain.day_brief import BriefRig, BriefStop, DayBrief
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.event import Event, EventDetail
+from nine_knots.core.domain.plan import DayPlan, FlyFor, Outfit, Stop
+from nine_knots.core.domain.situation import TargetFish, Wind
+from nine_knots.core.domain.strand import Stock
+from nine_knots.core.log.expected import expected_breaks
+from nine_knots.core.plan.parts import part_names
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.tackle import FLIES, LINES, RODS
@@ -104,7 +104,7 @@ def _day(
         place_id="0",
         level_m=level,
         wind=Wind(speed_m_s=round(chance.uniform(0.0, 5.0), 1)),
-        quarry=Quarry(kind="grayling", mass_kg=0.6),
+        quarry=TargetFish(kind="grayling", mass_kg=0.6),
         outfits=(Outfit(rod=RODS["river"], line=LINES["river"]),),
         flies=tuple(
             FlyFor(fly=FLIES[fly], wish=designs[leader].situation.wish)
@@ -140,7 +140,7 @@ def _events(
             plan_id=plan_id,
             at=int(1000 * (midnight + 60 * minute)),
             kind=kind,
-            detail=Detail(**detail),
+            detail=EventDetail(**detail),
         )
 
     yield event(brief.stops[0].begins_min, "level", level=level)

@@ -2,9 +2,9 @@
 
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units, parse_diameter, parse_length, parse_load
-from nine_knots.core.trade.materials import MaterialKey
-from nine_knots.core.trade.measured import Measured
-from nine_knots.core.trade.strand import (
+from nine_knots.core.domain.materials import MaterialKey
+from nine_knots.core.domain.measured import MeasuredSpread
+from nine_knots.core.domain.strand import (
     Packet,
     Price,
     Spool,
@@ -50,7 +50,7 @@ _ESKIL: tuple[tuple[MaterialKey, str, str, float, str | None], ...] = (
 )
 # Runa put her micrometer on the stuff of her butts and tapers; tippets go by their labels.
 _MEASURED = ("nylon-stiff",)
-MEASURED = Measured(off=0.007, readings=9)
+MEASURED = MeasuredSpread(off=0.007, readings=9)
 _BOUGHT = {"runa-nylon-soft-004": "2022-04-02", "runa-nylon-soft-0095": "2026-05-16"}
 # In Runa's money, whatever that is, for a full spool.
 _PRICES: dict[MaterialKey, Price] = {

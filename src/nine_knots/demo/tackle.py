@@ -1,6 +1,6 @@
 """Lines, rods and flies of the demo's two anglers."""
 
-from nine_knots.core.trade.tackle import Bead, Fly, FlyLine, Rod
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, Rod
 
 LINES = {
     "river": FlyLine(title="5-weight floating line", weight=5),

@@ -2,8 +2,8 @@
 
 from datetime import UTC, date, datetime, time, timedelta
 
-from nine_knots.core.trade.places import Place
-from nine_knots.core.trade.plan import DayPlan
+from nine_knots.core.domain.places import Place
+from nine_knots.core.domain.plan import DayPlan
 
 PRODUCT = "-//Nine Knots//days//EN"
 

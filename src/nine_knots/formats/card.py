@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from typing import Literal
 
-from nine_knots.core.judge.remedies.depth_table import DepthTable
-from nine_knots.core.tell.evaluation import Evaluation
-from nine_knots.core.trade.design import Design
+from nine_knots.core.domain.design import Design
+from nine_knots.core.remedies.depth_table import DepthTable
+from nine_knots.words.evaluation import Evaluation
 
 Paper = Literal["a6", "a4", "sheet", "labels", "3x5", "letter", "letter-sheet", "letter-labels"]
 

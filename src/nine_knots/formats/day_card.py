@@ -16,9 +16,9 @@ from reportlab.platypus import (
     Table,
 )
 
-from nine_knots.core.tell.plan.packed import DayPack, PackedStop
 from nine_knots.formats.pdf_style import HAIR, marked_up, style, use_fonts
 from nine_knots.formats.text import day_text
+from nine_knots.words.plan.packed import DayPack, PackedStop
 
 MARGIN = 8 * mm
 SIDE = (A5[0] - 2 * MARGIN, A5[1] - 2 * MARGIN)

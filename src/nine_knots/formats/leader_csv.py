@@ -11,9 +11,9 @@ from typing import Any
 from pydantic import ValidationError
 
 from nine_knots.core.base.errors import FileRefused
-from nine_knots.core.trade.leader import Joint, Leader, LevelPiece, TaperedPiece
-from nine_knots.core.trade.measured import Measured
-from nine_knots.core.trade.strand import Strand, TaperedStrand, TaperProfile
+from nine_knots.core.domain.leader import Connection, Leader, LevelSection, TaperedSection
+from nine_knots.core.domain.measured import MeasuredSpread
+from nine_knots.core.domain.strand import Strand, TaperedStrand, TaperProfile
 
 JOINT = ("joint_kind", "joint_knot", "joint_upper_knot")
 STRAND = ("material", "strength_n", "modulus_pa", "colour", "spool_id")
@@ -24,7 +24,7 @@ COLUMNS = (
 )
 WEAR = "wear"  # may be missing: a file from before it has new pieces
 BY = ("across_by", "modulus_by")
-MEASURED = tuple(f"{by}_{field}" for by in BY for field in Measured.model_fields)
+MEASURED = tuple(f"{by}_{field}" for by in BY for field in MeasuredSpread.model_fields)
 MORE = ("estimated", *MEASURED, WEAR)  # may be missing, each: what was not known then
 MOST_BYTES = 100_000
 
@@ -54,14 +54,16 @@ def write_csv(leader: Leader) -> str:
     return out.getvalue()
 
 
-def _piece_row(piece: LevelPiece | TaperedPiece) -> dict[str, Any]:
+def _piece_row(piece: LevelSection | TaperedSection) -> dict[str, Any]:
     row: dict[str, Any] = {"form": piece.form, "role": piece.role, WEAR: piece.wear}
     row |= {name: getattr(piece.strand, name) for name in STRAND}
     row["estimated"] = "yes" if piece.strand.estimated else ""
     for by in BY:
         measured = getattr(piece.strand, by)
-        row |= {f"{by}_{field}": getattr(measured, field, "") for field in Measured.model_fields}
-    if isinstance(piece, LevelPiece):
+        row |= {
+            f"{by}_{field}": getattr(measured, field, "") for field in MeasuredSpread.model_fields
+        }
+    if isinstance(piece, LevelSection):
         return row | {"length_m": piece.length_m, "diameter_m": piece.strand.diameter_m}
     row |= {"cut_butt_m": piece.cut_butt_m, "cut_tip_m": piece.cut_tip_m}
     return row | {name: getattr(piece.strand.profile, name) for name in PROFILE}
@@ -82,8 +84,8 @@ def read_csv(text: str) -> Leader:
             where="line 1",
             mend="The first line must name every column; see the formats page.",
         )
-    pieces: list[LevelPiece | TaperedPiece] = []
-    joints: list[Joint] = []
+    pieces: list[LevelSection | TaperedSection] = []
+    joints: list[Connection] = []
     for line, row in enumerate(rows, start=2):
         try:
             joints.append(_joint(row))
@@ -109,24 +111,24 @@ def read_csv(text: str) -> Leader:
         ) from error
 
 
-def _joint(row: dict[str, str]) -> Joint:
+def _joint(row: dict[str, str]) -> Connection:
     fields = {"kind": row["joint_kind"], "knot": row["joint_knot"]}
-    return Joint.model_validate(
+    return Connection.model_validate(
         fields | {"upper_knot": row["joint_upper_knot"] or None}, strict=False
     )
 
 
-def _piece(row: dict[str, str]) -> LevelPiece | TaperedPiece:
+def _piece(row: dict[str, str]) -> LevelSection | TaperedSection:
     stuff: dict[str, Any] = {name: row[name] or None for name in STRAND}
     stuff["estimated"] = row.get("estimated") == "yes"
     for by in BY:
-        said = {field: row.get(f"{by}_{field}") or None for field in Measured.model_fields}
+        said = {field: row.get(f"{by}_{field}") or None for field in MeasuredSpread.model_fields}
         measured = any(said.values())
-        stuff[by] = Measured.model_validate(said, strict=False) if measured else None
+        stuff[by] = MeasuredSpread.model_validate(said, strict=False) if measured else None
     worn = row.get(WEAR) or "new"
     if row["form"] == "tapered":
         profile = TaperProfile.model_validate({name: row[name] for name in PROFILE}, strict=False)
-        return TaperedPiece.model_validate(
+        return TaperedSection.model_validate(
             {
                 "role": row["role"],
                 "wear": worn,
@@ -137,7 +139,7 @@ def _piece(row: dict[str, str]) -> LevelPiece | TaperedPiece:
             strict=False,
         )
     strand = Strand.model_validate({**stuff, "diameter_m": row["diameter_m"]}, strict=False)
-    return LevelPiece.model_validate(
+    return LevelSection.model_validate(
         {
             "form": row["form"],
             "role": row["role"],

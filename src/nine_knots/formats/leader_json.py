@@ -7,9 +7,9 @@ from typing import Any, Literal
 from pydantic import Field
 
 from nine_knots.core.base.errors import Damaged, FileRefused
-from nine_knots.core.base.frozen import Frozen
-from nine_knots.core.trade.design import Design
-from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.core.base.values import Frozen
+from nine_knots.core.domain.design import Design
+from nine_knots.stored_types.types import DESIGN
 
 FORMAT = "nine-knots-leader"
 MOST_BYTES = 200_000

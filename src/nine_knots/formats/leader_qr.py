@@ -13,8 +13,8 @@ from typing import Any
 import segno
 
 from nine_knots.core.base.errors import Damaged, FileRefused
-from nine_knots.core.trade.design import Design
-from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.core.domain.design import Design
+from nine_knots.stored_types.types import DESIGN
 
 MARK = "NK1:"
 MOST_LETTERS = 1800  # more makes a code so fine that a phone reads it from no card

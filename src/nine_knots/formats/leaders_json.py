@@ -6,10 +6,10 @@ from typing import Any, Literal
 from pydantic import Field
 
 from nine_knots.core.base.errors import Damaged, FileRefused
-from nine_knots.core.base.frozen import Frozen, Several
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.labels import Label
-from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.core.base.values import Frozen, TupleOf
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.labels import Label
+from nine_knots.stored_types.types import DESIGN
 
 FORMAT = "nine-knots-leaders"
 MOST_LEADERS = 500
@@ -20,7 +20,7 @@ class LabelledDesign(Frozen):
     """A design, and the labels on it."""
 
     design: Design
-    labels: Several[Label] = ()
+    labels: TupleOf[Label] = ()
 
 
 class LeadersFile(Frozen):
@@ -28,7 +28,7 @@ class LeadersFile(Frozen):
 
     format: Literal["nine-knots-leaders"] = "nine-knots-leaders"
     version: int = Field(default=DESIGN.version)
-    leaders: Several[LabelledDesign] = Field(max_length=MOST_LEADERS)
+    leaders: TupleOf[LabelledDesign] = Field(max_length=MOST_LEADERS)
 
 
 def write_leaders(leaders: tuple[LabelledDesign, ...]) -> str:

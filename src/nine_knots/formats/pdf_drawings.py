@@ -5,12 +5,12 @@ import re
 from reportlab.lib.colors import HexColor
 from reportlab.platypus import Flowable
 
-from nine_knots.core.base.patience import still_wanted
-from nine_knots.core.tell.drawing import knot_drawing
-from nine_knots.core.tell.evaluation import Evaluation
-from nine_knots.core.trade.knots import KNOTS, KnotKey
+from nine_knots.core.base.cancellation import check_cancelled
+from nine_knots.core.domain.knots import KNOTS, KnotKey
+from nine_knots.drawing import knot_drawing
 from nine_knots.formats.pdf_style import INK, QUIET, TEXT
 from nine_knots.formats.tints import LIGHT, tint_of
+from nine_knots.words.evaluation import Evaluation
 
 QUIET_ZONE = 4  # modules about a code
 STRANDS = {
@@ -34,7 +34,7 @@ class StripDrawing(Flowable):  # type: ignore[misc]
 
     def draw(self) -> None:
         """Onto the canvas of the page."""
-        still_wanted()
+        check_cancelled()
         canvas, reading = self.canv, self.evaluation
         canvas.setDash()
         per_m = self.width / max(reading.length.si, SHORTEST_M)
@@ -116,7 +116,7 @@ class KnotDrawings(Flowable):  # type: ignore[misc]
 
     def draw(self) -> None:
         """Onto the canvas of the page."""
-        still_wanted()
+        check_cancelled()
         for number, key in enumerate(self.knots):
             x = (number % self.across) * self.each
             y = self.height - self.row * (number // self.across + 1)

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from pydantic import ValidationError
 
 from nine_knots.core.base.errors import Unreadable
-from nine_knots.core.trade.knots.own import PullTest
+from nine_knots.core.domain.knots.own import PullTest
 from nine_knots.formats.text import cell, from_cell
 
 COLUMNS = ("knot", "family", "line", "strand_n", "broke_n", "set_aside")

@@ -3,11 +3,11 @@
 import csv
 import io
 
-from nine_knots.core.tell.taken import ToBuy
 from nine_knots.formats.text import cell
+from nine_knots.words.ledger import ShoppingRow
 
 
-def write_shopping(rows: tuple[ToBuy, ...]) -> str:
+def write_shopping(rows: tuple[ShoppingRow, ...]) -> str:
     """The file's text."""
     out = io.StringIO()
     writer = csv.writer(out, lineterminator="\r\n")

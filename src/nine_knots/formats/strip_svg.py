@@ -1,10 +1,10 @@
 """The leader as a scale drawing in SVG: length to scale, thickness exaggerated by a told factor."""
 
-from nine_knots.core.tell.evaluation import Evaluation
-from nine_knots.core.tell.outline import OutlinePart
-from nine_knots.core.trade.design import Design
+from nine_knots.core.domain.design import Design
 from nine_knots.formats.text import xml, xml_attribute
 from nine_knots.formats.tints import LIGHT, tint_of
+from nine_knots.words.evaluation import Evaluation
+from nine_knots.words.outline import OutlinePart
 
 WIDTH, HEIGHT, MARGIN = 1000.0, 170.0, 30.0
 AXIS_Y, THICKEST_PX = 78.0, 26.0

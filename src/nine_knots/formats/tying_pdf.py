@@ -18,15 +18,15 @@ from reportlab.platypus import (
 )
 
 from nine_knots.core.base.errors import FileRefused
-from nine_knots.core.base.words import begun
-from nine_knots.core.judge.remedies.depth_table import DepthTable
-from nine_knots.core.tell.sentence import sentence_text
-from nine_knots.core.tell.tying.steps import each_knot, knots_tied
-from nine_knots.core.trade.knots import KNOTS
+from nine_knots.core.base.prose import capitalised
+from nine_knots.core.domain.knots import KNOTS
+from nine_knots.core.remedies.depth_table import DepthTable
 from nine_knots.formats.card import Card, Paper
 from nine_knots.formats.leader_qr import qr_modules, qr_text
 from nine_knots.formats.pdf_drawings import CodeDrawing, KnotDrawings, StripDrawing
 from nine_knots.formats.pdf_style import HAIR, QUIET, marked_up, style, use_fonts
+from nine_knots.words.sentence import sentence_text
+from nine_knots.words.tying.steps import each_knot, knots_tied
 
 Size = tuple[float, float]
 
@@ -157,7 +157,7 @@ def _what(card: Card, page: _Page) -> list[Flowable]:
     story: list[Flowable] = [
         Paragraph(marked_up(design.title), style(11 * scale, bold=True, after=1)),
         Paragraph(marked_up(f"{evaluation.length.text} in {pieces}. {day}"), small),
-        Paragraph(marked_up(f"{begun(hold.figure)}. {hold.why}"), small),
+        Paragraph(marked_up(f"{capitalised(hold.figure)}. {hold.why}"), small),
         Spacer(1, 3 * scale),
         StripDrawing(evaluation, width, 15 * mm * scale),
         _cuts(card, width, scale),
@@ -186,7 +186,7 @@ def _how(card: Card, page: _Page) -> list[Flowable]:
     ]
     story += [Spacer(1, 2 * scale), Paragraph(marked_up(each_knot(design.leader)), small)]
     story += [
-        Paragraph(f"<b>{marked_up(begun(knot.title))}.</b> {marked_up(knot.tags)}", small)
+        Paragraph(f"<b>{marked_up(capitalised(knot.title))}.</b> {marked_up(knot.tags)}", small)
         for knot in (KNOTS[key] for key in knots_tied(design.leader))
     ]
     story.append(Spacer(1, 3 * scale))

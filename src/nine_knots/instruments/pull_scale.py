@@ -13,7 +13,7 @@ import serial
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import KILO_N, POUND_N
-from nine_knots.instruments.addresses import open_port
+from nine_knots.instruments.ports import open_port
 
 LINE = re.compile(r"^([FP]) ([+-]?\d+(?:\.\d+)?) (N|lb|kg)$")
 NEWTONS = {"N": 1.0, "lb": POUND_N, "kg": KILO_N}

@@ -14,7 +14,7 @@ from email.message import EmailMessage
 from urllib.parse import unquote, urlsplit
 
 from nine_knots.core.base.errors import CannotCompute, OutOfRange
-from nine_knots.services.outward import DEADLINE_S
+from nine_knots.services.outbound import DEADLINE_S
 
 ADDRESS = re.compile(r"[^@\s<>,;]+@[^@\s<>,;]+\.[^@\s<>,;]+")
 

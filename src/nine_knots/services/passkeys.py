@@ -25,7 +25,7 @@ def _shown_rightly() -> Iterator[None]:
 
 
 @dataclass(frozen=True, slots=True)
-class Asked:
+class PasskeyOptions:
     """What a browser is handed, as JSON text, and what is to be signed in it."""
 
     options: str
@@ -33,7 +33,7 @@ class Asked:
 
 
 @dataclass(frozen=True, slots=True)
-class Made:
+class NewPasskey:
     """A new passkey's public side."""
 
     credential_id: bytes
@@ -41,7 +41,9 @@ class Made:
     sign_count: int
 
 
-def ask_to_make(host: str, name: str, handle: bytes, known: tuple[bytes, ...] = ()) -> Asked:
+def registration_options(
+    host: str, name: str, handle: bytes, known: tuple[bytes, ...] = ()
+) -> PasskeyOptions:
     """Ask for a new passkey of an account; devices that keep one of ``known`` make no second."""
     import webauthn
     from webauthn.helpers import structs
@@ -58,10 +60,12 @@ def ask_to_make(host: str, name: str, handle: bytes, known: tuple[bytes, ...] = 
         ),
         exclude_credentials=[structs.PublicKeyCredentialDescriptor(id=one) for one in known],
     )
-    return Asked(webauthn.options_to_json(options), options.challenge)
+    return PasskeyOptions(webauthn.options_to_json(options), options.challenge)
 
 
-def made(host: str, origin: str, challenge: bytes, credential: Credential) -> Made:
+def verify_registration(
+    host: str, origin: str, challenge: bytes, credential: Credential
+) -> NewPasskey:
     """The passkey that a device made; WrongCode where it is not what was asked for."""
     import webauthn
 
@@ -73,10 +77,10 @@ def made(host: str, origin: str, challenge: bytes, credential: Credential) -> Ma
             expected_origin=origin,
             require_user_verification=True,
         )
-    return Made(found.credential_id, found.credential_public_key, found.sign_count)
+    return NewPasskey(found.credential_id, found.credential_public_key, found.sign_count)
 
 
-def ask_to_show(host: str) -> Asked:
+def authentication_options(host: str) -> PasskeyOptions:
     """Ask for any passkey that the device keeps for this service."""
     import webauthn
     from webauthn.helpers import structs
@@ -84,7 +88,7 @@ def ask_to_show(host: str) -> Asked:
     options = webauthn.generate_authentication_options(
         rp_id=host, user_verification=structs.UserVerificationRequirement.REQUIRED
     )
-    return Asked(webauthn.options_to_json(options), options.challenge)
+    return PasskeyOptions(webauthn.options_to_json(options), options.challenge)
 
 
 def credential_in(credential: Credential) -> bytes:
@@ -95,7 +99,7 @@ def credential_in(credential: Credential) -> bytes:
         return webauthn.base64url_to_bytes(credential["rawId"])
 
 
-def shown(
+def verify_authentication(
     host: str, origin: str, challenge: bytes, credential: Credential, key: bytes, count: int
 ) -> int:
     """The device's new count, where its signature is right; WrongCode where it is not, or where the

@@ -7,10 +7,10 @@ import secrets
 from argon2 import PasswordHasher
 from argon2.exceptions import InvalidHashError, VerificationError
 
-from nine_knots.services.few_at_once import FewAtOnce
+from nine_knots.services.concurrency_limit import ConcurrencyLimit
 
 _hasher = PasswordHasher()
-SLOW = FewAtOnce(at_once=2, waiting=6, busy="Many people are logging in right now.")
+SLOW = ConcurrencyLimit(at_once=2, waiting=6, busy="Many people are logging in right now.")
 """A hash takes 64 MB for as long as it is made: forty at once would take 2.6 GB."""
 LETTERS = "ABCDEFGHJKLMNPQRSTUVWXYZ23456789"  # none that is taken for another
 

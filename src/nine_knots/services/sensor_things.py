@@ -17,7 +17,7 @@ from urllib.parse import quote
 import httpx
 
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.services.outward import asking
+from nine_knots.services.outbound import outbound_client
 
 MOST_BYTES = 1_000_000
 MOST_STREAMS, MOST_OBSERVATIONS = 100, 200
@@ -114,7 +114,7 @@ def _observation(row: dict[str, Any], metres: float) -> Observation | None:
 def _ask(url: str, query: dict[str, str], public_only: bool) -> Any:
     try:
         with (
-            asking(public_only) as client,
+            outbound_client(public_only) as client,
             client.stream("GET", url, params=query, headers={"accept": "application/json"}) as sent,
         ):
             if sent.status_code != 200:

@@ -13,7 +13,7 @@ import time
 from contextlib import suppress
 from typing import Literal
 
-from nine_knots.simulated.wire import WiredInstrument
+from nine_knots.simulated.serial_link import WiredInstrument
 
 Trick = Literal["none", "silent", "rubbish", "halves", "unplugged"]
 TICK_S = 0.05

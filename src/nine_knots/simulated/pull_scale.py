@@ -11,7 +11,7 @@ import threading
 import time
 from typing import Literal
 
-from nine_knots.simulated.wire import WiredInstrument
+from nine_knots.simulated.serial_link import WiredInstrument
 
 Mischief = Literal["none", "silent", "rubbish", "unplugged"]
 TICK_S = 0.03

@@ -10,9 +10,9 @@ from typing import Literal
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound, OutOfRange
-from nine_knots.core.base.frozen import Frozen
 from nine_knots.core.base.limits import Title
 from nine_knots.core.base.quantity import System
+from nine_knots.core.base.values import Frozen
 
 MOST_OF_AN_ACCOUNT = 12
 OWN = "My own"
@@ -28,7 +28,7 @@ class Settings(Frozen):
     theme: Theme = "auto"
 
 
-class Here(Frozen):
+class AnglerAtBench(Frozen):
     """An angler whose things are here; those of the demo are made up. ``locked`` where a code is
     asked for."""
 
@@ -59,7 +59,7 @@ def create_angler(
     return angler_id
 
 
-def list_anglers(cursor: DictCursor, account_id: str | None = None) -> tuple[Here, ...]:
+def list_anglers(cursor: DictCursor, account_id: str | None = None) -> tuple[AnglerAtBench, ...]:
     """All whose things are here, who is in front first."""
     cursor.execute(
         "SELECT angler_id, name, demo, code_sealed IS NOT NULL AS locked FROM angler "
@@ -67,7 +67,7 @@ def list_anglers(cursor: DictCursor, account_id: str | None = None) -> tuple[Her
         (account_id,),
     )
     return tuple(
-        Here(
+        AnglerAtBench(
             angler_id=row["angler_id"],
             name=row["name"],
             demo=bool(row["demo"]),
@@ -78,7 +78,7 @@ def list_anglers(cursor: DictCursor, account_id: str | None = None) -> tuple[Her
     )
 
 
-def read_here(cursor: DictCursor, angler_id: str, account_id: str | None = None) -> Here:
+def read_here(cursor: DictCursor, angler_id: str, account_id: str | None = None) -> AnglerAtBench:
     """One of them, or NotFound."""
     found = [one for one in list_anglers(cursor, account_id) if one.angler_id == angler_id]
     if not found:

@@ -7,16 +7,25 @@ from typing import Any
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import Damaged, NotFound
-from nine_knots.core.base.frozen import Frozen
-from nine_knots.kept.envelope import Kind
-from nine_knots.kept.kinds.day import EVENT, PLAN, WALLET_RIG
-from nine_knots.kept.kinds.design import DESIGN
-from nine_knots.kept.kinds.learnt import ESTIMATE, PULL_TEST, SEEN
-from nine_knots.kept.kinds.lower_rig import LOWER_RIG
-from nine_knots.kept.kinds.measurement import MEASUREMENT
-from nine_knots.kept.kinds.owned import FLY, LINE, ROD, STOCK
-from nine_knots.kept.kinds.place import PLACE
+from nine_knots.core.base.values import Frozen
 from nine_knots.store.rows import value_of
+from nine_knots.stored_types.stored_type import StoredType
+from nine_knots.stored_types.types import (
+    DESIGN,
+    ESTIMATE,
+    EVENT,
+    FLY,
+    LINE,
+    LOWER_RIG,
+    MEASUREMENT,
+    PLACE,
+    PLAN,
+    PULL_TEST,
+    ROD,
+    SEEN,
+    STOCK,
+    WALLET_RIG,
+)
 
 
 class DamagedRow(Frozen):
@@ -34,7 +43,7 @@ class DamagedRow(Frozen):
 class _Table:
     """Rows of a kind: how they are selected by angler, with ``row_id`` and ``title``."""
 
-    kind: Kind[Any]
+    kind: StoredType[Any]
     select: str
 
 

@@ -20,7 +20,12 @@ from dbutils.pooled_db import PooledDB
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import DatabaseTrouble, NineKnotsError
-from nine_knots.store.trouble import full, in_words, lost, wants_retry
+from nine_knots.store.db_errors import (
+    connection_lost_error,
+    disk_full_error,
+    error_for,
+    wants_retry,
+)
 
 Answer = TypeVar("Answer")
 
@@ -82,7 +87,7 @@ class Database:
     def check_room(self) -> None:
         """DiskFull where there is hardly room left for what is to be written."""
         if self._folder is not None and shutil.disk_usage(self._folder).free < LEAST_ROOM_BYTES:
-            raise full()
+            raise disk_full_error()
 
     def transact(self, work: Callable[[DictCursor], Answer]) -> Answer:
         """Run ``work`` in one transaction; on a deadlock run the whole of it again.
@@ -143,7 +148,7 @@ class Database:
         until = time.monotonic() + POOL_S
         while True:
             if time.monotonic() < self._lost_until:
-                raise lost()
+                raise connection_lost_error()
             if self._room.acquire(timeout=LOOK_S):
                 return
             if time.monotonic() > until:
@@ -153,9 +158,9 @@ class Database:
 
     def _in_words(self, error: BaseException, gone: bool) -> BaseException:
         """What to raise for an error; whatever it is, with the connection gone the server is."""
-        refused = in_words(error)
+        refused = error_for(error)
         if refused is None and gone and isinstance(error, Exception):
-            refused = lost()
+            refused = connection_lost_error()
         if isinstance(refused, DatabaseTrouble):
             self._lost_until = time.monotonic() + LOST_FOR_S
         return refused or error

@@ -5,26 +5,30 @@ from datetime import datetime
 
 from pymysql.cursors import DictCursor
 
+from nine_knots.core.assess.landings import CAST_MODEL, ObservedLanding
+from nine_knots.core.assess.own_cast import UNKNOWN, Estimate, Landing, OwnCast, estimate
 from nine_knots.core.base.errors import NotFound
-from nine_knots.core.base.frozen import Frozen
-from nine_knots.core.judge.landings import CAST_MODEL, Seen
-from nine_knots.core.judge.own_cast import UNKNOWN, Estimate, Landing, OwnCast, estimate
-from nine_knots.kept.kinds.learnt import ESTIMATE, SEEN
-from nine_knots.store.rows import readable
+from nine_knots.core.base.values import Frozen
+from nine_knots.store.rows import readable_rows
+from nine_knots.stored_types.types import ESTIMATE, SEEN
 
 
 class KeptLanding(Frozen):
     """A landing as it was seen, with what the cast model made of its leader."""
 
     landing_id: str
-    seen: Seen
+    seen: ObservedLanding
     landing: Landing
     cast_model: int
     seen_at: datetime
 
 
 def add_landing(
-    cursor: DictCursor, angler_id: str, seen: Seen, landing: Landing, landing_id: str = ""
+    cursor: DictCursor,
+    angler_id: str,
+    seen: ObservedLanding,
+    landing: Landing,
+    landing_id: str = "",
 ) -> str:
     """Keep a landing, once under the id that it may come with; answers the id."""
     landing_id = landing_id or uuid.uuid4().hex
@@ -53,7 +57,7 @@ def list_landings(cursor: DictCursor, angler_id: str) -> tuple[KeptLanding, ...]
         (angler_id,),
     )
     kept = []
-    for row, seen in readable(SEEN, cursor.fetchall()):
+    for row, seen in readable_rows(SEEN, cursor.fetchall()):
         landing = Landing(row["usual"], seen.by_word, seen.landed)
         kept.append(
             KeptLanding(
@@ -81,7 +85,7 @@ class OldLanding(Frozen):
 
     angler_id: str
     landing_id: str
-    seen: Seen | None
+    seen: ObservedLanding | None
 
 
 def old_landing(cursor: DictCursor) -> OldLanding | None:
@@ -93,7 +97,7 @@ def old_landing(cursor: DictCursor) -> OldLanding | None:
     rows = cursor.fetchall()
     if not rows:
         return None
-    seen = next((found for _, found in readable(SEEN, rows)), None)
+    seen = next((found for _, found in readable_rows(SEEN, rows)), None)
     return OldLanding(angler_id=rows[0]["angler_id"], landing_id=rows[0]["landing_id"], seen=seen)
 
 
@@ -123,7 +127,7 @@ def write_estimate(cursor: DictCursor, angler_id: str, found: Estimate) -> None:
 def read_estimate(cursor: DictCursor, angler_id: str) -> Estimate | None:
     """What the landings say, or None where there were none; the next landing tells it anew."""
     cursor.execute("SELECT version, body FROM own_cast WHERE angler_id = %s", (angler_id,))
-    return next((found for _, found in readable(ESTIMATE, cursor.fetchall())), None)
+    return next((found for _, found in readable_rows(ESTIMATE, cursor.fetchall())), None)
 
 
 def read_own_cast(cursor: DictCursor, angler_id: str) -> OwnCast:

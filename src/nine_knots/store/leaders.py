@@ -8,11 +8,11 @@ from datetime import UTC, datetime
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import Damaged, NotFound, OutOfRange, StaleRevision
-from nine_knots.core.base.frozen import Frozen
-from nine_knots.core.tell.found_by import words_of
-from nine_knots.core.trade.design import Design
-from nine_knots.kept.kinds.design import DESIGN
+from nine_knots.core.base.values import Frozen
+from nine_knots.core.domain.design import Design
 from nine_knots.store.rows import Row, as_column, in_utc, value_of
+from nine_knots.stored_types.types import DESIGN
+from nine_knots.words.found_by import words_of
 
 
 class SavedLeader(Frozen):
@@ -40,14 +40,14 @@ class Revision(Frozen):
 
 
 @dataclass(frozen=True, slots=True)
-class Sought:
+class LeaderQuery:
     """Leaders sought: small words of which each is found in a leader's, and a label on it."""
 
     words: tuple[str, ...] = ()
     label: str = ""
 
 
-ALL = Sought()
+ALL = LeaderQuery()
 MOST_LEADERS = 10_000  # of an angler, those off the shelf among them
 Place = tuple[datetime, str]
 """Of a leader in the order of the shelf: when it was saved last, and its id."""
@@ -74,7 +74,7 @@ def list_leaders(
     angler_id: str,
     most: int,
     after: Place | None = None,
-    which: Sought = ALL,
+    which: LeaderQuery = ALL,
 ) -> tuple[SavedLeader, ...]:
     """A page of the angler's leaders, last saved first: those after a place in that order."""
     moment, leader_id = after or (datetime(9999, 1, 1, tzinfo=UTC), "")
@@ -91,7 +91,7 @@ def list_leaders(
     return tuple(_saved(row) for row in cursor.fetchall())
 
 
-def _which(which: Sought) -> tuple[str, list[str]]:
+def _which(which: LeaderQuery) -> tuple[str, list[str]]:
     """The condition of a search, and its values: every word is found, and the label is on it."""
     patterns = [f"%{escaped(word)}%" for word in which.words]
     where = "AND l.sought LIKE %s ESCAPE '!' " * len(patterns)
@@ -123,7 +123,7 @@ def _saved(row: Row) -> SavedLeader:
     )
 
 
-def count_leaders(cursor: DictCursor, angler_id: str, which: Sought = ALL) -> int:
+def count_leaders(cursor: DictCursor, angler_id: str, which: LeaderQuery = ALL) -> int:
     """How many leaders lie on the shelf, or of those sought."""
     where, values = _which(which)
     cursor.execute(
@@ -290,7 +290,7 @@ def labels_in_use(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, int], 
     return tuple(sorted(counts.items()))
 
 
-def fill_sought(cursor: DictCursor, angler_id: str) -> None:
+def fill_search_words(cursor: DictCursor, angler_id: str) -> None:
     """Note by which words leaders are found that were saved before that was noted."""
     cursor.execute(
         "SELECT l.leader_id, r.version, r.body FROM leader l "
@@ -308,7 +308,7 @@ def fill_sought(cursor: DictCursor, angler_id: str) -> None:
         )
 
 
-def lacks_sought(cursor: DictCursor, angler_id: str) -> bool:
+def lacks_search_words(cursor: DictCursor, angler_id: str) -> bool:
     """Whether some were."""
     cursor.execute(
         "SELECT 1 FROM leader WHERE angler_id = %s AND sought = '' LIMIT 1", (angler_id,)

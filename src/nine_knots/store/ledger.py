@@ -13,19 +13,19 @@ from datetime import UTC, datetime
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import Damaged, NotFound, OutOfRange
-from nine_knots.core.trade.ends import check_ends
-from nine_knots.core.trade.ledger import (
+from nine_knots.core.domain.ends import check_ends
+from nine_knots.core.domain.ledger import (
     SPENT,
     Act,
     Change,
-    Spent,
+    SpoolUse,
     Why,
     held_by,
     holding,
     left_of,
     undoing,
 )
-from nine_knots.core.trade.strand import Stock
+from nine_knots.core.domain.strand import Stock
 from nine_knots.store.rows import as_column, in_utc
 from nine_knots.store.stock import (
     find_stock,
@@ -172,7 +172,7 @@ def usual_takes(cursor: DictCursor, angler_id: str) -> dict[str, float]:
     return {row["spool_id"]: float(row["took"]) for row in cursor.fetchall()}
 
 
-def spent(cursor: DictCursor, angler_id: str) -> tuple[Spent, ...]:
+def spent(cursor: DictCursor, angler_id: str) -> tuple[SpoolUse, ...]:
     """What came off each spool for good, and why; what was taken back is not counted."""
     whys = ", ".join(["%s"] * len(SPENT))
     cursor.execute(
@@ -184,7 +184,7 @@ def spent(cursor: DictCursor, angler_id: str) -> tuple[Spent, ...]:
         (angler_id, *SPENT),
     )
     return tuple(
-        Spent(row["why"], row["spool_id"], float(row["took"])) for row in cursor.fetchall()
+        SpoolUse(row["why"], row["spool_id"], float(row["took"])) for row in cursor.fetchall()
     )
 
 

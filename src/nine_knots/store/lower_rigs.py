@@ -5,9 +5,9 @@ import uuid
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.core.trade.leader.lower_rig import LowerRig
-from nine_knots.kept.kinds.lower_rig import LOWER_RIG
-from nine_knots.store.rows import readable, value_of
+from nine_knots.core.domain.leader.lower_rig import LowerRig
+from nine_knots.store.rows import readable_rows, value_of
+from nine_knots.stored_types.types import LOWER_RIG
 
 
 def list_lower_rigs(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, LowerRig], ...]:
@@ -16,7 +16,7 @@ def list_lower_rigs(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, Lowe
         "SELECT rig_id, version, body FROM lower_rig WHERE angler_id = %s ORDER BY title",
         (angler_id,),
     )
-    return tuple((row["rig_id"], rig) for row, rig in readable(LOWER_RIG, cursor.fetchall()))
+    return tuple((row["rig_id"], rig) for row, rig in readable_rows(LOWER_RIG, cursor.fetchall()))
 
 
 def read_lower_rig(cursor: DictCursor, angler_id: str, rig_id: str) -> LowerRig:

@@ -6,9 +6,9 @@ from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.judge.measuring.measurement import Measurement
-from nine_knots.kept.kinds.measurement import MEASUREMENT
-from nine_knots.store.rows import as_column, in_utc, readable
+from nine_knots.core.measuring.measurement import Measurement
+from nine_knots.store.rows import as_column, in_utc, readable_rows
+from nine_knots.stored_types.types import MEASUREMENT
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,5 +51,5 @@ def list_measurements(
     )
     return tuple(
         KeptMeasurement(made, in_utc(row["taken_at"]))
-        for row, made in readable(MEASUREMENT, cursor.fetchall())
+        for row, made in readable_rows(MEASUREMENT, cursor.fetchall())
     )

@@ -76,7 +76,7 @@ def revoke_phone(cursor: DictCursor, angler_id: str, phone_id: str) -> None:
 
 
 @dataclass(frozen=True, slots=True)
-class Paired:
+class PhoneSession:
     """Whose phone it is, of which account (none at home), and of a guest's the only day it sees."""
 
     angler_id: str
@@ -84,7 +84,7 @@ class Paired:
     day: str | None
 
 
-def phone_with(cursor: DictCursor, token_hash: str) -> Paired | None:
+def phone_with(cursor: DictCursor, token_hash: str) -> PhoneSession | None:
     """Whose phone bears the token of this hash; None where none does that may come in."""
     cursor.execute(
         "SELECT phone.angler_id, angler.account_id, phone_id, plan_id "
@@ -101,4 +101,4 @@ def phone_with(cursor: DictCursor, token_hash: str) -> Paired | None:
         "AND seen_at < UTC_TIMESTAMP(6) - INTERVAL 1 MINUTE",
         (row["angler_id"], row["phone_id"]),
     )
-    return Paired(row["angler_id"], row["account_id"], row["plan_id"])
+    return PhoneSession(row["angler_id"], row["account_id"], row["plan_id"])

@@ -5,9 +5,9 @@ import uuid
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound, OutOfRange
-from nine_knots.core.trade.places import Place
-from nine_knots.kept.kinds.place import PLACE
-from nine_knots.store.rows import readable, value_of
+from nine_knots.core.domain.places import Place
+from nine_knots.store.rows import readable_rows, value_of
+from nine_knots.stored_types.types import PLACE
 
 
 def list_places(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, Place], ...]:
@@ -16,7 +16,7 @@ def list_places(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, Place], 
         "SELECT place_id, version, body FROM place WHERE angler_id = %s ORDER BY title",
         (angler_id,),
     )
-    return tuple((row["place_id"], place) for row, place in readable(PLACE, cursor.fetchall()))
+    return tuple((row["place_id"], place) for row, place in readable_rows(PLACE, cursor.fetchall()))
 
 
 def read_place(cursor: DictCursor, angler_id: str, place_id: str) -> Place:

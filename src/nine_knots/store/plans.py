@@ -8,11 +8,11 @@ from pydantic import TypeAdapter, ValidationError
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.core.trade.brief import DayBrief
-from nine_knots.core.trade.design import Design
-from nine_knots.core.trade.plan import DayPlan
-from nine_knots.kept.kinds.day import PLAN
-from nine_knots.store.rows import in_utc, readable, value_of
+from nine_knots.core.domain.day_brief import DayBrief
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.plan import DayPlan
+from nine_knots.store.rows import in_utc, readable_rows, value_of
+from nine_knots.stored_types.types import PLAN
 
 _DESIGNS = TypeAdapter(dict[str, Design])
 
@@ -24,7 +24,7 @@ def list_plans(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, DayPlan],
         "ORDER BY on_day DESC, updated_at DESC",
         (angler_id,),
     )
-    return tuple((row["plan_id"], plan) for row, plan in readable(PLAN, cursor.fetchall()))
+    return tuple((row["plan_id"], plan) for row, plan in readable_rows(PLAN, cursor.fetchall()))
 
 
 def read_plan(cursor: DictCursor, angler_id: str, plan_id: str) -> DayPlan:
@@ -44,10 +44,10 @@ def put_plan(cursor: DictCursor, angler_id: str, plan: DayPlan, plan_id: str = "
     again."""
     if plan_id:
         read_plan(cursor, angler_id, plan_id)
-    return lay_plan(cursor, angler_id, plan, plan_id or uuid.uuid4().hex)
+    return insert_plan(cursor, angler_id, plan, plan_id or uuid.uuid4().hex)
 
 
-def lay_plan(cursor: DictCursor, angler_id: str, plan: DayPlan, plan_id: str) -> str:
+def insert_plan(cursor: DictCursor, angler_id: str, plan: DayPlan, plan_id: str) -> str:
     """Keep a plan under an id of its own, whether it is there or not."""
     cursor.execute(
         "INSERT INTO plan (angler_id, plan_id, title, on_day, version, body, updated_at) "

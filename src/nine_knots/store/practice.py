@@ -4,7 +4,7 @@ import uuid
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.judge.practice import Attempt
+from nine_knots.core.assess.practice import Attempt
 from nine_knots.store.rows import as_column, in_utc
 
 

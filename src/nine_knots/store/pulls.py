@@ -8,12 +8,12 @@ from typing import Literal
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.core.base.frozen import Frozen
-from nine_knots.core.trade.knots import KnotKey
-from nine_knots.core.trade.knots.own import PullTest, Summed
-from nine_knots.core.trade.materials import Family
-from nine_knots.kept.kinds.learnt import PULL_TEST
-from nine_knots.store.rows import readable
+from nine_knots.core.base.values import Frozen
+from nine_knots.core.domain.knots import KnotKey
+from nine_knots.core.domain.knots.own import PullTest, TestSums
+from nine_knots.core.domain.materials import Family
+from nine_knots.store.rows import readable_rows
+from nine_knots.stored_types.types import PULL_TEST
 
 Source = Literal["typed", "scale", "file"]
 ALL = 2**31
@@ -69,7 +69,7 @@ def list_tests(
             source=row["source"],
             tested_at=row["tested_at"],
         )
-        for row, test in readable(PULL_TEST, cursor.fetchall())
+        for row, test in readable_rows(PULL_TEST, cursor.fetchall())
     )
 
 
@@ -83,7 +83,7 @@ def count_tests(cursor: DictCursor, angler_id: str, knot: KnotKey | None = None)
     return int(row["kept"]) if row else 0
 
 
-def summed_tests(cursor: DictCursor, angler_id: str) -> tuple[Summed, ...]:
+def summed_tests(cursor: DictCursor, angler_id: str) -> tuple[TestSums, ...]:
     """All tests of each knot in each family of materials, summed up."""
     cursor.execute(
         "SELECT knot, family, SUM(counted) AS tests, "
@@ -93,7 +93,7 @@ def summed_tests(cursor: DictCursor, angler_id: str) -> tuple[Summed, ...]:
         (angler_id,),
     )
     return tuple(
-        Summed(
+        TestSums(
             knot=row["knot"],
             family=row["family"],
             tests=int(row["tests"]),

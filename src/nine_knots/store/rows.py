@@ -7,18 +7,18 @@ from typing import Any, TypeVar
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import Damaged
-from nine_knots.kept.envelope import Kind
+from nine_knots.stored_types.stored_type import StoredType
 
 Value = TypeVar("Value")
 Row = dict[str, Any]
 
 
-def value_of(kind: Kind[Value], row: Row) -> Value:
+def value_of(kind: StoredType[Value], row: Row) -> Value:
     """The value of a row's ``version`` and ``body``; Damaged where it cannot be read."""
     return kind.read(row["version"], row["body"])
 
 
-def readable(kind: Kind[Value], rows: Iterable[Row]) -> Iterator[tuple[Row, Value]]:
+def readable_rows(kind: StoredType[Value], rows: Iterable[Row]) -> Iterator[tuple[Row, Value]]:
     """Rows with their values; those that cannot be read are ``damaged``'s to tell."""
     for row in rows:
         try:

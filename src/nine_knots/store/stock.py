@@ -6,9 +6,9 @@ import uuid
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.core.trade.strand import Spool, Stock
-from nine_knots.kept.kinds.owned import STOCK
-from nine_knots.store.rows import readable, value_of
+from nine_knots.core.domain.strand import Spool, Stock
+from nine_knots.store.rows import readable_rows, value_of
+from nine_knots.stored_types.types import STOCK
 
 
 def list_stock(cursor: DictCursor, angler_id: str, retired: bool = False) -> tuple[Stock, ...]:
@@ -18,7 +18,7 @@ def list_stock(cursor: DictCursor, angler_id: str, retired: bool = False) -> tup
         "ORDER BY form DESC, material, diameter_m DESC",
         (angler_id, retired),
     )
-    return tuple(item for _, item in readable(STOCK, cursor.fetchall()))
+    return tuple(item for _, item in readable_rows(STOCK, cursor.fetchall()))
 
 
 def read_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> Stock:

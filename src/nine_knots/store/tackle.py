@@ -7,13 +7,13 @@ from pydantic import Field
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.core.base.frozen import Frozen
-from nine_knots.core.trade.tackle import Fly, FlyLine, Rod
-from nine_knots.kept.envelope import Kind
-from nine_knots.kept.kinds.owned import FLY, LINE, ROD
-from nine_knots.store.rows import Row, readable
+from nine_knots.core.base.values import Frozen
+from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
+from nine_knots.store.rows import Row, readable_rows
+from nine_knots.stored_types.stored_type import StoredType
+from nine_knots.stored_types.types import FLY, LINE, ROD
 
-_KIND_OF: dict[type[Frozen], Kind[Any]] = {Rod: ROD, FlyLine: LINE, Fly: FLY}
+_KIND_OF: dict[type[Frozen], StoredType[Any]] = {Rod: ROD, FlyLine: LINE, Fly: FLY}
 
 
 class Kit(Frozen):
@@ -35,9 +35,9 @@ def read_kit(cursor: DictCursor, angler_id: str) -> Kit:
     for row in cursor.fetchall():
         rows[row["kind"]].append(row)
     return Kit(
-        rods=tuple(rod for _, rod in readable(ROD, rows["rod"])),
-        lines=tuple(line for _, line in readable(LINE, rows["line"])),
-        flies=tuple(fly for _, fly in readable(FLY, rows["fly"])),
+        rods=tuple(rod for _, rod in readable_rows(ROD, rows["rod"])),
+        lines=tuple(line for _, line in readable_rows(LINE, rows["line"])),
+        flies=tuple(fly for _, fly in readable_rows(FLY, rows["fly"])),
     )
 
 
@@ -52,11 +52,11 @@ def list_tackle(
         (angler_id, retired),
     )
     rows = list(cursor.fetchall())
-    kinds: tuple[Kind[Any], ...] = (ROD, LINE, FLY)
+    kinds: tuple[StoredType[Any], ...] = (ROD, LINE, FLY)
     return tuple(
         (row["tackle_id"], item)
         for kind in kinds
-        for row, item in readable(kind, [row for row in rows if row["kind"] == kind.name])
+        for row, item in readable_rows(kind, [row for row in rows if row["kind"] == kind.name])
     )
 
 

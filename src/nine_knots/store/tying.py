@@ -5,11 +5,11 @@ import uuid
 from pydantic import ValidationError
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.tell.tying.hand import Hand, hand_of
-from nine_knots.core.trade.knots.own import own_knots
-from nine_knots.core.trade.leader.own_ties import OwnTies
-from nine_knots.core.trade.tyer import Tyer
+from nine_knots.core.domain.builder import Builder
+from nine_knots.core.domain.knots.own import pulled_knots
+from nine_knots.core.domain.leader.own_knots import OwnKnots
 from nine_knots.store.pulls import summed_tests
+from nine_knots.words.tying.hand import Handiness, hand_of
 
 MOST_PIECES = 60  # the newest count: a hand gets better
 
@@ -24,7 +24,7 @@ def add_tied(cursor: DictCursor, angler_id: str, shown: dict[int, float]) -> Non
     )
 
 
-def read_hand(cursor: DictCursor, angler_id: str) -> Hand:
+def read_hand(cursor: DictCursor, angler_id: str) -> Handiness:
     """The angler's hand, from the newest pieces that were measured."""
     cursor.execute(
         "SELECT handiness FROM tied_piece WHERE angler_id = %s ORDER BY tied_at DESC LIMIT %s",
@@ -45,19 +45,19 @@ def write_height_m(cursor: DictCursor, angler_id: str, height_m: float | None) -
     cursor.execute("UPDATE angler SET height_m = %s WHERE angler_id = %s", (height_m, angler_id))
 
 
-def read_ties(cursor: DictCursor, angler_id: str) -> OwnTies:
+def read_ties(cursor: DictCursor, angler_id: str) -> OwnKnots:
     """What the angler always ties; nothing of it where it was not told, or cannot be read."""
     cursor.execute("SELECT own_ties FROM angler WHERE angler_id = %s", (angler_id,))
     row = cursor.fetchone()
     if not row or not row["own_ties"]:
-        return OwnTies()
+        return OwnKnots()
     try:
-        return OwnTies.model_validate_json(row["own_ties"])
+        return OwnKnots.model_validate_json(row["own_ties"])
     except ValidationError:
-        return OwnTies()
+        return OwnKnots()
 
 
-def write_ties(cursor: DictCursor, angler_id: str, ties: OwnTies) -> OwnTies:
+def write_ties(cursor: DictCursor, angler_id: str, ties: OwnKnots) -> OwnKnots:
     """Remember what the angler always ties."""
     cursor.execute(
         "UPDATE angler SET own_ties = %s WHERE angler_id = %s", (ties.model_dump_json(), angler_id)
@@ -65,10 +65,10 @@ def write_ties(cursor: DictCursor, angler_id: str, ties: OwnTies) -> OwnTies:
     return ties
 
 
-def read_tyer(cursor: DictCursor, angler_id: str) -> Tyer:
+def read_tyer(cursor: DictCursor, angler_id: str) -> Builder:
     """Who ties: hand, height and own knots together."""
-    return Tyer(
+    return Builder(
         handiness=read_hand(cursor, angler_id).mean,
         height_m=read_height_m(cursor, angler_id),
-        knots=own_knots(summed_tests(cursor, angler_id)),
+        knots=pulled_knots(summed_tests(cursor, angler_id)),
     )

@@ -6,9 +6,9 @@ from collections.abc import Iterable
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound
-from nine_knots.core.trade.wallet import WalletRig
-from nine_knots.kept.kinds.day import WALLET_RIG
-from nine_knots.store.rows import readable, value_of
+from nine_knots.core.domain.wallet import WalletRig
+from nine_knots.store.rows import readable_rows, value_of
+from nine_knots.stored_types.types import WALLET_RIG
 
 SELECT = "SELECT rig_id, version, body FROM wallet WHERE angler_id = %s "
 
@@ -16,7 +16,7 @@ SELECT = "SELECT rig_id, version, body FROM wallet WHERE angler_id = %s "
 def list_wallet(cursor: DictCursor, angler_id: str) -> tuple[tuple[str, WalletRig], ...]:
     """All that lies ready with their ids, the last tied first."""
     cursor.execute(f"{SELECT} ORDER BY put_at DESC, title", (angler_id,))
-    return tuple((row["rig_id"], rig) for row, rig in readable(WALLET_RIG, cursor.fetchall()))
+    return tuple((row["rig_id"], rig) for row, rig in readable_rows(WALLET_RIG, cursor.fetchall()))
 
 
 def read_rig(cursor: DictCursor, angler_id: str, rig_id: str) -> WalletRig:

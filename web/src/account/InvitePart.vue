@@ -17,20 +17,20 @@ const asOperator = ref(false)
 const made = shallowRef<Schemas['NewInvitation'] | null>(null)
 const { data: invitations } = useQuery({
   queryKey: ['account', 'invitations'],
-  queryFn: () => answered(api.GET('/api/account/invitations')),
+  queryFn: () => answered(api.GET('/api/v1/account/invitations')),
 })
 const again = () => queries.invalidateQueries({ queryKey: ['account', 'invitations'] })
 const invite = () =>
   attempt(async () => {
     const body = { note: note.value, as_operator: asOperator.value, mail: mail.value }
-    made.value = await me.gravely(() => answered(api.POST('/api/account/invitations', { body })))
+    made.value = await me.gravely(() => answered(api.POST('/api/v1/account/invitations', { body })))
     note.value = mail.value = ''
     await again()
   })
 const takeBack = (invitation_id: string) =>
   attempt(async () => {
     const params = { path: { invitation_id } }
-    await answered(api.DELETE('/api/account/invitations/{invitation_id}', { params }))
+    await answered(api.DELETE('/api/v1/account/invitations/{invitation_id}', { params }))
     await again()
   })
 const copy = (url: string) => navigator.clipboard.writeText(url)

@@ -19,14 +19,14 @@ const codes = shallowRef<readonly string[]>([])
 onMounted(async () => {
   try {
     words.value = (
-      await answered(api.POST('/api/account/join/look', { body: { invitation } }))
+      await answered(api.POST('/api/v1/account/join/look', { body: { invitation } }))
     ).words
   } catch (error) {
     trouble.value = inWords(error)
   }
 })
 
-async function join(by: () => Promise<{ password: string } | Schemas['ShownForm']>) {
+async function join(by: () => Promise<{ password: string } | Schemas['PasskeyAnswer']>) {
   busy.value = true
   await attempt(async () => {
     const units = navigator.language === 'en-US' ? ('imperial' as const) : ('metric' as const)
@@ -38,7 +38,7 @@ async function join(by: () => Promise<{ password: string } | Schemas['ShownForm'
       challenge_id: '',
       ...(await by()),
     }
-    codes.value = (await answered(api.POST('/api/account/join', { body }))).codes
+    codes.value = (await answered(api.POST('/api/v1/account/join', { body }))).codes
     history.replaceState(null, '', '/join')
   })
   busy.value = false
@@ -47,7 +47,7 @@ const byPassword = () => join(async () => ({ password: password.value }))
 const byPasskey = () =>
   join(async () => {
     const body = { invitation, name: name.value }
-    return makePasskey(await answered(api.POST('/api/account/join/passkey', { body })))
+    return makePasskey(await answered(api.POST('/api/v1/account/join/passkey', { body })))
   })
 const begin = () => location.assign('/')
 </script>

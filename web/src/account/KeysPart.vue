@@ -18,26 +18,26 @@ const password = ref('')
 const codes = shallowRef<readonly string[]>([])
 const { data: keys } = useQuery({
   queryKey: ['account', 'keys'],
-  queryFn: () => answered(api.GET('/api/account/keys')),
+  queryFn: () => answered(api.GET('/api/v1/account/login-methods')),
 })
 
-const change = (work: () => Promise<Schemas['Keys']>, said: string) =>
+const change = (work: () => Promise<Schemas['LoginMethods']>, said: string) =>
   attempt(async () => {
     queries.setQueryData(['account', 'keys'], await me.gravely(work))
     notify(said)
   })
 const add = () =>
   change(async () => {
-    const made = await makePasskey(await answered(api.POST('/api/account/passkeys/ask')))
+    const made = await makePasskey(await answered(api.POST('/api/v1/account/passkeys/ask')))
     const body = { title: title.value.trim() || 'passkey', ...made }
     title.value = ''
-    return answered(api.POST('/api/account/passkeys', { body }))
+    return answered(api.POST('/api/v1/account/passkeys', { body }))
   }, 'From now on this device lets you in.')
 const drop = (one: Schemas['PasskeyRow']) =>
   change(
     () =>
       answered(
-        api.DELETE('/api/account/passkeys/{passkey_id}', {
+        api.DELETE('/api/v1/account/passkeys/{passkey_id}', {
           params: { path: { passkey_id: one.passkey_id } },
         }),
       ),
@@ -45,7 +45,7 @@ const drop = (one: Schemas['PasskeyRow']) =>
   )
 const setPassword = (next: string) =>
   change(
-    () => answered(api.PUT('/api/account/password', { body: { password: next } })),
+    () => answered(api.PUT('/api/v1/account/password', { body: { password: next } })),
     next
       ? 'The new password is set; all other browsers are out.'
       : 'There is no password any more.',
@@ -54,7 +54,9 @@ const setPassword = (next: string) =>
   })
 const newCodes = () =>
   attempt(async () => {
-    codes.value = (await me.gravely(() => answered(api.POST('/api/account/recovery-codes')))).codes
+    codes.value = (
+      await me.gravely(() => answered(api.POST('/api/v1/account/recovery-codes')))
+    ).codes
     await queries.invalidateQueries({ queryKey: ['account', 'keys'] })
   })
 const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed)))

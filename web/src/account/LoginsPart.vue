@@ -11,11 +11,11 @@ const queries = useQueryClient()
 const { refused, attempt } = useRefusal()
 const { data: logins } = useQuery({
   queryKey: ['account', 'logins'],
-  queryFn: () => answered(api.GET('/api/account/logins')),
+  queryFn: () => answered(api.GET('/api/v1/account/logins')),
 })
 const { data: notes } = useQuery({
   queryKey: ['account', 'notes'],
-  queryFn: () => answered(api.GET('/api/account/notes')),
+  queryFn: () => answered(api.GET('/api/v1/account/activity')),
 })
 const others = computed(() => logins.value?.filter((one) => !one.here).length ?? 0)
 const change = (work: Promise<unknown>) =>
@@ -24,8 +24,10 @@ const change = (work: Promise<unknown>) =>
     await queries.invalidateQueries({ queryKey: ['account'] })
   })
 const end = (login_id: string) =>
-  change(answered(api.DELETE('/api/account/logins/{login_id}', { params: { path: { login_id } } })))
-const endOthers = () => change(answered(api.DELETE('/api/account/logins')))
+  change(
+    answered(api.DELETE('/api/v1/account/logins/{login_id}', { params: { path: { login_id } } })),
+  )
+const endOthers = () => change(answered(api.DELETE('/api/v1/account/logins')))
 </script>
 
 <template>

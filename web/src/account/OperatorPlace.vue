@@ -14,7 +14,7 @@ const queries = useQueryClient()
 const { refused, attempt } = useRefusal()
 const { data: seen, error } = useQuery({
   queryKey: ['operator'],
-  queryFn: () => answered(api.GET('/api/operator')),
+  queryFn: () => answered(api.GET('/api/v1/operator')),
   refetchInterval: 5000,
 })
 const calm = computed(() => seen.value?.words[0]?.startsWith('Nothing waits'))
@@ -24,7 +24,7 @@ const shut = (one: Schemas['AccountRow']) =>
     const params = { path: { account_id: one.account_id } }
     const body = { shut: !one.shut }
     await me.gravely(() =>
-      answered(api.POST('/api/operator/accounts/{account_id}/shut', { params, body })),
+      answered(api.POST('/api/v1/operator/accounts/{account_id}/shut', { params, body })),
     )
     await queries.invalidateQueries({ queryKey: ['operator'] })
   })

@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client'
 import { momentText } from '@/widgets/dayText'
 
 /** What was tried at a log-in, the newest first. */
-defineProps<{ notes: readonly Schemas['Note'][]; whose?: boolean }>()
+defineProps<{ notes: readonly Schemas['LoginNote'][]; whose?: boolean }>()
 </script>
 
 <template>

@@ -5,7 +5,7 @@ import { answered, api, type Schemas } from '@/api/client'
 import { Refused } from '@/api/problems'
 
 type Me = Schemas['Me']
-type Shown = Schemas['ShownForm']
+type Shown = Schemas['PasskeyAnswer']
 
 /** What a passkey could not do, in a sentence: devices only say that they did not. */
 async function byDevice<T>(work: Promise<T>): Promise<T> {
@@ -18,14 +18,14 @@ async function byDevice<T>(work: Promise<T>): Promise<T> {
 }
 
 /** Asks the device for a new passkey; what it made, to be sent. */
-export async function makePasskey(asked: Schemas['ToSign']): Promise<Shown> {
+export async function makePasskey(asked: Schemas['PasskeyChallenge']): Promise<Shown> {
   const made = await byDevice(startRegistration({ optionsJSON: JSON.parse(asked.options) }))
   return { challenge_id: asked.challenge_id, credential: { ...made } }
 }
 
 /** Asks the device for a passkey that it keeps. */
 export async function showPasskey(): Promise<Shown> {
-  const asked = await answered(api.POST('/api/account/passkey'))
+  const asked = await answered(api.POST('/api/v1/account/passkey'))
   const shown = await byDevice(startAuthentication({ optionsJSON: JSON.parse(asked.options) }))
   return { challenge_id: asked.challenge_id, credential: { ...shown } }
 }
@@ -39,7 +39,7 @@ export const useMe = defineStore('me', () => {
   const isProving = computed(() => proving.value !== null)
 
   async function load() {
-    me.value = await answered(api.GET('/api/account'))
+    me.value = await answered(api.GET('/api/v1/account'))
   }
 
   /** Whoever came in begins anew at the bench. */
@@ -48,11 +48,11 @@ export const useMe = defineStore('me', () => {
     location.assign('/')
   }
   const byPassword = (name: string, password: string) =>
-    enter(answered(api.POST('/api/account/log-in', { body: { name, password } })))
+    enter(answered(api.POST('/api/v1/account/log-in', { body: { name, password } })))
   const byPasskey = async () =>
-    enter(answered(api.POST('/api/account/passkey/log-in', { body: await showPasskey() })))
+    enter(answered(api.POST('/api/v1/account/passkey/log-in', { body: await showPasskey() })))
   const byCode = (name: string, code: string) =>
-    enter(answered(api.POST('/api/account/recover', { body: { name, code } })))
+    enter(answered(api.POST('/api/v1/account/recover', { body: { name, code } })))
 
   /** Out, and nothing of the angler's stays in this browser but what it has still to send. */
   function forget() {
@@ -60,11 +60,11 @@ export const useMe = defineStore('me', () => {
     location.assign('/')
   }
   async function out() {
-    await answered(api.POST('/api/account/log-out'))
+    await answered(api.POST('/api/v1/account/log-out'))
     forget()
   }
   async function remove(name: string) {
-    await answered(api.DELETE('/api/account', { params: { query: { name } } }))
+    await answered(api.DELETE('/api/v1/account', { params: { query: { name } } }))
     forget()
   }
 
@@ -83,8 +83,8 @@ export const useMe = defineStore('me', () => {
   }
   let dropped = () => {}
 
-  async function prove(form: Schemas['ProveForm']) {
-    me.value = await answered(api.POST('/api/account/prove', { body: form }))
+  async function prove(form: Schemas['ReauthenticateForm']) {
+    me.value = await answered(api.POST('/api/v1/account/reauthenticate', { body: form }))
     const go = proving.value
     proving.value = null
     go?.()

@@ -5,18 +5,18 @@ import { Refused, ServerLost } from './problems'
 
 /** Calls that may take long: they tell how far they are, and end when they are not waited for. */
 type JobPath =
-  | '/api/casts/remedies'
-  | '/api/water/remedies'
-  | '/api/water/tuning'
-  | '/api/water/depth-table'
-  | '/api/water/reach'
-  | '/api/tying/cards'
-  | '/api/matters'
-  | '/api/find'
-  | '/api/plans/work'
-  | '/api/plans/pack'
+  | '/api/v1/casts/remedies'
+  | '/api/v1/water/remedies'
+  | '/api/v1/water/tuning'
+  | '/api/v1/water/depth-table'
+  | '/api/v1/water/reach'
+  | '/api/v1/tying/cards'
+  | '/api/v1/sensitivity'
+  | '/api/v1/find'
+  | '/api/v1/plans/work'
+  | '/api/v1/plans/pack'
 /** Those that have a worker of their own, behind all others. */
-const BEHIND: JobPath[] = ['/api/find', '/api/plans/work', '/api/plans/pack']
+const BEHIND: JobPath[] = ['/api/v1/find', '/api/v1/plans/work', '/api/v1/plans/pack']
 type Call<P extends JobPath> = paths[P]['post']
 type Asked<P extends JobPath> = NonNullable<Call<P>['requestBody']>['content']['application/json']
 type Told<P extends JobPath> = Call<P>['responses'][200]['content'] extends {

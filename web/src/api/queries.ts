@@ -10,7 +10,7 @@ export function useCatalogue() {
   return useQuery({
     queryKey: ['catalogue', units],
     queryFn: () =>
-      answered(api.GET('/api/catalogue', { params: { query: { units: units.value } } })),
+      answered(api.GET('/api/v1/catalogue', { params: { query: { units: units.value } } })),
     staleTime: Infinity,
     placeholderData: (before) => before,
   })
@@ -22,14 +22,15 @@ export function useStock() {
   const units = computed(() => settings.units)
   return useQuery({
     queryKey: ['stock', units],
-    queryFn: () => answered(api.GET('/api/stock', { params: { query: { units: units.value } } })),
+    queryFn: () =>
+      answered(api.GET('/api/v1/stock', { params: { query: { units: units.value } } })),
     placeholderData: (before) => before,
   })
 }
 
 /** Rods, lines and flies owned. */
 export function useKit() {
-  return useQuery({ queryKey: ['kit'], queryFn: () => answered(api.GET('/api/kit')) })
+  return useQuery({ queryKey: ['kit'], queryFn: () => answered(api.GET('/api/v1/kit')) })
 }
 
 export const OWN_TIES = ['own-ties'] as const
@@ -38,7 +39,7 @@ export const OWN_TIES = ['own-ties'] as const
 export function useOwnTies() {
   return useQuery({
     queryKey: OWN_TIES,
-    queryFn: () => answered(api.GET('/api/angler/knots')),
+    queryFn: () => answered(api.GET('/api/v1/angler/knots')),
   })
 }
 
@@ -49,7 +50,7 @@ export function useLowerRigs() {
   return useQuery({
     queryKey: ['lower-rigs', units],
     queryFn: () =>
-      answered(api.GET('/api/lower-rigs', { params: { query: { units: units.value } } })),
+      answered(api.GET('/api/v1/lower-rigs', { params: { query: { units: units.value } } })),
     placeholderData: (before) => before,
   })
 }
@@ -83,7 +84,7 @@ export function useLeaders(which: () => LeadersSought = () => ALL) {
 
 async function leadersAfter(units: System, after: string, { q, label }: LeadersSought) {
   const query = { units, after, q, label, limit: AT_A_TIME }
-  const asked = api.GET('/api/leaders', { params: { query } })
+  const asked = api.GET('/api/v1/leaders', { params: { query } })
   const { headers } = (await asked).response
   const following = /<[^>]*[?&]after=([^&>]+)[^>]*>; rel="next"/.exec(headers.get('link') ?? '')
   return {
@@ -97,6 +98,6 @@ async function leadersAfter(units: System, after: string, { q, label }: LeadersS
 export function useLabels() {
   return useQuery({
     queryKey: ['leaders', 'labels'],
-    queryFn: () => answered(api.GET('/api/leaders/labels')),
+    queryFn: () => answered(api.GET('/api/v1/leaders/labels')),
   })
 }

@@ -28,7 +28,7 @@ const keep = () =>
     if (!bench.design) return
     const { joint } = props
     const body = { title: title.value, design: bench.design, joint, units: settings.units }
-    const kept = await answered(api.POST('/api/lower-rigs', { body }))
+    const kept = await answered(api.POST('/api/v1/lower-rigs', { body }))
     await queries.invalidateQueries({ queryKey: ['lower-rigs'] })
     notify(`“${kept.title}” is kept: it can be swapped in here and on every leader with a ring.`)
     title.value = ''
@@ -41,7 +41,9 @@ const swap = (rig_id: string) =>
       params: { path: { rig_id } },
       body: { design: bench.design, joint: props.joint },
     }
-    const { leader, situation } = await answered(api.POST('/api/lower-rigs/{rig_id}/swap', asked))
+    const { leader, situation } = await answered(
+      api.POST('/api/v1/lower-rigs/{rig_id}/swap', asked),
+    )
     bench.put({ leader, situation })
   })
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useIsMutating } from '@tanstack/vue-query'
 import { computed } from 'vue'
-import { answered, api, type Joint, type JointReading } from '@/api/client'
+import { answered, api, type Connection, type JointReading } from '@/api/client'
 import { OWN_TIES, useOwnTies } from '@/api/queries'
 import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
@@ -14,7 +14,7 @@ const bench = useBench()
 const settings = useSettings()
 const advice = computed(() => props.joint.advice)
 const tied = computed(() => bench.design?.leader.joints[props.joint.index])
-const isTied = (joint: Joint) => tied.value && tieKey(joint) === tieKey(tied.value)
+const isTied = (joint: Connection) => tied.value && tieKey(joint) === tieKey(tied.value)
 const choices = computed(() => [
   { lead: isTied(advice.value.best.joint) ? 'As is best' : 'Best', ...advice.value.best },
   { lead: 'Other school', ...advice.value.other },
@@ -28,12 +28,12 @@ const mineEverywhere = () =>
   attempt(async () => {
     if (!bench.design) return
     const body = { design: bench.design, units: settings.units }
-    const leader = await answered(api.POST('/api/bench/my-knots', { body }))
+    const leader = await answered(api.POST('/api/v1/bench/my-knots', { body }))
     bench.put({ leader })
   })
 
-function tie(joint: Joint) {
-  const made: Joint = { ...joint, dropper: tied.value?.dropper ?? null }
+function tie(joint: Connection) {
+  const made: Connection = { ...joint, dropper: tied.value?.dropper ?? null }
   bench.edit({ act: 'set-joint', joint: props.joint.index, tied: made })
 }
 </script>

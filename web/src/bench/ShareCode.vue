@@ -15,7 +15,7 @@ const body = computed(() => ({ design: bench.design!, units: settings.units }))
 const { data: picture, error } = useQuery({
   queryKey: ['qr', body],
   queryFn: () =>
-    answered<string>(api.POST('/api/sharing/qr', { body: body.value, parseAs: 'text' })),
+    answered<string>(api.POST('/api/v1/sharing/qr', { body: body.value, parseAs: 'text' })),
   enabled: computed(() => open.value && bench.design !== null),
   retry: false,
 })

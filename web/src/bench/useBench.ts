@@ -7,7 +7,7 @@ import {
   type Design,
   type Edit,
   type Evaluation,
-  type Say,
+  type SentenceEdit,
 } from '@/api/client'
 import { plain } from '@/api/plain'
 import { inWords, ServerLost } from '@/api/problems'
@@ -59,7 +59,7 @@ export const useBench = defineStore('bench', () => {
     for (let wait = 250; ; wait = Math.min(LONGEST_WAIT_MS, wait * 2)) {
       try {
         const body = { ...part, units: settings.units }
-        const answer = await answered(api.POST('/api/bench', { body }))
+        const answer = await answered(api.POST('/api/v1/bench', { body }))
         lost.value = false
         return answer
       } catch (error) {
@@ -199,7 +199,7 @@ export const useBench = defineStore('bench', () => {
   async function openLeader(leaderId: string) {
     const mine = ++opened
     const found = await answered(
-      api.GET('/api/leaders/{leader_id}', { params: { path: { leader_id: leaderId } } }),
+      api.GET('/api/v1/leaders/{leader_id}', { params: { path: { leader_id: leaderId } } }),
     )
     if (mine === opened) await openDesign(found.design, found)
   }
@@ -218,7 +218,7 @@ export const useBench = defineStore('bench', () => {
   async function begin(anglerId: string, isAlone: boolean) {
     if (ready.value) return
     if (!(await restore(anglerId, isAlone))) {
-      const shelf = await answered(api.GET('/api/leaders'))
+      const shelf = await answered(api.GET('/api/v1/leaders'))
       if (shelf[0] && !opened) await openLeader(shelf[0].leader_id)
     }
     ready.value = true
@@ -262,7 +262,7 @@ export const useBench = defineStore('bench', () => {
     settled: () => turns.settled(),
     edit: (edit: Edit) => attempt({ kind: 'edit', edit }),
     tryEdit: (edit: Edit) => change({ kind: 'edit', edit }),
-    say: (said: Say) => change({ kind: 'say', say: said }),
+    say: (said: SentenceEdit) => change({ kind: 'say', say: said }),
     put: (part: Partial<Design>) => attempt({ kind: 'put', part }),
     /** Changes a part of the day as it is when its turn comes: what was said before stays. */
     alter: (at: string[], part: object) => attempt({ kind: 'day', at, part }),

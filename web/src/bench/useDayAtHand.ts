@@ -11,7 +11,7 @@ export function useDayAtHand() {
   const sentence = computed(() => sentenceText(bench.evaluation?.sentence ?? []))
 
   onMounted(async () => {
-    if (!bench.design) usual.value = await answered(api.GET('/api/day'))
+    if (!bench.design) usual.value = await answered(api.GET('/api/v1/day'))
   })
   /** Why nothing is built as yet. */
   const notYet = computed(() => (situation.value ? '' : 'One moment: the day is being looked up.'))

@@ -18,7 +18,7 @@ export function useFiles() {
     if (!bench.design) return
     try {
       await keepAnswer(
-        api.POST('/api/exports/{kind}', {
+        api.POST('/api/v1/exports/{kind}', {
           params: { path: { kind } },
           body: { design: bench.design, units: settings.units },
           parseAs: 'blob',
@@ -56,5 +56,7 @@ async function read(file: File, onto: Design): Promise<Design> {
   const kind = file.name.toLowerCase().endsWith('.csv') ? 'csv' : 'json'
   const title = file.name.replace(/\.csv$/i, '').slice(0, 80) || 'Imported leader'
   const base = kind === 'csv' ? { ...onto, title, notes: '' } : onto
-  return answered(api.POST('/api/imports', { body: { kind, text: await file.text(), onto: base } }))
+  return answered(
+    api.POST('/api/v1/imports', { body: { kind, text: await file.text(), onto: base } }),
+  )
 }

@@ -11,14 +11,16 @@ export function useFitted() {
   const bench = useBench()
   const settings = useSettings()
 
-  async function put(fitted: Schemas['Fitted']) {
+  async function put(fitted: Schemas['FittedDesign']) {
     await bench.openDesign(fitted.design)
     differs.value = { title: fitted.design.title, words: fitted.differs }
   }
   const open = async (design: Design) =>
-    put(await answered(api.POST('/api/sharing/fit', { body: { design, units: settings.units } })))
+    put(
+      await answered(api.POST('/api/v1/sharing/fit', { body: { design, units: settings.units } })),
+    )
   const openCode = async (text: string) =>
-    put(await answered(api.POST('/api/sharing/scan', { body: { text, units: settings.units } })))
+    put(await answered(api.POST('/api/v1/sharing/scan', { body: { text, units: settings.units } })))
 
   return { differs, open, openCode }
 }

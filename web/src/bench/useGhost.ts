@@ -12,7 +12,7 @@ export function useGhost() {
   const design = useGhostDesign()
   const { answer } = useAnswer(
     () => design.value && { design: design.value, units: settings.units },
-    (body, { signal }) => answered(api.POST('/api/bench', { body, signal })),
+    (body, { signal }) => answered(api.POST('/api/v1/bench', { body, signal })),
     { keep: true },
   )
   return {

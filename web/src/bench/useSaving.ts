@@ -48,7 +48,7 @@ export function useSaving() {
       const path = { leader_id: saved.leader_id }
       return once([path, revision, design], (key) =>
         answered(
-          api.POST('/api/leaders/{leader_id}/revisions', {
+          api.POST('/api/v1/leaders/{leader_id}/revisions', {
             params: { path, header: { 'if-match': `"${revision}"`, ...key } },
             body: design,
           }),
@@ -62,7 +62,7 @@ export function useSaving() {
       if (!bench.design) throw new Error('There is nothing to save.')
       const body = bench.design
       return once(body, (header) =>
-        answered(api.POST('/api/leaders', { params: { header }, body })),
+        answered(api.POST('/api/v1/leaders', { params: { header }, body })),
       )
     }, 'Saved as its own leader:')
 
@@ -72,7 +72,7 @@ export function useSaving() {
   async function lookAtNewest() {
     if (!bench.saved) return
     const path = { leader_id: bench.saved.leader_id }
-    const newest = await answered(api.GET('/api/leaders/{leader_id}', { params: { path } }))
+    const newest = await answered(api.GET('/api/v1/leaders/{leader_id}', { params: { path } }))
     bench.pinGhost({ ...newest.design, title: `${newest.design.title}, saved elsewhere` })
     conflict.value = null
   }

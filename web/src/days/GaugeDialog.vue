@@ -21,7 +21,7 @@ const {
 } = useQuery({
   queryKey: ['gauges', base],
   queryFn: () =>
-    answered(api.GET('/api/places/gauges', { params: { query: { base: base.value } } })),
+    answered(api.GET('/api/v1/places/gauges', { params: { query: { base: base.value } } })),
   enabled: computed(() => !!base.value),
   retry: false,
 })

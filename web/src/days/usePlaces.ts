@@ -19,7 +19,7 @@ export interface TideTyped {
 export function usePlaces() {
   return useQuery({
     queryKey: ['places'],
-    queryFn: () => answered(api.GET('/api/places')),
+    queryFn: () => answered(api.GET('/api/v1/places')),
   })
 }
 
@@ -32,7 +32,7 @@ export function usePlace(placeId: () => string, level: () => string, tide: () =>
     queryKey: ['place', computed(placeId), query],
     queryFn: () =>
       answered(
-        api.GET('/api/places/{place_id}', {
+        api.GET('/api/v1/places/{place_id}', {
           params: { path: { place_id: placeId() }, query: query.value },
         }),
       ),
@@ -56,7 +56,7 @@ export function useLight(placeId: () => string, known: () => boolean) {
     queryKey: ['light', computed(placeId)],
     queryFn: () =>
       answered(
-        api.GET('/api/places/{place_id}/light', { params: { path: { place_id: placeId() } } }),
+        api.GET('/api/v1/places/{place_id}/light', { params: { path: { place_id: placeId() } } }),
       ),
     enabled: computed(known),
     retry: false,
@@ -80,18 +80,20 @@ export function usePlaceActs(placeId: () => string) {
 
   const add = (form: Schemas['PlaceForm']) =>
     anew(
-      once(form, (header) => answered(api.POST('/api/places', { params: { header }, body: form }))),
+      once(form, (header) =>
+        answered(api.POST('/api/v1/places', { params: { header }, body: form })),
+      ),
     )
   const write = (form: Schemas['PlaceForm']) =>
-    anew(answered(api.PUT('/api/places/{place_id}', { params: { path: path() }, body: form })))
+    anew(answered(api.PUT('/api/v1/places/{place_id}', { params: { path: path() }, body: form })))
   const forget = () =>
-    anew(answered(api.DELETE('/api/places/{place_id}', { params: { path: path() } })))
+    anew(answered(api.DELETE('/api/v1/places/{place_id}', { params: { path: path() } })))
   const putStretch = (form: StretchForm) => {
     const body = { ...form, units: settings.units }
     return anew(
       once([path(), body], (header) =>
         answered(
-          api.POST('/api/places/{place_id}/stretches', {
+          api.POST('/api/v1/places/{place_id}/stretches', {
             params: { path: path(), header },
             body,
           }),
@@ -102,7 +104,7 @@ export function usePlaceActs(placeId: () => string) {
   const dropStretch = (stretch_id: string) =>
     anew(
       answered(
-        api.DELETE('/api/places/{place_id}/stretches/{stretch_id}', {
+        api.DELETE('/api/v1/places/{place_id}/stretches/{stretch_id}', {
           params: { path: { ...path(), stretch_id } },
         }),
       ),
@@ -112,7 +114,7 @@ export function usePlaceActs(placeId: () => string) {
     return anew(
       once([path(), stretch_id, body], (header) =>
         answered(
-          api.POST('/api/places/{place_id}/stretches/{stretch_id}/levels', {
+          api.POST('/api/v1/places/{place_id}/stretches/{stretch_id}/levels', {
             params: { path: { ...path(), stretch_id }, header },
             body,
           }),
@@ -123,18 +125,20 @@ export function usePlaceActs(placeId: () => string) {
   const dropLevel = (stretch_id: string, number: number) =>
     anew(
       answered(
-        api.DELETE('/api/places/{place_id}/stretches/{stretch_id}/levels/{number}', {
+        api.DELETE('/api/v1/places/{place_id}/stretches/{stretch_id}/levels/{number}', {
           params: { path: { ...path(), stretch_id, number } },
         }),
       ),
     )
   const putGauge = (form: Schemas['GaugeForm']) =>
     anew(
-      answered(api.PUT('/api/places/{place_id}/gauge', { params: { path: path() }, body: form })),
+      answered(
+        api.PUT('/api/v1/places/{place_id}/gauge', { params: { path: path() }, body: form }),
+      ),
     )
   const readGauge = () =>
     answered(
-      api.GET('/api/places/{place_id}/level', {
+      api.GET('/api/v1/places/{place_id}/level', {
         params: { path: path(), query: { units: settings.units } },
       }),
     )

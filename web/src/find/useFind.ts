@@ -62,12 +62,12 @@ export const useFind = defineStore('find', () => {
 
   const { answer: heard, refused: unsaid } = useAnswer(
     () => question.value,
-    (body, { signal }) => answered(api.POST('/api/find/asked', { body, signal })),
+    (body, { signal }) => answered(api.POST('/api/v1/find/asked', { body, signal })),
     { quiet: QUIET_MS, keep: true },
   )
 
   /** The sentence as it was last understood stands while something in it cannot be read. */
-  const said = shallowRef<Schemas['Asked'] | null>(null)
+  const said = shallowRef<Schemas['SearchSentence'] | null>(null)
   watch(heard, (now) => {
     if (now) said.value = now
   })
@@ -83,7 +83,7 @@ export const useFind = defineStore('find', () => {
     stopped.value = false
     share.value = 0
     try {
-      reading.value = await job('/api/find', question.value, {
+      reading.value = await job('/api/v1/find', question.value, {
         signal: mine.signal,
         progress: (done) => (share.value = done),
         found: (soFar) => {

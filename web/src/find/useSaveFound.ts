@@ -23,7 +23,7 @@ export function useSaveFound() {
         const text = JSON.stringify(design)
         if (kept.has(text)) continue
         await once(design, (key) =>
-          answered(api.POST('/api/leaders', { params: { header: key }, body: design })),
+          answered(api.POST('/api/v1/leaders', { params: { header: key }, body: design })),
         )
         kept.add(text)
       }

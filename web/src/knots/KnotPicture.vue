@@ -14,7 +14,7 @@ const props = defineProps<{ knot: Key; step: number; mirrored?: boolean }>()
 const { data: drawing } = useQuery({
   queryKey: computed(() => ['drawing', props.knot]),
   queryFn: () =>
-    answered(api.GET('/api/knots/{key}/drawing', { params: { path: { key: props.knot } } })),
+    answered(api.GET('/api/v1/knots/{key}/drawing', { params: { path: { key: props.knot } } })),
   staleTime: Infinity,
 })
 const worked = computed(() => (drawing.value?.captions.length ?? 1) - 1)

@@ -18,7 +18,7 @@ const goal = ref<number | null>(null)
 const { data: drawing } = useQuery({
   queryKey: computed(() => ['drawing', props.knot]),
   queryFn: () =>
-    answered(api.GET('/api/knots/{key}/drawing', { params: { path: { key: props.knot } } })),
+    answered(api.GET('/api/v1/knots/{key}/drawing', { params: { path: { key: props.knot } } })),
   staleTime: Infinity,
 })
 const captions = computed(() => drawing.value?.captions ?? [])

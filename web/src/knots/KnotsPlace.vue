@@ -18,7 +18,7 @@ const router = useRouter()
 const units = computed(() => settings.units)
 const { data: cards } = useQuery({
   queryKey: ['knots', units],
-  queryFn: () => answered(api.GET('/api/knots', { params: { query: { units: units.value } } })),
+  queryFn: () => answered(api.GET('/api/v1/knots', { params: { query: { units: units.value } } })),
   placeholderData: keepPreviousData,
 })
 const card = computed(() => {

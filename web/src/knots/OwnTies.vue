@@ -8,8 +8,8 @@ import { notify } from '@/shell/notify'
 import { option } from '@/widgets/option'
 import PickOne from '@/widgets/PickOne.vue'
 
-type Ties = Schemas['OwnTies']
-type Place = keyof Ties
+type OwnKnots = Schemas['OwnKnots']
+type Place = keyof OwnKnots
 /** The knots that an angler always ties, by place. */
 const queries = useQueryClient()
 const { data: catalogue } = useCatalogue()
@@ -35,7 +35,7 @@ const choices = computed(() =>
 const { mutate: keep } = useMutation({
   mutationKey: OWN_TIES,
   scope: { id: 'own-ties' },
-  mutationFn: (body: Ties) => answered(api.PUT('/api/angler/knots', { body })),
+  mutationFn: (body: OwnKnots) => answered(api.PUT('/api/v1/angler/knots', { body })),
   onError: (error) => {
     notify(inWords(error), 'trouble')
   },
@@ -47,9 +47,9 @@ const { mutate: keep } = useMutation({
 
 async function set(place: Place, knot: string) {
   await queries.cancelQueries({ queryKey: OWN_TIES }) // it may tell what was before
-  const before = queries.getQueryData<Ties>(OWN_TIES)
+  const before = queries.getQueryData<OwnKnots>(OWN_TIES)
   if (!before) return
-  const body: Ties = { ...before, [place]: knot || null }
+  const body: OwnKnots = { ...before, [place]: knot || null }
   queries.setQueryData(OWN_TIES, body)
   keep(body)
 }

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { Schemas } from '@/api/client'
 
 /** Attempts at a knot, oldest at the left: how long each took, and how it came out. */
-const props = defineProps<{ ties: Schemas['Tie'][]; title: string }>()
+const props = defineProps<{ ties: Schemas['TyingAttempt'][]; title: string }>()
 const HEIGHT = 84
 const GAP = 22
 const slowest = computed(() => Math.max(...props.ties.map((tie) => tie.seconds), 1))

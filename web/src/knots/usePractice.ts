@@ -12,7 +12,7 @@ export function usePractice() {
   const queries = useQueryClient()
   const { data: rows } = useQuery({
     queryKey: ['practice'],
-    queryFn: () => answered(api.GET('/api/practice')),
+    queryFn: () => answered(api.GET('/api/v1/practice')),
   })
   const once = useIntent()
   const begun = ref<number | null>(null)
@@ -36,7 +36,7 @@ export function usePractice() {
     try {
       const body = { knot, seconds: Math.max(0.6, seconds.value), rated }
       const rows = await once(body, (header) =>
-        answered(api.POST('/api/practice', { params: { header }, body })),
+        answered(api.POST('/api/v1/practice', { params: { header }, body })),
       )
       queries.setQueryData(['practice'], rows)
       seconds.value = 0

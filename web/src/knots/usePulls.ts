@@ -32,7 +32,7 @@ export function usePulls(knot: MaybeRefOrGetter<Schemas['PullForm']['knot']>) {
   const trouble = ref('')
   const { data: pulls } = useQuery({
     queryKey: ['pulls', query],
-    queryFn: () => answered(api.GET('/api/pulls', { params: { query: query.value } })),
+    queryFn: () => answered(api.GET('/api/v1/pulls', { params: { query: query.value } })),
     placeholderData: keepPreviousData,
   })
 
@@ -58,34 +58,36 @@ export function usePulls(knot: MaybeRefOrGetter<Schemas['PullForm']['knot']>) {
   const note = (form: Omit<Schemas['PullForm'], 'units'>) => {
     const body = { ...form, units: settings.units }
     return learn(() =>
-      once(body, (header) => answered(api.POST('/api/pulls', { params: { header }, body }))),
+      once(body, (header) => answered(api.POST('/api/v1/pulls', { params: { header }, body }))),
     )
   }
   const readScale = (form: Omit<Schemas['ScaleForm'], 'units'>) => {
     const body = { ...form, units: settings.units }
     return learn(() =>
-      once(body, (header) => answered(api.POST('/api/pulls/scale', { params: { header }, body }))),
+      once(body, (header) =>
+        answered(api.POST('/api/v1/pulls/scale', { params: { header }, body })),
+      ),
     )
   }
   const setAside = (test_ids: string[], set_aside: boolean) => {
     const body = { test_ids, set_aside, units: settings.units }
-    return learn(() => answered(api.POST('/api/pulls/aside', { body })))
+    return learn(() => answered(api.POST('/api/v1/pulls/aside', { body })))
   }
   const forget = async (test_ids: string[]) => {
     const body = { test_ids, units: settings.units }
-    const answer = await learn(() => answered(api.POST('/api/pulls/deletion', { body })))
+    const answer = await learn(() => answered(api.POST('/api/v1/pulls/deletion', { body })))
     if (answer) notify(test_ids.length === 1 ? 'That pull is gone.' : 'Those pulls are gone.')
   }
   async function take(file: File) {
     const body = { text: await file.text(), units: settings.units }
     const answer = await learn(() =>
-      once(body, (header) => answered(api.POST('/api/pulls/csv', { params: { header }, body }))),
+      once(body, (header) => answered(api.POST('/api/v1/pulls/csv', { params: { header }, body }))),
     )
     if (answer) notify(`The pull tests in ${file.name} are taken.`)
   }
   async function write() {
     try {
-      await keepAnswer(api.GET('/api/pulls/csv', { parseAs: 'blob' }))
+      await keepAnswer(api.GET('/api/v1/pulls/csv', { parseAs: 'blob' }))
     } catch (error) {
       trouble.value = inWords(error)
     }

@@ -20,12 +20,12 @@ export const useSettings = defineStore('settings', () => {
   })
 
   async function load() {
-    kept.value = await answered(api.GET('/api/angler'))
+    kept.value = await answered(api.GET('/api/v1/angler'))
   }
 
   async function change(part: Partial<Settings>) {
     kept.value = { ...kept.value, ...part }
-    await answered(api.PUT('/api/angler', { body: kept.value }))
+    await answered(api.PUT('/api/v1/angler', { body: kept.value }))
   }
 
   return {

@@ -10,10 +10,10 @@ import { useSettings } from '@/settings/useSettings'
 import { notify } from '@/shell/notify'
 import { useRefusal } from '@/shell/useRefusal'
 import MiniStrip from '@/widgets/MiniStrip.vue'
-import { useSharedActs, type GivenRow } from './useGiving'
+import { useSharedActs, type GiftRow } from './useGiving'
 
 /** One thing that was given, read as it stands with its giver. */
-const props = defineProps<{ row: GivenRow }>()
+const props = defineProps<{ row: GiftRow }>()
 const settings = useSettings()
 const router = useRouter()
 const fitted = useFitted()
@@ -23,7 +23,7 @@ const { data, error } = useQuery({
   queryKey: computed(() => ['given', props.row.given_id, settings.units]),
   queryFn: () =>
     answered(
-      api.GET('/api/given/{given_id}', {
+      api.GET('/api/v1/gifts/{given_id}', {
         params: { path: { given_id: props.row.given_id }, query: { units: settings.units } },
       }),
     ),

@@ -27,7 +27,7 @@ const { data: rows } = useQuery({
   queryKey: ['leaders', 'revisions', path, query],
   queryFn: () =>
     answered(
-      api.GET('/api/leaders/{leader_id}/revisions', {
+      api.GET('/api/v1/leaders/{leader_id}/revisions', {
         params: { path: path.value, query: query.value },
       }),
     ),
@@ -41,7 +41,7 @@ const { data: differs } = useQuery({
   queryKey: ['leaders', 'differences', path, two, query],
   queryFn: () =>
     answered(
-      api.GET('/api/leaders/{leader_id}/differences', {
+      api.GET('/api/v1/leaders/{leader_id}/differences', {
         params: {
           path: path.value,
           query: { one: two.value[0]!, other: two.value[1]!, ...query.value },
@@ -58,7 +58,7 @@ function choose(number: number, on: boolean) {
 const designOf = async (number: number) =>
   (
     await answered(
-      api.GET('/api/leaders/{leader_id}/revisions/{number}', {
+      api.GET('/api/v1/leaders/{leader_id}/revisions/{number}', {
         params: { path: { ...path.value, number } },
       }),
     )
@@ -76,7 +76,7 @@ const putBack = (number: number) =>
     const match = { 'if-match': `"${newest.value}"` }
     await once({ ...path.value, number, ...match }, (header) =>
       answered(
-        api.POST('/api/leaders/{leader_id}/revisions', {
+        api.POST('/api/v1/leaders/{leader_id}/revisions', {
           params: { path: path.value, header: { ...header, ...match } },
           body,
         }),

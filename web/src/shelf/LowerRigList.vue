@@ -25,15 +25,15 @@ const show = (rig_id: string) =>
       return
     }
     const asked = { params: { path: { rig_id } }, body: { situation: props.situation } }
-    const design = await answered(api.POST('/api/lower-rigs/{rig_id}/alone', asked))
+    const design = await answered(api.POST('/api/v1/lower-rigs/{rig_id}/alone', asked))
     const body = { design, units: settings.units }
-    const { evaluation } = await answered(api.POST('/api/bench', { body }))
+    const { evaluation } = await answered(api.POST('/api/v1/bench', { body }))
     open.value = { rig_id, design, work: evaluation.work }
   })
 
 const forget = (rig_id: string) =>
   attempt(async () => {
-    await answered(api.DELETE('/api/lower-rigs/{rig_id}', { params: { path: { rig_id } } }))
+    await answered(api.DELETE('/api/v1/lower-rigs/{rig_id}', { params: { path: { rig_id } } }))
     await queries.invalidateQueries({ queryKey: ['lower-rigs'] })
   })
 </script>

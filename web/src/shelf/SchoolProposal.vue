@@ -20,7 +20,7 @@ const { answer: proposal, refused } = useAnswer(
     units: settings.units,
     situation: props.situation,
   }),
-  (body, { signal }) => answered(api.POST('/api/proposals', { body, signal })),
+  (body, { signal }) => answered(api.POST('/api/v1/proposals', { body, signal })),
   { quiet: QUIET_MS, keep: true },
 )
 const cutBefore = ref('')

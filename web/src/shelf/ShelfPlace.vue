@@ -31,7 +31,7 @@ const fromNothing = () =>
   attempt(async () => {
     if (!situation.value) return
     const body = { situation: situation.value, units: settings.units }
-    const leader = await answered(api.POST('/api/proposals/bare', { body }))
+    const leader = await answered(api.POST('/api/v1/proposals/bare', { body }))
     await putOnBench(leader, 'New leader')
   })
 </script>

@@ -33,7 +33,7 @@ const { answer: today, refused } = useAnswer(
       stroke: overhead(cast.stroke),
       units: settings.units,
     },
-  (body, { signal }) => answered(api.POST('/api/today', { body, signal })),
+  (body, { signal }) => answered(api.POST('/api/v1/today', { body, signal })),
   { quiet: QUIET_MS, keep: true },
 )
 const cards = computed(() => today.value?.cards)

@@ -28,39 +28,41 @@ export function useShelfActs() {
     })
   const compare = (card: LeaderCard) =>
     anew(async () => {
-      const found = await answered(api.GET('/api/leaders/{leader_id}', pathOf(card)))
+      const found = await answered(api.GET('/api/v1/leaders/{leader_id}', pathOf(card)))
       bench.pinGhost(found.design)
       await router.push('/')
     })
   const takeOff = (card: LeaderCard) =>
     anew(async () => {
-      await answered(api.DELETE('/api/leaders/{leader_id}', pathOf(card)))
+      await answered(api.DELETE('/api/v1/leaders/{leader_id}', pathOf(card)))
       notify(`“${card.title}” is off the shelf.`, 'done', {
         words: 'Put it back',
         act: () => void putBack(card),
       })
     })
   const putBack = (card: LeaderCard) =>
-    anew(() => answered(api.POST('/api/leaders/{leader_id}/restore', pathOf(card))))
+    anew(() => answered(api.POST('/api/v1/leaders/{leader_id}/restore', pathOf(card))))
   const keepRaw = (card: LeaderCard) =>
     anew(() => {
       const path = { kind: 'leader' as const, row_id: `${card.leader_id}.${card.revision}` }
       const asked = { params: { path }, parseAs: 'blob' as const }
-      return keepAnswer(api.GET('/api/kept/damaged/{kind}/{row_id}', asked))
+      return keepAnswer(api.GET('/api/v1/stored-values/damaged/{kind}/{row_id}', asked))
     })
   const label = (card: LeaderCard, labels: string) =>
     anew(() =>
-      answered(api.PUT('/api/leaders/{leader_id}/labels', { ...pathOf(card), body: { labels } })),
+      answered(
+        api.PUT('/api/v1/leaders/{leader_id}/labels', { ...pathOf(card), body: { labels } }),
+      ),
     )
   const asFile = (leader_ids: string[]) =>
     attempt(() =>
-      keepAnswer(api.POST('/api/sharing/file', { body: { leader_ids }, parseAs: 'blob' })),
+      keepAnswer(api.POST('/api/v1/sharing/file', { body: { leader_ids }, parseAs: 'blob' })),
     )
   const takeFile = (file: File) =>
     anew(async () => {
       const body = { text: await file.text() }
       const taken = await once(body, (header) =>
-        answered(api.POST('/api/sharing/leaders', { params: { header }, body })),
+        answered(api.POST('/api/v1/sharing/leaders', { params: { header }, body })),
       )
       notify(taken.words)
     })

@@ -7,7 +7,7 @@ import FoldedForm from './FoldedForm.vue'
 import { notify } from './notify'
 
 /** A code that keeps one's things from the others of the household. */
-defineProps<{ here: Schemas['Here'] }>()
+defineProps<{ here: Schemas['AnglerAtBench'] }>()
 const anglers = useAnglers()
 const code = ref('')
 const now = ref('')

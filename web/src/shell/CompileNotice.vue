@@ -8,7 +8,7 @@ const EVERY_MS = 1000
 const state = ref<Schemas['Readiness'] | null>(null)
 const { pause } = useTimeoutPoll(
   async () => {
-    state.value = await answered(api.GET('/api/readiness')).catch(() => null)
+    state.value = await answered(api.GET('/api/v1/readiness')).catch(() => null)
     if (state.value?.ready) pause()
   },
   EVERY_MS,

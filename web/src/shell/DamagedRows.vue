@@ -12,7 +12,7 @@ type Card = Schemas['DamagedCard']
 const props = defineProps<{ kinds?: Card['kind'][] }>()
 const { data: all } = useQuery({
   queryKey: ['damaged'],
-  queryFn: () => answered(api.GET('/api/kept/damaged')),
+  queryFn: () => answered(api.GET('/api/v1/stored-values/damaged')),
 })
 const rows = computed(() =>
   (all.value ?? []).filter((row) => !props.kinds || props.kinds.includes(row.kind)),
@@ -20,9 +20,9 @@ const rows = computed(() =>
 
 function keep({ kind, row_id }: Card) {
   const params = { path: { kind, row_id } }
-  keepAnswer(api.GET('/api/kept/damaged/{kind}/{row_id}', { params, parseAs: 'blob' })).catch(
-    (error: unknown) => notify(inWords(error), 'trouble'),
-  )
+  keepAnswer(
+    api.GET('/api/v1/stored-values/damaged/{kind}/{row_id}', { params, parseAs: 'blob' }),
+  ).catch((error: unknown) => notify(inWords(error), 'trouble'))
 }
 </script>
 

@@ -19,11 +19,11 @@ const said = ref('')
 const trouble = ref('')
 const { data: whose } = useQuery({
   queryKey: ['whose'],
-  queryFn: () => answered(api.GET('/api/everything/whose')),
+  queryFn: () => answered(api.GET('/api/v1/account-data/whose')),
   enabled: open,
 })
 
-async function attempt(work: () => Promise<Schemas['WhoseAnswer'] | void>) {
+async function attempt(work: () => Promise<Schemas['CurrentOwner'] | void>) {
   busy.value = true
   said.value = trouble.value = ''
   try {
@@ -39,14 +39,14 @@ async function attempt(work: () => Promise<Schemas['WhoseAnswer'] | void>) {
   }
 }
 
-const keep = () => attempt(() => keepAnswer(api.GET('/api/everything', { parseAs: 'blob' })))
+const keep = () => attempt(() => keepAnswer(api.GET('/api/v1/account-data', { parseAs: 'blob' })))
 const forget = (name: string) =>
-  attempt(() => answered(api.DELETE('/api/everything', { params: { query: { name } } })))
-const goBack = () => attempt(() => answered(api.POST('/api/everything/back')))
+  attempt(() => answered(api.DELETE('/api/v1/account-data', { params: { query: { name } } })))
+const goBack = () => attempt(() => answered(api.POST('/api/v1/account-data/back')))
 const bringBack = (file: File) =>
   attempt(() =>
     answered(
-      api.POST('/api/everything', {
+      api.POST('/api/v1/account-data', {
         body: {},
         bodySerializer: () => file,
         headers: { 'content-type': 'application/json' },
@@ -74,7 +74,7 @@ function chosen(event: Event) {
         Keep everything as a file
       </button>
       <p class="quiet">One open file (JSON), to put away or to take to another bench.</p>
-      <a class="do" href="/api/photos/files/log.zip" download>The log with its photos</a>
+      <a class="do" href="/api/v1/photos/files/log.zip" download>The log with its photos</a>
       <p class="quiet">
         Photos are files of their own (zip). Bring them back under Days, What happened, after the
         file of everything.

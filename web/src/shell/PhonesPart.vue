@@ -14,15 +14,15 @@ const { refused, attempt } = useRefusal()
 const code = shallowRef<Schemas['PairingCode'] | null>(null)
 const { data: phones } = useQuery({
   queryKey: ['phones'],
-  queryFn: () => answered(api.GET('/api/phones')),
+  queryFn: () => answered(api.GET('/api/v1/phones')),
 })
 const pair = () =>
   attempt(async () => {
-    code.value = await me.gravely(() => answered(api.POST('/api/phones/code')))
+    code.value = await me.gravely(() => answered(api.POST('/api/v1/phones/code')))
   })
 const revoke = (phone_id: string) =>
   attempt(async () => {
-    await answered(api.DELETE('/api/phones/{phone_id}', { params: { path: { phone_id } } }))
+    await answered(api.DELETE('/api/v1/phones/{phone_id}', { params: { path: { phone_id } } }))
     await queries.invalidateQueries({ queryKey: ['phones'] })
   })
 </script>

@@ -11,7 +11,7 @@ const anglers = useAnglers()
 const me = useMe()
 const name = ref('')
 const codes = ref<Record<string, string>>({})
-const go = (one: Schemas['Here']) =>
+const go = (one: Schemas['AnglerAtBench']) =>
   attempt(() => anglers.to(one.angler_id, codes.value[one.angler_id]))
 const hasDemo = computed(() => anglers.here.some((one) => one.demo))
 </script>

@@ -14,7 +14,7 @@ const { wanted } = useBatch()
 const body = computed(() => ({ wanted: wanted.value, units: settings.units }))
 const { data: list } = useQuery({
   queryKey: ['shopping', body],
-  queryFn: () => answered(api.POST('/api/ledger/shopping', { body: body.value })),
+  queryFn: () => answered(api.POST('/api/v1/ledger/shopping', { body: body.value })),
   placeholderData: (before) => before,
 })
 const batch = computed(() =>
@@ -23,7 +23,7 @@ const batch = computed(() =>
 
 const keep = () =>
   attempt(() =>
-    keepAnswer(api.POST('/api/ledger/shopping/csv', { body: body.value, parseAs: 'blob' })),
+    keepAnswer(api.POST('/api/v1/ledger/shopping/csv', { body: body.value, parseAs: 'blob' })),
   )
 const print = () => window.print()
 </script>

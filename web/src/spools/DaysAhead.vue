@@ -39,13 +39,15 @@ const add = (more: Situation[]) => {
 }
 const addSaved = () =>
   attempt(async () => {
-    const cards = await answered(api.GET('/api/leaders', { params: { query: { limit: SAVED } } }))
+    const cards = await answered(
+      api.GET('/api/v1/leaders', { params: { query: { limit: SAVED } } }),
+    )
     const saved = await Promise.all(
       cards
         .filter((card) => !card.damaged)
         .map((card) =>
           answered(
-            api.GET('/api/leaders/{leader_id}', {
+            api.GET('/api/v1/leaders/{leader_id}', {
               params: { path: { leader_id: card.leader_id } },
             }),
           ),
@@ -66,7 +68,7 @@ const { answer, refused, share } = useAnswer(
           units: settings.units,
         }
       : null,
-  (body, { signal }) => answered(api.POST('/api/today/days', { body, signal })),
+  (body, { signal }) => answered(api.POST('/api/v1/today/days', { body, signal })),
   { keep: true, quiet: 300 },
 )
 

@@ -19,7 +19,7 @@ type Row = Schemas['KitRow']
 const { data: rows } = useQuery({
   queryKey: ['owned-kit', computed(() => settings.units)],
   queryFn: () =>
-    answered(api.GET('/api/owned/kit', { params: { query: { units: settings.units } } })),
+    answered(api.GET('/api/v1/owned/kit', { params: { query: { units: settings.units } } })),
 })
 const shown = computed(() =>
   (rows.value ?? []).filter((row) =>
@@ -43,11 +43,11 @@ async function edit(row: Row, another: boolean) {
 const keep = () =>
   attempt(() => {
     const { text, instead } = editing.value!
-    return answered(api.POST('/api/owned', { body: { text, instead, units: settings.units } }))
+    return answered(api.POST('/api/v1/owned', { body: { text, instead, units: settings.units } }))
   })
 const takeOut = (tackle_id: string) =>
   attempt(() =>
-    answered(api.DELETE('/api/owned/kit/{tackle_id}', { params: { path: { tackle_id } } })),
+    answered(api.DELETE('/api/v1/owned/kit/{tackle_id}', { params: { path: { tackle_id } } })),
   )
 </script>
 

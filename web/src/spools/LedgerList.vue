@@ -18,7 +18,7 @@ const query = computed(() => ({
 }))
 const { data: page } = useQuery({
   queryKey: ['ledger', query],
-  queryFn: () => answered(api.GET('/api/ledger', { params: { query: query.value } })),
+  queryFn: () => answered(api.GET('/api/v1/ledger', { params: { query: query.value } })),
   placeholderData: keepPreviousData,
 })
 

@@ -52,7 +52,7 @@ const save = () =>
   attempt(() => {
     const body = { ...form, spool_id: props.row?.spool_id ?? '', units: settings.units }
     return once(body, (header) =>
-      answered(api.POST('/api/stock/packets', { params: { header }, body })),
+      answered(api.POST('/api/v1/stock/packets', { params: { header }, body })),
     )
   })
 </script>

@@ -13,8 +13,8 @@ const { data: rows } = useQuery({
   queryFn: async () => {
     const params = { query: query.value }
     const [stock, kit] = await Promise.all([
-      answered(api.GET('/api/stock', { params })),
-      answered(api.GET('/api/owned/kit', { params })),
+      answered(api.GET('/api/v1/stock', { params })),
+      answered(api.GET('/api/v1/owned/kit', { params })),
     ])
     return [
       ...stock.map((row) => ({ id: row.spool_id, title: row.title, left: row.left, spool: true })),
@@ -28,10 +28,10 @@ const putBack = (row: { id: string; spool: boolean }) =>
   attempt(() =>
     row.spool
       ? answered(
-          api.POST('/api/stock/{spool_id}/restore', { params: { path: { spool_id: row.id } } }),
+          api.POST('/api/v1/stock/{spool_id}/restore', { params: { path: { spool_id: row.id } } }),
         )
       : answered(
-          api.POST('/api/owned/kit/{tackle_id}/restore', {
+          api.POST('/api/v1/owned/kit/{tackle_id}/restore', {
             params: { path: { tackle_id: row.id } },
           }),
         ),

@@ -23,12 +23,12 @@ const EXAMPLE = '5X fluoro 30 m\n9 ft 4X tapered, 3 left\n9 ft 5 wt, medium\nsiz
 
 const { data: starters } = useQuery({
   queryKey: ['starters'],
-  queryFn: () => answered(api.GET('/api/owned/starters')),
+  queryFn: () => answered(api.GET('/api/v1/owned/starters')),
   staleTime: Infinity,
 })
 const { answer: rows, refused: unread } = useAnswer(
   () => (text.value.trim() ? { text: text.value, units: settings.units } : null),
-  (body, { signal }) => answered(api.POST('/api/owned/read', { body, signal })),
+  (body, { signal }) => answered(api.POST('/api/v1/owned/read', { body, signal })),
   { quiet: 200, keep: true },
 )
 const shown = computed(() => (text.value.trim() ? (rows.value ?? []) : []))
@@ -45,7 +45,7 @@ async function keep() {
   await attempt(async () => {
     const body = { text: text.value, units: settings.units }
     const kept = await once(body, (header) =>
-      answered(api.POST('/api/owned', { params: { header }, body })),
+      answered(api.POST('/api/v1/owned', { params: { header }, body })),
     )
     done.value = kept.words
   })

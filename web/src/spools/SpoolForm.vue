@@ -52,7 +52,7 @@ const save = () =>
       units: settings.units,
     }
     return once(body, (header) =>
-      answered(api.POST('/api/stock/spools', { params: { header }, body })),
+      answered(api.POST('/api/v1/stock/spools', { params: { header }, body })),
     )
   })
 </script>

@@ -60,7 +60,7 @@ const putTogether = (other: string) =>
     const body = { other, units: settings.units }
     const path = { spool_id: props.row.spool_id }
     const made = await once({ ...body, ...path }, (header) =>
-      answered(api.POST('/api/stock/{spool_id}/ends', { params: { path, header }, body })),
+      answered(api.POST('/api/v1/stock/{spool_id}/ends', { params: { path, header }, body })),
     )
     await ledger.moved()
     notify(`Put together: ${made.left} on ${made.title}. Undo it under “Come and gone”.`)

@@ -5,7 +5,7 @@ import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
 import { notify } from '@/shell/notify'
 
-export type Wanted = Schemas['TiedMany'][]
+export type Wanted = Schemas['DesignCount'][]
 const MOVED = ['stock', 'ledger', 'shopping', 'spool-use', 'put-away', 'wallet']
 
 /** Taking off the spools what was tied, renewed or lost: told, and undone where it was told. */
@@ -20,12 +20,14 @@ export function useLedger() {
   const undo = (act_id: string) =>
     attempt(async () => {
       const path = { act_id }
-      const { words } = await answered(api.POST('/api/ledger/{act_id}/undo', { params: { path } }))
+      const { words } = await answered(
+        api.POST('/api/v1/ledger/{act_id}/undo', { params: { path } }),
+      )
       await moved()
       notify(words)
     })
 
-  async function told(noted: Schemas['Noted']) {
+  async function told(noted: Schemas['RecordedAct']) {
     await moved()
     notify(noted.words, 'done', { words: 'Undo', act: () => void undo(noted.act_id) })
   }
@@ -36,7 +38,7 @@ export function useLedger() {
       const body = { wanted, pieces, units: settings.units }
       await told(
         await once(body, (header) =>
-          answered(api.POST('/api/ledger/tied', { params: { header }, body })),
+          answered(api.POST('/api/v1/ledger/tied', { params: { header }, body })),
         ),
       )
     })
@@ -46,7 +48,7 @@ export function useLedger() {
     const body = { ...form, units: settings.units }
     await told(
       await once(body, (header) =>
-        answered(api.POST('/api/ledger/taken', { params: { header }, body })),
+        answered(api.POST('/api/v1/ledger/taken', { params: { header }, body })),
       ),
     )
   }

@@ -9,7 +9,7 @@ export function useSpoolUse(spoolId: () => string | undefined) {
     queryKey: ['spool-use', computed(spoolId)],
     queryFn: () =>
       answered(
-        api.GET('/api/stock/{spool_id}/use', { params: { path: { spool_id: spoolId()! } } }),
+        api.GET('/api/v1/stock/{spool_id}/use', { params: { path: { spool_id: spoolId()! } } }),
       ),
     enabled: computed(() => !!spoolId()),
   })
@@ -30,7 +30,9 @@ export function useShelfForm(close: () => void) {
     })
 
   const remove = (spool_id: string) =>
-    attempt(() => answered(api.DELETE('/api/stock/{spool_id}', { params: { path: { spool_id } } })))
+    attempt(() =>
+      answered(api.DELETE('/api/v1/stock/{spool_id}', { params: { path: { spool_id } } })),
+    )
 
   return { refused, attempt, remove }
 }

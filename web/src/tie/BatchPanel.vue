@@ -22,7 +22,7 @@ const shelf = computed(() =>
 )
 const { answer: batch } = useAnswer(
   () => (wanted.value.length ? { wanted: wanted.value, units: settings.units } : null),
-  (body, { signal }) => answered(api.POST('/api/tying/batch', { body, signal })),
+  (body, { signal }) => answered(api.POST('/api/v1/tying/batch', { body, signal })),
   { keep: true },
 )
 

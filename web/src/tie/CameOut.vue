@@ -2,7 +2,7 @@
 import { onMounted, ref, shallowRef } from 'vue'
 import { useQueryClient } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
-import { answered, api, type Design, type Measure } from '@/api/client'
+import { answered, api, type Design, type Score } from '@/api/client'
 import { inWords } from '@/api/problems'
 import { useIntent } from '@/api/useIntent'
 import { useBench } from '@/bench/useBench'
@@ -18,7 +18,7 @@ const settings = useSettings()
 const queries = useQueryClient()
 const router = useRouter()
 const tied = shallowRef<Design | null>(null)
-const measures = shallowRef<Measure[]>([])
+const measures = shallowRef<Score[]>([])
 const trouble = ref('')
 const ledger = useLedger()
 /** Whether what was tied comes off its spools. */
@@ -29,7 +29,7 @@ async function workOut() {
   try {
     const answer = await told(bench.design, false)
     const read = { design: answer.design, units: settings.units }
-    const { evaluation } = await answered(api.POST('/api/bench', { body: read }))
+    const { evaluation } = await answered(api.POST('/api/v1/bench', { body: read }))
     tied.value = answer.design
     measures.value = evaluation.verdict
   } catch (error) {
@@ -40,7 +40,9 @@ async function workOut() {
 const once = useIntent()
 function told(design: Design, keep: boolean) {
   const body = { design, came_out: props.cameOut, keep, units: settings.units }
-  return once(body, (header) => answered(api.POST('/api/tying/tied', { params: { header }, body })))
+  return once(body, (header) =>
+    answered(api.POST('/api/v1/tying/tied', { params: { header }, body })),
+  )
 }
 
 /** The true lengths go on the bench; what was planned stays behind as the ghost. */

@@ -58,7 +58,7 @@ const asked = shallowRef<{
 } | null>(null)
 const { answer, share, refused, stopped, stop } = useAnswer(
   () => asked.value && { ...asked.value, wanted: props.wanted, units: settings.units },
-  (body, waiting) => job('/api/tying/cards', body, waiting),
+  (body, waiting) => job('/api/v1/tying/cards', body, waiting),
 )
 
 function write({ paper, more }: Choice) {

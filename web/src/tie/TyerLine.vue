@@ -14,12 +14,12 @@ const units = computed(() => settings.units)
 const key = computed(() => ['tyer', units.value])
 const { data: tyer } = useQuery({
   queryKey: key,
-  queryFn: () => answered(api.GET('/api/tying', { params: { query: { units: units.value } } })),
+  queryFn: () => answered(api.GET('/api/v1/tying', { params: { query: { units: units.value } } })),
 })
 
 async function take(height: string) {
   const body = { height, units: settings.units }
-  queries.setQueryData(key.value, await answered(api.PUT('/api/tying/height', { body })))
+  queries.setQueryData(key.value, await answered(api.PUT('/api/v1/tying/height', { body })))
   await bench.change({ kind: 'read' })
 }
 </script>

@@ -24,7 +24,9 @@ export function useBatch() {
   async function want(leader_id: string, count: number) {
     if (count > 0) {
       const params = { path: { leader_id } }
-      designs[leader_id] = (await answered(api.GET('/api/leaders/{leader_id}', { params }))).design
+      designs[leader_id] = (
+        await answered(api.GET('/api/v1/leaders/{leader_id}', { params }))
+      ).design
     }
     others[leader_id] = count
   }

@@ -22,7 +22,7 @@ export function useCompanion() {
   const leader = computed(() => JSON.stringify(bench.design?.leader ?? null))
   const { answer: screens } = useAnswer(
     () => bench.design && { design: bench.design, units: settings.units, order: order.value },
-    (body, { signal }) => answered(api.POST('/api/tying/screens', { body, signal })),
+    (body, { signal }) => answered(api.POST('/api/v1/tying/screens', { body, signal })),
     { keep: true },
   )
   const count = computed(() => screens.value?.length ?? 0)

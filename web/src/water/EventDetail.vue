@@ -3,13 +3,13 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '@/api/client'
 import { photoName, shrunk } from '@/widgets/picture'
 import { keepPhoto, type DayPack } from './keep'
-import type { DayEvent, Happening } from './state'
+import type { DayEvent, EventKind } from './state'
 import type { Detail } from './useDay'
 
 /** More of what was tapped: everything is a choice, and nothing of it must be told. */
 const props = defineProps<{
   event: DayEvent
-  kind: Happening
+  kind: EventKind
   pack: DayPack
   stop: Schemas['PackedStop']
 }>()

@@ -16,7 +16,7 @@ async function pair() {
   refused.value = ''
   try {
     const body = { code: code.value, name: name.value.trim() || 'phone' }
-    const paired = await ask<Schemas['Paired']>('/api/phones/pair', body)
+    const paired = await ask<Schemas['PairedPhone']>('/api/v1/phones/pair', body)
     said.value = paired.words
     day.value = paired.day
     history.replaceState(null, '', '/water/')

@@ -9,10 +9,10 @@ type PlanCard = Schemas['PlanCard']
  * the days to show: those kept here that are the angler's, and any with something still to send.
  */
 export async function fetchPacks(): Promise<DayPack[]> {
-  const plans = await ask<PlanCard[]>('/api/plans')
+  const plans = await ask<PlanCard[]>('/api/v1/plans')
   const here = await packedAtHere()
   for (const plan of plans.filter((one) => one.packed_at && one.packed_at !== here[one.plan_id]))
-    await keepPack(await ask<DayPack>(`/api/plans/${plan.plan_id}/pack`), plan.packed_at)
+    await keepPack(await ask<DayPack>(`/api/v1/plans/${plan.plan_id}/pack`), plan.packed_at)
   const listed = new Set(plans.map((plan) => plan.plan_id))
   const unsent = await daysUnsent()
   const packs = await packsHere()

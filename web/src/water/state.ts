@@ -1,7 +1,7 @@
 import type { Schemas } from '@/api/client'
 
 export type DayEvent = Schemas['Event']
-export type Happening = Schemas['Happening']
+export type EventKind = Schemas['EventKind']
 type Effect = Schemas['RigEffect']
 
 export interface RigNow {
@@ -64,7 +64,7 @@ export function unsentCount(
   return told.length + undone.length - retold.length
 }
 
-function effectOf(kind: Happening | undefined, place: string | null | undefined): Effect | null {
+function effectOf(kind: EventKind | undefined, place: string | null | undefined): Effect | null {
   const there = kind?.by_place.find((row) => row[0] === place)
   return (there?.[1] as Effect | undefined) ?? kind?.effect ?? null
 }
@@ -83,7 +83,7 @@ function after(rig: RigNow, effect: Effect): RigNow {
  * Python, by the same cases. */
 export function dayNow(
   events: DayEvent[],
-  kinds: Happening[],
+  kinds: EventKind[],
   begun: { stretch: string; rig: string; fly: string },
 ): DayNow {
   const stands = standing(events)

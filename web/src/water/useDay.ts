@@ -131,7 +131,7 @@ export function useDay(planId: string) {
       if (!pack.value || !reached.value) await fetchPack()
       const { unsent: waiting } = await readEvents(planId)
       const sent = await send(waiting)
-      const told = await ask<DayEvent[]>(`/api/happened?plan_id=${planId}`)
+      const told = await ask<DayEvent[]>(`/api/v1/events?plan_id=${planId}`)
       await keepSent([...told, ...sent])
       await read()
       await sendPhotos()
@@ -150,7 +150,7 @@ export function useDay(planId: string) {
       return [...first, ...(await send(waiting.slice(AT_ONCE)))]
     }
     try {
-      await ask('/api/happened', { events: waiting })
+      await ask('/api/v1/events', { events: waiting })
       return waiting
     } catch (error) {
       if (!(error instanceof RefusedHere)) throw error
@@ -164,7 +164,7 @@ export function useDay(planId: string) {
     for (const one of await photosWaiting()) {
       const { name, plan_id } = one
       try {
-        await ask('/api/photos', { name, plan_id, image: await inBase64(one.photo) })
+        await ask('/api/v1/photos', { name, plan_id, image: await inBase64(one.photo) })
       } catch (error) {
         if (!(error instanceof RefusedHere)) throw error
         trouble.value = `The bench does not take a photo: ${error.message} It stays here.`
@@ -176,7 +176,7 @@ export function useDay(planId: string) {
   }
 
   async function fetchPack() {
-    const fresh = await ask<DayPack>(`/api/plans/${planId}/pack`)
+    const fresh = await ask<DayPack>(`/api/v1/plans/${planId}/pack`)
     pack.value = fresh
     missing.value = ''
     await keepPack(fresh).catch(() => undefined)

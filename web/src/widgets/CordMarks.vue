@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { Measure } from '@/api/client'
+import type { Score } from '@/api/client'
 import { STANDING_PATHS } from '@/drawing/standing'
 
 /** The cords of a leader as small marks in a row: shape, tone and height say how each stands. */
-defineProps<{ measures: Measure[] }>()
+defineProps<{ measures: Score[] }>()
 const HEIGHT = 30
 const y = (position: number) => 8 + (HEIGHT - 16) * (1 - position)
-const tone = (one: Measure) => one.standing.replace(' ', '-')
-const said = (one: Measure) =>
+const tone = (one: Score) => one.standing.replace(' ', '-')
+const said = (one: Score) =>
   `${one.title}: ${one.figure}, ${one.marginal ? 'only just ' : ''}${one.standing}`
 </script>
 

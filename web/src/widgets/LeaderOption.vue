@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends string | number">
-import type { Measure, OutlinePart, Schemas } from '@/api/client'
+import type { Score, OutlinePart, Schemas } from '@/api/client'
 import CordMarks from './CordMarks.vue'
 import MiniStrip from './MiniStrip.vue'
 
@@ -8,9 +8,9 @@ defineProps<{
   name: string
   value: T
   title: string
-  measures: Measure[]
+  measures: Score[]
   outline: OutlinePart[]
-  hung: Schemas['Hung'][]
+  hung: Schemas['HungItem'][]
   longestM: number
   facts: string
 }>()

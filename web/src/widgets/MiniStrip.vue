@@ -7,7 +7,7 @@ import { fillOf } from '@/drawing/tints'
 /** A leader as a small drawing to the scale of `longestM`, for lists. */
 const props = defineProps<{
   outline: OutlinePart[]
-  hung: Schemas['Hung'][]
+  hung: Schemas['HungItem'][]
   longestM: number
 }>()
 const WIDTH = 560

@@ -7,7 +7,7 @@ from datetime import datetime
 from pymysql.cursors import DictCursor
 
 from nine_knots.core.base.errors import NotFound, OutOfRange
-from nine_knots.store.forgetting import forget_angler
+from nine_knots.store.erasure import forget_angler
 from nine_knots.store.rows import Row, in_utc
 
 TABLES = (

@@ -48,12 +48,12 @@ function useThrow(name: string, question: () => Thrown | null) {
       try {
         if (near) {
           const body = { ...asked, near, rough: true }
-          rough.value = await answered(api.POST('/api/casts', { body, signal }))
+          rough.value = await answered(api.POST('/api/v1/casts', { body, signal }))
           near = rough.value.near
           await new Promise((done) => setTimeout(done, SETTLED_MS))
         }
         const body = { ...asked, near, rough: false }
-        const reading = await answered(api.POST('/api/casts', { body, signal }))
+        const reading = await answered(api.POST('/api/v1/casts', { body, signal }))
         near = reading.near
         rough.value = null
         return reading

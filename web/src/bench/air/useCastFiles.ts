@@ -23,7 +23,11 @@ export function useCastFiles() {
         stroke: overhead(cast.stroke),
       }
       await keepAnswer(
-        api.POST('/api/casts/files/{kind}', { params: { path: { kind } }, body, parseAs: 'blob' }),
+        api.POST('/api/v1/casts/files/{kind}', {
+          params: { path: { kind } },
+          body,
+          parseAs: 'blob',
+        }),
       )
     } catch (error) {
       notify(inWords(error), 'trouble')

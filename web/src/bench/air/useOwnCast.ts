@@ -24,7 +24,7 @@ export function useOwnCast() {
   const { data: own } = useQuery({
     queryKey: key,
     queryFn: () =>
-      answered(api.GET('/api/own-cast', { params: { query: { units: units.value } } })),
+      answered(api.GET('/api/v1/own-cast', { params: { query: { units: units.value } } })),
     placeholderData: (before) => before,
   })
 
@@ -55,7 +55,7 @@ export function useOwnCast() {
     await learn(
       () =>
         once(body, (header) =>
-          answered(api.POST('/api/own-cast/landings', { params: { header }, body })),
+          answered(api.POST('/api/v1/own-cast/landings', { params: { header }, body })),
         ),
       `Noted: “${design.title}” ${landed}.`,
     )
@@ -64,7 +64,7 @@ export function useOwnCast() {
   async function forget(id: string) {
     const params = { path: { landing_id: id }, query: { units: settings.units } }
     await learn(
-      () => answered(api.DELETE('/api/own-cast/landings/{landing_id}', { params })),
+      () => answered(api.DELETE('/api/v1/own-cast/landings/{landing_id}', { params })),
       'That landing is forgotten.',
     )
   }

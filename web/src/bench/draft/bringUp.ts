@@ -49,7 +49,7 @@ async function askPython(version: number, leaders: Design[]) {
 async function untilAnswered(body: Schemas['OldLeaders']) {
   for (;;) {
     try {
-      return await answered(api.POST('/api/kept/leaders', { body }))
+      return await answered(api.POST('/api/v1/stored-values/leaders', { body }))
     } catch (error) {
       if (!(error instanceof ServerLost)) throw error
       await new Promise((resolve) => setTimeout(resolve, LOST_MS))

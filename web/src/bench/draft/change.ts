@@ -1,10 +1,10 @@
-import type { Design, Edit, Say } from '@/api/client'
+import type { Design, Edit, SentenceEdit } from '@/api/client'
 import type { SavedAs } from './keep'
 
 /** Everything that can happen to the design on the bench, as plain data that can wait and be kept. */
 export type Change =
   | { kind: 'edit'; edit: Edit }
-  | { kind: 'say'; say: Say }
+  | { kind: 'say'; say: SentenceEdit }
   | { kind: 'put'; part: Partial<Design> }
   | { kind: 'day'; at: string[]; part: object }
   | { kind: 'open'; design: Design; saved: SavedAs | null }

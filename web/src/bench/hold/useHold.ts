@@ -18,7 +18,7 @@ export function useHold() {
         record: record.value,
         units: settings.units,
       },
-    (body, { signal }) => answered(api.POST('/api/hold', { body, signal })),
+    (body, { signal }) => answered(api.POST('/api/v1/hold', { body, signal })),
     { keep: true },
   )
   return { reading, soaked, record }

@@ -22,7 +22,7 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
     bench.design
       ? { design: bench.design, stroke: overhead(cast.stroke), units: settings.units }
       : null,
-  (body, waiting) => job('/api/matters', { bench: who, ...body }, waiting),
+  (body, waiting) => job('/api/v1/sensitivity', { bench: who, ...body }, waiting),
   { quiet: 300, keep: true },
 )
 </script>

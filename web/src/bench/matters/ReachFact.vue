@@ -15,7 +15,7 @@ const who = `reach-${crypto.randomUUID().slice(0, 8)}`
 const { answer, share, refused, stopped, stop, again } = useAnswer(
   () =>
     bench.design ? { design: bench.design, fished: water.fished, units: settings.units } : null,
-  (body, waiting) => job('/api/water/reach', { bench: who, ...body }, waiting),
+  (body, waiting) => job('/api/v1/water/reach', { bench: who, ...body }, waiting),
   { quiet: 300, keep: true },
 )
 </script>

@@ -43,7 +43,7 @@ const { answer, refused } = useAnswer(
         fly: kit.value?.flies.find((one) => one.title === supposed.fly) ?? null,
       },
     },
-  (body, { signal }) => answered(api.POST('/api/matters/what-if', { body, signal })),
+  (body, { signal }) => answered(api.POST('/api/v1/sensitivity/what-if', { body, signal })),
   { keep: true },
 )
 </script>

@@ -10,12 +10,12 @@ const settings = useSettings()
 const owned = useAnswer(
   () => (props.fly ? { body: props.fly, units: settings.units } : null),
   ({ body, units }, { signal }) =>
-    answered(api.POST('/api/kit/flies/figures', { body, params: { query: { units } }, signal })),
+    answered(api.POST('/api/v1/kit/flies/figures', { body, params: { query: { units } }, signal })),
   { keep: true },
 )
 const preview = useAnswer(
   () => (props.typed?.hook ? { ...props.typed, units: settings.units } : null),
-  (body, { signal }) => answered(api.POST('/api/kit/flies/preview', { body, signal })),
+  (body, { signal }) => answered(api.POST('/api/v1/kit/flies/preview', { body, signal })),
   { quiet: 250, keep: true },
 )
 const words = computed(() => (props.fly ? owned : preview).answer.value?.words ?? '')

@@ -44,7 +44,7 @@ const long = computed(() => form.kind === 'streamer' || form.kind === 'predator'
 
 async function add() {
   const made = await answered(
-    api.POST('/api/kit/flies', { body: { ...form, units: settings.units } }),
+    api.POST('/api/v1/kit/flies', { body: { ...form, units: settings.units } }),
   )
   emit('made', made)
 }

@@ -36,7 +36,7 @@ const form = reactive({
 async function add() {
   const { heavy, ...rest } = form
   const body = { ...rest, half_sizes_heavy: Number(heavy), units: settings.units }
-  emit('made', await answered(api.POST('/api/kit/lines', { body })))
+  emit('made', await answered(api.POST('/api/v1/kit/lines', { body })))
 }
 </script>
 

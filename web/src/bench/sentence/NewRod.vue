@@ -20,7 +20,7 @@ const form = reactive({
 
 async function add() {
   const body = { ...form, units: settings.units }
-  emit('made', await answered(api.POST('/api/kit/rods', { body })))
+  emit('made', await answered(api.POST('/api/v1/kit/rods', { body })))
 }
 </script>
 

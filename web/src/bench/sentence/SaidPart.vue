@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Catalogue, Say } from '@/api/client'
+import type { Catalogue, SentenceEdit } from '@/api/client'
 import ChipChoice from '@/widgets/ChipChoice.vue'
 import TypedField from '@/widgets/TypedField.vue'
 import { useDay } from './useDay'
@@ -22,7 +22,7 @@ const chips = computed(() =>
     note: one.note,
   })),
 )
-const take = (text: string) => bench.say({ part: props.part, text } satisfies Say)
+const take = (text: string) => bench.say({ part: props.part, text } satisfies SentenceEdit)
 </script>
 
 <template>

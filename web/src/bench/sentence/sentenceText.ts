@@ -1,6 +1,6 @@
 import type { Schemas } from '@/api/client'
 
-type Phrase = Pick<Schemas['Phrase'], 'before' | 'text'>
+type Phrase = Pick<Schemas['SentenceWord'], 'before' | 'text'>
 
 /** What stands before a control: a comma or semicolon sits against the word before it. */
 export function wordsBefore(phrase: Pick<Phrase, 'before'>): string {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Joint } from '@/api/client'
+import type { Connection } from '@/api/client'
 import { EYE, PATHS } from './glyphs'
 
 /** A joint as a small drawing around its own middle, about 20 px wide. */
-const props = defineProps<{ joint: Joint }>()
+const props = defineProps<{ joint: Connection }>()
 
 const path = computed(() => {
   const { kind, knot } = props.joint

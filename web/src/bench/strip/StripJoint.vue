@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Joint, JointReading } from '@/api/client'
+import type { Connection, JointReading } from '@/api/client'
 import FlagMark from './FlagMark.vue'
 import JointGlyph from './JointGlyph.vue'
 
 const props = defineProps<{
   reading: JointReading
-  joint: Joint
+  joint: Connection
   x: number
   y: number
   selected: boolean

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Joint } from '@/api/client'
+import type { Connection } from '@/api/client'
 import { useBench } from '../useBench'
 import { useSelection } from '../useSelection'
 
@@ -16,7 +16,7 @@ const last = computed(() => (bench.evaluation?.joints.length ?? 1) - 1)
 const place = (joint: number) =>
   joint === 0 ? 'At the line' : joint === last.value ? 'At the fly' : `Joint ${joint}`
 
-function mend(joint: number, instead: Joint) {
+function mend(joint: number, instead: Connection) {
   const dropper = bench.design?.leader.joints[joint]?.dropper ?? null
   bench.edit({ act: 'set-joint', joint, tied: { ...instead, dropper } })
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Measure } from '@/api/client'
+import type { Score } from '@/api/client'
 import { STANDING_PATHS } from '@/drawing/standing'
 
 /**
@@ -8,7 +8,7 @@ import { STANDING_PATHS } from '@/drawing/standing'
  * stands. Too little hangs open below, right sits closed and level, too much is filled and above.
  * One that is right is drawn closer, with the first line of its why; the rest opens.
  */
-const props = defineProps<{ measure: Measure; ghost: Measure | null }>()
+const props = defineProps<{ measure: Score; ghost: Score | null }>()
 
 const TALL = 98
 const CLOSE = 58

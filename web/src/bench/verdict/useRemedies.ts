@@ -28,7 +28,7 @@ export function useTurnoverRemedies() {
           }
         : null,
     ({ design, stroke, units }, waiting) =>
-      job('/api/casts/remedies', { bench: who, design, stroke, units }, waiting),
+      job('/api/v1/casts/remedies', { bench: who, design, stroke, units }, waiting),
     { quiet: SETTLED_MS },
   )
 }
@@ -57,7 +57,7 @@ export function useWaterRemedies() {
 
   return useAnswer(
     question,
-    (asked, waiting) => job('/api/water/remedies', { bench: who, ...asked }, waiting),
+    (asked, waiting) => job('/api/v1/water/remedies', { bench: who, ...asked }, waiting),
     { quiet: SETTLED_MS },
   )
 }
@@ -71,7 +71,7 @@ export function useVerdictRemedies() {
       bench.design && bench.evaluation?.verdict.some((one) => one.standing !== 'right')
         ? { design: bench.design, units: settings.units }
         : null,
-    (body) => answered(api.POST('/api/bench/remedies', { body })),
+    (body) => answered(api.POST('/api/v1/bench/remedies', { body })),
     { quiet: SETTLED_MS },
   )
 }

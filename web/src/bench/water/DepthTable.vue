@@ -24,14 +24,14 @@ function question() {
 }
 
 const tuning = useAnswer(question, (asked, waiting) =>
-  job('/api/water/tuning', { bench: who, ...asked }, waiting),
+  job('/api/v1/water/tuning', { bench: who, ...asked }, waiting),
 )
 const table = useAnswer(
   () => {
     const asked = question()
     return asked && { ...asked, depths: depths.value }
   },
-  (asked, waiting) => job('/api/water/depth-table', { bench: who, ...asked }, waiting),
+  (asked, waiting) => job('/api/v1/water/depth-table', { bench: who, ...asked }, waiting),
 )
 const refused = computed(() => tuning.refused.value || table.refused.value)
 const working = computed(() => table.share.value ?? tuning.share.value)

@@ -55,7 +55,7 @@ export const useWater = defineStore('water', () => {
         )
       },
       (body, { signal }) =>
-        answered(api.POST('/api/water', { body, signal })) as Promise<WaterReading>,
+        answered(api.POST('/api/v1/water', { body, signal })) as Promise<WaterReading>,
       { keep: true },
     )
   }
@@ -83,7 +83,7 @@ export const useWater = defineStore('water', () => {
       units: settings.units,
     }
     try {
-      await answered(api.POST('/api/water', { body }))
+      await answered(api.POST('/api/v1/water', { body }))
     } catch (error) {
       if (isSuperseded(error)) return // said again meanwhile: the newer one is put in
       throw error

@@ -41,9 +41,9 @@ const readIn = (file: File) =>
         maxlength="100"
       />
       <FilePick accept=".json,.zip" @pick="readIn">Read a phone’s log in</FilePick>
-      <a class="do" href="/api/log/files/events.csv" download>As CSV</a>
-      <a class="do" href="/api/log/files/events.json" download>As JSON</a>
-      <a class="do" href="/api/photos/files/log.zip" download>With its photos</a>
+      <a class="do" href="/api/v1/log/files/events.csv" download>As CSV</a>
+      <a class="do" href="/api/v1/log/files/events.json" download>As JSON</a>
+      <a class="do" href="/api/v1/photos/files/log.zip" download>With its photos</a>
     </p>
     <p v-if="isSuccess && !log?.days.length && !q" class="quiet">
       Nothing was fished yet. Plan a day, pack it, and tap what happens at the water: it comes home

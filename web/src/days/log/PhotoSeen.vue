@@ -7,7 +7,7 @@ import { useLogActs, type LogLine } from './useLog'
 const props = defineProps<{ line: LogLine }>()
 const acts = useLogActs()
 const asked = ref(false)
-const address = () => `/api/photos/${encodeURIComponent(props.line.photo)}`
+const address = () => `/api/v1/photos/${encodeURIComponent(props.line.photo)}`
 const drop = () =>
   asked.value ? attempt(() => acts.dropPhoto(props.line.photo)) : (asked.value = true)
 </script>

@@ -16,7 +16,7 @@ export function useLog(q: () => string) {
   const query = computed(() => ({ q: q().trim(), units: settings.units }))
   return useQuery({
     queryKey: ['log', query],
-    queryFn: () => answered(api.GET('/api/log', { params: { query: query.value } })),
+    queryFn: () => answered(api.GET('/api/v1/log', { params: { query: query.value } })),
     placeholderData: (before) => before,
   })
 }
@@ -29,7 +29,7 @@ export function useDayLog(planId: () => string) {
     queryKey: ['log', 'day', computed(planId), units],
     queryFn: () =>
       answered(
-        api.GET('/api/log/{plan_id}', {
+        api.GET('/api/v1/log/{plan_id}', {
           params: { path: { plan_id: planId() }, query: { units: units.value } },
         }),
       ),
@@ -45,7 +45,7 @@ export function useLogActs() {
   const settings = useSettings()
 
   async function send(events: Event[]) {
-    const { new: fresh } = await answered(api.POST('/api/happened', { body: { events } }))
+    const { new: fresh } = await answered(api.POST('/api/v1/events', { body: { events } }))
     await Promise.all(
       ['log', 'ledger', 'stock'].map((key) => queries.invalidateQueries({ queryKey: [key] })),
     )
@@ -66,10 +66,10 @@ export function useLogActs() {
   }
   async function sendPhoto(plan_id: string, name: string, photo: Blob) {
     const body = { plan_id, name, image: await inBase64(photo) }
-    return (await answered(api.POST('/api/photos', { body }))).new
+    return (await answered(api.POST('/api/v1/photos', { body }))).new
   }
   async function dropPhoto(name: string) {
-    await answered(api.DELETE('/api/photos/{name}', { params: { path: { name } } }))
+    await answered(api.DELETE('/api/v1/photos/{name}', { params: { path: { name } } }))
     await queries.invalidateQueries({ queryKey: ['log'] })
   }
   const takeBack = (plan_id: string, line: LogLine) =>
@@ -86,14 +86,14 @@ export function useLogActs() {
   /** The own cast learns from a day's landings, each once; answers from how many. */
   async function learn(plan_id: string): Promise<number> {
     const landings = await answered(
-      api.GET('/api/log/{plan_id}/landings', { params: { path: { plan_id } } }),
+      api.GET('/api/v1/log/{plan_id}/landings', { params: { path: { plan_id } } }),
     )
     let learnt = 0
     for (const one of landings) {
       const { event_id, design, landed } = one
       const body = { bench: 'log', event_id, design, landed, units: settings.units }
       try {
-        await answered(api.POST('/api/own-cast/landings', { body }))
+        await answered(api.POST('/api/v1/own-cast/landings', { body }))
         learnt += 1
       } catch (error) {
         if (!(error instanceof Refused)) throw error // a mono rig tells nothing of a stroke

@@ -13,7 +13,7 @@ const code = shallowRef<Schemas['PairingCode'] | null>(null)
 const pair = () =>
   attempt(async () => {
     const body = { plan_id: props.planId }
-    code.value = await me.gravely(() => answered(api.POST('/api/phones/code', { body })))
+    code.value = await me.gravely(() => answered(api.POST('/api/v1/phones/code', { body })))
   })
 </script>
 

@@ -8,7 +8,7 @@ import { usePlanActs } from './usePlans'
 
 /** The way to the water: packed for the phone, printed, in the calendar. */
 const props = defineProps<{ planId: string; packedAt: string }>()
-const packing = useDayJob('/api/plans/pack', () => props.planId)
+const packing = useDayJob('/api/v1/plans/pack', () => props.planId)
 const acts = usePlanActs()
 const packed = computed(() => (props.packedAt ? momentText(props.packedAt) : ''))
 
@@ -25,13 +25,13 @@ async function pack() {
       </button>
       <!-- a build of its own, outside this router -->
       <a v-if="packed" class="do" :href="`/water/${planId}`">At the water</a>
-      <a v-if="packed" class="do" :href="`/api/plans/${planId}/pack.html`" download
+      <a v-if="packed" class="do" :href="`/api/v1/plans/${planId}/pack.html`" download
         >As one file, for a phone without a network</a
       >
-      <a v-if="packed" class="do" :href="`/api/plans/${planId}/card.pdf`" download
+      <a v-if="packed" class="do" :href="`/api/v1/plans/${planId}/card.pdf`" download
         >A card to print</a
       >
-      <a class="do" :href="`/api/plans/${planId}/calendar.ics`" download>For the calendar</a>
+      <a class="do" :href="`/api/v1/plans/${planId}/calendar.ics`" download>For the calendar</a>
       <GuestPhone v-if="packed" :plan-id="planId" />
       <span v-if="packed" class="quiet">packed {{ packed }}</span>
       <span v-else class="quiet">

@@ -24,7 +24,7 @@ const { situation } = useDayAtHand()
 const acts = usePlanActs()
 const giving = useGiving()
 const { refused, attempt: tryIt } = useRefusal()
-const working = useDayJob('/api/plans/work', () => props.planId)
+const working = useDayJob('/api/v1/plans/work', () => props.planId)
 const keeping = ref(false)
 const { form, changed, addStop, settled } = usePlanForm(props.planId, props.places, () => {
   if (props.planId) return plan.value ? planTyped(plan.value.texts) : null

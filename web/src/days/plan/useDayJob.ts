@@ -5,7 +5,7 @@ import { inWords } from '@/api/problems'
 import { overhead, useCast } from '@/bench/air/useCast'
 import { useSettings } from '@/settings/useSettings'
 
-type DayJobPath = '/api/plans/work' | '/api/plans/pack'
+type DayJobPath = '/api/v1/plans/work' | '/api/v1/plans/pack'
 
 interface DayJob {
   /** How much is done, from 0 to 1; null while nothing is under way. */

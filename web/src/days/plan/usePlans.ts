@@ -10,7 +10,7 @@ export type StopReading = Schemas['StopReading']
 
 /** All planned days, the latest first. */
 export function usePlans() {
-  return useQuery({ queryKey: ['plans'], queryFn: () => answered(api.GET('/api/plans')) })
+  return useQuery({ queryKey: ['plans'], queryFn: () => answered(api.GET('/api/v1/plans')) })
 }
 
 /** One plan as it can be typed again, with what it came to. */
@@ -21,7 +21,7 @@ export function usePlan(planId: () => string) {
     queryKey: ['plan', computed(planId), units],
     queryFn: () =>
       answered(
-        api.GET('/api/plans/{plan_id}', {
+        api.GET('/api/v1/plans/{plan_id}', {
           params: { path: { plan_id: planId() }, query: { units: units.value } },
         }),
       ),
@@ -44,14 +44,16 @@ export function usePlanActs() {
     const body = { ...form, units: settings.units }
     const path = { plan_id: planId }
     const { plan_id } = planId
-      ? await answered(api.PUT('/api/plans/{plan_id}', { params: { path }, body }))
-      : await once(body, (header) => answered(api.POST('/api/plans', { params: { header }, body })))
+      ? await answered(api.PUT('/api/v1/plans/{plan_id}', { params: { path }, body }))
+      : await once(body, (header) =>
+          answered(api.POST('/api/v1/plans', { params: { header }, body })),
+        )
     await anew()
     return plan_id
   }
 
   async function forget(plan_id: string) {
-    await answered(api.DELETE('/api/plans/{plan_id}', { params: { path: { plan_id } } }))
+    await answered(api.DELETE('/api/v1/plans/{plan_id}', { params: { path: { plan_id } } }))
     await anew()
   }
 

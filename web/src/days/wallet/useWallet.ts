@@ -14,7 +14,8 @@ export function useWallet() {
   const units = computed(() => settings.units)
   const { data: rigs, isSuccess } = useQuery({
     queryKey: ['wallet', units],
-    queryFn: () => answered(api.GET('/api/wallet', { params: { query: { units: units.value } } })),
+    queryFn: () =>
+      answered(api.GET('/api/v1/wallet', { params: { query: { units: units.value } } })),
   })
 
   async function anew<T>(work: Promise<T>): Promise<T> {
@@ -25,17 +26,17 @@ export function useWallet() {
   const put = (design: Design, lies: string) => {
     const body = { design, lies }
     return anew(
-      once(body, (header) => answered(api.POST('/api/wallet', { params: { header }, body }))),
+      once(body, (header) => answered(api.POST('/api/v1/wallet', { params: { header }, body }))),
     )
   }
   const say = (rig_id: string, lies: string, state: WalletCard['state']) =>
     anew(
       answered(
-        api.PUT('/api/wallet/{rig_id}', { params: { path: { rig_id } }, body: { lies, state } }),
+        api.PUT('/api/v1/wallet/{rig_id}', { params: { path: { rig_id } }, body: { lies, state } }),
       ),
     )
   const takeOut = (rig_id: string) =>
-    anew(answered(api.DELETE('/api/wallet/{rig_id}', { params: { path: { rig_id } } })))
+    anew(answered(api.DELETE('/api/v1/wallet/{rig_id}', { params: { path: { rig_id } } })))
 
   return { rigs, isSuccess, put, say, takeOut }
 }

@@ -33,7 +33,7 @@ const { data: stock } = useStock()
 const { data: kit } = useQuery({
   queryKey: ['owned-kit', computed(() => settings.units)],
   queryFn: () =>
-    answered(api.GET('/api/owned/kit', { params: { query: { units: settings.units } } })),
+    answered(api.GET('/api/v1/owned/kit', { params: { query: { units: settings.units } } })),
 })
 const spools = computed(() => (stock.value ?? []).filter((row) => row.form === 'spool'))
 const spool = ref(String(route.query['of'] ?? ''))

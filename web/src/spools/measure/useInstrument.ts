@@ -13,7 +13,7 @@ export interface Live {
 export function useInstruments() {
   return useQuery({
     queryKey: ['instruments'],
-    queryFn: () => answered<Schemas['Found']>(api.GET('/api/instruments')),
+    queryFn: () => answered<Schemas['InstrumentList']>(api.GET('/api/v1/instruments')),
     refetchInterval: 5000,
   })
 }
@@ -40,7 +40,7 @@ export function useInstrument(
       const now = asked()
       if (!now) return
       const query = new URLSearchParams({ ...now, units: settings.units })
-      source = new EventSource(`/api/instruments/live?${query}`)
+      source = new EventSource(`/api/v1/instruments/live?${query}`)
       source.addEventListener('live', (event) => {
         live.value = JSON.parse((event as MessageEvent<string>).data) as Live
         if (live.value.state === 'taken') taken(live.value.reading)

@@ -35,7 +35,7 @@ export function useMeasure<K extends Kind>(
   }
   const ask = (body: Forms[K], header: Record<string, string>, signal?: AbortSignal) =>
     answered<Schemas['MeasuredAnswer']>(
-      api.POST(`/api/measure/${kind}` as '/api/measure/jar', {
+      api.POST(`/api/v1/measure/${kind}` as '/api/v1/measure/jar', {
         params: { header },
         body: body as unknown as Forms['jar'],
         ...(signal ? { signal } : {}),
@@ -72,7 +72,7 @@ export function useMeasure<K extends Kind>(
 export function useMeasurements(ofId: () => string) {
   return useQuery({
     queryKey: ['measurements', computed(ofId)],
-    queryFn: () => answered(api.GET('/api/measure', { params: { query: { of_id: ofId() } } })),
+    queryFn: () => answered(api.GET('/api/v1/measure', { params: { query: { of_id: ofId() } } })),
     enabled: computed(() => !!ofId()),
   })
 }

@@ -1,0 +1,36 @@
+"""Names that accounts go by: others know somebody by them, so none may be taken for another's."""
+
+import unicodedata
+
+from nine_knots.core.base.errors import OutOfRange
+
+TOGETHER = ({"CJK", "HIRAGANA", "KATAKANA"}, {"CJK", "HANGUL"}, {"CJK", "BOPOMOFO"})
+"""Scripts that are written in one name."""
+
+
+def folded_name(typed: str) -> str:
+    """A name as it is kept, however it was typed."""
+    return unicodedata.normalize("NFC", " ".join(typed.split()))
+
+
+def typed_name(typed: str) -> str:
+    """A new name as it is kept. OutOfRange where it has no letters, has what cannot be seen or
+    turns round what is read, or mixes alphabets, whose letters look alike [S: Unicode2024]."""
+    name = folded_name(typed)
+    letters = [letter for letter in name if letter.isalpha()]
+    if not letters:
+        raise OutOfRange("A name has letters.", where="name", mend="Type one.")
+    if any(unicodedata.category(letter).startswith("C") for letter in name):
+        raise OutOfRange(
+            "This name has something in it that cannot be seen.",
+            where="name",
+            mend="Type it anew, letter by letter.",
+        )
+    scripts = {unicodedata.name(letter, "UNNAMED").split()[0] for letter in letters}
+    if len(scripts) > 1 and not any(scripts <= one for one in TOGETHER):
+        raise OutOfRange(
+            "This name mixes letters of several alphabets, which look alike.",
+            where="name",
+            mend="Type it in one.",
+        )
+    return name

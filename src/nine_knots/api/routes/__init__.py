@@ -1,0 +1,1 @@
+"""One router per noun; every module here with a ``router`` is served."""

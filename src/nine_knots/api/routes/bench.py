@@ -1,0 +1,179 @@
+"""/api/v1/bench: a design, perhaps a change to it, and everything there is to read of it."""
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from nine_knots.api.context import CurrentSession
+from nine_knots.api.examples import DESIGN, SITUATION
+from nine_knots.api.problems import MISSING, RESPONSES
+from nine_knots.api.typed_fields import Form, Typed, field
+from nine_knots.core.base.quantity import Quantity, System
+from nine_knots.core.base.units import parse_length, parse_size
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.leader import Leader
+from nine_knots.core.domain.leader.editing import apply_edit
+from nine_knots.core.domain.leader.edits import Edit
+from nine_knots.core.domain.leader.own_knots import with_own_knots
+from nine_knots.core.domain.leader.workbench import Workbench
+from nine_knots.core.domain.situation import Situation, TargetFish, Water, Wind
+from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
+from nine_knots.core.propose.bare import bare_leader
+from nine_knots.core.propose.shop import propose_or_buy
+from nine_knots.core.propose.shortages import Shortage
+from nine_knots.core.remedies.search import Remedy
+from nine_knots.core.remedies.verdict import verdict_remedies_for
+from nine_knots.core.schools.school import SchoolParameters
+from nine_knots.store.tackle import read_kit
+from nine_knots.words.evaluation import Evaluation, evaluate
+from nine_knots.words.outline import OutlinePart, outline
+from nine_knots.words.recipe import Recipe, recipe
+from nine_knots.words.rig import HungItem, items_on
+from nine_knots.words.sentence import SentenceEdit, apply_sentence_edit
+
+router = APIRouter(prefix="/api/v1", tags=["bench"], responses=RESPONSES)
+
+
+class BenchRequest(Form):
+    """A design to read, after at most one change to the leader and one to the sentence."""
+
+    design: Design = Field(examples=[DESIGN])
+    edit: Edit | None = Field(default=None, examples=[{"act": "split", "piece": 0}])
+    say: SentenceEdit | None = Field(
+        default=None, examples=[{"part": "depth", "text": "waist-deep"}]
+    )
+    units: System = "imperial"
+
+
+class BenchAnswer(BaseModel):
+    """The design after the change, and its evaluation."""
+
+    design: Design
+    evaluation: Evaluation
+
+
+class ProposalRequest(Form):
+    """A school asked for a leader; length and tippet as typed, empty for the school's own."""
+
+    school: str = Field(max_length=40, examples=["sixty-twenty-twenty"])
+    situation: Situation = Field(examples=[SITUATION])
+    length: Typed = Field(default="", examples=["9 ft"])
+    tippet: Typed = Field(default="", examples=["5X", "20 lb"])
+    power: float = Field(default=0.0, ge=-1.0, le=1.0)
+    whole: bool = Field(default=False, description="cut nothing off a bought taper")
+    units: System = "imperial"
+
+
+class BareLeaderRequest(Form):
+    """The day for which a leader is to be built from nothing."""
+
+    situation: Situation = Field(examples=[SITUATION])
+    units: System = "imperial"
+
+
+class ProposalAnswer(BaseModel):
+    """The leader proposed, how it is tied, why, and which spools the shelf lacks."""
+
+    leader: Leader
+    length: Quantity
+    outline: tuple[OutlinePart, ...]
+    hung: tuple[HungItem, ...]
+    recipe: Recipe
+    reasons: tuple[str, ...]
+    shortfalls: tuple[Shortage, ...]
+    cut: str = Field(description="what is cut off a bought taper, unless it is used whole")
+    buys: tuple[str, ...] = Field(description="what is not owned, where the shelf makes no leader")
+
+
+@router.post("/bench", summary="Change a design and read it")
+def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
+    """Apply the change, evaluate the result; nothing is stored."""
+    angler = session.angler(asked.units)
+    units = angler.units
+    design = asked.design
+    if asked.say is not None:
+        heard = apply_sentence_edit(design.situation, asked.say, units)
+        design = design.model_copy(update={"situation": heard})
+    if asked.edit is not None:
+        workbench = Workbench(stock=angler.stock, fly=design.situation.fly, units=units)
+        design = design.model_copy(
+            update={"leader": apply_edit(design.leader, asked.edit, workbench)}
+        )
+    evaluation = evaluate(design, angler.titles, units, angler.tyer)
+    return BenchAnswer(design=design, evaluation=evaluation)
+
+
+class BenchRemedyRequest(Form):
+    """A design whose match, hold or length is to be mended."""
+
+    design: Design = Field(examples=[DESIGN])
+    units: System = "imperial"
+
+
+@router.post("/bench/my-knots", summary="Tie a design with my knots everywhere")
+def post_my_knots(session: CurrentSession, asked: BenchRemedyRequest) -> Leader:
+    """The leader with the angler's own knots wherever they hold; nothing is stored."""
+    day = asked.design.situation
+    ties = session.angler().ties
+    return with_own_knots(asked.design.leader, ties, day.line, day.fly)
+
+
+@router.post("/bench/remedies", summary="Ask what would mend match, hold and length")
+def post_bench_remedies(session: CurrentSession, asked: BenchRemedyRequest) -> tuple[Remedy, ...]:
+    """Each is one change, made and judged anew; nothing is stored."""
+    return verdict_remedies_for(asked.design, session.angler(asked.units))
+
+
+@router.post("/proposals", summary="Ask a school for a leader from the shelf", responses=MISSING)
+def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAnswer:
+    """Build a leader by the school's rule from the spools owned; nothing is stored."""
+    system = asked.units
+    with field("length"):
+        length_m = parse_length(asked.length, system) if asked.length.strip() else None
+    tippet_m = tippet_n = None
+    if asked.tippet.strip():
+        with field("tippet"):
+            tippet_m, tippet_n = parse_size(asked.tippet, system)
+    parameters = SchoolParameters(
+        length_m=length_m,
+        tippet_m=tippet_m,
+        tippet_n=tippet_n,
+        power=asked.power,
+        whole=asked.whole,
+    )
+    angler = session.angler(system)
+    units, day = angler.units, asked.situation
+    proposal = propose_or_buy(angler, asked.school, day, parameters)
+    leader = proposal.leader
+    return ProposalAnswer(
+        leader=leader,
+        length=units.length(leader.length_m),
+        outline=outline(leader),
+        hung=items_on(leader),
+        recipe=recipe(leader, angler.titles, units),
+        reasons=proposal.reasons,
+        shortfalls=proposal.shortfalls,
+        cut=proposal.cut,
+        buys=proposal.buys,
+    )
+
+
+@router.post("/proposals/bare", summary="One piece of butt to build on by hand")
+def post_bare_leader(session: CurrentSession, asked: BareLeaderRequest) -> Leader:
+    """A butt matched to the line from the spools owned; nothing is stored."""
+    angler = session.angler(asked.units)
+    return bare_leader(asked.situation, angler.stock, angler.units)
+
+
+@router.get("/day", summary="A day to begin with")
+def get_day(session: CurrentSession) -> Situation:
+    """The usual day with the first rod, line and fly of the kit, or with common ones."""
+    kit = session.read(read_kit)
+    return Situation(
+        water=Water(),
+        wind=Wind(),
+        quarry=TargetFish(),
+        fly=next(iter(kit.flies), Fly(title="Dry fly 14", kind="dry", hook=14)),
+        rod=next(iter(kit.rods), Rod(title="9 ft 5-weight", length_m=2.745, weight=5)),
+        line=next(iter(kit.lines), FlyLine(title="5-weight floating line", weight=5)),
+        wish="drift on top",
+    )

@@ -1,0 +1,56 @@
+"""Casting one design after another for an angler, and saying how each turns over."""
+
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.turnover import (
+    CastResult,
+    eased,
+    turnover_score,
+    wanted,
+)
+from nine_knots.core.base.score import Score
+from nine_knots.core.casting.landing import landing_of
+from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
+from nine_knots.core.casting.opening import OPENS
+from nine_knots.core.casting.quick_caster import QuickCaster
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.wind import Gust, air_of
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.tackle import line_profile
+
+
+class Caster:
+    """Casts what is tried; each begins at what was good for the one before, or for one that is
+    named. CannotCompute where the cast model refuses."""
+
+    def __init__(self, angler: Angler, gust: Gust) -> None:
+        self._units, self._own, self._gust = angler.units, angler.cast, gust
+        self._caster = QuickCaster()
+
+    def minimum(
+        self, design: Design, stroke: Stroke, near: MinimumLaunchSpeed | None = None
+    ) -> MinimumLaunchSpeed:
+        """The minimum launch speed that opens it."""
+        day = design.situation
+        air = air_of(day.wind, self._gust)
+        return self._caster.minimum(design.leader, day.line, day.fly, stroke, air, near)
+
+    def lacks(self, design: Design, stroke: Stroke) -> float:
+        """What the leader lacks of opening as is wanted here, of its length, where the stroke is
+        not enough; 0 where it is. Much sooner known than the minimum launch speed."""
+        day = design.situation
+        air = air_of(day.wind, self._gust)
+        speed = stroke.speed_m_s / wanted(design.leader, day, self._own)[0]
+        opens = self._caster.opening(design.leader, day.line, day.fly, stroke, air, speed)
+        return max(0.0, OPENS - opens)
+
+    def turnover(self, design: Design, stroke: Stroke, minimum: MinimumLaunchSpeed) -> Score:
+        """The turnover cord of a leader whose minimum launch speed is known."""
+        result = CastResult(minimum, stroke)
+        return turnover_score(result, design.leader, design.situation, self._units, self._own)
+
+    def slack_m(self, design: Design, stroke: Stroke, minimum: MinimumLaunchSpeed) -> float:
+        """Slack in metres in which it lands, thrown as a caster would."""
+        day = design.situation
+        softer, air = eased(minimum, stroke, day), air_of(day.wind, self._gust)
+        line = line_profile(day.line)
+        return landing_of(design.leader, line, day.fly, softer, air, minimum).slack_m

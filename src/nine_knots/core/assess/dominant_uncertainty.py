@@ -1,0 +1,47 @@
+"""Which of the figures that are least known decides a turnover, and how it is made known."""
+
+from dataclasses import replace
+from math import log
+
+from nine_knots.core.assess.own_cast import SPEED_SPREAD, UNKNOWN, OwnCast
+from nine_knots.core.assess.turnover import CastResult, wanted
+from nine_knots.core.casting.minimum_speed import opens_at
+from nine_knots.core.casting.rig import Rig
+from nine_knots.core.domain.design import Design
+from nine_knots.core.mechanics.air import Air
+
+DRAG_TIMES = 1.4  # times or over, a fly's drag area in the air by the tables [G ±40 %]
+NEAR, NEAR_BY_BEND = 0.2, 0.08  # of the logarithm of the lowest margin wanted: beyond them no fly's
+# drag decides, and no line's stiffness [M]
+BY_DRAG = "how this fly catches the air, known to some 40% only: time it falling indoors"
+BEND_TIMES = 1.4  # times or over, a line's stiffness where its droop was not measured [G]
+BY_BEND = "how stiff your line is: measure the droop of its tip"
+BY_SPEED = "how fast you throw: tell how a few of your casts landed"
+
+
+def dominant_uncertainty(
+    result: CastResult, rig: Rig, air: Air, design: Design, own: OwnCast = UNKNOWN
+) -> str:
+    """What decides a turnover that could well be another, in a sentence; nothing where none does.
+
+    The fly is given more drag and the line more stiffness where the leader opens, less where it
+    does not, and thrown again; the stroke's speed is moved as anglers' speeds are spread.
+    """
+    low, _ = wanted(design.leader, design.situation, own)
+    off = log(result.margin / low)
+    if abs(off) > NEAR:
+        return ""
+    doubts = []
+    if design.situation.fly.drag_area_m2 is None:
+        body = rig.body.copy()
+        body[-1] *= DRAG_TIMES if off > 0.0 else 1.0 / DRAG_TIMES
+        speed = result.stroke.speed_m_s / low
+        opens = opens_at(speed, replace(rig, body=body), result.stroke, air)
+        doubts += [BY_DRAG] if opens != (off > 0.0) else []
+    if design.situation.line.tip_bend_nm2 is None and abs(off) < NEAR_BY_BEND:
+        bent = rig.on_other_line(stiffer=BEND_TIMES if off > 0.0 else 1.0 / BEND_TIMES)
+        opens = opens_at(result.stroke.speed_m_s / low, bent, result.stroke, air)
+        doubts += [BY_BEND] if opens != (off > 0.0) else []
+    if own == UNKNOWN and abs(off) < SPEED_SPREAD:
+        doubts.append(BY_SPEED)
+    return f"It hangs on {'; and on '.join(doubts)}." if doubts else ""

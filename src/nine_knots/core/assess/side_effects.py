@@ -1,0 +1,34 @@
+"""What a change does to the measures that it was not made for."""
+
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.techniques import assessment_of
+from nine_knots.core.assess.verdict import assessment_inputs, verdict_of
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.score import Score
+from nine_knots.core.domain.design import Design
+from nine_knots.core.techniques import technique_of
+from nine_knots.core.water.question import WaterQuestion
+
+
+def scores_without_cast(design: Design, angler: Angler) -> tuple[Score, ...]:
+    """Match, hold and length, with the knots as they hold in the angler's hands."""
+    own = angler.tyer.knots
+    return verdict_of(design, assessment_inputs(design, own), angler.units, own)
+
+
+def worsens_another(before: tuple[Score, ...], after: tuple[Score, ...]) -> bool:
+    """Whether a change leaves match or hold wrong that was right: no remedy, but another fault."""
+    right = {one.key for one in before if one.standing == "right" and one.key in ("match", "hold")}
+    return any(one.standing != "right" for one in after if one.key in right)
+
+
+def other_measures(design: Design, ask: WaterQuestion, angler: Angler) -> tuple[Score, ...]:
+    """The measures that need no cast: match, hold and length, and in the water depth and drift."""
+    found = scores_without_cast(design, angler)
+    judgement = assessment_of(technique_of(design))
+    if judgement.by_slack:
+        return found
+    try:
+        return (*found, *reversed(tuple(judgement.measures(design, ask, angler.units))))
+    except CannotCompute:
+        return found

@@ -1,0 +1,82 @@
+"""A lower rig: everything below a ring or swivel, as a thing of its own that can be swapped."""
+
+from pydantic import model_validator
+
+from nine_knots.core.base.errors import EditRefused
+from nine_knots.core.base.limits import Title
+from nine_knots.core.base.values import Frozen
+from nine_knots.core.domain.leader.joints import Connection
+from nine_knots.core.domain.leader.leader import Leader
+from nine_knots.core.domain.tackle import Fly
+
+
+class LowerRig(Frozen):
+    """Named pieces from a ring or swivel to the point fly; their first knot is tied to it."""
+
+    title: Title
+    leader: Leader
+    fly: Fly
+
+    @model_validator(mode="after")
+    def _hangs_from_a_ring(self) -> "LowerRig":
+        if self.leader.hangs_from == "line":
+            raise ValueError("a lower rig hangs from a ring or a swivel")
+        return self
+
+
+def parting_joint(leader: Leader) -> int | None:
+    """The uppermost ring or swivel, below which all is one lower rig; None where there is none."""
+    return next((i for i, joint in enumerate(leader.joints) if joint.is_ring), None)
+
+
+def lower_rig_of(title: str, leader: Leader, fly: Fly, joint: int | None = None) -> LowerRig:
+    """What hangs below a ring or swivel of a leader; EditRefused where there is none."""
+    return LowerRig(title=title, leader=lower_of(leader, joint), fly=fly)
+
+
+def lower_of(leader: Leader, joint: int | None = None) -> Leader:
+    """The part below a ring or swivel, tied to it; EditRefused where there is none."""
+    at = _parted(leader, joint)
+    upper = leader.joints[at]
+    length_m = leader.length_m - leader.joints_at_m[at]
+    return Leader(
+        pieces=leader.pieces[at:],
+        joints=(Connection(knot=upper.knot), *leader.joints[at + 1 :]),
+        attachments=tuple(one for one in leader.attachments if one.above_end_m < length_m),
+        hangs_from="swivel" if upper.kind == "swivel" else "ring",
+    )
+
+
+def with_lower_rig(leader: Leader, rig: LowerRig, joint: int | None = None) -> Leader:
+    """The upper leader with another lower rig. EditRefused where it has no ring or swivel."""
+    return with_lower(leader, rig.leader, joint)
+
+
+def with_lower(leader: Leader, lower: Leader, joint: int | None = None) -> Leader:
+    """The upper leader with another lower part; ring or swivel, and what is along the upper part,
+    stay where they are. EditRefused where the leader has neither."""
+    at = _parted(leader, joint)
+    old_m = leader.length_m - leader.joints_at_m[at]
+    ring = leader.joints[at].remade(knot=lower.joints[0].knot, dropper=None)
+    longer_m = lower.length_m - old_m
+    above = (one for one in leader.attachments if one.above_end_m >= old_m)
+    kinds = {one.kind for one in lower.attachments} & {"indicator", "grease"}
+    return leader.remade(
+        pieces=(*leader.pieces[:at], *lower.pieces),
+        joints=(*leader.joints[:at], ring, *lower.joints[1:]),
+        attachments=(
+            *(one.moved(longer_m) for one in above if one.kind not in kinds),
+            *lower.attachments,
+        ),
+    )
+
+
+def _parted(leader: Leader, joint: int | None) -> int:
+    at = parting_joint(leader) if joint is None else joint
+    if at is None or not 0 < at < len(leader.pieces) or not leader.joints[at].is_ring:
+        raise EditRefused(
+            "There is no ring or swivel here to part the leader at.",
+            where="joint",
+            mend="Tie a ring or a swivel in first: what hangs below it can then be swapped.",
+        )
+    return at

@@ -1,0 +1,32 @@
+"""What the hands do where the rig is not to be changed: for more depth, or for less."""
+
+from nine_knots.core.domain.situation import Situation, Wish
+from nine_knots.core.water.surroundings import STILL_M_S
+
+# Deeper, and less deep, by how the fly is fished [common practice, no source].
+HANDS: dict[Wish, tuple[str, str]] = {
+    "strip": (
+        "count it down longer before the first strip, and strip slower",
+        "begin to strip sooner, and strip faster",
+    ),
+    "swing": (
+        "cast further up and mend, so that it sinks before it swings",
+        "cast more across, and let it swing sooner",
+    ),
+    "lead and drop": (
+        "give it slack and let it drop longer between lifts",
+        "lift the rod sooner, and lead it faster",
+    ),
+}
+DRIFTED = (
+    "cast further up and give it time, or let out line before it",
+    "lift the rod, cast less far up, or fish it sooner",
+)
+STANDING = ("give it more time before you move it", "lift it sooner, and let it sink less long")
+
+
+def by_hand(day: Situation, deeper: bool) -> str:
+    """How to fish it deeper, or less deep, with the same rig."""
+    usual = STANDING if day.water.pace_m_s <= STILL_M_S else DRIFTED
+    down, up = HANDS.get(day.wish, usual)
+    return down if deeper else up

@@ -1,0 +1,151 @@
+"""What is worked out beforehand of a stretch, so that the water needs no computer: the rig in water
+deeper or shallower, faster or slower than planned, in more wind, with the other flies."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.assessor import Assessor
+from nine_knots.core.assess.caster import Caster
+from nine_knots.core.assess.techniques import assessment_of
+from nine_knots.core.base.cancellation import check_cancelled
+from nine_knots.core.base.errors import CannotCompute, Refused
+from nine_knots.core.base.score import Score, Standing
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.wind import Gust
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.plan import FlyFor
+from nine_knots.core.domain.situation import Wind
+from nine_knots.core.plan.by_hand import by_hand
+from nine_knots.core.remedies.at_the_water import first_remedy_at_the_water
+from nine_knots.core.techniques import technique_of
+from nine_knots.core.water.question import USUAL_QUESTION
+from nine_knots.core.water.surroundings import STILL_M_S
+
+DEEPER = (0.6, 0.8, 1.0, 1.25, 1.5)
+FASTER = (0.5, 0.75, 1.0, 1.35, 1.75)
+"""Of the depth and the pace that were planned."""
+AS_PLANNED = 2  # of either row
+SHALLOWEST_M, DEEPEST_M, FASTEST_M_S = 0.1, 30.0, 4.0
+WINDS = 6  # steps in which the wind is raised
+WIND_STEP_M_S = 2.0
+MEND = "mend as it lands, or fish it in a slower lane"
+
+
+@dataclass(frozen=True, slots=True)
+class WhatIfRig:
+    """The rig in one water: depth in m, pace in m/s, how it fishes there, how that stands, and the
+    one thing to change (empty where it is right)."""
+
+    depth_m: float
+    pace_m_s: float
+    figure: str
+    standing: Standing
+    change: str
+
+
+@dataclass(frozen=True, slots=True)
+class OtherFly:
+    """Another fly that is packed, on the rig as it is: whether it serves, and else why not."""
+
+    title: str
+    serves: bool
+    words: str
+
+
+class WhatIfQuestion:
+    """A rig on its stretch, asked about what may come."""
+
+    def __init__(self, design: Design, stroke: Stroke, angler: Angler, gust: Gust) -> None:
+        self.design, self.stroke, self.angler, self.gust = design, stroke, angler, gust
+        judgement = assessment_of(technique_of(design))
+        self._ask = USUAL_QUESTION
+        if judgement.by_slack:
+            caster = Caster(angler, gust)
+            slack_m = caster.slack_m(design, stroke, caster.minimum(design, stroke))
+            self._ask = USUAL_QUESTION.model_copy(update={"slack_m": slack_m})
+
+    def grid(self) -> Iterator[tuple[WhatIfRig, ...]]:
+        """A row for each depth, in it a cell for each pace: in still water one, on the surface,
+        where depth does not matter, one row."""
+        water = self.design.situation.water
+        floats = assessment_of(technique_of(self.design)).by_slack
+        still = water.pace_m_s <= STILL_M_S
+        for deeper in (1.0,) if floats else DEEPER:
+            depth_m = min(DEEPEST_M, max(SHALLOWEST_M, deeper * water.depth_m))
+            yield tuple(
+                self._at(depth_m, min(FASTEST_M_S, faster * water.pace_m_s))
+                for faster in ((1.0,) if still else FASTER)
+            )
+
+    def most_wind_m_s(self) -> tuple[float, bool]:
+        """The strongest wind in the face, in steps, in which it still opens; and whether it opened
+        in all that was tried."""
+        for step in range(1, WINDS + 1):
+            check_cancelled()
+            if not self._opens(Wind(speed_m_s=step * WIND_STEP_M_S, bearing="in the face")):
+                return (step - 1) * WIND_STEP_M_S, False
+        return WINDS * WIND_STEP_M_S, True
+
+    def other_flies(self, flies: tuple[FlyFor, ...]) -> Iterator[OtherFly]:
+        """The other flies of the plan that are meant for the same."""
+        day = self.design.situation
+        for one in flies:
+            if one.wish != day.wish or one.fly.title == day.fly.title:
+                continue
+            check_cancelled()
+            reader = Assessor(day.model_copy(update={"fly": one.fly}), self.angler, self.gust)
+            try:
+                wrong = _worst(reader.measures(self.design.leader, self.stroke))
+            except Refused as refused:
+                yield OtherFly(one.fly.title, False, f"{refused.what} {refused.mend}".strip())
+                continue
+            words = f"{wrong.title}: {wrong.figure}." if wrong else ""
+            yield OtherFly(one.fly.title, wrong is None, words)
+
+    def _opens(self, wind: Wind) -> bool:
+        day = self.design.situation.model_copy(update={"wind": wind})
+        try:
+            _, turnover = Assessor(day, self.angler, self.gust).turnover(
+                self.design.leader, self.stroke
+            )
+        except CannotCompute:
+            return False
+        return turnover.standing != "too little"
+
+    def _at(self, depth_m: float, pace_m_s: float) -> WhatIfRig:
+        check_cancelled()
+        day = self.design.situation
+        water = day.water.model_copy(update={"depth_m": depth_m, "pace_m_s": pace_m_s})
+        moved = self.design.model_copy(
+            update={"situation": day.model_copy(update={"water": water})}
+        )
+        judgement = assessment_of(technique_of(moved))
+        try:
+            measures = tuple(judgement.measures(moved, self._ask, self.angler.units))
+        except CannotCompute as refused:
+            return WhatIfRig(depth_m, pace_m_s, "–", "too much", refused.mend or refused.what)
+        wrong = next((one for one in measures if one.standing != "right"), None)
+        shown = measures[-1] if judgement.by_slack else measures[0]
+        found = WhatIfRig(depth_m, pace_m_s, shown.figure, "right", "")
+        if wrong is None:
+            return found
+        change = self._change(moved, wrong, judgement.by_slack)
+        return replace(found, figure=wrong.figure, standing=wrong.standing, change=change)
+
+    def _change(self, moved: Design, wrong: Score, by_slack: bool) -> str:
+        if by_slack:
+            return MEND if self.stroke.drop else f"throw it with a stop and drop; {MEND}"
+        served = first_remedy_at_the_water(moved, self.stroke, self.angler, wrong)
+        if served is not None:
+            return served[0]
+        if wrong.key == "depth":
+            fly = "heavier" if wrong.standing == "too little" else "lighter"
+            hands = by_hand(moved.situation, wrong.standing == "too little")
+            return f"{hands}; else a {fly} fly. {wrong.why}"
+        return f"nothing set here mends it. {wrong.why}"
+
+
+def _worst(measures: tuple[Score, ...]) -> Score | None:
+    wrong = [one for one in measures if one.standing != "right" and one.key != "length"]
+    return max(wrong, key=lambda one: abs(one.position - 0.5), default=None)

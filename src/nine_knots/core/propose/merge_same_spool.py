@@ -1,0 +1,65 @@
+"""One spool is never knotted to itself: two planned pieces of it become one."""
+
+from nine_knots.core.base.units import Units
+from nine_knots.core.propose.shortages import Shortage
+from nine_knots.core.propose.spool_index import IndexedSpool
+from nine_knots.core.schools.school import Plan, PlannedSection
+
+
+def merge_same_spool(
+    plan: Plan, spools: tuple[IndexedSpool, ...], units: Units
+) -> tuple[Plan, tuple[IndexedSpool, ...], list[Shortage]]:
+    """The plan and its spools with neighbours of one spool made one piece, and what lacks for it.
+
+    Where a ring, a swivel or a fly parts them they stay two.
+    """
+    kept_joints = {*plan.rings, *plan.swivels, *(fly.joint for fly in plan.flies)}
+    pieces: list[PlannedSection] = []
+    left: list[IndexedSpool] = []
+    gone: list[int] = []
+    merged: list[Shortage] = []
+    for number, (planned, taken) in enumerate(zip(plan.pieces, spools, strict=True)):
+        joint = number + plan.above
+        if left and left[-1].spool.spool_id == taken.spool.spool_id and joint not in kept_joints:
+            before = pieces[-1]
+            longer = before.length_m + planned.length_m
+            pieces[-1] = _of_both(before, planned, longer)
+            gone.append(joint)
+            merged.append(
+                Shortage(
+                    piece=len(pieces) - 1 + plan.above,
+                    wanted=f"{_size(before, units)} and {_size(planned, units)} apart",
+                    nearest=f"{taken.spool.title}, for both in one piece",
+                    merged=True,
+                )
+            )
+            continue
+        pieces.append(planned)
+        left.append(taken)
+
+    def moved(joint: int) -> int | None:
+        return None if joint in gone else joint - sum(1 for one in gone if one < joint)
+
+    return plan.renumbered(moved, pieces=tuple(pieces)), tuple(left), merged
+
+
+def _of_both(before: PlannedSection, planned: PlannedSection, length_m: float) -> PlannedSection:
+    """One piece for two: what is fished is the lower, so it stands for both."""
+    return before.model_copy(
+        update={
+            "role": before.role if before.role == "butt" else planned.role,
+            "length_m": length_m,
+            "prefer": planned.prefer,
+            "strength_n": planned.strength_n,
+            "diameter_m": planned.diameter_m,
+            "bend_nm2": None,
+        }
+    )
+
+
+def _size(planned: PlannedSection, units: Units) -> str:
+    if planned.role == "sighter":
+        return f"a two-colour sighter of about {units.diameter(planned.diameter_m).text}"
+    if planned.strength_n is not None:
+        return units.label(planned.strength_n).text
+    return units.diameter(planned.diameter_m).text

@@ -1,0 +1,84 @@
+"""A spool as proposals weigh it, with the figures that are asked of it again and again."""
+
+from dataclasses import dataclass
+from math import log
+from typing import NamedTuple
+
+from nine_knots.core.assess.joint_match import soft_below
+from nine_knots.core.base.identity_cache import cached_by_identity
+from nine_knots.core.domain.materials import Family, MaterialKey
+from nine_knots.core.domain.strand import Spool, Stock, spools_of
+
+MANY = 16  # shelves that are at hand
+
+
+@dataclass(frozen=True, slots=True)
+class IndexedSpool:
+    """A spool, and of its strand: diameter in m, breaking load in N, bending stiffness in N·m²; the
+    natural logarithms of these two, and that of the stiffness below which what follows is soft."""
+
+    spool: Spool
+    left_m: float
+    material: MaterialKey
+    family: Family
+    sighter: bool
+    across_m: float
+    breaking_n: float
+    bend_nm2: float
+    log_breaking: float
+    log_bend: float
+    log_soft: float
+
+
+class SpoolKind(NamedTuple):
+    """What a piece is by what may be taken for it: wire or not, to be seen or not."""
+
+    wire: bool
+    sighter: bool
+
+    def takes(self, one: IndexedSpool) -> bool:
+        """Whether a spool would do at all: wire for wire only, no braid, and what is to be seen for
+        a sighter only."""
+        if one.family == "braid" or (one.sighter and not self.sighter):
+            return False
+        return (one.family == "wire") == self.wire
+
+
+def _held(spool: Spool) -> IndexedSpool:
+    strand = spool.strand
+    breaking_n, bend_nm2 = strand.breaking_n, strand.bend_nm2(strand.diameter_m)
+    return IndexedSpool(
+        spool=spool,
+        left_m=spool.remaining_m,
+        material=strand.material,
+        family=strand.substance.family,
+        sighter=strand.colour == "sighter",
+        across_m=strand.diameter_m,
+        breaking_n=breaking_n,
+        bend_nm2=bend_nm2,
+        log_breaking=log(breaking_n),
+        log_bend=log(bend_nm2),
+        log_soft=log(bend_nm2) + log(soft_below(strand.diameter_m)),
+    )
+
+
+class SpoolIndex:
+    """Every spool of a shelf, and those of a kind by name."""
+
+    def __init__(self, held: tuple[IndexedSpool, ...]) -> None:
+        self.held = held
+        self._by_name = sorted(held, key=lambda one: one.spool.spool_id)
+        self._of_kind: dict[SpoolKind, list[IndexedSpool]] = {}
+
+    def of_kind(self, kind: SpoolKind) -> list[IndexedSpool]:
+        """Those that would do for pieces of a kind at all."""
+        found = self._of_kind.get(kind)
+        if found is None:
+            found = self._of_kind[kind] = list(filter(kind.takes, self._by_name))
+        return found
+
+
+@cached_by_identity(MANY)
+def spool_index_of(stock: tuple[Stock, ...]) -> SpoolIndex:
+    """The spools of a shelf, with their figures worked out."""
+    return SpoolIndex(tuple(map(_held, spools_of(stock))))

@@ -1,0 +1,136 @@
+"""The depth table of a rig: what it does at other paces and depths, and what to change there."""
+
+from dataclasses import dataclass
+from functools import partial
+
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.techniques import assessment_of
+from nine_knots.core.base.cancellation import report_progress
+from nine_knots.core.base.concurrency import run_parallel
+from nine_knots.core.base.errors import CannotCompute, TooLong
+from nine_knots.core.base.result_cache import cached_result
+from nine_knots.core.base.score import Standing
+from nine_knots.core.base.units import Units
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.situation import PACE_WORDS
+from nine_knots.core.remedies.changes import changes, in_the_water, remedy_search
+from nine_knots.core.remedies.search import Trial
+from nine_knots.core.techniques import technique_of
+from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
+from nine_knots.core.water.surroundings import STILL_M_S
+
+DEPTHS = (0.7, 1.0, 1.4)  # of the day's
+CELLS = 128  # remembered, so that a table cut short goes on
+
+
+@dataclass(frozen=True, slots=True)
+class DepthCell:
+    """One pace and depth: where the point fly fishes as the rig is, and what to change. Without a
+    standing it was not worked out."""
+
+    depth: str
+    figure: str
+    standing: Standing | None
+    change: str
+
+
+@dataclass(frozen=True, slots=True)
+class PaceRow:
+    """A pace, in a word, with its cells."""
+
+    pace: str
+    speed: str
+    cells: tuple[DepthCell, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class DepthTable:
+    """Rows by pace, columns by depth of water; ``cut_short`` says what is missing where time ran
+    out."""
+
+    depths: tuple[str, ...]
+    rows: tuple[PaceRow, ...]
+    cut_short: str = ""
+
+
+def depth_table(
+    design: Design,
+    angler: Angler,
+    ask: WaterQuestion = USUAL_QUESTION,
+    depths_m: tuple[float, ...] = (),
+    *,
+    partial_too: bool = False,
+) -> DepthTable:
+    """Fish the rig at every pace, in the depths (m) that are named or in such as the day's.
+
+    Raises CannotCompute for a floating fly, and TooLong where time runs out; with ``partial_too``
+    only where no cell was worked out. Asked again, it goes on from the cells worked out before.
+    """
+    units = angler.units
+    if not technique_of(design).followed:
+        raise CannotCompute(
+            "A floating fly has no depth.",
+            where="wish",
+            mend="Say that it is to drift deep, swing or be stripped.",
+        )
+    moving = design.situation.water.pace_m_s > STILL_M_S
+    paces = [(word, speed) for word, speed in PACE_WORDS.items() if (speed > STILL_M_S) == moving]
+    about = (units.snap_length(share * design.situation.water.depth_m) for share in DEPTHS)
+    depths = depths_m or tuple(max(0.1, depth) for depth in about)
+    moved = [_moved(design, depth, speed) for _, speed in paces for depth in depths]
+    found: dict[int, DepthCell] = {}
+
+    def work_out(number: int) -> None:
+        found[number] = _cell(moved[number], angler, ask)
+
+    try:
+        run_parallel(
+            [partial(work_out, number) for number in range(len(moved))],
+            lambda done: report_progress(done, len(moved)),
+        )
+    except TooLong:
+        if not found or not partial_too:
+            raise
+    cells = [
+        found.get(number) or DepthCell(_depth(one, units), "–", None, "not worked out")
+        for number, one in enumerate(moved)
+    ]
+    missing = len(moved) - len(found)
+    cut_short = f"Time ran out with {missing} of {len(moved)} cells to go." if missing else ""
+    rows = [
+        PaceRow(word, units.speed(speed).text, tuple(cells[first : first + len(depths)]))
+        for first, (word, speed) in zip(range(0, len(cells), len(depths)), paces, strict=True)
+    ]
+    return DepthTable(tuple(units.depth(depth).text for depth in depths), tuple(rows), cut_short)
+
+
+def _depth(design: Design, units: Units) -> str:
+    return units.depth(design.situation.water.depth_m).text
+
+
+def _moved(design: Design, depth_m: float, pace_m_s: float) -> Design:
+    water = design.situation.water.model_copy(update={"depth_m": depth_m, "pace_m_s": pace_m_s})
+    situation = design.situation.model_copy(update={"water": water})
+    return design.model_copy(update={"situation": situation})
+
+
+@cached_result(CELLS)
+def _cell(design: Design, angler: Angler, ask: WaterQuestion) -> DepthCell:
+    units, judgement = angler.units, assessment_of(technique_of(design))
+    depth = _depth(design, units)
+    try:
+        deep, drift = judgement.measures(design, ask, units)
+    except CannotCompute as refused:
+        return DepthCell(depth, "–", "too much", refused.mend)
+    wrong = next((m for m in (deep, drift) if m.standing != "right"), None)
+    if wrong is None:
+        return DepthCell(depth, deep.figure, "right", "as it is")
+    more = wrong.standing == "too little"
+    serves = in_the_water(judgement, units, more)
+    now = Trial("", design, Stroke(), ask)
+    sought = remedy_search(now, judgement, serves, more, angler)
+    found = (served for _, served in changes(sought, judgement.at_the_water) if served)
+    served = next(found, None)
+    nothing = "heavier: another rig" if more else "lighter: another rig"
+    return DepthCell(depth, deep.figure, wrong.standing, served[0].words if served else nothing)

@@ -1,0 +1,214 @@
+"""What may be changed of a rig: setting, shot, bead, dropper, count, lead, what is out.
+
+Each gives the rig after the change, in words, to be fished.
+"""
+
+from collections.abc import Iterator
+from itertools import islice
+from typing import Any
+
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.units.factors import FOOT_M
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.leader.attachments import SHOT_G
+from nine_knots.core.domain.leader.rig_edits import HangOn, RemoveDropper, SetThing, TakeOff
+from nine_knots.core.domain.leader.rigging import GREASE_ABOVE_M
+from nine_knots.core.domain.leader.workbench import Workbench
+from nine_knots.core.domain.tackle import Bead
+from nine_knots.core.remedies.search import (
+    MOST_STEPS,
+    Change,
+    Served,
+    Serves,
+    Trial,
+    TrialOutcome,
+    edited,
+    least,
+    smallest,
+)
+from nine_knots.core.techniques.tight_line import out_m
+from nine_knots.core.water.on_the_line import usual_count_s
+
+BEADS_MM = (2.0, 2.5, 2.8, 3.0, 3.3, 3.8, 4.6)
+TOGETHER, TOGETHER_STEPS = 1.6, 3  # times a setting, tried with every second shot
+LEADS = (0.7, 0.6, 0.5, 0.9, 1.0, 1.1)
+
+
+def settings(now: Trial, bench: Workbench, deeper: bool) -> Change:
+    """The indicator so many times further from the flies, or nearer."""
+    things = now.design.leader.attachments
+    number = next(i for i, thing in enumerate(things) if thing.kind == "indicator")
+    old_m = things[number].above_end_m
+
+    def change(times: float) -> Trial | None:
+        new_m = bench.units.snap_length(old_m * times if deeper else old_m / times)
+        changed = edited(now.design, SetThing(thing=number, above=new_m), bench)
+        if changed is None:
+            return None
+        old, new = bench.units.length(old_m).text, bench.units.length(new_m).text
+        return Trial(f"indicator set at {old} → {new}", changed, now.stroke, now.ask)
+
+    return change
+
+
+def shots(now: Trial, bench: Workbench, heavier: bool) -> Iterator[Trial]:
+    """The lowest shot heavier or lighter; one hung on, or taken off."""
+    hung_on = [
+        (thing.above_end_m, number)
+        for number, thing in enumerate(now.design.leader.attachments)
+        if thing.kind == "shot"
+    ]
+    if not hung_on:
+        if not heavier:
+            return
+        hung = edited(now.design, HangOn(kind="shot"), bench)
+        if hung is None:
+            return
+        number, old_kg, was = len(hung.leader.attachments) - 1, 0.0, "no shot"
+    else:
+        hung, number = now.design, min(hung_on)[1]
+        old_kg = hung.leader.attachments[number].mass_kg
+        was = f"shot {1e3 * old_kg:.2g} g"
+    sizes = sorted(SHOT_G.items(), key=lambda row: row[1], reverse=not heavier)
+    for name, grams in sizes:
+        if (1e-3 * grams - old_kg) * (1 if heavier else -1) <= 0.02 * old_kg:
+            continue
+        changed = edited(hung, SetThing(thing=number, size=name), bench)
+        if changed is not None:
+            yield Trial(f"{was} → {name} ({grams:g} g)", changed, now.stroke, now.ask)
+    if not heavier:
+        bare = edited(hung, TakeOff(thing=number), bench)
+        if bare is not None:
+            yield Trial("without the shot", bare, now.stroke, now.ask)
+
+
+def shot_and_setting(now: Trial, bench: Workbench, serves: Serves) -> Served | None:
+    """A heavier shot and the indicator set for it, where neither serves alone.
+
+    The lightest shot that is enough with the indicator so much further up, or one of the next,
+    and the nearest setting for it.
+    """
+
+    def is_enough(one: Trial) -> TrialOutcome:
+        judged = serves(one)
+        return judged if judged.is_not_enough else TrialOutcome(gives="")
+
+    heavier_ones = tuple(islice(shots(now, bench, heavier=True), 0, None, 2))
+    further = [settings(shot, bench, deeper=True)(TOGETHER) for shot in heavier_ones]
+    if None in further:
+        return None
+    lightest = smallest(is_enough, [one for one in further if one is not None])
+    if lightest is None:
+        return None
+    place = further.index(lightest[0])
+    for heavier in heavier_ones[place : place + MOST_STEPS]:
+        served = least(serves, settings(heavier, bench, deeper=True), TOGETHER, TOGETHER_STEPS)
+        if served is not None:
+            one, gives = served
+            return Trial(f"{heavier.words}, {one.words}", one.design, one.stroke, one.ask), gives
+    return None
+
+
+def every_shot(now: Trial, bench: Workbench) -> Iterator[tuple[str, Trial]]:
+    """Every size of shot in turn for the one that hangs lowest, or where one usually hangs."""
+    design: Design | None = now.design
+    if not any(thing.kind == "shot" for thing in now.design.leader.attachments):
+        design = edited(now.design, HangOn(kind="shot"), bench)
+    if design is None:
+        return
+    things = design.leader.attachments
+    number = min(
+        (i for i, thing in enumerate(things) if thing.kind == "shot"),
+        key=lambda i: things[i].above_end_m,
+    )
+    for name, grams in sorted(SHOT_G.items(), key=lambda row: row[1]):
+        changed = edited(design, SetThing(thing=number, size=name), bench)
+        if changed is not None:
+            label = f"{name} ({grams:g} g)"
+            yield label, Trial(label, changed, now.stroke, now.ask)
+
+
+def every_bead(now: Trial) -> Iterator[tuple[str, Trial]]:
+    """The point fly on every bead, from none up."""
+    fly = now.design.situation.fly
+    metal = fly.bead.metal if fly.bead else "tungsten"
+    yield "none", _with_fly(now, "no bead", bead=None)
+    for size in BEADS_MM:
+        words = f"{size:g} mm"
+        yield words, _with_fly(now, words, bead=Bead(diameter_mm=size, metal=metal))
+
+
+def _with_fly(now: Trial, words: str, **changes: Any) -> Trial:
+    return now.with_fly(words, now.design.situation.fly.model_copy(update=changes))
+
+
+def beads(now: Trial, heavier: bool) -> Iterator[Trial]:
+    """The point fly on a bigger or smaller bead, or tied without one."""
+    fly = now.design.situation.fly
+    if fly.weighed_kg is not None or fly.sink_m_s is not None:
+        return  # weighed and tested as it is: another bead is another fly
+    mine = fly.bead.diameter_mm if fly.bead else 0.0
+    metal = fly.bead.metal if fly.bead else "tungsten"
+    was = f"{mine:g} mm bead" if mine else "no bead"
+    for size in BEADS_MM if heavier else reversed(BEADS_MM):
+        if (size - mine) * (1 if heavier else -1) > 1e-6:
+            bead = Bead(diameter_mm=size, metal=metal)
+            yield _with_fly(now, f"{was} → {size:g} mm", bead=bead)
+    if fly.bead and not heavier:
+        yield _with_fly(now, f"{was} → no bead", bead=None)
+
+
+def without_dropper(now: Trial, bench: Workbench) -> Iterator[Trial]:
+    """Without each of the flies on droppers."""
+    for joint, dropper in now.design.leader.branches:
+        changed = edited(now.design, RemoveDropper(joint=joint), bench)
+        if changed is not None:
+            yield Trial(f"without the {dropper.fly.title}", changed, now.stroke, now.ask)
+
+
+def degreased(now: Trial, bench: Workbench) -> Iterator[Trial]:
+    """The grease taken off the last of the tippet, as far as is usual."""
+    for number, thing in enumerate(now.design.leader.attachments):
+        if thing.kind == "grease" and thing.above_end_m < GREASE_ABOVE_M:
+            bare_m = 3.0 * FOOT_M if bench.units.system == "imperial" else GREASE_ABOVE_M
+            changed = edited(now.design, SetThing(thing=number, above=bare_m), bench)
+            if changed is not None:
+                bare = bench.units.length(bare_m).text
+                yield Trial(f"degrease the last {bare}", changed, now.stroke, now.ask)
+
+
+def counts(now: Trial, units: Units, deeper: bool) -> Change:
+    """The line counted down so many times as long, or as short."""
+    old = now.ask.count_s if now.ask.count_s is not None else usual_count_s(now.design)
+
+    def change(times: float) -> Trial | None:
+        new = round(max(1.0, old) * times if deeper else old / times)
+        asked = now.ask.model_copy(update={"count_s": float(min(120, new))})
+        words = f"count {units.seconds(old)} → {units.seconds(new)}"
+        return Trial(words, now.design, now.stroke, asked)
+
+    return change
+
+
+def outs(now: Trial, bench: Workbench, deeper: bool) -> Change:
+    """So many times as much out beyond the rod's tip on a tight line, or as little."""
+    old_m, units = out_m(now.design, now.ask), bench.units
+
+    def change(times: float) -> Trial | None:
+        new_m = units.snap_length(old_m * times if deeper else old_m / times)
+        if not now.ask.tip_m < new_m <= now.design.leader.length_m:
+            return None
+        asked = now.ask.model_copy(update={"out_m": new_m})
+        words = f"{units.length(old_m).text} → {units.length(new_m).text} out beyond the rod's tip"
+        return Trial(words, now.design, now.stroke, asked)
+
+    return change
+
+
+def leads(now: Trial, slower: bool) -> Iterator[Trial]:
+    """A tight line led slower, or faster."""
+    for lead in LEADS:
+        if (now.ask.lead - lead) * (1 if slower else -1) > 1e-6:
+            asked = now.ask.model_copy(update={"lead": lead})
+            words = f"led at {now.ask.lead:.0%} → {lead:.0%} of the surface's pace"
+            yield Trial(words, now.design, now.stroke, asked)

@@ -1,0 +1,87 @@
+"""Remedies for drift and depth, found by fishing what is tried, one change at a time."""
+
+from collections.abc import Iterator
+
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.caster import Caster
+from nine_knots.core.assess.side_effects import other_measures, worsens_another
+from nine_knots.core.assess.techniques import assessment_of
+from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.score import Score
+from nine_knots.core.casting.mono import mass_ratio
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.wind import STEADY, Gust
+from nine_knots.core.domain.design import Design
+from nine_knots.core.remedies.changes import changes, remedy_search
+from nine_knots.core.remedies.search import (
+    Remedy,
+    Trial,
+    effects,
+    found_in_time,
+    outcome_by,
+)
+from nine_knots.core.remedies.turnover import turnover_of
+from nine_knots.core.techniques import technique_of
+from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion, changed_fields
+from nine_knots.core.water.remedy_kinds import What
+
+
+def water_remedies_for(
+    design: Design,
+    stroke: Stroke,
+    angler: Angler,
+    ask: WaterQuestion = USUAL_QUESTION,
+    gust: Gust = STEADY,
+) -> tuple[Remedy, ...]:
+    """For a rig whose drift or depth is outside its band, one remedy of each kind that works.
+
+    Each is fished again, and cast again to say what it does to the turnover.
+    """
+    fisher = _Fisher(angler, Caster(angler, gust))
+    now = Trial("", design, stroke, ask)
+    try:
+        measures = tuple(fisher.measures(now))
+    except CannotCompute:
+        return ()
+    wrong = [m for m in reversed(measures) if m.standing != "right"]
+    if not wrong:
+        return ()
+    sink_more = wrong[0].standing == "too little"
+    serves = outcome_by(fisher.measures, sink_more)
+    before = fisher.all_measures(now)
+    remedies = []
+    judgement = assessment_of(technique_of(design))
+    sought = remedy_search(now, judgement, serves, sink_more, angler)
+    kinds: tuple[What, ...] = (*judgement.remedies, "school")
+    for what, (one, gives) in found_in_time(changes(sought, kinds), len(kinds)):
+        after = fisher.all_measures(one)
+        if worsens_another(before, after):
+            continue
+        others = tuple(e for e in effects(before, after) if e.title not in ("Drift", "Depth"))
+        asked = changed_fields(ask, one.ask) or None
+        remedies.append(Remedy(what, one.words, gives, one.design, others, fished=asked))
+    return tuple(remedies)
+
+
+class _Fisher:
+    """Fishes what is tried; a dry fly is cast first, for the slack in which it lands."""
+
+    def __init__(self, angler: Angler, caster: Caster) -> None:
+        self._angler, self._caster = angler, caster
+
+    def measures(self, one: Trial) -> Iterator[Score]:
+        judgement, ask = assessment_of(technique_of(one.design)), one.ask
+        if judgement.by_slack:
+            minimum = self._caster.minimum(one.design, one.stroke)
+            slack_m = self._caster.slack_m(one.design, one.stroke, minimum)
+            ask = ask.model_copy(update={"slack_m": slack_m})
+        return judgement.measures(one.design, ask, self._angler.units)
+
+    def all_measures(self, one: Trial) -> tuple[Score, ...]:
+        found = other_measures(one.design, one.ask, self._angler)
+        if mass_ratio(one.design.leader, one.design.situation.fly) is not None:
+            return found
+        try:
+            return (turnover_of(one, self._caster), *found)
+        except CannotCompute:
+            return found

@@ -1,0 +1,122 @@
+"""A leader that was cast and fished, and how it stands against demands and wishes."""
+
+from dataclasses import dataclass
+from math import log
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nine_knots.core.assess.assessor import Assessor
+from nine_knots.core.assess.sensitivity import STROKE_OFF, WIND_OFF_M_S
+from nine_knots.core.assess.turnover import wanted
+from nine_knots.core.base.score import BAND_HIGH, Score
+from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed, opens_at
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.wind import air_of
+from nine_knots.core.search.demands import WISHES, Wish
+from nine_knots.core.search.standing_leader import (
+    SEEN_EASE,
+    SEEN_FISHING,
+    SEEN_HOLD,
+    SEEN_KNOTS,
+    SEEN_LENGTH,
+    UncastLeader,
+)
+
+Axes = NDArray[np.float64]
+
+SLOWER = 1.0 - STROKE_OFF
+"""A worse cast than the stroke chosen, which a leader must bear too in more wind: without such a
+margin what is found stands on a cliff [M]."""
+EASY = 0.8  # of the way through the band, by its logarithm, beyond which nothing is easier
+FAR_FROM_IT = 0.35  # of a margin, beyond which the worse cast opens any leader (tests/core)
+ON_THE_EDGE = 0.3  # steps short of opening, where only the worse cast does not open
+SEEN: Axes = np.array([SEEN_EASE, SEEN_FISHING, SEEN_HOLD, SEEN_LENGTH, SEEN_KNOTS])
+"""What one would notice of each wish, in the order of WISHES."""
+
+
+@dataclass(frozen=True, slots=True)
+class Evaluated:
+    """A leader with all its measures, its place by the wishes (more is better, in the order of
+    WISHES), and how far it falls short of each demand. ``reserve`` is None where its fly is thrown
+    and not a line, ``margin`` the logarithm of the reserve over the least wanted; ``origin`` the
+    school it was built by, if one did."""
+
+    table: UncastLeader
+    origin: str
+    minimum: MinimumLaunchSpeed | None
+    reserve: float | None
+    margin: float
+    measures: tuple[Score, ...]
+    axes: Axes
+    short: dict[str, float]
+
+    @property
+    def serves(self) -> bool:
+        """Whether it meets every demand."""
+        return not any(self.short.values())
+
+    @property
+    def falls_short(self) -> float:
+        """How far from meeting all of them, in steps that one would notice."""
+        return sum(self.short.values())
+
+    def by(self, wish: Wish) -> float:
+        """Its place by one wish."""
+        return float(self.axes[WISHES.index(wish)])
+
+
+def evaluate_candidate(
+    table: UncastLeader,
+    origin: str,
+    reader: Assessor,
+    stroke: Stroke,
+    near: MinimumLaunchSpeed | None,
+) -> Evaluated:
+    """Cast it and fish it; CannotCompute where a model cannot follow it."""
+    read = reader.fished(table.leader, stroke, near)
+    turnover, *in_the_water = read.measures
+    low, high = wanted(table.leader, reader.day, reader.angler.cast)
+    reserve, margin, short = None, EASY * log(high / low), _off_the_band(turnover) / SEEN_EASE
+    if read.minimum is not None:
+        reserve = read.minimum.margin(stroke)
+        margin = log(reserve / low)
+        short = max(0.0, log(low / reserve), log(reserve / high)) / SEEN_EASE
+        if not short and margin < FAR_FROM_IT and not _opens_worse(table, reader, stroke, low):
+            short = ON_THE_EDGE
+    fishing = sum(1.0 - abs(one.position - 0.5) / (BAND_HIGH - 0.5) for one in in_the_water)
+    axes = axes_of(table, margin, fishing, log(high / low))
+    fishes = max((_off_the_band(one) for one in in_the_water), default=0.0) / SEEN_FISHING
+    shorts = {"opens": short, "fishes": fishes, **table.short}
+    return Evaluated(
+        table,
+        origin,
+        read.minimum,
+        reserve,
+        margin,
+        (*read.measures, *table.measures),
+        axes,
+        shorts,
+    )
+
+
+def axes_of(table: UncastLeader, margin: float, fishing: float, band: float) -> Axes:
+    """A leader's place by the wishes; ``band`` is the logarithm of the highest reserve wanted over
+    the lowest."""
+    easy = min(margin, EASY * band)
+    return np.array([easy, fishing, table.strong, table.stealthy, table.few])
+
+
+def _off_the_band(measure: Score) -> float:
+    """How far beyond its band a measure stands, in halves of the band."""
+    if measure.standing == "right":
+        return 0.0
+    return max(0.05, abs(measure.position - 0.5) / (BAND_HIGH - 0.5) - 1.0)
+
+
+def _opens_worse(table: UncastLeader, reader: Assessor, stroke: Stroke, low: float) -> bool:
+    """Whether it opens as is wanted in a somewhat worse cast and wind."""
+    air = air_of(reader.day.wind, reader.gust)
+    worse = air._replace(wind_m_s=air.wind_m_s - WIND_OFF_M_S)
+    speed = SLOWER * stroke.speed_m_s / low
+    return opens_at(speed, reader.rig(table.leader, stroke), stroke, worse)

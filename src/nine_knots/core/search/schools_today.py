@@ -1,0 +1,236 @@
+"""Which school today: each built, cast and fished for a day, and how it comes out."""
+
+from collections.abc import Iterator
+from contextlib import suppress
+from dataclasses import dataclass
+from typing import Literal
+
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.assessor import Assessor
+from nine_knots.core.assess.techniques import assessment_of
+from nine_knots.core.assess.usual_length import longer_or_shorter
+from nine_knots.core.base.errors import Refused
+from nine_knots.core.base.prose import capitalised, join_words
+from nine_knots.core.base.score import Score
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.wind import STEADY, Gust
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.leader import Leader
+from nine_knots.core.domain.leader.resizing import rebuilt
+from nine_knots.core.domain.situation import Situation
+from nine_knots.core.propose.fit_to_shelf import Proposal
+from nine_knots.core.propose.shop import propose_or_buy, propose_to_buy
+from nine_knots.core.propose.shortages import Shortage
+from nine_knots.core.remedies.at_the_water import first_remedy_at_the_water, other_throws
+from nine_knots.core.schools import school_of
+from nine_knots.core.schools.by_water import beyond_most
+from nine_knots.core.schools.school import School, SchoolParameters
+from nine_knots.core.techniques import technique_of
+
+Group = Literal["fits this day", "would do", "not for this"]
+GROUPS: tuple[Group, ...] = ("fits this day", "would do", "not for this")
+AS_SHORT, AS_LONG = 0.8, 1.25  # of a school's length, tried where it is not right as it is
+STOUTER = 1.13  # of a tippet, about one X
+POWER = 0.6
+A_KNOT, A_MISS, A_CHANGE = 0.03, 0.15, 0.2  # of a cord's length, what each costs
+A_BUY = 0.5  # what each thing that is to be bought costs
+A_DOUBLING = 0.6  # of the length that most tie here
+FAR = 9.0
+HOPELESS = 0.16  # of the turnover cord: far below opening
+
+
+@dataclass(frozen=True, slots=True)
+class SchoolToday:
+    """A school on a day: its leader where it was built, its measures, and what is said of it.
+
+    ``words`` names why it fits, the one change with which it would do, or why it is not for this.
+    ``off`` is how far its measures are from the middle of their bands, knots counted in; ``lacks``
+    names the spools that others stand in for, ``buys`` what is not owned of a leader that the
+    shelf alone does not make, or not well.
+    """
+
+    key: str
+    group: Group
+    words: str
+    design: Design | None
+    measures: tuple[Score, ...]
+    off: float
+    lacks: tuple[str, ...] = ()
+    buys: tuple[str, ...] = ()
+
+
+def school_today(
+    key: str,
+    day: Situation,
+    stroke: Stroke,
+    angler: Angler,
+    gust: Gust = STEADY,
+) -> SchoolToday:
+    """Build a school's leader for a day from what is owned, cast it and fish it.
+
+    Where something is not right one thing is changed: the stroke, what is set and hung at the
+    water, or the school's own length, tippet or power, until it serves.
+    """
+    not_for = school_of(key).suits(day)
+    if not_for:
+        return not_judged(key, not_for)
+    bench = _Bench(school_of(key), stroke, Assessor(day, angler, gust))
+    try:
+        made = bench.built(SchoolParameters())
+        measures = bench.measures(made.leader, stroke)
+    except Refused as refused:
+        words = f"{refused.what} {refused.mend}".strip()
+        return not_judged(key, words)
+    design = bench.design(made.leader)
+    lacks = tuple(miss.wanted for miss in made.lacking)
+
+    def came_out(
+        group: Group,
+        words: str,
+        design: Design,
+        after: tuple[Score, ...],
+        cost: float = 0.0,
+        wants: tuple[str, ...] = (),
+    ) -> SchoolToday:
+        beyond = abs(beyond_most(design.leader.length_m, day))
+        off = _off(after, made) + cost + A_BUY * len(made.buys) + A_DOUBLING * beyond
+        return SchoolToday(key, group, words, design, after, off, lacks, made.buys + wants)
+
+    wrong = tuple(one for one in measures if one.standing != "right")
+    bought = f"with {join_words(list(made.buys))} bought" if made.buys else ""
+    if bought and not wrong:
+        return came_out("would do", bought, design, measures)
+    missing = _not_stood_in(made, far_too=not wrong)
+    if missing is not None:
+        words = (
+            f"with {missing.wanted}, which the shelf lacks; {missing.nearest} is no match for it"
+        )
+        with_it = bench.with_it_bought(made.leader, missing.piece)
+        if with_it is not None:
+            design, measures = with_it
+        return came_out("would do", words, design, measures, A_CHANGE, (missing.wanted,))
+    if not wrong:
+        how_long = longer_or_shorter(made.leader.length_m, day, angler.units)
+        words = f"{_why(measures, made)} {how_long}".rstrip()
+        return came_out("fits this day", words, design, measures)
+    for words, changed, after in bench.changed(made, wrong):
+        if all(one.standing == "right" for one in after):
+            words = f"{bought}, {words}" if bought else words
+            return came_out("would do", words, bench.design(changed), after, A_CHANGE)
+    worst = max(wrong, key=lambda one: abs(one.position - 0.5))
+    words = f"{worst.title}: {worst.figure}. {worst.why}"
+    if bought:
+        words = f"Even {bought}. {words}"
+    if lacks and worst.key in ("match", "hold"):
+        words = f"The shelf lacks {lacks[0]}. {words}"
+    return came_out("not for this", words, design, measures)
+
+
+def not_judged(key: str, words: str) -> SchoolToday:
+    """A school that was not tried to the end, and why."""
+    return SchoolToday(key, "not for this", words, None, (), FAR)
+
+
+@dataclass(frozen=True)
+class _Bench:
+    """A school's leaders for one day, built and read."""
+
+    school: School
+    stroke: Stroke
+    reader: Assessor
+
+    @property
+    def day(self) -> Situation:
+        return self.reader.day
+
+    @property
+    def angler(self) -> Angler:
+        return self.reader.angler
+
+    def design(self, leader: Leader) -> Design:
+        return self.reader.design(leader, self.school.title)
+
+    def built(self, parameters: SchoolParameters) -> Proposal:
+        return propose_or_buy(self.angler, self.school.key, self.day, parameters)
+
+    def with_it_bought(
+        self, leader: Leader, number: int
+    ) -> tuple[Design, tuple[Score, ...]] | None:
+        """The leader with one piece of what a shop has for it, where it then serves."""
+        with suppress(Refused):
+            made = propose_to_buy(self.angler, self.school.key, self.day, SchoolParameters())
+            ours, theirs = leader.pieces, made.leader.pieces
+            if len(ours) != len(theirs) or ours[number].form != theirs[number].form:
+                return None
+            pieces = [*ours[:number], theirs[number], *ours[number + 1 :]]
+            changed = rebuilt(leader, pieces, list(leader.joints))
+            measures = self.measures(changed, self.stroke)
+            if all(one.standing == "right" for one in measures):
+                return self.design(changed), measures
+        return None
+
+    def measures(self, leader: Leader, stroke: Stroke) -> tuple[Score, ...]:
+        return self.reader.measures(leader, stroke)
+
+    def changed(
+        self, made: Proposal, wrong: tuple[Score, ...]
+    ) -> Iterator[tuple[str, Leader, tuple[Score, ...]]]:
+        """One thing changed, in words: how it is thrown, what is set or hung where only the water
+        is wrong, else the school's own length, tippet or power; with what it then comes to."""
+        keys = {one.key for one in wrong}
+        by_slack = assessment_of(technique_of(self.design(made.leader))).by_slack
+        for words, stroke in other_throws(wrong, self.day, self.stroke, self.angler):
+            yield words, made.leader, self.measures(made.leader, stroke)
+        if made.buys or any(one.key == "turnover" and one.position < HOPELESS for one in wrong):
+            return  # other spools to buy; and no length and no tippet makes up for so much
+        if keys <= {"depth", "drift"} and not by_slack:
+            design = self.design(made.leader)
+            served = first_remedy_at_the_water(design, self.stroke, self.angler, wrong[0])
+            if served is not None:
+                words, leader = served[0], served[1].leader
+                yield f"with {words}", leader, self.measures(leader, self.stroke)
+            return
+        for words, parameters in self._variants(made.leader):
+            with suppress(Refused):
+                leader = self.built(parameters).leader
+                yield words, leader, self.measures(leader, self.stroke)
+
+    def _variants(self, leader: Leader) -> Iterator[tuple[str, SchoolParameters]]:
+        units, long_m, fine_m = self.angler.units, leader.length_m, leader.tippet_diameter_m
+        for times in (STOUTER, 1.0 / STOUTER):
+            which = "stouter" if times > 1.0 else "finer"
+            words = f"with a {which} tippet, {units.tippet(times * fine_m).text}"
+            yield words, SchoolParameters(tippet_m=times * fine_m)
+        for times in (AS_SHORT, AS_LONG):
+            length_m = units.snap_length(times * long_m)
+            yield f"at {units.length(length_m).text}", SchoolParameters(length_m=length_m)
+        yield "with a stiffer butt", SchoolParameters(power=POWER)
+
+
+def _not_stood_in(made: Proposal, *, far_too: bool) -> Shortage | None:
+    """What the shelf lacks and nothing stands in for: a bite piece, and one far from its like."""
+    for miss in made.shortfalls:
+        if (far_too and miss.far) or made.leader.pieces[miss.piece].role == "bite":
+            return miss
+    return None
+
+
+def _off(measures: tuple[Score, ...], made: Proposal) -> float:
+    far = sum(abs(one.position - 0.5) for one in measures)
+    knots = len(made.leader.joints) - 1
+    return far + A_KNOT * knots + A_MISS * len(made.shortfalls)
+
+
+def _why(measures: tuple[Score, ...], made: Proposal) -> str:
+    """How it opens, what of it is only just right, and what stands in for a spool."""
+    said = f"{capitalised(measures[0].figure)}."
+    edge = [one for one in measures[1:] if one.marginal]
+    if edge:
+        said += f" Only just: {edge[0].title.lower()}, {edge[0].figure}."
+    if made.lacking:
+        miss = made.lacking[0]
+        said += f" The shelf lacks {miss.wanted}; {miss.nearest} stands in."
+    elif made.shortfalls:
+        miss = made.shortfalls[0]
+        said += f" Of {miss.wanted} it has only {miss.nearest}."
+    return said

@@ -1,0 +1,219 @@
+"""The search: the schools first, then free tapers and changes of the best, cast by cast.
+
+What is cast next is what promises most after all that was cast. Everything is seeded: the same
+question has the same answer.
+"""
+
+import random
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass, replace
+from itertools import islice
+
+import numpy as np
+from numpy.typing import NDArray
+
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.assessor import Assessor
+from nine_knots.core.base.errors import CannotCompute, Refused, TooLong
+from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.casting.wind import STEADY, Gust
+from nine_knots.core.domain.leader import Leader
+from nine_knots.core.domain.leader.workbench import Workbench
+from nine_knots.core.domain.situation import Situation
+from nine_knots.core.search.acquisition import most_promising
+from nine_knots.core.search.candidates import Candidate, CandidateFilter
+from nine_knots.core.search.changes import Changes
+from nine_knots.core.search.demands import Demands
+from nine_knots.core.search.diverse_pick import pick_dozen
+from nine_knots.core.search.evaluated import Evaluated, evaluate_candidate
+from nine_knots.core.search.flies import Flies
+from nine_knots.core.search.pareto_front import front_of
+from nine_knots.core.search.plausible import is_plausible
+from nine_knots.core.search.random_tapers import RandomTapers
+from nine_knots.core.search.surrogate import nearest
+from nine_knots.core.search.variants import Variant, build_all, school_designs, variants
+
+Array = NDArray[np.float64]
+
+MOST_TRIED = 300  # leaders cast in a search, or in one stage of a longer one
+ROUND = 16
+FREE_TIED, FREE_BOUGHT = 2.2, 0.4  # made by chance, for each leader that a stage will cast
+CHANGED = 28  # made by changes in each round, for each leader that is cast in it; all by trial
+OF_SCHOOLS, LATER = 0.07, 0.25  # of the first stage, and of others, for variants of the schools by
+# chance; as many may be chosen among in the others [by trial]
+NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
+
+
+@dataclass(frozen=True)
+class SoFar:
+    """What a search has come to: all that was cast, with its features, of how many that will be."""
+
+    tried: tuple[Evaluated, ...]
+    features: tuple[Array, ...]
+    most: int
+
+
+@dataclass(frozen=True)
+class Search:
+    """What is sought: leaders for a day under a stroke, of what an angler owns, by demands.
+
+    ``most`` of them are cast; the same ``seed`` finds the same.
+    """
+
+    day: Situation
+    stroke: Stroke
+    angler: Angler
+    demands: Demands
+    gust: Gust = STEADY
+    seed: int = 1
+    most: int = MOST_TRIED
+
+    @property
+    def held_day(self) -> Situation:
+        """The day with the fish that must be held."""
+        return self.demands.day(self.day)
+
+    def rounds(self) -> Iterator[SoFar]:
+        """Ever better leaders, round by round; the last is the end of it.
+
+        CannotCompute where nothing on the shelf makes a leader, or none can be cast so. Where time
+        runs out TooLong is raised after all that was cast till then.
+        """
+        going = _Rounds(self)
+        try:
+            yield from going.rounds()
+        except TooLong:
+            yield going.so_far()
+            raise
+
+
+Casts = dict[tuple[str, Leader], Evaluated]
+_last: tuple[Search, Casts] | None = None
+
+
+def _cast_before(asked: Search) -> Casts:
+    """What was cast for this question before, if it was the last one: a search that ran out of time
+    goes on from there. The same seed tries the same leaders in the same order."""
+    global _last
+    question, last = replace(asked, most=0), _last
+    if last is None or last[0] != question:
+        _last = last = (question, {})
+    return last[1]
+
+
+class _Rounds:
+    def __init__(self, asked: Search) -> None:
+        self._asked, self._day = asked, asked.held_day
+        self._reader = Assessor(self._day, asked.angler, asked.gust)
+        self._sieve = CandidateFilter(self._reader, asked.stroke, asked.demands)
+        bench = Workbench(stock=asked.angler.stock, fly=self._day.fly, units=asked.angler.units)
+        self._flies = Flies(bench, asked.demands.flies)
+        self._changes = Changes(bench, self._day, asked.demands.bought, self._flies)
+        self._rng, self._draws = random.Random(asked.seed), np.random.default_rng(asked.seed)
+        self._pool: list[Candidate] = []
+        self._tried: list[Evaluated] = []
+        self._features: list[Array] = []
+        self._refused: Refused | None = None
+        self._cast_before = _cast_before(asked)
+
+    def rounds(self) -> Iterator[SoFar]:
+        """Schools as they are, then by stages their variants, free tapers and changes. A longer
+        search begins with all that a shorter one casts."""
+        self._cast(self._of_schools(school_designs(self._day)))
+        yield self.so_far()
+        shuffled = variants(self._day, self._asked.demands)
+        self._rng.shuffle(shuffled)
+        others, most = iter(shuffled), self._asked.most
+        for begun in range(0, most, MOST_TRIED):
+            size = min(MOST_TRIED, most - begun)
+            share = round((LATER if begun else OF_SCHOOLS) * size)
+            for first in range(0, share, ROUND):
+                self._cast(self._of_schools(islice(others, min(ROUND, share - first))))
+                yield self.so_far()
+            if begun:  # enough is known to choose
+                self._pool += self._of_schools(islice(others, share))
+            yield from self._stage(begun + size, size)
+
+    def _stage(self, until: int, size: int) -> Iterator[SoFar]:
+        """What promises most of as many as a stage of such a size looks at, until so many are
+        cast."""
+        self._pool += self._sieve.sifted(("", one) for one in self._free(size))
+        if not self._tried:
+            self._cast(self._pool[:ROUND])
+            self._pool = self._pool[ROUND:]
+        if not self._tried:
+            raise self._refused or CannotCompute(
+                "Nothing on the shelf makes a leader for this day.",
+                where="spools",
+                mend="Add spools from butt to tippet, or a bought taper.",
+            )
+        while len(self._tried) < until:
+            self._pool += self._sieve.sifted(("", one) for one in self._changed())
+            count = min(ROUND, until - len(self._tried), len(self._pool))
+            if not count:
+                break
+            self._cast(self._taken(count))
+            yield self.so_far()
+        self._cast(self._sieve.sifted(("", one) for one in self._simpler()))
+        yield self.so_far()
+
+    def _taken(self, count: int) -> list[Candidate]:
+        """Out of the pool, what promises most."""
+        demands = self._asked.demands
+        chosen = most_promising(
+            self._pool, self._tried, self._features, demands, self._draws, count
+        )
+        taken = [self._pool[i] for i in chosen]
+        self._pool = [one for i, one in enumerate(self._pool) if i not in set(chosen)]
+        return taken
+
+    def so_far(self) -> SoFar:
+        """All that was cast."""
+        return SoFar(tuple(self._tried), tuple(self._features), self._asked.most)
+
+    def _of_schools(self, wanted: Iterable[Variant]) -> list[Candidate]:
+        schools = build_all(wanted, self._day, self._asked.angler)
+        return self._sieve.sifted(
+            (origin, made)
+            for origin, leader in schools
+            for made in self._flies.as_wanted(self._rng, leader)
+        )
+
+    def _free(self, most: int) -> Iterator[Leader]:
+        chains = RandomTapers(self._day, self._asked.angler, self._asked.demands)
+        for leader in chains.made(self._rng, round(FREE_TIED * most), round(FREE_BOUGHT * most)):
+            if is_plausible(leader, self._day):
+                yield from self._flies.as_wanted(self._rng, leader)
+
+    def _changed(self) -> Iterator[Leader]:
+        near = sorted(self._tried, key=lambda one: one.falls_short)[:NEAR_FRONT]
+        parents = [one.table.leader for one in front_of(self._tried) + near]
+        return self._changes.of(self._rng, parents, CHANGED * ROUND)
+
+    def _simpler(self) -> Iterator[Leader]:
+        """Those that would be chosen with one piece fewer: no knot for one in a hundred."""
+        for chosen in pick_dozen(self._tried, self._asked.demands):
+            yield from self._changes.without_a_piece(chosen.one.table.leader)
+
+    def _cast(self, candidates: list[Candidate]) -> None:
+        for one in candidates:
+            near = self._near(one.features)
+            key = (one.origin, one.table.leader)
+            found = self._cast_before.get(key)
+            try:
+                found = found or evaluate_candidate(
+                    one.table, one.origin, self._reader, self._asked.stroke, near
+                )
+            except CannotCompute as refused:  # a model cannot follow it
+                self._refused = refused
+                continue
+            self._cast_before[key] = found
+            self._tried.append(found)
+            self._features.append(one.features)
+
+    def _near(self, features: Array) -> MinimumLaunchSpeed | None:
+        """About what opens a leader, from where to seek it: what opened the most like it."""
+        if not self._tried:
+            return None
+        return self._tried[nearest(features, np.array(self._features))].minimum

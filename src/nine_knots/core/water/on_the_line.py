@@ -1,0 +1,69 @@
+"""Ways in which line and leader hang below the rod's tip: sunk, then moved by the line."""
+
+from abc import abstractmethod
+
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.in_water import fly_body
+from nine_knots.core.domain.tackle import line_profile
+from nine_knots.core.domain.tackle.sink_classes import SINK_CLASS_M_S
+from nine_knots.core.mechanics.fluid import Fluid
+from nine_knots.core.mechanics.stepper import History, Leg, history
+from nine_knots.core.mechanics.stream import Stream
+from nine_knots.core.mechanics.tree import SEGMENT_M
+from nine_knots.core.schools import line_leads
+from nine_knots.core.water.question import WaterQuestion
+from nine_knots.core.water.rig_in_water import RigInWater, rig_below
+from nine_knots.core.water.slack_on_water import EVERY_S, drift_s, on_the_surface
+from nine_knots.core.water.surroundings import fluid_of, stream_of
+from nine_knots.core.water.technique import RigInStream, Technique
+
+COARSE_STEP_S = 0.02  # with a fly line in the water
+FLOATING_COUNT_S, LONGEST_COUNT_S = 8.0, 30.0
+HALF_DOWN = 0.6  # of the depth, to be counted down to at a steady fall: it begins slower [G]
+
+
+class OnTheLine(Technique):
+    """Line and leader straight below the rod's tip; sunk, then stripped or held."""
+
+    @abstractmethod
+    def legs(
+        self, design: Design, stream: Stream, ask: WaterQuestion
+    ) -> tuple[float, tuple[Leg, ...]]:
+        """Seconds until it is fished, and what the line's upper end does from the first on."""
+
+    def fish(self, design: Design, ask: WaterQuestion) -> RigInStream:
+        """Laid straight down the stream, and led through its legs."""
+        day = design.situation
+        stream, fluid = stream_of(day.water), fluid_of(day.water)
+        rig = _line_and_rig(design, fluid, ask)
+        start = on_the_surface(rig, stream, 1.0)
+        begins, legs = self.legs(design, stream, ask)
+
+        def follow() -> History:
+            return history(rig.tree, start, stream, legs, fluid, None, EVERY_S, COARSE_STEP_S)
+
+        return RigInStream(self, rig, stream, fluid, follow, None, None, begins, drift_s(stream))
+
+
+def _line_and_rig(design: Design, fluid: Fluid, ask: WaterQuestion) -> RigInWater:
+    """What is out beyond the rod's tip: line and leader, or as much mono where that is thrown."""
+    leader, day = design.leader, design.situation
+    if not line_leads(leader):
+        top_m = max(0.0, leader.length_m - ask.line_m)
+        return rig_below(leader, day.fly, fluid, top_m, segment_m=2.0 * SEGMENT_M)
+    line = line_profile(day.line)
+    return rig_below(leader, day.fly, fluid, 0.0, line, ask.line_m, segment_m=2.0 * SEGMENT_M)
+
+
+def usual_count_s(design: Design) -> float:
+    """Seconds counted down: to about half the depth at the line's own sinking speed, half a minute
+    at most; on a floating line or mono at the fly's, eight seconds at most."""
+    day = design.situation
+    if day.line.sinking == "floating" or not line_leads(design.leader):
+        fluid = fluid_of(day.water)
+        body = fly_body(day.fly, fluid)
+        falls = body.sink_m_s(fluid) if body.weight_n > 1e-7 else 0.0
+        to_half = HALF_DOWN * day.water.depth_m / max(falls, 1e-3)
+        return float(round(min(FLOATING_COUNT_S, max(1.0, to_half))))
+    from_class = SINK_CLASS_M_S[day.line.sinking]
+    return float(min(LONGEST_COUNT_S, round(HALF_DOWN * day.water.depth_m / from_class)))

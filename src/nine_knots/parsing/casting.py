@@ -1,0 +1,140 @@
+"""Rods and fly lines as they are said: ``9 ft 5 wt, medium``, ``8 wt floating, loop``."""
+
+from typing import Literal
+
+from nine_knots.core.base.errors import Unreadable
+from nine_knots.core.base.units import Units, parse_length, parse_mass
+from nine_knots.core.domain.tackle import FlyLine, Rod
+from nine_knots.core.domain.tackle.line import Sinking
+from nine_knots.parsing.parsed import Parsed, Words
+from nine_knots.parsing.scan import NUMBER, Scan
+from nine_knots.parsing.strands import LONG
+
+WEIGHT = r"#?(\d{1,2})[\s-]?(?:wt|weight)"
+ACTIONS: dict[str, Literal["soft", "medium", "fast"]] = {
+    "soft": "soft",
+    "slow": "soft",
+    "medium": "medium",
+    "fast": "fast",
+    "stiff": "fast",
+}
+LINE_WORDS = (
+    r"floating|floater|floats|intermediate|sink(?:s|ing|er|[\s-]?\d)?|line|head|loop|bare|"
+    r"sink[\s-]tip"
+)
+TIPS: dict[str, Literal["loop", "bare"]] = {
+    "loop": "loop",
+    "looped": "loop",
+    "welded loop": "loop",
+    "bare": "bare",
+    "no loop": "bare",
+}
+TAPERS: dict[str, Literal["short", "standard", "long"]] = {
+    "short taper": "short",
+    "short front taper": "short",
+    "standard taper": "standard",
+    "long taper": "long",
+    "long front taper": "long",
+    "fine": "long",
+}
+HEAVY = {"a size heavy": 2, "one size heavy": 2, "half a size heavy": 1, "half size heavy": 1}
+
+
+def parse_rod(scan: Scan, units: Units) -> Parsed:
+    """A rod: its length, its weight, how it bends."""
+    words = Words()
+    weight, long = _weight(scan), scan.take(LONG)
+    if long is None:
+        raise Unreadable(
+            f"“{scan.text}” says no length of a rod.",
+            mend="Write it as 9 ft 5 wt, medium; or say of a line how it floats or sinks.",
+        )
+    length_m = parse_length(long, units.system)
+    action = scan.word(ACTIONS)
+    words.tell(units.length(length_m).text, said=True)
+    words.tell(f"{weight}-weight", said=True)
+    words.tell(action or "medium", said=action is not None)
+    scan.ends("a rod", "9 ft 5 wt, medium")
+    title = scan.title or f"{units.length(length_m).text} {weight}-weight, {action or 'medium'}"
+    return words.of(Rod(title=title, length_m=length_m, weight=weight, action=action or "medium"))
+
+
+def parse_line(scan: Scan, units: Units) -> Parsed:
+    """A fly line: its weight, how it floats or sinks, its taper and tip."""
+    words = Words()
+    weight = _weight(scan)
+    sink_tip = scan.take(rf"{LONG}\s*(?:sink[\s-]?tip|tip)")
+    sinking = _sinking(scan)
+    heavy, taper, tip = scan.word(HEAVY), scan.word(TAPERS), scan.word(TIPS)
+    mass = scan.take(rf"((?:{NUMBER})\s*(?:g|gr|grains))")
+    long = scan.take(LONG) if mass else None
+    if mass and not long:
+        raise Unreadable(
+            f"“{scan.text}” says what a head weighs, not how long it is.",
+            mend="Write both, as 8 wt floating, 19 g head 30 ft.",
+        )
+    words.tell(f"{weight}-weight", said=True)
+    if sink_tip:
+        words.tell(f"{units.length(parse_length(sink_tip, units.system)).text} of it sinks", True)
+        sinking = None if sinking == "floating" else sinking
+    kind: Sinking = sinking or ("sink-3" if sink_tip else "floating")
+    words.tell(_sinks(kind), said=sinking is not None)
+    if heavy:
+        words.tell("half a size heavy" if heavy == 1 else "a size heavy", said=True)
+    words.tell(f"{taper or 'standard'} front taper", said=taper is not None)
+    words.tell("a loop at its tip" if tip != "bare" else "bare tip", said=tip is not None)
+    if mass and long:
+        words.tell(f"a head of {mass}, {long}", said=True)
+    scan.ends("a line", "8 wt floating, loop")
+    line = FlyLine(
+        title=scan.title or _line_title(weight, kind, bool(sink_tip)),
+        weight=weight,
+        half_sizes_heavy=heavy or 0,
+        sinking=kind,
+        front_taper=taper or "standard",
+        tip=tip or "loop",
+        sink_tip_m=parse_length(sink_tip, units.system) if sink_tip else None,
+        head_kg=parse_mass(mass, bare="g") if mass else None,
+        head_m=parse_length(long, units.system) if long else None,
+    )
+    return words.of(line)
+
+
+def _line_title(weight: int, kind: Sinking, sink_tip: bool) -> str:
+    if sink_tip:
+        return f"{weight}-weight sink-tip, {_sinks(kind)}"
+    if kind in ("floating", "intermediate"):
+        return f"{weight}-weight {kind} line"
+    return f"{weight}-weight line, {_sinks(kind)}"
+
+
+def _sinks(kind: Sinking) -> str:
+    return kind if kind in ("floating", "intermediate") else f"sinks {kind[-1]} in/s"
+
+
+def _weight(scan: Scan) -> int:
+    said = scan.take(WEIGHT)
+    weight = int(said or 0)
+    if not 1 <= weight <= 14:
+        raise Unreadable(f"“{scan.text}” is of no weight from 1 to 14.", mend="Write 5 wt.")
+    return weight
+
+
+def _sinking(scan: Scan) -> Sinking | None:
+    rate = scan.take(r"(?:sink(?:s|ing)?[\s-]*)(\d)(?:\s*(?:in/s|ips))?")
+    if rate is not None:
+        if not 1 <= int(rate) <= 7:
+            raise Unreadable(
+                f"No line sinks at {rate} in/s by its class.", mend="Write sink 1 to sink 7."
+            )
+        found: Sinking = f"sink-{rate}"  # type: ignore[assignment]
+        return found
+    words: dict[str, Sinking] = {
+        "floating": "floating",
+        "floater": "floating",
+        "floats": "floating",
+        "intermediate": "intermediate",
+        "sinking": "sink-3",
+        "sinker": "sink-3",
+    }
+    return scan.word(words)

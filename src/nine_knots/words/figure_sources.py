@@ -1,0 +1,53 @@
+"""Where the figures of what is owned come from, and how sure they are."""
+
+from nine_knots.core.assess.sensitivity import SPOOL_OFF_M
+from nine_knots.core.assess.strength_known import LABEL_OFF, LAW_OFF
+from nine_knots.core.base.prose import count_words
+from nine_knots.core.base.units import Units
+from nine_knots.core.domain.measured import MeasuredSpread
+from nine_knots.core.domain.strand import Packet, Stock
+from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
+from nine_knots.words.measurements import TWICE
+
+
+def known_words(item: Stock, units: Units) -> tuple[str, ...]:
+    """Thickness, strength and stiffness, a sentence each."""
+    strand, stuff = item.strand, item.strand.substance
+    by = strand.across_by
+    if by is not None and not isinstance(item, Packet):
+        off = units.within(TWICE * by.off * item.strand.diameter_m)
+        across = f"Measured, {count_words(by.readings, 'reading')}: "
+        across += f"{units.finely(item.strand.diameter_m)} ± {off}."
+    elif strand.estimated:
+        across = "Its thickness is the usual one for its label."
+    else:
+        off = units.within(TWICE * SPOOL_OFF_M)
+        across = f"Its thickness is as it was sold, ± {off}."
+    if strand.strength_n is not None:
+        holds = f"Its strength is by its label, ± {TWICE * LABEL_OFF:.0%}."
+    else:
+        holds = f"Its strength is the usual one for its stuff, ± {TWICE * LAW_OFF:.0%}."
+    if strand.modulus_by is not None:
+        stiff = f"Its stiffness was measured, ± {TWICE * strand.modulus_by.off:.0%}."
+    else:
+        stiff = f"Its stiffness is that of {stuff.title}, ± {stuff.modulus_spread:.0%}."
+    return across, holds, stiff
+
+
+def known_of_tackle(item: Rod | FlyLine | Fly, units: Units) -> str:
+    """What of a line or fly was measured, in a sentence; empty where nothing was."""
+    said = []
+    if isinstance(item, Fly):
+        if item.weighed_kg is not None:
+            said.append(f"weighs {units.fly_mass(item.weighed_kg).text}")
+        if item.sink_m_s is not None:
+            said.append(f"sinks at {units.sinking(item.sink_m_s)}{_within(item.sink_by)}")
+        if item.drag_area_m2 is not None:
+            said.append(f"catches the air like {units.area(item.drag_area_m2).text}")
+    if isinstance(item, FlyLine) and item.tip_bend_nm2 is not None:
+        said.append(f"its tip is {1e6 * item.tip_bend_nm2:.1f} N·mm² stiff{_within(item.tip_by)}")
+    return f"Measured: {', '.join(said)}." if said else ""
+
+
+def _within(by: MeasuredSpread | None) -> str:
+    return f" ± {100 * TWICE * by.off:.0f} %" if by is not None else ""

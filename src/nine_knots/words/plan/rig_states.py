@@ -1,0 +1,98 @@
+"""A rig in every state that it can come to at the water: worked out and put in words beforehand, so
+that there it need only be counted."""
+
+from dataclasses import dataclass
+
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.side_effects import scores_without_cast
+from nine_knots.core.base.prose import count_words
+from nine_knots.core.base.score import Standing
+from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.event_kinds import WEARS
+from nine_knots.core.domain.leader import LevelSection, TaperedSection
+from nine_knots.core.domain.leader.sections import Wear
+from nine_knots.words.tying.cutting import used_above_m
+
+LEAST_SHARE = 0.6  # of the tippet as it was planned: shorter, it is another leader [G]
+MOST_CUTS = 12
+WORN: dict[Wear, str] = {
+    "new": "",
+    "fished": "",
+    "nicked": "The tippet was rubbed: run it through your lips, and renew it where it is rough.",
+    "wind knot": "A wind knot halves what it holds: renew the tippet before the next fish.",
+}
+
+
+@dataclass(frozen=True, slots=True)
+class RigState:
+    """A rig whose fly was tied on anew so often and whose tippet is worn so much: what is left of
+    it, what it holds, and why to renew it, where that is due."""
+
+    tippet: str
+    left: str
+    hold: str
+    standing: Standing
+    renew: str
+
+
+@dataclass(frozen=True, slots=True)
+class WornStates:
+    """The states of one wear, by how often the fly was tied on anew."""
+
+    wear: Wear
+    by_cuts: tuple[RigState, ...]
+
+
+def rig_states(design: Design, angler: Angler) -> tuple[WornStates, ...]:
+    """All of them, from new to worn, as far as the tippet goes and one change beyond."""
+    each_m = used_above_m(design.leader, len(design.leader.pieces), angler.tyer.handiness)
+    whole_m = design.leader.pieces[-1].length_m
+    most = min(MOST_CUTS, int((1.0 - LEAST_SHARE) * whole_m / each_m + 1e-9))
+    return tuple(
+        WornStates(
+            wear,
+            tuple(
+                _state(design, angler, wear, cuts * each_m, most - cuts) for cuts in range(most + 2)
+            ),
+        )
+        for wear in WEARS
+    )
+
+
+def _state(design: Design, angler: Angler, wear: Wear, off_m: float, left: int) -> RigState:
+    leader, units = design.leader, angler.units
+    last = leader.pieces[-1]
+    shorter_m = max(0.02, last.length_m - off_m)
+    worn: LevelSection | TaperedSection
+    if isinstance(last, LevelSection):
+        worn = last.remade(length_m=shorter_m, wear=wear)
+    else:
+        worn = last.remade(cut_tip_m=last.cut_tip_m + last.length_m - shorter_m, wear=wear)
+    things = tuple(one for one in leader.attachments if one.above_end_m < leader.length_m - off_m)
+    now = design.model_copy(
+        update={"leader": leader.remade(pieces=(*leader.pieces[:-1], worn), attachments=things)}
+    )
+    hold = next(one for one in scores_without_cast(now, angler) if one.key == "hold")
+    return RigState(
+        tippet=units.length(shorter_m).text,
+        left=_left(left),
+        hold=hold.figure,
+        standing=hold.standing,
+        renew=_renew(wear, left, hold.standing),
+    )
+
+
+def _left(left: int) -> str:
+    if left > 0:
+        return f"{count_words(left, 'more fly', 'more flies')} before it is too short"
+    return "the last fly on this tippet" if left == 0 else "too short"
+
+
+def _renew(wear: Wear, left: int, standing: Standing) -> str:
+    if standing == "too little":
+        return "It may break on a strike or a good fish: renew the tippet before the next fish."
+    if WORN[wear]:
+        return WORN[wear]
+    if left < 0:
+        return "The tippet is shorter than this leader is good with: tie on a new one."
+    return ""

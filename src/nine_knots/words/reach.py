@@ -1,0 +1,68 @@
+"""How surely a rig reaches the zone, in words."""
+
+from dataclasses import dataclass
+
+from nine_knots.core.assess.reach import (
+    FALLS_OFF,
+    GUESSED_OFF,
+    JARRED_OFF,
+    LANDS_OFF,
+    Reach,
+    Unsure,
+)
+from nine_knots.core.base.score import Fact, Standing
+from nine_knots.core.base.units import Units
+
+SURE = 0.6  # of the tries, below which it is told as missing the zone
+SOURCES: dict[Unsure, tuple[str, str]] = {
+    "pace": ("how fast the stream is", "Time a stick over a few steps."),
+    "depth": ("how deep it is", "Sound it with a weight on the line."),
+    "fly": ("how fast the flies fall", "Time one falling in a jar of water."),
+    "landing": ("where the cast lands", "Practice: nothing measures it away."),
+}
+SUPPOSED = (
+    f"Each try is in water guessed to {GUESSED_OFF:.0%} of its pace and depth, with flies "
+    f"that fall as they should to {FALLS_OFF:.0%} ({JARRED_OFF:.0%}, or as its times were spread, "
+    f"where one was timed in a jar), cast to {LANDS_OFF:.0%} of the distance."
+)
+
+
+@dataclass(frozen=True, slots=True)
+class ReachReading:
+    """How often it is where it should be, what would make that surer, and what was tried."""
+
+    fact: Fact
+    settle: str
+    supposed: str
+
+
+def reach_reading(found: Reach | None, units: Units) -> ReachReading:
+    """The reading of what was found; a fly on top has no zone to reach, and is told so."""
+    if found is None:
+        return ReachReading(Fact("Zone", "none to reach: the fly stays on top."), "", "")
+    standing: Standing = "right"
+    if found.right < SURE * found.tries:
+        standing = "too little" if found.high >= found.deep else "too much"
+    least, most = (units.depth(depth).text for depth in found.between_m)
+    swims = f"at {least}" if least == most else f"between {least} and {most}"
+    text = f"{found.right} of {found.tries} tries {_where(found)}. Four in five fish {swims}."
+    return ReachReading(Fact("Zone", text, standing), _settle(found), SUPPOSED)
+
+
+def _where(found: Reach) -> str:
+    right = "reach the depth you asked for" if found.wanted else "fish in the zone"
+    if found.any_depth:
+        right = "keep clear of the bed"
+    missed = [(found.high, "too high"), (found.deep, "too deep" if found.wanted else "on the bed")]
+    said = [f"{count} {where}" for count, where in missed if count]
+    return ", ".join([right, *said])
+
+
+def _settle(found: Reach) -> str:
+    if found.right == 0:
+        return "It is not for want of knowing: the Water stage tells what would mend it."
+    if found.right == found.tries or not found.shares:
+        return ""
+    source, share = found.shares[0]
+    what, mend = SOURCES[source]
+    return f"Most of what moves it, {share:.0%}, is {what}. {mend}"

@@ -1,0 +1,157 @@
+"""One found leader as a card: drawn, its cords, why this one, what it gives up, its kin."""
+
+from dataclasses import dataclass
+
+from nine_knots.core.assess.usual_length import longer_or_shorter
+from nine_knots.core.base.prose import capitalised, count_words, join_words
+from nine_knots.core.base.score import Score
+from nine_knots.core.base.units import Units
+from nine_knots.core.domain.leader import Leader
+from nine_knots.core.domain.situation import Situation
+from nine_knots.core.schools import school_of
+from nine_knots.core.search.demands import WISHES, Demands, Wish
+from nine_knots.core.search.diverse_pick import Pick
+from nine_knots.core.search.evaluated import Evaluated
+from nine_knots.core.search.nearest_school import SchoolNeighbours
+from nine_knots.words.outline import OutlinePart, outline
+from nine_knots.words.rig import HungItem, items_on
+from nine_knots.words.schools_today import leader_facts
+from nine_knots.words.search.comparison import compare, to_tippet, wish_figure
+
+BEST: dict[Wish, str] = {
+    "easy to throw": "is as easy to throw as any",
+    "fishing well": "fishes as well as any",
+    "strong": "is as strong as any",
+    "long and fine": "is as long and fine as any",
+    "few knots": "has as few knots as any",
+}
+SURE = 0.995
+
+
+@dataclass(frozen=True, slots=True)
+class FoundCard:
+    """A leader with what is said of it; ``chance`` is empty until it is worked out."""
+
+    title: str
+    facts: str
+    leader: Leader
+    outline: tuple[OutlinePart, ...]
+    hung: tuple[HungItem, ...]
+    measures: tuple[Score, ...]
+    why: str
+    gives_up: str
+    kin: str
+    chance: str = ""
+
+
+def card_of(
+    chosen: Pick,
+    dozen: tuple[Pick, ...],
+    demands: Demands,
+    kin: SchoolNeighbours,
+    units: Units,
+    day: Situation,
+) -> FoundCard:
+    """The card of one of the dozen, the balanced one being the first of them."""
+    why, gives_up = _why(chosen, dozen, demands, units), _gives_up(chosen, dozen, demands, units)
+    if not demands.asks_length:
+        how_long = longer_or_shorter(chosen.one.table.leader.length_m, day, units)
+        gives_up = f"{gives_up} {how_long}".rstrip()
+    return _card(chosen.one, kin, units, why, gives_up)
+
+
+def nearest_card(one: Evaluated, missed: str, kin: SchoolNeighbours, units: Units) -> FoundCard:
+    """The card of what comes nearest, where nothing does all that is asked."""
+    return _card(one, kin, units, "It comes nearest to what you ask.", f"It {missed}.")
+
+
+def _card(
+    one: Evaluated, kin: SchoolNeighbours, units: Units, why: str, gives_up: str
+) -> FoundCard:
+    leader = one.table.leader
+    return FoundCard(
+        title=f"{_title(one)}, {units.length(leader.length_m).text}",
+        facts=f"{leader_facts(leader, units)}, {count_words(one.table.knots, 'knot')}",
+        leader=leader,
+        outline=outline(leader),
+        hung=items_on(leader),
+        measures=one.measures,
+        why=why,
+        gives_up=gives_up,
+        kin=_kin(one, kin),
+    )
+
+
+def _title(one: Evaluated) -> str:
+    """By its school, or by what it is made of."""
+    pieces = one.table.leader.pieces
+    school = one.table.leader.school
+    if school:
+        return school_of(school).title + ("" if one.origin else ", altered")
+    if pieces[0].form == "tapered":
+        return "Bought taper" if len(pieces) == 1 else "Bought taper, added to"
+    return capitalised(
+        f"{count_words(len(pieces), 'piece')}".replace("pieces", "pieces, own taper")
+    )
+
+
+def chance_words(chance: float) -> str:
+    """``Opens 93 times in 100.``"""
+    if chance > SURE:
+        return "Opens as good as every time."
+    return f"Opens {round(100 * chance)} times in 100."
+
+
+def _why(chosen: Pick, dozen: tuple[Pick, ...], demands: Demands, units: Units) -> str:
+    first = ", ".join(demands.wishes) if demands.wishes else "all alike"
+    if chosen is dozen[0]:
+        best = [BEST[wish] for wish in chosen.best_at if wish in demands.wishes]
+        more = f" It {join_words(best)}." if best else ""
+        return f"The balanced one: weighed by what you would rather have ({first}).{more}"
+    best = [_best(chosen.one, wish, units) for wish in WISHES if wish in chosen.best_at]
+    if best:
+        return f"It {join_words(best)}."
+    gains = compare(chosen.one, dozen[0].one, units, better=True)
+    if gains:
+        return f"Against the balanced one it {'; '.join(gains)}."
+    return "Much like the balanced one, tied otherwise."
+
+
+def _best(one: Evaluated, wish: Wish, units: Units) -> str:
+    of_it = {
+        "easy to throw": wish_figure(one, "turnover"),
+        "fishing well": wish_figure(one, "drift") or wish_figure(one, "depth"),
+        "strong": wish_figure(one, "hold"),
+        "long and fine": to_tippet(one, units),
+        "few knots": count_words(one.table.knots, "knot"),
+    }[wish]
+    return f"{BEST[wish]} ({of_it})"
+
+
+def _gives_up(chosen: Pick, dozen: tuple[Pick, ...], demands: Demands, units: Units) -> str:
+    if chosen is not dozen[0]:
+        losses = compare(chosen.one, dozen[0].one, units, better=False)
+        if not losses:
+            return "Nothing that you would notice against the balanced one."
+        return f"Against the balanced one it {'; '.join(losses)}."
+    said = []
+    for wish in demands.wishes or WISHES[:1]:
+        most = max(dozen, key=lambda other: other.one.by(wish))
+        losses = compare(chosen.one, most.one, units, better=False)
+        if wish not in chosen.best_at and losses:
+            said.append(f"against number {dozen.index(most) + 1} it {'; '.join(losses)}")
+    if not said:
+        return "Nothing of what you would rather have."
+    return " ".join(f"{capitalised(sentence)}." for sentence in said)
+
+
+def _kin(one: Evaluated, kin: SchoolNeighbours) -> str:
+    leader = one.table.leader
+    if leader.school:
+        title = school_of(leader.school).title
+        return f"By the rule of {title}." if one.origin else f"The rule of {title}, altered."
+    key, alike = kin.of(leader)
+    if key is None:
+        return "No school ties one like it today."
+    how = "Much like" if alike else "Nearest to"
+    return f"{how} {school_of(key).title}."

@@ -1,0 +1,90 @@
+"""How one found leader is beside another, wish by wish, in an angler's units."""
+
+from collections.abc import Callable
+
+from nine_knots.core.assess.turnover import share_words
+from nine_knots.core.base.prose import count_words
+from nine_knots.core.base.units import Units
+from nine_knots.core.search.demands import WISHES, Wish
+from nine_knots.core.search.evaluated import SEEN, Evaluated
+
+Said = Callable[[Evaluated, Evaluated, Units], str]
+
+
+def compare(one: Evaluated, other: Evaluated, units: Units, *, better: bool) -> list[str]:
+    """Where one is noticeably better (or worse) than another, a clause for each wish."""
+    steps = (one.axes - other.axes) / SEEN
+    return [
+        SAID[wish](one, other, units)
+        for wish, step in zip(WISHES, steps, strict=True)
+        if (step >= 1.0 if better else step <= -1.0)
+    ]
+
+
+def wish_figure(one: Evaluated, key: str) -> str:
+    """What one of its measures says, in a few words; nothing where the models do not follow it."""
+    return next((measure.figure for measure in one.measures if measure.key == key), "")
+
+
+def to_tippet(one: Evaluated, units: Units) -> str:
+    """``9 ft to .006 in · 5X``."""
+    leader = one.table.leader
+    tippet = units.tippet(leader.tippet_diameter_m).text
+    return f"{units.length(leader.length_m).text} to {tippet}"
+
+
+def _easy(one: Evaluated, other: Evaluated, _units: Units) -> str:
+    if one.reserve is None or other.reserve is None:  # one is thrown by its fly
+        return _not(wish_figure(one, "turnover"), wish_figure(other, "turnover"))
+    times = one.reserve / other.reserve
+    if times > 1.0:
+        return f"opens on a stroke {share_words(1.0 - 1.0 / times)} softer"
+    return f"needs a stroke {share_words(1.0 / times - 1.0)} harder"
+
+
+def _fishing(one: Evaluated, other: Evaluated, _units: Units) -> str:
+    for key in ("drift", "depth"):
+        mine, its = wish_figure(one, key), wish_figure(other, key)
+        if mine and its and mine != its:
+            return f"is {_not(mine, its)}" if mine.startswith("free") else _not(mine, its)
+    return (
+        "fishes nearer the middle of its band"
+        if one.by("fishing well") > other.by("fishing well")
+        else "fishes nearer the edge of its band"
+    )
+
+
+def _not(mine: str, its: str) -> str:
+    """``fishes at 18 in, not 3 ft``: words that both begin with are said once."""
+    words, others = mine.split(), its.split()
+    same = 0
+    while same < min(len(words), len(others)) - 1 and words[same] == others[same]:
+        same += 1
+    return f"{mine}, not {' '.join(others[same:])}" if same else f"{mine} (the other {its})"
+
+
+def _strong(one: Evaluated, other: Evaluated, _units: Units) -> str:
+    return _not(wish_figure(one, "hold"), wish_figure(other, "hold"))
+
+
+def _fine(one: Evaluated, other: Evaluated, units: Units) -> str:
+    finer = one.by("long and fine") > other.by("long and fine")
+    words = "longer or finer" if finer else "shorter or stouter"
+    return f"is {words}: {to_tippet(one, units)}, not {to_tippet(other, units)}"
+
+
+def _knots(one: Evaluated, other: Evaluated, _units: Units) -> str:
+    more = one.table.knots - other.table.knots
+    if more:
+        which = "more" if more > 0 else "fewer"
+        return f"has {count_words(abs(more), 'knot')} {which}"
+    return "takes more material" if one.table.few < other.table.few else "takes less material"
+
+
+SAID: dict[Wish, Said] = {
+    "easy to throw": _easy,
+    "fishing well": _fishing,
+    "strong": _strong,
+    "long and fine": _fine,
+    "few knots": _knots,
+}

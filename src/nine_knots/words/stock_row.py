@@ -1,0 +1,133 @@
+"""A spool or packet as the shelf shows it: its figures, how they are known, what is to be done."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from pydantic import Field
+
+from nine_knots.core.assess.line_age import age_words
+from nine_knots.core.base.limits import Day
+from nine_knots.core.base.units import Units
+from nine_knots.core.base.values import Frozen
+from nine_knots.core.domain.ledger import held_by
+from nine_knots.core.domain.strand import Packet, Spool, Stock
+from nine_knots.words.figure_sources import known_words
+from nine_knots.words.ledger import is_low, left_words, short_words
+
+
+class PacketTexts(Frozen):
+    """A packet's figures as they can be typed again: as it is sold, or as measured."""
+
+    sold_as: str = ""
+    butt: str
+    butt_length: str
+    taper_length: str
+    tip_length: str
+    tip: str
+    count: int
+
+
+class StockRow(Frozen):
+    """One spool or packet as the shelf shows it, in the angler's units."""
+
+    spool_id: str
+    form: str
+    title: str
+    material: str
+    material_title: str
+    family: str
+    sighter: bool
+    diameter: str
+    strength: str
+    labelled: bool
+    estimated: bool
+    left: str
+    bought: str = Field(description="a day, as YYYY-MM-DD; empty where it is not known")
+    paid: str = Field(description="what was paid; empty where no price was given")
+    paid_for: str = Field(description="for how much of it")
+    low: bool = Field(description="little is left, beside what is usually taken of it")
+    note: str = Field(description="what is to be done about it, if anything")
+    known: tuple[str, ...] = Field(description="where its figures come from, and how sure")
+    packet: PacketTexts | None = None
+    item: Stock
+
+
+@dataclass(frozen=True, slots=True)
+class ShelfContext:
+    """What is known of the shelf beside its spools: largest takes, what was taken beyond what was
+    there, and the day."""
+
+    usual: Mapping[str, float]
+    over: Mapping[str, float]
+    today: Day
+
+
+def stock_row(item: Stock, units: Units, lying: ShelfContext) -> StockRow:
+    """The row of a spool or packet."""
+    material = item.strand.substance
+    if isinstance(item, Spool):
+        diameter = units.across(item.strand.diameter_m, item.strand.estimated)
+        strength = units.load(item.strand.breaking_n).text
+        left = units.on_spool(item.remaining_m).text
+    else:
+        profile = item.strand.profile
+        tip_m = profile.tip_diameter_m
+        diameter = f"{units.diameter(profile.butt_diameter_m).text} to {units.tippet(tip_m).text}"
+        strength = units.load(item.strand.breaking_at_n(tip_m)).text
+        left = f"{item.count} of {units.length(profile.length_m).text}"
+    return StockRow(
+        spool_id=item.spool_id,
+        form=item.form,
+        title=item.title,
+        material=material.key,
+        material_title=material.title,
+        family=material.family,
+        sighter=item.strand.colour == "sighter",
+        diameter=diameter,
+        strength=strength,
+        labelled=item.strand.strength_n is not None,
+        estimated=item.strand.estimated,
+        left=left,
+        bought=item.bought_on or "",
+        paid=f"{item.price.paid:.2f}" if item.price else "",
+        paid_for=_paid_for(item, units),
+        low=is_low(item, lying.usual.get(item.spool_id)),
+        note=_note(item, units, lying),
+        known=known_words(item, units),
+        packet=_packet_texts(item, units) if isinstance(item, Packet) else None,
+        item=item,
+    )
+
+
+def _paid_for(item: Stock, units: Units) -> str:
+    if item.price is None:
+        return ""
+    amount = item.price.amount
+    return units.on_spool(amount).text if isinstance(item, Spool) else f"{amount:.0f}"
+
+
+def _note(item: Stock, units: Units, lying: ShelfContext) -> str:
+    over = {key: more for key, more in lying.over.items() if key == item.spool_id}
+    why = [age_words(item, lying.today)]
+    if held_by(item) > 0.0 and is_low(item, lying.usual.get(item.spool_id)):
+        why.append(f"{left_words(item, units)} left")
+    said = "; ".join(filter(None, why))
+    renew = f"Time to renew: {said}." if said else ""
+    return f"{short_words(over, {item.spool_id: item}, units).strip()} {renew}".strip()
+
+
+def _packet_texts(item: Packet, units: Units) -> PacketTexts:
+    profile = item.strand.profile
+    if item.strand.estimated:
+        whole = units.length(profile.length_m).text
+        tip = units.tippet(profile.tip_diameter_m).text.split(" · ")
+        empty = dict.fromkeys(("butt", "butt_length", "taper_length", "tip_length", "tip"), "")
+        return PacketTexts(sold_as=f"{whole} {tip[-1]}", count=item.count, **empty)
+    return PacketTexts(
+        butt=units.diameter(profile.butt_diameter_m).text,
+        butt_length=units.length(profile.butt_length_m).text,
+        taper_length=units.length(profile.taper_length_m).text,
+        tip_length=units.length(profile.tip_length_m).text,
+        tip=units.diameter(profile.tip_diameter_m).text,
+        count=item.count,
+    )

@@ -1,0 +1,172 @@
+"""Which school today: what fits is right when it is read again, what does not says why."""
+
+import pytest
+
+from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.side_effects import scores_without_cast
+from nine_knots.core.base.units.factors import FOOT_M
+from nine_knots.core.casting.stroke import Stroke
+from nine_knots.core.domain.situation import TargetFish, Water, Wind
+from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, Rod
+from nine_knots.core.schools import SCHOOLS
+from nine_knots.core.schools.by_water import beyond_most
+from nine_knots.core.search.schools_today import GROUPS, school_today
+from nine_knots.core.water.question import USUAL_QUESTION
+from nine_knots.demo.shelf import demo_stock
+from nine_knots.demo.tackle import FLIES, LINES
+from nine_knots.words.cast import cast_of
+from nine_knots.words.schools_today import card_of, today_reading
+from nine_knots.words.water_reading import water_reading
+from tests.makers import DRY, INCHES, day
+from tests.rigs import labelled
+
+RUNA = Angler(stock=demo_stock(), flies=tuple(FLIES.values()))
+NYMPH = Fly(title="Nymph 14", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0))
+RUN = Water(kind="run", depth_m=0.8, pace_m_s=0.7)
+DAYS = {
+    "dry": day(water=Water(kind="glide", depth_m=0.6, pace_m_s=0.4)),
+    "nymph": day(water=RUN, fly=NYMPH, wish="drift deep"),
+    "streamer": day(
+        water=Water(kind="lake", depth_m=3.0, pace_m_s=0.0),
+        fly=FLIES["pool-leech"],
+        line=LINES["lake"],
+        quarry=TargetFish(kind="perch", mass_kg=0.8),
+        wish="strip",
+    ),
+}
+
+
+def tried(situation, angler=RUNA, stroke=None):
+    """Every school's result, by its key."""
+    return {key: school_today(key, situation, stroke or Stroke(), angler) for key in SCHOOLS}
+
+
+@pytest.mark.parametrize("name", DAYS)
+def test_what_fits_is_right_in_every_measure_that_the_bench_reads(name):
+    found = tried(DAYS[name])
+    fits = [one for one in found.values() if one.group == "fits this day"]
+    assert len(fits) >= 3
+    for one in fits:
+        read = list(scores_without_cast(one.design, RUNA))
+        turnover = cast_of(one.design, Stroke(), INCHES).turnover
+        water = water_reading(one.design, USUAL_QUESTION, INCHES, movie=False)
+        read += [turnover, water.depth_cord]
+        assert {measure.standing for measure in read} == {"right"}, one.key
+    for one in found.values():
+        assert one.words
+        assert one.group in GROUPS
+        assert one.group == "not for this" or one.design is not None
+
+
+def test_a_leader_longer_than_most_tie_on_a_water_says_so_and_stands_behind_the_usual():
+    """Common practice, no source: nine feet on pocket water, twelve to fifteen for shy fish on a
+    glide; long fine leaders are a school of their own."""
+
+    def cards(kind):
+        here = day(
+            water=Water(kind=kind, depth_m=0.5, pace_m_s=0.6),
+            quarry=TargetFish(temper="wary"),
+            wind=Wind(speed_m_s=1.0),
+            fly=DRY,
+        )
+        found = [school_today(key, here, Stroke(), RUNA) for key in SCHOOLS]
+        read = today_reading([card_of(one, INCHES) for one in found])
+        return [card for card in read.cards if card.group == "fits this day"]
+
+    pocket = cards("pocket water")
+    keys = [card.key for card in pocket]
+    assert keys.index("sixty-twenty-twenty") < keys.index("long-fine")
+    said = next(card.words for card in pocket if card.key == "long-fine")
+    assert "Longer than most tie here, 7 ft to 10 ft." in said
+    glide = {card.key: card.words for card in cards("glide")}
+    assert "most tie" not in glide["long-fine"]
+
+
+@pytest.mark.parametrize(
+    ("line", "length_ft", "said"),
+    [("sink-3", 9.0, True), ("sink-3", 2.0, False), ("intermediate", 9.0, False)],
+)
+def test_on_a_sinking_line_a_long_leader_is_said_to_be_long_and_a_short_one_is_not(
+    line, length_ft, said
+):
+    """Common practice, no source: two to five feet behind what sinks, or the fly lags above it."""
+    lake = DAYS["streamer"].remade(line=FlyLine(title="l", weight=7, sinking=line))
+    assert (beyond_most(length_ft * FOOT_M, lake) != 0.0) is said
+
+
+def test_a_school_says_what_day_it_wants():
+    dry, nymph = tried(DAYS["dry"]), tried(DAYS["nymph"])
+    assert "floats" in dry["tight-line"].words
+    assert "drift on top" in dry["two-part"].words
+    assert "dry fly" in nymph["compound-slack"].words
+    pike = tried(
+        day(quarry=TargetFish(kind="pike", mass_kg=5.0), wish="strip", fly=FLIES["reed-pike"])
+    )
+    assert "wire" in pike["sixty-twenty-twenty"].words
+    assert pike["predator-wire"].group != "not for this"
+    assert nymph["tight-line"].group == "fits this day"
+
+
+def test_nothing_stands_in_for_the_wire_that_teeth_want():
+    weak = (labelled(30), labelled(22, "wire-single"))
+    shark = day(
+        quarry=TargetFish(kind="shark", mass_kg=50.0),
+        fly=Fly(title="Tube", kind="predator", hook=-9, tube=True),
+        line=FlyLine(title="13-weight", weight=13),
+        rod=Rod(title="9 ft 13-weight", length_m=2.74, weight=13, action="fast"),
+        wish="strip",
+    )
+    found = school_today("level-and-wire", shark, Stroke(), Angler(stock=weak))
+    assert found.group == "would do"
+    assert "86 lb single-strand wire or more, which the shelf lacks" in found.words
+
+
+def test_what_would_do_names_the_one_change_and_carries_it():
+    """Into a gale with an easy stroke: a harder one, a stouter tippet, or a shorter leader."""
+    gale = DAYS["streamer"].remade(wind=Wind(speed_m_s=8.0, bearing="in the face"))
+    found = tried(gale, stroke=Stroke(speed_m_s=11.0))
+    would = [one for one in found.values() if one.group == "would do"]
+    assert would
+    for one in would:
+        assert {measure.standing for measure in one.measures} == {"right"}, one.key
+        assert one.words.startswith(("with ", "at ", "thrown "))
+
+
+def test_an_empty_shelf_fits_nothing_and_the_cards_stand_in_order():
+    bare = tried(DAYS["dry"], Angler())
+    assert {one.group for one in bare.values()} == {"would do", "not for this"}
+    cards = today_reading([card_of(one, INCHES) for one in tried(DAYS["nymph"]).values()]).cards
+    places = [(GROUPS.index(card.group), card.off) for card in cards]
+    assert places == sorted(places)
+    assert all(card.outline for card in cards if card.group != "not for this")
+    assert all(card.words.endswith(".") for card in cards)
+
+
+def test_the_spool_that_most_schools_lack_is_the_one_to_buy():
+    shelf = tuple(item for item in demo_stock() if "fluorocarbon" not in item.spool_id)
+    found = tried(DAYS["streamer"], RUNA.remade(stock=shelf))
+    reading = today_reading([card_of(one, INCHES) for one in found.values()])
+    lacking = [card for card in reading.cards if card.group != "not for this" and card.lacks]
+    wanted = reading.buy.removeprefix("One spool to buy for a day like this: ").split(", for ")[0]
+    named = sum(wanted in card.lacks for card in lacking)
+    assert named == max(
+        sum(other in card.lacks for card in lacking) for one in lacking for other in one.lacks
+    )
+
+
+def test_an_empty_shelf_is_told_what_to_buy_and_the_least_of_it():
+    nobody = Angler()
+    found = tried(DAYS["dry"], angler=nobody)
+    built = [one for one in found.values() if one.design is not None]
+    assert {one.group for one in built} <= {"would do", "not for this"}
+    for one in built:
+        assert one.buys
+        assert all(wanted in one.words for wanted in one.buys)
+        assert all(piece.strand.spool_id is None for piece in one.design.leader.pieces)
+    reading = today_reading([card_of(one, INCHES) for one in found.values()])
+    assert reading.buy.startswith("The least to buy for a day like this: a knotless taper of ")
+    # what is owned is used: with all but the tippet on the shelf, the tippet is what is wanted
+    fewer = Angler(stock=tuple(s for s in RUNA.stock if s.strand.material == "nylon-stiff"))
+    lacking = school_today("even-step", DAYS["dry"], Stroke(), fewer)
+    owned = [p for p in lacking.design.leader.pieces if p.strand.spool_id is not None]
+    assert owned or not lacking.buys
