@@ -83,17 +83,17 @@ class Evolved(ElementwiseProblem):
     def leader_of(self, genes: list[int]) -> Leader:
         """The leader that genes stand for."""
         first, *middles, tippet, whole, share, long = genes
-        thin = sorted({one for one in middles if one < len(self.spools)})
+        thin = sorted({middle for middle in middles if middle < len(self.spools)})
         last = self.spools[tippet]
         total = round(self.whole[0] + whole / SHARES * (self.whole[1] - self.whole[0]))
-        low, high = (round(one / self.step) for one in TIPPETS_M)
+        low, high = (round(item / self.step) for item in TIPPETS_M)
         of_tippet = round(low + long / SHARES * (high - low))
         if first < len(self.packets):
             taper = TaperedSection(role="butt", strand=self.packets[first].strand)
             pieces = [taper, self.piece("tippet", last, of_tippet)]
         else:
             butt = self.spools[first - len(self.packets)]
-            between = [self.spools[one] for one in thin]
+            between = [self.spools[item] for item in thin]
             of_butt = round((0.3 + 0.48 * share / SHARES) * total)
             left = max(0, total - of_butt - of_tippet)
             each = [round(left * w) for w in _falling(len(between))]
@@ -112,7 +112,7 @@ class Evolved(ElementwiseProblem):
 
 def _falling(count: int) -> list[float]:
     weights = [1.0 + 0.25 * (count - i) for i in range(count)]
-    return [one / sum(weights) for one in weights]
+    return [weight / sum(weights) for weight in weights]
 
 
 def evolved(day: Situation, angler: Angler, most: int, seed: int = 1) -> list[Evaluated]:
@@ -194,8 +194,8 @@ def school_variants(
 def hypervolumes(*lots: list[Evaluated]) -> list[float]:
     """Of each lot's serving leaders, the hypervolume over that of all lots together, on scales from
     the worst to the best of the pooled front."""
-    axes = [np.array([one.axes for one in lot if one.serves]) for lot in lots]
-    pool = np.concatenate([one for one in axes if len(one)])
+    axes = [np.array([item.axes for item in lot if item.serves]) for lot in lots]
+    pool = np.concatenate([axis for axis in axes if len(axis)])
     pool = pool[non_dominated(pool)]
     least, most = pool.min(axis=0), pool.max(axis=0)
     volume = HV(ref_point=np.zeros(pool.shape[1]))
@@ -207,4 +207,4 @@ def hypervolumes(*lots: list[Evaluated]) -> list[float]:
         return float(volume(-np.clip((points - least) / np.maximum(most - least, 1e-9), 0, 1)))
 
     whole = of(pool)
-    return [of(one) / whole for one in axes]
+    return [of(axis) / whole for axis in axes]

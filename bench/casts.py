@@ -138,14 +138,16 @@ def service(url: str) -> None:
             people = [pool.submit(_drag, cast, number, f"hand-{n}", 0.5) for n in range(8)]
             row(
                 "8 benches by hand",
-                sorted(ms for one in people for ms in one.result()),
+                sorted(ms for person in people for ms in person.result()),
                 "each asks every 0.5 s",
             )
             for n in range(8):  # each leader as it lies before it is dragged
                 cast(next(number), f"drag-{n}")
             people = [pool.submit(_drag, cast, number, f"drag-{n}", 0.0) for n in range(8)]
             others = sorted(_timed(client) for _ in range(30))
-            row("8 benches without pause", sorted(ms for one in people for ms in one.result()))
+            row(
+                "8 benches without pause", sorted(ms for person in people for ms in person.result())
+            )
             row("  another call meanwhile", others)
     _memory(url)
 

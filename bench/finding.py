@@ -40,7 +40,7 @@ def finding() -> None:
     schools' best are matched within what one would notice; seconds."""
     stock = demo_stock()
     angler = Angler(stock=stock, flies=tuple(FLIES.values()))
-    designs = {one.title: one for one in (*demo_designs(stock), *demo_rigs(stock))}
+    designs = {design.title: design for design in (*demo_designs(stock), *demo_rigs(stock))}
     print(
         f"\n{'finding a leader':<12}{'300':>7}{'NSGA-II':>9}{'1,000':>8}{'NSGA-II':>9}"
         f"{'schools matched':>18}{'first s':>9}{'300 s':>8}{'of the dozen':>14}"
@@ -54,7 +54,8 @@ def finding() -> None:
         shares = hypervolumes(few, evolved_few, many, evolved_many, schools)
         best = front_of(schools)
         matched = [
-            any((one.axes >= school.axes - SEEN).all() for one in front_of(many)) for school in best
+            any((item.axes >= school.axes - SEEN).all() for item in front_of(many))
+            for school in best
         ]
         dozen = len(pick_dozen(few, Demands()))
         print(

@@ -113,7 +113,7 @@ def water_over_http(url: str) -> None:
     print(f"\n{'water over HTTP, ms':<34}{'p50':>9}{'p95':>9}")
     with httpx.Client(base_url=url) as client:
         cards = client.get("/api/v1/leaders").json()
-        card = next(one for one in cards if one["title"].startswith("Two under"))
+        card = next(item for item in cards if item["title"].startswith("Two under"))
         design = client.get(f"/api/v1/leaders/{card['leader_id']}").json()["design"]
         for movie in (True, False):
             found, size = [], 0

@@ -134,11 +134,11 @@ def scaled(value: Any, times: float) -> Any:
         fields = [f.name for f in dataclasses.fields(value)]
         return dataclasses.replace(value, **{n: scaled(getattr(value, n), times) for n in fields})
     if isinstance(value, tuple) and hasattr(value, "_fields"):
-        return type(value)(*(scaled(one, times) for one in value))
+        return type(value)(*(scaled(item, times) for item in value))
     if isinstance(value, dict):
-        return {key: scaled(one, times) for key, one in value.items()}
+        return {key: scaled(item, times) for key, item in value.items()}
     if isinstance(value, tuple | list):
-        return type(value)(scaled(one, times) for one in value)
+        return type(value)(scaled(item, times) for item in value)
     return value
 
 
@@ -157,11 +157,11 @@ def put(name: str, old: Any, new: Any) -> bool:
         held = vars(module).get(name)
         if held is old or (isinstance(held, float) and held == old):
             setattr(module, name, new)
-            kernels = [one for one in vars(module).values() if hasattr(one, "py_func")]
-            compiled |= any(name in one.py_func.__code__.co_names for one in kernels)
-        for one in vars(module).values():
-            if hasattr(one, "cache_clear"):
-                one.cache_clear()
+            kernels = [var for var in vars(module).values() if hasattr(var, "py_func")]
+            compiled |= any(name in kernel.py_func.__code__.co_names for kernel in kernels)
+        for var in vars(module).values():
+            if hasattr(var, "cache_clear"):
+                var.cache_clear()
     return compiled
 
 
@@ -184,7 +184,7 @@ def _cords(design: Design) -> dict[str, Score]:
             found.append(turnover_score(Thrown(least, stroke, ""), design.leader, day, units))
     except NineKnotsError:
         pass
-    return {one.key: one for one in found}
+    return {found_item.key: found_item for found_item in found}
 
 
 def measure(debt: Debt, designs: tuple[Design, ...], before: list[dict[str, Score]]) -> None:
@@ -225,7 +225,15 @@ def settle(module: str) -> str:
 def page(found: list[Debt], count: int) -> str:
     """The page."""
     rows = []
-    for debt in sorted(found, key=lambda one: (not one.measured, -one.moved, one.module, one.name)):
+    for debt in sorted(
+        found,
+        key=lambda found_item: (
+            not found_item.measured,
+            -found_item.moved,
+            found_item.module,
+            found_item.name,
+        ),
+    ):
         moves = f"{debt.moved:.2f} of the {debt.cord} cord" if debt.moved >= 0.005 else "nothing"
         if debt.flips:
             moves += f", {debt.flips} other word{'s' if debt.flips > 1 else ''}"

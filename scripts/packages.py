@@ -57,12 +57,12 @@ class Advisory:
     fixed: str
     summary: str
 
-    def applies_to(self, one: Package) -> bool:
+    def applies_to(self, item: Package) -> bool:
         """Whether a package is one it warns of; a version that nothing can read is taken to be."""
-        if (self.ecosystem, self.package.lower()) != (ECOSYSTEMS[one.kind], one.name.lower()):
+        if (self.ecosystem, self.package.lower()) != (ECOSYSTEMS[item.kind], item.name.lower()):
             return False
         try:
-            own = Version(one.version)
+            own = Version(item.version)
             since = self.introduced in ("", "0") or Version(self.introduced) <= own
             return since and not (self.fixed and Version(self.fixed) <= own)
         except InvalidVersion:
@@ -75,41 +75,44 @@ def from_python(text: str) -> Iterator[Package]:
         if found := LOCKED.match(part):
             hashes = re.findall(r"sha256:([0-9a-f]{64})", part)
             yield Package(
-                "pypi", found[1], found[2], tuple((HashAlgorithm.SHA_256, one) for one in hashes)
+                "pypi",
+                found[1],
+                found[2],
+                tuple((HashAlgorithm.SHA_256, hash_) for hash_ in hashes),
             )
 
 
 def from_npm(lock: dict[str, Any]) -> Iterator[Package]:
     """What of a package lock is built into the interface."""
-    for path, one in lock["packages"].items():
-        if path and not one.get("dev") and not one.get("devOptional"):
-            whole = base64.b64decode(one["integrity"].removeprefix("sha512-")).hex()
+    for path, item in lock["packages"].items():
+        if path and not item.get("dev") and not item.get("devOptional"):
+            whole = base64.b64decode(item["integrity"].removeprefix("sha512-")).hex()
             name = path.rpartition("node_modules/")[2]
-            yield Package("npm", name, one["version"], ((HashAlgorithm.SHA_512, whole),))
+            yield Package("npm", name, item["version"], ((HashAlgorithm.SHA_512, whole),))
 
 
 def shipped() -> list[Package]:
     """All that ships."""
     python = from_python((PROJECT / "locks/app.txt").read_text())
     npm = from_npm(json.loads((PROJECT / "web/package-lock.json").read_text()))
-    return sorted({*python, *npm}, key=lambda one: (one.kind, one.name, one.version))
+    return sorted({*python, *npm}, key=lambda item: (item.kind, item.name, item.version))
 
 
 def bill_of(packages: list[Package]) -> str:
     """The bill as CycloneDX JSON: the same for the same locks."""
     bom = Bom(serial_number=UUID(int=0))
     bom.metadata.timestamp = datetime(2000, 1, 1, tzinfo=UTC)
-    for one in packages:
-        space, _, name = one.name.rpartition("/")
+    for item in packages:
+        space, _, name = item.name.rpartition("/")
         bom.components.add(
             Component(
                 type=ComponentType.LIBRARY,
                 group=space or None,
                 name=name,
-                version=one.version,
-                purl=PackageURL(one.kind, space or None, name, one.version),
-                bom_ref=f"{one.kind}:{one.name}@{one.version}",
-                hashes=[HashType(alg=kind, content=text) for kind, text in one.hashes],
+                version=item.version,
+                purl=PackageURL(item.kind, space or None, name, item.version),
+                bom_ref=f"{item.kind}:{item.name}@{item.version}",
+                hashes=[HashType(alg=kind, content=text) for kind, text in item.hashes],
             )
         )
     made: dict[str, Any] = json.loads(JsonV1Dot6(bom).output_as_string())
@@ -120,8 +123,8 @@ def bill_of(packages: list[Package]) -> str:
 def records(path: Path) -> Iterator[dict[str, Any]]:
     """OSV records in a file, a folder or an archive."""
     if path.is_dir():
-        for one in sorted(path.rglob("*.json")):
-            yield json.loads(one.read_text())
+        for item in sorted(path.rglob("*.json")):
+            yield json.loads(item.read_text())
     elif path.suffix == ".zip":
         with zipfile.ZipFile(path) as archive:
             for name in archive.namelist():
@@ -154,15 +157,17 @@ def advisories_in(record: dict[str, Any]) -> Iterator[Advisory]:
 
 def keep_advisories(paths: list[Path]) -> str:
     """Keep those of our packages, with the day; what was kept, in words."""
-    names = {(ECOSYSTEMS[one.kind], one.name.lower()) for one in shipped()}
+    names = {(ECOSYSTEMS[item.kind], item.name.lower()) for item in shipped()}
     found = {
-        one
+        item
         for path in paths
         for record in records(path)
-        for one in advisories_in(record)
-        if (one.ecosystem, one.package.lower()) in names
+        for item in advisories_in(record)
+        if (item.ecosystem, item.package.lower()) in names
     }
-    kept = sorted((asdict(one) for one in found), key=lambda one: (one["package"], one["id"]))
+    kept = sorted(
+        (asdict(found_item) for found_item in found), key=lambda item: (item["package"], item["id"])
+    )
     made = {"read_on": datetime.now(UTC).date().isoformat(), "advisories": kept}
     KNOWN.write_text(json.dumps(made, indent=1) + "\n")
     return f"{len(kept)} advisories of our packages are kept in {KNOWN.name}."
@@ -201,10 +206,10 @@ def check() -> tuple[bool, list[str]]:
 
 def otherwise_installed(packages: list[Package]) -> Iterator[str]:
     """What is installed here at another version than the one that is locked."""
-    for one in packages:
+    for item in packages:
         with suppress(PackageNotFoundError):  # of another system, or not of Python
-            if one.kind == "pypi" and Version(here := version(one.name)) != Version(one.version):
-                yield f"{one.name} {here} is installed, {one.version} is locked."
+            if item.kind == "pypi" and Version(here := version(item.name)) != Version(item.version):
+                yield f"{item.name} {here} is installed, {item.version} is locked."
 
 
 def main() -> int:

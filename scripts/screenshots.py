@@ -261,7 +261,7 @@ def take_hosted(browser: Browser, names: set[str]) -> None:
     """Those of a hosted service, each in a browser that it does not know."""
     with tempfile.TemporaryDirectory() as folder, ending(Hosted(Path(folder)).ready()) as running:
         keeper = joined(running.site, running.invitation, "Keeper")
-        for name in [one for one in HOSTED if one in names]:
+        for name in [item for item in HOSTED if item in names]:
             page = new_page(browser, running.site)
             HOSTED[name](page, running, keeper)
             take(page, name)

@@ -55,7 +55,7 @@ class Saver(threading.Thread):
 
     def gap_s(self, since: float) -> float:
         """For how long nothing was acknowledged, at the longest, since a moment."""
-        later = [since, *(one for one in self.at if one > since), time.monotonic()]
+        later = [since, *(item for item in self.at if item > since), time.monotonic()]
         return max(after - before for before, after in pairwise(later))
 
     def titles(self) -> list[str]:

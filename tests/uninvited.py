@@ -46,15 +46,15 @@ class Watch:
         self.most_bytes = 0
 
     def __enter__(self) -> "Watch":
-        self._threads = [threading.Thread(target=one) for one in (self._ask, self._look)]
-        for one in self._threads:
-            one.start()
+        self._threads = [threading.Thread(target=item) for item in (self._ask, self._look)]
+        for thread in self._threads:
+            thread.start()
         return self
 
     def __exit__(self, *_: object) -> None:
         self._over.set()
-        for one in self._threads:
-            one.join()
+        for thread in self._threads:
+            thread.join()
 
     def _ask(self) -> None:
         while not self._over.wait(PROBE_S):
@@ -122,7 +122,7 @@ class Acts:
         Image.linear_gradient("L").resize(PHOTO).convert("RGB").save(out, "JPEG", quality=80)
         image = b64encode(out.getvalue()).decode()
         forms = [
-            {"plan_id": "0" * 32, "name": f"{one}.jpg", "image": image} for one in range(count)
+            {"plan_id": "0" * 32, "name": f"{item}.jpg", "image": image} for item in range(count)
         ]
         return [self._inside("/api/v1/photos", json.dumps(form)) for form in forms]
 
@@ -276,7 +276,7 @@ def main(minutes: float) -> int:
         (application,) = family(service)["service"]
         time.sleep(20.0)  # until its workers have compiled what they need
         acts = Acts(service.site, insider)
-        todo = [(one.__name__.replace("_", " "), lambda one=one: one(acts)) for one in ACTS]
+        todo = [(item.__name__.replace("_", " "), lambda item=item: item(acts)) for item in ACTS]
         if minutes:
             todo.append(
                 (

@@ -31,7 +31,7 @@ def test_the_demo_is_made_where_there_is_none_and_only_once(client):
         demo = client.post("/api/v1/anglers/demo").json()
         assert (demo["demo"], demo["in_front"]) == (True, True)
     assert client.get("/api/v1/leaders").json()
-    assert len([one for one in client.get("/api/v1/anglers").json() if one["demo"]]) == 1
+    assert len([item for item in client.get("/api/v1/anglers").json() if item["demo"]]) == 1
 
 
 def test_a_code_keeps_ones_things_from_the_others_of_the_household(client, monkeypatch):

@@ -41,7 +41,7 @@ def test_two_phones_in_any_order_and_twice_come_to_the_same(client):
     second = sent(client, *mixed[4:])
     assert first["new"] + second["new"] == len(DAY)
     kept = client.get("/api/v1/events", params={"plan_id": PLAN}).json()
-    assert [one["event_id"] for one in kept] == [one["event_id"] for one in DAY]
+    assert [item["event_id"] for item in kept] == [item["event_id"] for item in DAY]
     assert second["events"] == kept
     assert sent(client, *DAY)["new"] == 0
     assert sent(client, event(1, "note", OTHER, words="elsewhere"))["new"] == 0  # the id is taken
@@ -84,7 +84,7 @@ def test_a_tippet_renewed_at_the_water_comes_off_its_spool_once_and_goes_back(fi
     day = client.get("/api/v1/log").json()["days"][0]
     rig = client.get("/api/v1/log/" + day["plan_id"]).json()["lines"][-1]["rig"]
     assert rig
-    leader = next(one for one in client.get("/api/v1/leaders").json() if one["title"] == rig)
+    leader = next(item for item in client.get("/api/v1/leaders").json() if item["title"] == rig)
     design = client.get(f"/api/v1/leaders/{leader['leader_id']}").json()["design"]
     spool = design["leader"]["pieces"][-1]["strand"]["spool_id"]
     before = left(client, spool)
@@ -127,10 +127,10 @@ def test_the_log_is_found_by_anything_in_it_and_goes_out_as_files(fished):
 def test_a_day_that_was_fished_is_not_forgotten_and_says_what_came_last_time(fished):
     client = fished
     plans = client.get("/api/v1/plans").json()
-    fished = next(one for one in plans if one["fished"])
+    fished = next(item for item in plans if item["fished"])
     refused = client.delete(f"/api/v1/plans/{fished['plan_id']}")
     assert (refused.status_code, refused.json()["where"]) == (422, "plan_id")
-    coming = next(one for one in plans if not one["fished"])
+    coming = next(item for item in plans if not item["fished"])
     before = client.get(f"/api/v1/plans/{coming['plan_id']}").json()["before"]
     assert before[0].startswith("Last time here at ")
 
@@ -151,13 +151,15 @@ def test_landings_told_at_the_water_teach_the_own_cast_once(fished):
 
 
 def test_a_rig_of_the_wallet_is_as_worn_as_the_day_left_it(client):
-    plan = next(one for one in client.get("/api/v1/plans").json() if not one["fished"])["plan_id"]
+    plan = next(item for item in client.get("/api/v1/plans").json() if not item["fished"])[
+        "plan_id"
+    ]
     pack = client.post("/api/v1/plans/pack", json={"plan_id": plan}).json()
-    rig = next(one for one in pack["rigs"] if one["ready"])
+    rig = next(item for item in pack["rigs"] if item["ready"])
     at = {"plan_id": plan}
 
     def state():
-        rigs = {one["rig_id"]: one["state"] for one in client.get("/api/v1/wallet").json()}
+        rigs = {item["rig_id"]: item["state"] for item in client.get("/api/v1/wallet").json()}
         return rigs[rig["key"]]
 
     assert state() == "new"

@@ -22,17 +22,17 @@ def two(app, database):
     club = runa.post("/api/v1/clubs", json={"title": "The Skarn club"}).json()[0]["club_id"]
     code = runa.post(f"/api/v1/clubs/{club}/code").json()["code"]
     answer = eira.post("/api/v1/clubs/join", json={"code": code.lower()})
-    assert [one["name"] for one in answer.json()[0]["members"]] == [
+    assert [item["name"] for item in answer.json()[0]["members"]] == [
         "Runa",
         "Eira",
     ]
     return runa, eira, torv, club
 
 
-def thing_of(one, kind: str) -> str:
+def thing_of(item, kind: str) -> str:
     if kind == "day":
         return PLAN_ID
-    rows = one.get(f"/api/v1/{KINDS[kind]}").json()
+    rows = item.get(f"/api/v1/{KINDS[kind]}").json()
     return next(value for key, value in rows[0].items() if key.endswith("_id"))
 
 
@@ -41,13 +41,15 @@ def given(giver, kind, thing_id, to_id, whom="angler", **more):
     return giver.post("/api/v1/gifts", json=form)
 
 
-def waters(one):
-    ids = [row["place_id"] for row in one.get("/api/v1/places").json()]
-    return [one.get(f"/api/v1/places/{place_id}").json() for place_id in ids]
+def waters(item):
+    ids = [row["place_id"] for row in item.get("/api/v1/places").json()]
+    return [item.get(f"/api/v1/places/{place_id}").json() for place_id in ids]
 
 
 def receiver(giver, name):
-    return next(one["to_id"] for one in giver.get("/api/v1/gifts/to").json() if one["name"] == name)
+    return next(
+        item["to_id"] for item in giver.get("/api/v1/gifts/to").json() if item["name"] == name
+    )
 
 
 @pytest.mark.parametrize("kind", KINDS)
@@ -79,8 +81,8 @@ def test_each_kind_is_given_read_copied_and_taken_back(two, kind):
 
 def test_where_it_is_fished_goes_along_only_where_that_was_said(two):
     runa, eira, _, _ = two
-    water = next(one for one in waters(runa) if one["place"]["latitude"])
-    names = [one["title"] for one in water["stretches"]]
+    water = next(item for item in waters(runa) if item["place"]["latitude"])
+    names = [item["title"] for item in water["stretches"]]
     to_eira = receiver(runa, "Eira")
     rows = [
         *given(runa, "water", water["place_id"], to_eira).json(),
@@ -92,13 +94,13 @@ def test_where_it_is_fished_goes_along_only_where_that_was_said(two):
         for secret in (water["title"], *names):
             assert secret not in read.text
         eira.post(f"/api/v1/gifts/{row['given_id']}/copy")
-    copies = [one["place"] for one in waters(eira)]
+    copies = [item["place"] for item in waters(eira)]
     assert len(copies) == 2
     for place in copies:
         assert (place["latitude"], place["gauge"], place["notes"]) == (None, None, "")
-        assert [one["title"] for one in place["stretches"]][:2] == ["Stretch 1", "Stretch 2"]
-        levels = [len(one["levels"]) for one in place["stretches"]]
-        assert levels == [len(one["levels"]) for one in water["place"]["stretches"]]
+        assert [item["title"] for item in place["stretches"]][:2] == ["Stretch 1", "Stretch 2"]
+        levels = [len(item["levels"]) for item in place["stretches"]]
+        assert levels == [len(item["levels"]) for item in water["place"]["stretches"]]
 
 
 def test_a_leaders_notes_stay_at_home_unless_they_are_given_too(two):
@@ -134,7 +136,7 @@ def test_a_group_reads_what_it_is_given_as_long_as_one_is_in_it(two):
     assert given(eira, "water", "0" * 32, club, "club").status_code == 404
     assert torv.delete(f"/api/v1/clubs/{club}").status_code == 404
     me = next(
-        one["angler_id"] for one in eira.get("/api/v1/clubs").json()[0]["members"] if one["me"]
+        item["angler_id"] for item in eira.get("/api/v1/clubs").json()[0]["members"] if item["me"]
     )
     assert torv.delete(f"/api/v1/clubs/{club}/members/{me}").status_code == 404
     assert eira.delete(f"/api/v1/clubs/{club}/members/{me}").json() == []
@@ -165,9 +167,9 @@ def test_nobody_gives_under_anothers_name(two):
     settings = {"name": "Eira", "units": "imperial", "theme": "light"}
     assert runa.put("/api/v1/angler", json=settings).status_code == 200
     given(runa, "water", thing_of(runa, "water"), club, "club")
-    assert [one["giver"] for one in eira.get("/api/v1/gifts").json()] == ["Runa"]
+    assert [item["giver"] for item in eira.get("/api/v1/gifts").json()] == ["Runa"]
     members = eira.get("/api/v1/clubs").json()[0]["members"]
-    assert [one["name"] for one in members] == ["Runa", "Eira"]
+    assert [member["name"] for member in members] == ["Runa", "Eira"]
 
 
 def test_who_is_deleted_gives_and_is_given_nothing_more(two, database):
@@ -183,6 +185,6 @@ def test_who_is_deleted_gives_and_is_given_nothing_more(two, database):
 
 def test_at_home_one_gives_to_the_others_of_the_household(client, saved):
     client.post("/api/v1/anglers", json={"name": "Torv"})
-    assert [one["name"] for one in client.get("/api/v1/gifts/to").json()] == []
+    assert [item["name"] for item in client.get("/api/v1/gifts/to").json()] == []
     client.post("/api/v1/anglers", json={"name": "Eira"})
-    assert [one["name"] for one in client.get("/api/v1/gifts/to").json()] == ["Torv"]
+    assert [item["name"] for item in client.get("/api/v1/gifts/to").json()] == ["Torv"]

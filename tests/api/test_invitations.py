@@ -91,7 +91,7 @@ def test_ten_are_open_at_once_and_one_taken_back_makes_room(migrated, database):
     app = hosted(migrated)
     runa = joined(app, database, "Runa")
     made = [runa.post("/api/v1/account/invitations", json={"note": str(n)}) for n in range(11)]
-    assert [one.status_code for one in made] == [200] * 10 + [422]
+    assert [item.status_code for item in made] == [200] * 10 + [422]
     (first, *_) = runa.get("/api/v1/account/invitations").json()
     assert runa.delete(f"/api/v1/account/invitations/{first['invitation_id']}").status_code == 204
     token = made[9].json()["url"].split("#")[1]

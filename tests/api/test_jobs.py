@@ -101,9 +101,9 @@ def test_the_newest_of_an_asker_replaces_the_older_even_one_that_runs(with_crew)
         newest = asked(crew, Nap(name="newest"), question="q")
         other = asked(crew, Nap(name="other"), page="another page", question="q")
         assert sorted(await names(newest, other)) == ["newest", "other"]
-        for one in older:
+        for item in older:
             with pytest.raises(Superseded):
-                await one
+                await item
 
     with_crew(play)
 
@@ -114,9 +114,9 @@ def test_light_ones_go_before_heavy_ones_and_one_worker_stays_free(with_crew):
         await asyncio.sleep(0.1)
         light = [asked(crew, Nap(name=f"light {n}")) for n in range(4)]
         assert await names(*light) == [f"light {n}" for n in range(4)]
-        assert not any(one.done() for one in heavy)
-        for one in heavy:
-            one.cancel()
+        assert not any(item.done() for item in heavy)
+        for item in heavy:
+            item.cancel()
         await asyncio.wait(heavy)
 
     with_crew(play)
@@ -138,12 +138,12 @@ def test_too_much_is_refused_with_a_time_to_come_back(with_crew):
     async def play(crew):
         asks = [asked(crew, Nap(name=f"n{n}", seconds=30)) for n in range(2 * MOST_OF_A_PAGE)]
         await asyncio.sleep(0.05)
-        refused = [one.exception() for one in asks if one.done()]
+        refused = [ask.exception() for ask in asks if ask.done()]
         # as many wait as may, and up to one a worker is worked on
         assert MOST_OF_A_PAGE - WORKERS <= len(refused) <= MOST_OF_A_PAGE
-        assert all(isinstance(one, TooBusy) and one.retry_s >= 1 for one in refused)
-        for one in asks:
-            one.cancel()
+        assert all(isinstance(item, TooBusy) and item.retry_s >= 1 for item in refused)
+        for ask in asks:
+            ask.cancel()
         await asyncio.wait(asks)
         assert json.loads(await crew.ask(ME, Nap(name="after"))) == "after"
 
@@ -154,8 +154,8 @@ def test_who_leaves_gives_the_work_up_and_what_takes_too_long_ends(with_crew):
     async def play(crew):
         left = [asked(crew, Nap(name=f"left {n}", seconds=60)) for n in range(WORKERS)]
         await asyncio.sleep(0.3)
-        for one in left:
-            one.cancel()
+        for item in left:
+            item.cancel()
         await asyncio.wait(left)
         assert json.loads(await crew.ask(ME, Nap(name="free"))) == "free"
         with pytest.raises(TooLong) as late:
@@ -220,7 +220,7 @@ def test_what_it_comes_to_is_told_before_the_answer(with_crew):
     async def play(crew):
         told = []
         answer = await crew.ask(ME, Showing(name="s"), told.append)
-        assert [one for one in told if isinstance(one, bytes)] == [b"half", b"nearly"]
+        assert [item for item in told if isinstance(item, bytes)] == [b"half", b"nearly"]
         assert json.loads(answer) == "s"
 
     with_crew(play)

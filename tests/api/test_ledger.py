@@ -28,7 +28,7 @@ def test_a_leader_tied_comes_off_its_spools_and_back(client, saved):
     assert all(left(client, spool) < before[spool] for spool in spools)
     page = client.get("/api/v1/ledger").json()
     assert page["lines"][0]["title"] == f"Tied: 2 of {design['title']}"
-    assert {one["change"][1:] for one in page["lines"][0]["changes"]} == {
+    assert {item["change"][1:] for item in page["lines"][0]["changes"]} == {
         row["takes"] for row in cut["rows"]
     }
     assert page["lines"][0]["can_undo"]

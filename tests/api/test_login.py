@@ -35,12 +35,12 @@ def log_in(app, name, password=PASSWORD):
     return one, one.post("/api/v1/account/log-in", json={"name": name, "password": password})
 
 
-def join_with(device, one, database):
+def join_with(device, item, database):
     """Eira asks to join by a passkey that the device makes."""
     form = {"invitation": invited(database), "name": "Eira"}
-    ask = one.post("/api/v1/account/join/passkey", json=form).json()
+    ask = item.post("/api/v1/account/join/passkey", json=form).json()
     by = {"challenge_id": ask["challenge_id"], "credential": device.make(ask["options"])}
-    return one.post("/api/v1/account/join", json={**form, **by})
+    return item.post("/api/v1/account/join", json={**form, **by})
 
 
 def code_of(answer):
@@ -307,7 +307,7 @@ def test_what_was_tried_is_noted_without_whole_addresses(app, database):
     runa = joined(app, database, "Runa")
     log_in(app, "Runa", "not it at all")
     notes = runa.get("/api/v1/account/activity").json()
-    assert [one["what"] for one in notes] == ["refused, password", "joined"]
+    assert [note["what"] for note in notes] == ["refused, password", "joined"]
     assert notes[0]["place"] == "unknown"  # the tests' client has no address
     assert code_of(runa.get("/api/v1/operator")) == (403, "not-yours")
     assert len(database.transact(lambda cursor: list_notes(cursor))) == 2
@@ -360,7 +360,7 @@ def test_an_account_begins_with_so_many_anglers_and_no_more(app, database):
 def test_an_operator_sees_all_shuts_and_opens_and_nobody_else_does(app, database):
     keeper, runa = joined(app, database, "Keeper", as_operator=True), joined(app, database, "Runa")
     seen = keeper.get("/api/v1/operator").json()
-    assert [one["name"] for one in seen["accounts"]] == ["Keeper", "Runa"]
+    assert [item["name"] for item in seen["accounts"]] == ["Keeper", "Runa"]
     assert seen["seen_now"] == 2
     assert seen["words"] == ["Nothing waits for long."]
     account_id = seen["accounts"][1]["account_id"]
@@ -409,12 +409,12 @@ def test_a_hosted_service_asks_nobody_behind_its_own_walls(app, database, monkey
     assert asked == ["93.184.216.34"]
 
 
-def paired(app, one):
+def paired(app, item):
     """A phone of somebody's, paired with their account."""
     assert (
-        one.post("/api/v1/account/reauthenticate", json={"password": PASSWORD}).status_code == 200
+        item.post("/api/v1/account/reauthenticate", json={"password": PASSWORD}).status_code == 200
     )
-    code = one.post("/api/v1/phones/code").json()["code"]
+    code = item.post("/api/v1/phones/code").json()["code"]
     phone = stranger(app)
     answer = phone.post("/api/v1/phones/pair", json={"code": code, "name": "In the vest"})
     assert answer.status_code == 200, answer.text

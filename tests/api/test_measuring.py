@@ -22,9 +22,9 @@ def micrometer():
 def until(address, wanted, say=(), most_s=8.0):
     """Sightings up to the first in a state, or the last of them."""
     end, seen = time.monotonic() + most_s, []
-    for one in follow_instrument(address, "micrometer", lambda: time.monotonic() < end, say):
-        seen.append(one)
-        if one.state == wanted:
+    for item in follow_instrument(address, "micrometer", lambda: time.monotonic() < end, say):
+        seen.append(item)
+        if item.state == wanted:
             break
     return seen
 
@@ -63,11 +63,11 @@ def test_trouble_is_said_and_it_comes_back_by_itself(micrometer, trick):
     wanted = "gone" if trick == "unplugged" else trick
     assert until(micrometer.address, wanted)[-1].state == wanted
     end, seen = time.monotonic() + 10.0, []
-    for one in follow_instrument(micrometer.address, "micrometer", lambda: time.monotonic() < end):
-        seen.append(one.state)
-        if one.state == wanted:
+    for item in follow_instrument(micrometer.address, "micrometer", lambda: time.monotonic() < end):
+        seen.append(item.state)
+        if item.state == wanted:
             micrometer.trick = "none"
-        if one.state == "live" and wanted in seen:
+        if item.state == "live" and wanted in seen:
             break
     assert seen[-1] == "live"
 
@@ -75,7 +75,7 @@ def test_trouble_is_said_and_it_comes_back_by_itself(micrometer, trick):
 def test_half_lines_wait_for_their_other_half(micrometer):
     micrometer.trick = "halves"
     seen = until(micrometer.address, "live", say=("HAS 0.160 0",))
-    assert {one.state for one in seen} <= {"silent", "live"}
+    assert {item.state for item in seen} <= {"silent", "live"}
 
 
 def test_what_is_not_there_is_looked_for_again():
@@ -115,7 +115,7 @@ def test_a_strand_is_measured_beside_its_label_and_kept_so(client):
     assert len(client.get("/api/v1/measure", params={"of_id": FIVE_X}).json()) == 1
     odd = asked | {"places": [["0.160", "0.161", "0.160"], ["0.161", "0.201", "0.160"]]}
     words = client.post("/api/v1/measure/micrometer", json=odd).json()["words"]
-    assert any("Reading 2 at place 2 is far" in one for one in words)
+    assert any("Reading 2 at place 2 is far" in word for word in words)
     wrong = client.post("/api/v1/measure/micrometer", json=asked | {"places": [["thick"]]})
     assert (wrong.status_code, wrong.json()["where"]) == (422, "places.0.0")
     # a spool's name and label changed in its form keep what was measured

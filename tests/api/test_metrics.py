@@ -11,9 +11,9 @@ def measures(client) -> dict[str, float]:
     """Samples by their names and labels."""
     text = client.get("/metrics").text
     return {
-        " ".join((one.name, *one.labels.values())): one.value
+        " ".join((sample.name, *sample.labels.values())): sample.value
         for family in text_string_to_metric_families(text)
-        for one in family.samples
+        for sample in family.samples
     }
 
 

@@ -6,8 +6,8 @@ from nine_knots.api.metrics import RouteTime
 
 def crews(*eldest_s):
     return tuple(
-        PoolRow(name, busy=0, elsewhere=0, waiting=1, eldest_s=one, done=9, known=0, other=0)
-        for name, one in zip(("bench", "search"), eldest_s, strict=True)
+        PoolRow(name, busy=0, elsewhere=0, waiting=1, eldest_s=item, done=9, known=0, other=0)
+        for name, item in zip(("bench", "search"), eldest_s, strict=True)
     )
 
 
@@ -27,7 +27,7 @@ def test_a_bench_that_is_read_slowly_is_told_once_enough_were_read():
 
 
 def test_who_waits_for_long_is_told_by_where():
-    assert [one.split(" somebody")[0] for one in alarms(crews(9.0, 90.0), ())] == [
+    assert [alarm.split(" somebody")[0] for alarm in alarms(crews(9.0, 90.0), ())] == [
         "At the bench",
         "At the search",
     ]

@@ -21,7 +21,7 @@ def test_landings_teach_the_service_the_anglers_cast(client, saved):
     usual = cast(client, design)
     for _ in range(3):
         after = tell(client, design).json()
-    assert [one["landed"] for one in after["landings"]] == ["piled up"] * 3
+    assert [item["landed"] for item in after["landings"]] == ["piled up"] * 3
     assert after["landings"][0]["leader"] == design["title"]
     assert "normal, " in after["landings"][0]["stroke"]
     assert float(after["speeds"]["normal"].split()[0]) < 15.0
@@ -31,8 +31,8 @@ def test_landings_teach_the_service_the_anglers_cast(client, saved):
     # a speed told as a figure is what it is
     assert cast(client, design, speed="15 m/s")["speed"]["si"] == pytest.approx(15.0)
 
-    for one in after["landings"]:
-        path = f"/api/v1/own-cast/landings/{one['landing_id']}"
+    for item in after["landings"]:
+        path = f"/api/v1/own-cast/landings/{item['landing_id']}"
         client.delete(path).raise_for_status()
     assert client.get("/api/v1/own-cast", params={"units": "metric"}).json() == before
     assert cast(client, design)["turnover"] == usual["turnover"]

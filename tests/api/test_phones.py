@@ -117,7 +117,7 @@ def test_a_code_grows_old(house, bench, database):
 
 def test_a_guest_sees_one_day_at_the_water_and_nothing_else(house, bench, database):
     plans = bench.get("/api/v1/plans").json()
-    fished = next(one for one in plans if one["fished"])["plan_id"]
+    fished = next(plan for plan in plans if plan["fished"])["plan_id"]
     asked = bench.post("/api/v1/phones/code", json={"plan_id": PLAN_ID})
     assert asked.status_code == 404, "nothing was packed of it yet"
     database.transact(pack)
@@ -127,7 +127,7 @@ def test_a_guest_sees_one_day_at_the_water_and_nothing_else(house, bench, databa
     answer = guest.post("/api/v1/phones/pair", json={"code": code["code"], "name": "Guest"}).json()
     assert answer["day"] == PLAN_ID
     assert "and for nothing else" in answer["words"]
-    assert [one["plan_id"] for one in guest.get("/api/v1/plans").json()] == [PLAN_ID]
+    assert [item["plan_id"] for item in guest.get("/api/v1/plans").json()] == [PLAN_ID]
     assert guest.get(f"/api/v1/plans/{PLAN_ID}/pack").status_code == 200
     seen = event(1, "note", PLAN_ID, words="a guest's")
     assert guest.post("/api/v1/events", json={"events": [seen]}).json()["new"] == 1
@@ -150,10 +150,10 @@ def test_a_guest_sees_one_day_at_the_water_and_nothing_else(house, bench, databa
 
 def test_a_phone_belongs_to_one_angler_whoever_sits_at_the_bench(house, bench, database):
     mine = paired(house, bench)
-    titles = [one["title"] for one in mine.get("/api/v1/plans").json()]
+    titles = [item["title"] for item in mine.get("/api/v1/plans").json()]
     database.transact(lambda cursor: create_angler(cursor, Settings(name="Eskil")))
     assert bench.get("/api/v1/plans").json() == []
-    assert [one["title"] for one in mine.get("/api/v1/plans").json()] == titles
+    assert [item["title"] for item in mine.get("/api/v1/plans").json()] == titles
 
 
 AT_THE_WATER = {

@@ -36,7 +36,7 @@ def test_the_level_is_read_by_the_standard(service):
     assert (other.unit, other.metres) == ("°C", None)
     levels = read_levels(service.base, "1", 1.0, 5)
     assert len(levels) == 5
-    assert all(0.4 < one.level_m < 0.7 for one in levels)
+    assert all(0.4 < item.level_m < 0.7 for item in levels)
     assert levels[0].at > levels[1].at
     in_cm = read_levels(service.base, "2", 0.01)
     assert in_cm[0].level_m == pytest.approx(1.41, abs=0.05)
@@ -81,10 +81,13 @@ def test_answers_as_the_standard_has_them_are_read():
     with socketserver.ThreadingTCPServer(("127.0.0.1", 0), Examples) as server:
         threading.Thread(target=server.serve_forever, daemon=True).start()
         base = f"http://127.0.0.1:{server.server_address[1]}/v1.1/"
-        assert [one.key for one in list_datastreams(base)] == ["ds/1"]
+        assert [datastream.key for datastream in list_datastreams(base)] == ["ds/1"]
         found = read_levels(base, "ds/1", 1.0, 9)
         server.shutdown()
-    assert [one.level_m for one in found] == [21.6, 20.9]  # the newest first, in one zone
+    assert [found_item.level_m for found_item in found] == [
+        21.6,
+        20.9,
+    ]  # the newest first, in one zone
 
 
 @pytest.mark.parametrize("trick", ["absurd", "nothing", "no json", "huge", "redirect", "error"])

@@ -12,7 +12,9 @@ NOBODY = "0" * 32
 @pytest.fixture
 def skarn(client):
     """The demo's river, as it is listed."""
-    return next(one for one in client.get("/api/v1/places").json() if one["title"] == "The Skarn")
+    return next(
+        item for item in client.get("/api/v1/places").json() if item["title"] == "The Skarn"
+    )
 
 
 @pytest.fixture
@@ -53,7 +55,7 @@ def test_a_plan_is_kept_as_it_was_typed_and_forgotten(client, form, plan_id):
     }
     again = client.put(f"/api/v1/plans/{plan_id}", json={**form, "title": "Sunday"}).json()
     assert again["texts"]["title"] == "Sunday"
-    card = next(one for one in client.get("/api/v1/plans").json() if one["plan_id"] == plan_id)
+    card = next(item for item in client.get("/api/v1/plans").json() if item["plan_id"] == plan_id)
     assert card["words"] == "The Skarn, two stretches"
     assert client.delete(f"/api/v1/plans/{plan_id}").status_code == 204
     assert client.get(f"/api/v1/plans/{plan_id}").status_code == 404
@@ -87,7 +89,7 @@ def test_what_cannot_be_read_names_its_field(client, form, changed, where):
     refused = client.post("/api/v1/plans", json={**form, **changed})
     assert (refused.status_code, refused.json()["where"]) == (422, where)
     assert client.get("/api/v1/plans").json() == [
-        one for one in client.get("/api/v1/plans").json() if one["title"] != "Saturday"
+        item for item in client.get("/api/v1/plans").json() if item["title"] != "Saturday"
     ]
 
 
@@ -134,9 +136,9 @@ def test_a_plan_is_packed_with_all_that_may_be_asked_at_the_water(client, plan_i
     deeper, faster = stop["planned"]
     assert stop["cells"][deeper][faster]["standing"] == "right"
     assert len(stop["cells"][0]) == len(stop["faster"])
-    assert [one["planned"] for one in stop["levels"]].count(True) == 1
-    assert {one["sees"] for one in stop["sees"]} >= {"It drags", "It piles up", "The fly sinks"}
-    rig = next(one for one in pack["rigs"] if one["key"] == stop["rig"])
+    assert [item["planned"] for item in stop["levels"]].count(True) == 1
+    assert {item["sees"] for item in stop["sees"]} >= {"It drags", "It piles up", "The fly sinks"}
+    rig = next(item for item in pack["rigs"] if item["key"] == stop["rig"])
     new, *_, knotted = rig["states"]
     assert "more fl" in new["by_cuts"][0]["left"]
     assert new["by_cuts"][-1]["renew"]
@@ -147,7 +149,7 @@ def test_a_plan_goes_into_a_calendar(client, plan_id):
     answer = client.get(f"/api/v1/plans/{plan_id}/calendar.ics")
     assert answer.headers["content-type"].startswith("text/calendar")
     entries = Calendar.from_ical(answer.text).walk("VEVENT")
-    assert [str(one["summary"]) for one in entries] == [
+    assert [str(entry["summary"]) for entry in entries] == [
         "Pockets above the bridge: Saturday",
         "The mill glide: Saturday",
     ]

@@ -42,17 +42,17 @@ async def lent(hall, keys, workers=1):
     crew, context = WorkerPool(workers=0), zmq.asyncio.Context()
     keeper = RemoteWorkerListener(hall, crew)
     benches = [LentWorker(context, hall.address, keys) for _ in range(workers)]
-    running = [asyncio.ensure_future(one.lend()) for one in benches]
+    running = [asyncio.ensure_future(bench.lend()) for bench in benches]
     try:
         yield crew, running, benches
     finally:
-        for one in running:
-            one.cancel()
-        for one in running:
+        for item in running:
+            item.cancel()
+        for item in running:
             with suppress(asyncio.CancelledError, OtherVersion):
-                await one
-        for one in benches:
-            one.end()
+                await item
+        for bench in benches:
+            bench.end()
         keeper.close()
         crew.close()
         context.destroy(linger=0)
@@ -105,7 +105,7 @@ def test_what_a_lost_one_worked_on_goes_to_another(hall, tmp_path, monkeypatch):
             await asyncio.sleep(0.05)
         asked = asyncio.ensure_future(crew.ask(ME, HeavyNap(name="h", seconds=3.0)))
         await asyncio.sleep(0.5)
-        number = next(n for n, one in enumerate(benches) if one.is_working)
+        number = next(n for n, item in enumerate(benches) if item.is_working)
         running[number].cancel()
         assert json.loads(await asked) == "h"
         assert crew.elsewhere == 1
@@ -145,9 +145,9 @@ def test_every_task_of_the_demo_goes_over_the_wire_as_it_is():
         *first_tasks(),
         *(
             WaterRemedyTask(
-                design=one, ask=USUAL_QUESTION, stroke=Stroke(), gust=STEADY, angler=angler
+                design=design, ask=USUAL_QUESTION, stroke=Stroke(), gust=STEADY, angler=angler
             )
-            for one in (*demo_designs(stock), *demo_rigs(stock))
+            for design in (*demo_designs(stock), *demo_rigs(stock))
         ),
     ]
     for task in tasks:

@@ -185,8 +185,8 @@ def test_everything_goes_out_and_comes_back_beside_what_was_there(client, saved)
             "/api/v1/practice",
         )
         found = [client.get(look).json() for look in (*looks, "/api/v1/pulls", "/api/v1/tying")]
-        for one in (found[0], found[3]["landings"], found[5]["tests"]):
-            for row in one:
+        for item in (found[0], found[3]["landings"], found[5]["tests"]):
+            for row in item:
                 for name in ("leader_id", "landing_id", "test_id", "updated_at"):
                     row.pop(name, None)
         return found

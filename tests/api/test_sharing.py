@@ -52,7 +52,7 @@ def test_revisions_say_what_they_changed_and_one_is_put_back_as_a_new_one(client
     assert back.status_code == 201
     third, second, first = client.get(f"{path}/revisions").json()
     assert first["changed"] == ["As it was begun."]
-    assert any("Piece" in one and ", was " in one for one in second["changed"])
+    assert any("Piece" in item and ", was " in item for item in second["changed"])
     assert third["length"] == first["length"]
     told = client.get(f"{path}/differences", params={"one": 1, "other": 3}).json()
     assert told["words"] == ["Nothing differs."]
@@ -115,7 +115,7 @@ def test_a_code_opens_on_another_bench_of_the_nearest_spools_there(client, saved
     of = [piece["strand"]["spool_id"] for piece in theirs["design"]["leader"]["pieces"]]
     assert set(of) <= {*owned, None}
     assert None in of
-    assert any("no spool of yours is like" in one for one in theirs["differs"])
+    assert any("no spool of yours is like" in their for their in theirs["differs"])
     long = json.loads(json.dumps(saved["design"]))
     long["notes"] = " ".join(f"note {number * 7919}" for number in range(400))[:4000]
     refused = client.post("/api/v1/sharing/qr", json={"design": long})

@@ -54,7 +54,7 @@ def test_a_damaged_row_is_given_out_as_it_is(client, damaged):
     assert file.json()["version"] == 1
     assert client.get("/api/v1/stored-values/damaged/leader/none").status_code == 404
     everything = client.get("/api/v1/account-data").json()
-    assert [one["row_id"] for one in everything["damaged"]] == [f"{damaged}.1"]
+    assert [item["row_id"] for item in everything["damaged"]] == [f"{damaged}.1"]
     back = client.post("/api/v1/account-data", json=everything)
     assert "1 damaged rows" in back.json()["words"]
 
@@ -83,7 +83,7 @@ def test_leaders_that_a_browser_kept_are_brought_up(client, saved):
     assert broken["leader"] is None
     assert "cannot be read" in broken["why"]
     newer = client.post("/api/v1/stored-values/leaders", json={**asked, "version": 99}).json()
-    assert all("version 99" in one["why"] for one in newer)
+    assert all("version 99" in item["why"] for item in newer)
 
 
 @pytest.mark.parametrize(

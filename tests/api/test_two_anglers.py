@@ -149,19 +149,19 @@ class Calls:
             for verb, operation in verbs.items():
                 about = [self.call(verb, path, operation, number, True) for number in range(2)]
                 nobodys = self.call(verb, path, operation, 0, False)
-                for one in about[: 1 if about[0] == about[1] else 2]:
-                    yield f"{verb} {path}", one, nobodys
+                for entry in about[: 1 if about[0] == about[1] else 2]:
+                    yield f"{verb} {path}", entry, nobodys
 
     def call(self, verb: str, path: str, operation: dict, number: int, theirs: bool) -> dict:
         query, headers = {}, {"origin": ORIGIN}
-        for one in operation.get("parameters", []):
-            value = self.value(one["name"], one["schema"], number, theirs)
-            if one["in"] == "path":
-                path = path.replace("{" + one["name"] + "}", str(value))
-            elif one["in"] == "query" and (one.get("required") or one["name"] in self.ids):
-                query[one["name"]] = value
-            elif one["in"] == "header" and one.get("required"):
-                headers[one["name"]] = "1"
+        for entry in operation.get("parameters", []):
+            value = self.value(entry["name"], entry["schema"], number, theirs)
+            if entry["in"] == "path":
+                path = path.replace("{" + entry["name"] + "}", str(value))
+            elif entry["in"] == "query" and (entry.get("required") or entry["name"] in self.ids):
+                query[entry["name"]] = value
+            elif entry["in"] == "header" and entry.get("required"):
+                headers[entry["name"]] = "1"
         made: dict[str, Any] = {"method": verb, "url": path, "params": query, "headers": headers}
         if "requestBody" in operation:
             schema = operation["requestBody"]["content"]["application/json"]["schema"]

@@ -106,7 +106,7 @@ def test_no_more_than_two_hashes_are_made_at_once(monkeypatch):
     monkeypatch.setattr(secret, "SLOW", ConcurrencyLimit(at_once=2, waiting=6, busy="busy"))
     with ThreadPoolExecutor(40) as pool:
         ends = [pool.submit(secret.sealed, "x") for _ in range(40)]
-    refused = [one for one in ends if isinstance(one.exception(), TooBusy)]
+    refused = [end for end in ends if isinstance(end.exception(), TooBusy)]
     assert most == 2
     assert 8 <= 40 - len(refused) < 20
 
@@ -120,7 +120,7 @@ def test_of_an_odd_password_only_so_much_is_judged(monkeypatch):
 
     monkeypatch.setattr("zxcvbn.zxcvbn", meter)
     check_password("4@8({[<369!1|705$7+%2" * 5)  # all of it takes 6.6 s
-    assert [len(one) for one in judged] == [LOOKED_AT]
+    assert [len(item) for item in judged] == [LOOKED_AT]
     assert LOOKED_AT <= 32
 
 

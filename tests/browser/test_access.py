@@ -16,9 +16,9 @@ def serious(page: Page) -> list[str]:
     page.evaluate(AXE)
     found = page.evaluate("axe.run(document, { resultTypes: ['violations'] })")
     return [
-        f"{one['id']}: {one['help']} at {[node['target'] for node in one['nodes'][:3]]}"
-        for one in found["violations"]
-        if one["impact"] in ("serious", "critical")
+        f"{found_item['id']}: {found_item['help']} at {[node['target'] for node in found_item['nodes'][:3]]}"
+        for found_item in found["violations"]
+        if found_item["impact"] in ("serious", "critical")
     ]
 
 

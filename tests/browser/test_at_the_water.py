@@ -159,7 +159,7 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
         context.set_offline(False)
     expect(phone.get_by_text("all at the bench")).to_be_visible(timeout=20_000)
     kept = log_of(program)
-    assert {one["detail"].get("photo") for one in kept} >= set(photos_of(program)) != set()
+    assert {item["detail"].get("photo") for item in kept} >= set(photos_of(program)) != set()
     # the fish told twice and taken back once, the undone tippet: two more and two that take back
     assert len(kept) - before == HAPPENED + 3
     # another phone had a fish meanwhile, and this one sends all it has again
@@ -313,7 +313,7 @@ def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
     file.write_bytes(answer.content)
     page = browser.new_page()
     asked = []
-    page.on("request", lambda one: asked.append(one.url))
+    page.on("request", lambda item: asked.append(item.url))
     page.goto(f"file://{file}")
     expect(page.get_by_role("heading", name="Skarn evening sedge")).to_be_visible()
     tap(page, "Happened")
@@ -328,7 +328,9 @@ def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
     tap(page, "Wallet")
     with page.expect_download() as download:
         tap(page, "Save the log as a file")
-    assert [one for one in asked if not one.startswith(("file:", "data:", "blob:"))] == []
+    assert [
+        question for question in asked if not question.startswith(("file:", "data:", "blob:"))
+    ] == []
     log = tmp_path / download.value.suggested_filename
     download.value.save_as(log)
     page.close()

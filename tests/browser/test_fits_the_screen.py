@@ -162,11 +162,11 @@ def test_on_a_phone_no_label_lies_over_another(page):
     expect(page.get_by_text("short pieces drawn longer")).to_be_visible()
     found = {}
     for name, picture in (("Water", "svg.section text"), ("Hold", "svg.pull text")):
-        stage(page, next(one for one in STAGES if one.startswith(name)))
+        stage(page, next(item for item in STAGES if item.startswith(name)))
         found[name] = page.evaluate(OVERLAPS, picture)
     open_from_shelf(page, "Skarn evening sedge")
     for name, picture in (("Air", "svg.cast text"), ("Water", "svg.lane text")):
-        stage(page, next(one for one in STAGES if one.startswith(name)))
+        stage(page, next(item for item in STAGES if item.startswith(name)))
         found[f"dry {name}"] = page.evaluate(OVERLAPS, picture)
     assert {name: over for name, over in found.items() if over} == {}
 

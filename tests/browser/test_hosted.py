@@ -154,7 +154,7 @@ def test_a_phone_is_paired_and_all_is_deleted_at_a_word(page, site, keeper):
     page.goto(f"{site.site}/water/pair#{code}")
     page.get_by_role("button", name="Pair it").click()
     expect(page.get_by_role("status")).to_contain_text("is paired")
-    assert [one["httpOnly"] for one in page.context.cookies()] == [True]
+    assert [cooky["httpOnly"] for cooky in page.context.cookies()] == [True]
 
     page.context.add_cookies(jar)
     page.goto(f"{site.site}/account")

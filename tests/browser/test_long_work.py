@@ -9,7 +9,7 @@ from tests.browser.conftest import draft_kept, joint, open_from_shelf, piece, pi
 
 def databases(program) -> list[psutil.Process]:
     children = psutil.Process(program.process.pid).children(recursive=True)
-    return [one for one in children if "mariadbd" in one.name()]
+    return [item for item in children if "mariadbd" in item.name()]
 
 
 def test_a_depth_table_shows_its_progress_and_is_stopped(page):
@@ -34,8 +34,8 @@ def test_a_database_killed_in_mid_drag_costs_nothing(page, program):
     page.mouse.move(x, y)
     page.mouse.down()
     page.mouse.move(x + 15, y, steps=4)
-    for one in databases(program):
-        one.kill()
+    for database in databases(program):
+        database.kill()
     page.mouse.move(x + 60, y, steps=12)
     expect(page.get_by_text("isn’t answering")).to_be_visible()
     page.mouse.up()

@@ -58,10 +58,12 @@ def test_what_is_said_while_what_was_said_before_is_read_takes_nothing_back(page
     page.get_by_text("bony", exact=True).click()
     slow.clear()
     with page.expect_response(
-        lambda one: one.url.endswith("/api/v1/bench") and '"bony"' in (one.request.post_data or "")
+        lambda item: (
+            item.url.endswith("/api/v1/bench") and '"bony"' in (item.request.post_data or "")
+        )
     ) as second:
-        for one in held:
-            one.continue_()
+        for item in held:
+            item.continue_()
     own = second.value.json()["design"]["situation"]["quarry"]["own"]
     assert (own["teeth"], own["mouth"]) == ("cutting", "bony")
     page.keyboard.press("Escape")

@@ -97,8 +97,8 @@ class Cluster:
             web=web,
             host=self.host,
             nodes="\n".join(
-                f"    server node{n} 127.0.0.1:{one.port} check{' backup' if n else ''}"
-                for n, one in enumerate(self.nodes)
+                f"    server node{n} 127.0.0.1:{item.port} check{' backup' if n else ''}"
+                for n, item in enumerate(self.nodes)
             ),
             services="\n".join(
                 f"    server web{n} 127.0.0.1:{port} check" for n, port in enumerate(self._ports)
@@ -107,18 +107,18 @@ class Cluster:
         self.proxy = Proxy(folder, text)
         self.services = [self.service(0), self.service(1)]
         self._until_ready()
-        said = next(one.said for one in self.services if "/join#" in one.said)
+        said = next(service.said for service in self.services if "/join#" in service.said)
         self.invitation = invitation_in(said)
 
     def _until_ready(self) -> None:
         """Wait until both services have workers that have compiled what they need, and the proxy
         finds a service: on a busy machine that takes a minute."""
 
-        def ready(one: Running) -> bool:
-            return bool(one.http.get("/api/v1/readiness").json()["ready"])
+        def ready(running: Running) -> bool:
+            return bool(running.http.get("/api/v1/readiness").json()["ready"])
 
-        for one in self.services:
-            until(partial(ready, one), f"workers of {one.url}", START_S)
+        for service in self.services:
+            until(partial(ready, service), f"workers of {service.url}", START_S)
         until(lambda: httpx.get(f"{self.site}/api/v1/account").is_success, self.site, START_S)
 
     def service(self, number: int) -> Running:
@@ -132,8 +132,8 @@ class Cluster:
 
     def stop(self) -> None:
         """End all of it."""
-        for one in self.services:
-            one.stop()
+        for service in self.services:
+            service.stop()
         self.proxy.stop()
         for node in self.nodes:
             node.stop()

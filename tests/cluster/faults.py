@@ -67,11 +67,11 @@ def try_faults(cluster: Cluster) -> bool:
     keeper = cluster.joined("Keeper", cluster.invitation)
     names = [f"Writer {number}" for number in range(WRITERS)]
     clients = [cluster.joined(name, invite(keeper)) for name in names]
-    for one in clients:
-        one.post("/api/v1/anglers/demo").raise_for_status()
-    writers = [Saver(one, name) for one, name in zip(clients, names, strict=True)]
-    for one in writers:
-        one.start()
+    for client in clients:
+        client.post("/api/v1/anglers/demo").raise_for_status()
+    writers = [Saver(item, name) for item, name in zip(clients, names, strict=True)]
+    for writer in writers:
+        writer.start()
     time.sleep(SETTLES_S)
     worst = 0.0
     print(f"{'what was done':18} {'took':>6} {'longest without an acknowledged save':>38}")
@@ -80,15 +80,15 @@ def try_faults(cluster: Cluster) -> bool:
         act(cluster)
         took = time.monotonic() - begun
         time.sleep(max(0.0, BACK_S + 2.0 - took))
-        gap = max(one.gap_s(begun) for one in writers)
+        gap = max(writer.gap_s(begun) for writer in writers)
         worst = max(worst, gap)
         print(f"{act.__name__:18} {took:5.1f} s {gap:36.1f} s", flush=True)
-    for one in writers:
-        one.stop()
-    found = [one.lost_and_twice() for one in writers]
-    lost, twice = sum(one for one, _ in found), sum(two for _, two in found)
-    saved = sum(len(one.acknowledged) for one in writers)
-    statuses = sorted(set.union(*(one.statuses for one in writers)))
+    for writer in writers:
+        writer.stop()
+    found = [writer.lost_and_twice() for writer in writers]
+    lost, twice = sum(item for item, _ in found), sum(two for _, two in found)
+    saved = sum(len(writer.acknowledged) for writer in writers)
+    statuses = sorted(set.union(*(writer.statuses for writer in writers)))
     there = [node.ask("SELECT COUNT(*) FROM leader")[0][0] for node in cluster.nodes]
     print(f"{saved} saves acknowledged, {lost} lost, {twice} done twice; answers {statuses}")
     print(f"leaders on the three nodes: {there}")

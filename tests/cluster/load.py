@@ -21,11 +21,11 @@ class Angler:
     """One at the table: changes a leader, looks at cast, hold and water, now and then something
     else, as an evening goes."""
 
-    def __init__(self, one: httpx.Client, number: int) -> None:
+    def __init__(self, item: httpx.Client, number: int) -> None:
         self.http = httpx.AsyncClient(
-            base_url=one.base_url,
-            cookies=one.cookies,
-            headers={**one.headers, "nine-knots-page": f"page-{number}"},
+            base_url=item.base_url,
+            cookies=item.cookies,
+            headers={**item.headers, "nine-knots-page": f"page-{number}"},
             timeout=60.0,
         )
         self.random = random.Random(number)
@@ -59,7 +59,7 @@ class Angler:
 
     async def bench(self) -> None:
         pieces = self.design["leader"]["pieces"]
-        level = [number for number, one in enumerate(pieces) if "length_m" in one]
+        level = [number for number, item in enumerate(pieces) if "length_m" in item]
         edit = None
         if level:
             number = self.random.choice(level)
@@ -97,14 +97,14 @@ def try_load(cluster: Cluster, anglers: int, minutes: float) -> bool:
     begun = time.monotonic()
     clients = [cluster.joined(f"Angler {n}", invite(keeper)) for n in range(anglers)]
     print(f"{anglers} joined in {time.monotonic() - begun:.0f} s", flush=True)
-    sitting = [Angler(one, number) for number, one in enumerate(clients)]
+    sitting = [Angler(item, number) for number, item in enumerate(clients)]
     asyncio.run(_sit(sitting, minutes))
     times: Times = defaultdict(list)
     statuses: dict[int, int] = defaultdict(int)
-    for one in sitting:
-        for route, found in one.times.items():
+    for item in sitting:
+        for route, found in item.times.items():
             times[route] += found
-        for status, count in one.statuses.items():
+        for status, count in item.statuses.items():
             statuses[status] += count
     print(f"{'route':34} {'calls':>7} {'p50':>9} {'p95':>9}")
     for route, found in sorted(times.items()):
@@ -116,9 +116,9 @@ def try_load(cluster: Cluster, anglers: int, minutes: float) -> bool:
 
 async def _sit(sitting: list[Angler], minutes: float) -> None:
     for some in range(0, len(sitting), AT_ONCE):
-        await asyncio.gather(*(one.begin() for one in sitting[some : some + AT_ONCE]))
+        await asyncio.gather(*(item.begin() for item in sitting[some : some + AT_ONCE]))
     print("all sit", flush=True)
     until = time.monotonic() + 60.0 * minutes
-    await asyncio.gather(*(one.sit(until) for one in sitting))
-    for one in sitting:
-        await one.http.aclose()
+    await asyncio.gather(*(item.sit(until) for item in sitting))
+    for item in sitting:
+        await item.http.aclose()

@@ -14,8 +14,8 @@ def show(cluster: Cluster) -> bool:
     """Say where everything is, till told to end."""
     for node in cluster.nodes:
         print(f"database {node.number}: 127.0.0.1:{node.port}")
-    for number, one in enumerate(cluster.services, 1):
-        print(f"service {number}: {one.url} (watch it: {one.url}/metrics)")
+    for number, item in enumerate(cluster.services, 1):
+        print(f"service {number}: {item.url} (watch it: {item.url}/metrics)")
     print(f"Found at {cluster.site}; the first operator joins at")
     print(f"{cluster.site}/join#{cluster.invitation}  (Ctrl-C ends it)", flush=True)
     try:

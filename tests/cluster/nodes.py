@@ -39,7 +39,7 @@ class Node:
         data = self.folder / "data"
         if not data.is_dir():
             self._initialise(data)
-        others = ",".join(f"127.0.0.1:{one.group}" for one in nodes)
+        others = ",".join(f"127.0.0.1:{node.group}" for node in nodes)
         listens = f"gmcast.listen_addr=tcp://127.0.0.1:{self.group}"
         receives = f"ist.recv_addr=127.0.0.1:{free_port()}"
         command = [

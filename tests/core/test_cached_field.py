@@ -19,10 +19,10 @@ class Slow:
 def test_two_are_worked_out_side_by_side_and_each_once():
     both = Barrier(2, timeout=10.0)  # broken where one has to wait for the other's end
     pair = [Slow(both), Slow(both)]
-    threads = [Thread(target=lambda one=one: one.found) for one in pair]
+    threads = [Thread(target=lambda item=item: item.found) for item in pair]
     for thread in threads:
         thread.start()
     for thread in threads:
         thread.join()
-    assert [vars(one).get("found") for one in pair] == [1, 1]
-    assert [one.found for one in pair] == [1, 1]
+    assert [vars(item).get("found") for item in pair] == [1, 1]
+    assert [item.found for item in pair] == [1, 1]

@@ -92,7 +92,7 @@ def test_a_deadline_passes_through_whatever_tries_one_thing_after_another():
             kinds = node.type if isinstance(node, ast.ExceptHandler) else None
             if isinstance(node, ast.Call) and getattr(node.func, "id", "") == "suppress":
                 kinds = ast.Tuple(node.args)
-            names = {one.id for one in ast.walk(kinds or node) if isinstance(one, ast.Name)}
+            names = {item.id for item in ast.walk(kinds or node) if isinstance(item, ast.Name)}
             is_bare = isinstance(node, ast.ExceptHandler) and kinds is None
             if is_bare or (kinds is not None and CATCH_ALL & names):
                 caught.add(f"{file.parent.name}/{file.name}")

@@ -28,7 +28,7 @@ def test_no_combination_is_cheaper(days, prices):
     taken, buy = cheapest(days, prices)
     assert all(choice in choices for choice, choices in zip(taken, days, strict=True))
     assert set(buy) == {thing for choice in taken for thing in choice.buys}
-    least = min(cost({thing for one in mix for thing in one.buys}) for mix in product(*days))
+    least = min(cost({thing for item in mix for thing in item.buys}) for mix in product(*days))
     assert cost(buy) == pytest.approx(least, abs=5e-4 * len(days))
 
 

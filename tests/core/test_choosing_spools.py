@@ -36,7 +36,8 @@ def planned(key):
 def cost_of(plan, chain):
     """What a chain of spools costs: each by itself, and every step."""
     cost = sum(
-        spools.WantedSection(piece).cost(one) for piece, one in zip(plan.pieces, chain, strict=True)
+        spools.WantedSection(piece).cost(item)
+        for piece, item in zip(plan.pieces, chain, strict=True)
     )
     for number in range(1, len(chain)):
         upper, lower = plan.pieces[number - 1 : number + 1]

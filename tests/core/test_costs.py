@@ -11,7 +11,7 @@ from tests.makers import SHELF
 
 DEAR = SHELF[0].remade(price=Price(paid=6.0, amount=30.0))
 PLAIN = SHELF[1].remade(price=None)
-STOCK = {one.spool_id: one for one in (DEAR, PLAIN)}
+STOCK = {item.spool_id: item for item in (DEAR, PLAIN)}
 
 
 def change(spool, by):
@@ -30,7 +30,7 @@ def change(spool, by):
     ],
 )
 def test_an_act_costs_what_its_priced_spools_gave(why, changes, said):
-    assert cost_text(why, [change(*one) for one in changes], STOCK) == said
+    assert cost_text(why, [change(*item) for item in changes], STOCK) == said
 
 
 def test_all_acts_are_summed_by_why_and_what_has_no_price_is_said():

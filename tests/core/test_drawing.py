@@ -18,14 +18,17 @@ EDGE = 60.0  # standing parts leave the drawing beyond this
 
 
 def curves(key, k=0.0):
-    return tuple(one.curve for one in RECIPES[key].build(k).strands)
+    return tuple(item.curve for item in RECIPES[key].build(k).strands)
 
 
 def overs(found, first, second, low=0.0, high=1e9):
     """Along the first strand, whether it lies over the second at each crossing, in order."""
     along = []
-    for one in found:
-        for mine, other, over in ((one.over, one.under, True), (one.under, one.over, False)):
+    for found_item in found:
+        for mine, other, over in (
+            (found_item.over, found_item.under, True),
+            (found_item.under, found_item.over, False),
+        ):
             if mine[0] == first and other[0] == second and low <= mine[1] <= high:
                 along.append((mine[1], over))
     return [over for _, over in sorted(along)]
@@ -56,11 +59,11 @@ def test_strands_are_whole_and_inside_the_drawing(key, k):
 def test_both_ends_of_every_strand_are_accounted_for(key):
     """A standing part leaves at the edge, a tag ends inside, an eye and a doubled line close."""
     ends = []
-    for one in RECIPES[key].build(0.0).strands:
-        if one.part == "eye":
-            assert one.curve.points[0] == pytest.approx(one.curve.points[-1])
+    for item in RECIPES[key].build(0.0).strands:
+        if item.part == "eye":
+            assert item.curve.points[0] == pytest.approx(item.curve.points[-1])
             continue
-        ends += [abs(float(one.curve.points[i, 0])) > EDGE for i in (0, -1)]
+        ends += [abs(float(item.curve.points[i, 0])) > EDGE for i in (0, -1)]
     standing = {"between": 2, "line": 2}.get(KNOTS[key].place, 1)
     assert sum(ends) == standing
     assert len(ends) - sum(ends) >= 1
@@ -79,8 +82,8 @@ def test_the_work_shows_step_by_step_and_all_of_it_at_the_end(key):
     assert all(re.fullmatch(r"M[-\d. L]+", stroke.path) for stroke in drawing.work)
     assert len(drawing.drawn_up) >= 4
     assert all(caption.endswith(".") for caption in drawing.captions)
-    for one in recipe.build(0.0).strands:
-        assert (np.diff(since(one, steps)) >= 0).all()
+    for item in recipe.build(0.0).strands:
+        assert (np.diff(since(item, steps)) >= 0).all()
     assert drawing_of(recipe) == drawing
 
 

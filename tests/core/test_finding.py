@@ -73,7 +73,7 @@ def test_what_is_found_does_all_that_was_asked_when_it_is_read_again(found, name
     left = {s.spool_id: s.remaining_m for s in RUNA.stock if isinstance(s, Spool)}
     for chosen in dozen:
         leader = chosen.one.table.leader
-        read = {one.key: one for one in Assessor(held_day, RUNA).measures(leader, STROKE)}
+        read = {score.key: score for score in Assessor(held_day, RUNA).measures(leader, STROKE)}
         for key in {"turnover", "depth", "drift", "match"} & set(read):
             assert read[key].standing == "right", (key, read[key])
         assert hold_of(leader).low_n >= need_of(held_day).most_n
@@ -93,17 +93,17 @@ def test_what_is_found_does_all_that_was_asked_when_it_is_read_again(found, name
 def test_the_dozen_differ_and_no_school_betters_one_of_them(found, name):
     demands, tried = found[name]
     dozen = [chosen.one for chosen in pick_dozen(tried, demands)]
-    for one, other in pairwise(dozen):
-        assert (np.abs(one.axes - other.axes) > SEEN).any()
-    for school in (one for one in tried if one.origin and one.serves):
+    for item, other in pairwise(dozen):
+        assert (np.abs(item.axes - other.axes) > SEEN).any()
+    for school in (evaluated for evaluated in tried if evaluated.origin and evaluated.serves):
         assert not any(
-            (school.axes >= one.axes).all() and (school.axes > one.axes).any() for one in dozen
+            (school.axes >= item.axes).all() and (school.axes > item.axes).any() for item in dozen
         )
 
 
 def test_leaders_are_such_as_a_person_would_tie(found):
     _, tried = found["dry"]
-    own = [one.table.leader for one in tried if not one.origin]
+    own = [evaluated.table.leader for evaluated in tried if not evaluated.origin]
     assert len(own) > 10
     for leader in own:
         assert is_plausible(leader, DAYS["dry"])
@@ -118,7 +118,9 @@ def test_leaders_are_such_as_a_person_would_tie(found):
 def test_upper_flies_are_tied_as_comes_out_best(found):
     _, tried = found["nymph"]
     joints = [
-        one.table.leader.joints[joint] for one in tried for joint, _ in one.table.leader.flies_above
+        evaluated.table.leader.joints[joint]
+        for evaluated in tried
+        for joint, _ in evaluated.table.leader.flies_above
     ]
     assert {joint.kind == "fly" for joint in joints} == {True, False}  # in line, and on tags
     tags = {round(joint.dropper.length_m, 3) for joint in joints if joint.dropper}
@@ -142,9 +144,9 @@ def test_far_from_the_edge_the_worse_cast_opens_too(found):
     _, tried = found["dry"]
     reader, air = Assessor(DAYS["dry"], RUNA), air_of(DAYS["dry"].wind)
     worse = air._replace(wind_m_s=air.wind_m_s - WIND_OFF_M_S)
-    sure = sorted((o for o in tried if o.margin >= FAR_FROM_IT), key=lambda one: one.margin)
-    for one in sure[:6]:
-        leader = one.table.leader
+    sure = sorted((o for o in tried if o.margin >= FAR_FROM_IT), key=lambda item: item.margin)
+    for item in sure[:6]:
+        leader = item.table.leader
         speed = SLOWER * STROKE.speed_m_s / wanted(leader, DAYS["dry"])[0]
         assert opens_at(speed, reader.rig(leader, STROKE), STROKE, worse)
 
@@ -232,12 +234,12 @@ def test_the_spool_to_buy_is_one_that_is_lacked_and_what_it_makes_is_better():
 
 def test_what_is_cast_and_what_its_fly_pulls_out_are_told_beside_each_other(found):
     _, tried = found["nymph"]
-    pulled = next(one for one in tried if one.reserve is None)
-    cast = next(one for one in tried if one.reserve is not None)
-    for one, other in ((pulled, cast), (cast, pulled)):
-        said = SAID["easy to throw"](one, other, INCHES)
+    pulled = next(evaluated for evaluated in tried if evaluated.reserve is None)
+    cast = next(evaluated for evaluated in tried if evaluated.reserve is not None)
+    for item, other in ((pulled, cast), (cast, pulled)):
+        said = SAID["easy to throw"](item, other, INCHES)
         assert (
-            said == f"{wish_figure(one, 'turnover')} (the other {wish_figure(other, 'turnover')})"
+            said == f"{wish_figure(item, 'turnover')} (the other {wish_figure(other, 'turnover')})"
         )
 
 

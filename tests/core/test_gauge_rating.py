@@ -67,7 +67,7 @@ def test_it_is_never_surer_beyond_what_was_seen_than_within(notes, level):
 
 
 def test_words_say_depth_pace_spread_and_where_nobody_looked():
-    here = {one.title: one for one in place_reading("a" * 32, SKARN, 0.6, METRIC).stretches}
+    here = {item.title: item for item in place_reading("a" * 32, SKARN, 0.6, METRIC).stretches}
     alder = here["The alder pool, head"]
     assert alder.now.startswith("Thigh-deep, 80 cm, ± 10 cm; walking pace, 0.8 m/s")
     assert alder.now.endswith("By four notes.")
@@ -77,7 +77,7 @@ def test_words_say_depth_pace_spread_and_where_nobody_looked():
     assert here["The mill glide"].rules.startswith("One fly at most")
     high = place_reading("a" * 32, SKARN, 1.4, METRIC).stretches[1]
     assert "beyond what you saw (0.38 m to 0.81 m)" in high.beyond
-    assert any("Not to be waded" in one for one in high.cautions)
+    assert any("Not to be waded" in caution for caution in high.cautions)
     usual = place_reading("a" * 32, SKARN, None, IMPERIAL).stretches[1]
     assert (usual.now, usual.water.rules) == ("", SKARN.rules)
 

@@ -57,5 +57,5 @@ def test_an_indicator_at_the_very_end_leaves_the_joints_to_the_line():
     leader = tied(level(18, 3), level(15, 2), level(12, 2))
     low = Attachment(kind="indicator", above_end_m=1e-18, diameter_m=0.016)
     ends = (leader, leader.remade(attachments=(low,)))
-    plain, found = ([one.flag for one in match_joints(end, line_profile(FIVE))] for end in ends)
+    plain, found = ([joint.flag for joint in match_joints(end, line_profile(FIVE))] for end in ends)
     assert found == plain

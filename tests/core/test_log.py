@@ -123,7 +123,7 @@ def test_breaks_are_set_against_what_hold_expected_of_the_rig_that_broke():
     assert found["at the fly"].seen == 1
     assert found["at the fly"].expected == pytest.approx(0.75)
     chances = expected_breaks(demo_designs(demo_stock())[0].leader)
-    assert sum(one.chance for one in chances) == pytest.approx(1.0)
+    assert sum(item.chance for item in chances) == pytest.approx(1.0)
 
 
 def test_a_knot_that_breaks_too_often_is_named():
@@ -140,9 +140,9 @@ def test_a_knot_that_breaks_too_often_is_named():
 def test_the_season_of_the_demo_has_something_to_say_in_every_picture():
     days = tuple(
         LoggedDay(
-            one.plan_id, one.brief, events_in_context(one.brief, one.plan.level_m, one.events)
+            item.plan_id, item.brief, events_in_context(item.brief, item.plan.level_m, item.events)
         )
-        for one in demo_season(demo_stock())
+        for item in demo_season(demo_stock())
     )
     season = season_of(days, METRIC)
     assert len(season.tables) == 5

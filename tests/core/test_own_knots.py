@@ -30,8 +30,8 @@ def told(tests, knot="blood"):
 
 def test_a_test_far_from_the_others_is_questioned_and_still_counts_until_set_aside():
     tests = pulls(0.85, 0.86, 0.84, 0.4)
-    shares = sorted(log(one.kept) for one in tests)
-    assert [is_odd(one, shares) for one in tests] == [False, False, False, True]
+    shares = sorted(log(test.kept) for test in tests)
+    assert [is_odd(test, shares) for test in tests] == [False, False, False, True]
     aside = tests[3].model_copy(update={"set_aside": True})
     assert is_odd(aside, shares[1:]), "one set aside is not among those it is held against"
     assert not is_odd(tests[0], [log(tests[0].kept)]), "alone, against the prior"
@@ -44,7 +44,7 @@ def test_a_test_far_from_the_others_is_questioned_and_still_counts_until_set_asi
 
 def test_the_design_goes_by_the_posterior_and_says_so():
     own = pulled_knots((told(pulls(0.6, 0.62, 0.58, 0.6, 0.61, 0.6, 0.59, 0.6)),))
-    assert [(one.knot, one.family, one.tests) for one in own] == [("blood", "nylon", 8)]
+    assert [(item.knot, item.family, item.tests) for item in own] == [("blood", "nylon", 8)]
     assert hold_of(PLAIN, own=own).mean_n < hold_of(PLAIN).mean_n
     hold = evaluate(design(), {}, INCHES, Builder(knots=own)).verdict[1]
     assert "Its knot is reckoned by 8 pulls of yours." in hold.why
@@ -60,7 +60,7 @@ def test_a_knot_never_keeps_more_than_the_line_has():
 
 
 def test_all_set_aside_is_as_none():
-    aside = tuple(one.model_copy(update={"set_aside": True}) for one in pulls(0.5, 0.5))
+    aside = tuple(pull.model_copy(update={"set_aside": True}) for pull in pulls(0.5, 0.5))
     assert pulled_knots((told(aside),)) == ()
     assert belief(told(aside)).posterior == pytest.approx(belief(told(())).prior)
 

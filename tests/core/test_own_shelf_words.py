@@ -143,7 +143,7 @@ def test_what_differs_is_said_piece_by_piece():
     pieces[-1] = pieces[-1].remade(length_m=1.0)
     other = SEDGE.remade(leader=SEDGE.leader.remade(pieces=tuple(pieces)), notes="Longer.")
     said = differences(SEDGE, other, INCHES)
-    assert [one.split(":")[0] for one in said] == ["Whole length", "Piece 6", "Its notes."]
+    assert [entry.split(":")[0] for entry in said] == ["Whole length", "Piece 6", "Its notes."]
 
 
 def test_a_leader_is_found_by_what_one_remembers_of_it():

@@ -198,5 +198,5 @@ def test_the_demos_things_are_printed_and_read_but_for_what_a_line_cannot_say():
         said = owned_text(thing, INCHES)
         if said is not None:
             assert owned_text(parse_owned(said, INCHES).thing, INCHES) == said
-    measured = next(one for one in demo_stock() if isinstance(one, Packet))
+    measured = next(item for item in demo_stock() if isinstance(item, Packet))
     assert owned_text(measured, INCHES) is None or measured.strand.estimated

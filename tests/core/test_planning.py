@@ -106,7 +106,7 @@ def test_every_leader_of_a_plan_is_right_where_it_is_fished():
         if "stroke" in stop.fit.words:
             continue  # thrown harder, in words of the stroke
         again = Assessor(design.situation, RUNA).measures(design.leader, thrown)
-        assert all(one.standing == "right" for one in again if one.key != "length")
+        assert all(item.standing == "right" for item in again if item.key != "length")
     # one leader is not put away for another and then taken out again for nothing
     assert len(found.chosen.uppers) <= 2
     reading = read(plan, found)
@@ -152,7 +152,7 @@ def test_where_no_school_serves_a_leader_is_sought(monkeypatch):
     found = work_plan(plan, SKARN, CAST)
     stop = found.stops[0]
     assert stop.candidate.origin == "sought"
-    assert all(one.standing == "right" for one in stop.fit.measures)
+    assert all(score.standing == "right" for score in stop.fit.measures)
     assert ends_as_advised(stop.fit.design.leader, stop.fit.design.situation)
     said = read(plan, found).stops[0]
     assert said.title == "Found for The mill glide"
@@ -166,11 +166,11 @@ def test_a_stretch_that_is_gone_is_said():
 
 
 def test_a_float_that_is_moved_is_said_as_on_the_bank():
-    nymph = next(one for one in OWN if one.leader.indicator is not None)
+    nymph = next(item for item in OWN if item.leader.indicator is not None)
     shot = Attachment(kind="shot", above_end_m=0.2, mass_kg=0.0004, metal="tin")
     things = []
-    for one in nymph.leader.attachments:
-        things.append(one.moved(-0.2032) if one.kind == "indicator" else one)
+    for attachment in nymph.leader.attachments:
+        things.append(attachment.moved(-0.2032) if attachment.kind == "indicator" else attachment)
     after = nymph.remade(leader=nymph.leader.remade(attachments=(*things, shot)))
     words = change_words(nymph, after, "It", INCHES)
     assert words.startswith("Slide the indicator down 8 in, to ")
@@ -198,7 +198,7 @@ def test_own_times_for_knots_make_the_evening_shorter():
 
 
 def test_what_ends_in_a_ring_is_another_upper_than_what_the_fly_is_tied_to():
-    parted = next(one.leader for one in OWN if parting_joint(one.leader) is not None)
+    parted = next(item.leader for item in OWN if parting_joint(item.leader) is not None)
     at = parting_joint(parted)
     end = OWN[0].leader.joints[-1]
     plain = parted.remade(

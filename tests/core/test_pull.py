@@ -41,14 +41,16 @@ def test_bands_shares_and_specimens_tell_the_same_story():
     assert (shares[0], shares[-1]) == (0.0, pytest.approx(1.0, abs=1e-3))
     loads = [point.load.si for point in found.points]
     assert np.interp(hold.low_n, loads, shares) == pytest.approx(0.05, abs=0.01)
-    pulled = [one.load.si for one in found.specimens]
+    pulled = [specimen.load.si for specimen in found.specimens]
     below = sum(load < hold.mean_n for load in pulled)
     assert 0.001 < binom.cdf(below, len(pulled), np.interp(hold.mean_n, loads, shares)) < 0.999
-    assert pulled == [one.load.si for one in reading().specimens], "the same leader, the same pulls"
+    assert pulled == [specimen.load.si for specimen in reading().specimens], (
+        "the same leader, the same pulls"
+    )
 
 
 def test_a_break_tells_what_is_lost_and_what_comes_back():
-    words = " ".join(one.words for one in reading().specimens)
+    words = " ".join(specimen.words for specimen in reading().specimens)
     assert "Broke at joint 3" in words
     assert "lost is the fly and 24 in of leader, 7 ft of leader come back" in words
 
@@ -97,7 +99,7 @@ def test_stretch_is_the_sum_of_lengths_over_stiffness():
 
 
 def fact(found, title):
-    return next(one for one in found.facts if one.title == title)
+    return next(item for item in found.facts if item.title == title)
 
 
 def test_facts_follow_fish_snags_rod_and_ring():

@@ -17,7 +17,9 @@ from nine_knots.demo.shelf import demo_stock
 from nine_knots.words.reach import reach_reading
 from tests.makers import INCHES, METRIC
 
-DESIGNS = {one.title: one for one in (*demo_designs(demo_stock()), *demo_rigs(demo_stock()))}
+DESIGNS = {
+    design.title: design for design in (*demo_designs(demo_stock()), *demo_rigs(demo_stock()))
+}
 FLOAT, TIGHT = DESIGNS["Two under the float, bridge run"], DESIGNS["Tight line for the pockets"]
 
 
@@ -37,7 +39,7 @@ def test_a_fly_timed_in_a_jar_is_less_of_a_doubt():
     fluid = fluid_of(TIGHT.situation.water)
     timed = fly.remade(sink_m_s=fly_body(fly, fluid).sink_m_s(fluid))
     made = TIGHT.remade(situation=TIGHT.situation.remade(fly=timed))
-    before, after = (dict(reach_of(one, USUAL_QUESTION, INCHES).shares) for one in (TIGHT, made))
+    before, after = (dict(reach_of(item, USUAL_QUESTION, INCHES).shares) for item in (TIGHT, made))
     assert after["fly"] < 0.5 * before["fly"]
 
 

@@ -26,7 +26,7 @@ def test_too_deep_and_fast_for_a_dry_another_method_is_one_click():
     rig = tie("nymph-under-dry", at, TROUT_SHELF, flies=(DRY,))
     angler = Angler(stock=TROUT_SHELF, flies=(DRY, NYMPH))
     found = water_remedies_for(rig.design, Stroke(), angler)
-    (other,) = [one for one in found if one.what == "school"]
+    (other,) = [found_item for found_item in found if found_item.what == "school"]
     assert other.words in ("Tight line with sighter instead", "Indicator nymph, on a tag instead")
     assert other.design.leader.school in ("tight-line", "indicator-nymph-tag")
 
@@ -41,7 +41,7 @@ def test_a_leader_for_a_floating_line_is_built_anew_for_the_sinking_one():
     sunk = day(**salt, line=FlyLine(title="s", weight=7, sinking="sink-3"))
     design = Design(title="r", situation=sunk, leader=floating.leader)
     found = verdict_remedies_for(design, Angler(stock=SALT_SHELF))
-    (rebuilt,) = [one for one in found if one.what == "school"]
+    (rebuilt,) = [found_item for found_item in found if found_item.what == "school"]
     assert rebuilt.words == "Two parts by line: built anew for this day and line, 4 ft"
     assert rebuilt.design.leader.length_m == pytest.approx(4 * FOOT_M, rel=0.01)
 
@@ -55,7 +55,7 @@ def test_too_weak_a_tippet_is_mended_by_the_next_that_holds():
     found = verdict_remedies_for(
         Design(title="w", situation=strong, leader=weak), Angler(stock=SHELF)
     )
-    spool = next(one for one in found if one.what == "tippet spool")
+    spool = next(found_item for found_item in found if found_item.what == "tippet spool")
     mended = judged(spool.design.leader, strong)
     assert mended.verdict["hold"].standing == "right"
     assert spool.design.leader.tippet_diameter_m > 5 * THOU_M
@@ -74,7 +74,7 @@ def test_a_leader_in_its_band_gets_none_and_teeth_get_wire():
     found = verdict_remedies_for(
         Design(title="b", situation=pike, leader=bare), Angler(stock=SALT_SHELF)
     )
-    wired = next(one for one in found if one.what == "school")
+    wired = next(found_item for found_item in found if found_item.what == "school")
     assert wired.design.leader.pieces[-1].role == "bite"
 
 

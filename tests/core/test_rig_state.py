@@ -55,7 +55,7 @@ def test_any_order_and_any_repetition_give_the_same(events, chance):
 
 @pytest.mark.parametrize("case", CASES, ids=[case["name"] for case in CASES])
 def test_a_day_comes_to_what_is_told(case):
-    events = [Event.model_validate_json(json.dumps(one)) for one in case["events"]]
+    events = [Event.model_validate_json(json.dumps(item)) for item in case["events"]]
     now = day_state(events, case["stretch"], case["rig"], case["fly"])
     found = {
         "stretch": now.stretch,
@@ -64,9 +64,9 @@ def test_a_day_comes_to_what_is_told(case):
         "setting": now.setting_m,
         "level": now.level_m,
         "rigs": {
-            key: {"cuts": one.cuts, "wear": one.wear, "gone": one.gone, "fish": one.fish}
-            for key, one in now.rigs.items()
+            key: {"cuts": item.cuts, "wear": item.wear, "gone": item.gone, "fish": item.fish}
+            for key, item in now.rigs.items()
         },
-        "stands": [one.event_id for one in now.events],
+        "stands": [event.event_id for event in now.events],
     }
     assert found == case["now"]

@@ -61,7 +61,7 @@ STOUT = dict.fromkeys(
     ("fifty-thirty-twenty", "tapered-inshore", "predator-wire", "level-and-wire"), SALT
 )
 # mono rigs are not led by the line
-TAPERED = [key for key, one in SCHOOLS.items() if one.line_leads]
+TAPERED = [key for key, entry in SCHOOLS.items() if entry.line_leads]
 
 
 @pytest.mark.parametrize("key", TAPERED)
@@ -166,7 +166,7 @@ def test_the_indicator_pair_is_in_line_or_on_a_tag_and_steps_down():
 def test_shot_sits_just_above_the_joining_knot_and_is_tin_where_lead_is_banned():
     banned = Water(kind="run", depth_m=0.9, rules=WaterRules(lead_banned=True))
     leader = leader_of("heavy-nymph", day(fly=NYMPH, wish="drift deep", water=banned))
-    shot = next(one for one in leader.attachments if one.kind == "shot")
+    shot = next(attachment for attachment in leader.attachments if attachment.kind == "shot")
     below_m = sum(piece.length_m for piece in leader.pieces[-2:])
     assert 0.0 < shot.above_end_m - below_m < 0.05
     assert shot.metal == "tin"

@@ -44,18 +44,18 @@ def tried(situation, angler=RUNA, stroke=None):
 @pytest.mark.parametrize("name", DAYS)
 def test_what_fits_is_right_in_every_measure_that_the_bench_reads(name):
     found = tried(DAYS[name])
-    fits = [one for one in found.values() if one.group == "fits this day"]
+    fits = [found_item for found_item in found.values() if found_item.group == "fits this day"]
     assert len(fits) >= 3
-    for one in fits:
-        read = list(scores_without_cast(one.design, RUNA))
-        turnover = cast_of(one.design, Stroke(), INCHES).turnover
-        water = water_reading(one.design, USUAL_QUESTION, INCHES, movie=False)
+    for fit in fits:
+        read = list(scores_without_cast(fit.design, RUNA))
+        turnover = cast_of(fit.design, Stroke(), INCHES).turnover
+        water = water_reading(fit.design, USUAL_QUESTION, INCHES, movie=False)
         read += [turnover, water.depth_cord]
-        assert {measure.standing for measure in read} == {"right"}, one.key
-    for one in found.values():
-        assert one.words
-        assert one.group in GROUPS
-        assert one.group == "not for this" or one.design is not None
+        assert {measure.standing for measure in read} == {"right"}, fit.key
+    for found_item in found.values():
+        assert found_item.words
+        assert found_item.group in GROUPS
+        assert found_item.group == "not for this" or found_item.design is not None
 
 
 def test_a_leader_longer_than_most_tie_on_a_water_says_so_and_stands_behind_the_usual():
@@ -70,7 +70,7 @@ def test_a_leader_longer_than_most_tie_on_a_water_says_so_and_stands_behind_the_
             fly=DRY,
         )
         found = [school_today(key, here, Stroke(), RUNA) for key in SCHOOLS]
-        read = today_reading([card_of(one, INCHES) for one in found])
+        read = today_reading([card_of(found_item, INCHES) for found_item in found])
         return [card for card in read.cards if card.group == "fits this day"]
 
     pocket = cards("pocket water")
@@ -125,17 +125,19 @@ def test_what_would_do_names_the_one_change_and_carries_it():
     """Into a gale with an easy stroke: a harder one, a stouter tippet, or a shorter leader."""
     gale = DAYS["streamer"].remade(wind=Wind(speed_m_s=8.0, bearing="in the face"))
     found = tried(gale, stroke=Stroke(speed_m_s=11.0))
-    would = [one for one in found.values() if one.group == "would do"]
+    would = [found_item for found_item in found.values() if found_item.group == "would do"]
     assert would
-    for one in would:
-        assert {measure.standing for measure in one.measures} == {"right"}, one.key
-        assert one.words.startswith(("with ", "at ", "thrown "))
+    for entry in would:
+        assert {measure.standing for measure in entry.measures} == {"right"}, entry.key
+        assert entry.words.startswith(("with ", "at ", "thrown "))
 
 
 def test_an_empty_shelf_fits_nothing_and_the_cards_stand_in_order():
     bare = tried(DAYS["dry"], Angler())
-    assert {one.group for one in bare.values()} == {"would do", "not for this"}
-    cards = today_reading([card_of(one, INCHES) for one in tried(DAYS["nymph"]).values()]).cards
+    assert {entry.group for entry in bare.values()} == {"would do", "not for this"}
+    cards = today_reading(
+        [card_of(evaluated, INCHES) for evaluated in tried(DAYS["nymph"]).values()]
+    ).cards
     places = [(GROUPS.index(card.group), card.off) for card in cards]
     assert places == sorted(places)
     assert all(card.outline for card in cards if card.group != "not for this")
@@ -145,25 +147,25 @@ def test_an_empty_shelf_fits_nothing_and_the_cards_stand_in_order():
 def test_the_spool_that_most_schools_lack_is_the_one_to_buy():
     shelf = tuple(item for item in demo_stock() if "fluorocarbon" not in item.spool_id)
     found = tried(DAYS["streamer"], RUNA.remade(stock=shelf))
-    reading = today_reading([card_of(one, INCHES) for one in found.values()])
+    reading = today_reading([card_of(found_item, INCHES) for found_item in found.values()])
     lacking = [card for card in reading.cards if card.group != "not for this" and card.lacks]
     wanted = reading.buy.removeprefix("One spool to buy for a day like this: ").split(", for ")[0]
     named = sum(wanted in card.lacks for card in lacking)
     assert named == max(
-        sum(other in card.lacks for card in lacking) for one in lacking for other in one.lacks
+        sum(other in card.lacks for card in lacking) for entry in lacking for other in entry.lacks
     )
 
 
 def test_an_empty_shelf_is_told_what_to_buy_and_the_least_of_it():
     nobody = Angler()
     found = tried(DAYS["dry"], angler=nobody)
-    built = [one for one in found.values() if one.design is not None]
-    assert {one.group for one in built} <= {"would do", "not for this"}
-    for one in built:
-        assert one.buys
-        assert all(wanted in one.words for wanted in one.buys)
-        assert all(piece.strand.spool_id is None for piece in one.design.leader.pieces)
-    reading = today_reading([card_of(one, INCHES) for one in found.values()])
+    built = [found_item for found_item in found.values() if found_item.design is not None]
+    assert {entry.group for entry in built} <= {"would do", "not for this"}
+    for entry in built:
+        assert entry.buys
+        assert all(wanted in entry.words for wanted in entry.buys)
+        assert all(piece.strand.spool_id is None for piece in entry.design.leader.pieces)
+    reading = today_reading([card_of(found_item, INCHES) for found_item in found.values()])
     assert reading.buy.startswith("The least to buy for a day like this: a knotless taper of ")
     # what is owned is used: with all but the tippet on the shelf, the tippet is what is wanted
     fewer = Angler(stock=tuple(s for s in RUNA.stock if s.strand.material == "nylon-stiff"))

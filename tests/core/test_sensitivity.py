@@ -17,7 +17,7 @@ from nine_knots.words.sensitivity import matters_reading
 from nine_knots.words.what_if import Supposition, what_if
 from tests.makers import INCHES, METRIC
 
-DESIGNS = {one.title: one for one in (*demo_designs(demo_stock()), *demo_rigs(demo_stock()))}
+DESIGNS = {item.title: item for item in (*demo_designs(demo_stock()), *demo_rigs(demo_stock()))}
 EDGE, SURE = DESIGNS["Estuary wind leader"], DESIGNS["Skarn evening sedge"]
 
 

@@ -186,7 +186,7 @@ def test_the_strip_reads_all_that_hangs():
     assert dropper.floats
     assert "fly changes left" in dropper.title
     assert reading.water_line_m == pytest.approx(leader.length_m - 1.524)
-    assert [one.kind for one in reading.hung[:2]] == ["in line", "dropper"]
+    assert [item.kind for item in reading.hung[:2]] == ["in line", "dropper"]
     assert reading.hung[1].to_m - reading.hung[1].at_m == pytest.approx(dropper.length.si)
     assert len(reading.hung) == 6
     bare = evaluate(deep(rigged(SetDropper(joint=3, fly=DRY))), {}, INCHES)

@@ -58,10 +58,10 @@ def start(folder) -> Iterator:
         return begun[-1]
 
     yield make
-    for one in begun:
-        if one.process.poll() is None:
-            one.process.send_signal(signal.SIGTERM)
-        one.ended()
+    for item in begun:
+        if item.process.poll() is None:
+            item.process.send_signal(signal.SIGTERM)
+        item.ended()
     assert left_in(folder) == []
 
 

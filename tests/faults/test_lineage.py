@@ -91,9 +91,9 @@ class Bench:
         else:
             moment = "" if until == "last" else until
             last = next(
-                one
-                for one in reversed(self.generations)
-                if (not moment or one.created <= moment) and continues(gen, made, one)
+                generation
+                for generation in reversed(self.generations)
+                if (not moment or generation.created <= moment) and continues(gen, made, generation)
             )
             new = Generation(last.at(moment), now, last, until, "")
         self.generations.append(new)

@@ -84,15 +84,15 @@ def test_a_light_call_goes_before_long_searches(start):
             done.append("long")
 
         searches = [threading.Thread(target=search, args=(number,)) for number in range(4)]
-        for one in searches:
-            one.start()
+        for item in searches:
+            item.start()
         time.sleep(0.5)
         for number in range(5):
             stroke = {"speed": f"{12 + number} m/s"}
             body = {"bench": "light", "design": design, "stroke": stroke}
             assert client.post("/api/v1/casts", json=body).status_code == 200
             done.append("light")
-        for one in searches:
-            one.join()
+        for item in searches:
+            item.join()
         assert done.index("light") < done.index("long") or done[:6].count("light") >= 3
         assert done[-1] == "long"

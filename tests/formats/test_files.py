@@ -196,7 +196,7 @@ def test_control_characters_leave_the_picture_and_the_card_whole():
 
 
 def test_the_strip_as_svg_shows_what_hangs_on_it():
-    rig = next(one for one in RIGS if one.leader.indicator)
+    rig = next(item for item in RIGS if item.leader.indicator)
     text = write_svg(rig, evaluate(rig, {}, INCHES))
     titles = {
         element.text

@@ -75,8 +75,8 @@ def test_a_card_has_cuts_knots_with_turns_cautions_and_notes():
     assert "cm" in read([card(units=METRIC)], "a6").pages[0].extract_text()
 
 
-def words_of(one: Card, paper="a6") -> str:
-    return " ".join(page.extract_text() for page in read([one], paper).pages).replace("\n", " ")
+def words_of(item: Card, paper="a6") -> str:
+    return " ".join(page.extract_text() for page in read([item], paper).pages).replace("\n", " ")
 
 
 def everything_at_once() -> Leader:

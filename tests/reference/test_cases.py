@@ -50,7 +50,7 @@ def nymph(hook: int, bead: float) -> Fly:
 
 
 def nylon(*pounds: float):
-    return tuple(labelled(one) for one in pounds)
+    return tuple(labelled(pound) for pound in pounds)
 
 
 def sound(tied) -> None:
@@ -336,7 +336,7 @@ def test_12_a_salmon_taper_cut_to_the_arm_span_and_soft_wire_only():
     only = tie("predator-wire", at, (taper, labelled(30, "wire-soft"), labelled(30, "wire-single")))
     assert only.leader.pieces[-1].strand.material == "wire-soft"
     none = tie("predator-wire", at, (taper, labelled(30, "wire-single")))
-    assert any("soft stranded wire" in one.wanted for one in none.proposal.shortfalls)
+    assert any("soft stranded wire" in shortfall.wanted for shortfall in none.proposal.shortfalls)
 
 
 def test_13_level_and_wire_of_86_pounds_or_the_miss_is_said():
@@ -393,7 +393,7 @@ def test_14_a_tight_line_takes_the_sighter_for_its_sighter_and_one_tippet_throug
     sunk = replace(tied, design=tied.design.remade(situation=hole))
     assert "of the sighter are under water" in fished(sunk).drift.why
     bare = tie("tight-line", at, (gauged(12), *tippets(5, 6, material="fluorocarbon")))
-    assert any("sighter" in one.wanted for one in bare.proposal.shortfalls)
+    assert any("sighter" in shortfall.wanted for shortfall in bare.proposal.shortfalls)
 
 
 def test_15_level_mono_by_the_fly_and_no_ring_passes_the_guides():
@@ -467,7 +467,7 @@ def test_17_three_in_line_the_heaviest_first_on_lighter_line_each():
     assert 16 <= tied.inches[2] <= 24
     first, second = (tied_fly.mass_kg for _, tied_fly in tied.leader.flies_above)
     assert first > second > at.fly.mass_kg
-    shot = next(one for one in tied.leader.attachments if one.kind == "shot")
+    shot = next(attachment for attachment in tied.leader.attachments if attachment.kind == "shot")
     below = sum(piece.length_m for piece in tied.leader.pieces[1:])
     assert 0.0 < shot.above_end_m - below < 0.05
     assert tied.leader.indicator.above_end_m > shot.above_end_m

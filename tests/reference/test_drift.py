@@ -165,7 +165,7 @@ def test_fluorocarbon_is_marginal_under_weight():
     """Common practice, no source: its own sinking hardly counts beside a bead."""
     nylon = tied(level(17, 4, "butt"), level(11, 2), level(6, 5, "tippet", "nylon-soft"))
     floated = Leader.model_validate({**dict(nylon), "attachments": under_a_float(1.0).attachments})
-    fluoro, soft = (drifted(one, nymph(3.3)) for one in (under_a_float(1.0), floated))
+    fluoro, soft = (drifted(item, nymph(3.3)) for item in (under_a_float(1.0), floated))
     assert abs(fluoro.lowest.height_m - soft.lowest.height_m) < 0.05
 
 
@@ -178,9 +178,9 @@ def test_thick_against_thin_tippet_is_small_in_a_free_drift():
 def least(tries):
     def serves(design):
         measures = assessment_of(technique_of(design)).measures(design, USUAL_QUESTION, METRIC)
-        return all(one.standing == "right" and not one.marginal for one in measures)
+        return all(score.standing == "right" and not score.marginal for score in measures)
 
-    return next((name for name, one in tries if serves(one.design)), None)
+    return next((name for name, item in tries if serves(item.design)), None)
 
 
 def test_beads_go_by_depth_and_pace():
@@ -203,9 +203,9 @@ def test_one_small_shot_in_a_slow_pool_and_more_in_a_fast_run():
         water = Water(kind=kind, depth_m=depth, pace_m_s=pace)
         leader = under_a_float(1.15 * depth)
         made = design(leader, fly=nymph(None, hook=12), water=water, wish="drift deep")
-        for _, one in every_shot(Trial("", made, Stroke(), WaterQuestion()), workbench()):
-            if fish_rig(fish(one.design)).lowest.zone_after_s is not None:
-                return 1e3 * one.design.leader.attachments[-1].mass_kg
+        for _, item in every_shot(Trial("", made, Stroke(), WaterQuestion()), workbench()):
+            if fish_rig(fish(item.design)).lowest.zone_after_s is not None:
+                return 1e3 * item.design.leader.attachments[-1].mass_kg
         return float("inf")
 
     pool, run = grams("pool", 1.2, 0.3), grams("run", 1.2, 1.0)

@@ -110,7 +110,7 @@ def test_a_mean_and_what_is_odd_follow_the_published_rules():
 def test_round_a_strand_at_three_places():
     """All readings count, the odd one is only named; EI is not changed by a better thickness."""
     thou = ((6.4, 6.5, 6.4), (6.4, 6.3, 6.4), (6.5, 8.9, 6.4))
-    places = tuple(tuple(one * THOU_M for one in place) for place in thou)
+    places = tuple(tuple(item * THOU_M for item in place) for place in thou)
     found = diameter_from(MicrometerReadings(places=places))
     assert found.mean_m == pytest.approx(np.mean(thou) * THOU_M)
     assert (found.odd, found.readings) == (((2, 1),), 9)

@@ -27,7 +27,7 @@ def rounds():
 
 
 def test_as_many_casts_come_nearer_to_the_front_than_evolution_brings_them(rounds):
-    soon = next(one.tried for one in rounds if len(one.tried) >= SOON)
+    soon = next(item.tried for item in rounds if len(item.tried) >= SOON)
     ours, theirs = hypervolumes(soon, evolved(DAY, RUNA, len(soon)))
     assert ours > theirs
     assert ours > 0.75
@@ -36,5 +36,8 @@ def test_as_many_casts_come_nearer_to_the_front_than_evolution_brings_them(round
 def test_the_schools_best_are_matched_within_what_one_would_notice(rounds):
     found = front_of(rounds[-1].tried)
     schools = front_of(school_variants(DAY, RUNA, (0.8, 1.0, 1.25), (1.0, 1.13), (0.0,)))
-    matched = [any((one.axes >= school.axes - SEEN).all() for one in found) for school in schools]
+    matched = [
+        any((found_item.axes >= school.axes - SEEN).all() for found_item in found)
+        for school in schools
+    ]
     assert np.mean(matched) >= 0.95

@@ -27,12 +27,12 @@ LAWS = (
 
 def documented(module):
     """Public functions and methods of a module with their docstrings; compiled kernels too."""
-    for name, one in vars(module).items():
-        function = getattr(one, "py_func", one)
+    for name, item in vars(module).items():
+        function = getattr(item, "py_func", item)
         if inspect.isfunction(function) and function.__module__ == module.__name__:
             yield name, function.__doc__ or ""
-        elif inspect.isclass(one) and one.__module__ == module.__name__:
-            for inner, method in vars(one).items():
+        elif inspect.isclass(item) and item.__module__ == module.__name__:
+            for inner, method in vars(item).items():
                 method = getattr(method, "fget", method)
                 if inspect.isfunction(method) and method.__doc__:
                     yield f"{name}.{inner}", method.__doc__

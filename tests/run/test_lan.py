@@ -25,7 +25,7 @@ def test_the_authority_stays_and_the_certificate_follows_the_addresses(tmp_path)
     authority = x509.load_pem_x509_certificate(moved.authority.encode())
     made.verify_directly_issued_by(authority)
     limits = authority.extensions.get_extension_for_class(x509.NameConstraints).value
-    assert all(one.value.is_private for one in limits.permitted_subtrees)
+    assert all(subtree.value.is_private for subtree in limits.permitted_subtrees)
     assert moved.key.stat().st_mode & 0o077 == 0
     assert home_addresses()[-1].startswith("127.")
 
@@ -61,10 +61,10 @@ def test_without_it_only_loopback_is_listened_on(tmp_path):
     try:
         children = psutil.Process(running.process.pid).children(recursive=True)
         heard = {
-            one.laddr.ip
+            connection.laddr.ip
             for child in children
-            for one in child.net_connections("tcp")
-            if one.status == psutil.CONN_LISTEN
+            for connection in child.net_connections("tcp")
+            if connection.status == psutil.CONN_LISTEN
         }
         assert heard == {"127.0.0.1"}
     finally:

@@ -27,20 +27,20 @@ def record(name, ecosystem, *events, **more):
 
 def checked_against(packages, tmp_path, *found):
     """What the check says once these records have been read in."""
-    for number, one in enumerate(found):
-        (tmp_path / f"{number}.json").write_text(json.dumps(one))
+    for number, item in enumerate(found):
+        (tmp_path / f"{number}.json").write_text(json.dumps(item))
     packages.keep_advisories([tmp_path / f"{number}.json" for number in range(len(found))])
     return packages.check()
 
 
 def test_all_that_ships_is_in_the_bill_with_its_hashes(packages):
     bill = json.loads(packages.BILL.read_text())
-    listed = {one["purl"] for one in bill["components"]}
+    listed = {item["purl"] for item in bill["components"]}
     assert (bill["bomFormat"], bill["specVersion"]) == ("CycloneDX", "1.6")
-    assert any(one.startswith("pkg:pypi/fastapi@") for one in listed)
-    assert any(one.startswith("pkg:npm/vue@") for one in listed)
-    assert not any("pytest" in one or "vitest" in one for one in listed)
-    assert all(one["hashes"] for one in bill["components"])
+    assert any(item.startswith("pkg:pypi/fastapi@") for item in listed)
+    assert any(item.startswith("pkg:npm/vue@") for item in listed)
+    assert not any("pytest" in item or "vitest" in item for item in listed)
+    assert all(item["hashes"] for item in bill["components"])
 
 
 def test_that_nothing_was_checked_is_said_plainly(packages):
@@ -74,5 +74,5 @@ def test_an_advisory_warns_of_the_versions_it_names(
 def test_records_are_read_from_what_is_at_hand(packages, tmp_path):
     (tmp_path / "one.json").write_text(json.dumps(record("vue", "npm", {"introduced": "0"})))
     (tmp_path / "two.json").write_text(json.dumps(record("other", "npm", {"introduced": "0"})))
-    found = {one["id"] for one in packages.records(tmp_path)}
+    found = {item["id"] for item in packages.records(tmp_path)}
     assert found == {"TEST-vue", "TEST-other"}

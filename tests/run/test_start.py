@@ -20,8 +20,8 @@ def start(tmp_path):
         return begun[-1]
 
     yield make
-    for one in begun:
-        one.stop()
+    for item in begun:
+        item.stop()
 
 
 def refused(running: Running) -> str:

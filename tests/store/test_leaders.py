@@ -41,7 +41,7 @@ def test_a_save_on_an_older_revision_is_refused_and_both_are_kept(database, me):
     assert refused.value.newest == 2
     own = database.transact(lambda c: leaders.create_leader(c, me, MINE))
     shelf = database.transact(lambda c: leaders.list_leaders(c, me, 50))
-    assert {one.leader_id for one in shelf} == {made.leader_id, own.leader_id}
+    assert {item.leader_id for item in shelf} == {made.leader_id, own.leader_id}
 
 
 def test_of_many_saves_at_once_one_wins(database, me):

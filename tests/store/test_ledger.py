@@ -95,7 +95,7 @@ def test_a_packet_is_counted_and_what_is_not_known_is_left_out(database, me):
     act_id = database.transact(lambda c: note_act(c, me, Act(why="tied", changes=changes)))
     assert left(database, me, mine) == mine.count - 2
     (tied, _) = database.transact(lambda c: list_acts(c, me, 9))
-    assert [one.spool_id for one in tied.act.changes] == [mine.spool_id]
+    assert [entry.spool_id for entry in tied.act.changes] == [mine.spool_id]
     assert database.transact(lambda c: usual_takes(c, me)) == {mine.spool_id: 2.0}
     database.transact(lambda c: undo_act(c, me, act_id))
     assert left(database, me, mine) == mine.count

@@ -38,7 +38,7 @@ def test_landings_come_back_newest_first_and_only_to_their_angler(database, me, 
         made = Landing(usual, True, "soft")
         database.transact(lambda c, m=made: landings.add_landing(c, me, SEEN, m))
     kept = database.transact(lambda c: landings.list_landings(c, me))
-    assert [one.landing.usual for one in kept] == [0.4, 0.2]
+    assert [item.landing.usual for item in kept] == [0.4, 0.2]
     assert kept[0].seen == SEEN
     assert database.transact(lambda c: landings.list_landings(c, other)) == ()
     with pytest.raises(NotFound):
@@ -133,11 +133,11 @@ def test_the_database_sums_up_what_the_core_would(database, me):
     ]
     database.transact(lambda c: pulls.add_tests(c, me, [(t, "Mist") for t in tests], "file"))
     told = database.transact(lambda c: pulls.summed_tests(c, me))
-    for one, mine in zip(told, (tests[4:], tests[:4]), strict=True):
+    for item, mine in zip(told, (tests[4:], tests[:4]), strict=True):
         expected = sum_tests(mine[0].knot, "nylon", tuple(mine))
-        assert one.tests == expected.tests == 3
-        assert one.ln_kept == pytest.approx(expected.ln_kept)
-        assert (one.least, one.most) == pytest.approx((expected.least, expected.most))
+        assert item.tests == expected.tests == 3
+        assert item.ln_kept == pytest.approx(expected.ln_kept)
+        assert (item.least, item.most) == pytest.approx((expected.least, expected.most))
     listed = database.transact(lambda c: pulls.list_tests(c, me, 3, 2))
     every = database.transact(lambda c: pulls.list_tests(c, me))
     assert listed == every[2:5]

@@ -57,10 +57,10 @@ def test_the_demo_is_loaded_once_and_sound(database):
     stock = database.transact(lambda c: list_stock(c, me))
     assert {i.strand.substance.family for i in stock} == {"nylon", "fluorocarbon", "wire"}
     shelf = database.transact(lambda c: list_leaders(c, me, 50))
-    assert len({one.design.leader.school for one in shelf}) >= 13
+    assert len({entry.design.leader.school for entry in shelf}) >= 13
     assert len(shelf) == 14
-    assert all(one.design.notes for one in shelf)
+    assert all(entry.design.notes for entry in shelf)
     titles = {item.spool_id: item.title for item in stock}
-    for one in shelf[:6]:
-        verdict = evaluate(one.design, titles, Units("imperial")).verdict
+    for entry in shelf[:6]:
+        verdict = evaluate(entry.design, titles, Units("imperial")).verdict
         assert {m.standing for m in verdict if m.key != "hold"} == {"right"}

@@ -28,10 +28,10 @@ def test_two_that_deadlock_both_get_done(database):
     both_hold_one = threading.Barrier(2, timeout=10)
     runs = []
 
-    def rename(cursor, one, other, mark):
+    def rename(cursor, item, other, mark):
         runs.append(mark)
         write = "UPDATE angler SET name = CONCAT(name, %s) WHERE angler_id = %s"
-        cursor.execute(write, (mark, one))
+        cursor.execute(write, (mark, item))
         if len(runs) <= 2:
             both_hold_one.wait()
         cursor.execute(write, (mark, other))

@@ -40,13 +40,13 @@ def shape(kind: StoredType) -> str:
             return "itself" if name in within else print_of(bare(inner, (*within, name)))
         if isinstance(part, dict):
             return {
-                key: {name: bare(one, within) for name, one in value.items()}
+                key: {name: bare(item, within) for name, item in value.items()}
                 if key == "properties"
                 else bare(value, within)
                 for key, value in part.items()
                 if key not in WORDS
             }
-        return [bare(one, within) for one in part] if isinstance(part, list) else part
+        return [bare(item, within) for item in part] if isinstance(part, list) else part
 
     return print_of(bare(schema))
 

@@ -95,27 +95,31 @@ def last_time(cursor: DictCursor, me: str, plan_id: str, units: Units) -> Iterat
     for stop in plan.stops:
         yield next(
             (
-                _last(one, stop.stretch_id, units)
-                for one in found
-                if one.day.plan_id != plan_id
-                and one.plan.place_id == plan.place_id
-                and _as_high(one.plan.level_m, plan.level_m)
-                and any(near.stretch == stop.stretch_id for near in one.day.around)
+                _last(found_item, stop.stretch_id, units)
+                for found_item in found
+                if found_item.day.plan_id != plan_id
+                and found_item.plan.place_id == plan.place_id
+                and _as_high(found_item.plan.level_m, plan.level_m)
+                and any(near.stretch == stop.stretch_id for near in found_item.day.around)
             ),
             "",
         )
 
 
-def _as_high(one: float | None, other: float | None) -> bool:
-    if one is None or other is None:
-        return one is other
-    return abs(one - other) <= LIKE_M
+def _as_high(value: float | None, other: float | None) -> bool:
+    if value is None or other is None:
+        return value is other
+    return abs(value - other) <= LIKE_M
 
 
-def _last(one: FishedDay, stretch_id: str, units: Units) -> str:
-    here = tuple(near for near in one.day.around if near.stretch == stretch_id)
-    words = day_words(replace(one.day, around=here))
-    level = f" at {level_text(one.plan.level_m, units)}" if one.plan.level_m is not None else ""
+def _last(fished_day: FishedDay, stretch_id: str, units: Units) -> str:
+    here = tuple(near for near in fished_day.day.around if near.stretch == stretch_id)
+    words = day_words(replace(fished_day.day, around=here))
+    level = (
+        f" at {level_text(fished_day.plan.level_m, units)}"
+        if fished_day.plan.level_m is not None
+        else ""
+    )
     flies = {near.event.detail.fly or near.fly for near in here if near.event.kind == "fish"}
     by = f" On {', '.join(sorted(flies))}." if flies else ""
-    return f"Last time here{level}, {one.plan.on}: {words}{by}"
+    return f"Last time here{level}, {fished_day.plan.on}: {words}{by}"

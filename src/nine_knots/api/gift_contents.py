@@ -129,7 +129,7 @@ def copy_item(cursor: DictCursor, me: str, thing: Thing, giver: str) -> str:
 
 def _free_title(title: str, giver: str, taken: Iterable[str]) -> str:
     """The title, with the giver's name and a number behind it where it is taken."""
-    known = {one.casefold() for one in taken}
+    known = {text.casefold() for text in taken}
     if title.casefold() not in known:
         return title
     for number in count(1):

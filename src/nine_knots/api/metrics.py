@@ -87,14 +87,14 @@ def slowest_routes(seconds: Histogram, most: int = 12) -> tuple[RouteTime, ...]:
         for (method, route), of in counts.items()
         if of[inf] and route.startswith("/api/v1/")
     ]
-    return tuple(sorted(found, key=lambda one: -one.p95_s)[:most])
+    return tuple(sorted(found, key=lambda route_time: -route_time.p95_s)[:most])
 
 
 def _within(counts: dict[float, float], share: float) -> float:
     """The least bound within which such a share lies; the greatest where it lies beyond all."""
     wanted = share * counts[inf]
     bounds = sorted(counts)
-    return next((one for one in bounds[:-1] if counts[one] >= wanted), bounds[-2])
+    return next((value for value in bounds[:-1] if counts[value] >= wanted), bounds[-2])
 
 
 class _OfTheCrews(Collector):

@@ -123,20 +123,21 @@ class PlanForm(Form):
             return usual.remade(mass_kg=mass_kg)
 
     def _outfits(self, kit: Kit) -> tuple[Outfit, ...]:
-        rods = {one.title: one for one in kit.rods}
-        lines = {one.title: one for one in kit.lines}
+        rods = {item.title: item for item in kit.rods}
+        lines = {fly_line.title: fly_line for fly_line in kit.lines}
         return tuple(
             Outfit(
-                rod=_owned(rods, one.rod, "rod", "outfits"),
-                line=_owned(lines, one.line, "line", "outfits"),
+                rod=_owned(rods, outfit.rod, "rod", "outfits"),
+                line=_owned(lines, outfit.line, "line", "outfits"),
             )
-            for one in self.outfits
+            for outfit in self.outfits
         )
 
     def _flies(self, kit: Kit) -> tuple[FlyFor, ...]:
-        flies = {one.title: one for one in kit.flies}
+        flies = {other_fly.title: other_fly for other_fly in kit.flies}
         return tuple(
-            FlyFor(fly=_owned(flies, one.fly, "fly", "flies"), wish=one.wish) for one in self.flies
+            FlyFor(fly=_owned(flies, carried_fly.fly, "fly", "flies"), wish=carried_fly.wish)
+            for carried_fly in self.flies
         )
 
 
@@ -221,11 +222,11 @@ def plan_texts(plan: DayPlan, units: Units) -> PlanTexts:
         fish=plan.quarry.kind,
         mass=units.fish_mass(plan.quarry.mass_kg).text,
         temper=plan.quarry.temper,
-        outfits=tuple(OutfitTexts(one.rod.title, one.line.title) for one in plan.outfits),
-        flies=tuple(FlyTexts(one.fly.title, one.wish) for one in plan.flies),
+        outfits=tuple(OutfitTexts(outfit.rod.title, outfit.line.title) for outfit in plan.outfits),
+        flies=tuple(FlyTexts(fly_for.fly.title, fly_for.wish) for fly_for in plan.flies),
         stops=tuple(
-            StopTexts(one.stretch_id, clock(one.begins_min), clock(one.ends_min), one.fly)
-            for one in plan.stops
+            StopTexts(item.stretch_id, clock(item.begins_min), clock(item.ends_min), item.fly)
+            for item in plan.stops
         ),
         notes=plan.notes,
     )

@@ -93,9 +93,9 @@ class SecurityMiddleware:
 
     def _entrance(self, scope: Scope, headers: Headers) -> AccessMode:
         port, host = (scope.get("server") or ("", 0))[1], headers.get("host", "")
-        for one in self.entrances:
-            if one.takes(port) and host in one.hosts:
-                return one
+        for access_mode in self.entrances:
+            if access_mode.takes(port) and host in access_mode.hosts:
+                return access_mode
         raise RejectedRequest(421, "wrong-host", "This server answers on its own address only.", "")
 
 

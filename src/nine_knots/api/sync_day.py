@@ -34,13 +34,13 @@ def _settle_renewals(
 ) -> None:
     """A tippet renewed comes off its spool once, by an act that bears the id of its event, and goes
     back where that was taken back."""
-    told = [one.event_id for one in events if one.kind == "new-tippet"]
+    told = [event.event_id for event in events if event.kind == "new-tippet"]
     if not told:
         return
     stands = dict(renewals(brief, events))
     known = acts_known(cursor, me, told)
     rigs = read_rigs(cursor, me, plan_id)
-    stock = {item.spool_id: item for item in list_stock(cursor, me)}
+    stock = {stock_item.spool_id: stock_item for stock_item in list_stock(cursor, me)}
     tyer = read_tyer(cursor, me)
     for event_id in told:
         design = rigs.get(stands.get(event_id, ""))

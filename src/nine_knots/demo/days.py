@@ -40,7 +40,7 @@ def demo_plan(place_id: str) -> DayPlan:
 
 def demo_wallet(stock: tuple[Stock, ...]) -> tuple[WalletRig, ...]:
     """Her everyday leader, twice; a tight line that was fished; the night leader."""
-    designs = {one.title: one for one in (*demo_designs(stock), *demo_rigs(stock))}
+    designs = {design.title: design for design in (*demo_designs(stock), *demo_rigs(stock))}
     return (
         WalletRig(
             design=designs["Skarn evening sedge"], lies="wallet, sleeve 1", tied_on="2026-08-18"

@@ -9,7 +9,7 @@ from nine_knots.words.tying import takes_of
 
 def demo_acts(stock: tuple[Stock, ...]) -> tuple[Act, ...]:
     """Acts in the order they were noted."""
-    by_id = {item.spool_id: item for item in stock}
+    by_id = {stock_item.spool_id: stock_item for stock_item in stock}
     sedge, fine, *_ = demo_designs(stock)
     tippet = frozenset({len(sedge.leader.pieces) - 1})
     lost = by_id["runa-nylon-soft-006"]

@@ -42,8 +42,8 @@ def add_demo(cursor: DictCursor, season: bool = True, account_id: str | None = N
     runa = Settings(name="Runa of the Skarn valley")
     angler_id = create_angler(cursor, runa, demo=True, account_id=account_id)
     stock = demo_stock()
-    for item in stock:
-        put_stock(cursor, angler_id, item)
+    for stock_item in stock:
+        put_stock(cursor, angler_id, stock_item)
     owned: list[Rod | FlyLine | Fly] = [*RODS.values(), *LINES.values(), *FLIES.values()]
     for tackle in owned:
         add_tackle(cursor, angler_id, tackle)

@@ -64,7 +64,7 @@ class SeasonDay:
 def demo_season(stock: tuple[Stock, ...]) -> tuple[SeasonDay, ...]:
     """All days, the first first."""
     chance = Random(SEED)
-    by_title = {one.title: one for one in (*demo_designs(stock), *demo_rigs(stock))}
+    by_title = {design.title: design for design in (*demo_designs(stock), *demo_rigs(stock))}
     designs = {title: by_title[title] for _, _, title, *_ in STRETCHES}
     return tuple(
         _day(number, on, level, designs, chance) for number, (on, level) in enumerate(DAYS)
@@ -75,8 +75,8 @@ def _day(
     number: int, on: str, level: float, designs: dict[str, Design], chance: Random
 ) -> SeasonDay:
     keys = {
-        title: "-".join(name for name in part_names(one.leader) if name)
-        for title, one in designs.items()
+        title: "-".join(name for name in part_names(other_design.leader) if name)
+        for title, other_design in designs.items()
     }
     plan_id = f"{0x5EA50000 + number:032x}"
     rows = [row for row in STRETCHES if row[0] != "gorge" or number % 2 == 0]
@@ -94,8 +94,8 @@ def _day(
             for stretch, title, leader, fly, begins, depth in rows
         ),
         rigs=tuple(
-            BriefRig(key=keys[title], title=title, breaks=expected_breaks(one.leader))
-            for title, one in designs.items()
+            BriefRig(key=keys[title], title=title, breaks=expected_breaks(other_design.leader))
+            for title, other_design in designs.items()
         ),
     )
     plan = DayPlan(
@@ -122,7 +122,11 @@ def _day(
     )
     events = tuple(_events(plan_id, plan, brief, level, chance))
     return SeasonDay(
-        plan_id, plan, brief, {keys[title]: one for title, one in designs.items()}, events
+        plan_id,
+        plan,
+        brief,
+        {keys[title]: other_design for title, other_design in designs.items()},
+        events,
     )
 
 

@@ -46,9 +46,9 @@ def _pair(first: Array, second: Array, a: int, b: int) -> list[Crossing]:
 
 
 def _crossing(
-    first: Array, second: Array, one: tuple[int, int, float], two: tuple[int, int, float]
+    first: Array, second: Array, pair: tuple[int, int, float], two: tuple[int, int, float]
 ) -> Crossing:
-    (a, i, t), (b, j, u) = one, two
+    (a, i, t), (b, j, u) = pair, two
     on_first = first[i] + t * (first[i + 1] - first[i])
     on_second = second[j] + u * (second[j + 1] - second[j])
     places = (a, float(i + t)), (b, float(j + u))
@@ -56,5 +56,5 @@ def _crossing(
     return Crossing(over, under, (float(on_first[0]), float(on_first[1])))
 
 
-def _cross(one: Array, other: Array) -> Array:
-    return np.asarray(one[..., 0] * other[..., 1] - one[..., 1] * other[..., 0])
+def _cross(array: Array, other: Array) -> Array:
+    return np.asarray(array[..., 0] * other[..., 1] - array[..., 1] * other[..., 0])

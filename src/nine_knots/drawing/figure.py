@@ -90,14 +90,14 @@ def drawing_of(recipe: KnotPath) -> Drawing:
     )
 
 
-def since(one: DrawnStrand, steps: int) -> Array:
+def since(drawn_strand: DrawnStrand, steps: int) -> Array:
     """For each sample of a strand, the step (0 to ``steps``) at which the work reaches it."""
-    count = len(one.curve.points)
-    if one.fixed or steps == 0:
+    count = len(drawn_strand.curve.points)
+    if drawn_strand.fixed or steps == 0:
         return np.zeros(count)
-    if len(one.curve.marks) != steps:
-        raise ValueError(f"a strand has {len(one.curve.marks)} marks for {steps} steps")
-    at = np.array([0, *one.curve.marks])
+    if len(drawn_strand.curve.marks) != steps:
+        raise ValueError(f"a strand has {len(drawn_strand.curve.marks)} marks for {steps} steps")
+    at = np.array([0, *drawn_strand.curve.marks])
     # what lies before the first mark is there when the work begins
     return np.asarray(np.interp(np.arange(count), at, [0.0, *range(steps)]))
 
@@ -105,22 +105,22 @@ def since(one: DrawnStrand, steps: int) -> Array:
 def _strokes(figure: Figure, steps: int) -> tuple[DrawnPiece, ...]:
     pieces: list[tuple[float, DrawnPiece]] = []
     lies_over = [set[int]() for _ in figure.strands]
-    for crossing in crossings(tuple(one.curve for one in figure.strands)):
+    for crossing in crossings(tuple(item.curve for item in figure.strands)):
         number, place = crossing.over
         for near in (place - NEAR, place + NEAR):
             lies_over[number].add(int(near) // (CHUNK - 1))
-    for number, one in enumerate(figure.strands):
-        points = one.curve.points
-        reached = since(one, steps)
+    for number, item in enumerate(figure.strands):
+        points = item.curve.points
+        reached = since(item, steps)
         for start in range(0, len(points) - 1, CHUNK - 1):
             chunk = points[start : start + CHUNK]
             path = "M" + "L".join(f"{x:.1f} {-y:.1f}" for x, y, _ in chunk)
             stroke = DrawnPiece(
-                part=one.part,
-                tag=one.curve.tag[0] <= start < one.curve.tag[1],
+                part=item.part,
+                tag=item.curve.tag[0] <= start < item.curve.tag[1],
                 over=start // (CHUNK - 1) in lies_over[number],
                 since=float(reached[min(start + CHUNK - 1, len(points) - 1)]),
-                width=THICK[one.part],
+                width=THICK[item.part],
                 path=path,
             )
             pieces.append((float(chunk[:, 2].mean()), stroke))

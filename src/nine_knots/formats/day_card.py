@@ -49,7 +49,7 @@ def _front(pack: DayPack) -> list[Flowable]:
         Paragraph(marked_up(f"{pack.place}. {pack.light} {pack.rules}"), small),
     ]
     for stop in pack.stops:
-        rig = next((one for one in pack.rigs if one.key == stop.rig), None)
+        rig = next((packed_rig for packed_rig in pack.rigs if packed_rig.key == stop.rig), None)
         story += [
             Spacer(1, 6),
             Paragraph(marked_up(f"{stop.hours}  {stop.title}"), style(11.5, bold=True)),
@@ -79,7 +79,7 @@ def _back(pack: DayPack) -> list[Flowable]:
             continue
         story.append(Paragraph(marked_up(stop.title), style(9.5, bold=True, after=1)))
         story.append(_table(stop))
-        sees = " · ".join(f"<b>{marked_up(one.sees)}:</b> {marked_up(one.do)}" for one in stop.sees)
+        sees = " · ".join(f"<b>{marked_up(see.sees)}:</b> {marked_up(see.do)}" for see in stop.sees)
         story += [Spacer(1, 2), Paragraph(sees, small), Spacer(1, 5)]
     return story or [Paragraph("Nothing of this day could be worked out.", small)]
 
@@ -87,18 +87,23 @@ def _back(pack: DayPack) -> list[Flowable]:
 def _table(stop: PackedStop) -> Table:
     """Depth down, pace across: how it fishes there, and what to change."""
     head, cell = style(6.2, quiet=True), style(6.8)
-    rows = [[Paragraph("", head), *(Paragraph(marked_up(one.words), head) for one in stop.faster)]]
+    rows = [
+        [
+            Paragraph("", head),
+            *(Paragraph(marked_up(slider_step.words), head) for slider_step in stop.faster),
+        ]
+    ]
     for deep, row in zip(stop.deeper, stop.cells, strict=True):
         rows.append(
             [
                 Paragraph(marked_up(deep.words), head),
                 *(
                     Paragraph(
-                        f"{SHAPES[one.standing]}<b>{marked_up(one.figure)}</b>"
-                        f"{'. ' + marked_up(one.change) if one.change else ''}",
+                        f"{SHAPES[water_cell.standing]}<b>{marked_up(water_cell.figure)}</b>"
+                        f"{'. ' + marked_up(water_cell.change) if water_cell.change else ''}",
                         cell,
                     )
-                    for one in row
+                    for water_cell in row
                 ),
             ]
         )

@@ -61,7 +61,7 @@ def qr_text(design: Design) -> str:
 
 def qr_modules(text: str) -> tuple[tuple[bool, ...], ...]:
     """The code's squares, row by row, dark ones true; without the quiet zone around it."""
-    return tuple(tuple(bool(one) for one in row) for row in segno.make_qr(text, error="l").matrix)
+    return tuple(tuple(bool(item) for item in row) for row in segno.make_qr(text, error="l").matrix)
 
 
 def qr_svg(text: str) -> str:
@@ -112,8 +112,8 @@ def _rounded(value: Any) -> Any:
     if isinstance(value, float):
         return float(f"{value:.{DIGITS}g}")
     if isinstance(value, dict):
-        return {key: _rounded(one) for key, one in value.items()}
-    return [_rounded(one) for one in value] if isinstance(value, list) else value
+        return {key: _rounded(item) for key, item in value.items()}
+    return [_rounded(item) for item in value] if isinstance(value, list) else value
 
 
 def _base45(data: bytes) -> str:

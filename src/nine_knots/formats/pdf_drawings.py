@@ -146,7 +146,7 @@ class KnotDrawings(Flowable):  # type: ignore[misc]
         canvas.drawCentredString(x + 0.5 * self.each, y + 0.5 * legend, KNOTS[key].title)
 
     def _stroke(self, path: str, width: float, colour: HexColor) -> None:
-        points = [tuple(map(float, one.split())) for one in re.split("[ML]", path) if one]
+        points = [tuple(map(float, text.split())) for text in re.split("[ML]", path) if text]
         line = self.canv.beginPath()
         line.moveTo(*points[0])
         for point in points[1:]:

@@ -55,11 +55,11 @@ def write_svg(design: Design, evaluation: Evaluation) -> str:
         for joint in evaluation.joints
     ]
     parts += [
-        f'<path d="M{x(one.at_m):.1f} {AXIS_Y:g}L{x(one.at_m) + one.length.si * per_m:.1f} '
+        f'<path d="M{x(branch.at_m):.1f} {AXIS_Y:g}L{x(branch.at_m) + branch.length.si * per_m:.1f} '
         f'{AXIS_Y - 22:g}" stroke="{LIGHT["ink"]}" fill="none"/>'
-        f'<circle cx="{x(one.at_m) + one.length.si * per_m:.1f}" cy="{AXIS_Y - 22:g}" r="3">'
-        f"<title>{xml(one.title)}</title></circle>"
-        for one in evaluation.branches
+        f'<circle cx="{x(branch.at_m) + branch.length.si * per_m:.1f}" cy="{AXIS_Y - 22:g}" r="3">'
+        f"<title>{xml(branch.title)}</title></circle>"
+        for branch in evaluation.branches
     ]
     parts += [
         f'<circle cx="{x(thing.at_m):.1f}" cy="{AXIS_Y:g}" r="{THING_PX[thing.kind]}" '

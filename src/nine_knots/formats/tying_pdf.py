@@ -118,7 +118,7 @@ def _height(side: list[Flowable], page: _Page) -> float:
     """How high a side comes out, in points."""
     wide = page.each[0]
     return float(
-        sum(one.wrap(wide, 1e6)[1] + one.getSpaceBefore() + one.getSpaceAfter() for one in side)
+        sum(item.wrap(wide, 1e6)[1] + item.getSpaceBefore() + item.getSpaceAfter() for item in side)
     )
 
 
@@ -270,8 +270,11 @@ def _depths(table: DepthTable, width: float, scale: float) -> list[Flowable]:
             [
                 first,
                 *(
-                    Paragraph(f"<b>{marked_up(one.figure)}</b><br/>{marked_up(one.change)}", cell)
-                    for one in row.cells
+                    Paragraph(
+                        f"<b>{marked_up(depth_cell.figure)}</b><br/>{marked_up(depth_cell.change)}",
+                        cell,
+                    )
+                    for depth_cell in row.cells
                 ),
             ]
         )

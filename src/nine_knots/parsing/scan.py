@@ -48,9 +48,9 @@ class Scan:
 
     def word(self, words: Mapping[str, Value]) -> Value | None:
         """What the longest of the words that stand here means, taken away; None where none does."""
-        for one in sorted(words, key=len, reverse=True):
-            if self.take(re.escape(one).replace(r"\ ", r"[\s-]+")) is not None:
-                return words[one]
+        for name in sorted(words, key=len, reverse=True):
+            if self.take(re.escape(name).replace(r"\ ", r"[\s-]+")) is not None:
+                return words[name]
         return None
 
     @property

@@ -59,7 +59,7 @@ def _tables(server: PrivateServer) -> int:
 def before_migrating(server: PrivateServer, database: Database, local: Path) -> None:
     """A backup where these tables are about to be changed."""
     there = database.transact(applied_version)
-    newest = max(one.version for one in shipped_migrations())
+    newest = max(migration.version for migration in shipped_migrations())
     if 0 < there < newest:
         to = _folder(local) / f"{BEFORE}-{newest:04d}-{time.strftime('%Y%m%d-%H%M%S')}.zip"
         write_dump(server, there, to)

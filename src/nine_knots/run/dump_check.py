@@ -46,7 +46,7 @@ def check_dump(dumped: Path) -> None:
         return
     with dumped.open("rb") as file, mmap.mmap(file.fileno(), 0, access=mmap.ACCESS_READ) as data:
         for line, statement in _statements(data):
-            if not any(one.fullmatch(statement) for one in ALLOWED) or (
+            if not any(item.fullmatch(statement) for item in ALLOWED) or (
                 statement.startswith(b"CREATE") and NOT_IN_A_TABLE.search(statement)
             ):
                 raise _refused(line, statement)

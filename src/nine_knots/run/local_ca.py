@@ -37,13 +37,13 @@ class IssuedCertificate:
 def home_addresses() -> tuple[str, ...]:
     """IPv4 addresses of this machine in private networks, loopback last."""
     found = [
-        one.address
+        address.address
         for addresses in psutil.net_if_addrs().values()
-        for one in addresses
-        if one.family == socket.AF_INET
-        and any(ipaddress.ip_address(one.address) in net for net in PRIVATE)
+        for address in addresses
+        if address.family == socket.AF_INET
+        and any(ipaddress.ip_address(address.address) in net for net in PRIVATE)
     ]
-    return tuple(sorted(set(found), key=lambda one: (one.startswith("127."), one)))
+    return tuple(sorted(set(found), key=lambda word: (word.startswith("127."), word)))
 
 
 def issue_certificate(folder: Path, addresses: tuple[str, ...]) -> IssuedCertificate:
@@ -97,7 +97,7 @@ def _certificate(
     addresses: tuple[str, ...],
 ) -> x509.Certificate:
     names = x509.SubjectAlternativeName(
-        [x509.IPAddress(ipaddress.ip_address(one)) for one in addresses]
+        [x509.IPAddress(ipaddress.ip_address(address)) for address in addresses]
     )
     return (
         x509.CertificateBuilder()
@@ -140,7 +140,7 @@ def _is_good(
         return False
     found = x509.load_pem_x509_certificate(certificate.read_bytes())
     names = found.extensions.get_extension_for_class(x509.SubjectAlternativeName).value
-    vouched = {str(one) for one in names.get_values_for_type(x509.IPAddress)}
+    vouched = {str(item) for item in names.get_values_for_type(x509.IPAddress)}
     return (
         vouched == set(addresses)
         and found.not_valid_after_utc - A_MONTH > _now()

@@ -99,7 +99,7 @@ def generations(local: Path) -> list[Generation]:
     """All database folders here, the live one first, then those set aside, the newest first."""
     aside = sorted(local.glob("database-until-*"), key=lambda folder: folder.name, reverse=True)
     folders = [local / "database", *aside]
-    return [Generation(one, lineage_of(one)) for one in folders if (one / "data").is_dir()]
+    return [Generation(path, lineage_of(path)) for path in folders if (path / "data").is_dir()]
 
 
 def parts_until(
@@ -138,7 +138,7 @@ def _path(
 ) -> tuple[ReplaySpan, ...] | None:
     """From the backup down to a folder, each stretch up to the cut of the next; None where the
     folder does not continue from the backup."""
-    by_id = {one.lineage.log_id: one for one in here}
+    by_id = {generation.lineage.log_id: generation for generation in here}
     down: list[Generation] = [last]
     while down[0].lineage.log_id != log_id:
         cut = down[0].lineage.cut
@@ -146,16 +146,18 @@ def _path(
             return None
         down.insert(0, by_id[cut.log_id])
     since, parts = backup, []
-    for number, one in enumerate(down):
+    for number, generation in enumerate(down):
         child = down[number + 1].lineage if number + 1 < len(down) else None
         if child is None or child.cut is None:
-            parts.append(ReplaySpan(one.folder, since, until=until))
+            parts.append(ReplaySpan(generation.folder, since, until=until))
             break
         cut = child.cut
         if number == 0 and not _goes_on(backup, made_at, cut):
             return None
         to = None if cut.until else cut.backup
-        parts.append(ReplaySpan(one.folder, since, to, "" if cut.until == "last" else cut.until))
+        parts.append(
+            ReplaySpan(generation.folder, since, to, "" if cut.until == "last" else cut.until)
+        )
         assert child.begins is not None
         since = child.begins
     return tuple(parts)
@@ -171,12 +173,12 @@ def _goes_on(backup: LogPlace, made_at: str, cut: RestoreCut) -> bool:
 def log_files(part: ReplaySpan) -> list[Path]:
     """The files of a stretch, in order; FileRefused where the first one is gone."""
     logs = sorted(
-        one for one in (part.folder / "data").glob("changes.*") if one.suffix[1:].isdigit()
+        path for path in (part.folder / "data").glob("changes.*") if path.suffix[1:].isdigit()
     )
     found = [
-        one
-        for one in logs
-        if one.name >= part.since.file and (part.to is None or one.name <= part.to.file)
+        path
+        for path in logs
+        if path.name >= part.since.file and (part.to is None or path.name <= part.to.file)
     ]
     if not found or found[0].name != part.since.file or part.since.at > found[0].stat().st_size:
         raise FileRefused(
@@ -191,14 +193,14 @@ def _known_by_its_first_event(here: list[Generation], backup: LogPlace, made_at:
     """The id of the log that a backup without one speaks of: it was begun before the backup was
     made, reaches the backup's place, and was still written then."""
     moment = _seconds(made_at)
-    for one in here:
-        file = one.folder / "data" / backup.file
-        logs = sorted((one.folder / "data").glob("changes.*"))
+    for generation in here:
+        file = generation.folder / "data" / backup.file
+        logs = sorted((generation.folder / "data").glob("changes.*"))
         if not file.exists() or file.stat().st_size < backup.at:
             continue
         begun, written = _begun(file), max(log.stat().st_mtime for log in logs)
         if begun is not None and begun <= moment <= written + 1.0:
-            return one.lineage.log_id
+            return generation.lineage.log_id
     return ""
 
 

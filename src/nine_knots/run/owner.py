@@ -52,9 +52,9 @@ class Owner:
         if not self.changes:
             return
         who = pwd.getpwnam(self.name)
-        for one in (path, *(path.rglob("*") if path.is_dir() else ())):
-            if one.lstat().st_uid != who.pw_uid:
-                os.chown(one, who.pw_uid, who.pw_gid, follow_symlinks=False)
+        for item in (path, *(path.rglob("*") if path.is_dir() else ())):
+            if item.lstat().st_uid != who.pw_uid:
+                os.chown(item, who.pw_uid, who.pw_gid, follow_symlinks=False)
 
     def python(self, *arguments: str) -> list[str]:
         """The command of this Python as this user."""

@@ -141,9 +141,9 @@ async def _lend(services: list[str], keys: HelperKeys, workers: int) -> None:
         LentWorker(context, services[number % len(services)], keys, first_tasks())
         for number in range(workers)
     ]
-    lending = asyncio.gather(*(one.lend() for one in benches))
-    for one in ENDING:
-        asyncio.get_running_loop().add_signal_handler(one, lending.cancel)
+    lending = asyncio.gather(*(lent_worker.lend() for lent_worker in benches))
+    for signals in ENDING:
+        asyncio.get_running_loop().add_signal_handler(signals, lending.cancel)
     print_line(f"{workers} workers are lent to {', '.join(services)}  (Ctrl-C ends it)")
     try:
         with suppress(asyncio.CancelledError):

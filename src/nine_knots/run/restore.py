@@ -59,7 +59,7 @@ def restore(path: Path, local: Path, until: str | None, set_aside: Callable[[Pat
     shutil.rmtree(beside, ignore_errors=True)
     beside.mkdir(parents=True)
     with opened(path) as (manifest, dumped):
-        newest = max(one.version for one in shipped_migrations())
+        newest = max(migration.version for migration in shipped_migrations())
         if manifest.tables > newest:
             raise FileRefused(
                 f"{path} was written by a newer Nine Knots.", mend="Restore it with that one."
@@ -112,7 +112,7 @@ def _parts(local: Path, manifest: Manifest, until: str) -> list[tuple[ReplaySpan
 
 def _made_here(local: Path, manifest: Manifest) -> bool:
     """Whether the database that the backup was made of lies here."""
-    return any(one.lineage.log_id == manifest.log_id for one in generations(local))
+    return any(generation.lineage.log_id == manifest.log_id for generation in generations(local))
 
 
 def _log_place(cursor: DictCursor) -> LogPlace:

@@ -33,13 +33,13 @@ def install_signal_handlers() -> None:
 
     def end(number: int, _frame: FrameType | None) -> None:
         _told_to_end.append(number)
-        for one in ENDING:
-            signal.signal(one, signal.SIG_IGN)
+        for signals in ENDING:
+            signal.signal(signals, signal.SIG_IGN)
         raise ShutdownRequested(number)
 
-    for one in ENDING:
-        if one != signal.SIGHUP or signal.getsignal(one) is not signal.SIG_IGN:
-            signal.signal(one, end)
+    for signals in ENDING:
+        if signals != signal.SIGHUP or signal.getsignal(signals) is not signal.SIG_IGN:
+            signal.signal(signals, end)
 
 
 def raise_if_shutdown() -> None:

@@ -58,7 +58,7 @@ def registration_options(
             resident_key=structs.ResidentKeyRequirement.REQUIRED,
             user_verification=structs.UserVerificationRequirement.REQUIRED,
         ),
-        exclude_credentials=[structs.PublicKeyCredentialDescriptor(id=one) for one in known],
+        exclude_credentials=[structs.PublicKeyCredentialDescriptor(id=item) for item in known],
     )
     return PasskeyOptions(webauthn.options_to_json(options), options.challenge)
 

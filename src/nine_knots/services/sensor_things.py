@@ -58,7 +58,7 @@ def list_datastreams(base: str, public_only: bool = False) -> tuple[Datastream, 
     )
     with _understood():
         streams = [_stream(row) for row in found["value"][:MOST_STREAMS]]
-    return tuple(sorted(streams, key=lambda one: (one.metres is None, one.title)))
+    return tuple(sorted(streams, key=lambda stream: (stream.metres is None, stream.title)))
 
 
 def read_levels(
@@ -85,7 +85,7 @@ def read_levels(
             where="gauge",
             mend="Check its unit and datastream, or type the level.",
         )
-    return tuple(sorted(read, key=lambda one: one.at, reverse=True))
+    return tuple(sorted(read, key=lambda observation: observation.at, reverse=True))
 
 
 def _stream(row: dict[str, Any]) -> Datastream:

@@ -67,13 +67,13 @@ def read_account_export(cursor: DictCursor, angler_id: str) -> AccountExport:
         tied=_tied(cursor, angler_id),
         retired=_retired(cursor, angler_id),
         ledger=tuple(
-            ActKept(act_id=one.act_id, noted_at=one.noted_at, act=one.act, undone=one.undone)
-            for one in reversed(list_acts(cursor, angler_id, MOST_ACTS))
+            ActKept(act_id=act.act_id, noted_at=act.noted_at, act=act.act, undone=act.undone)
+            for act in reversed(list_acts(cursor, angler_id, MOST_ACTS))
         ),
         places=tuple(place for _, place in list_places(cursor, angler_id)),
         measurements=tuple(
-            MeasurementKept(measurement=one.measurement, taken_at=one.taken_at)
-            for one in reversed(list_measurements(cursor, angler_id))
+            MeasurementKept(measurement=measurement.measurement, taken_at=measurement.taken_at)
+            for measurement in reversed(list_measurements(cursor, angler_id))
         ),
         plans=_plans(cursor, angler_id),
         wallet=tuple(rig for _, rig in reversed(list_wallet(cursor, angler_id))),
@@ -92,21 +92,24 @@ def write_account_export(
     write_acts(
         cursor,
         angler_id,
-        (KeptAct(one.act_id, one.noted_at, one.act, one.undone) for one in found.ledger),
+        (
+            KeptAct(act_kept.act_id, act_kept.noted_at, act_kept.act, act_kept.undone)
+            for act_kept in found.ledger
+        ),
     )
-    for item in (*found.stock, *found.retired.stock):
-        put_stock(cursor, angler_id, item)
-    for item in found.retired.stock:
-        retire_stock(cursor, angler_id, item.spool_id)
+    for stock_item in (*found.stock, *found.retired.stock):
+        put_stock(cursor, angler_id, stock_item)
+    for stock_item in found.retired.stock:
+        retire_stock(cursor, angler_id, stock_item.spool_id)
     _write_kit(cursor, angler_id, found)
     for leader in found.leaders:
         _write_leader(cursor, angler_id, leader)
     for rig in found.lower_rigs:
         put_lower_rig(cursor, angler_id, rig)
     waters = {place.title: add_place(cursor, angler_id, place) for place in found.places}
-    for one in found.plans:
-        at = {"place_id": waters.get(one.place, one.plan.place_id)}
-        insert_plan(cursor, angler_id, one.plan.remade(**at), one.plan_id)
+    for plan_kept in found.plans:
+        at = {"place_id": waters.get(plan_kept.place, plan_kept.plan.place_id)}
+        insert_plan(cursor, angler_id, plan_kept.plan.remade(**at), plan_kept.plan_id)
     put_rigs(cursor, angler_id, found.wallet)
     for first in range(0, len(found.happened), EVENTS_AT_ONCE):
         add_events(cursor, angler_id, found.happened[first : first + EVENTS_AT_ONCE])
@@ -131,12 +134,12 @@ def _plans(cursor: DictCursor, angler_id: str) -> tuple[PlanKept, ...]:
 
 
 def _retired(cursor: DictCursor, angler_id: str) -> RetiredItems:
-    kit = [item for _, item in list_tackle(cursor, angler_id, retired=True)]
+    kit = [tackle_item for _, tackle_item in list_tackle(cursor, angler_id, retired=True)]
     return RetiredItems(
         stock=list_stock(cursor, angler_id, retired=True),
-        rods=tuple(item for item in kit if isinstance(item, Rod)),
-        lines=tuple(item for item in kit if isinstance(item, FlyLine)),
-        flies=tuple(item for item in kit if isinstance(item, Fly)),
+        rods=tuple(rod for rod in kit if isinstance(rod, Rod)),
+        lines=tuple(fly_line for fly_line in kit if isinstance(fly_line, FlyLine)),
+        flies=tuple(fly for fly in kit if isinstance(fly, Fly)),
     )
 
 
@@ -145,19 +148,24 @@ def _write_kit(cursor: DictCursor, angler_id: str, found: AccountExport) -> None
     off = found.retired
     retired: list[Rod | FlyLine | Fly] = [*off.rods, *off.lines, *off.flies]
     owned: list[Rod | FlyLine | Fly] = [*found.rods, *found.lines, *found.flies]
-    here = {(type(item), item.title) for item in owned}
-    gone = [item for item in retired if (type(item), item.title) not in here]
+    here = {(type(tackle_item), tackle_item.title) for tackle_item in owned}
+    gone = [
+        tackle_item for tackle_item in retired if (type(tackle_item), tackle_item.title) not in here
+    ]
     for tackle in (*gone, *owned):
         add_tackle(cursor, angler_id, tackle)
-    ids = {(type(item), item.title): key for key, item in list_tackle(cursor, angler_id)}
+    ids = {
+        (type(tackle_item), tackle_item.title): key
+        for key, tackle_item in list_tackle(cursor, angler_id)
+    }
     for tackle in gone:
         retire_tackle(cursor, angler_id, ids[type(tackle), tackle.title])
-    for one in found.measurements:
-        made = one.measurement
+    for measurement in found.measurements:
+        made = measurement.measurement
         if made.of != "spool":
             kind: type[Rod | FlyLine | Fly] = Fly if made.of == "fly" else FlyLine
             made = made.model_copy(update={"of_id": ids.get((kind, made.title), made.of_id)})
-        add_measurement(cursor, angler_id, made, one.taken_at)
+        add_measurement(cursor, angler_id, made, measurement.taken_at)
 
 
 def _leaders(cursor: DictCursor, angler_id: str) -> tuple[LeaderKept, ...]:
@@ -212,12 +220,12 @@ def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
         [
             (
                 leader_id,
-                one.number,
+                revision_kept.number,
                 DESIGN.version,
-                DESIGN.write(one.design),
-                as_column(one.saved_at),
+                DESIGN.write(revision_kept.design),
+                as_column(revision_kept.saved_at),
             )
-            for one in kept.revisions
+            for revision_kept in kept.revisions
         ],
     )
 
@@ -263,12 +271,12 @@ def _write_rows(cursor: DictCursor, angler_id: str, found: AccountExport) -> Non
                 angler_id,
                 uuid.uuid4().hex,
                 SEEN.version,
-                SEEN.write(one.seen),
-                one.usual,
-                one.cast_model,
-                as_column(one.seen_at),
+                SEEN.write(landing.seen),
+                landing.usual,
+                landing.cast_model,
+                as_column(landing.seen_at),
             )
-            for one in found.landings
+            for landing in found.landings
         ],
     )
     cursor.executemany(
@@ -279,19 +287,25 @@ def _write_rows(cursor: DictCursor, angler_id: str, found: AccountExport) -> Non
                 angler_id,
                 uuid.uuid4().hex,
                 PULL_TEST.version,
-                PULL_TEST.write(one.test),
-                one.line,
-                one.source,
-                as_column(one.tested_at),
+                PULL_TEST.write(pull.test),
+                pull.line,
+                pull.source,
+                as_column(pull.tested_at),
             )
-            for one in found.pulls
+            for pull in found.pulls
         ],
     )
     cursor.executemany(
         "INSERT INTO tied_piece (angler_id, tied_id, piece, handiness, tied_at) "
         "VALUES (%s, %s, %s, %s, %s)",
         [
-            (angler_id, one.tied, one.piece, one.handiness, as_column(one.tied_at))
-            for one in found.tied
+            (
+                angler_id,
+                tied_kept.tied,
+                tied_kept.piece,
+                tied_kept.handiness,
+                as_column(tied_kept.tied_at),
+            )
+            for tied_kept in found.tied
         ],
     )

@@ -287,7 +287,7 @@ def _in_pieces(found: AccountExport) -> ExportPieces:
     lists = {name: value for name, value in values.items() if isinstance(value, tuple)}
     return ExportPieces(
         found.model_copy(update=dict.fromkeys(lists, ())).model_dump_json(),
-        {name: tuple(one.model_dump_json() for one in value) for name, value in lists.items()},
+        {name: tuple(item.model_dump_json() for item in value) for name, value in lists.items()},
     )
 
 

@@ -80,7 +80,7 @@ def list_anglers(cursor: DictCursor, account_id: str | None = None) -> tuple[Ang
 
 def read_here(cursor: DictCursor, angler_id: str, account_id: str | None = None) -> AnglerAtBench:
     """One of them, or NotFound."""
-    found = [one for one in list_anglers(cursor, account_id) if one.angler_id == angler_id]
+    found = [angler for angler in list_anglers(cursor, account_id) if angler.angler_id == angler_id]
     if not found:
         raise NotFound("There is no such angler.", where="angler_id")
     return found[0]

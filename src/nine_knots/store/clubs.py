@@ -66,9 +66,9 @@ def list_clubs(cursor: DictCursor, angler_id: str) -> tuple[Club, ...]:
 
 def read_club(cursor: DictCursor, angler_id: str, club_id: str) -> Club:
     """One that the angler is in, or NotFound."""
-    for one in list_clubs(cursor, angler_id):
-        if one.club_id == club_id:
-            return one
+    for club in list_clubs(cursor, angler_id):
+        if club.club_id == club_id:
+            return club
     raise _no_club()
 
 

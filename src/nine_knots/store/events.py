@@ -21,15 +21,15 @@ def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> i
     rows = [
         (
             angler_id,
-            one.event_id,
-            one.plan_id,
-            one.kind,
-            one.at,
+            earlier.event_id,
+            earlier.plan_id,
+            earlier.kind,
+            earlier.at,
             EVENT.version,
-            EVENT.write(one),
+            EVENT.write(earlier),
             now,
         )
-        for one in events
+        for earlier in events
     ]
     if not rows:
         return 0
@@ -64,8 +64,8 @@ def list_events(
     )
     ids = [row["event_id"] for row in cursor.fetchall()]
     # into a dict of this call: another call may empty the cache meanwhile
-    found = {one: event for one in ids if (event := _known.get((angler_id, one))) is not None}
-    missing = [one for one in ids if one not in found]
+    found = {id_: event for id_ in ids if (event := _known.get((angler_id, id_))) is not None}
+    missing = [id_ for id_ in ids if id_ not in found]
     if missing:
         narrow = missing if len(missing) < len(ids) else []
         marks = f"AND event_id IN ({', '.join(['%s'] * len(narrow))})" if narrow else where
@@ -78,7 +78,7 @@ def list_events(
         if len(_known) + len(read) > MOST_KNOWN:
             _known.clear()
         _known.update({(angler_id, event_id): event for event_id, event in read.items()})
-    return tuple(found[one] for one in ids if one in found)
+    return tuple(found[id_] for id_ in ids if id_ in found)
 
 
 MOST_KNOWN = 30_000

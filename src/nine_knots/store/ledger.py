@@ -46,17 +46,17 @@ class KeptAct:
     undone: bool
 
 
-def put_stock(cursor: DictCursor, angler_id: str, item: Stock) -> Stock:
+def put_stock(cursor: DictCursor, angler_id: str, stock_item: Stock) -> Stock:
     """Add a spool or packet, or write it anew under its own id; what it holds goes to the ledger:
     as put on the shelf the first time, later as counted."""
-    write_stock(cursor, angler_id, item)
-    changes = _changes_of(cursor, angler_id, item.spool_id)
-    held = held_by(item)
+    write_stock(cursor, angler_id, stock_item)
+    changes = _changes_of(cursor, angler_id, stock_item.spool_id)
+    held = held_by(stock_item)
     if not changes:
-        note_act(cursor, angler_id, _one("on the shelf", item, held))
+        note_act(cursor, angler_id, _one("on the shelf", stock_item, held))
     elif abs(held - left_of(changes)) > 1e-9:
-        note_act(cursor, angler_id, _one("counted", item, held - sum(changes)))
-    return item
+        note_act(cursor, angler_id, _one("counted", stock_item, held - sum(changes)))
+    return stock_item
 
 
 def note_act(cursor: DictCursor, angler_id: str, act: Act, act_id: str = "") -> str:
@@ -65,16 +65,16 @@ def note_act(cursor: DictCursor, angler_id: str, act: Act, act_id: str = "") -> 
     Spools that are not known any more, or whose row cannot be read, are left out.
     """
     items: dict[str, Stock] = {}
-    for one in act.changes:
+    for entry in act.changes:
         with suppress(Damaged):
-            found = find_stock(cursor, angler_id, one.spool_id)
+            found = find_stock(cursor, angler_id, entry.spool_id)
             if found is not None:
-                items[one.spool_id] = found
+                items[entry.spool_id] = found
     act_id = act_id or uuid.uuid4().hex
     _write_act(cursor, angler_id, act_id, act, datetime.now(UTC), set(items))
-    for item in items.values():
-        left = left_of(_changes_of(cursor, angler_id, item.spool_id))
-        write_stock(cursor, angler_id, holding(item, left))
+    for stock_item in items.values():
+        left = left_of(_changes_of(cursor, angler_id, stock_item.spool_id))
+        write_stock(cursor, angler_id, holding(stock_item, left))
     return act_id
 
 
@@ -94,9 +94,9 @@ def undo_act(cursor: DictCursor, angler_id: str, act_id: str) -> str:
             mend="Take the spool off the shelf, or count what is left on it.",
         )
     if kept.act.why == "merged":
-        for one in kept.act.changes:
-            if one.change < 0.0:
-                restore_stock(cursor, angler_id, one.spool_id)
+        for entry in kept.act.changes:
+            if entry.change < 0.0:
+                restore_stock(cursor, angler_id, entry.spool_id)
     return note_act(cursor, angler_id, undoing(kept.act, act_id))
 
 
@@ -191,12 +191,12 @@ def spent(cursor: DictCursor, angler_id: str) -> tuple[SpoolUse, ...]:
 def write_acts(cursor: DictCursor, angler_id: str, acts: Iterable[KeptAct]) -> None:
     """Note acts as they were once noted, without changing what spools hold."""
     for kept in acts:
-        known = {one.spool_id for one in kept.act.changes}
+        known = {entry.spool_id for entry in kept.act.changes}
         _write_act(cursor, angler_id, kept.act_id, kept.act, kept.noted_at, known)
 
 
-def _one(why: Why, item: Stock, change: float) -> Act:
-    changed = Change(spool_id=item.spool_id, title=item.title, change=change)
+def _one(why: Why, stock_item: Stock, change: float) -> Act:
+    changed = Change(spool_id=stock_item.spool_id, title=stock_item.title, change=change)
     return Act(why=why, changes=(changed,))
 
 
@@ -217,9 +217,9 @@ def _write_act(
         "INSERT INTO ledger (angler_id, act_id, spool_id, title, change_by) "
         "VALUES (%s, %s, %s, %s, %s)",
         [
-            (angler_id, act_id, one.spool_id, one.title, one.change)
-            for one in act.changes
-            if one.spool_id in known
+            (angler_id, act_id, entry.spool_id, entry.title, entry.change)
+            for entry in act.changes
+            if entry.spool_id in known
         ],
     )
 

@@ -70,7 +70,7 @@ def revoke_phone(cursor: DictCursor, angler_id: str, phone_id: str) -> None:
         "WHERE angler_id = %s AND phone_id = %s",
         (angler_id, phone_id),
     ):
-        listed = [one.phone_id for one in list_phones(cursor, angler_id)]
+        listed = [phone.phone_id for phone in list_phones(cursor, angler_id)]
         if phone_id not in listed:
             raise NotFound("There is no such phone.", where="phone_id", mend="Choose another.")
 

@@ -18,7 +18,7 @@ def list_stock(cursor: DictCursor, angler_id: str, retired: bool = False) -> tup
         "ORDER BY form DESC, material, diameter_m DESC",
         (angler_id, retired),
     )
-    return tuple(item for _, item in readable_rows(STOCK, cursor.fetchall()))
+    return tuple(stock_item for _, stock_item in readable_rows(STOCK, cursor.fetchall()))
 
 
 def read_stock(cursor: DictCursor, angler_id: str, spool_id: str) -> Stock:
@@ -53,11 +53,13 @@ def fresh_id(title: str) -> str:
     return f"{slug or 'spool'}-{uuid.uuid4().hex[:8]}"
 
 
-def write_stock(cursor: DictCursor, angler_id: str, item: Stock) -> None:
+def write_stock(cursor: DictCursor, angler_id: str, stock_item: Stock) -> None:
     """Write a spool or packet under its own id; ``ledger.put_stock`` notes what it holds too."""
-    is_spool = isinstance(item, Spool)
+    is_spool = isinstance(stock_item, Spool)
     diameter_m = (
-        item.strand.diameter_m if isinstance(item, Spool) else item.strand.profile.butt_diameter_m
+        stock_item.strand.diameter_m
+        if isinstance(stock_item, Spool)
+        else stock_item.strand.profile.butt_diameter_m
     )
     cursor.execute(
         "INSERT INTO stock "
@@ -68,12 +70,12 @@ def write_stock(cursor: DictCursor, angler_id: str, item: Stock) -> None:
         " updated_at = VALUES(updated_at)",
         (
             angler_id,
-            item.spool_id,
+            stock_item.spool_id,
             "spool" if is_spool else "packet",
-            item.strand.material,
+            stock_item.strand.material,
             diameter_m,
             STOCK.version,
-            STOCK.write(item),
+            STOCK.write(stock_item),
         ),
     )
 

@@ -69,14 +69,14 @@ def read_tackle(cursor: DictCursor, angler_id: str, tackle_id: str) -> Rod | Fly
 
 
 def put_tackle(
-    cursor: DictCursor, angler_id: str, tackle_id: str, item: Rod | FlyLine | Fly
+    cursor: DictCursor, angler_id: str, tackle_id: str, tackle: Rod | FlyLine | Fly
 ) -> None:
     """Write one anew in its place; NotFound where nothing of its kind has this id."""
-    kind = _KIND_OF[type(item)]
+    kind = _KIND_OF[type(tackle)]
     put = cursor.execute(
         "UPDATE tackle SET title = %s, version = %s, body = %s "
         "WHERE angler_id = %s AND tackle_id = %s AND kind = %s",
-        (item.title, kind.version, kind.write(item), angler_id, tackle_id, kind.name),
+        (tackle.title, kind.version, kind.write(tackle), angler_id, tackle_id, kind.name),
     )
     if not put and not _is_there(cursor, angler_id, tackle_id, kind.name):
         raise _no_tackle()
@@ -105,13 +105,13 @@ def _no_tackle() -> NotFound:
     return NotFound("There is no such rod, line or fly in the kit.", where="tackle_id")
 
 
-def add_tackle(cursor: DictCursor, angler_id: str, item: Rod | FlyLine | Fly) -> None:
+def add_tackle(cursor: DictCursor, angler_id: str, tackle: Rod | FlyLine | Fly) -> None:
     """Add one; an item of the same kind and title is written anew in its place."""
-    kind = _KIND_OF[type(item)]
+    kind = _KIND_OF[type(tackle)]
     cursor.execute(
         "SELECT tackle_id, place FROM tackle WHERE angler_id = %s AND kind = %s AND title = %s "
         "FOR UPDATE",
-        (angler_id, kind.name, item.title),
+        (angler_id, kind.name, tackle.title),
     )
     row = cursor.fetchone()
     cursor.execute("SELECT COUNT(*) AS owned FROM tackle WHERE angler_id = %s", (angler_id,))
@@ -121,5 +121,5 @@ def add_tackle(cursor: DictCursor, angler_id: str, item: Rod | FlyLine | Fly) ->
     cursor.execute(
         "REPLACE INTO tackle (angler_id, kind, tackle_id, title, place, version, body) "
         "VALUES (%s, %s, %s, %s, %s, %s, %s)",
-        (angler_id, kind.name, tackle_id, item.title, place, kind.version, kind.write(item)),
+        (angler_id, kind.name, tackle_id, tackle.title, place, kind.version, kind.write(tackle)),
     )

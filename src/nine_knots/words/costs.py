@@ -25,24 +25,24 @@ def cost_text(why: Why, changes: Iterable[Change], stock: Mapping[str, Stock]) -
     if why not in SPENT:
         return ""
     costs = [
-        price.of(-one.change)
-        for one in changes
-        if one.spool_id in stock and (price := stock[one.spool_id].price) is not None
+        price.of(-change.change)
+        for change in changes
+        if change.spool_id in stock and (price := stock[change.spool_id].price) is not None
     ]
     return money(sum(costs)) if costs else ""
 
 
 def cost_words(spent: Iterable[SpoolUse], stock: Mapping[str, Stock]) -> str:
     """What all that came off the spools cost, by why; how much of it has no price."""
-    taken = [one for one in spent if one.amount > 0.0 and one.spool_id in stock]
+    taken = [use for use in spent if use.amount > 0.0 and use.spool_id in stock]
     if not taken:
         return ""
     priced: dict[Why, float] = {}
-    without = {one.spool_id for one in taken if stock[one.spool_id].price is None}
-    for one in taken:
-        price = stock[one.spool_id].price
+    without = {use.spool_id for use in taken if stock[use.spool_id].price is None}
+    for use in taken:
+        price = stock[use.spool_id].price
         if price is not None:
-            priced[one.why] = priced.get(one.why, 0.0) + price.of(one.amount)
+            priced[use.why] = priced.get(use.why, 0.0) + price.of(use.amount)
     if not priced:
         return "Give a spool its price, and what comes off it is told as money too."
     parts = [f"{money(sum_)} {SAID[why]}" for why, sum_ in priced.items()]

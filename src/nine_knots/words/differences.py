@@ -13,14 +13,14 @@ from nine_knots.words.tying import joint_title
 def swap_words(swaps: tuple[Swapped, ...], units: Units) -> tuple[str, ...]:
     """Which pieces are of another spool than they were made of, a sentence each."""
     said = []
-    for one in swaps:
-        if one.same:
+    for swap in swaps:
+        if swap.same:
             continue
-        was = _strand_text(one.was, units)
-        if one.now is None:
-            said.append(f"Piece {one.piece + 1}: no spool of yours is like {was}; it is kept so.")
+        was = _strand_text(swap.was, units)
+        if swap.now is None:
+            said.append(f"Piece {swap.piece + 1}: no spool of yours is like {was}; it is kept so.")
         else:
-            said.append(f"Piece {one.piece + 1}: {one.now.title}, for {was}.")
+            said.append(f"Piece {swap.piece + 1}: {swap.now.title}, for {was}.")
     return tuple(said) or ("All of it is of spools that you own.",)
 
 
@@ -38,8 +38,8 @@ def differences(before: Design, after: Design, units: Units) -> tuple[str, ...]:
 
 def _day(before: Design, after: Design, units: Units) -> list[str]:
     then, now = (
-        {phrase.part: phrase.text for phrase in sentence_words(one.situation, units)}
-        for one in (before, after)
+        {phrase.part: phrase.text for phrase in sentence_words(design.situation, units)}
+        for design in (before, after)
     )
     parts = [
         f"{text}, was {then[part]}"

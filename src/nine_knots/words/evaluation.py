@@ -250,7 +250,7 @@ def _weaker_sides(hold: Hold) -> dict[int, StrengthElement]:
     for side in hold.elements:
         if side.what == "joint":
             other = weaker.setdefault(side.index, side)
-            weaker[side.index] = min(other, side, key=lambda one: one.mean_n)
+            weaker[side.index] = min(other, side, key=lambda element: element.mean_n)
     return weaker
 
 

@@ -10,14 +10,14 @@ from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
 from nine_knots.words.measurements import TWICE
 
 
-def known_words(item: Stock, units: Units) -> tuple[str, ...]:
+def known_words(stock_item: Stock, units: Units) -> tuple[str, ...]:
     """Thickness, strength and stiffness, a sentence each."""
-    strand, stuff = item.strand, item.strand.substance
+    strand, stuff = stock_item.strand, stock_item.strand.substance
     by = strand.across_by
-    if by is not None and not isinstance(item, Packet):
-        off = units.within(TWICE * by.off * item.strand.diameter_m)
+    if by is not None and not isinstance(stock_item, Packet):
+        off = units.within(TWICE * by.off * stock_item.strand.diameter_m)
         across = f"Measured, {count_words(by.readings, 'reading')}: "
-        across += f"{units.finely(item.strand.diameter_m)} ± {off}."
+        across += f"{units.finely(stock_item.strand.diameter_m)} ± {off}."
     elif strand.estimated:
         across = "Its thickness is the usual one for its label."
     else:
@@ -34,18 +34,20 @@ def known_words(item: Stock, units: Units) -> tuple[str, ...]:
     return across, holds, stiff
 
 
-def known_of_tackle(item: Rod | FlyLine | Fly, units: Units) -> str:
+def known_of_tackle(tackle: Rod | FlyLine | Fly, units: Units) -> str:
     """What of a line or fly was measured, in a sentence; empty where nothing was."""
     said = []
-    if isinstance(item, Fly):
-        if item.weighed_kg is not None:
-            said.append(f"weighs {units.fly_mass(item.weighed_kg).text}")
-        if item.sink_m_s is not None:
-            said.append(f"sinks at {units.sinking(item.sink_m_s)}{_within(item.sink_by)}")
-        if item.drag_area_m2 is not None:
-            said.append(f"catches the air like {units.area(item.drag_area_m2).text}")
-    if isinstance(item, FlyLine) and item.tip_bend_nm2 is not None:
-        said.append(f"its tip is {1e6 * item.tip_bend_nm2:.1f} N·mm² stiff{_within(item.tip_by)}")
+    if isinstance(tackle, Fly):
+        if tackle.weighed_kg is not None:
+            said.append(f"weighs {units.fly_mass(tackle.weighed_kg).text}")
+        if tackle.sink_m_s is not None:
+            said.append(f"sinks at {units.sinking(tackle.sink_m_s)}{_within(tackle.sink_by)}")
+        if tackle.drag_area_m2 is not None:
+            said.append(f"catches the air like {units.area(tackle.drag_area_m2).text}")
+    if isinstance(tackle, FlyLine) and tackle.tip_bend_nm2 is not None:
+        said.append(
+            f"its tip is {1e6 * tackle.tip_bend_nm2:.1f} N·mm² stiff{_within(tackle.tip_by)}"
+        )
     return f"Measured: {', '.join(said)}." if said else ""
 
 

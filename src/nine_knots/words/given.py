@@ -71,26 +71,26 @@ def gift_rig(rig: LowerRig, titles: dict[str, str], units: Units) -> GiftReading
 def gift_place(place: Place, units: Units) -> GiftReading:
     """A water with its stretches as they usually are, their cautions and the rules there."""
     reading = place_reading("", place, None, units)
-    whole = tuple(one for one in (reading.rules, place.notes) if one)
+    whole = tuple(text for text in (reading.rules, place.notes) if text)
     parts = tuple(
         GiftSection(
-            one.title, tuple(w for w in (one.usual, facts(one), one.rules, *one.cautions) if w)
+            item.title, tuple(w for w in (item.usual, facts(item), item.rules, *item.cautions) if w)
         )
-        for one in reading.stretches
+        for item in reading.stretches
     )
     return GiftReading(place.title, (*((GiftSection("", whole),) if whole else ()), *parts))
 
 
-def facts(one: StretchReading) -> str:
+def facts(stretch_reading: StretchReading) -> str:
     """What is known of a stretch, in a line."""
-    return f"{'; '.join(one.facts)}." if one.facts else ""
+    return f"{'; '.join(stretch_reading.facts)}." if stretch_reading.facts else ""
 
 
 def gift_day(plan: DayPlan, place: Place, units: Units) -> GiftReading:
     """A planned day: when which stretch is fished, with which flies, and what is carried."""
-    stretches = {one.stretch_id: one for one in place_reading("", place, None, units).stretches}
-    flies = [one.fly.title for one in plan.flies]
-    carried = [f"{one.rod.title} with {one.line.title}" for one in plan.outfits]
+    stretches = {item.stretch_id: item for item in place_reading("", place, None, units).stretches}
+    flies = [fly_for.fly.title for fly_for in plan.flies]
+    carried = [f"{outfit.rod.title} with {outfit.line.title}" for outfit in plan.outfits]
     first = (f"{plan.on}, {place.title}.", f"Carried: {join_words(carried)}; {join_words(flies)}.")
     parts = []
     for stop in plan.stops:
@@ -99,7 +99,7 @@ def gift_day(plan: DayPlan, place: Place, units: Units) -> GiftReading:
         usual = (stretch.usual + fly, *stretch.cautions) if stretch else (fly.strip(),)
         title = stretch.title if stretch else "a stretch that is gone"
         when = hours_text(stop.begins_min, stop.ends_min)
-        parts.append(GiftSection(f"{when}, {title}", tuple(one for one in usual if one)))
+        parts.append(GiftSection(f"{when}, {title}", tuple(text for text in usual if text)))
     notes = (plan.notes,) if plan.notes else ()
     return GiftReading(plan.title, (GiftSection("", (*first, *notes)), *parts))
 

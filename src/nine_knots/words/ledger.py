@@ -68,9 +68,9 @@ def act_title(act: Act) -> str:
 
 def act_words(changes: tuple[Change, ...], packets: frozenset[str], units: Units) -> str:
     """What an act took off, in a sentence."""
-    metres = sum(-one.change for one in changes if one.spool_id not in packets)
-    tapers = sum(-one.change for one in changes if one.spool_id in packets)
-    spools = sum(one.spool_id not in packets for one in changes)
+    metres = sum(-entry.change for entry in changes if entry.spool_id not in packets)
+    tapers = sum(-entry.change for entry in changes if entry.spool_id in packets)
+    spools = sum(entry.spool_id not in packets for entry in changes)
     said = []
     if spools:
         from_what = changes[0].title if len(changes) == 1 else count_words(spools, "spool")
@@ -93,12 +93,12 @@ def short_words(over: Mapping[str, float], stock: Mapping[str, Stock], units: Un
     return f" More was taken than there was of {join_words(names)}: count what is left on {what}."
 
 
-def is_low(item: Stock, most: float | None) -> bool:
+def is_low(stock_item: Stock, most: float | None) -> bool:
     """Whether little is left: less than three of the largest takes of it, or than is usual."""
-    held = held_by(item)
+    held = held_by(stock_item)
     if most is not None:
         return held < LOW_TIMES * most
-    return held <= (LOW_COUNT if isinstance(item, Packet) else LOW_M)
+    return held <= (LOW_COUNT if isinstance(stock_item, Packet) else LOW_M)
 
 
 def shopping(
@@ -109,7 +109,7 @@ def shopping(
     units: Units,
 ) -> tuple[ShoppingRow, ...]:
     """What is to be bought: what the next leaders lack, what is low, what is old, in this order."""
-    by_id = {item.spool_id: item for item in stock}
+    by_id = {stock_item.spool_id: stock_item for stock_item in stock}
     lacking, named = [], set()
     for take in takes:
         item = by_id.get(take.spool_id or "")
@@ -125,28 +125,32 @@ def shopping(
             lacking.append(ShoppingRow(item.title, f"{more} more for the leaders to be tied"))
             named.add(item.spool_id)
     low = [
-        ShoppingRow(item.title, f"{left_words(item, units)} left")
-        for item in stock
-        if item.spool_id not in named and is_low(item, usual.get(item.spool_id))
+        ShoppingRow(stock_item.title, f"{left_words(stock_item, units)} left")
+        for stock_item in stock
+        if stock_item.spool_id not in named and is_low(stock_item, usual.get(stock_item.spool_id))
     ]
-    named |= {item.spool_id for item in stock if is_low(item, usual.get(item.spool_id))}
+    named |= {
+        stock_item.spool_id
+        for stock_item in stock
+        if is_low(stock_item, usual.get(stock_item.spool_id))
+    }
     old = [
-        ShoppingRow(item.title, words)
-        for item in stock
-        if item.spool_id not in named and (words := age_words(item, today))
+        ShoppingRow(stock_item.title, words)
+        for stock_item in stock
+        if stock_item.spool_id not in named and (words := age_words(stock_item, today))
     ]
     return (*lacking, *low, *old)
 
 
-def left_words(item: Stock, units: Units) -> str:
+def left_words(stock_item: Stock, units: Units) -> str:
     """``7 ft``, ``two tapers`` or ``nothing``: what is left of a spool or packet."""
-    held = held_by(item)
+    held = held_by(stock_item)
     if held <= 0.0:
         return "nothing"
-    return _amount(item, held, units)
+    return _amount(stock_item, held, units)
 
 
-def _amount(item: Stock, amount: float, units: Units) -> str:
-    if isinstance(item, Spool):
+def _amount(stock_item: Stock, amount: float, units: Units) -> str:
+    if isinstance(stock_item, Spool):
         return units.on_spool(amount).text
     return count_words(max(1, round(amount)), "taper")

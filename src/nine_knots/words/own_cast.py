@@ -93,20 +93,20 @@ def _words(now: Estimate, count: int) -> str:
     return f"From {landings}: you launch {pace}{sure}. Every cast here is judged by it."
 
 
-def _speed(one: Estimate) -> tuple[float, float]:
-    return one.own.speed_factor, one.speed
+def _speed(item: Estimate) -> tuple[float, float]:
+    return item.own.speed_factor, item.speed
 
 
-def _piles_up(one: Estimate) -> tuple[float, float]:
-    return one.own.piles_up, one.piles_up
+def _piles_up(item: Estimate) -> tuple[float, float]:
+    return item.own.piles_up, item.piles_up
 
 
-def _soft(one: Estimate) -> tuple[float, float]:
-    return one.own.soft, one.soft
+def _soft(item: Estimate) -> tuple[float, float]:
+    return item.own.soft, item.soft
 
 
-def _slams(one: Estimate) -> tuple[float, float]:
-    return one.own.slams, one.slams
+def _slams(item: Estimate) -> tuple[float, float]:
+    return item.own.slams, item.slams
 
 
 def _placed(value: float, spread: float, axis: tuple[float, float]) -> Spread:

@@ -94,17 +94,17 @@ def place_reading(
         rules=rules_words(place.rules, units),
         level=level_text(level_m, units) if level_m is not None else "",
         tide=tide_words(tide) if tide is not None else "",
-        stretches=tuple(_stretch(place, one, level_m, units, tide) for one in place.stretches),
+        stretches=tuple(_stretch(place, item, level_m, units, tide) for item in place.stretches),
         place=place,
     )
 
 
-def stretch_texts(one: RiverStretch, units: Units) -> StretchTexts:
+def stretch_texts(river_stretch: RiverStretch, units: Units) -> StretchTexts:
     """Its usual depth, pace and bank as they can be typed again."""
-    bank = units.length(one.room.bank_m).text if one.room.bank_m > 0.0 else ""
+    bank = units.length(river_stretch.room.bank_m).text if river_stretch.room.bank_m > 0.0 else ""
     return StretchTexts(
-        depth=units.length(one.water.depth_m).text,
-        pace=units.speed(one.water.pace_m_s).text,
+        depth=units.length(river_stretch.water.depth_m).text,
+        pace=units.speed(river_stretch.water.pace_m_s).text,
         bank=bank,
     )
 
@@ -134,23 +134,29 @@ def _hours(minutes: float) -> str:
 
 
 def _stretch(
-    place: Place, one: RiverStretch, level_m: float | None, units: Units, tide: Tide | None
+    place: Place,
+    river_stretch: RiverStretch,
+    level_m: float | None,
+    units: Units,
+    tide: Tide | None,
 ) -> StretchReading:
-    found = at_level(one, level_m) if level_m is not None else None
-    water = water_at(place, one, level_m, tide)
+    found = at_level(river_stretch, level_m) if level_m is not None else None
+    water = water_at(place, river_stretch, level_m, tide)
     return StretchReading(
-        stretch_id=one.stretch_id,
-        title=one.title,
-        usual=f"Usually {_deep_andfast_words(one.water, units)}.",
+        stretch_id=river_stretch.stretch_id,
+        title=river_stretch.title,
+        usual=f"Usually {_deep_andfast_words(river_stretch.water, units)}.",
         now=f"{_now(found, level_m, units)} {_runs(tide, water.pace_m_s, units)}".strip(),
-        beyond=beyond_words(one, level_m, units),
-        facts=_facts(one),
-        cautions=stretch_cautions(one, water),
-        rules=rules_words(water.rules, units) if one.own_rules is not None else "",
-        notes=tuple(_note(note.level_m, note.depth_m, note.pace_m_s, units) for note in one.levels),
-        typed=stretch_texts(one, units),
+        beyond=beyond_words(river_stretch, level_m, units),
+        facts=_facts(river_stretch),
+        cautions=stretch_cautions(river_stretch, water),
+        rules=rules_words(water.rules, units) if river_stretch.own_rules is not None else "",
+        notes=tuple(
+            _note(note.level_m, note.depth_m, note.pace_m_s, units) for note in river_stretch.levels
+        ),
+        typed=stretch_texts(river_stretch, units),
         water=water,
-        stretch=one,
+        stretch=river_stretch,
     )
 
 
@@ -185,9 +191,9 @@ def _deep_andfast_words(water: Water, units: Units) -> str:
     return f"{deep_words(water.depth_m, units)}, {fast_words(water.pace_m_s, units)}"
 
 
-def beyond_words(one: RiverStretch, level_m: float | None, units: Units) -> str:
+def beyond_words(river_stretch: RiverStretch, level_m: float | None, units: Units) -> str:
     """That a level is beyond those at which the stretch was seen; empty where it is not."""
-    found = at_level(one, level_m) if level_m is not None else None
+    found = at_level(river_stretch, level_m) if level_m is not None else None
     if found is None or found.beyond_m <= 0.0:
         return ""
     low, high = (level_text(level, units) for level in found.seen_m)
@@ -195,23 +201,23 @@ def beyond_words(one: RiverStretch, level_m: float | None, units: Units) -> str:
     return f"That is beyond what you saw ({seen}): go and look before you trust it."
 
 
-def _facts(one: RiverStretch) -> tuple[str, ...]:
-    water = one.water
+def _facts(river_stretch: RiverStretch) -> tuple[str, ...]:
+    water = river_stretch.water
     said = [f"{capitalised(water.kind)} over {water.bed}, {water.clarity}, {water.snags}"]
-    room = BEHIND[one.room.behind]
-    if one.room.bank_m > 0.0:
+    room = BEHIND[river_stretch.room.behind]
+    if river_stretch.room.bank_m > 0.0:
         room += ", from a bank above the water"
     said.append(capitalised(room))
-    if one.fish:
-        said.append(capitalised(join_words([fish_of(kind).title for kind in one.fish])))
-    if one.notes:
-        said.append(one.notes.rstrip(". "))
+    if river_stretch.fish:
+        said.append(capitalised(join_words([fish_of(kind).title for kind in river_stretch.fish])))
+    if river_stretch.notes:
+        said.append(river_stretch.notes.rstrip(". "))
     return tuple(said)
 
 
-def stretch_cautions(one: RiverStretch, water: Water) -> tuple[str, ...]:
+def stretch_cautions(river_stretch: RiverStretch, water: Water) -> tuple[str, ...]:
     """What to mind on a stretch: its hazards, and depth against pace as they are."""
-    said = [CAUTIONS[hazard] for hazard in one.hazards]
+    said = [CAUTIONS[hazard] for hazard in river_stretch.hazards]
     if water.depth_m * water.pace_m_s / FOOT_M**2 > WADES:
         said.insert(
             0,

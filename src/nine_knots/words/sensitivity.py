@@ -76,7 +76,7 @@ def matters_reading(found: Sensitivity, units: Units) -> MattersReading:
         facts=(_opens(found), _holds(found), _into(found, units)),
         doubts=doubts,
         settle=_settle(doubts, found),
-        pieces=tuple(_piece(one, units) for one in found.pieces),
+        pieces=tuple(_piece(section, units) for section in found.pieces),
         changes=f"{_longer(units)} longer (line), {_thicker(units)} thicker (bar)",
         most=_most(found.pieces, units),
         supposed=_supposed(units),
@@ -168,16 +168,16 @@ def _supposed(units: Units) -> str:
     )
 
 
-def _piece(one: SectionSensitivity, units: Units) -> PieceEffect:
+def _piece(section_sensitivity: SectionSensitivity, units: Units) -> PieceEffect:
     longer = _longer(units)
     return PieceEffect(
-        piece=one.piece,
-        longer_opens=log(one.longer_opens),
-        thicker_opens=log(one.thicker_opens),
-        longer_holds=log(one.longer_holds),
-        thicker_holds=log(one.thicker_holds),
-        longer=f"{longer} longer: {_effect(one.longer_opens, one.longer_holds)}",
-        thicker=f"{_thicker(units)} thicker: {_effect(one.thicker_opens, one.thicker_holds)}",
+        piece=section_sensitivity.piece,
+        longer_opens=log(section_sensitivity.longer_opens),
+        thicker_opens=log(section_sensitivity.thicker_opens),
+        longer_holds=log(section_sensitivity.longer_holds),
+        thicker_holds=log(section_sensitivity.thicker_holds),
+        longer=f"{longer} longer: {_effect(section_sensitivity.longer_opens, section_sensitivity.longer_holds)}",
+        thicker=f"{_thicker(units)} thicker: {_effect(section_sensitivity.thicker_opens, section_sensitivity.thicker_holds)}",
     )
 
 
@@ -197,13 +197,13 @@ def _most(pieces: tuple[SectionSensitivity, ...], units: Units) -> str:
     """What moves opening and hold most, of all lengths and thicknesses."""
     longer, thicker = f"{_longer(units)} longer", f"{_thicker(units)} thicker"
     changes = [
-        (abs(log(factor)), what, f"piece {one.piece + 1}, {how},", factor)
-        for one in pieces
+        (abs(log(factor)), what, f"piece {section.piece + 1}, {how},", factor)
+        for section in pieces
         for factor, what, how in (
-            (one.longer_opens, "opening", longer),
-            (one.thicker_opens, "opening", thicker),
-            (one.longer_holds, "hold", longer),
-            (one.thicker_holds, "hold", thicker),
+            (section.longer_opens, "opening", longer),
+            (section.thicker_opens, "opening", thicker),
+            (section.longer_holds, "hold", longer),
+            (section.thicker_holds, "hold", thicker),
         )
     ]
     said = []

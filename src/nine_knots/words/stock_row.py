@@ -62,58 +62,58 @@ class ShelfContext:
     today: Day
 
 
-def stock_row(item: Stock, units: Units, lying: ShelfContext) -> StockRow:
+def stock_row(stock_item: Stock, units: Units, lying: ShelfContext) -> StockRow:
     """The row of a spool or packet."""
-    material = item.strand.substance
-    if isinstance(item, Spool):
-        diameter = units.across(item.strand.diameter_m, item.strand.estimated)
-        strength = units.load(item.strand.breaking_n).text
-        left = units.on_spool(item.remaining_m).text
+    material = stock_item.strand.substance
+    if isinstance(stock_item, Spool):
+        diameter = units.across(stock_item.strand.diameter_m, stock_item.strand.estimated)
+        strength = units.load(stock_item.strand.breaking_n).text
+        left = units.on_spool(stock_item.remaining_m).text
     else:
-        profile = item.strand.profile
+        profile = stock_item.strand.profile
         tip_m = profile.tip_diameter_m
         diameter = f"{units.diameter(profile.butt_diameter_m).text} to {units.tippet(tip_m).text}"
-        strength = units.load(item.strand.breaking_at_n(tip_m)).text
-        left = f"{item.count} of {units.length(profile.length_m).text}"
+        strength = units.load(stock_item.strand.breaking_at_n(tip_m)).text
+        left = f"{stock_item.count} of {units.length(profile.length_m).text}"
     return StockRow(
-        spool_id=item.spool_id,
-        form=item.form,
-        title=item.title,
+        spool_id=stock_item.spool_id,
+        form=stock_item.form,
+        title=stock_item.title,
         material=material.key,
         material_title=material.title,
         family=material.family,
-        sighter=item.strand.colour == "sighter",
+        sighter=stock_item.strand.colour == "sighter",
         diameter=diameter,
         strength=strength,
-        labelled=item.strand.strength_n is not None,
-        estimated=item.strand.estimated,
+        labelled=stock_item.strand.strength_n is not None,
+        estimated=stock_item.strand.estimated,
         left=left,
-        bought=item.bought_on or "",
-        paid=f"{item.price.paid:.2f}" if item.price else "",
-        paid_for=_paid_for(item, units),
-        low=is_low(item, lying.usual.get(item.spool_id)),
-        note=_note(item, units, lying),
-        known=known_words(item, units),
-        packet=_packet_texts(item, units) if isinstance(item, Packet) else None,
-        item=item,
+        bought=stock_item.bought_on or "",
+        paid=f"{stock_item.price.paid:.2f}" if stock_item.price else "",
+        paid_for=_paid_for(stock_item, units),
+        low=is_low(stock_item, lying.usual.get(stock_item.spool_id)),
+        note=_note(stock_item, units, lying),
+        known=known_words(stock_item, units),
+        packet=_packet_texts(stock_item, units) if isinstance(stock_item, Packet) else None,
+        item=stock_item,
     )
 
 
-def _paid_for(item: Stock, units: Units) -> str:
-    if item.price is None:
+def _paid_for(stock_item: Stock, units: Units) -> str:
+    if stock_item.price is None:
         return ""
-    amount = item.price.amount
-    return units.on_spool(amount).text if isinstance(item, Spool) else f"{amount:.0f}"
+    amount = stock_item.price.amount
+    return units.on_spool(amount).text if isinstance(stock_item, Spool) else f"{amount:.0f}"
 
 
-def _note(item: Stock, units: Units, lying: ShelfContext) -> str:
-    over = {key: more for key, more in lying.over.items() if key == item.spool_id}
-    why = [age_words(item, lying.today)]
-    if held_by(item) > 0.0 and is_low(item, lying.usual.get(item.spool_id)):
-        why.append(f"{left_words(item, units)} left")
+def _note(stock_item: Stock, units: Units, lying: ShelfContext) -> str:
+    over = {key: more for key, more in lying.over.items() if key == stock_item.spool_id}
+    why = [age_words(stock_item, lying.today)]
+    if held_by(stock_item) > 0.0 and is_low(stock_item, lying.usual.get(stock_item.spool_id)):
+        why.append(f"{left_words(stock_item, units)} left")
     said = "; ".join(filter(None, why))
     renew = f"Time to renew: {said}." if said else ""
-    return f"{short_words(over, {item.spool_id: item}, units).strip()} {renew}".strip()
+    return f"{short_words(over, {stock_item.spool_id: stock_item}, units).strip()} {renew}".strip()
 
 
 def _packet_texts(item: Packet, units: Units) -> PacketTexts:

@@ -205,13 +205,13 @@ def get_logins(mine: CurrentMine) -> tuple[LoginRow, ...]:
     """The last seen first."""
     return tuple(
         LoginRow(
-            one.login_id,
-            one.device,
-            one.made_at.isoformat(),
-            one.seen_at.isoformat(),
-            one.login_id == mine.login.login_id,
+            item.login_id,
+            item.device,
+            item.made_at.isoformat(),
+            item.seen_at.isoformat(),
+            item.login_id == mine.login.login_id,
         )
-        for one in mine.transact(list_logins)
+        for item in mine.transact(list_logins)
     )
 
 
@@ -273,12 +273,12 @@ def _keys(cursor: DictCursor, me: str) -> LoginMethods:
     return LoginMethods(
         tuple(
             PasskeyRow(
-                one.passkey_id,
-                one.title,
-                one.made_at.isoformat(),
-                one.used_at.isoformat() if one.used_at else "",
+                passkey.passkey_id,
+                passkey.title,
+                passkey.made_at.isoformat(),
+                passkey.used_at.isoformat() if passkey.used_at else "",
             )
-            for one in passkeys
+            for passkey in passkeys
         ),
         has_password,
         left,

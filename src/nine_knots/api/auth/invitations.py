@@ -65,7 +65,7 @@ async def post_invitation(
     token = new_token()
 
     def invite(cursor: DictCursor, me: str) -> None:
-        still = sum(not one.taken for one in list_invitations(cursor, me))
+        still = sum(not invitation.taken for invitation in list_invitations(cursor, me))
         if still >= MOST_OPEN and not mine.login.is_operator:
             raise OutOfRange(
                 f"{MOST_OPEN} invitations are open.", where="note", mend="Take one back first."

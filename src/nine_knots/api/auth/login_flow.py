@@ -163,4 +163,4 @@ def _counters(calling: ClientInfo, name: str) -> tuple[str, str]:
 def new_codes() -> tuple[str, ...]:
     """Recovery codes, in groups of four letters."""
     letters = [new_code(CODE_LENGTH) for _ in range(CODES)]
-    return tuple(f"{one[:4]}-{one[4:8]}-{one[8:]}" for one in letters)
+    return tuple(f"{letter[:4]}-{letter[4:8]}-{letter[8:]}" for letter in letters)

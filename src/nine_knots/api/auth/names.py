@@ -27,7 +27,7 @@ def typed_name(typed: str) -> str:
             mend="Type it anew, letter by letter.",
         )
     scripts = {unicodedata.name(letter, "UNNAMED").split()[0] for letter in letters}
-    if len(scripts) > 1 and not any(scripts <= one for one in TOGETHER):
+    if len(scripts) > 1 and not any(scripts <= item for item in TOGETHER):
         raise OutOfRange(
             "This name mixes letters of several alphabets, which look alike.",
             where="name",

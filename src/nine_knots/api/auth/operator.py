@@ -107,14 +107,14 @@ def put_account_state(
 def _accounts(cursor: DictCursor, me: str) -> tuple[AccountRow, ...]:
     return tuple(
         AccountRow(
-            one.account_id,
-            one.name,
-            one.made_at.isoformat(),
-            one.is_operator,
-            one.shut,
-            one.account_id == me,
+            account.account_id,
+            account.name,
+            account.made_at.isoformat(),
+            account.is_operator,
+            account.shut,
+            account.account_id == me,
         )
-        for one in list_accounts(cursor)
+        for account in list_accounts(cursor)
     )
 
 
@@ -141,7 +141,11 @@ def alarms(crews: tuple[PoolRow, ...], slowest: tuple[RouteTime, ...]) -> tuple[
                 f"At the {crew.name} somebody has waited for {crew.eldest_s:.0f} s: more workers "
                 "are wanted."
             )
-    read = (one for one in slowest if one.route == "/api/v1/bench" and one.count >= ENOUGH)
+    read = (
+        route_time
+        for route_time in slowest
+        if route_time.route == "/api/v1/bench" and route_time.count >= ENOUGH
+    )
     bench = next(read, None)
     if bench is not None and bench.p95_s > SLOW_S:
         found.append(

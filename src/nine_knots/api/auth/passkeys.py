@@ -37,7 +37,7 @@ def begin_registration(
     cursor: DictCursor, site: Site, kind: Purpose, account_id: str, name: str
 ) -> PasskeyChallenge:
     """Ask a device for a new passkey of an account, which may be one that is still to be made."""
-    known = tuple(one.credential_id for one in list_passkeys(cursor, account_id))
+    known = tuple(item.credential_id for item in list_passkeys(cursor, account_id))
     asked = registration_options(site.name, name, bytes.fromhex(account_id), known)
     return PasskeyChallenge(add_challenge(cursor, kind, asked.challenge, account_id), asked.options)
 

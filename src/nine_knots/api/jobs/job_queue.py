@@ -70,7 +70,7 @@ class JobQueue:
         """Let it wait; TooBusy where too much waits already."""
         mine = sum(other.asker.party == turn.asker.party for other in self._waiting)
         if len(self._waiting) >= MOST_WAITING or mine >= MOST_OF_A_PAGE:
-            seconds = sum(HEAVY_S if one.task.heavy else LIGHT_S for one in self._waiting)
+            seconds = sum(HEAVY_S if job.task.heavy else LIGHT_S for job in self._waiting)
             raise TooBusy(
                 "More is asked for than can be worked out just now.",
                 retry_s=max(1, round(seconds)),

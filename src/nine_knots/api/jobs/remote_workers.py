@@ -163,8 +163,8 @@ class RemoteWorkerListener:
 
     def close(self) -> None:
         """Nobody comes any more."""
-        for one in (*self._running, *self._sending):
-            one.cancel()
+        for future in (*self._running, *self._sending):
+            future.cancel()
         for identity in list(self._workers):
             self._let_go(identity)
         self._authenticator.stop()

@@ -57,8 +57,8 @@ class FileAnswer:
 
 
 async def _one_by_one(parts: Iterable[bytes]) -> AsyncIterator[bytes]:
-    for one in parts:
-        yield one
+    for part in parts:
+        yield part
         await asyncio.sleep(0)
 
 
@@ -157,8 +157,8 @@ async def _together(asks: list[Coroutine[Any, Any, bytes]]) -> list[bytes]:
     try:
         return list(await asyncio.gather(*running))
     finally:
-        for one in running:
-            one.cancel()
+        for item in running:
+            item.cancel()
 
 
 def _event(name: str, data: str) -> bytes:

@@ -89,7 +89,7 @@ def decode_result(head: bytes, body: bytes) -> JobResult:
             return JobResult(body, hurried, memory)
         if end == "left":
             return JobResult(None, hurried, memory)
-        what, where, mend = (str(one) for one in json.loads(body))
+        what, where, mend = (str(load) for load in json.loads(body))
     except (ValueError, KeyError, TypeError) as odd:
         raise UnknownTask("an end that cannot be read") from odd
     kind = getattr(errors, str(end), WorkFailed)

@@ -181,7 +181,11 @@ class WorkerPool:
 
     def _next_for(self, turn: Job) -> WorkerHandle:
         """Light work stays here, where it is answered sooner; heavy work goes elsewhere first."""
-        fit = [one for one in self._idle if (one in self._far) == turn.task.heavy]
+        fit = [
+            worker_handle
+            for worker_handle in self._idle
+            if (worker_handle in self._far) == turn.task.heavy
+        ]
         worker = fit[-1] if fit else self._idle[-1]
         self._idle.remove(worker)
         return worker

@@ -70,7 +70,7 @@ async def post_account_data(
         found = pieces.value()
         before = read_settings(cursor, me).name
         angler_id = write_account_export(cursor, found, session.account_id)
-        leaders = sum(not one.removed for one in found.leaders)
+        leaders = sum(not leader.removed for leader in found.leaders)
         stock = len(found.stock)
         words = (
             f"{leaders} leaders and {stock} spools and packets of {found.settings.name} are in "

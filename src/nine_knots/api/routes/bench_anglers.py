@@ -78,7 +78,7 @@ def post_demo(session: CurrentSession) -> AnglerAtBench:
 
     def look(cursor: DictCursor, _me: str) -> AnglerAtBench:
         here = list_anglers(cursor, session.account_id)
-        known = next((one.angler_id for one in here if one.demo), None)
+        known = next((angler.angler_id for angler in here if angler.demo), None)
         if known is None:
             known = add_demo(cursor, account_id=session.account_id)
         put_in_front(cursor, known)

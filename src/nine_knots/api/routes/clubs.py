@@ -133,8 +133,8 @@ def remove_member(
 
     def leave(cursor: DictCursor, me: str) -> tuple[ClubRow, ...]:
         club = read_club(cursor, me, club_id)
-        keeps = any(one.keeps and one.angler_id == me for one in club.members)
-        if angler_id not in {one.angler_id for one in club.members}:
+        keeps = any(member.keeps and member.angler_id == me for member in club.members)
+        if angler_id not in {member.angler_id for member in club.members}:
             raise NotFound("They are not in it.", where="angler_id")
         if keeps and angler_id == me:
             raise OutOfRange("You keep it.", where="angler_id", mend="End the group instead.")
@@ -154,11 +154,11 @@ def remove_club(session: CurrentSession, club_id: PathId) -> Response:
 
 
 def _clubs(cursor: DictCursor, me: str) -> tuple[ClubRow, ...]:
-    return tuple(_row(one, me) for one in list_clubs(cursor, me))
+    return tuple(_row(item, me) for item in list_clubs(cursor, me))
 
 
-def _row(one: Club, me: str) -> ClubRow:
+def _row(item: Club, me: str) -> ClubRow:
     members = tuple(
-        MemberRow(who.angler_id, who.name, who.keeps, who.angler_id == me) for who in one.members
+        MemberRow(who.angler_id, who.name, who.keeps, who.angler_id == me) for who in item.members
     )
-    return ClubRow(one.club_id, one.title, any(who.keeps and who.me for who in members), members)
+    return ClubRow(item.club_id, item.title, any(who.keeps and who.me for who in members), members)

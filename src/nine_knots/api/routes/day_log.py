@@ -77,23 +77,23 @@ def get_log(session: CurrentSession, q: Words = "", units: System = "imperial") 
     """Counts with how sure they are; of the events that are found, where words are given."""
     read = Units(units)
     found = [
-        one
-        for one in _sought(session.read(fished_days), q, read)
-        if one.day.around or not q.strip()
+        item
+        for item in _sought(session.read(fished_days), q, read)
+        if item.day.around or not q.strip()
     ]
     return LogAnswer(
         days=tuple(
             LogCard(
-                one.day.plan_id,
-                one.plan.title,
-                one.plan.on,
-                one.place,
-                day_words(one.day),
-                len(one.day.around),
+                found_item.day.plan_id,
+                found_item.plan.title,
+                found_item.plan.on,
+                found_item.place,
+                day_words(found_item.day),
+                len(found_item.day.around),
             )
-            for one in found
+            for found_item in found
         ),
-        season=season_of(tuple(one.day for one in found), read),
+        season=season_of(tuple(found_item.day for found_item in found), read),
     )
 
 
@@ -120,13 +120,17 @@ def get_landings(session: CurrentSession, plan_id: PathId) -> tuple[DayLanding, 
         day = fished_days(cursor, me, plan_id)[0].day
         rigs = read_rigs(cursor, me, plan_id)
         flies = {fly.title: fly for fly in read_kit(cursor, me).flies}
-        learnt = {one.landing_id for one in list_landings(cursor, me)}
+        learnt = {landing.landing_id for landing in list_landings(cursor, me)}
         return tuple(
-            DayLanding(one.event.event_id, _thrown(rigs[one.rig], flies.get(one.fly)), landed)
-            for one in day.around
-            if (landed := one.event.detail.landed) is not None
-            and one.rig in rigs
-            and one.event.event_id not in learnt
+            DayLanding(
+                happening.event.event_id,
+                _thrown(rigs[happening.rig], flies.get(happening.fly)),
+                landed,
+            )
+            for happening in day.around
+            if (landed := happening.event.detail.landed) is not None
+            and happening.rig in rigs
+            and happening.event.event_id not in learnt
         )
 
     return session.read(read)
@@ -146,16 +150,16 @@ def get_log_csv(session: CurrentSession, q: Words = "", units: System = "metric"
     rows = csv.writer(out)
     rows.writerow(COLUMNS)
     read = Units(units)
-    for one in _sought(session.read(fished_days), q, read):
-        log = day_log(one.plan.title, one.plan.on, one.place, one.day, read)
-        for line, near in zip(log.lines, one.day.around, strict=True):
+    for item in _sought(session.read(fished_days), q, read):
+        log = day_log(item.plan.title, item.plan.on, item.place, item.day, read)
+        for line, near in zip(log.lines, item.day.around, strict=True):
             when = datetime.fromtimestamp(line.at / MS).astimezone().isoformat(timespec="seconds")
             rows.writerow(
                 [
                     when,
                     line.kind,
                     line.words,
-                    one.place,
+                    item.place,
                     line.stretch,
                     line.rig,
                     near.fly,
@@ -191,7 +195,7 @@ def get_log_json(session: CurrentSession) -> Response:
 
 def log_text(events: tuple[Event, ...]) -> str:
     """Events as the text of a file."""
-    body = ",\n".join(one.model_dump_json(exclude_none=True) for one in events)
+    body = ",\n".join(event.model_dump_json(exclude_none=True) for event in events)
     return f'{{"format": "nine-knots-log", "version": 1, "events": [\n{body}\n]}}\n'
 
 
@@ -207,31 +211,33 @@ def _sought(found: tuple[FishedDay, ...], q: str, units: Units) -> tuple[FishedD
     if not words:
         return found
 
-    def has(one: FishedDay, number: int) -> bool:
-        near = one.day.around[number]
-        stop, rig = one.day.brief.stop(near.stretch), one.day.brief.rig(near.rig)
+    def has(fished_day: FishedDay, number: int) -> bool:
+        near = fished_day.day.around[number]
+        stop, rig = fished_day.day.brief.stop(near.stretch), fished_day.day.brief.rig(near.rig)
         text = " ".join(
             (
-                event_words(near.event, one.day, units),
+                event_words(near.event, fished_day.day, units),
                 stop.title if stop else "",
                 rig.title if rig else "",
                 near.fly,
-                one.place,
-                one.plan.title,
-                one.plan.on,
+                fished_day.place,
+                fished_day.plan.title,
+                fished_day.plan.on,
             )
         ).lower()
         return all(word in text for word in words)
 
     return tuple(
         replace(
-            one,
+            found_item,
             day=replace(
-                one.day,
+                found_item.day,
                 around=tuple(
-                    near for number, near in enumerate(one.day.around) if has(one, number)
+                    near
+                    for number, near in enumerate(found_item.day.around)
+                    if has(found_item, number)
                 ),
             ),
         )
-        for one in found
+        for found_item in found
     )

@@ -37,7 +37,7 @@ class EventsSaved:
 @router.post("", summary="Send what happened")
 def post_events(session: CurrentSession, form: EventsForm) -> EventsSaved:
     """What is here already stays as it is; the same in any order gives the same."""
-    days = dict.fromkeys(one.plan_id for one in form.events)
+    days = dict.fromkeys(event.plan_id for event in form.events)
     session.check_day(*days)
 
     def keep(cursor: DictCursor, me: str) -> EventsSaved:
@@ -45,7 +45,7 @@ def post_events(session: CurrentSession, form: EventsForm) -> EventsSaved:
         found = {day: list_events(cursor, me, day) for day in days}
         for day, events in found.items():
             reconcile_day(cursor, me, day, events)
-        return EventsSaved(new, tuple(one for events in found.values() for one in events))
+        return EventsSaved(new, tuple(event for events in found.values() for event in events))
 
     return session.write(keep)
 

@@ -68,7 +68,10 @@ async def get_gauges(
     """Its datastreams, those of a length first."""
     asked, public_only = _base(request, base), _public_only(request, base)
     found = await outside.exchange(lambda: list_datastreams(asked, public_only))
-    return tuple(GaugeChoice(one.key, one.title, one.unit, one.metres) for one in found)
+    return tuple(
+        GaugeChoice(found_item.key, found_item.title, found_item.unit, found_item.metres)
+        for found_item in found
+    )
 
 
 @router.put("/{place_id}/gauge", responses=MISSING, summary="Say where the level is read")
@@ -112,7 +115,9 @@ async def get_level(
     seen = await outside.exchange(
         lambda: read_levels(base, gauge.datastream, gauge.metres, LOOKED_BACK, public_only)
     )
-    found = read_gauge(tuple((one.level_m, (now - one.at).total_seconds()) for one in seen))
+    found = read_gauge(
+        tuple((observation.level_m, (now - observation.at).total_seconds()) for observation in seen)
+    )
     return LevelAnswer(
         level_text(found.level_m, Units(units)), found.standing, gauge_words(found, Units(units))
     )

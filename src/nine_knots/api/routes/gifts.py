@@ -102,7 +102,7 @@ def get_recipients(session: CurrentSession) -> tuple[Recipient, ...]:
 def get_gifts_sent(session: CurrentSession) -> tuple[GiftRow, ...]:
     """The last first."""
     return session.read(
-        lambda cursor, me: tuple(_row(cursor, one, True) for one in list_gifts_sent(cursor, me))
+        lambda cursor, me: tuple(_row(cursor, gift, True) for gift in list_gifts_sent(cursor, me))
     )
 
 
@@ -110,7 +110,7 @@ def get_gifts_sent(session: CurrentSession) -> tuple[GiftRow, ...]:
 def get_gifts_received(session: CurrentSession) -> tuple[GiftRow, ...]:
     """The last first."""
     return session.read(
-        lambda cursor, me: tuple(_row(cursor, one) for one in list_gifts_received(cursor, me))
+        lambda cursor, me: tuple(_row(cursor, gift) for gift in list_gifts_received(cursor, me))
     )
 
 
@@ -120,7 +120,7 @@ def post_gift(session: CurrentSession, form: GiftForm) -> tuple[GiftRow, ...]:
 
     def work(cursor: DictCursor, me: str) -> tuple[GiftRow, ...]:
         find_item(cursor, me, form.kind, form.thing_id)
-        known = {(one.kind, one.to_id) for one in _receivers(session, cursor, me)}
+        known = {(receiver.kind, receiver.to_id) for receiver in _receivers(session, cursor, me)}
         if (form.whom, form.to_id) not in known:
             raise NotFound("There is nobody of that name.", where="to_id", mend="Choose another.")
         to_angler = form.to_id if form.whom == "angler" else None
@@ -135,7 +135,7 @@ def post_gift(session: CurrentSession, form: GiftForm) -> tuple[GiftRow, ...]:
             form.may_copy,
             form.places,
         )
-        return tuple(_row(cursor, one, True) for one in list_gifts_sent(cursor, me))
+        return tuple(_row(cursor, gift, True) for gift in list_gifts_sent(cursor, me))
 
     return session.write(work)
 
@@ -182,13 +182,13 @@ def remove_gift(session: CurrentSession, given_id: PathId) -> Response:
 
 def _receivers(session: Session, cursor: DictCursor, me: str) -> tuple[Recipient, ...]:
     clubs = list_clubs(cursor, me)
-    found = [Recipient("club", one.club_id, one.title) for one in clubs]
-    names = {member.angler_id: member.name for one in clubs for member in one.members}
+    found = [Recipient("club", club.club_id, club.title) for club in clubs]
+    names = {member.angler_id: member.name for club in clubs for member in club.members}
     if session.account_id is None:
         here = list_anglers(cursor)
-        names |= {one.angler_id: one.name for one in here if not one.demo}
+        names |= {angler.angler_id: angler.name for angler in here if not angler.demo}
     names.pop(me, None)
-    people = sorted(names.items(), key=lambda item: item[1].casefold())
+    people = sorted(names.items(), key=lambda pair: pair[1].casefold())
     return (*found, *(Recipient("angler", who, name) for who, name in people))
 
 

@@ -138,7 +138,7 @@ def get_leaders(
         following = {"units": units, "limit": limit, "after": f"{at}~{last.leader_id}"}
         following |= {key: text for key, text in (("q", q), ("label", label)) if text}
     set_page_headers(response, "/api/v1/leaders", total, following)
-    return [_card(one, Units(units)) for one in saved[:limit]]
+    return [_card(saved_leader, Units(units)) for saved_leader in saved[:limit]]
 
 
 def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
@@ -178,7 +178,7 @@ def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
 @router.get("/labels", summary="Labels in use")
 def get_labels(session: CurrentSession) -> tuple[LabelCount, ...]:
     """Every label, with how many leaders carry it."""
-    return tuple(LabelCount(*one) for one in session.read(store.labels_in_use))
+    return tuple(LabelCount(*pair) for pair in session.read(store.labels_in_use))
 
 
 @router.put("/{leader_id}/labels", responses=MISSING, summary="Label a leader")

@@ -158,8 +158,8 @@ def get_ledger(
             spent(cursor, me),
         )
     )
-    of_it = [one for one in gone if spool_id in (None, one.spool_id)]
-    lines = tuple(_line(one, owned, Units(units)) for one in kept)
+    of_it = [use for use in gone if spool_id in (None, use.spool_id)]
+    lines = tuple(_line(kept_act, owned, Units(units)) for kept_act in kept)
     return LedgerPage(lines, total, cost_words(of_it, owned))
 
 
@@ -168,19 +168,23 @@ def post_tied_off(session: SavingSession, form: TiedForm) -> RecordedAct:
     """By the angler's own hand, knots and all; answers what to undo it by."""
     only = frozenset(form.pieces) if form.pieces is not None else None
     titles = [
-        one.design.title if one.count == 1 else f"{one.count} of {one.design.title}"
-        for one in form.wanted
+        design_count.design.title
+        if design_count.count == 1
+        else f"{design_count.count} of {design_count.design.title}"
+        for design_count in form.wanted
     ]
     if only is not None and any(
-        piece >= len(one.design.leader.pieces) for one in form.wanted for piece in only
+        piece >= len(design_count.design.leader.pieces)
+        for design_count in form.wanted
+        for piece in only
     ):
         raise OutOfRange("There is no such piece in it.", where="pieces", mend="Count from 0.")
 
     wanted = _counted(form.wanted)
     rigs = [
-        WalletRig(design=one.came_out or one.design, tied_on=today())
-        for one in form.wanted
-        for _ in range(one.count)
+        WalletRig(design=design_count.came_out or design_count.design, tied_on=today())
+        for design_count in form.wanted
+        for _ in range(design_count.count)
     ]
 
     def take(cursor: DictCursor, me: str) -> str:
@@ -264,9 +268,9 @@ def _shopping(session: CurrentSession, form: ShoppingRequest) -> tuple[ShoppingR
     return shopping(stock, takes_of(_counted(form.wanted), tyer), usual, today, Units(form.units))
 
 
-def _amount(item: Stock, form: TakenForm) -> float:
+def _amount(stock_item: Stock, form: TakenForm) -> float:
     with field("amount"):
-        if not isinstance(item, Packet):
+        if not isinstance(stock_item, Packet):
             return parse_length(form.amount, form.units, most_m=MOST_LEFT_M)
         if not form.amount.strip().isdigit() or not 1 <= int(form.amount) <= 500:
             raise Unreadable(f"“{form.amount}” is no count of tapers.", mend="Write 1, or 2.")
@@ -280,11 +284,11 @@ def _line(kept: KeptAct, owned: Mapping[str, Stock], units: Units) -> LedgerLine
         title=act_title(kept.act),
         changes=tuple(
             LedgerChange(
-                one.spool_id,
-                one.title,
-                change_text(one, isinstance(owned.get(one.spool_id), Packet), units),
+                entry.spool_id,
+                entry.title,
+                change_text(entry, isinstance(owned.get(entry.spool_id), Packet), units),
             )
-            for one in kept.act.changes
+            for entry in kept.act.changes
         ),
         cost=cost_text(kept.act.why, kept.act.changes, owned),
         undone=kept.undone,
@@ -293,7 +297,7 @@ def _line(kept: KeptAct, owned: Mapping[str, Stock], units: Units) -> LedgerLine
 
 
 def _counted(wanted: tuple[DesignCount, ...]) -> tuple[tuple[Design, int], ...]:
-    return tuple((one.design, one.count) for one in wanted)
+    return tuple((design_count.design, design_count.count) for design_count in wanted)
 
 
 def _words_of(cursor: DictCursor, me: str, act_id: str, units: Units) -> str:
@@ -301,13 +305,13 @@ def _words_of(cursor: DictCursor, me: str, act_id: str, units: Units) -> str:
     changes = read_act(cursor, me, act_id).act.changes
     owned = _owned(cursor, me)
     drawn = overdrawn(cursor, me)
-    over = {one.spool_id: drawn[one.spool_id] for one in changes if one.spool_id in drawn}
+    over = {entry.spool_id: drawn[entry.spool_id] for entry in changes if entry.spool_id in drawn}
     took = act_words(changes, _packets(owned), units)
     return f"{took}{short_words(over, _by_id(owned), units)}"
 
 
 def _by_id(stock: tuple[Stock, ...]) -> dict[str, Stock]:
-    return {item.spool_id: item for item in stock}
+    return {stock_item.spool_id: stock_item for stock_item in stock}
 
 
 def _owned(cursor: DictCursor, me: str) -> tuple[Stock, ...]:
@@ -316,4 +320,4 @@ def _owned(cursor: DictCursor, me: str) -> tuple[Stock, ...]:
 
 
 def _packets(stock: tuple[Stock, ...]) -> frozenset[str]:
-    return frozenset(item.spool_id for item in stock if isinstance(item, Packet))
+    return frozenset(packet.spool_id for packet in stock if isinstance(packet, Packet))

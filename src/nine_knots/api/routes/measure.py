@@ -133,12 +133,12 @@ def get_measurements(
     kept = session.read(lambda cursor, me: list_measurements(cursor, me, of_id, MOST_SHOWN))
     return tuple(
         MeasuredLine(
-            one.measurement.readings.instrument,
-            one.measurement.title,
-            f"{one.taken_at:%Y-%m-%d}",
-            one.measurement.words,
+            kept_measurement.measurement.readings.instrument,
+            kept_measurement.measurement.title,
+            f"{kept_measurement.taken_at:%Y-%m-%d}",
+            kept_measurement.measurement.words,
         )
-        for one in kept
+        for kept_measurement in kept
     )
 
 

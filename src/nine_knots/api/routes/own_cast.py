@@ -131,23 +131,27 @@ def _answer(cursor: DictCursor, me: str, units: Units) -> OwnCastAnswer:
         },
         landings=tuple(
             LandingRow(
-                landing_id=one.landing_id,
-                day=f"{one.seen_at:%Y-%m-%d}",
-                leader=one.seen.design.title,
-                fly=one.seen.design.situation.fly.title,
-                stroke=_stroke_words(one, units),
-                landed=one.seen.landed,
-                expected=expected(one.landing, now.own),
+                landing_id=item.landing_id,
+                day=f"{item.seen_at:%Y-%m-%d}",
+                leader=item.seen.design.title,
+                fly=item.seen.design.situation.fly.title,
+                stroke=_stroke_words(item, units),
+                landed=item.seen.landed,
+                expected=expected(item.landing, now.own),
             )
-            for one in kept
+            for item in kept
         ),
     )
 
 
-def _stroke_words(one: KeptLanding, units: Units) -> str:
-    wind = one.seen.design.situation.wind
-    speed = one.seen.said if one.seen.by_word else units.speed(one.seen.stroke.speed_m_s).text
+def _stroke_words(kept_landing: KeptLanding, units: Units) -> str:
+    wind = kept_landing.seen.design.situation.wind
+    speed = (
+        kept_landing.seen.said
+        if kept_landing.seen.by_word
+        else units.speed(kept_landing.seen.stroke.speed_m_s).text
+    )
     blows = f", wind {units.wind(wind.speed_m_s).text} {wind.bearing}" if wind.speed_m_s else ""
-    if one.seen.gust.speed_m_s:
-        blows += f", a gust of {units.wind(abs(one.seen.gust.speed_m_s)).text}"
-    return f"{speed}, {units.on_spool(one.seen.stroke.line_out_m).text} out{blows}"
+    if kept_landing.seen.gust.speed_m_s:
+        blows += f", a gust of {units.wind(abs(kept_landing.seen.gust.speed_m_s)).text}"
+    return f"{speed}, {units.on_spool(kept_landing.seen.stroke.line_out_m).text} out{blows}"

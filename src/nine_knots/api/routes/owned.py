@@ -97,7 +97,9 @@ def post_read(form: OwnedForm) -> tuple[ParsedRow, ...]:
 @router.get("/starters", summary="Starter shelves")
 def get_starters() -> tuple[StarterShelf, ...]:
     """What many begin with, as text to be pruned and put on the shelf."""
-    return tuple(StarterShelf(one.key, one.title, "\n".join(one.lines)) for one in STARTERS)
+    return tuple(
+        StarterShelf(starter.key, starter.title, "\n".join(starter.lines)) for starter in STARTERS
+    )
 
 
 @router.post("", summary="Put what was said on the shelf")
@@ -114,11 +116,11 @@ def post_owned(session: SavingSession, form: OwnedForm) -> OwnedAdded:
         raise OutOfRange(
             "One thing takes the place of one.", where="text", mend="Write a single line."
         )
-    words = _counted_words([one.kind for one in things])
+    words = _counted_words([parsed.kind for parsed in things])
 
     def keep(cursor: DictCursor, me: str) -> str:
-        for one in things:
-            _put(cursor, me, one.thing, form.instead)
+        for parsed in things:
+            _put(cursor, me, parsed.thing, form.instead)
         return words[:80]
 
     return session.save(keep, lambda _cursor, _me, _made: OwnedAdded(words))
@@ -133,7 +135,7 @@ def get_owned_kit(
     """Each with the line by which it can be corrected."""
     shown = Units(units)
     owned = session.read(lambda cursor, me: list_tackle(cursor, me, retired))
-    return tuple(_kit_row(key, item, shown) for key, item in owned)
+    return tuple(_kit_row(key, tackle, shown) for key, tackle in owned)
 
 
 @router.delete(
@@ -173,8 +175,8 @@ def _row(line: ParsedLine) -> ParsedRow:
 
 def _counted_words(kinds: list[KindHeard]) -> str:
     said = [
-        count_words(kinds.count(kind), one, several)
-        for kind, (one, several) in KINDS.items()
+        count_words(kinds.count(kind), name, several)
+        for kind, (name, several) in KINDS.items()
         if kind in kinds
     ]
     return f"{capitalised(join_words(said))} on the shelf."

@@ -97,14 +97,14 @@ def get_phones(request: Request, session: CurrentSession) -> PhonesAnswer:
     address = _address(request)
     rows = tuple(
         PhoneRow(
-            one.phone_id,
-            one.name,
-            one.paired_at.isoformat(),
-            one.seen_at.isoformat(),
-            one.revoked,
-            one.day,
+            phone.phone_id,
+            phone.name,
+            phone.paired_at.isoformat(),
+            phone.seen_at.isoformat(),
+            phone.revoked,
+            phone.day,
         )
-        for one in session.read(list_phones)
+        for phone in session.read(list_phones)
     )
     words = (
         "" if address else "The bench is open to this machine only: start it with ./start --lan."

@@ -185,7 +185,7 @@ def post_stretch(session: SavingSession, place_id: PathId, form: StretchForm) ->
                 own_rules=form.own_rules,
                 notes=form.notes,
             )
-            kept = [made if one is old else one for one in place.stretches]
+            kept = [made if stretch is old else stretch for stretch in place.stretches]
             return place.remade(stretches=(*kept, *(() if old else (made,))))
 
     def write(cursor: DictCursor, me: str) -> str:
@@ -208,7 +208,7 @@ def remove_stretch(
     def without(place: Place) -> Place:
         if place.stretch(stretch_id) is None:
             raise _no_stretch()
-        kept = tuple(one for one in place.stretches if one.stretch_id != stretch_id)
+        kept = tuple(stretch for stretch in place.stretches if stretch.stretch_id != stretch_id)
         return place.remade(stretches=kept)
 
     return changed_place(session, place_id, without, units)
@@ -298,7 +298,7 @@ def _with_notes(
     kept = tuple(note for number, note in enumerate(old.levels) if number != drop)
     with field("level"):
         made = old.remade(levels=(*kept, *((add,) if add else ())))
-    stretches = tuple(made if one is old else one for one in place.stretches)
+    stretches = tuple(made if stretch is old else stretch for stretch in place.stretches)
     return place.remade(stretches=stretches)
 
 

@@ -227,12 +227,14 @@ def plan_and_place(cursor: DictCursor, me: str, plan_id: str) -> tuple[DayPlan, 
 
 def _fields(cursor: DictCursor, me: str, plan_id: str) -> dict[str, Any]:
     plan, place = plan_and_place(cursor, me, plan_id)
-    wishes = {one.wish for one in plan.flies}
-    saved = [one.design for one in list_leaders(cursor, me, 10 * MOST_OWN)]
+    wishes = {fly.wish for fly in plan.flies}
+    saved = [leader.design for leader in list_leaders(cursor, me, 10 * MOST_OWN)]
     return {
         "plan": plan,
         "place": place,
-        "own": tuple(one for one in saved if one is not None and one.situation.wish in wishes),
+        "own": tuple(
+            design for design in saved if design is not None and design.situation.wish in wishes
+        ),
         "wallet": tuple(
             TiedLeader(rig_id, rig.design, rig.lies)
             for rig_id, rig in list_wallet(cursor, me)

@@ -76,22 +76,22 @@ def _rows(cursor: DictCursor, me: str) -> tuple[PracticeRow, ...]:
     now = datetime.now(UTC)
     attempts = list_attempts(cursor, me)
     progress = tuple(
-        progress_of(key, tuple(one for one in attempts if one.knot == key))
+        progress_of(key, tuple(attempt for attempt in attempts if attempt.knot == key))
         for key in (knot.key for knot in KNOTS.values())
     )
-    return tuple(_row(one, now) for one in in_order(progress, now))
+    return tuple(_row(item, now) for item in in_order(progress, now))
 
 
-def _row(one: Progress, now: datetime) -> PracticeRow:
+def _row(item: Progress, now: datetime) -> PracticeRow:
     return PracticeRow(
-        knot=one.knot,
-        title=KNOTS[one.knot].title,
-        is_due=one.due is not None and one.due <= now,
-        due=_due_words(one.due, now),
-        best=f"{one.best_s:.0f} s" if one.best_s is not None else "",
+        knot=item.knot,
+        title=KNOTS[item.knot].title,
+        is_due=item.due is not None and item.due <= now,
+        due=_due_words(item.due, now),
+        best=f"{item.best_s:.0f} s" if item.best_s is not None else "",
         ties=tuple(
             TyingAttempt(seconds=tie.seconds, rated=tie.rated, day=f"{tie.at:%Y-%m-%d}")
-            for tie in one.attempts[-SHOWN:]
+            for tie in item.attempts[-SHOWN:]
         ),
     )
 

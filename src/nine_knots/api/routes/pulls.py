@@ -216,10 +216,11 @@ def pulls_answer(
     shown = list_tests(cursor, me, limit, skip, knot)
     shares = {
         (knot, family): counted_shares(cursor, me, knot, family)
-        for knot, family in {(one.test.knot, one.test.family) for one in shown}
+        for knot, family in {(item.test.knot, item.test.family) for item in shown}
     }
     lines = (
-        _line(one, is_odd(one.test, shares[one.test.knot, one.test.family]), units) for one in shown
+        _line(item, is_odd(item.test, shares[item.test.knot, item.test.family]), units)
+        for item in shown
     )
     return PullsAnswer(
         tests=tuple(lines),
@@ -233,18 +234,18 @@ def pulls_answer(
     )
 
 
-def _line(one: KeptTest, odd: bool, units: Units) -> PullLine:
-    test = one.test
+def _line(kept_test: KeptTest, odd: bool, units: Units) -> PullLine:
+    test = kept_test.test
     return PullLine(
-        test_id=one.test_id,
+        test_id=kept_test.test_id,
         knot=test.knot,
         family=test.family,
-        line=one.line,
+        line=kept_test.line,
         broke=units.load(test.broke_n).text,
         kept=f"{test.kept:.0%}",
         share=test.kept,
-        source=one.source,
-        day=f"{one.tested_at:%Y-%m-%d}",
+        source=kept_test.source,
+        day=f"{kept_test.tested_at:%Y-%m-%d}",
         set_aside=test.set_aside,
         odd=odd,
     )

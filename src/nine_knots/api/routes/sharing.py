@@ -122,9 +122,9 @@ async def post_shared_leaders(
     leaders = await isolated.run(read_leaders, form.text)
 
     def keep(cursor: DictCursor, me: str) -> str:
-        for one in reversed(leaders):
-            made = create_leader(cursor, me, one.design)
-            write_labels(cursor, me, made.leader_id, tuple(one.labels))
+        for leader in reversed(leaders):
+            made = create_leader(cursor, me, leader.design)
+            write_labels(cursor, me, made.leader_id, tuple(leader.labels))
         return f"{len(leaders)} leaders"
 
     words = f"{capitalised(count_words(len(leaders), 'leader'))} on the shelf."

@@ -126,7 +126,7 @@ def get_stock(
     stock, lying = session.read(
         lambda cursor, me: (list_stock(cursor, me, retired), _lying(cursor, me))
     )
-    return [stock_row(item, Units(units), lying) for item in stock]
+    return [stock_row(stock_item, Units(units), lying) for stock_item in stock]
 
 
 @router.post("/spools", responses=LINKS, summary="Add a spool, or write one anew")
@@ -261,9 +261,9 @@ def _profile(form: PacketForm) -> TaperProfile:
         return TaperProfile(butt_diameter_m=butt_m, tip_diameter_m=tip_m, **lengths)
 
 
-def _put(session: Session, item: Stock, units: Units) -> StockRow:
+def _put(session: Session, stock_item: Stock, units: Units) -> StockRow:
     return session.save(
-        lambda cursor, me: put_stock(cursor, me, item).spool_id,
+        lambda cursor, me: put_stock(cursor, me, stock_item).spool_id,
         lambda cursor, me, spool_id: stock_row(
             read_stock(cursor, me, spool_id), units, _lying(cursor, me)
         ),

@@ -70,7 +70,7 @@ class DamagedBody(BaseModel):
 @router.post("/leaders", summary="Bring leaders up to today's version")
 def post_leaders(asked: OldLeaders) -> list[UpgradedLeader]:
     """One answer for each, in their order; nothing is stored."""
-    return [_brought_up(asked.version, one) for one in asked.leaders]
+    return [_brought_up(asked.version, item) for item in asked.leaders]
 
 
 def _brought_up(version: int, leader: dict[str, Any]) -> UpgradedLeader:

@@ -172,7 +172,7 @@ def post_tied(session: SavingSession, asked: TiedRequest) -> TiedAnswer:
 @router.post("/batch", summary="What a batch takes from the shelf")
 def post_batch(session: CurrentSession, asked: BatchRequest) -> Batch:
     """The total cut list against what is left; nothing is stored."""
-    wanted = tuple((one.design, one.count) for one in asked.wanted)
+    wanted = tuple((batch_item.design, batch_item.count) for batch_item in asked.wanted)
     angler = session.angler(asked.units)
     return batch_of(wanted, angler.stock, angler.units, angler.tyer)
 
@@ -187,7 +187,7 @@ async def post_cards(
     session: CurrentSession, asked: CardsRequest, answering: CurrentAnswering
 ) -> Response:
     """The PDF, named after its first design."""
-    count = sum(one.count for one in asked.wanted)
+    count = sum(batch_item.count for batch_item in asked.wanted)
     if count > MOST_CARDS:
         raise OutOfRange(
             f"{count} cards are too many at once.",
@@ -196,7 +196,7 @@ async def post_cards(
         )
     angler = await run_in_threadpool(session.angler, asked.units)
     task = CardsTask(
-        wanted=tuple((one.design, one.count) for one in asked.wanted),
+        wanted=tuple((batch_item.design, batch_item.count) for batch_item in asked.wanted),
         paper=asked.paper,
         depth_table=asked.depth_table,
         chain=asked.chain,

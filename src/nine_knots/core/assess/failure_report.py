@@ -71,9 +71,9 @@ def pulls_of(joint: Connection, leader: Leader, own: tuple[PulledKnot, ...]) -> 
     families = {piece.strand.substance.family for piece in leader.pieces}
     tests = max(
         (
-            one.tests
-            for one in own
-            if one.knot in (joint.knot, joint.upper_knot) and one.family in families
+            knot.tests
+            for knot in own
+            if knot.knot in (joint.knot, joint.upper_knot) and knot.family in families
         ),
         default=0,
     )

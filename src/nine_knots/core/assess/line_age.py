@@ -14,20 +14,20 @@ FINE_M = 11.0 * THOU_M  # tippet stuff: of a fine strand more lies at its surfac
 FINE_YEARS, STOUT_YEARS = 3, 6  # after which a nylon is pulled before it is trusted [M]
 
 
-def years_old(item: Stock, today: Day) -> int | None:
+def years_old(stock_item: Stock, today: Day) -> int | None:
     """Whole years since it was bought; None where that is not known or lies ahead."""
-    day = item.bought_on
+    day = stock_item.bought_on
     if day is None or day > today:
         return None
     return int(today[:4]) - int(day[:4]) - (today[5:] < day[5:])
 
 
-def age_words(item: Stock, today: Day) -> str:
+def age_words(stock_item: Stock, today: Day) -> str:
     """``four years old: nylon …`` where it is time to pull or renew it; else nothing."""
-    years = years_old(item, today)
-    if years is None or item.strand.substance.family != "nylon":
+    years = years_old(stock_item, today)
+    if years is None or stock_item.strand.substance.family != "nylon":
         return ""
-    if years < (FINE_YEARS if item.finest_m <= FINE_M else STOUT_YEARS):
+    if years < (FINE_YEARS if stock_item.finest_m <= FINE_M else STOUT_YEARS):
         return ""
     return (
         f"{count_words(years, 'year')} old; nylon loses with years and sun: pull-test or renew it"

@@ -80,9 +80,9 @@ def _figures(z: Array) -> Array:
 
 def estimate(landings: tuple[Landing, ...]) -> Estimate:
     """The maximum a posteriori and its spread; with no landings what is usual, widely spread."""
-    usual = np.array([one.usual for one in landings])
-    goes_along = np.array([1.0 if one.by_word else 0.0 for one in landings])
-    seen = np.array([LANDED.index(one.landed) for one in landings], dtype=int)
+    usual = np.array([landing.usual for landing in landings])
+    goes_along = np.array([1.0 if landing.by_word else 0.0 for landing in landings])
+    seen = np.array([LANDED.index(landing.landed) for landing in landings], dtype=int)
 
     def cost(z: Array) -> Array:
         """Minus the logarithm of the posterior density of z, of shape (4, ...)."""
@@ -112,4 +112,4 @@ def estimate(landings: tuple[Landing, ...]) -> Estimate:
     deviations = np.sqrt(np.diag(slopes @ spread @ slopes.T))
     speed, piles_up, soft, slams = (exp(value) for value in _figures(z))
     own = OwnCast(speed_factor=speed, piles_up=piles_up, soft=soft, slams=slams)
-    return Estimate(own if landings else UNKNOWN, *(float(one) for one in deviations))
+    return Estimate(own if landings else UNKNOWN, *(float(deviation) for deviation in deviations))

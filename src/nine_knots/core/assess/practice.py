@@ -40,7 +40,7 @@ class Progress:
     @property
     def best_s(self) -> float | None:
         """The quickest that did not slip, in seconds."""
-        held = [one.seconds for one in self.attempts if one.rated != "slipped"]
+        held = [item.seconds for item in self.attempts if item.rated != "slipped"]
         return min(held, default=None)
 
 
@@ -57,10 +57,10 @@ def progress_of(knot: KnotKey, attempts: tuple[Attempt, ...]) -> Progress:
 def in_order(progress: tuple[Progress, ...], now: datetime) -> tuple[Progress, ...]:
     """What to tie next: what is due longest first, then what was never tied, then the rest."""
 
-    def rank(one: Progress) -> tuple[int, float]:
-        if one.due is None:
+    def rank(item: Progress) -> tuple[int, float]:
+        if item.due is None:
             return 1, 0.0
-        overdue = (now - one.due).total_seconds()
+        overdue = (now - item.due).total_seconds()
         return (0, -overdue) if overdue >= 0 else (2, -overdue)
 
     return tuple(sorted(progress, key=rank))

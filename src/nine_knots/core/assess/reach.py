@@ -145,4 +145,4 @@ def _shares(drawn: np.ndarray, places: np.ndarray) -> tuple[tuple[Unsure, float]
     if parts.sum() < 1e-8:  # a tenth of a millimetre: nothing moves it
         return ()
     found = zip(UNSURE, map(float, parts / parts.sum()), strict=True)
-    return tuple(sorted(found, key=lambda one: -one[1]))
+    return tuple(sorted(found, key=lambda pair: -pair[1]))

@@ -78,22 +78,22 @@ def _nearest_packet(strand: TaperedStrand, stock: tuple[Stock, ...]) -> Packet |
     """A packet of the same length and tip: what was cut off it must still be there to cut."""
     mine = strand.profile
     packets = [
-        item
-        for item in stock
-        if isinstance(item, Packet)
-        and abs(item.strand.profile.tip_diameter_m - mine.tip_diameter_m) <= NEAR_M
-        and abs(item.strand.profile.length_m - mine.length_m) <= 0.05 * mine.length_m
+        packet
+        for packet in stock
+        if isinstance(packet, Packet)
+        and abs(packet.strand.profile.tip_diameter_m - mine.tip_diameter_m) <= NEAR_M
+        and abs(packet.strand.profile.length_m - mine.length_m) <= 0.05 * mine.length_m
     ]
     return min(
         packets,
-        key=lambda item: abs(item.strand.profile.butt_diameter_m - mine.butt_diameter_m),
+        key=lambda packet: abs(packet.strand.profile.butt_diameter_m - mine.butt_diameter_m),
         default=None,
     )
 
 
-def _unlike(one: Strand, other: Strand) -> float:
-    thicker = abs(log(other.diameter_m / one.diameter_m))
-    return thicker + STIFFNESS_WEIGHS * abs(log(other.stiffness_pa / one.stiffness_pa))
+def _unlike(entry: Strand, other: Strand) -> float:
+    thicker = abs(log(other.diameter_m / entry.diameter_m))
+    return thicker + STIFFNESS_WEIGHS * abs(log(other.stiffness_pa / entry.stiffness_pa))
 
 
 def _is_same(strand: Strand | TaperedStrand, found: Stock | None) -> bool:

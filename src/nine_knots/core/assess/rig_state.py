@@ -38,13 +38,21 @@ class DayState:
 def standing_events(events: Iterable[Event]) -> tuple[Event, ...]:
     """Each once, in the order of their times, without those that were taken back; what takes back
     something is itself never taken back by what came before it."""
-    once = {one.event_id: one for one in events}
-    in_order = sorted(once.values(), key=lambda one: (one.at, one.event_id))
+    once = {event.event_id: event for event in events}
+    in_order = sorted(once.values(), key=lambda earlier: (earlier.at, earlier.event_id))
     gone: set[str] = set()
-    for one in reversed(in_order):  # what was taken back takes nothing back
-        if one.kind == "taken-back" and one.event_id not in gone and one.detail.undoes is not None:
-            gone.add(one.detail.undoes)
-    return tuple(one for one in in_order if one.event_id not in gone and one.kind != "taken-back")
+    for earlier in reversed(in_order):  # what was taken back takes nothing back
+        if (
+            earlier.kind == "taken-back"
+            and earlier.event_id not in gone
+            and earlier.detail.undoes is not None
+        ):
+            gone.add(earlier.detail.undoes)
+    return tuple(
+        earlier
+        for earlier in in_order
+        if earlier.event_id not in gone and earlier.kind != "taken-back"
+    )
 
 
 def day_state(events: Iterable[Event], stretch: str, rig: str, fly: str) -> DayState:
@@ -52,8 +60,8 @@ def day_state(events: Iterable[Event], stretch: str, rig: str, fly: str) -> DayS
     standing = standing_events(events)
     rigs: dict[str, RigState] = {rig: RigState()} if rig else {}
     setting_m = level_m = None
-    for one in standing:
-        told, kind = one.detail, EVENT_KINDS[one.kind]
+    for earlier in standing:
+        told, kind = earlier.detail, EVENT_KINDS[earlier.kind]
         effect = kind.effect_of(told.place)
         if effect.takes_up:
             rig, setting_m = told.rig or rig, None

@@ -264,10 +264,11 @@ def _with_piece(leader: Leader, number: int, longer_m: float, thicker_m: float) 
 def _doubts(
     leader: Leader, pieces: tuple[SectionSensitivity, ...], angler: Angler
 ) -> Iterator[UncertaintySource]:
-    tied = [TIED_OFF_M / LONGER_M * log(one.longer_opens) for one in pieces]
+    tied = [TIED_OFF_M / LONGER_M * log(section.longer_opens) for section in pieces]
     yield UncertaintySource("lengths", hypot(*tied))
     spools = [
-        _across_off_m(leader, one.piece) / THICKER_M * log(one.thicker_opens) for one in pieces
+        _across_off_m(leader, section.piece) / THICKER_M * log(section.thicker_opens)
+        for section in pieces
     ]
     most = max(range(len(spools)), key=lambda i: abs(spools[i]))
     yield UncertaintySource("spools", hypot(*spools), most, _spool_name(leader, most, angler))

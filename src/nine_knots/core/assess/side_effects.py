@@ -18,8 +18,12 @@ def scores_without_cast(design: Design, angler: Angler) -> tuple[Score, ...]:
 
 def worsens_another(before: tuple[Score, ...], after: tuple[Score, ...]) -> bool:
     """Whether a change leaves match or hold wrong that was right: no remedy, but another fault."""
-    right = {one.key for one in before if one.standing == "right" and one.key in ("match", "hold")}
-    return any(one.standing != "right" for one in after if one.key in right)
+    right = {
+        score.key
+        for score in before
+        if score.standing == "right" and score.key in ("match", "hold")
+    }
+    return any(score.standing != "right" for score in after if score.key in right)
 
 
 def other_measures(design: Design, ask: WaterQuestion, angler: Angler) -> tuple[Score, ...]:

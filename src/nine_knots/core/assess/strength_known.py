@@ -32,7 +32,7 @@ def strength_known(leader: Leader, hold: Hold, own: tuple[PulledKnot, ...] = ())
         family = leader.pieces[piece].strand.substance.family
         keys = [key for key in (joint.knot, joint.upper_knot) if key is not None]
         pulled = [found for key in keys if (found := tested_as(key, family, own)) is not None]
-        if pulled and max(one.tests for one in pulled) >= ENOUGH_PULLS:
+        if pulled and max(knot.tests for knot in pulled) >= ENOUGH_PULLS:
             return StrengthKnown(PULLED_OFF, "pulls", piece)
     labelled = leader.pieces[piece].strand.strength_n is not None
     return StrengthKnown(LABEL_OFF if labelled else LAW_OFF, "label" if labelled else "law", piece)

@@ -143,7 +143,7 @@ def share_words(share: float) -> str:
     """A share of a stroke as one says it: a third, half, as much again."""
     if share > BEYOND:
         return MORE_AGAIN
-    return SHARES[min(SHARES, key=lambda one: abs(log(max(share, 0.05) / one)))]
+    return SHARES[min(SHARES, key=lambda value: abs(log(max(share, 0.05) / value)))]
 
 
 def stroke_words(speed_m_s: float, own: OwnCast = UNKNOWN) -> str:

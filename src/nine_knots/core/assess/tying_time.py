@@ -23,9 +23,9 @@ class TyingTime:
 def own_times(attempts: Iterable[Attempt]) -> dict[KnotKey, float]:
     """The middle of the angler's times, in seconds, for each knot that did not slip."""
     held: dict[KnotKey, list[float]] = {}
-    for one in attempts:
-        if one.rated != "slipped":
-            held.setdefault(one.knot, []).append(one.seconds)
+    for attempt in attempts:
+        if attempt.rated != "slipped":
+            held.setdefault(attempt.knot, []).append(attempt.seconds)
     return {knot: median(times) for knot, times in held.items()}
 
 

@@ -32,7 +32,11 @@ def rule_facts(design: Design, units: Units) -> tuple[Fact, ...]:
         )
         found.append(Fact("Barbless", said, "too much" if barbed else "right"))
     if rules.lead_banned:
-        lead = [one for one in leader.attachments if one.kind == "shot" and one.metal == "lead"]
+        lead = [
+            attachment
+            for attachment in leader.attachments
+            if attachment.kind == "shot" and attachment.metal == "lead"
+        ]
         said = "No lead on the line." if not lead else f"{len(lead)} shot of lead: take tin."
         found.append(Fact("Lead", said, "too much" if lead else "right"))
     if rules.wire_required:

@@ -28,7 +28,7 @@ def run_parallel(
     work: Sequence[Callable[[], Result]], each: Callable[[int], None] = _hear_nothing
 ) -> list[Result]:
     """The results of several pieces of work, in their order; ``each`` hears how many are done."""
-    begun = [submit(one) for one in work]
+    begun = [submit(item) for item in work]
     found: list[Result | None] = [None] * len(work)
     try:
         for done, number in enumerate(reversed(range(len(work)))):  # the other begins in front
@@ -36,6 +36,6 @@ def run_parallel(
             mine = begun[number].cancel()
             found[number] = work[number]() if mine else begun[number].result()
     finally:
-        for one in begun:
-            one.cancel()
+        for future in begun:
+            future.cancel()
     return cast(list[Result], found)

@@ -29,7 +29,7 @@ NUMBERS = [
 ]
 
 
-def count_words(number: int, one: str, several: str = "") -> str:
+def count_words(number: int, item: str, several: str = "") -> str:
     """``no knots``, ``one knot``, ``twelve knots``; figures beyond."""
     said = NUMBERS[number] if number < len(NUMBERS) else str(number)
-    return f"{said} {one}" if number == 1 else f"{said} {several or f'{one}s'}"
+    return f"{said} {item}" if number == 1 else f"{said} {several or f'{item}s'}"

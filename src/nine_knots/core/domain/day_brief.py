@@ -43,8 +43,8 @@ class DayBrief(Frozen):
 
     def rig(self, key: str) -> BriefRig | None:
         """One of them by its name."""
-        return next((one for one in self.rigs if one.key == key), None)
+        return next((brief_rig for brief_rig in self.rigs if brief_rig.key == key), None)
 
     def stop(self, stretch_id: str) -> BriefStop | None:
         """One of them by its stretch."""
-        return next((one for one in self.stops if one.stretch_id == stretch_id), None)
+        return next((stop for stop in self.stops if stop.stretch_id == stretch_id), None)

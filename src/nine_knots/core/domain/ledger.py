@@ -52,19 +52,19 @@ def left_of(changes: Iterable[float]) -> float:
     return max(0.0, round(fsum(changes), DIGITS))
 
 
-def held_by(item: Stock) -> float:
+def held_by(stock_item: Stock) -> float:
     """What is left of a spool in metres, or how many in a packet."""
-    return item.remaining_m if isinstance(item, Spool) else float(item.count)
+    return stock_item.remaining_m if isinstance(stock_item, Spool) else float(stock_item.count)
 
 
-def holding(item: Stock, left: float) -> Stock:
+def holding(stock_item: Stock, left: float) -> Stock:
     """The spool or packet with so much left."""
-    if isinstance(item, Packet):
-        return item.model_copy(update={"count": min(500, round(left))})
-    return item.model_copy(update={"remaining_m": left})
+    if isinstance(stock_item, Packet):
+        return stock_item.model_copy(update={"count": min(500, round(left))})
+    return stock_item.model_copy(update={"remaining_m": left})
 
 
 def undoing(act: Act, act_id: str) -> Act:
     """What takes an act back."""
-    back = tuple(one.model_copy(update={"change": -one.change}) for one in act.changes)
+    back = tuple(entry.model_copy(update={"change": -entry.change}) for entry in act.changes)
     return Act(why="undone", words=act.words, changes=back, undoes=act_id)

@@ -85,7 +85,7 @@ class Place(Frozen):
 
     @model_validator(mode="after")
     def _each_once(self) -> "Place":
-        ids = [one.stretch_id for one in self.stretches]
+        ids = [item.stretch_id for item in self.stretches]
         if len(set(ids)) != len(ids):
             raise ValueError("two stretches bear one id")
         if (self.latitude is None) != (self.longitude is None):
@@ -94,7 +94,7 @@ class Place(Frozen):
 
     def stretch(self, stretch_id: str) -> RiverStretch | None:
         """One of them by its id."""
-        return next((one for one in self.stretches if one.stretch_id == stretch_id), None)
+        return next((item for item in self.stretches if item.stretch_id == stretch_id), None)
 
     def rules_of(self, stretch: RiverStretch) -> WaterRules:
         """The rules that hold on a stretch: its own, or the water's."""

@@ -69,8 +69,8 @@ class DayPlan(Frozen):
 
     @model_validator(mode="after")
     def _in_order(self) -> "DayPlan":
-        for one, following in pairwise(self.stops):
-            if following.begins_min < one.ends_min:
+        for item, following in pairwise(self.stops):
+            if following.begins_min < item.ends_min:
                 raise ValueError("two stretches are fished at one time")
         if any(stop.fly is not None and stop.fly >= len(self.flies) for stop in self.stops):
             raise ValueError("a stretch names a fly that is not packed")

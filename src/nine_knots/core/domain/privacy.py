@@ -17,8 +17,8 @@ def place_without_location(place: Place) -> Place:
     """A water as it is to be fished: its stretches by their order, with depth, pace and rules, but
     without names, notes, gauge and the mark on the map."""
     stretches = tuple(
-        one.remade(title=f"Stretch {number}", notes="")
-        for number, one in enumerate(place.stretches, 1)
+        stretch.remade(title=f"Stretch {number}", notes="")
+        for number, stretch in enumerate(place.stretches, 1)
     )
     return place.remade(
         title=CALLED[place.kind],

@@ -181,14 +181,14 @@ Stock = Annotated[Spool | Packet, Field(discriminator="form")]
 
 def titles_of(stock: tuple[Stock, ...]) -> dict[str, str]:
     """Names of spools and packets by their id."""
-    return {item.spool_id: item.title for item in stock}
+    return {stock_item.spool_id: stock_item.title for stock_item in stock}
 
 
 def spools_of(stock: tuple[Stock, ...]) -> list[Spool]:
     """The spools of a shelf, empty ones too."""
-    return [item for item in stock if isinstance(item, Spool)]
+    return [spool for spool in stock if isinstance(spool, Spool)]
 
 
 def packets_of(stock: tuple[Stock, ...]) -> list[Packet]:
     """The packets of a shelf in which something is left."""
-    return [item for item in stock if isinstance(item, Packet) and item.count > 0]
+    return [packet for packet in stock if isinstance(packet, Packet) and packet.count > 0]

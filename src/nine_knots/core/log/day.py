@@ -34,28 +34,28 @@ def events_in_context(
     rig, fly = (first.rig, first.fly) if first else ("", "")
     found: list[EventInContext] = []
     before: int | None = None
-    for one in standing_events(events):
-        pause = one.at - before if before is not None else 0.0
-        longest = LONGEST_WALK_MS if one.kind == "came-to" else LONGEST_PAUSE_MS
+    for earlier in standing_events(events):
+        pause = earlier.at - before if before is not None else 0.0
+        longest = LONGEST_WALK_MS if earlier.kind == "came-to" else LONGEST_PAUSE_MS
         hours = pause / HOUR_MS if pause <= longest else 0.0
-        told = one.detail
+        told = earlier.detail
         then = (stretch, rig, fly)
         stretch, fly = told.stretch or stretch, told.fly or fly
         level_m = told.level if told.level is not None else level_m
-        if EVENT_KINDS[one.kind].effect.takes_up:
+        if EVENT_KINDS[earlier.kind].effect.takes_up:
             rig = told.rig or rig
         # the time till now was spent where and as it was before
-        found.append(EventInContext(one, then[0], then[1], then[2], level_m, hours))
-        if one.kind in ("came-to", "changed-rig"):
-            found[-1] = EventInContext(one, stretch, rig, fly, level_m, hours)
-        before = one.at
+        found.append(EventInContext(earlier, then[0], then[1], then[2], level_m, hours))
+        if earlier.kind in ("came-to", "changed-rig"):
+            found[-1] = EventInContext(earlier, stretch, rig, fly, level_m, hours)
+        before = earlier.at
     return tuple(found)
 
 
 def renewals(brief: DayBrief, events: Iterable[Event]) -> tuple[tuple[str, str], ...]:
     """Events by which a tippet was renewed, and the rig that it was on."""
     return tuple(
-        (one.event.event_id, one.rig)
-        for one in events_in_context(brief, None, events)
-        if one.event.kind == "new-tippet" and one.rig
+        (happening.event.event_id, happening.rig)
+        for happening in events_in_context(brief, None, events)
+        if happening.event.kind == "new-tippet" and happening.rig
     )

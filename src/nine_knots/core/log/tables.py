@@ -62,14 +62,14 @@ def table(days: Iterable[LoggedDay], name_of: NameOf) -> tuple[Row, ...]:
     """A row a name, the one with most fish first; what has no name is left out."""
     sums: dict[str, _Sum] = {}
     for day in days:
-        for one in day.around:
-            name = name_of(day, one)
+        for happening in day.around:
+            name = name_of(day, happening)
             if not name:
                 continue
             row = sums.setdefault(name, _Sum())
-            row.hours += one.hours
-            row.fish += one.event.kind == "fish"
-            row.missed += one.event.kind in ("missed", "broke")
+            row.hours += happening.hours
+            row.fish += happening.event.kind == "fish"
+            row.missed += happening.event.kind in ("missed", "broke")
     rows = [
         Row(
             name,
@@ -84,26 +84,26 @@ def table(days: Iterable[LoggedDay], name_of: NameOf) -> tuple[Row, ...]:
     return tuple(sorted(rows, key=lambda row: (-row.fish, -row.takes, row.name)))
 
 
-def by_stretch(day: LoggedDay, one: EventInContext) -> str:
+def by_stretch(day: LoggedDay, event_in_context: EventInContext) -> str:
     """The stretch by its name."""
-    stop = day.brief.stop(one.stretch)
+    stop = day.brief.stop(event_in_context.stretch)
     return stop.title if stop else ""
 
 
-def by_rig(day: LoggedDay, one: EventInContext) -> str:
+def by_rig(day: LoggedDay, event_in_context: EventInContext) -> str:
     """The rig by its name."""
-    rig = day.brief.rig(one.rig)
+    rig = day.brief.rig(event_in_context.rig)
     return rig.title if rig else ""
 
 
-def by_fly(_day: LoggedDay, one: EventInContext) -> str:
+def by_fly(_day: LoggedDay, event_in_context: EventInContext) -> str:
     """The fly as it was told, else that on the line."""
-    return one.event.detail.fly or one.fly
+    return event_in_context.event.detail.fly or event_in_context.fly
 
 
-def by_depth(day: LoggedDay, one: EventInContext) -> str:
+def by_depth(day: LoggedDay, event_in_context: EventInContext) -> str:
     """How deep the stretch was expected to be that day, in the nearest word."""
-    stop = day.brief.stop(one.stretch)
+    stop = day.brief.stop(event_in_context.stretch)
     if stop is None:
         return ""
     return _depth_word(stop.depth_m)
@@ -114,12 +114,12 @@ def _depth_word(depth_m: float) -> str:
     return min(DEPTH_WORDS, key=lambda word: abs(log(DEPTH_WORDS[word] / depth_m)))
 
 
-def by_light(day: LoggedDay, one: EventInContext) -> str:
+def by_light(day: LoggedDay, event_in_context: EventInContext) -> str:
     """First light, day, last light or dark."""
     if day.light_ms is None:
         return ""
     dawn, sunrise, sunset, dusk = day.light_ms
-    at = one.event.at
+    at = event_in_context.event.at
     if dawn <= at < sunrise:
         return "first light"
     if sunrise <= at < sunset:
@@ -133,10 +133,15 @@ def breaks(days: Iterable[LoggedDay]) -> tuple[BreakRow, ...]:
     chances: dict[str, list[float]] = {place: [] for place, _ in BROKE.by_place}
     seen = dict.fromkeys(chances, 0)
     for day in days:
-        for one in day.around:
-            place = one.event.detail.place
-            rig = day.brief.rig(one.rig)
-            if one.event.kind != "broke" or place not in seen or rig is None or not rig.breaks:
+        for happening in day.around:
+            place = happening.event.detail.place
+            rig = day.brief.rig(happening.rig)
+            if (
+                happening.event.kind != "broke"
+                or place not in seen
+                or rig is None
+                or not rig.breaks
+            ):
                 continue
             seen[place] += 1
             expected = {row.place: row.chance for row in rig.breaks}
@@ -165,9 +170,9 @@ def season_cost(days: Iterable[LoggedDay]) -> SeasonCost:
     """All of it."""
     sum_ = SeasonCost()
     for day in days:
-        for one in day.around:
-            kind = one.event.kind
-            sum_.hours += one.hours
+        for happening in day.around:
+            kind = happening.event.kind
+            sum_.hours += happening.hours
             sum_.tippets += kind == "new-tippet"
             sum_.rigs += kind == "lost-rig"
             sum_.breaks += kind == "broke"

@@ -67,11 +67,11 @@ def fit_of(
 def _changed(
     design: Design, reader: Assessor, stroke: Stroke, measures: tuple[Score, ...]
 ) -> Iterator[tuple[str, Design, Stroke, tuple[Score, ...]]]:
-    wrong = tuple(one for one in measures if one.standing != "right")
+    wrong = tuple(score for score in measures if score.standing != "right")
     for words, thrown in other_throws(wrong, reader.day, stroke, reader.angler):
         yield words, design, thrown, _asked(reader.measures(design.leader, thrown))
     by_slack = assessment_of(technique_of(design)).by_slack
-    if {one.key for one in wrong} <= {"depth", "drift"} and not by_slack:
+    if {other_score.key for other_score in wrong} <= {"depth", "drift"} and not by_slack:
         served = first_remedy_at_the_water(design, stroke, reader.angler, wrong[0])
         if served is not None:
             words, changed = served
@@ -79,13 +79,13 @@ def _changed(
 
 
 def _asked(measures: tuple[Score, ...]) -> tuple[Score, ...]:
-    return tuple(one for one in measures if one.key != "length")
+    return tuple(score for score in measures if score.key != "length")
 
 
 def _right(measures: tuple[Score, ...]) -> bool:
-    return all(one.standing == "right" for one in measures)
+    return all(score.standing == "right" for score in measures)
 
 
 def _off(measures: tuple[Score, ...], leader: Leader) -> float:
     knots = len(leader.joints) - 1
-    return sum(abs(one.position - 0.5) for one in measures) + A_KNOT * knots
+    return sum(abs(score.position - 0.5) for score in measures) + A_KNOT * knots

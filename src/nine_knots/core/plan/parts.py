@@ -21,7 +21,7 @@ def part_names(leader: Leader) -> tuple[str, str]:
 
 def setting_name(leader: Leader) -> str:
     """A name of what is clipped and pinched on and where, alike where it is set alike."""
-    things = sorted(one.model_dump_json() for one in leader.attachments)
+    things = sorted(attachment.model_dump_json() for attachment in leader.attachments)
     return _hash("".join(things)) if things else ""
 
 

@@ -108,30 +108,32 @@ def work_plan(
         report_progress(number, total)
         schools = _schools(options, cast)
         found += _best(schools)
-        nearest.append(min(schools, key=lambda one: one.off, default=None))
+        nearest.append(min(schools, key=lambda school: school.off, default=None))
     hung = [
-        (rig, one.wish)
+        (rig, fly.wish)
         for rig in lowers
-        for one in plan.flies
-        if rig.fly.kind == one.fly.kind and floats_up(rig.fly) == (one.wish in FLOATING_WISHES)
+        for fly in plan.flies
+        if rig.fly.kind == fly.fly.kind and floats_up(rig.fly) == (fly.wish in FLOATING_WISHES)
     ]
     candidates = _candidates(found, own, wallet, hung)
     fits = []
     for number, options in enumerate(choices):
         report_progress(len(choices) + number, total)
         fits.append(_fits(candidates, options, cast))
-        if all(one.buys for one, _, _ in fits[-1]):
+        if all(item.buys for item, _, _ in fits[-1]):
             title = stretch_of(place, plan.stops[number]).title
             fits[-1] += _sought(f"Found for {title}", options, cast)
     served = [number for number, row in enumerate(fits) if row]
     ways = [
         [
-            _way(one, choice, fit, plan.stops[number].fly is None)
-            for one, choice, fit in fits[number]
+            _way(item, choice, fit, plan.stops[number].fly is None)
+            for item, choice, fit in fits[number]
         ]
         for number in served
     ]
-    ready = {name for one in wallet for name in part_names(one.design.leader) if name}
+    ready = {
+        name for tied_leader in wallet for name in part_names(tied_leader.design.leader) if name
+    }
     chosen = least_cover(ways, ready) if ways else None
     taken = dict(zip(served, chosen.ways, strict=True)) if chosen else {}
     stops = []
@@ -160,13 +162,13 @@ def _school(
 def _best(schools: list[SchoolToday]) -> list[SchoolToday]:
     """Of each wish the nearest, those of the shelf alone before those that are bought for."""
     by_wish: dict[Wish, list[SchoolToday]] = {}
-    for one in schools:
-        if one.group != "not for this" and one.design is not None:
-            by_wish.setdefault(one.design.situation.wish, []).append(one)
+    for school in schools:
+        if school.group != "not for this" and school.design is not None:
+            by_wish.setdefault(school.design.situation.wish, []).append(school)
     return [
-        one
+        item
         for row in by_wish.values()
-        for one in sorted(row, key=lambda one: (len(one.buys), one.off))[:PER_STOP]
+        for item in sorted(row, key=lambda item: (len(item.buys), item.off))[:PER_STOP]
     ]
 
 
@@ -177,19 +179,28 @@ def _candidates(
     lowers: list[tuple[LowerRig, Wish]],
 ) -> tuple[LeaderOption, ...]:
     """All that is tried, each leader once, what is tied first."""
-    built = [(one, one.design) for one in found if one.design is not None]
+    built = [
+        (found_item, found_item.design) for found_item in found if found_item.design is not None
+    ]
     wishes = dict.fromkeys(design.situation.wish for _, design in built)
-    rows = [_of_design(one.design, "wallet", one.tied_id, one.lies) for one in wallet]
-    rows += [_of_design(one, "shelf") for one in own if one.situation.wish in wishes][:MOST_OWN]
+    rows = [
+        _of_design(tied_leader.design, "wallet", tied_leader.tied_id, tied_leader.lies)
+        for tied_leader in wallet
+    ]
+    rows += [
+        _of_design(other_design, "shelf")
+        for other_design in own
+        if other_design.situation.wish in wishes
+    ][:MOST_OWN]
     rows += [
         LeaderOption(
-            school_of(one.key).title,
+            school_of(item.key).title,
             design.leader,
             design.situation.wish,
             "school",
-            buys=one.buys,
+            buys=item.buys,
         )
-        for one, design in built
+        for item, design in built
     ]
     rows += islice(_joined(rows, lowers), MOST_JOINED)
     once: dict[tuple[str, str, Wish], LeaderOption] = {}
@@ -226,14 +237,14 @@ def _fits(
     candidates: tuple[LeaderOption, ...], options: tuple[StopChoice, ...], cast: Cast
 ) -> list[tuple[LeaderOption, StopChoice, Fit]]:
     asked = [
-        (one, choice) for choice in options for one in candidates if one.wish == choice.day.wish
+        (item, choice) for choice in options for item in candidates if item.wish == choice.day.wish
     ]
     found = run_parallel(
-        [partial(fit_of, one.leader, one.title, choice.day, *cast) for one, choice in asked]
+        [partial(fit_of, item.leader, item.title, choice.day, *cast) for item, choice in asked]
     )
     return [
-        (one, choice, fit)
-        for (one, choice), fit in zip(asked, found, strict=True)
+        (item, choice, fit)
+        for (item, choice), fit in zip(asked, found, strict=True)
         if fit is not None
     ]
 
@@ -253,16 +264,16 @@ def _sought(
     return []
 
 
-def _way(one: LeaderOption, choice: StopChoice, fit: Fit, any_fly: bool) -> Option:
-    upper, lower = part_names(one.leader)
+def _way(leader_option: LeaderOption, choice: StopChoice, fit: Fit, any_fly: bool) -> Option:
+    upper, lower = part_names(leader_option.leader)
     return Option(
         upper=upper,
         lower=lower,
         fly=str(choice.fly),
-        outfit=f"{choice.outfit}{' with a mono rig' if one.leader.length_m > AS_A_LINE_M else ''}",
+        outfit=f"{choice.outfit}{' with a mono rig' if leader_option.leader.length_m > AS_A_LINE_M else ''}",
         setting=setting_name(fit.design.leader),
         off=fit.off
-        + len(one.buys)
-        + (UNTRIED if one.origin in ("school", "sought") else 0.0)
+        + len(leader_option.buys)
+        + (UNTRIED if leader_option.origin in ("school", "sought") else 0.0)
         + (LATER_FLY * choice.fly if any_fly else 0.0),
     )

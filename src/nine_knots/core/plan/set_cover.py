@@ -62,21 +62,21 @@ def least_cover(stops: Sequence[Sequence[Option]], tied: Set[str] = frozenset())
         uppers=tuple(dict.fromkeys(way.upper for way in path)),
         lowers=tuple(dict.fromkeys(way.lower for way in path if way.lower)),
         outfits=len({way.outfit for way in path}),
-        changes=tuple(change_between(one, other)[0] for one, other in pairwise(path)),
+        changes=tuple(change_between(item, other)[0] for item, other in pairwise(path)),
         cost=cost_of(path, tied),
     )
 
 
-def change_between(one: Option, other: Option) -> tuple[str, float]:
+def change_between(option: Option, other: Option) -> tuple[str, float]:
     """What is changed from one way to the other, the greatest by name; and what all of it costs."""
-    if one.outfit != other.outfit:
+    if option.outfit != other.outfit:
         return "outfit", OTHER_OUTFIT
     cost, name = 0.0, ""
     for differs, what, costs in (
-        (one.upper != other.upper, "leader", OTHER_UPPER),
-        (one.upper == other.upper and one.lower != other.lower, "lower rig", OTHER_LOWER),
-        (one.fly != other.fly, "fly", OTHER_FLY),
-        (one.setting != other.setting and one.upper == other.upper, "setting", OTHER_SETTING),
+        (option.upper != other.upper, "leader", OTHER_UPPER),
+        (option.upper == other.upper and option.lower != other.lower, "lower rig", OTHER_LOWER),
+        (option.fly != other.fly, "fly", OTHER_FLY),
+        (option.setting != other.setting and option.upper == other.upper, "setting", OTHER_SETTING),
     ):
         if differs:
             name, cost = name or what, cost + costs
@@ -92,7 +92,7 @@ def cost_of(path: Sequence[Option], tied: Set[str] = frozenset()) -> float:
         + TIE_LOWER * len(lowers)
         + CARRY_OUTFIT * len({way.outfit for way in path})
         + NEARER * sum(way.off for way in path)
-        + sum(change_between(one, other)[1] for one, other in pairwise(path))
+        + sum(change_between(item, other)[1] for item, other in pairwise(path))
     )
 
 
@@ -148,8 +148,8 @@ class _Programme:
         for number, (before, after) in enumerate(pairwise(self.stops)):
             here, there = self.first[number], self.first[number + 1]
             roads = {
-                (i, j): self._column(change_between(one, other)[1])
-                for i, one in enumerate(before)
+                (i, j): self._column(change_between(item, other)[1])
+                for i, item in enumerate(before)
                 for j, other in enumerate(after)
             }
             for i in range(len(before)):

@@ -35,4 +35,4 @@ def search_leaders(
     except CannotCompute:
         return ()
     found = (chosen.one.table.leader for chosen in pick_dozen(last.tried, ASKED))
-    return tuple(islice((one for one in found if is_plausible(one, day)), TAKEN))
+    return tuple(islice((leader for leader in found if is_plausible(leader, day)), TAKEN))

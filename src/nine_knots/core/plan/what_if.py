@@ -90,18 +90,18 @@ class WhatIfQuestion:
     def other_flies(self, flies: tuple[FlyFor, ...]) -> Iterator[OtherFly]:
         """The other flies of the plan that are meant for the same."""
         day = self.design.situation
-        for one in flies:
-            if one.wish != day.wish or one.fly.title == day.fly.title:
+        for fly_for in flies:
+            if fly_for.wish != day.wish or fly_for.fly.title == day.fly.title:
                 continue
             check_cancelled()
-            reader = Assessor(day.model_copy(update={"fly": one.fly}), self.angler, self.gust)
+            reader = Assessor(day.model_copy(update={"fly": fly_for.fly}), self.angler, self.gust)
             try:
                 wrong = _worst(reader.measures(self.design.leader, self.stroke))
             except Refused as refused:
-                yield OtherFly(one.fly.title, False, f"{refused.what} {refused.mend}".strip())
+                yield OtherFly(fly_for.fly.title, False, f"{refused.what} {refused.mend}".strip())
                 continue
             words = f"{wrong.title}: {wrong.figure}." if wrong else ""
-            yield OtherFly(one.fly.title, wrong is None, words)
+            yield OtherFly(fly_for.fly.title, wrong is None, words)
 
     def _opens(self, wind: Wind) -> bool:
         day = self.design.situation.model_copy(update={"wind": wind})
@@ -125,7 +125,7 @@ class WhatIfQuestion:
             measures = tuple(judgement.measures(moved, self._ask, self.angler.units))
         except CannotCompute as refused:
             return WhatIfRig(depth_m, pace_m_s, "–", "too much", refused.mend or refused.what)
-        wrong = next((one for one in measures if one.standing != "right"), None)
+        wrong = next((score for score in measures if score.standing != "right"), None)
         shown = measures[-1] if judgement.by_slack else measures[0]
         found = WhatIfRig(depth_m, pace_m_s, shown.figure, "right", "")
         if wrong is None:
@@ -147,5 +147,5 @@ class WhatIfQuestion:
 
 
 def _worst(measures: tuple[Score, ...]) -> Score | None:
-    wrong = [one for one in measures if one.standing != "right" and one.key != "length"]
-    return max(wrong, key=lambda one: abs(one.position - 0.5), default=None)
+    wrong = [score for score in measures if score.standing != "right" and score.key != "length"]
+    return max(wrong, key=lambda other_score: abs(other_score.position - 0.5), default=None)

@@ -85,8 +85,8 @@ class FittedPlan:
             lengths[0] = units.snap_length(self.brief.length_m) - sum(lengths[1:])
         pieces: list[LevelSection | TaperedSection] = [] if bought is None else [bought.taper]
         pieces += [
-            LevelSection(role=planned.role, strand=one.spool.strand, length_m=length)
-            for planned, one, length in zip(plan.pieces, self.spools, lengths, strict=True)
+            LevelSection(role=planned.role, strand=spool.spool.strand, length_m=length)
+            for planned, spool, length in zip(plan.pieces, self.spools, lengths, strict=True)
         ]
         joints = usual_joints(pieces, self.brief.situation)
         return rigged(Leader(pieces=tuple(pieces), joints=joints, school=self.school.key), plan)
@@ -137,7 +137,7 @@ def fit_to_shelf(
             packet_shortages(bought.packet, taper.length_m, bought.taper.length_m, units),
             tip_shortages(bought.packet, taper.tip_m, bought.taper.lower_diameter_m, units),
         )
-        shortfalls += [one for one in found if one is not None]
+        shortfalls += [shortage for shortage in found if shortage is not None]
     so_far = (bought.cost if bought else 0.0) + MISS_COST * len(shortfalls)
     if so_far + shelf.spools.least_cost(plan) >= most:
         return None

@@ -38,7 +38,7 @@ def merge_same_spool(
         left.append(taken)
 
     def moved(joint: int) -> int | None:
-        return None if joint in gone else joint - sum(1 for one in gone if one < joint)
+        return None if joint in gone else joint - sum(1 for item in gone if item < joint)
 
     return plan.renumbered(moved, pieces=tuple(pieces)), tuple(left), merged
 

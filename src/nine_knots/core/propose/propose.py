@@ -210,12 +210,14 @@ def _tippets(
         advice = advise_tippet(situation)
         across_m, by = advice.diameter_m, f"set by {advice.by}"
     tips = [
-        item.strand.profile.tip_diameter_m
-        for item in stock
-        if isinstance(item, Packet) and school.bought is not None
+        packet.strand.profile.tip_diameter_m
+        for packet in stock
+        if isinstance(packet, Packet) and school.bought is not None
     ]
     owned = [s.diameter_m for s in spools] + tips
-    nearest = min(owned, key=lambda one: (round(abs(one - across_m), 7), -one), default=across_m)
+    nearest = min(
+        owned, key=lambda value: (round(abs(value - across_m), 7), -value), default=across_m
+    )
     if abs(nearest - across_m) > NEAR_ENOUGH_M:
         nearest = across_m
     if abs(nearest - across_m) > SAID_OFF_M:

@@ -36,12 +36,12 @@ class SpoolKind(NamedTuple):
     wire: bool
     sighter: bool
 
-    def takes(self, one: IndexedSpool) -> bool:
+    def takes(self, indexed_spool: IndexedSpool) -> bool:
         """Whether a spool would do at all: wire for wire only, no braid, and what is to be seen for
         a sighter only."""
-        if one.family == "braid" or (one.sighter and not self.sighter):
+        if indexed_spool.family == "braid" or (indexed_spool.sighter and not self.sighter):
             return False
-        return (one.family == "wire") == self.wire
+        return (indexed_spool.family == "wire") == self.wire
 
 
 def _held(spool: Spool) -> IndexedSpool:
@@ -67,7 +67,7 @@ class SpoolIndex:
 
     def __init__(self, held: tuple[IndexedSpool, ...]) -> None:
         self.held = held
-        self._by_name = sorted(held, key=lambda one: one.spool.spool_id)
+        self._by_name = sorted(held, key=lambda indexed: indexed.spool.spool_id)
         self._of_kind: dict[SpoolKind, list[IndexedSpool]] = {}
 
     def of_kind(self, kind: SpoolKind) -> list[IndexedSpool]:

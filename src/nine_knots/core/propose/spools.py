@@ -90,11 +90,11 @@ def choose_for_less(plan: Plan, shelf: Spools, most: float) -> ChosenSpools | No
                 mend=_what_lacks(plan, spools),
             )
         lengths = (planned.length_m for planned in plan.pieces)
-        need = needed_m(zip((one.spool.spool_id for one in chain), lengths, strict=True))
-        short = [one for one in spools if need.get(one.spool.spool_id, 0.0) > one.left_m]
+        need = needed_m(zip((indexed.spool.spool_id for indexed in chain), lengths, strict=True))
+        short = [spool for spool in spools if need.get(spool.spool.spool_id, 0.0) > spool.left_m]
         if not short:
             return ChosenSpools(tuple(chain), cost)
-        spools = [one for one in spools if one not in short]
+        spools = [spool for spool in spools if spool not in short]
         own = [[weighed for weighed in row if weighed[1] not in short] for row in own]
 
 
@@ -110,10 +110,10 @@ def needed_m(pieces: Iterable[tuple[str, float]]) -> dict[str, float]:
 def _what_lacks(plan: Plan, spools: list[IndexedSpool]) -> str:
     for planned in plan.pieces:
         family = MATERIALS[planned.prefer[0]].family
-        like = [one for one in spools if one.family == family]
+        like = [spool for spool in spools if spool.family == family]
         if family == "wire" and not like:
             return f"Add a spool of {MATERIALS[planned.prefer[0]].title} first."
-        if like and all(one.left_m < planned.length_m + SPARE_M for one in like):
+        if like and all(indexed.left_m < planned.length_m + SPARE_M for indexed in like):
             return "What is left on the spools is too short for its pieces: add a fuller one."
     return "Add spools of nylon or fluorocarbon from butt to tippet, or ask for a shorter leader."
 
@@ -139,27 +139,27 @@ class WantedSection:
             self._figure, self._aim = _log_bend, log(planned.bend_nm2)
             self._per = 4.0 * THOU_M / planned.diameter_m
 
-    def miss(self, one: IndexedSpool) -> float:
+    def miss(self, indexed_spool: IndexedSpool) -> float:
         """How far a spool is from the label, stiffness or diameter wanted, in thousandths of an
         inch; negative where it is weaker or thinner."""
-        return (self._figure(one) - self._aim) / self._per
+        return (self._figure(indexed_spool) - self._aim) / self._per
 
-    def cost(self, one: IndexedSpool) -> float:
+    def cost(self, indexed_spool: IndexedSpool) -> float:
         """What it costs to take a spool for the piece, whatever is left on it."""
-        return self._cost(one) if self.kind.takes(one) else inf
+        return self._cost(indexed_spool) if self.kind.takes(indexed_spool) else inf
 
-    def _cost(self, one: IndexedSpool) -> float:
-        miss = self.miss(one)
-        cost = self._weight * miss * miss + self._ranks.get(one.material, self._other)
+    def _cost(self, indexed_spool: IndexedSpool) -> float:
+        miss = self.miss(indexed_spool)
+        cost = self._weight * miss * miss + self._ranks.get(indexed_spool.material, self._other)
         if self._floor and miss < -0.5:
             cost += WEAKER_COST
-        return cost + (BOUND_COST if self.kind.sighter and not one.sighter else 0.0)
+        return cost + (BOUND_COST if self.kind.sighter and not indexed_spool.sighter else 0.0)
 
     def suiting(self, shelf: Iterable[IndexedSpool]) -> Suiting:
         """Of spools of its kind those with enough left, each with its cost; those that cost the
         same in the order in which they come."""
-        enough = (one for one in shelf if one.left_m >= self.least_m)
-        return sorted([(self._cost(one), one) for one in enough], key=_cost)
+        enough = (indexed for indexed in shelf if indexed.left_m >= self.least_m)
+        return sorted([(self._cost(indexed), indexed) for indexed in enough], key=_cost)
 
 
 def _step_cost(
@@ -216,25 +216,25 @@ def _shortest(
     """The shortest path over each piece's spools, given with what each costs by itself."""
     # joints are numbered from the line
     parted = {number - plan.above for number in (*plan.rings, *plan.swivels)}
-    paths = [(cost, [one]) for cost, one in own[0]]  # the cheapest first
+    paths = [(cost, [indexed]) for cost, indexed in own[0]]  # the cheapest first
     least = [row[0][0] if row else 0.0 for row in own]
     after = sum(least[1:])  # what the pieces to come cost, each by itself
     for number, planned in enumerate(plan.pieces[1:], start=1):
         before, ring = plan.pieces[number - 1], number in parted
         after -= least[number]
         longer = []
-        for cost, one in own[number]:
+        for cost, indexed in own[number]:
             if paths and paths[0][0] + cost + after >= most:
                 break
             so_far, best = inf, []
             for done, chain in paths:
                 if done >= so_far:
                     break  # no step makes a chain cheaper
-                through = done + _step_cost(chain[-1], one, before, planned, ring)
+                through = done + _step_cost(chain[-1], indexed, before, planned, ring)
                 if through < so_far:
                     so_far, best = through, chain
             if so_far < inf:
-                longer.append((so_far + cost, [*best, one]))
+                longer.append((so_far + cost, [*best, indexed]))
         paths = sorted(longer, key=_cost)
     if not paths:
         return None

@@ -38,8 +38,8 @@ def other_throws(
 ) -> Iterator[tuple[str, Stroke]]:
     """How else it may be thrown, in words: harder where it only does not open, with a stop and drop
     where a fly that floats only drags too soon."""
-    if [(one.key, one.standing) for one in wrong] == [("turnover", "too little")]:
+    if [(score.key, score.standing) for score in wrong] == [("turnover", "too little")]:
         for word, harder in other_strokes(stroke, angler, harder=True):
             yield f"with {STROKES[word]}", harder
-    if {one.key for one in wrong} == {"drift"} and day.floats:
+    if {score.key for score in wrong} == {"drift"} and day.floats:
         yield "thrown with a stop and drop", stroke.model_copy(update={"drop": True})

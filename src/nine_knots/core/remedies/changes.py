@@ -65,7 +65,7 @@ def remedy_search(
 
 def in_the_water(judgement: TechniqueAssessment, units: Units, more: bool) -> Serves:
     """Serves where depth and drift are right when it is fished, without a cast."""
-    return outcome_by(lambda one: judgement.measures(one.design, one.ask, units), more)
+    return outcome_by(lambda trial: judgement.measures(trial.design, trial.ask, units), more)
 
 
 def _setting(sought: RemedySearch) -> Served | None:

@@ -93,8 +93,8 @@ def depth_table(
         if not found or not partial_too:
             raise
     cells = [
-        found.get(number) or DepthCell(_depth(one, units), "–", None, "not worked out")
-        for number, one in enumerate(moved)
+        found.get(number) or DepthCell(_depth(other_design, units), "–", None, "not worked out")
+        for number, other_design in enumerate(moved)
     ]
     missing = len(moved) - len(found)
     cut_short = f"Time ran out with {missing} of {len(moved)} cells to go." if missing else ""

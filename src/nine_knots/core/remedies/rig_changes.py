@@ -89,15 +89,15 @@ def shot_and_setting(now: Trial, bench: Workbench, serves: Serves) -> Served | N
     and the nearest setting for it.
     """
 
-    def is_enough(one: Trial) -> TrialOutcome:
-        judged = serves(one)
+    def is_enough(trial: Trial) -> TrialOutcome:
+        judged = serves(trial)
         return judged if judged.is_not_enough else TrialOutcome(gives="")
 
     heavier_ones = tuple(islice(shots(now, bench, heavier=True), 0, None, 2))
     further = [settings(shot, bench, deeper=True)(TOGETHER) for shot in heavier_ones]
     if None in further:
         return None
-    lightest = smallest(is_enough, [one for one in further if one is not None])
+    lightest = smallest(is_enough, [item for item in further if item is not None])
     if lightest is None:
         return None
     place = further.index(lightest[0])

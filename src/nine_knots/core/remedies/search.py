@@ -110,10 +110,10 @@ def outcome_by(measures: Callable[[Trial], Iterable[Score]], more: bool) -> Serv
     """
     beyond = "too much" if more else "too little"
 
-    def serves(one: Trial) -> TrialOutcome:
+    def serves(trial: Trial) -> TrialOutcome:
         figures: list[str] = []
         try:
-            for measure in measures(one):
+            for measure in measures(trial):
                 if measure.standing != "right" or measure.marginal:
                     near = measure.position if more else -measure.position
                     return TrialOutcome(past=measure.standing == beyond, short=near)
@@ -205,10 +205,10 @@ def _at(serves: Serves, change: Change, times: float) -> tuple[Served | None, Tr
 
 def first(serves: Serves, tries: Iterable[Trial]) -> Served | None:
     """The first that serves, of tries that have no order of size."""
-    for one in tries:
-        judged = serves(one)
+    for trial in tries:
+        judged = serves(trial)
         if judged.gives is not None:
-            return one, judged.gives
+            return trial, judged.gives
     return None
 
 

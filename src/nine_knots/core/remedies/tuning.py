@@ -70,8 +70,8 @@ def tuned(design: Design, angler: Angler, ask: WaterQuestion = USUAL_QUESTION) -
 def _span(tries: Iterator[tuple[str, Trial]], serves: Serves, what: str) -> str:
     """The least and the most of sizes, small to great, that serve."""
     names = []
-    for name, one in tries:
-        judged = serves(one)
+    for name, trial in tries:
+        judged = serves(trial)
         if judged.gives is not None:
             names.append(name)
         elif judged.past:

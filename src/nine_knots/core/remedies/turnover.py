@@ -53,10 +53,10 @@ STROKES = {  # from the softest to the hardest
 }
 
 
-def turnover_of(one: Trial, caster: Caster) -> Score:
+def turnover_of(trial: Trial, caster: Caster) -> Score:
     """The turnover cord of what is tried."""
-    minimum = caster.minimum(one.design, one.stroke)
-    return caster.turnover(one.design, one.stroke, minimum)
+    minimum = caster.minimum(trial.design, trial.stroke)
+    return caster.turnover(trial.design, trial.stroke, minimum)
 
 
 def remedies_for(
@@ -79,33 +79,33 @@ def remedies_for(
         return ()
     more = standing == "too little"
 
-    def measures(one: Trial) -> Iterator[Score]:
-        yield turnover_of(one, caster)
+    def measures(trial: Trial) -> Iterator[Score]:
+        yield turnover_of(trial, caster)
 
     judged = outcome_by(measures, more)
 
-    def serves(one: Trial) -> TrialOutcome:
+    def serves(trial: Trial) -> TrialOutcome:
         if more:
             try:
-                lacks = caster.lacks(one.design, one.stroke)
+                lacks = caster.lacks(trial.design, trial.stroke)
             except CannotCompute:
                 return TrialOutcome(past=True)
             if lacks:
                 return TrialOutcome(short=-lacks)
-        return judged(one)
+        return judged(trial)
 
     before = other_measures(design, USUAL_QUESTION, angler)
     remedies = []
     found = _found(now, angler, serves, more)
-    for what, (one, gives) in found_in_time(found, KINDS):
-        after = other_measures(one.design, USUAL_QUESTION, angler)
+    for what, (item, gives) in found_in_time(found, KINDS):
+        after = other_measures(item.design, USUAL_QUESTION, angler)
         if worsens_another(before, after):
             continue
         sets: dict[Literal["speed"], str] | None = None
         if what == "stroke":
-            sets = {"speed": _word_of(one.stroke, angler)}
+            sets = {"speed": _word_of(item.stroke, angler)}
         changed = effects(before, after)
-        remedies.append(Remedy(what, one.words, gives, one.design, changed, stroke=sets))
+        remedies.append(Remedy(what, item.words, gives, item.design, changed, stroke=sets))
     return tuple(remedies)
 
 
@@ -137,19 +137,19 @@ def _found(
 def _pair(now: Trial, bench: Workbench, serves: Serves, last: int, more: bool) -> Served | None:
     """Another tippet spool and another length of it, where neither serves alone."""
     spools = other_spools(now, bench, last, more, _role(last), most=2 * PAIRS)
-    for one in islice(spools, 1, None, 2):
-        served = least(serves, longer(one, bench, last, more, "of"), MOST_LENGTH, PAIR_STEPS)
+    for item in islice(spools, 1, None, 2):
+        served = least(serves, longer(item, bench, last, more, "of"), MOST_LENGTH, PAIR_STEPS)
         if served is not None:
             both, gives = served
-            return replace(both, words=f"{one.words} and {both.words.removeprefix('of ')}"), gives
+            return replace(both, words=f"{item.words} and {both.words.removeprefix('of ')}"), gives
     return None
 
 
 def _of_mono(now: Trial, angler: Angler) -> tuple[Remedy, ...]:
     """A heavier fly of the box, or thinner mono off the shelf."""
 
-    def measures(one: Trial) -> Iterator[Score]:
-        ratio = mass_ratio(one.design.leader, one.design.situation.fly)
+    def measures(trial: Trial) -> Iterator[Score]:
+        ratio = mass_ratio(trial.design.leader, trial.design.situation.fly)
         if ratio is not None:
             yield mono_score(ratio)
 
@@ -158,8 +158,8 @@ def _of_mono(now: Trial, angler: Angler) -> tuple[Remedy, ...]:
     serves = outcome_by(measures, more=True)
     before = other_measures(now.design, USUAL_QUESTION, angler)
     heavier = sorted(
-        (one for one in angler.flies if one.kind == day.fly.kind),
-        key=lambda one: one.mass_kg,
+        (other_fly for other_fly in angler.flies if other_fly.kind == day.fly.kind),
+        key=lambda other_fly: other_fly.mass_kg,
     )
     flies = (
         now.with_fly(f"the {fly.title} instead", fly)
@@ -202,7 +202,7 @@ def _flies(now: Trial, flies: tuple[Fly, ...], more: bool) -> Iterator[Trial]:
     own = now.design.situation.fly
     load: Callable[[Fly], float] = lambda fly: fly.air_drag_area_m2  # noqa: E731
     fit = [fly for fly in flies if fly.kind == own.kind and (load(fly) < load(own)) == more]
-    for fly in sorted(fit, key=lambda one: abs(load(one) - load(own)))[:MOST_STEPS]:
+    for fly in sorted(fit, key=lambda other_fly: abs(load(other_fly) - load(own)))[:MOST_STEPS]:
         yield now.with_fly(f"the {fly.title} instead", fly)
 
 

@@ -43,9 +43,9 @@ def verdict_remedies_for(design: Design, angler: Angler) -> tuple[Remedy, ...]:
 
     right = {measure.key for measure in before if measure.standing == "right"}
 
-    def serves(one: Trial) -> TrialOutcome:
+    def serves(trial: Trial) -> TrialOutcome:
         """Where what was wrong is right, and nothing is wrong that was right."""
-        after = {measure.key: measure for measure in scores_without_cast(one.design, angler)}
+        after = {measure.key: measure for measure in scores_without_cast(trial.design, angler)}
         mended = after[wrong[0].key]
         if mended.standing != "right" or mended.marginal:
             return TrialOutcome(past=mended.standing != wrong[0].standing, short=mended.position)

@@ -53,13 +53,13 @@ def water_remedies_for(
     judgement = assessment_of(technique_of(design))
     sought = remedy_search(now, judgement, serves, sink_more, angler)
     kinds: tuple[What, ...] = (*judgement.remedies, "school")
-    for what, (one, gives) in found_in_time(changes(sought, kinds), len(kinds)):
-        after = fisher.all_measures(one)
+    for what, (item, gives) in found_in_time(changes(sought, kinds), len(kinds)):
+        after = fisher.all_measures(item)
         if worsens_another(before, after):
             continue
         others = tuple(e for e in effects(before, after) if e.title not in ("Drift", "Depth"))
-        asked = changed_fields(ask, one.ask) or None
-        remedies.append(Remedy(what, one.words, gives, one.design, others, fished=asked))
+        asked = changed_fields(ask, item.ask) or None
+        remedies.append(Remedy(what, item.words, gives, item.design, others, fished=asked))
     return tuple(remedies)
 
 
@@ -69,19 +69,19 @@ class _Fisher:
     def __init__(self, angler: Angler, caster: Caster) -> None:
         self._angler, self._caster = angler, caster
 
-    def measures(self, one: Trial) -> Iterator[Score]:
-        judgement, ask = assessment_of(technique_of(one.design)), one.ask
+    def measures(self, trial: Trial) -> Iterator[Score]:
+        judgement, ask = assessment_of(technique_of(trial.design)), trial.ask
         if judgement.by_slack:
-            minimum = self._caster.minimum(one.design, one.stroke)
-            slack_m = self._caster.slack_m(one.design, one.stroke, minimum)
+            minimum = self._caster.minimum(trial.design, trial.stroke)
+            slack_m = self._caster.slack_m(trial.design, trial.stroke, minimum)
             ask = ask.model_copy(update={"slack_m": slack_m})
-        return judgement.measures(one.design, ask, self._angler.units)
+        return judgement.measures(trial.design, ask, self._angler.units)
 
-    def all_measures(self, one: Trial) -> tuple[Score, ...]:
-        found = other_measures(one.design, one.ask, self._angler)
-        if mass_ratio(one.design.leader, one.design.situation.fly) is not None:
+    def all_measures(self, trial: Trial) -> tuple[Score, ...]:
+        found = other_measures(trial.design, trial.ask, self._angler)
+        if mass_ratio(trial.design.leader, trial.design.situation.fly) is not None:
             return found
         try:
-            return (turnover_of(one, self._caster), *found)
+            return (turnover_of(trial, self._caster), *found)
         except CannotCompute:
             return found

@@ -34,7 +34,7 @@ def most_promising(
     their ``features`` are what was cast, at least one."""
     axes, short = _promised(pool, tried, features)
     front = front_of(tried) or tried
-    known = np.array([one.axes for one in front])
+    known = np.array([item.axes for item in front])
     scaled = within(axes, known.min(axis=0), known.max(axis=0))
     taken: list[int] = []
     for weights in _mixtures(draws, demands, count):
@@ -55,11 +55,11 @@ def _promised(
     pool: Sequence[Candidate], tried: Sequence[Evaluated], features: Sequence[Array]
 ) -> tuple[Array, Array]:
     """Axes guessed (n, wishes), and what the demands that are missed would cost (n)."""
-    at = _guessed(np.array([one.features for one in pool]), tried, features)
+    at = _guessed(np.array([candidate.features for candidate in pool]), tried, features)
     axes = predicted_axes(pool, at)
     short = np.maximum(0.0, MARGIN - at[:, 0]) / SEEN_EASE + np.maximum(0.0, at[:, 2])
-    short += np.maximum(0.0, at[:, 0] - [one.band for one in pool]) / SEEN_EASE
-    short += np.array([sum(one.table.short.values()) for one in pool])
+    short += np.maximum(0.0, at[:, 0] - [candidate.band for candidate in pool]) / SEEN_EASE
+    short += np.array([sum(candidate.table.short.values()) for candidate in pool])
     return axes, SHORT_COSTS * short
 
 
@@ -78,5 +78,8 @@ def _guessed(at: Array, tried: Sequence[Evaluated], features: Sequence[Array]) -
     cast."""
     if len(tried) < LEARNED:
         return np.zeros((len(at), 3))
-    known = [(one.margin, one.by("fishing well"), one.short["fishes"]) for one in tried]
+    known = [
+        (evaluated.margin, evaluated.by("fishing well"), evaluated.short["fishes"])
+        for evaluated in tried
+    ]
     return Surrogate(np.array(features), np.array(known)).at(at)

@@ -55,7 +55,7 @@ class CandidateFilter:
     def _may_be(self, origin: str, leader: Leader) -> bool:
         """Whether its tapers and flies are as is asked for, and it is sane but for a school's."""
         tapers = [piece for piece in leader.pieces if isinstance(piece, TaperedSection)]
-        cut = any(one.cut_butt_m or one.cut_tip_m for one in tapers)
+        cut = any(taper.cut_butt_m or taper.cut_tip_m for taper in tapers)
         if (self._demands.bought == "none" and tapers) or (self._demands.bought == "whole" and cut):
             return False
         if self._demands.flies not in (None, flies_on(leader)):
@@ -67,16 +67,21 @@ def _key(leader: Leader) -> tuple[object, ...]:
     """What makes two leaders the same: spools, lengths, joints, what hangs on them."""
     pieces = tuple(
         (
-            one.strand.spool_id,
-            one.strand.material,
-            round(one.lower_diameter_m, 7),
-            round(one.length_m, 3),
+            section.strand.spool_id,
+            section.strand.material,
+            round(section.lower_diameter_m, 7),
+            round(section.length_m, 3),
         )
-        for one in leader.pieces
+        for section in leader.pieces
     )
-    joints = tuple((one.kind, one.knot, one.dropper, one.fly) for one in leader.joints)
+    joints = tuple((joint.kind, joint.knot, joint.dropper, joint.fly) for joint in leader.joints)
     hung = tuple(
-        (one.kind, round(one.above_end_m, 3), one.mass_kg, one.diameter_m)
-        for one in leader.attachments
+        (
+            attachment.kind,
+            round(attachment.above_end_m, 3),
+            attachment.mass_kg,
+            attachment.diameter_m,
+        )
+        for attachment in leader.attachments
     )
     return pieces, joints, hung

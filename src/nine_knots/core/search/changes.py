@@ -100,11 +100,12 @@ class Changes:
         if rng.random() < 0.6:
             return StepStock(piece=number, by=rng.choice((-1, 1)))
         like = [
-            one
-            for one in self._spools
-            if one.strand.colour == piece.strand.colour
-            and abs(one.strand.diameter_m / piece.strand.diameter_m - 1.0) < 0.15
-            and (one.strand.substance.family == "wire") == (piece.strand.substance.family == "wire")
+            spool
+            for spool in self._spools
+            if spool.strand.colour == piece.strand.colour
+            and abs(spool.strand.diameter_m / piece.strand.diameter_m - 1.0) < 0.15
+            and (spool.strand.substance.family == "wire")
+            == (piece.strand.substance.family == "wire")
         ]
         return UseStock(piece=number, spool_id=rng.choice(like).spool_id) if like else None
 

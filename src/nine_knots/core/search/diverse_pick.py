@@ -32,11 +32,11 @@ def pick_dozen(found: Sequence[Evaluated], demands: Demands) -> tuple[Pick, ...]
     front = front_of(found)
     if not front:
         return ()
-    axes = np.array([one.axes for one in front])
+    axes = np.array([item.axes for item in front])
     least, most = axes.min(axis=0), axes.max(axis=0)
     lost = regret(within(axes, least, most), weights_of(demands))
     kept = distinct([front[i] for i in np.argsort(lost, kind="stable")])
-    taken = _taken(within(np.array([one.axes for one in kept]), least, most), demands)
+    taken = _taken(within(np.array([item.axes for item in kept]), least, most), demands)
     return tuple(Pick(kept[i], _best_at(kept[i], most)) for i in sorted(taken))
 
 
@@ -70,6 +70,6 @@ def _taken(scaled: Array, demands: Demands) -> list[int]:
     return taken
 
 
-def _best_at(one: Evaluated, most: Array) -> tuple[Wish, ...]:
-    near = one.axes >= most - SEEN
+def _best_at(evaluated: Evaluated, most: Array) -> tuple[Wish, ...]:
+    near = evaluated.axes >= most - SEEN
     return tuple(wish for wish, best in zip(WISHES, near, strict=True) if best)

@@ -84,9 +84,9 @@ def evaluate_candidate(
         short = max(0.0, log(low / reserve), log(reserve / high)) / SEEN_EASE
         if not short and margin < FAR_FROM_IT and not _opens_worse(table, reader, stroke, low):
             short = ON_THE_EDGE
-    fishing = sum(1.0 - abs(one.position - 0.5) / (BAND_HIGH - 0.5) for one in in_the_water)
+    fishing = sum(1.0 - abs(score.position - 0.5) / (BAND_HIGH - 0.5) for score in in_the_water)
     axes = axes_of(table, margin, fishing, log(high / low))
-    fishes = max((_off_the_band(one) for one in in_the_water), default=0.0) / SEEN_FISHING
+    fishes = max((_off_the_band(score) for score in in_the_water), default=0.0) / SEEN_FISHING
     shorts = {"opens": short, "fishes": fishes, **table.short}
     return Evaluated(
         table,

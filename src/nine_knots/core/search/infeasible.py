@@ -41,7 +41,7 @@ def _reasons(day: Situation, angler: Angler, demands: Demands) -> Iterator[str]:
     if high is not None and high < SHORTEST_M:
         yield f"At {units.length(high).text} it is no leader: allow it a foot at least."
     owned_m = sum(max(0.0, spool.remaining_m - SPARE_M) for spool in spools)
-    owned_m += max((item.strand.profile.length_m for item in tapers), default=0.0)
+    owned_m += max((packet.strand.profile.length_m for packet in tapers), default=0.0)
     if low is not None and low > owned_m:
         yield (
             f"All that is left on your spools makes {units.length(owned_m).text}; you ask for "
@@ -56,8 +56,8 @@ def _too_weak(
     need_n = need_of(day).most_n
     strongest = [(spool.strand.breaking_n, spool.title) for spool in spools]
     strongest += [
-        (item.strand.breaking_at_n(item.strand.profile.butt_diameter_m), item.title)
-        for item in tapers
+        (packet.strand.breaking_at_n(packet.strand.profile.butt_diameter_m), packet.title)
+        for packet in tapers
     ]
     most_n, title = max(strongest)
     if most_n < need_n:

@@ -18,7 +18,11 @@ class SchoolNeighbours:
     """The schools' leaders that were tried."""
 
     def __init__(self, found: Iterable[Evaluated]) -> None:
-        self._known = [(one.origin, _shape(one.table.leader)) for one in found if one.origin]
+        self._known = [
+            (evaluated.origin, _shape(evaluated.table.leader))
+            for evaluated in found
+            if evaluated.origin
+        ]
 
     def of(self, leader: Leader) -> tuple[str | None, bool]:
         """The school whose leader is most like one, and whether it is much like it; None where

@@ -20,11 +20,11 @@ def non_dominated(axes: Array) -> NDArray[np.bool_]:
 
 def front_of(found: Sequence[Evaluated]) -> list[Evaluated]:
     """Those that serve and are beaten by none."""
-    serving = [one for one in found if one.serves]
+    serving = [found_item for found_item in found if found_item.serves]
     if not serving:
         return []
-    kept = non_dominated(np.array([one.axes for one in serving]))
-    return [one for one, stays in zip(serving, kept, strict=True) if stays]
+    kept = non_dominated(np.array([item.axes for item in serving]))
+    return [item for item, stays in zip(serving, kept, strict=True) if stays]
 
 
 def distinct(found: Sequence[Evaluated]) -> list[Evaluated]:
@@ -32,19 +32,19 @@ def distinct(found: Sequence[Evaluated]) -> list[Evaluated]:
     nobody would notice a difference one, and none that another betters noticeably in something and
     yields to it noticeably in nothing."""
     kept: list[Evaluated] = []
-    for one in found:
-        if not any(_spares(other, one) for other in kept):
-            kept = [other for other in kept if not _betters(one, other)] + [one]
+    for found_item in found:
+        if not any(_spares(other, found_item) for other in kept):
+            kept = [other for other in kept if not _betters(found_item, other)] + [found_item]
     return kept
 
 
-def _spares(one: Evaluated, other: Evaluated) -> bool:
+def _spares(evaluated: Evaluated, other: Evaluated) -> bool:
     """Whether nobody who has one would want the other."""
-    return bool((one.axes >= other.axes - SEEN).all())
+    return bool((evaluated.axes >= other.axes - SEEN).all())
 
 
-def _betters(one: Evaluated, other: Evaluated) -> bool:
-    return _spares(one, other) and bool((one.axes > other.axes + SEEN).any())
+def _betters(evaluated: Evaluated, other: Evaluated) -> bool:
+    return _spares(evaluated, other) and bool((evaluated.axes > other.axes + SEEN).any())
 
 
 def within(axes: Array, least: Array, most: Array) -> Array:

@@ -105,9 +105,9 @@ class RandomTapers:
         while chain[-1] != wanted:
             thin_m = wanted.strand.diameter_m
             following = [
-                one
-                for one in self._below[chain[-1].spool_id]
-                if one == wanted or one.strand.diameter_m > thin_m + 1e-6
+                other_spool
+                for other_spool in self._below[chain[-1].spool_id]
+                if other_spool == wanted or other_spool.strand.diameter_m > thin_m + 1e-6
             ]
             if not following or len(chain) == MOST_CHAIN:
                 return None
@@ -127,7 +127,7 @@ class RandomTapers:
         count = len(chain) - 2
         left = max(whole - butt - tippet, LEAST_MIDDLE * count)
         shares = sorted((rng.uniform(0.5, 1.5) for _ in range(count)), reverse=True)
-        middle = [max(LEAST_MIDDLE, round(left * one / sum(shares))) for one in shares]
+        middle = [max(LEAST_MIDDLE, round(left * share / sum(shares))) for share in shares]
         if not count:
             butt = max(1, whole - tippet)
         steps = [butt, *middle, tippet]

@@ -96,7 +96,7 @@ def school_today(
         off = _off(after, made) + cost + A_BUY * len(made.buys) + A_DOUBLING * beyond
         return SchoolToday(key, group, words, design, after, off, lacks, made.buys + wants)
 
-    wrong = tuple(one for one in measures if one.standing != "right")
+    wrong = tuple(score for score in measures if score.standing != "right")
     bought = f"with {join_words(list(made.buys))} bought" if made.buys else ""
     if bought and not wrong:
         return came_out("would do", bought, design, measures)
@@ -114,10 +114,10 @@ def school_today(
         words = f"{_why(measures, made)} {how_long}".rstrip()
         return came_out("fits this day", words, design, measures)
     for words, changed, after in bench.changed(made, wrong):
-        if all(one.standing == "right" for one in after):
+        if all(other_score.standing == "right" for other_score in after):
             words = f"{bought}, {words}" if bought else words
             return came_out("would do", words, bench.design(changed), after, A_CHANGE)
-    worst = max(wrong, key=lambda one: abs(one.position - 0.5))
+    worst = max(wrong, key=lambda other_score: abs(other_score.position - 0.5))
     words = f"{worst.title}: {worst.figure}. {worst.why}"
     if bought:
         words = f"Even {bought}. {words}"
@@ -165,7 +165,7 @@ class _Bench:
             pieces = [*ours[:number], theirs[number], *ours[number + 1 :]]
             changed = rebuilt(leader, pieces, list(leader.joints))
             measures = self.measures(changed, self.stroke)
-            if all(one.standing == "right" for one in measures):
+            if all(score.standing == "right" for score in measures):
                 return self.design(changed), measures
         return None
 
@@ -177,11 +177,14 @@ class _Bench:
     ) -> Iterator[tuple[str, Leader, tuple[Score, ...]]]:
         """One thing changed, in words: how it is thrown, what is set or hung where only the water
         is wrong, else the school's own length, tippet or power; with what it then comes to."""
-        keys = {one.key for one in wrong}
+        keys = {other_score.key for other_score in wrong}
         by_slack = assessment_of(technique_of(self.design(made.leader))).by_slack
         for words, stroke in other_throws(wrong, self.day, self.stroke, self.angler):
             yield words, made.leader, self.measures(made.leader, stroke)
-        if made.buys or any(one.key == "turnover" and one.position < HOPELESS for one in wrong):
+        if made.buys or any(
+            other_score.key == "turnover" and other_score.position < HOPELESS
+            for other_score in wrong
+        ):
             return  # other spools to buy; and no length and no tippet makes up for so much
         if keys <= {"depth", "drift"} and not by_slack:
             design = self.design(made.leader)
@@ -216,7 +219,7 @@ def _not_stood_in(made: Proposal, *, far_too: bool) -> Shortage | None:
 
 
 def _off(measures: tuple[Score, ...], made: Proposal) -> float:
-    far = sum(abs(one.position - 0.5) for one in measures)
+    far = sum(abs(score.position - 0.5) for score in measures)
     knots = len(made.leader.joints) - 1
     return far + A_KNOT * knots + A_MISS * len(made.shortfalls)
 
@@ -224,7 +227,7 @@ def _off(measures: tuple[Score, ...], made: Proposal) -> float:
 def _why(measures: tuple[Score, ...], made: Proposal) -> str:
     """How it opens, what of it is only just right, and what stands in for a spool."""
     said = f"{capitalised(measures[0].figure)}."
-    edge = [one for one in measures[1:] if one.marginal]
+    edge = [score for score in measures[1:] if score.marginal]
     if edge:
         said += f" Only just: {edge[0].title.lower()}, {edge[0].figure}."
     if made.lacking:

@@ -138,7 +138,7 @@ class _Rounds:
     def _stage(self, until: int, size: int) -> Iterator[SoFar]:
         """What promises most of as many as a stage of such a size looks at, until so many are
         cast."""
-        self._pool += self._sieve.sifted(("", one) for one in self._free(size))
+        self._pool += self._sieve.sifted(("", other_leader) for other_leader in self._free(size))
         if not self._tried:
             self._cast(self._pool[:ROUND])
             self._pool = self._pool[ROUND:]
@@ -149,13 +149,13 @@ class _Rounds:
                 mend="Add spools from butt to tippet, or a bought taper.",
             )
         while len(self._tried) < until:
-            self._pool += self._sieve.sifted(("", one) for one in self._changed())
+            self._pool += self._sieve.sifted(("", other_leader) for other_leader in self._changed())
             count = min(ROUND, until - len(self._tried), len(self._pool))
             if not count:
                 break
             self._cast(self._taken(count))
             yield self.so_far()
-        self._cast(self._sieve.sifted(("", one) for one in self._simpler()))
+        self._cast(self._sieve.sifted(("", other_leader) for other_leader in self._simpler()))
         yield self.so_far()
 
     def _taken(self, count: int) -> list[Candidate]:
@@ -165,7 +165,7 @@ class _Rounds:
             self._pool, self._tried, self._features, demands, self._draws, count
         )
         taken = [self._pool[i] for i in chosen]
-        self._pool = [one for i, one in enumerate(self._pool) if i not in set(chosen)]
+        self._pool = [item for i, item in enumerate(self._pool) if i not in set(chosen)]
         return taken
 
     def so_far(self) -> SoFar:
@@ -187,8 +187,8 @@ class _Rounds:
                 yield from self._flies.as_wanted(self._rng, leader)
 
     def _changed(self) -> Iterator[Leader]:
-        near = sorted(self._tried, key=lambda one: one.falls_short)[:NEAR_FRONT]
-        parents = [one.table.leader for one in front_of(self._tried) + near]
+        near = sorted(self._tried, key=lambda evaluated: evaluated.falls_short)[:NEAR_FRONT]
+        parents = [item.table.leader for item in front_of(self._tried) + near]
         return self._changes.of(self._rng, parents, CHANGED * ROUND)
 
     def _simpler(self) -> Iterator[Leader]:
@@ -197,20 +197,20 @@ class _Rounds:
             yield from self._changes.without_a_piece(chosen.one.table.leader)
 
     def _cast(self, candidates: list[Candidate]) -> None:
-        for one in candidates:
-            near = self._near(one.features)
-            key = (one.origin, one.table.leader)
+        for candidate in candidates:
+            near = self._near(candidate.features)
+            key = (candidate.origin, candidate.table.leader)
             found = self._cast_before.get(key)
             try:
                 found = found or evaluate_candidate(
-                    one.table, one.origin, self._reader, self._asked.stroke, near
+                    candidate.table, candidate.origin, self._reader, self._asked.stroke, near
                 )
             except CannotCompute as refused:  # a model cannot follow it
                 self._refused = refused
                 continue
             self._cast_before[key] = found
             self._tried.append(found)
-            self._features.append(one.features)
+            self._features.append(candidate.features)
 
     def _near(self, features: Array) -> MinimumLaunchSpeed | None:
         """About what opens a leader, from where to seek it: what opened the most like it."""

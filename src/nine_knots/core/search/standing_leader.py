@@ -87,6 +87,6 @@ def _too_far(length_m: float, demands: Demands) -> float:
 
 def _spools_last(leader: Leader, reader: Assessor) -> bool:
     left = {spool.spool_id: spool.remaining_m for spool in spools_of(reader.angler.stock)}
-    pieces = [(one.strand.spool_id, one.length_m) for one in leader.pieces]
+    pieces = [(section.strand.spool_id, section.length_m) for section in leader.pieces]
     need = needed_m((spool_id, long) for spool_id, long in pieces if spool_id in left)
     return all(need[spool_id] <= left[spool_id] for spool_id in need)

@@ -53,26 +53,28 @@ def to_buy(asked: Search, so_far: SoFar, dozen: Sequence[Pick]) -> ToBuy | None:
     worth = _Worth(asked, [chosen.one for chosen in dozen])
     guess = Surrogate(
         np.array(so_far.features),
-        np.array([(one.margin, one.by("fishing well")) for one in so_far.tried]),
+        np.array([(evaluated.margin, evaluated.by("fishing well")) for evaluated in so_far.tried]),
     )
     guessed = []
     for spool in _not_owned(asked):
         shop = _Shop(asked, spool)
         pool = [
-            one for one in shop.variants(dozen[:BEST_LEADERS]) if not any(one.table.short.values())
+            variant
+            for variant in shop.variants(dozen[:BEST_LEADERS])
+            if not any(variant.table.short.values())
         ]
         if pool:
-            at = guess.at(np.array([one.features for one in pool]))
+            at = guess.at(np.array([candidate.features for candidate in pool]))
             gains = [worth.of([axes]) for axes in predicted_axes(pool, at)]
             first = sorted(range(len(pool)), key=lambda i: -gains[i])[:CAST_OF_EACH]
             guessed.append((max(gains), shop, [pool[i] for i in first]))
-    guessed.sort(key=lambda one: -one[0])
+    guessed.sort(key=lambda pair: -pair[0])
     found = [
         bought
         for _, shop, variants in guessed[:GUESSED]
         if (bought := shop.cast(variants, worth)) is not None
     ]
-    best = max(found, key=lambda one: one.gain, default=None)
+    best = max(found, key=lambda found_item: found_item.gain, default=None)
     return best if best is not None and best.gain >= WORTH else None
 
 
@@ -80,7 +82,7 @@ class _Worth:
     """What leaders add to those that are had, by many mixtures of the wishes."""
 
     def __init__(self, asked: Search, had: list[Evaluated]) -> None:
-        axes = np.array([one.axes for one in had])
+        axes = np.array([item.axes for item in had])
         self._least, self._most = axes.min(axis=0), axes.max(axis=0)
         draws = np.random.default_rng(asked.seed).dirichlet(np.ones(axes.shape[1]), MIXTURES)
         self._weights = draws * weights_of(asked.demands)
@@ -131,11 +133,11 @@ class _Shop:
     def cast(self, variants: list[Candidate], worth: _Worth) -> ToBuy | None:
         """What the spool gains by those of them that serve."""
         cast = []
-        for one in variants:
+        for variant in variants:
             with suppress(CannotCompute):
-                cast.append(evaluate_candidate(one.table, "", self._reader, self._stroke, None))
-        serving = [one for one in cast if one.serves]
+                cast.append(evaluate_candidate(variant.table, "", self._reader, self._stroke, None))
+        serving = [item for item in cast if item.serves]
         if not serving:
             return None
-        shown_by = max(serving, key=lambda one: worth.of([one.axes]))
-        return ToBuy(self._spool, worth.of([one.axes for one in serving]), shown_by)
+        shown_by = max(serving, key=lambda item: worth.of([item.axes]))
+        return ToBuy(self._spool, worth.of([item.axes for item in serving]), shown_by)

@@ -178,7 +178,14 @@ def _side(
 
 def tested_as(key: KnotKey, family: Family, own: tuple[PulledKnot, ...]) -> PulledKnot | None:
     """The angler's own figure for a knot in a family of materials, if it was tested."""
-    return next((one for one in own if (one.knot, one.family) == (key, family)), None)
+    return next(
+        (
+            pulled_knot
+            for pulled_knot in own
+            if (pulled_knot.knot, pulled_knot.family) == (key, family)
+        ),
+        None,
+    )
 
 
 def _wetness(piece: AnyPiece, soaked: bool) -> float:

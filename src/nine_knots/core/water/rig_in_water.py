@@ -120,7 +120,9 @@ def rig_below(
         parts.append(PartNodes(number, own, dropper=True))
     builder.hang(fly_body(fly, fluid), end)
     flies.append(FlyOnRig(fly, end, None))
-    flies.sort(key=lambda one: len(leader.pieces) if one.joint is None else one.joint)
+    flies.sort(
+        key=lambda fly_on_rig: len(leader.pieces) if fly_on_rig.joint is None else fly_on_rig.joint
+    )
     tree = builder.tree()
     return RigInWater(
         tree=tree,
@@ -154,8 +156,8 @@ def _edges(
     The sloping part of a knotless taper is cut into so many that each is nearly level.
     """
     hung: dict[float, tuple[int, ...]] = {}
-    for thing, one in enumerate(leader.attachments):
-        at_m = leader.length_m - one.above_end_m
+    for thing, attachment in enumerate(leader.attachments):
+        at_m = leader.length_m - attachment.above_end_m
         if from_m + NEAR_M < at_m <= to_m + NEAR_M:
             place = round(min(at_m, to_m), 6)
             hung[place] = (*hung.get(place, ()), thing)

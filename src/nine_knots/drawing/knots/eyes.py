@@ -78,7 +78,7 @@ def _palomar(k: float) -> Figure:
     strands = doubled_overhand(
         3, k, between(34.0, 17.0, k), between(16.0, 9.0, k), -between(44.0, 28.0, k)
     )
-    deep = min(float(one.curve.points[:, 1].min()) for one in strands)
+    deep = min(float(item.curve.points[:, 1].min()) for item in strands)
     return Figure((eye(0.0, deep - EYE_R + 3.5), *strands))
 
 

@@ -45,8 +45,8 @@ def add_login(cursor: DictCursor, account_id: str, token_hash: str, device: str)
         "%s)",
         (account_id, login_id, token_hash, device, ends_at),
     )
-    for one in list_logins(cursor, account_id)[MOST_LOGINS:]:
-        end_login(cursor, account_id, one.login_id)
+    for login in list_logins(cursor, account_id)[MOST_LOGINS:]:
+        end_login(cursor, account_id, login.login_id)
     return login_id
 
 

@@ -10,7 +10,7 @@ def write_codes(cursor: DictCursor, account_id: str, hashes: Iterable[str]) -> N
     cursor.execute("DELETE FROM recovery_code WHERE account_id = %s", (account_id,))
     cursor.executemany(
         "INSERT INTO recovery_code (account_id, code_hash) VALUES (%s, %s)",
-        [(account_id, one) for one in hashes],
+        [(account_id, hash_) for hash_ in hashes],
     )
 
 

@@ -75,16 +75,18 @@ def day_log(
         place=place,
         words=day_words(day),
         rigs=tuple(_rigs(day, designs)),
-        lines=tuple(_line(day, one, units, photos) for one in day.around),
+        lines=tuple(_line(day, happening, units, photos) for happening in day.around),
     )
 
 
 def _rigs(day: LoggedDay, designs: Mapping[str, Design]) -> Iterator[FishedRig]:
     """Those that were on the line, in the order in which they came on."""
-    for key in dict.fromkeys(one.rig for one in day.around):
+    for key in dict.fromkeys(happening.rig for happening in day.around):
         design, rig = designs.get(key), day.brief.rig(key)
         if design is not None and rig is not None:
-            mine = replace(day, around=tuple(one for one in day.around if one.rig == key))
+            mine = replace(
+                day, around=tuple(happening for happening in day.around if happening.rig == key)
+            )
             leader = design.leader
             yield FishedRig(rig.title, day_words(mine), outline(leader), items_on(leader))
 
@@ -104,13 +106,13 @@ def day_words(day: LoggedDay) -> str:
     sum_ = season_cost([day])
     if not day.around:
         return "Nothing was noted."
-    missed = sum(one.event.kind == "missed" for one in day.around)
+    missed = sum(happening.event.kind == "missed" for happening in day.around)
     said = f"{count_words(sum_.fish, 'fish', 'fish')} and {count_words(missed, 'take')} missed"
     if sum_.hours >= TELLING_H:
         said += f" in {hours_text(sum_.hours)}"
     costs = [
-        count_words(many, one)
-        for many, one in (
+        count_words(many, text)
+        for many, text in (
             (sum_.tippets, "new tippet"),
             (sum_.breaks, "break"),
             (sum_.rigs, "lost rig"),
@@ -120,19 +122,23 @@ def day_words(day: LoggedDay) -> str:
     return f"{capitalised(said)}{'; ' + ', '.join(costs) if costs else ''}."
 
 
-def _line(day: LoggedDay, one: EventInContext, units: Units, photos: frozenset[str]) -> LogLine:
-    stop, rig = day.brief.stop(one.stretch), day.brief.rig(one.rig)
+def _line(
+    day: LoggedDay, event_in_context: EventInContext, units: Units, photos: frozenset[str]
+) -> LogLine:
+    stop, rig = day.brief.stop(event_in_context.stretch), day.brief.rig(event_in_context.rig)
     return LogLine(
-        event_id=one.event.event_id,
-        at=one.event.at,
-        kind=one.event.kind,
-        words=event_words(one.event, day, units),
-        stretch=stop.title if stop else one.stretch,
+        event_id=event_in_context.event.event_id,
+        at=event_in_context.event.at,
+        kind=event_in_context.event.kind,
+        words=event_words(event_in_context.event, day, units),
+        stretch=stop.title if stop else event_in_context.stretch,
         rig=rig.title if rig else "",
-        level=level_text(one.level_m, units) if one.level_m is not None else "",
-        light=by_light(day, one),
-        photo=one.event.detail.photo or "",
-        photo_here=one.event.detail.photo in photos,
+        level=level_text(event_in_context.level_m, units)
+        if event_in_context.level_m is not None
+        else "",
+        light=by_light(day, event_in_context),
+        photo=event_in_context.event.detail.photo or "",
+        photo_here=event_in_context.event.detail.photo in photos,
     )
 
 
@@ -154,5 +160,5 @@ def event_words(event: Event, day: LoggedDay, units: Units) -> str:
         told.words,
         "with a photo" if told.photo else None,
     ]
-    more = ", ".join(one for one in said if one)
+    more = ", ".join(text for text in said if text)
     return f"{kind.title}: {more}" if more else kind.title

@@ -85,10 +85,10 @@ class Season:
 def season_of(days: tuple[LoggedDay, ...], units: Units) -> Season:
     """What the days say."""
 
-    def by_level(_day: LoggedDay, one: EventInContext) -> str:
-        if one.level_m is None:
+    def by_level(_day: LoggedDay, event_in_context: EventInContext) -> str:
+        if event_in_context.level_m is None:
             return ""
-        low = LEVEL_STEP_M * int(one.level_m / LEVEL_STEP_M + 1e-9)
+        low = LEVEL_STEP_M * int(event_in_context.level_m / LEVEL_STEP_M + 1e-9)
         return f"{level_text(low, units)} to {level_text(low + LEVEL_STEP_M, units)}"
 
     dimensions: tuple[tuple[str, NameOf], ...] = (
@@ -106,7 +106,7 @@ def season_of(days: tuple[LoggedDay, ...], units: Units) -> Season:
     lines = tuple(_break(row) for row in breaks(days))
     return Season(
         words=_words(days),
-        tables=tuple(one for one in tables if one.rows),
+        tables=tuple(season_table for season_table in tables if season_table.rows),
         breaks=lines,
         break_words=_break_words(lines),
     )

@@ -81,9 +81,9 @@ def _drier(design: Design, flies: tuple[FlyFor, ...]) -> str:
     """Dry it; then the one of the packed flies that carries more."""
     now = fly_float(design.situation.fly).carries_n
     more = [
-        one.fly
-        for one in flies
-        if one.wish == design.situation.wish and fly_float(one.fly).carries_n > 1.05 * now
+        fly_for.fly
+        for fly_for in flies
+        if fly_for.wish == design.situation.wish and fly_float(fly_for.fly).carries_n > 1.05 * now
     ]
     said = "Dry it: false casts, a cloth, floatant."
     if not more:
@@ -98,7 +98,9 @@ def _finer(design: Design, angler: Angler) -> str:
     now = Trial("", design, Stroke(), USUAL_QUESTION)
     last = len(design.leader.pieces) - 1
     for finer in islice(other_spools(now, bench, last, False, "tippet"), 3):
-        hold = next(one for one in scores_without_cast(finer.design, angler) if one.key == "hold")
+        hold = next(
+            score for score in scores_without_cast(finer.design, angler) if score.key == "hold"
+        )
         across = angler.units.tippet(finer.design.leader.tippet_diameter_m).text
         if hold.standing == "too little":
             return (

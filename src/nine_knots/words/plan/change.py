@@ -36,14 +36,14 @@ def change_words(before: Design | None, after: Design, title: str, units: Units)
 def set_words(leader: Leader, units: Units) -> str:
     """How what is clipped and pinched on is set, in a line; nothing where there is none."""
     said = [
-        f"{_name(one)} {units.length(one.above_end_m).text} above the point fly"
-        for one in sorted(leader.attachments, key=lambda one: -one.above_end_m)
-        if one.kind in ("indicator", "shot")
+        f"{_name(attachment)} {units.length(attachment.above_end_m).text} above the point fly"
+        for attachment in sorted(leader.attachments, key=lambda attachment: -attachment.above_end_m)
+        if attachment.kind in ("indicator", "shot")
     ]
     said += [
-        f"grease from the line down to {units.length(one.above_end_m).text} above the point fly"
-        for one in leader.attachments
-        if one.kind == "grease"
+        f"grease from the line down to {units.length(attachment.above_end_m).text} above the point fly"
+        for attachment in leader.attachments
+        if attachment.kind == "grease"
     ]
     return f"{capitalised('; '.join(said))}." if said else ""
 
@@ -80,21 +80,25 @@ def _ring(leader: Leader) -> str:
 
 
 def _small(said: list[str]) -> list[str]:
-    return [one if not number else one[:1].lower() + one[1:] for number, one in enumerate(said)]
+    return [text if not number else text[:1].lower() + text[1:] for number, text in enumerate(said)]
 
 
 def _moved(before: Leader, after: Leader, units: Units) -> list[str]:
     said = []
     for kind in ("indicator", "grease"):
-        then = next((one for one in before.attachments if one.kind == kind), None)
-        now = next((one for one in after.attachments if one.kind == kind), None)
+        then = next(
+            (attachment for attachment in before.attachments if attachment.kind == kind), None
+        )
+        now = next(
+            (attachment for attachment in after.attachments if attachment.kind == kind), None
+        )
         said += _slid(then, now, units)
     shots = [
         {
-            place: _name(one)
-            for one in leader.attachments
-            if one.kind == "shot"
-            for place in [round(one.above_end_m, 3)]
+            place: _name(attachment)
+            for attachment in leader.attachments
+            if attachment.kind == "shot"
+            for place in [round(attachment.above_end_m, 3)]
         }
         for leader in (before, after)
     ]
@@ -131,11 +135,11 @@ def _slid(then: Attachment | None, now: Attachment | None, units: Units) -> list
     return [f"Slide {what} {way} {units.length(abs(by_m)).text}, to {at} above the point fly"]
 
 
-def _name(one: Attachment) -> str:
-    if one.kind == "shot":
-        grams = f"shot of {1e3 * one.mass_kg:.2g} g"
-        name = shot_name(one.mass_kg)
+def _name(attachment: Attachment) -> str:
+    if attachment.kind == "shot":
+        grams = f"shot of {1e3 * attachment.mass_kg:.2g} g"
+        name = shot_name(attachment.mass_kg)
         return f"{name} shot" if name else grams
-    if one.kind == "indicator" and one.diameter_m is not None:
-        return f"indicator of {1e3 * one.diameter_m:.0f} mm"
+    if attachment.kind == "indicator" and attachment.diameter_m is not None:
+        return f"indicator of {1e3 * attachment.diameter_m:.0f} mm"
     return "grease"

@@ -64,7 +64,7 @@ def day_pack(
     for number, stop in enumerate(found.stops):
         report_progress(number, len(found.stops))
         stops.append(_stop(plan, place, stop, reading, number, cast))
-    flies = [one.fly.title for one in plan.flies]
+    flies = [fly_for.fly.title for fly_for in plan.flies]
     rigs = _rigs(found, angler)
     flies += [title for rig in rigs for title in rig.flies]
     return DayPack(
@@ -203,10 +203,12 @@ def _stop(
         rows = tuple(before.grid())
         sees = tuple(observations_of(before, rows, plan.flies, _wind(before, units)))
         flies = tuple(
-            f"{one.title}: as it is." if one.serves else f"{one.title}: not so. {one.words}"
-            for one in before.other_flies(plan.flies)
+            f"{other_fly.title}: as it is."
+            if other_fly.serves
+            else f"{other_fly.title}: not so. {other_fly.words}"
+            for other_fly in before.other_flies(plan.flies)
         )
-        setting = tuple(f"{one.title}. {one.detail}" for one in hang_steps(design.leader, units))
+        setting = tuple(f"{item.title}. {item.detail}" for item in hang_steps(design.leader, units))
     planned = (_middle(len(rows)), _middle(len(rows[0]) if rows else 0))
     return PackedStop(
         stretch_id=read.stretch_id,
@@ -224,10 +226,15 @@ def _stop(
         settings=_settings(stop, units),
         deeper=tuple(SliderStep(deep_words(row[0].depth_m, units)) for row in rows),
         faster=tuple(
-            SliderStep(fast_words(one.pace_m_s, units)) for one in (rows[0] if rows else ())
+            SliderStep(fast_words(what_if_rig.pace_m_s, units))
+            for what_if_rig in (rows[0] if rows else ())
         ),
         cells=tuple(
-            tuple(WaterCell(one.figure, one.standing, one.change) for one in row) for row in rows
+            tuple(
+                WaterCell(what_if_rig.figure, what_if_rig.standing, what_if_rig.change)
+                for what_if_rig in row
+            )
+            for row in rows
         ),
         planned=planned,
         levels=_levels(plan, stretch, rows, units),
@@ -291,7 +298,7 @@ def _levels(
         if at is None:
             return ()
         depths = [row[0].depth_m for row in rows]
-        paces = [one.pace_m_s for one in rows[0]]
+        paces = [what_if_rig.pace_m_s for what_if_rig in rows[0]]
         found.append(
             LevelStep(
                 level=level_text(level_m, units),

@@ -53,9 +53,9 @@ def _flies(plan: DayPlan, served: list[tuple[Design, RiverStretch]]) -> Iterable
     for title, count in wanted.items():
         pinch = "; pinch their barbs, by your rules" if title in barbed else ""
         yield PackLine(f"{count} of {title}", f"fished at {join_words(where[title])}{pinch}")
-    for one in plan.flies:
-        if one.fly.title not in wanted:
-            yield PackLine(f"2 of {one.fly.title}", "packed to change to")
+    for fly_for in plan.flies:
+        if fly_for.fly.title not in wanted:
+            yield PackLine(f"2 of {fly_for.fly.title}", "packed to change to")
 
 
 def _clipped(designs: list[Design]) -> Iterable[PackLine]:
@@ -63,12 +63,14 @@ def _clipped(designs: list[Design]) -> Iterable[PackLine]:
     floats: dict[str, int] = {}
     rings: dict[str, int] = {}
     for design in designs:
-        for one in design.leader.attachments:
-            if one.kind == "shot":
-                name = shot_name(one.mass_kg) or f"{1e3 * one.mass_kg:.2g} g"
-                shots[f"{name}, of {one.metal}"] = shots.get(f"{name}, of {one.metal}", 0) + 1
-            elif one.kind == "indicator" and one.diameter_m is not None:
-                floats[f"{1e3 * one.diameter_m:.0f} mm"] = 1
+        for attachment in design.leader.attachments:
+            if attachment.kind == "shot":
+                name = shot_name(attachment.mass_kg) or f"{1e3 * attachment.mass_kg:.2g} g"
+                shots[f"{name}, of {attachment.metal}"] = (
+                    shots.get(f"{name}, of {attachment.metal}", 0) + 1
+                )
+            elif attachment.kind == "indicator" and attachment.diameter_m is not None:
+                floats[f"{1e3 * attachment.diameter_m:.0f} mm"] = 1
         for joint in design.leader.joints:
             if joint.is_ring:
                 rings[joint.kind] = 1
@@ -103,7 +105,11 @@ def _care(designs: list[Design]) -> Iterable[PackLine]:
         yield PackLine("Long forceps, wire cutters and an unhooking mat", "its teeth cut")
     else:
         yield PackLine("Forceps and a wet net", "to let a fish go quickly")
-    families = {piece.strand.substance.family for one in designs for piece in one.leader.pieces}
+    families = {
+        piece.strand.substance.family
+        for other_design in designs
+        for piece in other_design.leader.pieces
+    }
     if "wire" in families:
         yield PackLine("Pliers and cutters for wire", "a leader ends in wire")
     else:

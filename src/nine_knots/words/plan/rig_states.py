@@ -68,11 +68,15 @@ def _state(design: Design, angler: Angler, wear: Wear, off_m: float, left: int) 
         worn = last.remade(length_m=shorter_m, wear=wear)
     else:
         worn = last.remade(cut_tip_m=last.cut_tip_m + last.length_m - shorter_m, wear=wear)
-    things = tuple(one for one in leader.attachments if one.above_end_m < leader.length_m - off_m)
+    things = tuple(
+        attachment
+        for attachment in leader.attachments
+        if attachment.above_end_m < leader.length_m - off_m
+    )
     now = design.model_copy(
         update={"leader": leader.remade(pieces=(*leader.pieces[:-1], worn), attachments=things)}
     )
-    hold = next(one for one in scores_without_cast(now, angler) if one.key == "hold")
+    hold = next(score for score in scores_without_cast(now, angler) if score.key == "hold")
     return RigState(
         tippet=units.length(shorter_m).text,
         left=_left(left),

@@ -60,34 +60,36 @@ def card_of(
     return _card(chosen.one, kin, units, why, gives_up)
 
 
-def nearest_card(one: Evaluated, missed: str, kin: SchoolNeighbours, units: Units) -> FoundCard:
+def nearest_card(
+    evaluated: Evaluated, missed: str, kin: SchoolNeighbours, units: Units
+) -> FoundCard:
     """The card of what comes nearest, where nothing does all that is asked."""
-    return _card(one, kin, units, "It comes nearest to what you ask.", f"It {missed}.")
+    return _card(evaluated, kin, units, "It comes nearest to what you ask.", f"It {missed}.")
 
 
 def _card(
-    one: Evaluated, kin: SchoolNeighbours, units: Units, why: str, gives_up: str
+    evaluated: Evaluated, kin: SchoolNeighbours, units: Units, why: str, gives_up: str
 ) -> FoundCard:
-    leader = one.table.leader
+    leader = evaluated.table.leader
     return FoundCard(
-        title=f"{_title(one)}, {units.length(leader.length_m).text}",
-        facts=f"{leader_facts(leader, units)}, {count_words(one.table.knots, 'knot')}",
+        title=f"{_title(evaluated)}, {units.length(leader.length_m).text}",
+        facts=f"{leader_facts(leader, units)}, {count_words(evaluated.table.knots, 'knot')}",
         leader=leader,
         outline=outline(leader),
         hung=items_on(leader),
-        measures=one.measures,
+        measures=evaluated.measures,
         why=why,
         gives_up=gives_up,
-        kin=_kin(one, kin),
+        kin=_kin(evaluated, kin),
     )
 
 
-def _title(one: Evaluated) -> str:
+def _title(evaluated: Evaluated) -> str:
     """By its school, or by what it is made of."""
-    pieces = one.table.leader.pieces
-    school = one.table.leader.school
+    pieces = evaluated.table.leader.pieces
+    school = evaluated.table.leader.school
     if school:
-        return school_of(school).title + ("" if one.origin else ", altered")
+        return school_of(school).title + ("" if evaluated.origin else ", altered")
     if pieces[0].form == "tapered":
         return "Bought taper" if len(pieces) == 1 else "Bought taper, added to"
     return capitalised(
@@ -117,13 +119,13 @@ def _why(chosen: Pick, dozen: tuple[Pick, ...], demands: Demands, units: Units) 
     return "Much like the balanced one, tied otherwise."
 
 
-def _best(one: Evaluated, wish: Wish, units: Units) -> str:
+def _best(evaluated: Evaluated, wish: Wish, units: Units) -> str:
     of_it = {
-        "easy to throw": wish_figure(one, "turnover"),
-        "fishing well": wish_figure(one, "drift") or wish_figure(one, "depth"),
-        "strong": wish_figure(one, "hold"),
-        "long and fine": to_tippet(one, units),
-        "few knots": count_words(one.table.knots, "knot"),
+        "easy to throw": wish_figure(evaluated, "turnover"),
+        "fishing well": wish_figure(evaluated, "drift") or wish_figure(evaluated, "depth"),
+        "strong": wish_figure(evaluated, "hold"),
+        "long and fine": to_tippet(evaluated, units),
+        "few knots": count_words(evaluated.table.knots, "knot"),
     }[wish]
     return f"{BEST[wish]} ({of_it})"
 
@@ -145,11 +147,11 @@ def _gives_up(chosen: Pick, dozen: tuple[Pick, ...], demands: Demands, units: Un
     return " ".join(f"{capitalised(sentence)}." for sentence in said)
 
 
-def _kin(one: Evaluated, kin: SchoolNeighbours) -> str:
-    leader = one.table.leader
+def _kin(evaluated: Evaluated, kin: SchoolNeighbours) -> str:
+    leader = evaluated.table.leader
     if leader.school:
         title = school_of(leader.school).title
-        return f"By the rule of {title}." if one.origin else f"The rule of {title}, altered."
+        return f"By the rule of {title}." if evaluated.origin else f"The rule of {title}, altered."
     key, alike = kin.of(leader)
     if key is None:
         return "No school ties one like it today."

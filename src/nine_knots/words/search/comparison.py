@@ -11,45 +11,45 @@ from nine_knots.core.search.evaluated import SEEN, Evaluated
 Said = Callable[[Evaluated, Evaluated, Units], str]
 
 
-def compare(one: Evaluated, other: Evaluated, units: Units, *, better: bool) -> list[str]:
+def compare(evaluated: Evaluated, other: Evaluated, units: Units, *, better: bool) -> list[str]:
     """Where one is noticeably better (or worse) than another, a clause for each wish."""
-    steps = (one.axes - other.axes) / SEEN
+    steps = (evaluated.axes - other.axes) / SEEN
     return [
-        SAID[wish](one, other, units)
+        SAID[wish](evaluated, other, units)
         for wish, step in zip(WISHES, steps, strict=True)
         if (step >= 1.0 if better else step <= -1.0)
     ]
 
 
-def wish_figure(one: Evaluated, key: str) -> str:
+def wish_figure(evaluated: Evaluated, key: str) -> str:
     """What one of its measures says, in a few words; nothing where the models do not follow it."""
-    return next((measure.figure for measure in one.measures if measure.key == key), "")
+    return next((measure.figure for measure in evaluated.measures if measure.key == key), "")
 
 
-def to_tippet(one: Evaluated, units: Units) -> str:
+def to_tippet(evaluated: Evaluated, units: Units) -> str:
     """``9 ft to .006 in · 5X``."""
-    leader = one.table.leader
+    leader = evaluated.table.leader
     tippet = units.tippet(leader.tippet_diameter_m).text
     return f"{units.length(leader.length_m).text} to {tippet}"
 
 
-def _easy(one: Evaluated, other: Evaluated, _units: Units) -> str:
-    if one.reserve is None or other.reserve is None:  # one is thrown by its fly
-        return _not(wish_figure(one, "turnover"), wish_figure(other, "turnover"))
-    times = one.reserve / other.reserve
+def _easy(evaluated: Evaluated, other: Evaluated, _units: Units) -> str:
+    if evaluated.reserve is None or other.reserve is None:  # one is thrown by its fly
+        return _not(wish_figure(evaluated, "turnover"), wish_figure(other, "turnover"))
+    times = evaluated.reserve / other.reserve
     if times > 1.0:
         return f"opens on a stroke {share_words(1.0 - 1.0 / times)} softer"
     return f"needs a stroke {share_words(1.0 / times - 1.0)} harder"
 
 
-def _fishing(one: Evaluated, other: Evaluated, _units: Units) -> str:
+def _fishing(evaluated: Evaluated, other: Evaluated, _units: Units) -> str:
     for key in ("drift", "depth"):
-        mine, its = wish_figure(one, key), wish_figure(other, key)
+        mine, its = wish_figure(evaluated, key), wish_figure(other, key)
         if mine and its and mine != its:
             return f"is {_not(mine, its)}" if mine.startswith("free") else _not(mine, its)
     return (
         "fishes nearer the middle of its band"
-        if one.by("fishing well") > other.by("fishing well")
+        if evaluated.by("fishing well") > other.by("fishing well")
         else "fishes nearer the edge of its band"
     )
 
@@ -63,22 +63,22 @@ def _not(mine: str, its: str) -> str:
     return f"{mine}, not {' '.join(others[same:])}" if same else f"{mine} (the other {its})"
 
 
-def _strong(one: Evaluated, other: Evaluated, _units: Units) -> str:
-    return _not(wish_figure(one, "hold"), wish_figure(other, "hold"))
+def _strong(evaluated: Evaluated, other: Evaluated, _units: Units) -> str:
+    return _not(wish_figure(evaluated, "hold"), wish_figure(other, "hold"))
 
 
-def _fine(one: Evaluated, other: Evaluated, units: Units) -> str:
-    finer = one.by("long and fine") > other.by("long and fine")
+def _fine(evaluated: Evaluated, other: Evaluated, units: Units) -> str:
+    finer = evaluated.by("long and fine") > other.by("long and fine")
     words = "longer or finer" if finer else "shorter or stouter"
-    return f"is {words}: {to_tippet(one, units)}, not {to_tippet(other, units)}"
+    return f"is {words}: {to_tippet(evaluated, units)}, not {to_tippet(other, units)}"
 
 
-def _knots(one: Evaluated, other: Evaluated, _units: Units) -> str:
-    more = one.table.knots - other.table.knots
+def _knots(evaluated: Evaluated, other: Evaluated, _units: Units) -> str:
+    more = evaluated.table.knots - other.table.knots
     if more:
         which = "more" if more > 0 else "fewer"
         return f"has {count_words(abs(more), 'knot')} {which}"
-    return "takes more material" if one.table.few < other.table.few else "takes less material"
+    return "takes more material" if evaluated.table.few < other.table.few else "takes less material"
 
 
 SAID: dict[Wish, Said] = {

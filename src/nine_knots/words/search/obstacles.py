@@ -38,40 +38,44 @@ def missed_by(nearest: Nearest, units: Units) -> str:
     return join_words([_missed(demand, nearest.one, units) for demand in nearest.misses])
 
 
-def _missed(demand: Demand, one: Evaluated, units: Units) -> str:
+def _missed(demand: Demand, evaluated: Evaluated, units: Units) -> str:
     if demand == "opens":
-        if one.short["opens"] == ON_THE_EDGE:
+        if evaluated.short["opens"] == ON_THE_EDGE:
             return "opens, but not in a slower cast or a little more wind"
-        return wish_figure(one, "turnover")
+        return wish_figure(evaluated, "turnover")
     if demand == "holds":
-        return wish_figure(one, "hold").replace("breaks", "breaks already")
+        return wish_figure(evaluated, "hold").replace("breaks", "breaks already")
     if demand == "fishes":
-        return f"does not fish as it should ({_fishes(one)})"
+        return f"does not fish as it should ({_fishes(evaluated)})"
     if demand == "knots":
-        return f"has {count_words(one.table.knots, 'knot')}"
-    return f"is {units.length(one.table.leader.length_m).text} long"
+        return f"has {count_words(evaluated.table.knots, 'knot')}"
+    return f"is {units.length(evaluated.table.leader.length_m).text} long"
 
 
-def _fishes(one: Evaluated) -> str:
+def _fishes(evaluated: Evaluated) -> str:
     """What is wrong with how it fishes: ``free for 0.5 s``."""
     return join_words(
-        [m.figure for m in one.measures if m.key in ("depth", "drift") and m.standing != "right"]
+        [
+            m.figure
+            for m in evaluated.measures
+            if m.key in ("depth", "drift") and m.standing != "right"
+        ]
     )
 
 
-def _without(demand: Demand, one: Evaluated, day: Situation, units: Units) -> str:
+def _without(demand: Demand, evaluated: Evaluated, day: Situation, units: Units) -> str:
     """The demand with as much less of it as would do."""
     if demand == "opens":
-        if one.short["opens"] == ON_THE_EDGE:
+        if evaluated.short["opens"] == ON_THE_EDGE:
             return "cast it no worse than you mean to, in no more wind than this"
-        if one.margin > 0.0:
+        if evaluated.margin > 0.0:
             return "throw it softer than this stroke"
-        return f"throw it {share_words(exp(-one.margin) / SLOWER - 1.0)} harder"
+        return f"throw it {share_words(exp(-evaluated.margin) / SLOWER - 1.0)} harder"
     if demand == "holds":
-        most = units.fish_mass(mass_held_kg(one.table.hold_times, day)).text
+        most = units.fish_mass(mass_held_kg(evaluated.table.hold_times, day)).text
         return f"ask it to hold {most} and no more"
     if demand == "fishes":
-        return f"let it fish as it does ({_fishes(one)})"
+        return f"let it fish as it does ({_fishes(evaluated)})"
     if demand == "knots":
-        return f"allow {count_words(one.table.knots, 'knot')}"
-    return f"have it {units.length(one.table.leader.length_m).text} long"
+        return f"allow {count_words(evaluated.table.knots, 'knot')}"
+    return f"have it {units.length(evaluated.table.leader.length_m).text} long"

@@ -59,9 +59,9 @@ def picture_of(
     up: Wish = demands.wishes[0] if demands.wishes else "long and fine"
     across: Wish = "easy to throw" if up == "few knots" else "few knots"
     places = {id(chosen.one): number for number, chosen in enumerate(dozen)}
-    shown = [*front, *(c.one for c in dozen if all(c.one is not one for one in front))]
+    shown = [*front, *(c.one for c in dozen if all(c.one is not item for item in front))]
     points = tuple(
-        Point(_value(one, across), _value(one, up), places.get(id(one))) for one in shown
+        Point(_value(item, across), _value(item, up), places.get(id(item))) for item in shown
     )
     return FoundPicture(
         across=_axis(across, [point.x for point in points], units),
@@ -70,14 +70,14 @@ def picture_of(
     )
 
 
-def _value(one: Evaluated, wish: Wish) -> float:
+def _value(evaluated: Evaluated, wish: Wish) -> float:
     """A leader's figure by a wish, as it is shown."""
     return {
-        "easy to throw": one.reserve or 1.0,
-        "fishing well": 50.0 * one.by("fishing well"),
-        "strong": one.table.hold_times,
-        "long and fine": one.table.leader.length_m,
-        "few knots": float(one.table.knots),
+        "easy to throw": evaluated.reserve or 1.0,
+        "fishing well": 50.0 * evaluated.by("fishing well"),
+        "strong": evaluated.table.hold_times,
+        "long and fine": evaluated.table.leader.length_m,
+        "few knots": float(evaluated.table.knots),
     }[wish]
 
 
@@ -101,8 +101,8 @@ def _axis(wish: Wish, values: list[float], units: Units) -> Axis:
     room = max(ROOM * (high - low), {"few knots": 0.5, "fishing well": 2.0}.get(wish, 0.05))
     low, high = low - room, high + room
     unit_m = 1.0 if units.system == "metric" else FOOT_M
-    of_wish = STEPS.get(wish, tuple(unit_m * one for one in (0.5, 1.0, 2.0, 5.0)))
-    step = next((one for one in of_wish if (high - low) / one <= MOST_MARKS), of_wish[-1])
+    of_wish = STEPS.get(wish, tuple(unit_m * item for item in (0.5, 1.0, 2.0, 5.0)))
+    step = next((item for item in of_wish if (high - low) / item <= MOST_MARKS), of_wish[-1])
     first = int(low // step) + 1
     marks = tuple(
         Mark(step * number, _text(wish, step * number, units))

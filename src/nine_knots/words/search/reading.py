@@ -124,5 +124,5 @@ def _reading(
 
 
 def _words(so_far: SoFar) -> str:
-    serve = sum(one.serves for one in so_far.tried)
+    serve = sum(evaluated.serves for evaluated in so_far.tried)
     return f"{count_words(len(so_far.tried), 'leader')} cast, {serve} of them do all you ask."

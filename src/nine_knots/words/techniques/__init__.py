@@ -5,7 +5,8 @@ from nine_knots.core.water.technique import Technique
 from nine_knots.words.water.telling import TechniqueWords
 
 TECHNIQUE_WORDS: dict[str, TechniqueWords] = {
-    one.way.key: one for one in discover(__name__, TechniqueWords)
+    technique_words.way.key: technique_words
+    for technique_words in discover(__name__, TechniqueWords)
 }
 
 

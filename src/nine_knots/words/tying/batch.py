@@ -42,7 +42,7 @@ def batch_of(
 
 def batch_of_takes(takes: Iterable[SpoolTake], stock: tuple[Stock, ...], units: Units) -> Batch:
     """The same of what is taken, whatever it is taken for."""
-    owned_by_id = {item.spool_id: item for item in stock}
+    owned_by_id = {stock_item.spool_id: stock_item for stock_item in stock}
     rows = []
     for take in takes:
         if take.form == "packet":

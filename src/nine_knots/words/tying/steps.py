@@ -159,7 +159,7 @@ def tag_words(tied: Connection, units: Units) -> str:
 def hang_steps(leader: Leader, units: Units) -> list[Step]:
     """Shot, indicator, marks and grease, from the point fly up."""
     steps = []
-    for thing in sorted(leader.attachments, key=lambda one: one.above_end_m):
+    for thing in sorted(leader.attachments, key=lambda attachment: attachment.above_end_m):
         place = f"{units.length(thing.above_end_m).text} above the point fly"
         if thing.kind == "shot":
             name = shot_name(thing.mass_kg)

@@ -42,9 +42,9 @@ def takes_together(several: Iterable[tuple[SpoolTake, ...]]) -> tuple[SpoolTake,
     """Takes of one thing put together."""
     sums: dict[tuple[Literal["spool", "packet"], str | None, str], float] = {}
     for takes in several:
-        for one in takes:
-            key = (one.form, one.spool_id, one.stuff)
-            sums[key] = sums.get(key, 0.0) + one.amount
+        for take in takes:
+            key = (take.form, take.spool_id, take.stuff)
+            sums[key] = sums.get(key, 0.0) + take.amount
     return tuple(SpoolTake(*key, amount) for key, amount in sums.items())
 
 

@@ -28,9 +28,9 @@ def other_leaders(
     depth = fished.fishing.stream.depth_m
     said = [
         f"{units.length(units.snap_length(length)).text}: fly at "
-        f"{units.depth(max(0.0, depth - one.lowest.height_m)).text}, "
-        f"tip at {units.depth(max(0.0, depth - _tip_m(one))).text}"
-        for length, one in sorted(lines, key=lambda row: row[0])
+        f"{units.depth(max(0.0, depth - fished_rig.lowest.height_m)).text}, "
+        f"tip at {units.depth(max(0.0, depth - _tip_m(fished_rig))).text}"
+        for length, fished_rig in sorted(lines, key=lambda row: row[0])
     ]
     return (Fact("Leader length", "; ".join(said) + "."),)
 

@@ -5,7 +5,8 @@ from nine_knots.core.base.discovery import discover
 from nine_knots.core.water.technique import Technique
 
 ASSESSMENTS: dict[str, TechniqueAssessment] = {
-    one.way.key: one for one in discover(__name__, TechniqueAssessment)
+    technique_assessment.way.key: technique_assessment
+    for technique_assessment in discover(__name__, TechniqueAssessment)
 }
 
 

@@ -81,7 +81,7 @@ class Belief:
 
 def usual_share(knot: KnotKey, family: Family) -> float:
     """The table's share kept in a material of this family."""
-    material = next(one for one in MATERIALS.values() if one.family == family)
+    material = next(item for item in MATERIALS.values() if item.family == family)
     return strength_kept(KNOTS[knot], material, None, 1.0)
 
 
@@ -92,8 +92,8 @@ def spread_of(knot: KnotKey) -> float:
 
 def sum_tests(knot: KnotKey, family: Family, tests: tuple[PullTest, ...]) -> TestSums:
     """Tests of one knot in one family, summed up."""
-    shares = [log(one.kept) for one in tests]
-    counted = [log(one.kept) for one in tests if not one.set_aside]
+    shares = [log(test.kept) for test in tests]
+    counted = [log(test.kept) for test in tests if not test.set_aside]
     return TestSums(
         knot=knot,
         family=family,
@@ -120,20 +120,20 @@ def belief(told: TestSums) -> Belief:
     )
 
 
-def is_odd(one: PullTest, shares: list[float]) -> bool:
+def is_odd(pull_test: PullTest, shares: list[float]) -> bool:
     """Whether a test lies far from what the prior and the other tests would have it.
 
     ``shares`` are the ln shares kept by all tests of this knot and family that count, from small
     to great, this one's among them where it counts. Their middle is a median in which the prior
     weighs as its tests do, so that one wild reading does not make the sound ones look odd.
     """
-    mine = log(one.kept)
+    mine = log(pull_test.kept)
     others = list(shares)
     at = min(bisect_left(others, mine - SAME), len(others) - 1)
-    if not one.set_aside and at >= 0 and abs(others[at] - mine) < 2.0 * SAME:
+    if not pull_test.set_aside and at >= 0 and abs(others[at] - mine) < 2.0 * SAME:
         del others[at]
-    expected = spread_of(one.knot) * sqrt(1.0 + 1.0 / (PRIOR_TESTS + len(others)))
-    usual = log(usual_share(one.knot, one.family))
+    expected = spread_of(pull_test.knot) * sqrt(1.0 + 1.0 / (PRIOR_TESTS + len(others)))
+    usual = log(usual_share(pull_test.knot, pull_test.family))
     for _ in range(int(PRIOR_TESTS)):
         insort(others, usual)
     return abs(mine - median(others)) > ODD * expected
@@ -142,9 +142,14 @@ def is_odd(one: PullTest, shares: list[float]) -> bool:
 def pulled_knots(told: tuple[TestSums, ...]) -> tuple[PulledKnot, ...]:
     """Every knot and family that was tested, for a leader's hold to go by."""
     return tuple(
-        PulledKnot(knot=one.knot, family=one.family, factor=belief(one).factor, tests=one.tests)
-        for one in told
-        if one.tests
+        PulledKnot(
+            knot=test_sums.knot,
+            family=test_sums.family,
+            factor=belief(test_sums).factor,
+            tests=test_sums.tests,
+        )
+        for test_sums in told
+        if test_sums.tests
     )
 
 

@@ -55,7 +55,9 @@ def _behind(leader: Leader, bench: Workbench) -> Leader:
     in_line = fly_in_line(last, bench.fly)
     joints = [*leader.joints[:-1], in_line, eye_knot(trace, bench.fly)]
     longer = rebuilt(leader, [*leader.pieces, trace], joints)
-    return with_things(longer, [one.moved(trace.length_m) for one in leader.attachments])
+    return with_things(
+        longer, [attachment.moved(trace.length_m) for attachment in leader.attachments]
+    )
 
 
 def _trace_of(last: LevelSection | TaperedSection, bench: Workbench) -> Strand:

@@ -81,21 +81,21 @@ def _check_index(leader: Leader, edit: Any) -> None:
 
 
 def _on_stock(
-    piece: LevelSection | TaperedSection, item: Spool | Packet
+    piece: LevelSection | TaperedSection, stock_item: Spool | Packet
 ) -> LevelSection | TaperedSection:
-    if isinstance(item, Spool):
-        return LevelSection(role=piece.role, strand=item.strand, length_m=piece.length_m)
+    if isinstance(stock_item, Spool):
+        return LevelSection(role=piece.role, strand=stock_item.strand, length_m=piece.length_m)
     # as it is sold: what is to be cut off is asked for by itself
-    return TaperedSection(role=piece.role, strand=item.strand)
+    return TaperedSection(role=piece.role, strand=stock_item.strand)
 
 
 def _use_stock(leader: Leader, edit: UseStock, bench: Workbench) -> Leader:
     return _restocked(leader, edit.piece, bench.find(edit.spool_id), bench)
 
 
-def _restocked(leader: Leader, index: int, item: Spool | Packet, bench: Workbench) -> Leader:
+def _restocked(leader: Leader, index: int, stock_item: Spool | Packet, bench: Workbench) -> Leader:
     old = leader.pieces[index]
-    new = _on_stock(old, item)
+    new = _on_stock(old, stock_item)
     pieces, joints = list(leader.pieces), list(leader.joints)
     pieces[index] = new
     if new.strand.substance.family != old.strand.substance.family:

@@ -102,12 +102,12 @@ class Leader(Frozen):
     @property
     def indicator(self) -> Attachment | None:
         """The indicator, where there is one."""
-        return next((one for one in self.attachments if one.kind == "indicator"), None)
+        return next((item for item in self.attachments if item.kind == "indicator"), None)
 
     @property
     def greased_m(self) -> float:
         """How far from the line's tip it is greased, in metres; nothing where it is not."""
-        marks = (one.above_end_m for one in self.attachments if one.kind == "grease")
+        marks = (item.above_end_m for item in self.attachments if item.kind == "grease")
         return max((self.length_m - above for above in marks), default=0.0)
 
     @property

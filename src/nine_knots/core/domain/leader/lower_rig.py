@@ -42,7 +42,9 @@ def lower_of(leader: Leader, joint: int | None = None) -> Leader:
     return Leader(
         pieces=leader.pieces[at:],
         joints=(Connection(knot=upper.knot), *leader.joints[at + 1 :]),
-        attachments=tuple(one for one in leader.attachments if one.above_end_m < length_m),
+        attachments=tuple(
+            attachment for attachment in leader.attachments if attachment.above_end_m < length_m
+        ),
         hangs_from="swivel" if upper.kind == "swivel" else "ring",
     )
 
@@ -59,13 +61,13 @@ def with_lower(leader: Leader, lower: Leader, joint: int | None = None) -> Leade
     old_m = leader.length_m - leader.joints_at_m[at]
     ring = leader.joints[at].remade(knot=lower.joints[0].knot, dropper=None)
     longer_m = lower.length_m - old_m
-    above = (one for one in leader.attachments if one.above_end_m >= old_m)
-    kinds = {one.kind for one in lower.attachments} & {"indicator", "grease"}
+    above = (attachment for attachment in leader.attachments if attachment.above_end_m >= old_m)
+    kinds = {attachment.kind for attachment in lower.attachments} & {"indicator", "grease"}
     return leader.remade(
         pieces=(*leader.pieces[:at], *lower.pieces),
         joints=(*leader.joints[:at], ring, *lower.joints[1:]),
         attachments=(
-            *(one.moved(longer_m) for one in above if one.kind not in kinds),
+            *(item.moved(longer_m) for item in above if item.kind not in kinds),
             *lower.attachments,
         ),
     )

@@ -26,9 +26,9 @@ class Workbench:
 
     def find(self, spool_id: str) -> Spool | Packet:
         """The stock of this name, or EditRefused."""
-        for item in self.stock:
-            if item.spool_id == spool_id:
-                return item
+        for stock_item in self.stock:
+            if stock_item.spool_id == spool_id:
+                return stock_item
         raise EditRefused(
             f"There is no spool “{spool_id}” on the shelf.",
             where="edit.spool_id",
