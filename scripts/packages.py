@@ -196,9 +196,9 @@ def check() -> tuple[bool, list[str]]:
         for package in packages:
             if one.applies_to(package):
                 ok = False
-                mend = f"update to {one.fixed} or newer" if one.fixed else "no fixed version yet"
+                hint = f"update to {one.fixed} or newer" if one.fixed else "no fixed version yet"
                 what = f"{package.name} {package.version}: {one.id}, {one.summary.rstrip('.')}"
-                said.append(f"{what}; {mend}.")
+                said.append(f"{what}; {hint}.")
     if ok:
         said.append(f"No advisory read on {known['read_on']} warns of any of {len(packages)}.")
     return ok, said

@@ -63,7 +63,7 @@ class Refusing(Nap):
     """Refuses."""
 
     def work(self) -> str:
-        raise CannotCompute("Not this one.", where="here", mend="Take another.")
+        raise CannotCompute("Not this one.", where="here", hint="Take another.")
 
 
 class Broken(Nap):

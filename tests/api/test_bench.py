@@ -58,7 +58,7 @@ def test_a_refused_change_says_what_where_and_the_mend(client, saved, edit, code
     assert (problem["code"], problem["where"]) == (code, where)
     assert problem["type"] == f"urn:nine-knots:problem:{code}"
     assert problem["detail"]
-    assert problem["mend"]
+    assert problem["hint"]
 
 
 @pytest.mark.parametrize("length", ["Infinity", "NaN", "-1", "0", "1e400", '"long"'])
@@ -73,7 +73,7 @@ def test_figures_that_are_none_are_refused_by_field(client, saved, length):
         "/api/v1/bench", content=broken, headers={"content-type": "application/json"}
     )
     assert refused.status_code == 422
-    assert refused.json()["mend"]
+    assert refused.json()["hint"]
 
 
 def test_schools_propose_from_the_shelf_with_reasons(client, saved):

@@ -54,7 +54,7 @@ def test_a_code_keeps_ones_things_from_the_others_of_the_household(client, monke
         refused = client.post(front, json={"code": guess})
         assert refused.json()["code"] == "wrong-code"
     waits = client.post(front, json={"code": "salt 7"})
-    assert waits.json()["mend"].startswith("Wait a minute")
+    assert waits.json()["hint"].startswith("Wait a minute")
     monkeypatch.setattr("nine_knots.store.codes.datetime", Later)
     here = client.post(front, json={"code": " salt 7 "}).json()
     assert (here["name"], here["in_front"], here["locked"]) == ("Eira", True, True)

@@ -71,7 +71,7 @@ def test_what_cannot_be_cast_is_a_problem_with_the_mend(client, saved):
     problem = refused.json()
     assert (refused.status_code, problem["code"]) == (422, "cannot-compute")
     assert problem["where"] == "stroke.kind"
-    assert problem["mend"]
+    assert problem["hint"]
     for stroke, where in (
         ({"speed": "900 m/s"}, "speed"),
         ({"speed": "2 m/s"}, "speed"),

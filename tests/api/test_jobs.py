@@ -12,7 +12,7 @@ from nine_knots.api.jobs.job_queue import MOST_OF_A_PAGE, ClientKey
 from nine_knots.api.jobs.quota import HOUR, Quota
 from nine_knots.api.jobs.readiness import Readiness, ReadinessWatch
 from nine_knots.api.jobs.worker_pool import WORKERS, WorkerPool
-from nine_knots.core.base.errors import CannotCompute, Superseded, TooBusy, TooLong, WorkFailed
+from nine_knots.core.base.errors import CannotCompute, Superseded, TimedOut, TooBusy, WorkFailed
 from tests.api.naps import Broken, Deadly, HeavyNap, LongNap, Nap, Refusing, Showing, WaitingNap
 
 ME = ClientKey("page", "question")
@@ -52,7 +52,7 @@ def test_answers_are_kept_and_refusals_come_as_they_are(with_crew):
         assert crew.kept_bytes == before > 0
         with pytest.raises(CannotCompute, match="Not this one") as refused:
             await crew.ask(ME, Refusing(name="b"))
-        assert (refused.value.where, refused.value.mend) == ("here", "Take another.")
+        assert (refused.value.where, refused.value.hint) == ("here", "Take another.")
         with pytest.raises(WorkFailed):
             await crew.ask(ME, Broken(name="c"))
 
@@ -158,12 +158,12 @@ def test_who_leaves_gives_the_work_up_and_what_takes_too_long_ends(with_crew):
             item.cancel()
         await asyncio.wait(left)
         assert json.loads(await crew.ask(ME, Nap(name="free"))) == "free"
-        with pytest.raises(TooLong) as late:
+        with pytest.raises(TimedOut) as late:
             await crew.ask(ME, LongNap(name="slow", seconds=60))
-        assert late.value.mend == LongNap.when_too_long
+        assert late.value.hint == LongNap.when_too_long
         # what waits for a processor does not use its time up, but does not wait for ever
         assert json.loads(await crew.ask(ME, WaitingNap(name="busy", seconds=0.8))) == "busy"
-        with pytest.raises(TooLong):
+        with pytest.raises(TimedOut):
             await crew.ask(ME, WaitingNap(name="stuck", seconds=60))
 
     with_crew(play)

@@ -17,7 +17,7 @@ def test_a_conflict_is_told_with_the_newest_revision(client, saved):
     late = client.post(path, json=saved["design"], headers={"if-match": '"1"'})
     problem = late.json()
     assert (late.status_code, problem["code"], problem["newest"]) == (412, "stale-revision", 2)
-    assert "Both are kept" in problem["mend"]
+    assert "Both are kept" in problem["hint"]
     again = client.post(path, json=saved["design"], headers={"if-match": '"2"'})
     assert again.status_code == 201
     assert client.get(f"{path}/1").json()["design"] == saved["design"]

@@ -36,7 +36,7 @@ def test_what_cannot_be_kept_is_refused_by_field(client, saved):
     assert (nameless.status_code, nameless.json()["where"]) == (422, "title")
     whole = client.post("/api/v1/lower-rigs", json={"title": "riffle", "design": saved["design"]})
     assert (whole.status_code, whole.json()["where"]) == (422, "joint")
-    assert "swivel" in whole.json()["mend"]
+    assert "swivel" in whole.json()["hint"]
 
 
 def test_they_go_with_everything_the_angler_has(client):

@@ -105,7 +105,7 @@ def test_a_code_is_good_once_and_guesses_make_the_next_wait(house, bench):
         phone(house).post("/api/v1/phones/pair", json={"code": f"GUESS{guess}"})
     waits = phone(house).post("/api/v1/phones/pair", json={"code": code})
     assert (waits.status_code, waits.json()["code"]) == (429, "too-often")
-    assert "Wait 5 minutes" in waits.json()["mend"]
+    assert "Wait 5 minutes" in waits.json()["hint"]
 
 
 def test_a_code_grows_old(house, bench, database):
@@ -188,4 +188,4 @@ def test_a_phone_reaches_what_it_needs_at_the_water_and_no_more(house, bench, da
 def test_without_the_door_there_is_no_code(client):
     refused = client.post("/api/v1/phones/code")
     assert refused.status_code == 422
-    assert "./start --lan" in refused.json()["mend"]
+    assert "./start --lan" in refused.json()["hint"]

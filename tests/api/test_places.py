@@ -95,7 +95,7 @@ def test_what_a_service_answers_badly_is_one_trouble(service, trick):
     service.trick = trick
     with pytest.raises(LevelTrouble) as trouble:
         read_levels(service.base, "1", 1.0)
-    assert trouble.value.mend
+    assert trouble.value.hint
 
 
 @pytest.mark.parametrize("base", ["http://127.0.0.1:9", "http://[", "http://no such host/v1.1"])

@@ -85,7 +85,7 @@ def test_what_ails_the_scale_is_said_and_nothing_noted(client, spool_id, mischie
     form = {"knot": "blood", "spool_id": spool_id, "mischief": mischief}
     refused = client.post("/api/v1/pulls/scale", json=form)
     assert said in refused.json()["detail"]
-    assert "Nothing was noted" in refused.json()["mend"]
+    assert "Nothing was noted" in refused.json()["hint"]
     assert client.get("/api/v1/pulls").json()["tests"] == []
 
 

@@ -16,7 +16,7 @@ from nine_knots.api.jobs.remote_workers import RemoteWorkerListener
 from nine_knots.api.jobs.tasks import WaterRemedyTask
 from nine_knots.api.jobs.worker_pool import WorkerPool
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.base.errors import CannotCompute, Superseded, TooLong
+from nine_knots.core.base.errors import CannotCompute, Superseded, TimedOut
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import STEADY
 from nine_knots.core.water.question import USUAL_QUESTION
@@ -78,8 +78,8 @@ def test_it_answers_tells_shows_and_refuses_as_one_here_does(hall, tmp_path):
         assert shown == [b"half", b"nearly"]
         with pytest.raises(CannotCompute, match="Not this one") as refused:
             await crew.ask(ME, Refusing(name="b"))
-        assert (refused.value.where, refused.value.mend) == ("here", "Take another.")
-        with pytest.raises(TooLong):
+        assert (refused.value.where, refused.value.hint) == ("here", "Take another.")
+        with pytest.raises(TimedOut):
             await crew.ask(ME, LongNap(name="l", seconds=9.0))
 
     play(hall, tmp_path, work)

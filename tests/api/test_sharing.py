@@ -4,8 +4,8 @@ import json
 
 import pytest
 
-from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.domain.design import Design
+from nine_knots.formats.errors import FileRefused
 from nine_knots.formats.leader_qr import MARK, qr_modules, qr_text, read_qr
 
 
@@ -119,4 +119,4 @@ def test_a_code_opens_on_another_bench_of_the_nearest_spools_there(client, saved
     long = json.loads(json.dumps(saved["design"]))
     long["notes"] = " ".join(f"note {number * 7919}" for number in range(400))[:4000]
     refused = client.post("/api/v1/sharing/qr", json={"design": long})
-    assert "Shorten its notes" in refused.json()["mend"]
+    assert "Shorten its notes" in refused.json()["hint"]

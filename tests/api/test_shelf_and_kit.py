@@ -125,7 +125,7 @@ def test_what_cannot_be_read_names_its_field(client, path, body, where):
     assert refused.status_code == 422
     problem = refused.json()
     assert problem["where"] == where
-    assert problem["mend"]
+    assert problem["hint"]
 
 
 def test_a_flys_figures_are_told_as_it_is_typed_and_its_own_go_before_the_tables(client):

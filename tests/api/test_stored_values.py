@@ -42,7 +42,7 @@ def test_a_damaged_leader_hides_none_of_its_neighbours(client, damaged):
     opened = client.get(f"/api/v1/leaders/{damaged}")
     assert opened.status_code == 500
     assert opened.json()["code"] == "damaged"
-    assert "kept as it is" in opened.json()["mend"]
+    assert "kept as it is" in opened.json()["hint"]
 
 
 def test_a_damaged_row_is_given_out_as_it_is(client, damaged):

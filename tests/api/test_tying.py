@@ -47,7 +47,7 @@ def test_lengths_that_cannot_be_name_their_piece(client, saved):
     blanks = [""] * len(design["leader"]["pieces"])
     far = post(client, "tied", design, came_out=["30 ft", *blanks[1:]]).json()
     assert far["where"] == "came_out.0"
-    assert "Measure it again" in far["mend"]
+    assert "Measure it again" in far["hint"]
     unread = post(client, "tied", design, came_out=[*blanks[:-1], "long"]).json()
     assert unread["where"] == f"came_out.{len(blanks) - 1}"
     assert post(client, "tied", design, came_out=["", ""]).status_code == 422

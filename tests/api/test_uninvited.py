@@ -14,7 +14,8 @@ from PIL import Image
 from nine_knots.api.body_reading import BodyBudget, read_body
 from nine_knots.api.jobs.quota import SHARE_S
 from nine_knots.api.request_limits import STRANGERS_BYTES, RejectedRequest, check_density
-from nine_knots.core.base.errors import FileRefused, TooBusy
+from nine_knots.core.base.errors import TooBusy
+from nine_knots.formats.errors import FileRefused
 from nine_knots.formats.photo import as_kept
 from nine_knots.services import secret
 from nine_knots.services.concurrency_limit import ConcurrencyLimit

@@ -51,7 +51,7 @@ def test_a_bad_figure_is_refused_and_named(client, rig, part, text, says):
     assert problem.status_code == 422
     assert problem.json()["where"] == part
     assert says in problem.json()["detail"]
-    assert problem.json()["mend"]
+    assert problem.json()["hint"]
 
 
 def test_what_mends_it_and_what_works(client, rig):

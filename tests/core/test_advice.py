@@ -49,7 +49,7 @@ def test_poor_choices_are_warned_of_with_a_mend(above, below, knot, said):
     leader = retied(tied(above, below), 1, Connection(knot=knot))
     assert said in faults(leader, 1)
     for fault in at(leader, 1).faults:
-        assert fault.mend
+        assert fault.hint
         if fault.instead is not None:
             mended = retied(leader, 1, fault.instead)
             assert fault.what not in faults(mended, 1)

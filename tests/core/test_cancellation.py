@@ -10,7 +10,7 @@ import nine_knots.core
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.cancellation import cancellable, check_cancelled, report_progress
 from nine_knots.core.base.concurrency import run_parallel
-from nine_knots.core.base.errors import CannotCompute, TooLong
+from nine_knots.core.base.errors import CannotCompute, TimedOut
 from nine_knots.core.base.result_cache import cached_result
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.mechanics.stepper import Leg, history
@@ -40,7 +40,7 @@ class Somebody:
     def check(self) -> None:
         self.left -= 1
         if self.left < 0:
-            raise TooLong("Enough.")
+            raise TimedOut("Enough.")
 
     def told(self, share: float) -> None:
         self.heard.append(share)
@@ -54,7 +54,7 @@ def test_a_table_that_is_not_waited_for_ends_before_its_next_simulation():
     assert patient.heard == sorted(patient.heard)
     assert patient.heard[0] == 0.0
     assert 0.8 < patient.heard[-1] < 1.0
-    with cancellable(hasty), pytest.raises(TooLong):
+    with cancellable(hasty), pytest.raises(TimedOut):
         depth_table(sunk, Angler(stock=SHELF, system="imperial"))
     assert hasty.left < 0  # cells under way beside each other end each before its next
     report_progress(1, 2)  # nobody waits: nothing is told
@@ -71,11 +71,11 @@ def test_remedies_found_till_time_runs_out_are_offered():
     assert some == every[: len(some)]
     assert 0 < len(some) < len(every)
     # none found in time is not “nothing mends it”
-    with cancellable(Somebody(1)), pytest.raises(TooLong):
+    with cancellable(Somebody(1)), pytest.raises(TimedOut):
         remedies_for(LONG, Stroke(), ANGLER)
 
 
-CATCH_ALL = {"NineKnotsError", "Interrupted", "TooLong", "Exception", "BaseException"}
+CATCH_ALL = {"NineKnotsError", "Interrupted", "TimedOut", "Exception", "BaseException"}
 MAY_CATCH = {
     "remedies/search.py",
     "remedies/depth_table.py",
@@ -107,7 +107,7 @@ def test_what_was_cut_short_is_not_remembered():
         left.left -= number
         return number
 
-    with cancellable(left), pytest.raises(TooLong):
+    with cancellable(left), pytest.raises(TimedOut):
         work(3)
     assert work(3) == 3
 
@@ -116,7 +116,7 @@ def test_a_plan_that_ran_out_of_time_is_worked_out_whole_the_next_time():
     plan = a_plan(("pockets", 0), flies=(("pale-upright", "drift on top"),))
     counting = Somebody(1_000_000)
     for steps in (40, 150):  # among the schools, and further on
-        with cancellable(Somebody(steps)), pytest.raises(TooLong):
+        with cancellable(Somebody(steps)), pytest.raises(TimedOut):
             work_plan(plan, SKARN, CAST)
     with cancellable(counting):
         after = work_plan(plan, SKARN, CAST)
@@ -133,7 +133,7 @@ def test_a_depth_table_cut_short_says_what_is_missing_and_goes_on():
             with cancellable(Somebody(steps)):
                 some = depth_table(sunk, angler, partial_too=True)
             break
-        except TooLong:
+        except TimedOut:
             continue
     assert some is not None
     assert some.cut_short.startswith("Time ran out with ")
@@ -141,7 +141,7 @@ def test_a_depth_table_cut_short_says_what_is_missing_and_goes_on():
     missing = [cell for cell in cells if cell.standing is None]
     assert 0 < len(missing) < len(cells)
     assert str(len(missing)) in some.cut_short
-    with cancellable(Somebody(4)), pytest.raises(TooLong):
+    with cancellable(Somebody(4)), pytest.raises(TimedOut):
         depth_table(sunk, angler)  # a printed card has the whole table or none
     whole = depth_table(sunk, angler, partial_too=True)
     assert not whole.cut_short
@@ -184,7 +184,7 @@ def test_a_drift_without_end_is_refused_by_name():
             run.fluid,
             step_s=0.02,
         )
-    assert "shorter pauses" in refused.value.mend
+    assert "shorter pauses" in refused.value.hint
 
 
 def test_work_side_by_side_keeps_its_order_and_its_errors_and_is_given_up_together():
@@ -193,5 +193,5 @@ def test_work_side_by_side_keeps_its_order_and_its_errors_and_is_given_up_togeth
     assert run_parallel(inside) == [[n**2] * 3 for n in range(5)]  # of one inside another, too
     with pytest.raises(ZeroDivisionError):
         run_parallel([partial(pow, 2, 3), partial(divmod, 1, 0), partial(pow, 2, 4)])
-    with cancellable(Somebody(2)), pytest.raises(TooLong, match="Enough"):
+    with cancellable(Somebody(2)), pytest.raises(TimedOut, match="Enough"):
         run_parallel([check_cancelled] * 50)

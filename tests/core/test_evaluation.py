@@ -156,7 +156,7 @@ def test_what_is_not_heard_names_its_part(part, text, error):
     with pytest.raises(error) as refused:
         apply_sentence_edit(day(), SentenceEdit(part=part, text=text), Units("metric"))
     assert refused.value.where == part
-    assert refused.value.mend
+    assert refused.value.hint
 
 
 def test_a_situation_is_whole():

@@ -65,7 +65,7 @@ def test_tapers_rods_lines_and_flies():
 
 
 @pytest.mark.parametrize(
-    ("text", "what", "mend"),
+    ("text", "what", "hint"),
     [
         ("30 m", "no thickness and no strength", "5X, .017"),
         ("hello 5X nylon 30 m", "“hello” says nothing of a spool", "or leave it out"),
@@ -78,11 +78,11 @@ def test_tapers_rods_lines_and_flies():
         (".9 nylon 10 m", "outside", "If you meant .9 mm"),
     ],
 )
-def test_what_cannot_be_read_is_refused_with_what_was_expected(text, what, mend):
+def test_what_cannot_be_read_is_refused_with_what_was_expected(text, what, hint):
     with pytest.raises(NineKnotsError) as refused:
         parse_owned(text, INCHES)
     assert what in refused.value.what
-    assert mend in refused.value.mend
+    assert hint in refused.value.hint
 
 
 def test_a_list_or_a_table_is_read_line_by_line():
@@ -95,7 +95,7 @@ def test_a_list_or_a_table_is_read_line_by_line():
         "packet",
         None,
     ]
-    assert rows[2].mend
+    assert rows[2].hint
     with pytest.raises(OutOfRange, match="too many"):
         parse_owned_lines("5X fluoro 30 m\n" * (MOST_LINES + 1), INCHES)
 

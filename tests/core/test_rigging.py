@@ -86,7 +86,7 @@ def test_what_cannot_be_is_refused_with_the_mend(edit, refusal, said):
     hung = edited(HangOn(kind="shot"))
     with pytest.raises(refusal) as refused:
         apply_edit(hung, edit, workbench())
-    assert said in refused.value.mend
+    assert said in refused.value.hint
 
 
 def test_there_is_one_indicator_and_a_biggest_size():

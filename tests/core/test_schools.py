@@ -221,7 +221,7 @@ def test_an_empty_shelf_is_a_refusal_with_the_mend():
     ):
         with pytest.raises(CannotCompute) as refused:
             leader_of(key, stock=stock)
-        assert refused.value.mend
+        assert refused.value.hint
     with pytest.raises(CannotCompute):
         leader_of("sixty-twenty-twenty-knotless", stock=(*SHELF[:-1], packet(count=0)))
 
@@ -230,7 +230,7 @@ def test_an_empty_shelf_is_a_refusal_with_the_mend():
 def test_a_length_that_a_school_cannot_have_is_refused_with_its_own(key):
     with pytest.raises(CannotCompute, match="cannot be tied") as refused:
         leader_of(key, length_m=0.4)
-    assert "which it is made for" in refused.value.mend
+    assert "which it is made for" in refused.value.hint
 
 
 def test_an_unknown_school_is_not_found():

@@ -78,7 +78,7 @@ def test_depths_are_named_in_one_line():
 def test_a_bare_diameter_that_only_fits_the_other_system_asks_back():
     with pytest.raises(OutOfRange) as refused:
         parse_diameter("0.45", "imperial")
-    assert "mm" in refused.value.mend
+    assert "mm" in refused.value.hint
 
 
 def test_masses_speeds_hooks_and_beads():
@@ -118,7 +118,7 @@ def test_masses_speeds_hooks_and_beads():
 def test_what_is_no_length_is_refused_with_an_example(text):
     with pytest.raises(Unreadable) as refused:
         parse_length(text)
-    assert refused.value.mend
+    assert refused.value.hint
 
 
 @pytest.mark.parametrize(

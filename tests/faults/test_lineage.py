@@ -8,7 +8,8 @@ from dataclasses import dataclass, field
 
 import pytest
 
-from nine_knots.core.base.errors import FileRefused, Unreadable
+from nine_knots.core.base.errors import Unreadable
+from nine_knots.formats.errors import FileRefused
 from nine_knots.run.dump import write_dump
 from nine_knots.run.log_lineage import now_text
 from nine_knots.run.mariadb import PrivateServer

@@ -9,13 +9,13 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from jsonschema import Draft202012Validator
 
-from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader import Attachment, Connection, Leader
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.formats.card import Card
+from nine_knots.formats.errors import FileRefused
 from nine_knots.formats.leader_csv import read_csv, write_csv
 from nine_knots.formats.leader_json import read_json, schema, write_json
 from nine_knots.formats.strip_svg import write_svg

@@ -2,7 +2,7 @@
 
 import pytest
 
-from nine_knots.core.base.errors import FileRefused
+from nine_knots.formats.errors import FileRefused
 from nine_knots.run.dump_check import check_dump
 
 OURS = r"""/*M!999999\- enable the sandbox mode */

@@ -27,7 +27,7 @@ from tests.running import PROJECT, until
 def test_an_address_by_which_nobody_is_safe_is_refused(address, said):
     with pytest.raises(NoSite, match=said) as refused:
         read_site(address, None)
-    assert "https://" in refused.value.mend
+    assert "https://" in refused.value.hint
 
 
 def test_a_site_is_known_by_host_and_name_and_its_mail_by_two_lines(tmp_path):

@@ -6,8 +6,8 @@ from pathlib import Path
 
 import pytest
 
-from nine_knots.core.base.errors import DatabaseTrouble
 from nine_knots.run import mariadb
+from nine_knots.store.errors import DatabaseUnavailable
 from tests.running import PROJECT, Running
 
 
@@ -89,9 +89,9 @@ def test_a_broken_data_directory_is_said_with_the_mend(start, tmp_path):
 
 def test_a_missing_server_program_is_said_with_the_package(monkeypatch, tmp_path):
     monkeypatch.setattr(mariadb.shutil, "which", lambda *_args, **_more: None)
-    with pytest.raises(DatabaseTrouble, match="not installed") as found:
+    with pytest.raises(DatabaseUnavailable, match="not installed") as found:
         mariadb.PrivateServer(tmp_path / "db").start()
-    assert "apt-get install" in found.value.mend
+    assert "apt-get install" in found.value.hint
 
 
 def test_an_ordinary_user_is_told_which_packages_to_ask_for():

@@ -5,9 +5,10 @@ from datetime import UTC, datetime, timedelta
 
 import pytest
 
-from nine_knots.core.base.errors import NotFound, StaleRevision
+from nine_knots.core.base.errors import NotFound
 from nine_knots.store import leaders
 from nine_knots.store.anglers import Settings, create_angler, read_settings, write_settings
+from nine_knots.store.errors import StaleRevision
 from tests.makers import design, level, tied
 
 MINE, THEIRS = design(), design(tied(level(17, 5), level(10, 2)))

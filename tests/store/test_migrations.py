@@ -3,7 +3,7 @@
 import pymysql
 import pytest
 
-from nine_knots.core.base.errors import DatabaseTrouble
+from nine_knots.store.errors import DatabaseUnavailable
 from nine_knots.store.migrate import Migration, migrate, shipped_migrations
 
 ONE_SQL = """
@@ -72,12 +72,12 @@ def test_one_cut_off_goes_on_where_it_stopped(scratch):
 
 def test_newer_data_are_refused_untouched(scratch):
     migrate(scratch, with_shipped(ONE, TWO))
-    with pytest.raises(DatabaseTrouble, match="newer Nine Knots") as refused:
+    with pytest.raises(DatabaseUnavailable, match="newer Nine Knots") as refused:
         migrate(scratch, with_shipped(ONE))
-    assert "Start the newer program" in refused.value.mend
+    assert "Start the newer program" in refused.value.hint
 
 
 def test_a_migration_changed_after_it_ran_is_refused(scratch):
     migrate(scratch, with_shipped(ONE))
-    with pytest.raises(DatabaseTrouble, match="not the one that was applied"):
+    with pytest.raises(DatabaseUnavailable, match="not the one that was applied"):
         migrate(scratch, with_shipped(Migration(901, "one", ONE.text + "SELECT 1;\n")))

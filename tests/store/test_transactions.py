@@ -4,9 +4,9 @@ import threading
 
 import pytest
 
-from nine_knots.core.base.errors import DatabaseTrouble
 from nine_knots.store import Address, Database
 from nine_knots.store.anglers import Settings, angler_in_front, create_angler, read_settings
+from nine_knots.store.errors import DatabaseUnavailable
 
 
 def make(database, name):
@@ -51,6 +51,6 @@ def test_two_that_deadlock_both_get_done(database):
 
 def test_a_server_that_is_not_there_is_said_with_the_mend():
     nowhere = Address("127.0.0.1", 9, "nobody", "", "nothing")
-    with pytest.raises(DatabaseTrouble, match="does not answer") as refused:
+    with pytest.raises(DatabaseUnavailable, match="does not answer") as refused:
         Database(nowhere).transact(lambda c: c.execute("SELECT 1"))
-    assert refused.value.mend
+    assert refused.value.hint

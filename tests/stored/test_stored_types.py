@@ -11,11 +11,11 @@ from pydantic import TypeAdapter
 
 from nine_knots import stored_types
 from nine_knots.core.assess import own_cast
-from nine_knots.core.base.errors import Damaged
 from nine_knots.core.base.values import Frozen
 from nine_knots.formats.leader_json import read_json, write_json
 from nine_knots.store import account_export_types
 from nine_knots.store.account_export_types import EVERYTHING, parse_export
+from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.stored_type import StoredType
 from nine_knots.stored_types.types import DESIGN, ESTIMATE, STORED_TYPES
 
@@ -112,7 +112,7 @@ def test_an_older_body_is_brought_up_and_a_newer_one_is_damaged():
     ):
         with pytest.raises(Damaged, match=why) as damage:
             WEIGHED.read(version, body)
-        assert "kept as it is" in damage.value.mend
+        assert "kept as it is" in damage.value.hint
 
 
 def test_parts_of_a_file_are_brought_up_each_by_its_own_version(monkeypatch):

@@ -50,7 +50,7 @@ describe('a job', () => {
   })
 
   it('refuses with the problem that comes on the stream or instead of it', async () => {
-    const problem = { code: 'too-long', status: 422, detail: 'Too long.', mend: 'Ask for less.' }
+    const problem = { code: 'too-long', status: 422, detail: 'Too long.', hint: 'Ask for less.' }
     vi.stubGlobal('fetch', async () => streaming(events(['problem', problem])))
     await expect(tune()).rejects.toThrow('Too long.')
     vi.stubGlobal('fetch', async () => new Response(JSON.stringify(problem), { status: 422 }))
@@ -134,7 +134,7 @@ describe('the answer to a question that changes', () => {
 
   it('is a refusal in words, and waits for a server that is lost', async () => {
     vi.useFakeTimers()
-    const problem = { code: 'x', status: 422, detail: 'Not that.', mend: 'This.' }
+    const problem = { code: 'x', status: 422, detail: 'Not that.', hint: 'This.' }
     let lost = 2
     const { question, seen } = asking((asked) => {
       if (asked === 'second') return Promise.reject(new Refused(problem))

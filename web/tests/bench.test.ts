@@ -57,7 +57,7 @@ describe('the bench', () => {
   it('keeps the design and tells why when a change is refused', async () => {
     const bench = useBench()
     await bench.openDesign(design('a'))
-    next = () => json({ code: 'edit-refused', detail: 'No.', mend: 'Try less.' }, 422)
+    next = () => json({ code: 'edit-refused', detail: 'No.', hint: 'Try less.' }, 422)
     await expect(bench.tryEdit(split)).rejects.toThrow('No.')
     expect(bench.design?.title).toBe('a')
   })

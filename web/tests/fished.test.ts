@@ -43,7 +43,7 @@ beforeEach(() => {
                   status: 422,
                   detail: refused,
                   where: 'count',
-                  mend: '',
+                  hint: '',
                 },
                 422,
               )

@@ -42,7 +42,7 @@ describe('sentences', () => {
   })
 
   it('tell a refusal with its mend, and a lost server calmly', () => {
-    const problem = { code: 'unreadable', status: 422, detail: 'No.', mend: 'Do this.' }
+    const problem = { code: 'unreadable', status: 422, detail: 'No.', hint: 'Do this.' }
     expect(inWords(new Refused(problem))).toBe('No. Do this.')
     expect(inWords(new ServerLost())).toContain('Nothing is lost')
     expect(inWords('odd')).toBe('odd')

@@ -40,7 +40,7 @@ class BodyBudget:
         mine, all_of_it = self._taken[caller] + size, self._taken.total() + size
         if mine > max(size, OF_ONE_CALLER_BYTES) or all_of_it > max(size, AT_ONCE_BYTES):
             raise TooBusy(
-                "Too much is being uploaded at once.", retry_s=5, mend="Try again in a few seconds."
+                "Too much is being uploaded at once.", retry_s=5, hint="Try again in a few seconds."
             )
         self._taken[caller] += size
         try:

@@ -107,7 +107,7 @@ class Session:
 def _angler(cursor: DictCursor, account_id: str | None) -> str:
     found = angler_in_front(cursor, account_id)
     if found is None:
-        raise NotFound("No angler is known yet.", mend="Start with ./start, which makes one.")
+        raise NotFound("No angler is known yet.", hint="Start with ./start, which makes one.")
     return found
 
 

@@ -52,7 +52,7 @@ def fished_days(cursor: DictCursor, me: str, plan_id: str | None = None) -> tupl
 def plan_of(plans: dict[str, DayPlan], plan_id: str) -> DayPlan:
     """One of the plans, or NotFound."""
     if plan_id not in plans:
-        raise NotFound("There is no such day.", where="plan_id", mend="Choose one of the list.")
+        raise NotFound("There is no such day.", where="plan_id", hint="Choose one of the list.")
     return plans[plan_id]
 
 

@@ -6,7 +6,7 @@ from typing import TypeVar
 from pymysql.cursors import DictCursor
 
 from nine_knots.api.context import Session
-from nine_knots.core.base.errors import WrongCode
+from nine_knots.services.errors import WrongCode
 from nine_knots.services.secret import opens
 from nine_knots.store.codes import note_code, read_code
 
@@ -26,13 +26,13 @@ def with_code(
             return work(cursor, whose)
         if known.waits:
             what = "Too many wrong codes were given."
-            return WrongCode(what, where="code", mend="Wait a minute, then try again.")
+            return WrongCode(what, where="code", hint="Wait a minute, then try again.")
         right = opens(known.sealed, code.strip())
         note_code(cursor, whose, right)
         if right:
             return work(cursor, whose)
         what = "That is not the code." if code.strip() else "A code keeps these things."
-        return WrongCode(what, where="code", mend="Give the code that was set for them.")
+        return WrongCode(what, where="code", hint="Give the code that was set for them.")
 
     found = session.write(once)
     if isinstance(found, WrongCode):

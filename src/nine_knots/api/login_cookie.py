@@ -36,7 +36,7 @@ def _site(request: Request) -> Site:
     site: Site | None = request.app.state.site
     if site is None:
         raise NotFound(
-            "Nobody logs in here: it is a bench at home.", mend="Serve it with ./serve for many."
+            "Nobody logs in here: it is a bench at home.", hint="Serve it with ./serve for many."
         )
     return site
 

@@ -146,7 +146,7 @@ def _owned(row: dict[str, Thing], title: str, what: str, where: str) -> Thing:
         raise OutOfRange(
             f"You own no {what} called “{title}”.",
             where=where,
-            mend="Choose one of yours, or add it under Spools.",
+            hint="Choose one of yours, or add it under Spools.",
         )
     return row[title]
 

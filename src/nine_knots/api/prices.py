@@ -34,7 +34,7 @@ def leaders_paid(form: PaidForm, count: int) -> float:
         return float(count)
     with field("paid_for"):
         if not (typed.isdecimal() and 1 <= int(typed) <= MOST_IN_PACKET):
-            raise Unreadable(f"“{typed}” is no number of leaders.", mend="Write 1 to 500.")
+            raise Unreadable(f"“{typed}” is no number of leaders.", hint="Write 1 to 500.")
     return float(typed)
 
 
@@ -44,6 +44,6 @@ def price_in(paid: str, amount: float) -> Price | None:
         return None
     if amount <= 0.0:
         with field("paid_for"):
-            raise OutOfRange("Nothing is on it.", mend="Say for how much the price was paid.")
+            raise OutOfRange("Nothing is on it.", hint="Say for how much the price was paid.")
     with field("paid"):
         return Price(paid=parse_price(paid), amount=amount)

@@ -11,29 +11,19 @@ from pydantic import BaseModel, ValidationError
 from starlette.exceptions import HTTPException
 from starlette.routing import Match
 
-from nine_knots.core.base.errors import DatabaseTrouble, NineKnotsError, StaleRevision, TooBusy
+from nine_knots.core.base.errors import Busy, Fault, NineKnotsError, NotAllowed
+from nine_knots.store.errors import DatabaseUnavailable, StaleRevision
 
 MEDIA_TYPE = "application/problem+json"
 STATUS_BY_CODE = {
-    "unreadable": 422,
-    "out-of-range": 422,
-    "edit-refused": 422,
-    "cannot-compute": 422,
-    "file-refused": 422,
     "not-found": 404,
-    "wrong-code": 422,
     "stale-revision": 412,
     "superseded": 409,
+    "too-long": 422,
     "database-trouble": 503,
     "disk-full": 507,
-    "too-busy": 429,
-    "too-often": 429,
-    "not-proved": 403,
-    "not-yours": 403,
-    "too-long": 422,
-    "damaged": 500,
-    "unexpected": 500,
 }
+STATUS_BY_BRANCH = ((NotAllowed, 403), (Busy, 429), (Fault, 500), (NineKnotsError, 422))
 METHODS = ("DELETE", "GET", "PATCH", "POST", "PUT")
 MOST_WHERE = 300
 RETRY_S = 2  # until the database may answer again
@@ -48,7 +38,7 @@ class Problem(BaseModel):
     detail: str
     code: str
     where: str = ""
-    mend: str = ""
+    hint: str = ""
     newest: int | None = None
     retry_s: int | None = None
 
@@ -115,17 +105,22 @@ def _response(made: Problem) -> JSONResponse:
     )
 
 
+def _status_of(error: NineKnotsError) -> int:
+    branch = next(status for kind, status in STATUS_BY_BRANCH if isinstance(error, kind))
+    return STATUS_BY_CODE.get(error.code, branch)
+
+
 def of_error(error: NineKnotsError) -> Problem:
     """The problem that an error of the family is told as."""
-    retry_s = RETRY_S if isinstance(error, DatabaseTrouble) else None
+    retry_s = RETRY_S if isinstance(error, DatabaseUnavailable) else None
     return _made(
-        STATUS_BY_CODE.get(error.code, 400),
+        _status_of(error),
         error.code,
         error.what,
         where=error.where,
-        mend=error.mend,
+        hint=error.hint,
         newest=error.newest if isinstance(error, StaleRevision) else None,
-        retry_s=error.retry_s if isinstance(error, TooBusy) else retry_s,
+        retry_s=error.retry_s if isinstance(error, Busy) else retry_s,
     )
 
 
@@ -145,7 +140,7 @@ def _invalid(_request: Request, error: Exception) -> JSONResponse:
     where = ".".join(str(part) for part in found[0]["loc"] if part != "body")[:MOST_WHERE]
     what = str(found[0]["msg"]).removeprefix("Value error, ")[:MOST_WHERE]
     named = where or "The request"
-    return problem(422, "invalid", f"{named}: {what}.", where=where, mend="Mend that field.")
+    return problem(422, "invalid", f"{named}: {what}.", where=where, hint="Mend that field.")
 
 
 def _http(request: Request, error: Exception) -> JSONResponse:
@@ -174,7 +169,7 @@ def unexpected() -> JSONResponse:
         500,
         "unexpected",
         "Something went wrong inside Nine Knots.",
-        mend="Your draft is kept in this browser. Try again; the log tells more.",
+        hint="Your draft is kept in this browser. Try again; the log tells more.",
     )
 
 

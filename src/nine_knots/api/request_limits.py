@@ -29,7 +29,7 @@ class RejectedRequest(Exception):
     status: int
     code: str
     detail: str
-    mend: str
+    hint: str
 
 
 def most_bytes(path: str) -> int:

@@ -80,7 +80,7 @@ class SecurityMiddleware:
             async with read_body(scope["path"], headers, receive, self._budget, who, most) as fit:
                 await self.app(scope, fit, send_guarded)
         except RejectedRequest as unfit:
-            refused = problem(unfit.status, unfit.code, unfit.detail, mend=unfit.mend)
+            refused = problem(unfit.status, unfit.code, unfit.detail, hint=unfit.hint)
             await refused(scope, receive, send_guarded)
         except NineKnotsError as error:
             await answer_to(error)(scope, receive, send_guarded)

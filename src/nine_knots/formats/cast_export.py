@@ -5,7 +5,7 @@ import io
 
 import numpy as np
 
-from nine_knots.core.base.errors import FileRefused
+from nine_knots.formats.errors import FileRefused
 from nine_knots.formats.text import xml, xml_attribute
 from nine_knots.formats.tints import LIGHT, tint_of
 from nine_knots.words.cast import CastReading, Movie
@@ -20,7 +20,7 @@ def _movie(reading: CastReading) -> Movie:
     if reading.movie is None:
         raise FileRefused(
             "Mono thrown by its fly has no cast to draw.",
-            mend="Export the leader itself as JSON, CSV or SVG.",
+            hint="Export the leader itself as JSON, CSV or SVG.",
         )
     return reading.movie
 

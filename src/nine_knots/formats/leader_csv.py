@@ -10,10 +10,10 @@ from typing import Any
 
 from pydantic import ValidationError
 
-from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.domain.leader import Connection, Leader, LevelSection, TaperedSection
 from nine_knots.core.domain.measured import MeasuredSpread
 from nine_knots.core.domain.strand import Strand, TaperedStrand, TaperProfile
+from nine_knots.formats.errors import FileRefused
 
 JOINT = ("joint_kind", "joint_knot", "joint_upper_knot")
 STRAND = ("material", "strength_n", "modulus_pa", "colour", "spool_id")
@@ -34,7 +34,7 @@ def write_csv(leader: Leader) -> str:
     if leader.attachments or leader.flies_above:
         raise FileRefused(
             "A table has no place for droppers, flies in line, shot or indicators.",
-            mend="Export it as JSON.",
+            hint="Export it as JSON.",
         )
     out = io.StringIO()
     writer = csv.DictWriter(out, (*COLUMNS, *MORE), lineterminator="\n")
@@ -76,13 +76,13 @@ def read_csv(text: str) -> Leader:
     try:
         rows = list(csv.DictReader(io.StringIO(text.lstrip("\ufeff")), strict=True))
     except csv.Error as error:
-        raise FileRefused(f"This is no CSV: {error}.", mend="Export the leader again.") from error
+        raise FileRefused(f"This is no CSV: {error}.", hint="Export the leader again.") from error
     missing = [name for name in COLUMNS if not rows or name not in rows[0]]
     if missing:
         raise FileRefused(
             f"Columns are missing: {', '.join(missing[:4])}.",
             where="line 1",
-            mend="The first line must name every column; see the formats page.",
+            hint="The first line must name every column; see the formats page.",
         )
     pieces: list[LevelSection | TaperedSection] = []
     joints: list[Connection] = []
@@ -97,7 +97,7 @@ def read_csv(text: str) -> Leader:
             raise FileRefused(
                 f"Line {line}, {column}: {first['msg'].removeprefix('Value error, ')}.",
                 where=f"line {line}, {column}",
-                mend="Mend that field.",
+                hint="Mend that field.",
             ) from error
     try:
         school = rows[0]["school"] or None
@@ -107,7 +107,7 @@ def read_csv(text: str) -> Leader:
         raise FileRefused(
             f"The rows make no leader: {said}.",
             where=f"line {len(rows) + 1}",
-            mend="There is one row a piece, and a last row for the fly.",
+            hint="There is one row a piece, and a last row for the fly.",
         ) from error
 
 

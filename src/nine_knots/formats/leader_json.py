@@ -6,9 +6,10 @@ from typing import Any, Literal
 
 from pydantic import Field
 
-from nine_knots.core.base.errors import Damaged, FileRefused
 from nine_knots.core.base.values import Frozen
 from nine_knots.core.domain.design import Design
+from nine_knots.formats.errors import FileRefused
+from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.types import DESIGN
 
 FORMAT = "nine-knots-leader"
@@ -40,7 +41,7 @@ def write_json(design: Design) -> str:
 
 
 def _no_constants(name: str) -> float:
-    raise FileRefused(f"The file holds {name}, which is no figure.", mend="Give a finite number.")
+    raise FileRefused(f"The file holds {name}, which is no figure.", hint="Give a finite number.")
 
 
 def read_json(text: str) -> Design:
@@ -48,7 +49,7 @@ def read_json(text: str) -> Design:
     if len(text.encode()) > MOST_BYTES:
         raise FileRefused(
             f"The file is larger than {MOST_BYTES // 1000} kB; no leader is.",
-            mend="Choose a file that was exported as a leader.",
+            hint="Choose a file that was exported as a leader.",
         )
     try:
         found = json.loads(text, parse_constant=_no_constants)
@@ -56,39 +57,39 @@ def read_json(text: str) -> Design:
         raise FileRefused(
             f"This is no JSON: {error.msg.lower()}, line {error.lineno}, column {error.colno}.",
             where=f"line {error.lineno}",
-            mend="Mend that line, or export the leader again.",
+            hint="Mend that line, or export the leader again.",
         ) from error
     except RecursionError as error:
         raise FileRefused("The file is nested too deeply to be a leader.") from error
     except ValueError as error:
         raise FileRefused(
-            "The file holds a number that no leader has.", mend="Mend it, or export it again."
+            "The file holds a number that no leader has.", hint="Mend it, or export it again."
         ) from error
     if not isinstance(found, dict) or found.get("format") != FORMAT:
         raise FileRefused(
             f"This is no {FORMAT} file.",
             where="format",
-            mend=f'Its first field must read "format": "{FORMAT}".',
+            hint=f'Its first field must read "format": "{FORMAT}".',
         )
     version = found.get("version")
     if not isinstance(version, int) or version < 1:
         raise FileRefused(
-            "The file names no version.", where="version", mend='Add "version": 1, or another.'
+            "The file names no version.", where="version", hint='Add "version": 1, or another.'
         )
     if version > DESIGN.version:
         raise FileRefused(
             f"The file is of version {version}; this program reads up to {DESIGN.version}.",
             where="version",
-            mend="Import it with the newer program, or export it there for an older version.",
+            hint="Import it with the newer program, or export it there for an older version.",
         )
     if set(found) - {"format", "version", "design"}:
         extra = ", ".join(sorted(set(found) - {"format", "version", "design"}))[:80]
-        raise FileRefused(f"{extra}: no such field.", where=extra, mend="Take it out.")
+        raise FileRefused(f"{extra}: no such field.", where=extra, hint="Take it out.")
     try:
         return DESIGN.read(version, json.dumps(found.get("design")))
     except Damaged as damage:
         raise FileRefused(
             damage.what,
             where=f"design.{damage.where}".rstrip("."),
-            mend="Mend that field; the published schema tells what it may hold.",
+            hint="Mend that field; the published schema tells what it may hold.",
         ) from damage

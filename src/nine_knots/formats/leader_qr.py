@@ -12,8 +12,9 @@ from typing import Any
 
 import segno
 
-from nine_knots.core.base.errors import Damaged, FileRefused
 from nine_knots.core.domain.design import Design
+from nine_knots.formats.errors import FileRefused
+from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.types import DESIGN
 
 MARK = "NK1:"
@@ -54,7 +55,7 @@ def qr_text(design: Design) -> str:
         raise FileRefused(
             "This leader is more than a QR code holds.",
             where="design",
-            mend="Shorten its notes, or share it as a file.",
+            hint="Shorten its notes, or share it as a file.",
         )
     return letters
 
@@ -77,7 +78,7 @@ def read_qr(text: str) -> Design:
         raise FileRefused(
             "That code holds no leader.",
             where="text",
-            mend="Take the code on a tying card, whole and in focus.",
+            hint="Take the code on a tying card, whole and in focus.",
         )
     try:
         opener = zlib.decompressobj(-15, zdict=_FIELDS)
@@ -87,12 +88,12 @@ def read_qr(text: str) -> Design:
         body = json.loads(found)
         return DESIGN.read_json(body["v"], body["design"])
     except Damaged as damage:
-        raise FileRefused(damage.what, where="text", mend="Make the code anew.") from damage
+        raise FileRefused(damage.what, where="text", hint="Make the code anew.") from damage
     except (ValueError, KeyError, TypeError, zlib.error, RecursionError) as error:
         raise FileRefused(
             "That code was not read whole.",
             where="text",
-            mend="Take it again, nearer and in better light.",
+            hint="Take it again, nearer and in better light.",
         ) from error
 
 

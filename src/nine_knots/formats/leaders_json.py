@@ -5,10 +5,11 @@ from typing import Any, Literal
 
 from pydantic import Field
 
-from nine_knots.core.base.errors import Damaged, FileRefused
 from nine_knots.core.base.values import Frozen, TupleOf
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.labels import Label
+from nine_knots.formats.errors import FileRefused
+from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.types import DESIGN
 
 FORMAT = "nine-knots-leaders"
@@ -39,16 +40,16 @@ def write_leaders(leaders: tuple[LabelledDesign, ...]) -> str:
 def read_leaders(text: str) -> tuple[LabelledDesign, ...]:
     """The leaders in a file's text, of any version; FileRefused says which is wrong."""
     if len(text.encode()) > MOST_BYTES:
-        raise FileRefused("The file is larger than 4 MB.", mend="Export fewer at once.")
+        raise FileRefused("The file is larger than 4 MB.", hint="Export fewer at once.")
     try:
         found = json.loads(text)
     except (ValueError, RecursionError) as error:
-        raise FileRefused("This is no JSON.", mend="Export the leaders again.") from error
+        raise FileRefused("This is no JSON.", hint="Export the leaders again.") from error
     if not isinstance(found, dict) or found.get("format") != FORMAT:
         raise FileRefused(
             f"This is no {FORMAT} file.",
             where="format",
-            mend="Choose a file that was exported from the shelf.",
+            hint="Choose a file that was exported from the shelf.",
         )
     version, rows = found.get("version"), found.get("leaders")
     if not isinstance(version, int) or not isinstance(rows, list) or len(rows) > MOST_LEADERS:
@@ -66,9 +67,9 @@ def _read_one(version: int, number: int, row: Any) -> LabelledDesign:
         return LabelledDesign(design=design, labels=labels)
     except Damaged as damage:
         raise FileRefused(
-            f"Leader {number + 1}: {damage.what}", where=where, mend="Mend it, or take it out."
+            f"Leader {number + 1}: {damage.what}", where=where, hint="Mend it, or take it out."
         ) from damage
     except (LookupError, TypeError, ValueError, AttributeError) as error:
         raise FileRefused(
-            f"Leader {number + 1} of the file is none.", where=where, mend="Take it out."
+            f"Leader {number + 1} of the file is none.", where=where, hint="Take it out."
         ) from error

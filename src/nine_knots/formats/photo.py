@@ -4,7 +4,7 @@ import io
 
 from PIL import Image, ImageOps
 
-from nine_knots.core.base.errors import FileRefused
+from nine_knots.formats.errors import FileRefused
 
 READ = ("JPEG", "PNG", "WEBP")
 MOST_PIXELS, MOST_WHOLE_PIXELS = 60_000_000, 24_000_000
@@ -25,12 +25,12 @@ def as_kept(data: bytes) -> bytes:
                 raise FileRefused(
                     f"This picture has more than {most // 1_000_000} million pixels.",
                     where="image",
-                    mend="Make it smaller, or save it as a plain JPEG.",
+                    hint="Make it smaller, or save it as a plain JPEG.",
                 )
             picture.thumbnail((LONGEST, LONGEST))
             upright = ImageOps.exif_transpose(picture).convert("RGB")
     except (OSError, ValueError, SyntaxError, Image.DecompressionBombError) as broken:
-        raise FileRefused("This is no picture.", where="image", mend=MEND) from broken
+        raise FileRefused("This is no picture.", where="image", hint=MEND) from broken
     out = io.BytesIO()
     upright.save(out, "JPEG", quality=QUALITY, optimize=True)
     return out.getvalue()

@@ -49,14 +49,14 @@ def read_pulls(text: str) -> tuple[PullRow, ...]:
         header = next(csv.reader(io.StringIO(text.lstrip("\ufeff"))), [])
     except csv.Error as broken:
         raise Unreadable(
-            f"This is no CSV: {broken}.", mend="Look for a quote that is never closed."
+            f"This is no CSV: {broken}.", hint="Look for a quote that is never closed."
         ) from broken
     missing = [name for name in COLUMNS if name not in header]
     if missing:
         raise Unreadable(
             f"The file has no column {', '.join(missing)}.",
             where="line 1",
-            mend=f"Its header must be {','.join(COLUMNS)}.",
+            hint=f"Its header must be {','.join(COLUMNS)}.",
         )
     rows = []
     for number, row in enumerate(found, start=2):
@@ -67,10 +67,10 @@ def read_pulls(text: str) -> tuple[PullRow, ...]:
             raise Unreadable(
                 f"Line {number} is no pull test: {said}.",
                 where=f"line {number}",
-                mend="Mend that line; nothing of the file was taken.",
+                hint="Mend that line; nothing of the file was taken.",
             ) from error
         if len(rows) > MOST_ROWS:
-            raise Unreadable(f"More than {MOST_ROWS} tests.", mend="Split the file.")
+            raise Unreadable(f"More than {MOST_ROWS} tests.", hint="Split the file.")
     return tuple(rows)
 
 

@@ -17,11 +17,11 @@ from reportlab.platypus import (
     Table,
 )
 
-from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.base.prose import capitalised
 from nine_knots.core.domain.knots import KNOTS
 from nine_knots.core.remedies.depth_table import DepthTable
 from nine_knots.formats.card import Card, Paper
+from nine_knots.formats.errors import FileRefused
 from nine_knots.formats.leader_qr import qr_modules, qr_text
 from nine_knots.formats.pdf_drawings import CodeDrawing, KnotDrawings, StripDrawing
 from nine_knots.formats.pdf_style import HAIR, QUIET, marked_up, style, use_fonts
@@ -211,7 +211,7 @@ def _code(card: Card, page: _Page) -> list[Flowable]:
     try:
         text = qr_text(card.design)
     except FileRefused as refused:
-        return [title, Paragraph(marked_up(f"{refused.what} {refused.mend}"), style(8 * scale))]
+        return [title, Paragraph(marked_up(f"{refused.what} {refused.hint}"), style(8 * scale))]
     across = min(width, CODE_MM * mm)
     words = Paragraph(how, style(8 * scale, after=4))
     return [Spacer(1, 4 * scale), title, words, CodeDrawing(qr_modules(text), across)]

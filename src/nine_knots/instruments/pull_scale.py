@@ -49,7 +49,7 @@ def read_peak(address: str, patience_s: float, say: str = "") -> float:
         raise ScaleTrouble(
             "The scale is not there, or was unplugged.",
             where="address",
-            mend="Check its plug and address, then pull again. Nothing was noted.",
+            hint="Check its plug and address, then pull again. Nothing was noted.",
         ) from gone
 
 
@@ -61,7 +61,7 @@ def _peak(port: serial.SerialBase, patience_s: float) -> float:
             raise ScaleTrouble(
                 "The scale has fallen silent.",
                 where="address",
-                mend="Wake it, or check its battery, then pull again. Nothing was noted.",
+                hint="Wake it, or check its battery, then pull again. Nothing was noted.",
             )
         found = read_line(raw.decode("ascii", "replace"))
         if found is None:
@@ -70,7 +70,7 @@ def _peak(port: serial.SerialBase, patience_s: float) -> float:
                 raise ScaleTrouble(
                     "The scale sends what cannot be read as a force.",
                     where="address",
-                    mend="Set it to send lines such as F +0012.34 N. Nothing was noted.",
+                    hint="Set it to send lines such as F +0012.34 N. Nothing was noted.",
                 )
             continue
         rubbish = 0
@@ -80,5 +80,5 @@ def _peak(port: serial.SerialBase, patience_s: float) -> float:
     raise ScaleTrouble(
         "Nothing broke on the scale in time.",
         where="address",
-        mend="Start reading, then pull until it breaks.",
+        hint="Start reading, then pull until it breaks.",
     )

@@ -47,7 +47,7 @@ def parse_rod(scan: Scan, units: Units) -> Parsed:
     if long is None:
         raise Unreadable(
             f"“{scan.text}” says no length of a rod.",
-            mend="Write it as 9 ft 5 wt, medium; or say of a line how it floats or sinks.",
+            hint="Write it as 9 ft 5 wt, medium; or say of a line how it floats or sinks.",
         )
     length_m = parse_length(long, units.system)
     action = scan.word(ACTIONS)
@@ -71,7 +71,7 @@ def parse_line(scan: Scan, units: Units) -> Parsed:
     if mass and not long:
         raise Unreadable(
             f"“{scan.text}” says what a head weighs, not how long it is.",
-            mend="Write both, as 8 wt floating, 19 g head 30 ft.",
+            hint="Write both, as 8 wt floating, 19 g head 30 ft.",
         )
     words.tell(f"{weight}-weight", said=True)
     if sink_tip:
@@ -116,7 +116,7 @@ def _weight(scan: Scan) -> int:
     said = scan.take(WEIGHT)
     weight = int(said or 0)
     if not 1 <= weight <= 14:
-        raise Unreadable(f"“{scan.text}” is of no weight from 1 to 14.", mend="Write 5 wt.")
+        raise Unreadable(f"“{scan.text}” is of no weight from 1 to 14.", hint="Write 5 wt.")
     return weight
 
 
@@ -125,7 +125,7 @@ def _sinking(scan: Scan) -> Sinking | None:
     if rate is not None:
         if not 1 <= int(rate) <= 7:
             raise Unreadable(
-                f"No line sinks at {rate} in/s by its class.", mend="Write sink 1 to sink 7."
+                f"No line sinks at {rate} in/s by its class.", hint="Write sink 1 to sink 7."
             )
         found: Sinking = f"sink-{rate}"  # type: ignore[assignment]
         return found

@@ -75,7 +75,7 @@ def parse_fly(scan: Scan, units: Units) -> Parsed:
     if kind is None:
         raise Unreadable(
             f"“{scan.text}” says no kind of fly.",
-            mend="Say dry, midge, foam, emerger, nymph, wet, streamer or predator.",
+            hint="Say dry, midge, foam, emerger, nymph, wet, streamer or predator.",
         )
     if hook_said is None:
         hook_said = scan.take(r"(\d{1,2})")
@@ -84,7 +84,7 @@ def parse_fly(scan: Scan, units: Units) -> Parsed:
     bulk, head = scan.word(BULKS), scan.word(HEADS)
     weighed_kg = parse_mass(mass, bare="g") if mass else None
     if weighed_kg is not None and weighed_kg > HEAVIEST_KG:
-        raise OutOfRange("That is heavier than any fly that is cast.", mend="Give up to 15 g.")
+        raise OutOfRange("That is heavier than any fly that is cast.", hint="Give up to 15 g.")
     fly = Fly(
         title=scan.title or _title(named, kind, hook),
         kind=kind,
@@ -147,7 +147,7 @@ def _hook_for(kind: FlyKind, length_m: float | None, scan: Scan) -> int:
     """The hook on which such a fly is as long as was said."""
     if length_m is None:
         raise Unreadable(
-            f"“{scan.text}” says no hook.", mend="Write its size, as size 14 or 2/0; or its length."
+            f"“{scan.text}” says no hook.", hint="Write its size, as size 14 or 2/0; or its length."
         )
     sizes = range(-9, 27)
     return min(

@@ -25,7 +25,7 @@ class ParsedLine:
     text: str
     understood: Parsed | None
     what: str = ""
-    mend: str = ""
+    hint: str = ""
 
 
 def parse_owned(text: str, units: Units) -> Parsed:
@@ -45,7 +45,7 @@ def parse_owned_lines(text: str, units: Units) -> tuple[ParsedLine, ...]:
     filled = [(number, line) for number, line in enumerate(lines, start=1) if line.strip()]
     if len(filled) > MOST_LINES:
         raise OutOfRange(
-            f"{len(filled)} lines are too many at once.", mend=f"Give {MOST_LINES} at a time."
+            f"{len(filled)} lines are too many at once.", hint=f"Give {MOST_LINES} at a time."
         )
     if len(filled) > 1 and not any(letter.isdigit() for letter in filled[0][1]):
         filled = filled[1:]
@@ -61,10 +61,10 @@ def _read(number: int, line: str, units: Units) -> ParsedLine:
     try:
         return ParsedLine(number, line.strip(), parse_owned(_plain(line), units))
     except Refused as error:
-        return ParsedLine(number, line.strip(), None, error.what, error.mend)
+        return ParsedLine(number, line.strip(), None, error.what, error.hint)
     except ValueError:
-        mend = "Check its figures: one of them is no such thing's."
-        return ParsedLine(number, line.strip(), None, f"“{line.strip()}” cannot be.", mend)
+        hint = "Check its figures: one of them is no such thing's."
+        return ParsedLine(number, line.strip(), None, f"“{line.strip()}” cannot be.", hint)
 
 
 def _plain(line: str) -> str:

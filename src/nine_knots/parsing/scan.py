@@ -25,7 +25,7 @@ class Scan:
         self.text = " ".join(text.split())
         if len(self.text) > LONGEST:
             raise Unreadable(
-                "That line is too long to be one thing.", mend="Write one thing a line."
+                "That line is too long to be one thing.", hint="Write one thing a line."
             )
         quoted = re.search(r"[“\"]([^”\"]{2,80})[”\"]", self.text)
         self.title = quoted.group(1).strip() if quoted else ""
@@ -68,5 +68,5 @@ class Scan:
         if self.left:
             raise Unreadable(
                 f"“{' '.join(self.left)}” says nothing of {kind} that can be read.",
-                mend=f"Write it as {example}, or leave it out.",
+                hint=f"Write it as {example}, or leave it out.",
             )

@@ -56,7 +56,7 @@ def parse_spool(scan: Scan, units: Units) -> Parsed:
     if across_m is None and label_n is None:
         raise Unreadable(
             f"“{scan.text}” says no thickness and no strength.",
-            mend="Write a size (5X, .017, 0.43 mm) or a label (20 lb), and what it is of.",
+            hint="Write a size (5X, .017, 0.43 mm) or a label (20 lb), and what it is of.",
         )
     sighter = scan.word(SIGHTERS) is not None
     material, said = _material(scan, across_m)
@@ -104,7 +104,7 @@ def parse_packet(scan: Scan, units: Units) -> Parsed:
     if long is None or across_m is None:
         raise Unreadable(
             f"“{scan.text}” is no bought taper: its length or its tip is not said.",
-            mend="Write it as 9 ft 4X tapered, 3 left.",
+            hint="Write it as 9 ft 4X tapered, 3 left.",
         )
     length_m = parse_length(_in_short(long), units.system)
     profile = bought_profile(length_m, across_m)

@@ -81,7 +81,7 @@ def daily(server: PrivateServer, local: Path) -> None:
             server, _tables(server), folder / f"{DAILY}-{time.strftime('%Y%m%d-%H%M%S')}.zip"
         )
     except NineKnotsError as error:
-        print_line(f"The daily backup was not made. {error.what} {error.mend}".strip())
+        print_line(f"The daily backup was not made. {error.what} {error.hint}".strip())
         return
     for old in [*made, *folder.glob(f"{BEFORE}-*.zip")]:
         if now - old.stat().st_mtime > KEPT_DAYS * DAY_S:

@@ -17,11 +17,12 @@ from typing import Annotated
 
 from pydantic import Field, ValidationError
 
-from nine_knots.core.base.errors import DatabaseTrouble, DiskFull, FileRefused
 from nine_knots.core.base.values import Frozen
+from nine_knots.formats.errors import FileRefused
 from nine_knots.run.log_lineage import LogPlace, lineage_of
 from nine_knots.run.mariadb import DB_NAME, PrivateServer, program
 from nine_knots.store.db_errors import tells_full_disk
+from nine_knots.store.errors import DatabaseUnavailable, DiskFull
 
 FORMAT = "nine-knots-backup"
 VERSION = 2
@@ -65,7 +66,7 @@ def _packed(server: PrivateServer, tables: int, folder: Path, to: Path) -> Manif
     with dumped.open("rb") as data:
         place = LOG_PLACE.search(data.read(HEAD_BYTES))
     if place is None:
-        raise DatabaseTrouble("The backup does not tell its place in the binary log.")
+        raise DatabaseUnavailable("The backup does not tell its place in the binary log.")
     manifest = Manifest(
         made_at=time.strftime("%Y-%m-%dT%H:%M:%SZ", time.gmtime()),
         tables=tables,
@@ -104,9 +105,9 @@ def _not_written(to: Path, said: str) -> Exception:
     if tells_full_disk(said):
         return DiskFull(
             f"The disk is full where {to} would lie: the backup was not written.",
-            mend="Make room, or write it elsewhere.",
+            hint="Make room, or write it elsewhere.",
         )
-    return DatabaseTrouble(f"The backup could not be written: {said.strip()}.")
+    return DatabaseUnavailable(f"The backup could not be written: {said.strip()}.")
 
 
 @contextmanager
@@ -115,7 +116,7 @@ def opened(path: Path) -> Iterator[tuple[Manifest, Path]]:
     refused = FileRefused(
         f"{path} is no whole backup of Nine Knots.",
         where=str(path),
-        mend="Take another one; the automatic ones lie in the folder backups.",
+        hint="Take another one; the automatic ones lie in the folder backups.",
     )
     with TemporaryDirectory(prefix="nine-knots-restore-") as folder:
         dumped = Path(folder) / DATA
@@ -130,7 +131,7 @@ def opened(path: Path) -> Iterator[tuple[Manifest, Path]]:
             raise refused
         if manifest.version > VERSION:
             raise FileRefused(
-                f"{path} was written by a newer Nine Knots.", mend="Restore it with that one."
+                f"{path} was written by a newer Nine Knots.", hint="Restore it with that one."
             )
         yield manifest, dumped
 

@@ -10,7 +10,7 @@ import re
 from collections.abc import Iterator
 from pathlib import Path
 
-from nine_knots.core.base.errors import FileRefused
+from nine_knots.formats.errors import FileRefused
 
 TOKEN = re.compile(
     rb"""(?P<text>'(?:[^'\\]|\\.|'')*') | (?P<name>`[^`\n]*`)
@@ -93,5 +93,5 @@ def _refused(line: int, statement: bytes) -> FileRefused:
         f"The backup was not restored: line {line} of its dump is nothing that Nine Knots writes "
         f"(“{said}”).",
         where="data.sql",
-        mend="Use a backup that this program made and nobody has changed.",
+        hint="Use a backup that this program made and nobody has changed.",
     )

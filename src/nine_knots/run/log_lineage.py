@@ -15,8 +15,8 @@ from typing import Annotated
 
 from pydantic import Field, ValidationError
 
-from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.base.values import Frozen
+from nine_knots.formats.errors import FileRefused
 
 FILE = "lineage.json"
 HEADER = struct.Struct("<4sI")  # of a binary log: its magic, and when its first event was written
@@ -81,7 +81,7 @@ def lineage_of(folder: Path) -> Lineage:
             raise FileRefused(
                 f"{file} can't be read, so nothing tells which backups its log belongs to.",
                 where=str(file),
-                mend="Restore without --until; the folder itself stays as it is.",
+                hint="Restore without --until; the folder itself stays as it is.",
             ) from error
     found = Lineage(log_id=uuid.uuid4().hex)
     write_lineage(folder, found)
@@ -123,7 +123,7 @@ def parts_until(
         "The log of the changes since that backup is not here: it lies with the database the "
         f"backup was made of, and none of the folders in {local} is that one.",
         where="--until",
-        mend="Restore without --until, put the folder that was set aside (database-until-…) back "
+        hint="Restore without --until, put the folder that was set aside (database-until-…) back "
         f"into {local}, or take a newer backup.",
     )
 
@@ -184,7 +184,7 @@ def log_files(part: ReplaySpan) -> list[Path]:
         raise FileRefused(
             f"The changes since that backup are not all logged any more in {part.folder}.",
             where="--until",
-            mend="Restore without --until, or take a newer backup.",
+            hint="Restore without --until, or take a newer backup.",
         )
     return found
 

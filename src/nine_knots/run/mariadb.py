@@ -19,11 +19,11 @@ from pathlib import Path
 
 import pymysql
 
-from nine_knots.core.base.errors import DatabaseTrouble, DiskFull
 from nine_knots.run.orphans import end_servers_on
 from nine_knots.run.owner import Owner, owner_of
 from nine_knots.store import Address
 from nine_knots.store.db_errors import tells_full_disk
+from nine_knots.store.errors import DatabaseUnavailable, DiskFull
 
 DB_USER = DB_NAME = "nine_knots"
 START_SECONDS = 120.0  # recovery after a crash is waited for
@@ -179,8 +179,8 @@ class PrivateServer:
             with suppress(OSError):
                 self.log.write_text(done.stdout + done.stderr)
             self._refuse_for_room(done.stdout + done.stderr)
-            raise DatabaseTrouble(
-                "The database could not be set up.", mend=f"The reason stands in {self.log}."
+            raise DatabaseUnavailable(
+                "The database could not be set up.", hint=f"The reason stands in {self.log}."
             )
         made_in.rename(self.data)
 
@@ -238,13 +238,13 @@ class PrivateServer:
             said = log.read().decode(errors="replace")
         self._refuse_for_room(said)
         if LOCKED.search(said):
-            raise DatabaseTrouble(
+            raise DatabaseUnavailable(
                 "Another program uses the database's folder.",
-                mend=f"End it and start again; nothing is lost. The log is {self.log}.",
+                hint=f"End it and start again; nothing is lost. The log is {self.log}.",
             )
-        raise DatabaseTrouble(
+        raise DatabaseUnavailable(
             "The database did not start: its folder may be damaged.",
-            mend=f"The reason stands at the end of {self.log}. The newest backup in "
+            hint=f"The reason stands at the end of {self.log}. The newest backup in "
             f"{self.folder.parent / 'backups'} brings the data back: ./start --restore FILE keeps "
             "the damaged folder beside it. ./start --fresh begins with the demo instead.",
         )
@@ -254,7 +254,7 @@ class PrivateServer:
         if tells_full_disk(said) or free < LITTLE_ROOM_BYTES:
             raise DiskFull(
                 f"The disk is full: {free / 1e6:.0f} MB are left where {self.folder} lies.",
-                mend="Make room there, then start again. What was saved is safe.",
+                hint="Make room there, then start again. What was saved is safe.",
             )
 
 
@@ -268,8 +268,8 @@ def program(name: str, package: str = "mariadb-server-core") -> str:
     """The path of one of MariaDB's programs; DatabaseTrouble with the package where it lacks."""
     found = shutil.which(name) or shutil.which(name, path="/usr/sbin:/usr/bin")
     if found is None:
-        raise DatabaseTrouble(
+        raise DatabaseUnavailable(
             f"MariaDB's program {name} is not installed.",
-            mend=f"As root: apt-get install {package}.",
+            hint=f"As root: apt-get install {package}.",
         )
     return found

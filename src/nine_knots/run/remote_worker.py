@@ -90,7 +90,7 @@ class LentWorker:
         if kind == wire.OTHER:
             raise OtherVersion(
                 "The service is of another version than this program.",
-                mend="Bring both to the same, and start this again.",
+                hint="Bring both to the same, and start this again.",
             )
         if kind == wire.WORK:
             number, _, task = body.partition(b"\n")
@@ -121,7 +121,7 @@ class LentWorker:
             done = JobResult(WorkFailed(f"The helper was sent {odd}."), False, 0)
         except WorkerDied:
             self._renew()
-            done = JobResult(WorkFailed("The worker ended over it.", mend="Try again."), False, 0)
+            done = JobResult(WorkFailed("The worker ended over it.", hint="Try again."), False, 0)
         await self._send(wire.DONE, b"%d" % number, *wire.encode_result(done))
         if self._worker.is_worn:
             self._renew()
@@ -172,6 +172,6 @@ def main() -> int:
         keys = read_helper_keys(arguments.key)
         asyncio.run(_lend(arguments.services, keys, max(1, arguments.workers)))
     except NineKnotsError as error:
-        print(f"{error.what} {error.mend}".strip(), file=sys.stderr)
+        print(f"{error.what} {error.hint}".strip(), file=sys.stderr)
         return 1
     return 0

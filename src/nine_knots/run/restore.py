@@ -13,7 +13,8 @@ from pathlib import Path
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import DatabaseTrouble, FileRefused, Unreadable
+from nine_knots.core.base.errors import Unreadable
+from nine_knots.formats.errors import FileRefused
 from nine_knots.run.console import print_line
 from nine_knots.run.dump import Manifest, opened
 from nine_knots.run.dump_check import check_dump
@@ -32,6 +33,7 @@ from nine_knots.run.mariadb import DB_NAME, PrivateServer, program
 from nine_knots.run.orphans import end_servers_on
 from nine_knots.run.owner import owner_of
 from nine_knots.store import Database
+from nine_knots.store.errors import DatabaseUnavailable
 from nine_knots.store.migrate import migrate, shipped_migrations
 
 LAST = "last"
@@ -53,7 +55,7 @@ def restore(path: Path, local: Path, until: str | None, set_aside: Callable[[Pat
         raise Unreadable(
             f"“{until}” is not a time.",
             where="--until",
-            mend="Write it like 2026-11-26 18:30 (UTC), or last.",
+            hint="Write it like 2026-11-26 18:30 (UTC), or last.",
         )
     place, beside = local / "database", local / "database-restoring"
     shutil.rmtree(beside, ignore_errors=True)
@@ -62,7 +64,7 @@ def restore(path: Path, local: Path, until: str | None, set_aside: Callable[[Pat
         newest = max(migration.version for migration in shipped_migrations())
         if manifest.tables > newest:
             raise FileRefused(
-                f"{path} was written by a newer Nine Knots.", mend="Restore it with that one."
+                f"{path} was written by a newer Nine Knots.", hint="Restore it with that one."
             )
         check_dump(dumped)
         if not _made_here(local, manifest):
@@ -104,7 +106,7 @@ def _parts(local: Path, manifest: Manifest, until: str) -> list[tuple[ReplaySpan
         raise Unreadable(
             f"{until} is before the backup was made ({made_at} UTC).",
             where="--until",
-            mend="Name a later time, or an earlier backup.",
+            hint="Name a later time, or an earlier backup.",
         )
     parts = parts_until(local, manifest.place, manifest.log_id, made_at, moment)
     return [(part, log_files(part)) for part in parts]
@@ -139,7 +141,7 @@ def _replay(server: PrivateServer, part: ReplaySpan, files: list[Path]) -> None:
     with read.stdout as changes:
         _feed(server, changes.fileno())
     if read.wait() != 0:
-        raise DatabaseTrouble("The changes logged since the backup could not be read.")
+        raise DatabaseUnavailable("The changes logged since the backup could not be read.")
 
 
 def _feed(server: PrivateServer, source: int) -> None:
@@ -162,4 +164,4 @@ def _feed(server: PrivateServer, source: int) -> None:
         env={"PATH": "/usr/bin:/bin"},
     )
     if done.returncode != 0:
-        raise DatabaseTrouble(f"The backup could not be read back: {done.stderr.strip()}.")
+        raise DatabaseUnavailable(f"The backup could not be read back: {done.stderr.strip()}.")

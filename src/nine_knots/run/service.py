@@ -117,7 +117,7 @@ def main() -> int:
         elif load_demo(database):
             print_line("The demo of the Skarn valley is loaded.")
     except NineKnotsError as error:
-        print(f"{error.what} {error.mend}".strip(), file=sys.stderr)
+        print(f"{error.what} {error.hint}".strip(), file=sys.stderr)
         return 1
     lan = orders.lan
     door = LanAccess(lan.port, lan.addresses, lan.authority) if lan else None

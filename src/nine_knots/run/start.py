@@ -73,7 +73,7 @@ def _arguments() -> argparse.Namespace:
 
 def _check_port(port: int) -> None:
     if not 1024 <= port <= 65535:
-        raise CannotStart(f"Port {port} cannot be used.", mend="Choose one from 1024 to 65535.")
+        raise CannotStart(f"Port {port} cannot be used.", hint="Choose one from 1024 to 65535.")
     with socket.socket() as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         try:
@@ -81,7 +81,7 @@ def _check_port(port: int) -> None:
         except OSError as error:
             raise CannotStart(
                 f"Port {port} is in use, perhaps by a Nine Knots that runs already.",
-                mend=f"Open http://127.0.0.1:{port}, or start with --port {port + 1}.",
+                hint=f"Open http://127.0.0.1:{port}, or start with --port {port + 1}.",
             ) from error
 
 
@@ -106,7 +106,7 @@ def _only_one(local: Path) -> Iterator[None]:
         except OSError as error:
             raise CannotStart(
                 "Nine Knots is already running from this folder.",
-                mend="Use that one, or stop it with Ctrl-C in its window.",
+                hint="Use that one, or stop it with Ctrl-C in its window.",
             ) from error
         yield
 
@@ -139,11 +139,11 @@ def _task(arguments: argparse.Namespace) -> None:
     if (arguments.mail or arguments.hall or arguments.database) and not arguments.hosted:
         raise CannotStart(
             "--mail, --hall and --database are for a hosted service.",
-            mend="Name the site: --hosted ADDRESS.",
+            hint="Name the site: --hosted ADDRESS.",
         )
     if arguments.until and not arguments.restore:
         raise CannotStart(
-            "--until says how far to restore.", mend="Name the backup: --restore FILE."
+            "--until says how far to restore.", hint="Name the backup: --restore FILE."
         )
     if arguments.backup:
         from nine_knots.run.backup import back_up
@@ -170,6 +170,6 @@ def main() -> int:
     try:
         _task(_arguments())
     except NineKnotsError as error:
-        print(f"{error.what} {error.mend}".strip(), file=sys.stderr)
+        print(f"{error.what} {error.hint}".strip(), file=sys.stderr)
         return 1
     return 0

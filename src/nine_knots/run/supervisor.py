@@ -89,7 +89,7 @@ class Supervisor:
             self._server.start()
         except (NineKnotsError, OSError) as error:
             words = (
-                f"{error.what} {error.mend}" if isinstance(error, NineKnotsError) else f"{error}"
+                f"{error.what} {error.hint}" if isinstance(error, NineKnotsError) else f"{error}"
             )
             pause.said = pause.said and self._refused == words
             self._refused = words

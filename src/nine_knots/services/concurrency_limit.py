@@ -20,7 +20,7 @@ class ConcurrencyLimit:
     def place(self) -> Iterator[None]:
         """Holds a place; TooBusy where too many wait for one."""
         if not self._known.acquire(blocking=False):
-            raise TooBusy(self._busy, retry_s=2, mend="Try again in a few seconds.")
+            raise TooBusy(self._busy, retry_s=2, hint="Try again in a few seconds.")
         try:
             with self._places:
                 yield

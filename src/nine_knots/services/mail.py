@@ -23,7 +23,7 @@ def check_address(to: str) -> None:
     """OutOfRange where that is no address of mail."""
     if not ADDRESS.fullmatch(to):
         raise OutOfRange(
-            "That isn't an email address.", where="mail", mend="Type it as name@host.example."
+            "That isn't an email address.", where="mail", hint="Type it as name@host.example."
         )
 
 
@@ -42,7 +42,7 @@ def send(server: str, sender: str, to: str, subject: str, text: str) -> None:
             post.send_message(message)
     except (OSError, smtplib.SMTPException) as trouble:
         raise CannotCompute(
-            "The mail couldn't be sent.", where="mail", mend="Hand the invitation over yourself."
+            "The mail couldn't be sent.", where="mail", hint="Hand the invitation over yourself."
         ) from trouble
 
 

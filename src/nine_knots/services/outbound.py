@@ -34,7 +34,7 @@ def outbound_slot(caller: str) -> Iterator[None]:
             raise TooBusy(
                 "Other services are being asked already, and they are slow to answer.",
                 retry_s=round(DEADLINE_S),
-                mend="Wait a few seconds, then try again.",
+                hint="Wait a few seconds, then try again.",
             )
         _going[caller] += 1
     try:

@@ -6,7 +6,7 @@ from contextlib import contextmanager
 from dataclasses import dataclass
 from typing import Any
 
-from nine_knots.core.base.errors import WrongCode
+from nine_knots.services.errors import WrongCode
 
 Credential = dict[str, Any]
 
@@ -20,7 +20,7 @@ def _shown_rightly() -> Iterator[None]:
         yield
     except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
         raise WrongCode(
-            "This device did not show what was asked of it.", where="credential", mend="Try again."
+            "This device did not show what was asked of it.", where="credential", hint="Try again."
         ) from refused
 
 

@@ -16,7 +16,7 @@ def check_password(password: str, known: tuple[str, ...] = ()) -> None:
         raise OutOfRange(
             f"A password has {SHORTEST} to {LONGEST} characters.",
             where="password",
-            mend="Take several words that have nothing to do with each other.",
+            hint="Take several words that have nothing to do with each other.",
         )
     from zxcvbn import zxcvbn  # its lists of words load slowly
 
@@ -24,5 +24,5 @@ def check_password(password: str, known: tuple[str, ...] = ()) -> None:
         raise OutOfRange(
             "This password would be guessed soon.",
             where="password",
-            mend="Take several words that have nothing to do with each other or with you.",
+            hint="Take several words that have nothing to do with each other or with you.",
         )

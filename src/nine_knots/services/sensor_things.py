@@ -77,13 +77,13 @@ def read_levels(
         read = [one for row in rows if (one := _observation(row, metres)) is not None]
     if not rows:
         raise LevelTrouble(
-            "The gauge has observed nothing.", where="gauge", mend="Type the level instead."
+            "The gauge has observed nothing.", where="gauge", hint="Type the level instead."
         )
     if not read:
         raise LevelTrouble(
             "The gauge says no level that can be: its observations are no figures, or absurd.",
             where="gauge",
-            mend="Check its unit and datastream, or type the level.",
+            hint="Check its unit and datastream, or type the level.",
         )
     return tuple(sorted(read, key=lambda observation: observation.at, reverse=True))
 
@@ -121,7 +121,7 @@ def _ask(url: str, query: dict[str, str], public_only: bool) -> Any:
                 raise LevelTrouble(
                     f"The service answers with status {sent.status_code}.",
                     where="gauge",
-                    mend="Check its address: it ends in /v1.1 as a rule.",
+                    hint="Check its address: it ends in /v1.1 as a rule.",
                 )
             body = bytearray()
             for part in sent.iter_bytes():
@@ -130,13 +130,13 @@ def _ask(url: str, query: dict[str, str], public_only: bool) -> Any:
                     raise LevelTrouble(
                         "The service answers with more than can be an answer.",
                         where="gauge",
-                        mend="Check its address.",
+                        hint="Check its address.",
                     )
     except (httpx.HTTPError, httpx.InvalidURL, UnicodeError) as lost:
         raise LevelTrouble(
             "The service is not reached.",
             where="gauge",
-            mend="Check its address and this machine's network, or type the level.",
+            hint="Check its address and this machine's network, or type the level.",
         ) from lost
     with _understood():
         return json.loads(body)
@@ -151,5 +151,5 @@ def _understood() -> Iterator[None]:
         raise LevelTrouble(
             "The service answers with what is no SensorThings answer.",
             where="gauge",
-            mend="Check its address: it ends in /v1.1 as a rule.",
+            hint="Check its address: it ends in /v1.1 as a rule.",
         ) from odd

@@ -12,7 +12,6 @@ from pydantic import Field, TypeAdapter
 from nine_knots.core.assess.landings import ObservedLanding
 from nine_knots.core.assess.own_cast import Estimate
 from nine_knots.core.assess.practice import Attempt
-from nine_knots.core.base.errors import Damaged
 from nine_knots.core.base.values import Frozen, TupleOf
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.event import Event
@@ -29,6 +28,7 @@ from nine_knots.core.measuring.measurement import Measurement
 from nine_knots.store.anglers import Settings
 from nine_knots.store.damaged import DamagedRow
 from nine_knots.store.pulls import Source
+from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.stored_type import StoredType
 from nine_knots.stored_types.types import (
     DESIGN,

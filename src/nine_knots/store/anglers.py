@@ -48,7 +48,7 @@ def create_angler(
         raise OutOfRange(
             f"An account has {MOST_OF_AN_ACCOUNT} anglers at most.",
             where="name",
-            mend="Delete one that you do not need: My things, Delete all of it.",
+            hint="Delete one that you do not need: My things, Delete all of it.",
         )
     angler_id = uuid.uuid4().hex
     cursor.execute(

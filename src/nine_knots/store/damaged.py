@@ -6,9 +6,10 @@ from typing import Any
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import Damaged, NotFound
+from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.values import Frozen
 from nine_knots.store.rows import value_of
+from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.stored_type import StoredType
 from nine_knots.stored_types.types import (
     DESIGN,
@@ -122,7 +123,7 @@ def read_damaged(cursor: DictCursor, angler_id: str, kind: str, row_id: str) -> 
     for row in _damaged(cursor, angler_id):
         if (row.kind, row.row_id) == (kind, row_id):
             return row
-    raise NotFound("There is no such damaged row.", where="row_id", mend="It may be mended by now.")
+    raise NotFound("There is no such damaged row.", where="row_id", hint="It may be mended by now.")
 
 
 def _damaged(cursor: DictCursor, angler_id: str) -> Iterator[DamagedRow]:

@@ -19,13 +19,14 @@ import pymysql
 from dbutils.pooled_db import PooledDB
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import DatabaseTrouble, NineKnotsError
+from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.store.db_errors import (
     connection_lost_error,
     disk_full_error,
     error_for,
     wants_retry,
 )
+from nine_knots.store.errors import DatabaseUnavailable
 
 Answer = TypeVar("Answer")
 
@@ -104,8 +105,8 @@ class Database:
                     raise
                 self.conflicts += 1
                 time.sleep(random.uniform(0.0, 0.01 * 2**attempt))
-        raise DatabaseTrouble(
-            "The database is too busy to save this just now.", mend="Try again in a moment."
+        raise DatabaseUnavailable(
+            "The database is too busy to save this just now.", hint="Try again in a moment."
         )
 
     def _once(self, work: Callable[[DictCursor], Answer]) -> Answer:
@@ -152,8 +153,8 @@ class Database:
             if self._room.acquire(timeout=LOOK_S):
                 return
             if time.monotonic() > until:
-                raise DatabaseTrouble(
-                    "The database has more to do than it can.", mend="Try again in a moment."
+                raise DatabaseUnavailable(
+                    "The database has more to do than it can.", hint="Try again in a moment."
                 )
 
     def _in_words(self, error: BaseException, gone: bool) -> BaseException:
@@ -161,7 +162,7 @@ class Database:
         refused = error_for(error)
         if refused is None and gone and isinstance(error, Exception):
             refused = connection_lost_error()
-        if isinstance(refused, DatabaseTrouble):
+        if isinstance(refused, DatabaseUnavailable):
             self._lost_until = time.monotonic() + LOST_FOR_S
         return refused or error
 

@@ -4,7 +4,8 @@ import re
 
 import pymysql
 
-from nine_knots.core.base.errors import DatabaseTrouble, DiskFull, NineKnotsError
+from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.store.errors import DatabaseUnavailable, DiskFull
 
 DEADLOCK, LOCK_TIMEOUT = 1213, 1205  # 1213 also means a certification conflict in a cluster
 FULL = (1021, 1114, 1026)
@@ -51,15 +52,15 @@ def disk_full_error() -> DiskFull:
     """What is said while nothing more can be written."""
     return DiskFull(
         "The disk is full: this could not be saved.",
-        mend="Make room on it and save again. Your draft is kept in this browser.",
+        hint="Make room on it and save again. Your draft is kept in this browser.",
     )
 
 
-def connection_lost_error() -> DatabaseTrouble:
+def connection_lost_error() -> DatabaseUnavailable:
     """What is said while the server cannot be reached."""
-    return DatabaseTrouble(
+    return DatabaseUnavailable(
         "The database does not answer just now.",
-        mend="It is started again by itself; try again in a few seconds. What you typed is kept "
+        hint="It is started again by itself; try again in a few seconds. What you typed is kept "
         "in this browser.",
     )
 

@@ -119,5 +119,5 @@ def _given(row: Row) -> Gift:
 
 def _no_gift() -> NotFound:
     return NotFound(
-        "This was not given to you, or was taken back.", where="given_id", mend="Ask who gave it."
+        "This was not given to you, or was taken back.", where="given_id", hint="Ask who gave it."
     )

@@ -7,10 +7,12 @@ from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import Damaged, NotFound, OutOfRange, StaleRevision
+from nine_knots.core.base.errors import NotFound, OutOfRange
 from nine_knots.core.base.values import Frozen
 from nine_knots.core.domain.design import Design
+from nine_knots.store.errors import StaleRevision
 from nine_knots.store.rows import Row, as_column, in_utc, value_of
+from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.types import DESIGN
 from nine_knots.words.found_by import words_of
 
@@ -157,7 +159,7 @@ def create_leader(cursor: DictCursor, angler_id: str, design: Design) -> Revisio
         raise OutOfRange(
             f"{MOST_LEADERS} leaders are kept already.",
             where="title",
-            mend="Take a file of them, and begin another shelf.",
+            hint="Take a file of them, and begin another shelf.",
         )
     leader_id = uuid.uuid4().hex
     cursor.execute(
@@ -196,7 +198,7 @@ def save_revision(
             f"This leader was saved elsewhere since: it is at revision {newest}, "
             f"yours began from {base}.",
             newest=newest,
-            mend="Both are kept. Save yours as a leader of its own, or on top of the newer one.",
+            hint="Both are kept. Save yours as a leader of its own, or on top of the newer one.",
         )
     _write_revision(cursor, leader_id, newest + 1, design)
     cursor.execute(
@@ -331,5 +333,5 @@ def _no_leader() -> NotFound:
     return NotFound(
         "There is no such leader or revision on the shelf.",
         where="leader_id",
-        mend="Look on the shelf; it may have been removed in another window.",
+        hint="Look on the shelf; it may have been removed in another window.",
     )

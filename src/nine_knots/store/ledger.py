@@ -12,7 +12,7 @@ from datetime import UTC, datetime
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import Damaged, NotFound, OutOfRange
+from nine_knots.core.base.errors import NotFound, OutOfRange
 from nine_knots.core.domain.ends import check_ends
 from nine_knots.core.domain.ledger import (
     SPENT,
@@ -34,6 +34,7 @@ from nine_knots.store.stock import (
     retire_stock,
     write_stock,
 )
+from nine_knots.stored_types.errors import Damaged
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,7 +92,7 @@ def undo_act(cursor: DictCursor, angler_id: str, act_id: str) -> str:
         raise OutOfRange(
             "That is not undone.",
             where="act_id",
-            mend="Take the spool off the shelf, or count what is left on it.",
+            hint="Take the spool off the shelf, or count what is left on it.",
         )
     if kept.act.why == "merged":
         for entry in kept.act.changes:

@@ -12,8 +12,8 @@ from importlib.resources import files
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import DatabaseTrouble
 from nine_knots.store.database import Database
+from nine_knots.store.errors import DatabaseUnavailable
 
 _LOCK = "nine_knots_migration"
 _TABLE = """
@@ -81,8 +81,8 @@ def _bring_up(cursor: DictCursor, known: list[Migration]) -> list[int]:
     cursor.execute("SELECT GET_LOCK(%s, 30) AS held", (_LOCK,))
     held = cursor.fetchone()
     if held is None or held["held"] != 1:
-        raise DatabaseTrouble(
-            "Another program is changing this database.", mend="Wait for it, then start again."
+        raise DatabaseUnavailable(
+            "Another program is changing this database.", hint="Wait for it, then start again."
         )
     try:
         return _apply_missing(cursor, known)
@@ -95,18 +95,18 @@ def _apply_missing(cursor: DictCursor, known: list[Migration]) -> list[int]:
     there = {row["version"]: row for row in cursor.fetchall()}
     newest = max((m.version for m in known), default=0)
     if there and max(there) > newest:
-        raise DatabaseTrouble(
+        raise DatabaseUnavailable(
             f"The data were written by a newer Nine Knots (version {max(there)} of the tables; "
             f"this one knows {newest}).",
-            mend="Start the newer program; nothing was changed.",
+            hint="Start the newer program; nothing was changed.",
         )
     applied = []
     for migration in known:
         row = there.get(migration.version)
         if row is not None and row["checksum"] != migration.checksum:
-            raise DatabaseTrouble(
+            raise DatabaseUnavailable(
                 f"Migration {migration.version} is not the one that was applied to these data.",
-                mend="Restore the program's own files; nothing was changed.",
+                hint="Restore the program's own files; nothing was changed.",
             )
         if row is None or row["finished_at"] is None:
             _apply(cursor, migration, row["statements_done"] if row else 0)

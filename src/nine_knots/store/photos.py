@@ -16,7 +16,7 @@ def add_photo(cursor: DictCursor, angler_id: str, plan_id: str, name: str, image
         raise OutOfRange(
             f"{MOST} photos are kept already.",
             where="image",
-            mend="Save the log with its photos, then throw some away.",
+            hint="Save the log with its photos, then throw some away.",
         )
     return bool(
         cursor.execute(
@@ -54,4 +54,4 @@ def drop_photo(cursor: DictCursor, angler_id: str, name: str) -> None:
 
 
 def _no_photo() -> NotFound:
-    return NotFound("There is no such photo.", where="name", mend="It may be on the phone yet.")
+    return NotFound("There is no such photo.", where="name", hint="It may be on the phone yet.")

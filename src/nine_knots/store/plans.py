@@ -147,10 +147,10 @@ def read_pack(cursor: DictCursor, angler_id: str, plan_id: str) -> str:
     row = cursor.fetchone()
     if row is None or row["body"] is None:
         raise NotFound(
-            "This day is not packed yet.", where="plan_id", mend="Open the plan and pack it."
+            "This day is not packed yet.", where="plan_id", hint="Open the plan and pack it."
         )
     return str(row["body"])
 
 
 def _no_plan() -> NotFound:
-    return NotFound("There is no such plan.", where="plan_id", mend="Choose one of the list.")
+    return NotFound("There is no such plan.", where="plan_id", hint="Choose one of the list.")

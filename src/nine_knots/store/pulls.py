@@ -149,5 +149,5 @@ def _all_there(cursor: DictCursor, angler_id: str, test_ids: Sequence[str]) -> N
         raise NotFound(
             "There is no such pull test.",
             where="test_ids",
-            mend="Look again at the list; it was changed in another window.",
+            hint="Look again at the list; it was changed in another window.",
         )

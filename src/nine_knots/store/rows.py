@@ -6,7 +6,7 @@ from typing import Any, TypeVar
 
 from pymysql.cursors import DictCursor
 
-from nine_knots.core.base.errors import Damaged
+from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.stored_type import StoredType
 
 Value = TypeVar("Value")

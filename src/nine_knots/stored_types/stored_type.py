@@ -12,7 +12,7 @@ from typing import Any, Generic, TypeVar
 
 from pydantic import TypeAdapter, ValidationError
 
-from nine_knots.core.base.errors import Damaged
+from nine_knots.stored_types.errors import Damaged
 
 Value = TypeVar("Value")
 Upgrade = Callable[[Any], Any]
@@ -84,5 +84,5 @@ class StoredType(Generic[Value]):
         return Damaged(
             f"This {self.name} cannot be read: {why}.",
             where=where,
-            mend="It is kept as it is: keep it as a file, or start a newer Nine Knots.",
+            hint="It is kept as it is: keep it as a file, or start a newer Nine Knots.",
         )

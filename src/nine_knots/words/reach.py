@@ -64,5 +64,5 @@ def _settle(found: Reach) -> str:
     if found.right == found.tries or not found.shares:
         return ""
     source, share = found.shares[0]
-    what, mend = SOURCES[source]
-    return f"Most of what moves it, {share:.0%}, is {what}. {mend}"
+    what, hint = SOURCES[source]
+    return f"Most of what moves it, {share:.0%}, is {what}. {hint}"

@@ -118,7 +118,7 @@ def _doubts(doubts: tuple[UncertaintySource, ...], units: Units) -> tuple[DoubtR
     whole = sum(doubt.spread**2 for doubt in doubts)
     found = []
     for doubt in doubts:
-        title, mend = SOURCES[doubt.source]
+        title, hint = SOURCES[doubt.source]
         piece = f"piece {doubt.piece + 1}" if doubt.piece is not None else ""
         piece = f"your {doubt.spool}" if doubt.spool else piece
         share = doubt.spread**2 / whole
@@ -127,7 +127,7 @@ def _doubts(doubts: tuple[UncertaintySource, ...], units: Units) -> tuple[DoubtR
                 title=capitalised(title.format(tied=_tied_off(units), off=_spool_off(units))),
                 share=share,
                 text=f"{share:.0%}" if share >= 0.01 else "< 1%",
-                settle=f"{capitalised(mend)}.".format(piece=piece),
+                settle=f"{capitalised(hint)}.".format(piece=piece),
             )
         )
     return tuple(found)

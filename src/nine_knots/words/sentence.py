@@ -205,7 +205,7 @@ def _backed(text: str, situation: Situation, units: Units) -> Backing | None:
     if not comma:
         raise Unreadable(
             f"“{text}” gives no length of backing.",
-            mend="Write strength and length: 20 lb, 100 yd.",
+            hint="Write strength and length: 20 lb, 100 yd.",
         )
     length_m = parse_length(long, units.system, most_m=1000.0)
     known = situation.line.backing or Backing()
@@ -221,7 +221,7 @@ def _usual(text: str, quarry: TargetFish) -> TargetFish:
         return TargetFish(kind="other", mass_kg=quarry.mass_kg, temper=quarry.temper, own=OwnFish())
     raise Unreadable(
         f"“{text}” is none of the fish known here.",
-        mend=f"Use one of {', '.join(f.title for f in FISH.values())}, or say another by mouth and "
+        hint=f"Use one of {', '.join(f.title for f in FISH.values())}, or say another by mouth and "
         "teeth.",
     )
 
@@ -231,14 +231,14 @@ def _meant(text: str, words: dict[str, float]) -> float | None:
     if value is None and not any(c.isdigit() for c in text):
         raise Unreadable(
             f"“{text}” is none of the words known here.",
-            mend=f"Use one of {', '.join(words)}, or a figure.",
+            hint=f"Use one of {', '.join(words)}, or a figure.",
         )
     return value
 
 
 def _between(value: float, low: float, high: float, what: str, span: str) -> None:
     if not low <= value <= high:
-        raise OutOfRange(f"{what} must be within {span}.", mend=f"Give a value within {span}.")
+        raise OutOfRange(f"{what} must be within {span}.", hint=f"Give a value within {span}.")
 
 
 def _with(situation: Situation, part: str, field: str, value: float) -> Situation:

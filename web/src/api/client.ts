@@ -76,5 +76,5 @@ export async function answered<T>(asked: Promise<Answer<T>>): Promise<T> {
 
 export function toProblem(error: unknown, status: number): Problem {
   if (error && typeof error === 'object' && 'detail' in error) return error as Problem
-  return { code: 'unexpected', status, detail: 'The server gave no reason.', where: '', mend: '' }
+  return { code: 'unexpected', status, detail: 'The server gave no reason.', where: '', hint: '' }
 }

@@ -4,7 +4,7 @@ export interface Problem {
   status: number
   detail: string
   where?: string
-  mend?: string
+  hint?: string
   newest?: number
 }
 
@@ -15,7 +15,7 @@ export class Refused extends Error {
 
   /** What is wrong and the mend, as one text. */
   get words(): string {
-    return [this.problem.detail, this.problem.mend].filter(Boolean).join(' ')
+    return [this.problem.detail, this.problem.hint].filter(Boolean).join(' ')
   }
 }
 

@@ -47,7 +47,7 @@ function tie(joint: Connection) {
       >
     </p>
     <p v-for="fault in advice.faults" :key="fault.what" class="poor" role="note">
-      <strong>{{ fault.what }}</strong> {{ fault.mend }}
+      <strong>{{ fault.what }}</strong> {{ fault.hint }}
       <button v-if="fault.instead" type="button" class="link" @click="tie(fault.instead)">
         Mend it
       </button>

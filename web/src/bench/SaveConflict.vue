@@ -12,7 +12,7 @@ const open = computed({
 
 <template>
   <el-dialog v-model="open" title="Saved elsewhere since" width="min(560px, 94vw)" append-to-body>
-    <p>{{ problem?.detail }} {{ problem?.mend }}</p>
+    <p>{{ problem?.detail }} {{ problem?.hint }}</p>
     <div class="choices">
       <button class="do do--main" type="button" @click="emit('own')">
         Save mine as a leader of its own

@@ -51,7 +51,7 @@ async function read(file: File, onto: Design): Promise<Design> {
       code: 'file-refused',
       status: 413,
       detail: 'The file is far too large to be a leader.',
-      mend: 'Choose a file that was exported here.',
+      hint: 'Choose a file that was exported here.',
     })
   const kind = file.name.toLowerCase().endsWith('.csv') ? 'csv' : 'json'
   const title = file.name.replace(/\.csv$/i, '').slice(0, 80) || 'Imported leader'

@@ -91,7 +91,7 @@ async function keep() {
             <em v-if="row.presumed.length">presumed: {{ row.presumed.join(', ') }}</em>
           </span>
           <span v-else role="note"
-            ><b>{{ row.what }}</b> {{ row.mend }}</span
+            ><b>{{ row.what }}</b> {{ row.hint }}</span
           >
         </li>
       </ol>

@@ -29,7 +29,8 @@ from nine_knots.api.ids import PathId
 from nine_knots.api.jobs.isolated_process import CurrentIsolated
 from nine_knots.api.login_cookie import log_out_response
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.core.base.errors import NineKnotsError, OutOfRange, WrongCode
+from nine_knots.core.base.errors import NineKnotsError, OutOfRange
+from nine_knots.services.errors import WrongCode
 from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, sealed
 from nine_knots.store.accounts.accounts import forget_account, read_account, set_password
@@ -105,7 +106,7 @@ def post_reauthenticate(mine: CurrentMine, form: ReauthenticateForm) -> Me:
             right = found.account_id == account_id
         mine.note(cursor, "showed who it is" if right else "refused, showing who it is")
         if not right:
-            return WrongCode("That is not it.", where="password", mend="Try again.")
+            return WrongCode("That is not it.", where="password", hint="Try again.")
         prove_login(cursor, account_id, login.login_id)
         return None
 
@@ -132,10 +133,10 @@ def post_passkeys(mine: CurrentMine, form: PasskeyForm) -> LoginMethods:
     def add(cursor: DictCursor, me: str) -> LoginMethods:
         key = finish_registration(cursor, mine.site, "add", form.challenge_id, form.credential)
         if key.account_id != me:
-            raise WrongCode("It was made for another.", where="credential", mend="Try again.")
+            raise WrongCode("It was made for another.", where="credential", hint="Try again.")
         if len(list_passkeys(cursor, me)) >= MOST_PASSKEYS:
             raise OutOfRange(
-                f"{MOST_PASSKEYS} passkeys are kept at most.", where="title", mend="Drop one."
+                f"{MOST_PASSKEYS} passkeys are kept at most.", where="title", hint="Drop one."
             )
         store_passkey(cursor, me, form.title.strip() or "passkey", key.passkey)
         mine.note(cursor, "added a passkey")
@@ -154,7 +155,7 @@ def remove_passkey(mine: CurrentMine, passkey_id: PathId) -> LoginMethods:
         keys = _keys(cursor, me)
         if not keys.passkeys and not keys.has_password:
             raise OutOfRange(
-                "It is your last way in.", where="passkey_id", mend="Set a password first."
+                "It is your last way in.", where="passkey_id", hint="Set a password first."
             )
         mine.note(cursor, "dropped a passkey")
         return keys
@@ -176,7 +177,7 @@ async def put_password(
     def change(cursor: DictCursor, me: str) -> LoginMethods:
         if kept is None and not list_passkeys(cursor, me):
             raise OutOfRange(
-                "It is your last way in.", where="password", mend="Make a passkey first."
+                "It is your last way in.", where="password", hint="Make a passkey first."
             )
         set_password(cursor, me, kept)
         end_others(cursor, me, mine.login.login_id)
@@ -255,7 +256,7 @@ def remove_account(
         raise OutOfRange(
             f"That is not your name here: {mine.login.name}.",
             where="name",
-            mend="Type it as it stands, or keep everything. Nothing was deleted.",
+            hint="Type it as it stands, or keep everything. Nothing was deleted.",
         )
     mine.transact(forget_account)
     return log_out_response(mine.site)

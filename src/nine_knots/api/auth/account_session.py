@@ -6,10 +6,11 @@ from typing import Annotated, TypeVar
 from fastapi import Depends, Request
 from pymysql.cursors import DictCursor
 
+from nine_knots.api.auth.errors import NotOwner, ReauthenticationRequired
 from nine_knots.api.client_info import CurrentCalling
 from nine_knots.api.login_cookie import CurrentSite
 from nine_knots.api.principal import principal_of
-from nine_knots.core.base.errors import NotFound, NotProved, NotYours
+from nine_knots.core.base.errors import NotFound
 from nine_knots.store import Database
 from nine_knots.store.accounts.accounts import lock_account
 from nine_knots.store.accounts.audit_log import note_attempt
@@ -21,8 +22,8 @@ Answer = TypeVar("Answer")
 def require_recent_login(login: Login) -> None:
     """NotProved where it was not shown within the last minutes who sits there."""
     if not login.proved:
-        raise NotProved(
-            "Confirm first that it’s you.", mend="Enter your password or use your passkey."
+        raise ReauthenticationRequired(
+            "Confirm first that it’s you.", hint="Enter your password or use your passkey."
         )
 
 
@@ -32,7 +33,7 @@ class AccountSession:
     def __init__(self, request: Request, site: CurrentSite, calling: CurrentCalling) -> None:
         login = principal_of(request).login
         if login is None:
-            raise NotFound("Nobody is logged in here.", mend="Log in.")
+            raise NotFound("Nobody is logged in here.", hint="Log in.")
         self.login: Login = login
         self.site, self.calling = site, calling
         self.database: Database = request.app.state.database
@@ -58,7 +59,7 @@ class AccountSession:
     def operates(self) -> None:
         """NotYours where it is no operator's account."""
         if not self.login.is_operator:
-            raise NotYours("Only an operator does that.", mend="Ask one.")
+            raise NotOwner("Only an operator does that.", hint="Ask one.")
 
     def note(self, cursor: DictCursor, what: str) -> None:
         """Note what was done with the account."""

@@ -68,7 +68,7 @@ async def post_invitation(
         still = sum(not invitation.taken for invitation in list_invitations(cursor, me))
         if still >= MOST_OPEN and not mine.login.is_operator:
             raise OutOfRange(
-                f"{MOST_OPEN} invitations are open.", where="note", mend="Take one back first."
+                f"{MOST_OPEN} invitations are open.", where="note", hint="Take one back first."
             )
         add_invitation(cursor, me, hash_of(token), form.note.strip(), form.as_operator)
         mine.note(cursor, "invited")

@@ -29,7 +29,7 @@ from nine_knots.api.login_cookie import log_out_response
 from nine_knots.api.principal import principal_of
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import Site
-from nine_knots.core.base.errors import WrongCode
+from nine_knots.services.errors import WrongCode
 from nine_knots.services.secret import code_hash
 from nine_knots.store.accounts.accounts import account_named
 from nine_knots.store.accounts.logins import end_login
@@ -99,7 +99,7 @@ def post_recover(threshold: CurrentThreshold, form: RecoverForm) -> Me:
     refusal = WrongCode(
         "Wrong name or code.",
         where="code",
-        mend="Check both. Each code works once.",
+        hint="Check both. Each code works once.",
     )
 
     def find(cursor: DictCursor) -> LoginAttempt:

@@ -9,10 +9,12 @@ from typing import Annotated
 from fastapi import Depends, Request, Response
 from pymysql.cursors import DictCursor
 
+from nine_knots.api.auth.errors import TooManyAttempts
 from nine_knots.api.auth.forms import Me, reauthenticated_until
 from nine_knots.api.client_info import ClientInfo, CurrentCalling
 from nine_knots.api.login_cookie import CurrentSite, set_login_cookie
-from nine_knots.core.base.errors import NineKnotsError, TooOften, WrongCode
+from nine_knots.core.base.errors import NineKnotsError
+from nine_knots.services.errors import WrongCode
 from nine_knots.services.secret import hash_of, new_code, new_token, sealed
 from nine_knots.store import Database
 from nine_knots.store.accounts.accounts import Account
@@ -28,7 +30,7 @@ OF_AN_ADDRESS, OF_A_NETWORK = 30, 200
 NOT_IN = WrongCode(
     "Wrong name or password.",
     where="password",
-    mend="Check both, or log in with a passkey or a recovery code.",
+    hint="Check both, or log in with a passkey or a recovery code.",
 )
 
 
@@ -60,7 +62,7 @@ class LoginFlow:
         """Count a try, before it is looked at."""
         count_tries(self.database, self.calling, what, name)
 
-    def count_softly(self, what: str, name: str) -> TooOften | None:
+    def count_softly(self, what: str, name: str) -> TooManyAttempts | None:
         """Count a try; why the next has to wait, for whoever lets in what is right all the same."""
         return count_try_of(self.database, self.calling, what, name)
 
@@ -76,7 +78,7 @@ class LoginFlow:
             found = find(cursor)
             account = found.account
             if account is None or account.shut or found.refused is not None:
-                if not isinstance(found.refused, TooOften):
+                if not isinstance(found.refused, TooManyAttempts):
                     self._note(cursor, account.account_id if account else None, f"refused, {how}")
                 return found.refused or NOT_IN
             self.log_in(cursor, account.account_id, token, f"{CAME_IN}, {how}")
@@ -114,7 +116,7 @@ def count_tries(database: Database, calling: ClientInfo, what: str, name: str = 
 
 def count_try_of(
     database: Database, calling: ClientInfo, what: str, name: str = ""
-) -> TooOften | None:
+) -> TooManyAttempts | None:
     """Count it; why the next has to wait, if it has.
 
     Who tries a name from elsewhere keeps nobody out: its owner is counted by the address they call
@@ -141,10 +143,10 @@ def count_try_of(
     if wait is None:
         return None
     otherwise = ", or log in with a passkey or a recovery code" if what == "password" else ""
-    return TooOften(
+    return TooManyAttempts(
         "Too many attempts.",
         retry_s=int(wait.total_seconds()),
-        mend=f"Wait {int(wait.total_seconds()) // 60} minutes{otherwise}.",
+        hint=f"Wait {int(wait.total_seconds()) // 60} minutes{otherwise}.",
     )
 
 

@@ -96,7 +96,7 @@ def put_account_state(
 
     def change(cursor: DictCursor, me: str) -> tuple[AccountRow, ...]:
         if account_id == me:
-            raise OutOfRange("That is yours.", where="account_id", mend="Have another do it.")
+            raise OutOfRange("That is yours.", where="account_id", hint="Have another do it.")
         shut_account(cursor, account_id, form.shut)
         mine.note(cursor, "shut an account" if form.shut else "opened an account")
         return _accounts(cursor, me)

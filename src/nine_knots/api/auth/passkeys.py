@@ -7,7 +7,7 @@ from pymysql.cursors import DictCursor
 
 from nine_knots.api.auth.forms import Credential, PasskeyChallenge
 from nine_knots.api.site import Site
-from nine_knots.core.base.errors import WrongCode
+from nine_knots.services.errors import WrongCode
 from nine_knots.services.passkeys import (
     NewPasskey,
     authentication_options,
@@ -48,7 +48,7 @@ def finish_registration(
     """The passkey that was asked for; WrongCode where it is not that."""
     challenge = take_challenge(cursor, kind, challenge_id)
     if challenge is None or challenge.account_id is None:
-        raise WrongCode(TOO_LATE, where="credential", mend="Try again.")
+        raise WrongCode(TOO_LATE, where="credential", hint="Try again.")
     key = verify_registration(site.name, site.origin, challenge.body, credential)
     return NewKey(challenge.account_id, key)
 
@@ -77,10 +77,10 @@ def passkey_owner(
     """Whose passkey was shown; WrongCode where it is nobody's, or was not shown rightly."""
     challenge = take_challenge(cursor, "enter", challenge_id)
     if challenge is None:
-        raise WrongCode(TOO_LATE, where="credential", mend="Try again.")
+        raise WrongCode(TOO_LATE, where="credential", hint="Try again.")
     passkey = passkey_of(cursor, credential_in(credential))
     if passkey is None:
-        raise WrongCode(NO_PASSKEY, where="credential", mend="Log in by your password.")
+        raise WrongCode(NO_PASSKEY, where="credential", hint="Log in by your password.")
     count = verify_authentication(
         site.name,
         site.origin,

@@ -22,7 +22,7 @@ from nine_knots.api.auth.passkeys import (
 )
 from nine_knots.api.jobs.isolated_process import CurrentIsolated
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
-from nine_knots.core.base.errors import WrongCode
+from nine_knots.services.errors import WrongCode
 from nine_knots.services.passwords import check_password
 from nine_knots.services.secret import code_hash, hash_of, new_token, sealed
 from nine_knots.store.accounts.accounts import check_free, create_account
@@ -107,6 +107,6 @@ def _open(cursor: DictCursor, invitation: str) -> Invitation:
         raise WrongCode(
             "This invitation is wrong or has expired.",
             where="invitation",
-            mend="Ask for a new one: each works once, within a week.",
+            hint="Ask for a new one: each works once, within a week.",
         )
     return found

@@ -18,7 +18,8 @@ from fastapi import Depends, Request
 from nine_knots.api.jobs.child_process import configure_child
 from nine_knots.api.jobs.quota import Quota
 from nine_knots.api.principal import principal_of
-from nine_knots.core.base.errors import FileRefused, TooBusy
+from nine_knots.core.base.errors import TooBusy
+from nine_knots.formats.errors import FileRefused
 
 if TYPE_CHECKING:
     from pebble import ProcessPool
@@ -53,7 +54,7 @@ class IsolatedProcess:
         self._shares.check(account_id)
         if self._waiting >= MOST_WAITING:
             raise TooBusy(
-                "Other files are being read first.", retry_s=10, mend="Try again in a moment."
+                "Other files are being read first.", retry_s=10, hint="Try again in a moment."
             )
         self._waiting += 1
         try:
@@ -83,7 +84,7 @@ class IsolatedProcess:
             )
         except (TookTooLong, MemoryError, ProcessExpired) as beyond:
             raise FileRefused(
-                "This takes too long to read, or too much memory.", mend="Send something smaller."
+                "This takes too long to read, or too much memory.", hint="Send something smaller."
             ) from beyond
         finally:
             self._shares.add(account_id, time.monotonic() - begun)

@@ -74,7 +74,7 @@ class JobQueue:
             raise TooBusy(
                 "More is asked for than can be worked out just now.",
                 retry_s=max(1, round(seconds)),
-                mend="Try again in a moment.",
+                hint="Try again in a moment.",
             )
         self._count += 1
         turn.order = self._count

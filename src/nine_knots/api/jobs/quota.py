@@ -46,7 +46,7 @@ class Quota:
             raise TooBusy(
                 "You have had your share of this hour's reckoning.",
                 retry_s=60 * minutes,
-                mend=f"In {minutes} min there is more; what is saved can be read meanwhile.",
+                hint=f"In {minutes} min there is more; what is saved can be read meanwhile.",
             )
 
     def add(self, whose: str, seconds: float) -> None:

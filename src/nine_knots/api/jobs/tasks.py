@@ -15,7 +15,7 @@ from nine_knots.core.assess.own_cast import UNKNOWN, Landing, OwnCast
 from nine_knots.core.assess.reach import reach_of
 from nine_knots.core.assess.sensitivity import sensitivity_of
 from nine_knots.core.base.cancellation import report_partial
-from nine_knots.core.base.errors import TooLong
+from nine_knots.core.base.errors import TimedOut
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.values import Frozen
@@ -167,8 +167,8 @@ class SchoolTask(Task):
         the others are shown."""
         try:
             found = school_today(self.key, self.day, self.stroke, self.angler, self.gust)
-        except TooLong as late:
-            found = not_judged(self.key, f"Not judged: {late.what.lower()} {late.mend}")
+        except TimedOut as late:
+            found = not_judged(self.key, f"Not judged: {late.what.lower()} {late.hint}")
         return card_of(found, self.angler.units)
 
 

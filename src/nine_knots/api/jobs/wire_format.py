@@ -72,7 +72,7 @@ def encode_result(done: JobResult) -> tuple[bytes, bytes]:
     if isinstance(done.answer, NineKnotsError):
         refused = done.answer
         head["end"] = type(refused).__name__
-        body = json.dumps([refused.what, refused.where, refused.mend]).encode()
+        body = json.dumps([refused.what, refused.where, refused.hint]).encode()
     elif done.answer is None:
         head["end"] = "left"
     else:
@@ -89,13 +89,13 @@ def decode_result(head: bytes, body: bytes) -> JobResult:
             return JobResult(body, hurried, memory)
         if end == "left":
             return JobResult(None, hurried, memory)
-        what, where, mend = (str(load) for load in json.loads(body))
+        what, where, hint = (str(load) for load in json.loads(body))
     except (ValueError, KeyError, TypeError) as odd:
         raise UnknownTask("an end that cannot be read") from odd
     kind = getattr(errors, str(end), WorkFailed)
     family = isinstance(kind, type) and issubclass(kind, NineKnotsError)
     try:
-        refused = (kind if family else WorkFailed)(what, where=where, mend=mend)
+        refused = (kind if family else WorkFailed)(what, where=where, hint=hint)
     except TypeError:
-        refused = WorkFailed(what, where=where, mend=mend)
+        refused = WorkFailed(what, where=where, hint=hint)
     return JobResult(refused, hurried, memory)

@@ -21,7 +21,7 @@ from pydantic import ValidationError
 
 from nine_knots.api.jobs.tasks import Task
 from nine_knots.core.base.cancellation import cancellable
-from nine_knots.core.base.errors import NineKnotsError, OutOfRange, TooLong, WorkFailed
+from nine_knots.core.base.errors import NineKnotsError, OutOfRange, TimedOut, WorkFailed
 
 TELLS_EVERY_S = 0.2
 BOOT_S = 240.0  # to compile everything on a first start
@@ -72,7 +72,7 @@ class _Patience:
         self._check_wanted()
         if time.process_time() > self._worked_until or time.monotonic() > self._until:
             self.hurried = True
-            raise TooLong("This ran out of time.", mend=self._task.when_too_long)
+            raise TimedOut("This ran out of time.", hint=self._task.when_too_long)
 
     def _check_wanted(self) -> None:
         if self._wanted.value != self._number:
@@ -127,10 +127,10 @@ def _answer(task: Task) -> bytes | NineKnotsError | None:
         return refused
     except ValidationError as error:  # a value that the asked-for figures lead to
         said = str(error.errors(include_input=False)[0]["msg"]).removeprefix("Value error, ")
-        return OutOfRange(f"That leads to what cannot be: {said}.", mend="Change it a little.")
+        return OutOfRange(f"That leads to what cannot be: {said}.", hint="Change it a little.")
     except Exception:
         logging.getLogger("nine_knots").exception("in a worker: %s", type(task).__name__)
-        return WorkFailed("Something went wrong while this was worked out.", mend=_CHANGE_IT)
+        return WorkFailed("Something went wrong while this was worked out.", hint=_CHANGE_IT)
 
 
 class Worker:

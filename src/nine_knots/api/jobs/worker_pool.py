@@ -207,7 +207,7 @@ class WorkerPool:
                 turn.answer.set_exception(
                     CannotCompute(
                         "This could not be worked out: the worker ended twice over it.",
-                        mend="Change the leader or the day a little, and try again.",
+                        hint="Change the leader or the day a little, and try again.",
                     )
                 )
             self._go_on()

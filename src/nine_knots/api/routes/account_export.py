@@ -11,7 +11,9 @@ from nine_knots.api.context import CurrentSession, Session
 from nine_knots.api.jobs.isolated_process import CurrentIsolated, IsolatedCall
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.routes.files import file_answer
-from nine_knots.core.base.errors import Damaged, FileRefused, NotFound, OutOfRange, WrongCode
+from nine_knots.core.base.errors import NotFound, OutOfRange
+from nine_knots.formats.errors import FileRefused
+from nine_knots.services.errors import WrongCode
 from nine_knots.store.account_export import read_account_export, write_account_export
 from nine_knots.store.account_export_types import ExportPieces, export_text, parse_export_in_pieces
 from nine_knots.store.anglers import (
@@ -25,6 +27,7 @@ from nine_knots.store.anglers import (
 )
 from nine_knots.store.codes import read_code
 from nine_knots.store.erasure import forget_angler
+from nine_knots.stored_types.errors import Damaged
 
 router = APIRouter(prefix="/api/v1/account-data", tags=["everything"], responses=RESPONSES)
 Name = Annotated[str, Query(max_length=80, description="of the angler, to confirm it")]
@@ -95,7 +98,7 @@ def post_previous_owner(session: CurrentSession) -> CurrentOwner:
             raise WrongCode(
                 "A code keeps what lies behind.",
                 where="code",
-                mend="Go to them by their name, and give it.",
+                hint="Go to them by their name, and give it.",
             )
         put_in_front(cursor, other)
         name = read_settings(cursor, other).name
@@ -115,7 +118,7 @@ def delete_account_data(session: CurrentSession, name: Name) -> CurrentOwner:
             raise OutOfRange(
                 f"That is not the name of whose things are in front: {mine.name}.",
                 where="name",
-                mend="Type it as it stands, or keep everything. Nothing was deleted.",
+                hint="Type it as it stands, or keep everything. Nothing was deleted.",
             )
         forget_angler(cursor, me)
         after = angler_in_front(cursor, session.account_id) or create_angler(
@@ -144,5 +147,5 @@ async def _read(body: bytes, isolated: IsolatedCall) -> ExportPieces:
         raise FileRefused(
             f"This is no whole file of an angler's things: {damage.what}",
             where=damage.where,
-            mend="Choose a file that was written by “Keep everything as a file”. Nothing changed.",
+            hint="Choose a file that was written by “Keep everything as a file”. Nothing changed.",
         ) from damage

@@ -109,14 +109,14 @@ def put_code(session: CurrentSession, form: BenchCodeForm) -> AnglerAtBench:
     code = form.code.strip()
     if code and len(code) < SHORTEST:
         raise OutOfRange(
-            f"A code has at least {SHORTEST} characters.", where="code", mend="Take a longer one."
+            f"A code has at least {SHORTEST} characters.", where="code", hint="Take a longer one."
         )
     kept = sealed(code) if code else None
 
     def change(cursor: DictCursor, me: str) -> AnglerAtBench:
         here = read_here(cursor, me, session.account_id)
         if here.demo:
-            raise OutOfRange("The demo is for everybody.", where="code", mend="Begin with yours.")
+            raise OutOfRange("The demo is for everybody.", where="code", hint="Begin with yours.")
         write_code(cursor, me, kept)
         return read_here(cursor, me, session.account_id)
 

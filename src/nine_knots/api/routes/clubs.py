@@ -6,6 +6,7 @@ from fastapi import APIRouter, Request, Response
 from pydantic import Field
 from pymysql.cursors import DictCursor
 
+from nine_knots.api.auth.errors import NotOwner
 from nine_knots.api.auth.login_flow import count_tries
 from nine_knots.api.client_info import CurrentCalling
 from nine_knots.api.context import CurrentSession, SavingSession
@@ -13,9 +14,10 @@ from nine_knots.api.ids import PathId
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import Site
 from nine_knots.api.typed_fields import Form
-from nine_knots.core.base.errors import NotFound, NotYours, OutOfRange, WrongCode
+from nine_knots.core.base.errors import NotFound, OutOfRange
 from nine_knots.core.base.limits import Title
 from nine_knots.formats.leader_qr import qr_svg
+from nine_knots.services.errors import WrongCode
 from nine_knots.services.secret import code_hash, new_code
 from nine_knots.store.clubs import (
     Club,
@@ -87,7 +89,7 @@ def post_club(session: SavingSession, form: ClubForm) -> tuple[ClubRow, ...]:
 
     def make(cursor: DictCursor, me: str) -> str:
         if len(list_clubs(cursor, me)) >= MOST_CLUBS:
-            raise OutOfRange(f"{MOST_CLUBS} groups are enough.", where="title", mend="End one.")
+            raise OutOfRange(f"{MOST_CLUBS} groups are enough.", where="title", hint="End one.")
         return make_club(cursor, me, form.title.strip() or "A group")
 
     return session.save(make, lambda cursor, me, _made: _clubs(cursor, me))
@@ -116,7 +118,7 @@ def post_join_club(
             raise WrongCode(
                 "No group is joined by this code, or not any more.",
                 where="code",
-                mend="Ask who keeps the group for another: it is good for a week.",
+                hint="Ask who keeps the group for another: it is good for a week.",
             )
         return _clubs(cursor, me)
 
@@ -137,9 +139,9 @@ def remove_member(
         if angler_id not in {member.angler_id for member in club.members}:
             raise NotFound("They are not in it.", where="angler_id")
         if keeps and angler_id == me:
-            raise OutOfRange("You keep it.", where="angler_id", mend="End the group instead.")
+            raise OutOfRange("You keep it.", where="angler_id", hint="End the group instead.")
         if not keeps and angler_id != me:
-            raise NotYours("Only who keeps a group puts others out.", mend="Ask them.")
+            raise NotOwner("Only who keeps a group puts others out.", hint="Ask them.")
         leave_club(cursor, club_id, angler_id)
         return _clubs(cursor, me)
 

@@ -106,7 +106,7 @@ async def post_find(
     thrown = await throwing_outfit(session, asked.stroke, asked.units)
     reasons = infeasible_demands(asked.situation, thrown["angler"], demands)
     if reasons:
-        raise CannotCompute(reasons[0], mend="Ask for less, or add to the shelf.")
+        raise CannotCompute(reasons[0], hint="Ask for less, or add to the shelf.")
     most = asked.most or MOST_TRIED
     search = Search(day=asked.situation, demands=demands, most=most, **thrown)
     return await answering.respond(f"{asked.bench}-find", FindTask(asked=search))

@@ -107,7 +107,7 @@ async def get_level(
         raise NotFound(
             "No gauge is named for this water.",
             where="gauge",
-            mend="Choose one, or type the level.",
+            hint="Choose one, or type the level.",
         )
     base = _base(request, gauge.base, trick)
     now = datetime.now(UTC)

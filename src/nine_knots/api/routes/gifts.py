@@ -7,6 +7,7 @@ from typing import Literal
 from fastapi import APIRouter, Response
 from pymysql.cursors import DictCursor
 
+from nine_knots.api.auth.errors import NotOwner
 from nine_knots.api.context import CurrentSession, SavingSession, Session
 from nine_knots.api.gift_contents import (
     COPIED,
@@ -20,7 +21,7 @@ from nine_knots.api.gift_contents import (
 from nine_knots.api.ids import Id, PathId
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed_fields import Form
-from nine_knots.core.base.errors import NotFound, NotYours
+from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.quantity import System
 from nine_knots.core.base.units import Units
 from nine_knots.store.anglers import list_anglers
@@ -122,7 +123,7 @@ def post_gift(session: CurrentSession, form: GiftForm) -> tuple[GiftRow, ...]:
         find_item(cursor, me, form.kind, form.thing_id)
         known = {(receiver.kind, receiver.to_id) for receiver in _receivers(session, cursor, me)}
         if (form.whom, form.to_id) not in known:
-            raise NotFound("There is nobody of that name.", where="to_id", mend="Choose another.")
+            raise NotFound("There is nobody of that name.", where="to_id", hint="Choose another.")
         to_angler = form.to_id if form.whom == "angler" else None
         to_club = form.to_id if form.whom == "club" else None
         add_gift(
@@ -162,8 +163,8 @@ def post_copy(session: SavingSession, given_id: PathId) -> CopiedGift:
     def make(cursor: DictCursor, me: str) -> str:
         given = read_gift(cursor, me, given_id)
         if not given.may_copy:
-            raise NotYours(
-                f"{given.giver} gave it to be read.", mend=f"Ask {given.giver} to let you copy it."
+            raise NotOwner(
+                f"{given.giver} gave it to be read.", hint=f"Ask {given.giver} to let you copy it."
             )
         return copy_item(cursor, me, gift_versions(cursor, given), given.giver)
 

@@ -106,7 +106,7 @@ def _take(address: str) -> None:
             raise TooBusy(
                 "That instrument is being read already.",
                 retry_s=2,
-                mend="Close the other window that reads it.",
+                hint="Close the other window that reads it.",
             )
         _listening.add(address)
 

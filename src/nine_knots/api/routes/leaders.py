@@ -87,7 +87,7 @@ def _base(if_match: str) -> int:
     found = REVISION.match(if_match.strip())
     if found is None:
         raise Unreadable(
-            "If-Match does not name a revision.", where="If-Match", mend='Send it as "3".'
+            "If-Match does not name a revision.", where="If-Match", hint='Send it as "3".'
         )
     return int(found[1])
 
@@ -104,7 +104,7 @@ def _place(after: str) -> store.Place | None:
 
 def _no_place() -> store.Place:
     raise Unreadable(
-        "“after” names no place on the shelf.", where="after", mend="Take it from the Link header."
+        "“after” names no place on the shelf.", where="after", hint="Take it from the Link header."
     )
 
 

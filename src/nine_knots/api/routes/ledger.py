@@ -178,7 +178,7 @@ def post_tied_off(session: SavingSession, form: TiedForm) -> RecordedAct:
         for design_count in form.wanted
         for piece in only
     ):
-        raise OutOfRange("There is no such piece in it.", where="pieces", mend="Count from 0.")
+        raise OutOfRange("There is no such piece in it.", where="pieces", hint="Count from 0.")
 
     wanted = _counted(form.wanted)
     rigs = [
@@ -273,7 +273,7 @@ def _amount(stock_item: Stock, form: TakenForm) -> float:
         if not isinstance(stock_item, Packet):
             return parse_length(form.amount, form.units, most_m=MOST_LEFT_M)
         if not form.amount.strip().isdigit() or not 1 <= int(form.amount) <= 500:
-            raise Unreadable(f"“{form.amount}” is no count of tapers.", mend="Write 1, or 2.")
+            raise Unreadable(f"“{form.amount}” is no count of tapers.", hint="Write 1, or 2.")
         return float(form.amount)
 
 

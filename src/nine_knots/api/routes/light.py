@@ -40,13 +40,13 @@ def get_light(
         raise NotFound(
             "Its place on the map is not known.",
             where="latitude",
-            mend="Give its latitude and longitude under Rules and place.",
+            hint="Give its latitude and longitude under Rules and place.",
         )
     now = datetime.now().astimezone()
     try:
         on = datetime.fromisoformat(day) if day else now
     except ValueError as error:
-        raise Unreadable(f"“{day}” is no day.", where="day", mend="Write 2026-06-21.") from error
+        raise Unreadable(f"“{day}” is no day.", where="day", hint="Write 2026-06-21.") from error
     zone = on.astimezone().tzinfo
     assert zone is not None
     return _answer(light_of(place.latitude, place.longitude, on.date(), zone))

@@ -72,7 +72,7 @@ def post_lower_rig(session: SavingSession, asked: KeepRequest) -> LowerRigCard:
     title = asked.title.strip()
     if not title or len(title) > LONGEST_NAME:
         raise Unreadable(
-            "A lower rig is kept by its name.", where="title", mend="Call it riffle, hole or dry."
+            "A lower rig is kept by its name.", where="title", hint="Call it riffle, hole or dry."
         )
     day = asked.design.situation
     rig = lower_rig_of(title, asked.design.leader, day.fly, asked.joint)

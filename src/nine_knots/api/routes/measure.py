@@ -151,7 +151,7 @@ def post_micrometer(session: SavingSession, form: MicrometerForm) -> MeasuredAns
         if read:
             places.append(read)
     if not places:
-        raise Unreadable("Nothing was read yet.", where="places", mend="Measure round it once.")
+        raise Unreadable("Nothing was read yet.", where="places", hint="Measure round it once.")
     readings = MicrometerReadings(places=tuple(places))
 
     def read_of(cursor: DictCursor, me: str) -> _Read:
@@ -171,7 +171,7 @@ def post_droop(session: SavingSession, form: DroopForm) -> MeasuredAnswer:
         length_m = parse_length(form.length, form.units)
     drops = _several(form.drops, "drops", lambda text: parse_length(text, form.units))
     if not drops:
-        raise Unreadable("No drop was read yet.", where="drops", mend="Read how far it falls.")
+        raise Unreadable("No drop was read yet.", where="drops", hint="Read how far it falls.")
     with field("length"):
         readings = DroopReadings(length_m=length_m, drops_m=drops)
 
@@ -198,7 +198,7 @@ def post_jar(session: SavingSession, form: JarForm) -> MeasuredAnswer:
         fall_m = parse_length(form.fall, form.units)
     times = _several(form.times, "times", parse_seconds)
     if not times:
-        raise Unreadable("No fall was timed yet.", where="times", mend="Time it falling once.")
+        raise Unreadable("No fall was timed yet.", where="times", hint="Time it falling once.")
     with field("fall"):
         readings = JarReadings(fall_m=fall_m, times_s=times)
 
@@ -248,7 +248,7 @@ def post_weighing(session: SavingSession, form: WeighingForm) -> MeasuredAnswer:
     )
     with field("wet"):
         if not dry and not wet:
-            raise Unreadable("Nothing was weighed yet.", mend="Weigh it once, best wet.")
+            raise Unreadable("Nothing was weighed yet.", hint="Weigh it once, best wet.")
         readings = ScaleReadings(dry_kg=dry, wet_kg=wet)
 
     def read_of(cursor: DictCursor, me: str) -> _Read:

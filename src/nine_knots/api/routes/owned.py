@@ -56,7 +56,7 @@ class ParsedRow:
     said: tuple[str, ...]
     presumed: tuple[str, ...]
     what: str
-    mend: str
+    hint: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,14 +107,14 @@ def post_owned(session: SavingSession, form: OwnedForm) -> OwnedAdded:
     """All of it or nothing: a line that cannot be read is refused by its number."""
     lines = parse_owned_lines(form.text, Units(form.units))
     if not lines:
-        raise Unreadable("Nothing was said.", where="text", mend="Write one thing a line.")
+        raise Unreadable("Nothing was said.", where="text", hint="Write one thing a line.")
     unread = next((line for line in lines if line.understood is None), None)
     if unread is not None:
-        raise Unreadable(f"Line {unread.number}: {unread.what}", where="text", mend=unread.mend)
+        raise Unreadable(f"Line {unread.number}: {unread.what}", where="text", hint=unread.hint)
     things = [line.understood for line in lines if line.understood is not None]
     if form.instead is not None and len(things) != 1:
         raise OutOfRange(
-            "One thing takes the place of one.", where="text", mend="Write a single line."
+            "One thing takes the place of one.", where="text", hint="Write a single line."
         )
     words = _counted_words([parsed.kind for parsed in things])
 
@@ -169,7 +169,7 @@ def _row(line: ParsedLine) -> ParsedRow:
         said=found.said if found else (),
         presumed=found.presumed if found else (),
         what=line.what,
-        mend=line.mend,
+        hint=line.hint,
     )
 
 

@@ -17,9 +17,10 @@ from nine_knots.api.principal import principal_of
 from nine_knots.api.problems import MISSING, RESPONSES, TRIED
 from nine_knots.api.site import Site
 from nine_knots.api.typed_fields import Form
-from nine_knots.core.base.errors import CannotCompute, NotFound, WrongCode
+from nine_knots.core.base.errors import CannotCompute, NotFound
 from nine_knots.core.base.prose import capitalised
 from nine_knots.formats.leader_qr import qr_svg
+from nine_knots.services.errors import WrongCode
 from nine_knots.services.secret import code_hash, hash_of, new_code, new_token
 from nine_knots.store import Database
 from nine_knots.store.anglers import read_settings
@@ -125,7 +126,7 @@ def post_code(
         raise CannotCompute(
             "The bench is open to this machine only.",
             where="code",
-            mend="Start it with ./start --lan, and a phone at home can be paired.",
+            hint="Start it with ./start --lan, and a phone at home can be paired.",
         )
     code = new_code(CODE_LENGTH)
 
@@ -178,7 +179,7 @@ def post_pair(
         raise WrongCode(
             "This code is wrong or has expired.",
             where="code",
-            mend="At the bench, under My things, ask for another: it is good for ten minutes.",
+            hint="At the bench, under My things, ask for another: it is good for ten minutes.",
         )
     response.set_cookie(
         COOKIE,
@@ -202,7 +203,7 @@ def get_authority(request: Request) -> Response:
     """To be installed on the phone once, so that it trusts the bench: a certificate (PEM)."""
     door: LanAccess | None = request.app.state.door
     if door is None:
-        raise NotFound("The bench is open to this machine only.", mend="Start it with --lan.")
+        raise NotFound("The bench is open to this machine only.", hint="Start it with --lan.")
     disposition = 'attachment; filename="nine-knots-bench.crt"'
     return Response(
         door.authority,

@@ -20,8 +20,8 @@ from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.routes.day_log import log_text
 from nine_knots.api.routes.files import file_of
 from nine_knots.api.typed_fields import Form
-from nine_knots.core.base.errors import FileRefused
 from nine_knots.core.domain.event import EventId, PhotoName
+from nine_knots.formats.errors import FileRefused
 from nine_knots.formats.log_zip import write_zip
 from nine_knots.formats.photo import as_kept
 from nine_knots.store.events import list_events
@@ -66,7 +66,7 @@ def _bytes(text: str) -> bytes:
     try:
         return b64decode(text, validate=True)
     except (Error, ValueError) as broken:
-        raise FileRefused("The photo is no base 64.", where="image", mend="Send it so.") from broken
+        raise FileRefused("The photo is no base 64.", where="image", hint="Send it so.") from broken
 
 
 @router.get("", summary="Which photos are here")

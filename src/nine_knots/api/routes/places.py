@@ -319,7 +319,7 @@ def _fields(form: PlaceForm) -> dict[str, Any]:
     longitude = texts.degrees(form.longitude, 180.0, "longitude")
     if (latitude is None) != (longitude is None):
         raise Unreadable(
-            "A place has a latitude and a longitude.", where="longitude", mend="Give both, or none."
+            "A place has a latitude and a longitude.", where="longitude", hint="Give both, or none."
         )
     return {
         "title": form.title.strip(),
@@ -333,5 +333,5 @@ def _fields(form: PlaceForm) -> dict[str, Any]:
 
 def _no_stretch() -> NotFound:
     return NotFound(
-        "There is no such stretch.", where="stretch_id", mend="Choose one of the water."
+        "There is no such stretch.", where="stretch_id", hint="Choose one of the water."
     )

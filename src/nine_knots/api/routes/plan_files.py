@@ -31,7 +31,7 @@ def get_one_file(request: Request, session: CurrentSession, plan_id: PathId) -> 
     )
     built = request.app.state.built
     if built is None or not (built / "water").is_dir():
-        raise NotFound("The view at the water is not built here.", mend="Start with ./start.")
+        raise NotFound("The view at the water is not built here.", hint="Start with ./start.")
     return file_answer(write_one_file(built / "water", body), title, "html")
 
 
@@ -50,7 +50,7 @@ def get_card(session: CurrentSession, plan_id: PathId) -> Response:
         pack = adapter_of(PackTask).validate_json(body)
     except ValidationError as error:
         raise NotFound(
-            "An earlier program packed this day otherwise.", mend="Pack it anew, then print."
+            "An earlier program packed this day otherwise.", hint="Pack it anew, then print."
         ) from error
     return file_of(f"{pack.title}, card", "pdf").response(write_day_card(pack))
 

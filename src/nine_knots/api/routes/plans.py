@@ -148,7 +148,7 @@ def remove_plan(session: CurrentSession, plan_id: PathId) -> Response:
             raise OutOfRange(
                 "This day was fished: what happened is read by its plan.",
                 where="plan_id",
-                mend="Keep it; name it otherwise if it is in the way.",
+                hint="Keep it; name it otherwise if it is in the way.",
             )
         delete_plan(cursor, me, plan_id)
 

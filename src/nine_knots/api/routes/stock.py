@@ -225,9 +225,9 @@ def _day(text: str) -> Day | None:
         try:
             day = date.fromisoformat(text)
         except ValueError as error:
-            raise Unreadable(f"“{text}” is no day.", mend="Write it as 2024-05-17.") from error
+            raise Unreadable(f"“{text}” is no day.", hint="Write it as 2024-05-17.") from error
         if not date(1950, 1, 1) <= day <= datetime.now(UTC).date() + timedelta(days=1):
-            raise OutOfRange(f"Nothing was bought on {text}.", mend="Give a day that has been.")
+            raise OutOfRange(f"Nothing was bought on {text}.", hint="Give a day that has been.")
         return text
 
 
@@ -243,7 +243,7 @@ def _size(form: SpoolForm) -> tuple[float, float | None, bool]:
     with field("diameter"):
         if label_n is None:
             raise Unreadable(
-                "Neither diameter nor label was given.", mend="Write .018, 5X or 30 lb."
+                "Neither diameter nor label was given.", hint="Write .018, 5X or 30 lb."
             )
         return labelled_diameter_m(label_n, form.material), label_n, True
 

@@ -10,9 +10,9 @@ from nine_knots.api.examples import DESIGN as EXAMPLE
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.routes.files import file_answer
 from nine_knots.api.typed_fields import Form
-from nine_knots.core.base.errors import Damaged
 from nine_knots.core.domain.design import Design
 from nine_knots.store.damaged import list_damaged, read_damaged
+from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.types import DESIGN
 
 router = APIRouter(prefix="/api/v1/stored-values", tags=["kept"], responses=RESPONSES)

@@ -143,19 +143,19 @@ def _fly_of(form: FlyForm) -> Fly:
         weighed_kg = parse_mass(form.weight, bare="mg") if form.weight.strip() else None
         if weighed_kg is not None and weighed_kg > HEAVIEST_KG:
             raise OutOfRange(
-                "That is heavier than any fly that is cast.", mend="Give up to 15 g; bare is mg."
+                "That is heavier than any fly that is cast.", hint="Give up to 15 g; bare is mg."
             )
     with field("length"):
         length_m = parse_length(form.length, form.units) if form.length.strip() else None
         if length_m is not None and not 0.003 <= length_m <= 0.35:
-            raise OutOfRange("No fly is so long.", mend="Give 3 mm to 35 cm (1/8 to 14 in).")
+            raise OutOfRange("No fly is so long.", hint="Give 3 mm to 35 cm (1/8 to 14 in).")
     with field("area"):
         area_m2 = parse_area(form.area) if form.area.strip() else None
     if area_m2 is not None and form.air_fall.strip():
         raise OutOfRange(
             "The area is typed and the fall says another.",
             where="area",
-            mend="Leave one of the two empty.",
+            hint="Leave one of the two empty.",
         )
     words = f"{form.bulk} {form.kind}" if form.bulk != "standard" else form.kind
     fly = Fly(
@@ -186,7 +186,7 @@ def _air_test_m2(form: FlyForm, mass_kg: float) -> float | None:
         height_m = parse_length(form.air_fall, form.units)
         if not HEIGHTS_M[0] <= height_m <= HEIGHTS_M[1]:
             raise OutOfRange(
-                "That is no height to drop a fly from.", mend="Use 0.5 to 10 m (2 to 33 ft)."
+                "That is no height to drop a fly from.", hint="Use 0.5 to 10 m (2 to 33 ft)."
             )
     with field("air_fall_time"):
         return drag_area_of_fall_m2(mass_kg, height_m, parse_seconds(form.air_fall_time))
@@ -203,14 +203,14 @@ def _jar_test_m_s(form: FlyForm) -> float | None:
         if seconds < 0.05:
             raise OutOfRange(
                 "So short a time cannot be measured.",
-                mend="Let it fall further, and count several falls.",
+                hint="Let it fall further, and count several falls.",
             )
     with field("fall"):
         speed = fall_m / seconds
         if not 0.005 <= speed <= 3.0:
             raise OutOfRange(
                 f"{Units(form.units).speed(speed).text} is no fly's sinking speed.",
-                mend="Check the distance and the seconds.",
+                hint="Check the distance and the seconds.",
             )
     return speed
 
@@ -241,7 +241,7 @@ def post_line(session: CurrentSession, form: LineForm) -> FlyLine:
             if form.sinking == "floating" or not 0.5 <= sink_tip_m <= 9.0:
                 raise OutOfRange(
                     "That is no sink-tip.",
-                    mend="Give 0.5 to 9 m (2 to 30 ft), and how fast it sinks.",
+                    hint="Give 0.5 to 9 m (2 to 30 ft), and how fast it sinks.",
                 )
     head_kg = head_m = level_m = None
     if form.head.strip() or form.head_length.strip():

@@ -119,7 +119,7 @@ def put_height(session: CurrentSession, form: HeightForm) -> TyerAnswer:
             height_m = parse_length(form.height, form.units)
             if not HEIGHTS_M[0] <= height_m <= HEIGHTS_M[1]:
                 raise Unreadable(
-                    f"“{form.height}” is no angler's height.", mend="Write 5 ft 9 in, or 175 cm."
+                    f"“{form.height}” is no angler's height.", hint="Write 5 ft 9 in, or 175 cm."
                 )
 
     def keep(cursor: DictCursor, me: str) -> TyerAnswer:
@@ -144,7 +144,7 @@ def post_tied(session: SavingSession, asked: TiedRequest) -> TiedAnswer:
         raise Unreadable(
             f"{len(leader.pieces)} pieces were tied, {len(asked.came_out)} lengths came.",
             where="came_out",
-            mend="Give a length, or nothing, for every piece.",
+            hint="Give a length, or nothing, for every piece.",
         )
     lengths: list[float | None] = []
     for number, text in enumerate(asked.came_out):
@@ -192,7 +192,7 @@ async def post_cards(
         raise OutOfRange(
             f"{count} cards are too many at once.",
             where="wanted",
-            mend=f"Print {MOST_CARDS} at most, then the others.",
+            hint=f"Print {MOST_CARDS} at most, then the others.",
         )
     angler = await run_in_threadpool(session.angler, asked.units)
     task = CardsTask(

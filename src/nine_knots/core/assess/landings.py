@@ -41,7 +41,7 @@ def landing_of(seen: ObservedLanding) -> Landing:
         raise CannotCompute(
             "Mono thrown by its fly unrolls no loop, so its landing tells nothing of your stroke.",
             where="design.leader",
-            mend="Record landings of leaders on a fly line.",
+            hint="Record landings of leaders on a fly line.",
         )
     air = air_of(day.wind, seen.gust)
     minimum = QuickCaster().minimum(design.leader, day.line, day.fly, stroke, air)

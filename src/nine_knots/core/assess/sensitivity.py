@@ -109,7 +109,7 @@ def sensitivity_of(
         raise CannotCompute(
             "Mono is thrown by its fly: no loop is cast, so there is nothing to change in it.",
             where="leader",
-            mend="What it hangs on is the fly's weight.",
+            hint="What it hangs on is the fly's weight.",
         )
     thrown = _Thrown(design, stroke, air_of(day.wind, gust))
     hold = hold_of(leader, own=angler.tyer.knots)
@@ -157,7 +157,7 @@ class _Thrown:
             raise CannotCompute(
                 "No stroke opens this leader, so nothing small about it matters.",
                 where="leader",
-                mend="Take one of the turnover's remedies first.",
+                hint="Take one of the turnover's remedies first.",
             )
         return found
 

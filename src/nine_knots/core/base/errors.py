@@ -1,147 +1,120 @@
-"""The whole family of errors: each says what is wrong, where, and the mend.
+"""Errors: what went wrong, where, and a hint how to fix it.
 
-Two branches tell callers what they may catch: ``Refused`` is an answer about the value that was
-asked for, so a search may drop the candidate and go on; ``Interrupted`` ends the work itself, says
-nothing about any value, and passes through everything that tries one thing after another.
+The tree, by what a caller may do about it::
 
-``code`` is stable: it is part of the interface that the API publishes, so it never changes
-meaning. ``where`` is a dotted path into the value that was refused, or empty.
+    NineKnotsError
+    ├── Refused             a value broke a rule: try another one
+    │   ├── Unreadable      text that can't be parsed
+    │   ├── OutOfRange      a figure that isn't physical here
+    │   ├── EditRefused     a change this leader can't take
+    │   ├── CannotCompute   outside the range of a model
+    │   ├── NotFound        nothing has this name or id
+    │   ├── formats.FileRefused, store.StaleRevision, services.WrongCode
+    ├── Interrupted         the work was ended; says nothing about any value
+    │   ├── Superseded      a newer question took its place
+    │   └── TimedOut        out of time
+    ├── Busy                try again later
+    │   ├── TooBusy         more was asked for at once than can be done
+    │   └── api.auth.TooManyAttempts
+    ├── NotAllowed          somebody else may do this
+    │   └── api.auth.ReauthenticationRequired, api.auth.NotOwner
+    └── Fault               our fault, not the caller's
+        ├── WorkFailed      a simulation crashed
+        └── store.DatabaseUnavailable, store.DiskFull, stored_types.Damaged
+
+A loop that tries one candidate after another may catch ``Refused``; it must let ``Interrupted``
+pass. ``code`` is part of the published API and never changes its meaning. ``where`` is a dotted
+path into the value that was refused, or empty.
 """
 
 
 class NineKnotsError(Exception):
-    """Anything Nine Knots refuses, with the sentence that a user reads."""
+    """Base of every error with a sentence for the user: ``what`` happened, and a ``hint``."""
 
     code = "refused"
 
-    def __init__(self, what: str, *, where: str = "", mend: str = "") -> None:
+    def __init__(self, what: str, *, where: str = "", hint: str = "") -> None:
         super().__init__(what)
         self.what = what
         self.where = where
-        self.mend = mend
+        self.hint = hint
 
 
 class Refused(NineKnotsError):
-    """A value that breaks a rule, can't be read or can't be computed."""
-
-
-class Interrupted(NineKnotsError):
-    """Work that was ended before it had an answer."""
-
-    code = "interrupted"
+    """A value breaks a rule, can't be read or can't be computed."""
 
 
 class Unreadable(Refused):
-    """Text that is no measure of the kind expected."""
+    """Text that can't be parsed as the kind of figure expected."""
 
     code = "unreadable"
 
 
 class OutOfRange(Refused):
-    """A measure that was read but is not physical here."""
+    """A figure that was read but isn't physical here."""
 
     code = "out-of-range"
 
 
 class EditRefused(Refused):
-    """A change that this leader cannot take."""
+    """A change that this leader can't take."""
 
     code = "edit-refused"
 
 
 class CannotCompute(Refused):
-    """A model asked for something outside what it can answer."""
+    """A model was asked for something outside its range."""
 
     code = "cannot-compute"
 
 
-class FileRefused(Refused):
-    """An imported file that is broken, too large, hostile or newer than this program."""
-
-    code = "file-refused"
-
-
-class WrongCode(NineKnotsError):
-    """A code that is none, is another's, or is no more."""
-
-    code = "wrong-code"
-
-
-class NotFound(NineKnotsError):
-    """A thing asked for by a name that nothing bears."""
+class NotFound(Refused):
+    """Nothing has the name or id that was asked for."""
 
     code = "not-found"
 
 
-class StaleRevision(NineKnotsError):
-    """A save on top of a revision that is no longer the newest."""
+class Interrupted(NineKnotsError):
+    """The work was ended before it had an answer."""
 
-    code = "stale-revision"
-
-    def __init__(self, what: str, *, newest: int, mend: str) -> None:
-        super().__init__(what, where="revision", mend=mend)
-        self.newest = newest
+    code = "interrupted"
 
 
 class Superseded(Interrupted):
-    """Work that was dropped because its asker wants something newer."""
+    """A newer question of the same client took this one's place."""
 
     code = "superseded"
 
 
-class DatabaseTrouble(NineKnotsError):
-    """The database cannot be reached, or is of a newer make than this program."""
+class TimedOut(Interrupted):
+    """The work ran out of time."""
 
-    code = "database-trouble"
-
-
-class Damaged(NineKnotsError):
-    """Something kept that cannot be read any more: no fault of who asks for it."""
-
-    code = "damaged"
+    code = "too-long"
 
 
-class DiskFull(NineKnotsError):
-    """Nothing more can be written where the data lie."""
+class Busy(NineKnotsError):
+    """Not now; ``retry_s`` is the number of seconds to wait."""
 
-    code = "disk-full"
-
-
-class TooBusy(NineKnotsError):
-    """More is asked for at once than is worked on; ``retry_s`` says when to ask again."""
-
-    code = "too-busy"
-
-    def __init__(self, what: str, *, retry_s: int, mend: str) -> None:
-        super().__init__(what, mend=mend)
+    def __init__(self, what: str, *, retry_s: int, hint: str) -> None:
+        super().__init__(what, hint=hint)
         self.retry_s = retry_s
 
 
-class TooOften(TooBusy):
-    """Something tried so often that the next try waits; ``retry_s`` says how long."""
+class TooBusy(Busy):
+    """More was asked for at once than can be worked on."""
 
-    code = "too-often"
-
-
-class NotProved(NineKnotsError):
-    """Something grave asked for where it was not shown just now who asks."""
-
-    code = "not-proved"
+    code = "too-busy"
 
 
-class NotYours(NineKnotsError):
-    """Something that only another may do."""
-
-    code = "not-yours"
+class NotAllowed(NineKnotsError):
+    """Somebody else may do this, or the same person once they confirm who they are."""
 
 
-class WorkFailed(NineKnotsError):
-    """Work that ended in a fault of our own."""
+class Fault(NineKnotsError):
+    """Our fault, not the caller's."""
 
     code = "unexpected"
 
 
-class TooLong(Interrupted):
-    """Work that ran out of time."""
-
-    code = "too-long"
+class WorkFailed(Fault):
+    """A simulation ended in a fault of our own."""

@@ -104,14 +104,14 @@ def chain_of(rig: Rig, stroke: Stroke) -> Chain:
         raise CannotCompute(
             f"A {stroke.kind} cast is not modelled yet.",
             where="stroke.kind",
-            mend="Ask for an overhead cast.",
+            hint="Ask for an overhead cast.",
         )
     if rig.length_m < LOWER_LEG_M + loop_length_m(stroke) + 0.5:
         raise CannotCompute(
             f"{rig.length_m:.1f} m ({rig.length_m / FOOT_M:.0f} ft) of line and leader make no "
             f"loop of {stroke.loop_m:.1f} m ({stroke.loop_m / FOOT_M:.0f} ft).",
             where="stroke.line_out_m",
-            mend="Let more line out, or throw a smaller loop.",
+            hint="Let more line out, or throw a smaller loop.",
         )
     # links across the loop are chords of it: they begin at the length they are laid out with
     laid = np.hypot(*np.diff(launched(rig, stroke, 0.0)[0], axis=0).T)
@@ -148,7 +148,7 @@ def cast_at(
         raise CannotCompute(
             "This rig moves too violently for the cast model to follow.",
             where="leader",
-            mend="A very heavy fly on a very fine, short piece does this: lengthen or thicken it.",
+            hint="A very heavy fly on a very fine, short piece does this: lengthen or thicken it.",
         )
     return Flight(
         aim_deg=aim_deg,

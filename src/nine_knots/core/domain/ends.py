@@ -23,4 +23,4 @@ def check_ends(kept: Stock, other: Stock) -> None:
         off_m = abs(kept.strand.profile.length_m - other.strand.profile.length_m)
         what = "These tapers are not of one length." if off_m > 0.05 else ""
     if what:
-        raise OutOfRange(what, where="other", mend="Choose two ends of the same.")
+        raise OutOfRange(what, where="other", hint="Choose two ends of the same.")

@@ -51,14 +51,14 @@ def modulus_from(readings: StretchReadings, strand: Strand) -> MeasuredModulus:
         raise OutOfRange(
             "That weight is more than a third of what the strand holds: it would creep.",
             where="mass",
-            mend="Hang a lighter one on a longer piece.",
+            hint="Hang a lighter one on a longer piece.",
         )
     springs_m = readings.longer_m - readings.stays_m
     if springs_m <= 0.0:
         raise OutOfRange(
             "It came back by nothing, so no stiffness follows.",
             where="stays",
-            mend="Let it rest a minute, then measure how much longer it still is.",
+            hint="Let it rest a minute, then measure how much longer it still is.",
         )
     area_m2 = pi / 4.0 * strand.diameter_m**2
     across = strand.across_by.off if strand.across_by is not None else LABEL_OFF

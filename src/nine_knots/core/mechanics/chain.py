@@ -68,7 +68,7 @@ def in_rows(chain: Chain, place: Array, speed: Array) -> Array:
         raise CannotCompute(
             "Line and leader are longer than the cast model follows.",
             where="stroke.line_out_m",
-            mend="Let less line out.",
+            hint="Let less line out.",
         )
     rows = np.zeros(ROWS * SPAN)
     rest, free = chain.rest, chain.held == 0.0

@@ -54,7 +54,7 @@ def droop_shape(load: float) -> tuple[float, float]:
     if not 0.001 <= load <= MOST_LOAD:
         raise CannotCompute(
             f"The droop model holds for loads of 0.001 to {MOST_LOAD:g}, not {load:.3g}.",
-            mend="Clamp another length and measure again.",
+            hint="Clamp another length and measure again.",
         )
     angle = scipy.optimize.brentq(
         lambda a: _bent_to(a)[0] - load, _LEAST_ANGLE, _MOST_ANGLE, xtol=1e-12
@@ -77,7 +77,7 @@ def bend_stiffness_from_droop(mass_per_length_kg_m: float, length_m: float, drop
         raise CannotCompute(
             f"A droop of {share:.0%} of the free length tells no stiffness.",
             where="drop",
-            mend="Choose a free length at which the tip falls by 1 to 90 % of it.",
+            hint="Choose a free length at which the tip falls by 1 to 90 % of it.",
         )
     angle = scipy.optimize.brentq(
         lambda a: _bent_to(a)[2] - share, _LEAST_ANGLE, _MOST_ANGLE, xtol=1e-12

@@ -41,7 +41,7 @@ def drag_area_of_fall_m2(mass_kg: float, height_m: float, seconds: float) -> flo
             f"So heavy a thing falls {height_m:.2g} m in {free_s:.2f} s without any air: "
             "the time does not tell its drag.",
             where="air_fall_time",
-            mend="Let it fall from higher up, time several falls, or type the area.",
+            hint="Let it fall from higher up, time several falls, or type the area.",
         )
     steady = height_m / seconds
     speed = scipy.optimize.brentq(lambda v: fall_time_s(height_m, v) - seconds, steady, 1e3)

@@ -61,5 +61,5 @@ def _positive(value: float) -> None:
         raise CannotCompute(
             "Where nothing pulls, nothing is used up.",
             where="difference",
-            mend="Give a difference.",
+            hint="Give a difference.",
         )

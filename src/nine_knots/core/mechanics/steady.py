@@ -191,13 +191,13 @@ class _Sweeper:
             raise CannotCompute(
                 "The rig finds no steady place in this water.",
                 where="rig",
-                mend="It swings or drags on the bed: follow its history instead.",
+                hint="It swings or drags on the bed: follow its history instead.",
             )
         if guess.height.min() < near_bed_m:
             raise CannotCompute(
                 "The rig lies on the bed.",
                 where="rig",
-                mend="Shorten it or lighten it; drifting in contact is worked out by its history.",
+                hint="Shorten it or lighten it; drifting in contact is worked out by its history.",
             )
         along = np.zeros(tree.length.size)
         for node in range(1, along.size):
@@ -247,13 +247,13 @@ def drifting(
         raise CannotCompute(
             "No drift balances this rig.",
             where="rig",
-            mend="It is too heavy for this water: it anchors.",
+            hint="It is too heavy for this water: it anchors.",
         ) from none
     shape = sweeper.shape(speed, near_bed_m)
     if -shape.top_n[1] > floats.carries_n:
         raise CannotCompute(
             "The rig pulls what floats it under.",
             where="floats",
-            mend="Take a bigger float, or less weight.",
+            hint="Take a bigger float, or less weight.",
         )
     return speed, shape

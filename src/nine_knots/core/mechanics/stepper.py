@@ -252,19 +252,19 @@ def history(
         raise CannotCompute(
             "Fished so long, with so much line, this rig cannot be followed.",
             where="ask",
-            mend="Fewer seconds counted, quicker pulls, shorter pauses, or less line out.",
+            hint="Fewer seconds counted, quicker pulls, shorter pauses, or less line out.",
         )
     if done < 0:
         raise CannotCompute(
             "This rig moves too violently for the water model to follow.",
             where="rig",
-            mend="A very heavy weight on a very fine, short piece does this: change one of them.",
+            hint="A very heavy weight on a very fine, short piece does this: change one of them.",
         )
     if frames.places[:done, :, 1].min() < -UNDER_BED_M:
         raise CannotCompute(
             "This rig drives into the bed further than the water model knows.",
             where="rig",
-            mend="Less weight, or shallower: so much lies on the bed and does not fish.",
+            hint="Less weight, or shallower: so much lies on the bed and does not fish.",
         )
     return History(every * step_s, *(kept[:done] for kept in frames))
 

@@ -98,7 +98,7 @@ class WhatIfQuestion:
             try:
                 wrong = _worst(reader.measures(self.design.leader, self.stroke))
             except Refused as refused:
-                yield OtherFly(fly_for.fly.title, False, f"{refused.what} {refused.mend}".strip())
+                yield OtherFly(fly_for.fly.title, False, f"{refused.what} {refused.hint}".strip())
                 continue
             words = f"{wrong.title}: {wrong.figure}." if wrong else ""
             yield OtherFly(fly_for.fly.title, wrong is None, words)
@@ -124,7 +124,7 @@ class WhatIfQuestion:
         try:
             measures = tuple(judgement.measures(moved, self._ask, self.angler.units))
         except CannotCompute as refused:
-            return WhatIfRig(depth_m, pace_m_s, "–", "too much", refused.mend or refused.what)
+            return WhatIfRig(depth_m, pace_m_s, "–", "too much", refused.hint or refused.what)
         wrong = next((score for score in measures if score.standing != "right"), None)
         shown = measures[-1] if judgement.by_slack else measures[0]
         found = WhatIfRig(depth_m, pace_m_s, shown.figure, "right", "")

@@ -59,7 +59,7 @@ def choose_packet(
         raise CannotCompute(
             "There is no knotless taper on the shelf.",
             where="spools",
-            mend=f"Add a packet with a butt of about {units.diameter(wanted.butt_m).text}, "
+            hint=f"Add a packet with a butt of about {units.diameter(wanted.butt_m).text}, "
             "or choose the tied form of this school.",
         )
     return min((_used(packet, wanted, next_piece) for packet in packets), key=lambda b: b.cost)

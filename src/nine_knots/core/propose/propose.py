@@ -175,7 +175,7 @@ def _not_so_long(school: School, brief: SchoolBrief, units: Units) -> CannotComp
         f"{school.title} cannot be tied {units.length(brief.length_m).text} long to "
         f"{units.tippet(brief.tippet_m).text} on this line.",
         where="length",
-        mend=f"Ask for {low} to {high}, which it is made for here.",
+        hint=f"Ask for {low} to {high}, which it is made for here.",
     )
 
 

@@ -87,7 +87,7 @@ def choose_for_less(plan: Plan, shelf: Spools, most: float) -> ChosenSpools | No
             raise CannotCompute(
                 "The shelf has no set of spools from which this leader could be tied.",
                 where="spools",
-                mend=_what_lacks(plan, spools),
+                hint=_what_lacks(plan, spools),
             )
         lengths = (planned.length_m for planned in plan.pieces)
         need = needed_m(zip((indexed.spool.spool_id for indexed in chain), lengths, strict=True))

@@ -7,7 +7,7 @@ from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.concurrency import run_parallel
-from nine_knots.core.base.errors import CannotCompute, TooLong
+from nine_knots.core.base.errors import CannotCompute, TimedOut
 from nine_knots.core.base.result_cache import cached_result
 from nine_knots.core.base.score import Standing
 from nine_knots.core.base.units import Units
@@ -72,7 +72,7 @@ def depth_table(
         raise CannotCompute(
             "A floating fly has no depth.",
             where="wish",
-            mend="Say that it is to drift deep, swing or be stripped.",
+            hint="Say that it is to drift deep, swing or be stripped.",
         )
     moving = design.situation.water.pace_m_s > STILL_M_S
     paces = [(word, speed) for word, speed in PACE_WORDS.items() if (speed > STILL_M_S) == moving]
@@ -89,7 +89,7 @@ def depth_table(
             [partial(work_out, number) for number in range(len(moved))],
             lambda done: report_progress(done, len(moved)),
         )
-    except TooLong:
+    except TimedOut:
         if not found or not partial_too:
             raise
     cells = [
@@ -122,7 +122,7 @@ def _cell(design: Design, angler: Angler, ask: WaterQuestion) -> DepthCell:
     try:
         deep, drift = judgement.measures(design, ask, units)
     except CannotCompute as refused:
-        return DepthCell(depth, "–", "too much", refused.mend)
+        return DepthCell(depth, "–", "too much", refused.hint)
     wrong = next((m for m in (deep, drift) if m.standing != "right"), None)
     if wrong is None:
         return DepthCell(depth, deep.figure, "right", "as it is")

@@ -12,7 +12,7 @@ from typing import Literal
 from pydantic import ValidationError
 
 from nine_knots.core.base.cancellation import report_progress
-from nine_knots.core.base.errors import CannotCompute, Refused, TooLong
+from nine_knots.core.base.errors import CannotCompute, Refused, TimedOut
 from nine_knots.core.base.score import Score, Standing
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
@@ -139,7 +139,7 @@ def found_in_time(
             what, served = next(found)
         except StopIteration:
             return
-        except TooLong:
+        except TimedOut:
             if not any_found:
                 raise
             return

@@ -88,7 +88,7 @@ def _setting_words(design: Design, units: Units, ask: WaterQuestion) -> str:
     try:
         setting = setting_for_m(design, ask)
     except CannotCompute as refused:
-        return f"{refused.what} {refused.mend}"
+        return f"{refused.what} {refused.hint}"
     share = setting / depth
     return (
         f"{units.length(units.snap_length(setting)).text} above the point fly, {share:.2f} times "
@@ -100,7 +100,7 @@ def _mark_words(design: Design, units: Units, ask: WaterQuestion) -> str:
     try:
         out, mark = mark_for_m(design, ask)
     except CannotCompute as refused:
-        return f"{refused.what} {refused.mend}"
+        return f"{refused.what} {refused.hint}"
     return (
         f"its lower end {units.length(units.snap_length(mark)).text} above the point fly, with "
         f"{units.length(units.snap_length(out)).text} out beyond the rod's tip: there it meets the "
@@ -128,7 +128,7 @@ def mark_for_m(design: Design, ask: WaterQuestion = USUAL_QUESTION) -> tuple[flo
         raise CannotCompute(
             "No length out brings it so deep.",
             where="leader",
-            mend="Heavier flies, finer tippet, or lead slower.",
+            hint="Heavier flies, finer tippet, or lead slower.",
         )
     out = float(
         scipy.optimize.brentq(lambda m: fished_with(m)[0], shortest, longest, xtol=NEAR_MARK_M)
@@ -160,7 +160,7 @@ def setting_for_m(design: Design, ask: WaterQuestion = USUAL_QUESTION) -> float:
     indicator = design.leader.indicator
     if indicator is None:
         raise CannotCompute(
-            "There is no indicator to set.", where="leader", mend="Hang one on the leader."
+            "There is no indicator to set.", where="leader", hint="Hang one on the leader."
         )
     day, fluid = design.situation, fluid_of(design.situation.water)
     stream = stream_of(day.water)
@@ -186,6 +186,6 @@ def setting_for_m(design: Design, ask: WaterQuestion = USUAL_QUESTION) -> float:
         raise CannotCompute(
             "No setting on this leader brings it so deep.",
             where="leader",
-            mend="More weight, or a longer leader below the indicator.",
+            hint="More weight, or a longer leader below the indicator.",
         )
     return float(scipy.optimize.brentq(surplus, low, high, xtol=NEAR_SETTING_M))

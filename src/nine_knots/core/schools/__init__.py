@@ -21,7 +21,7 @@ def school_of(key: str) -> School:
         raise NotFound(
             f"There is no school “{key}”.",
             where="school",
-            mend=f"Choose one of {', '.join(SCHOOLS)}.",
+            hint=f"Choose one of {', '.join(SCHOOLS)}.",
         )
     return SCHOOLS[key]
 

@@ -79,7 +79,7 @@ def school_today(
         made = bench.built(SchoolParameters())
         measures = bench.measures(made.leader, stroke)
     except Refused as refused:
-        words = f"{refused.what} {refused.mend}".strip()
+        words = f"{refused.what} {refused.hint}".strip()
         return not_judged(key, words)
     design = bench.design(made.leader)
     lacks = tuple(miss.wanted for miss in made.lacking)

@@ -14,7 +14,7 @@ from numpy.typing import NDArray
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
-from nine_knots.core.base.errors import CannotCompute, Refused, TooLong
+from nine_knots.core.base.errors import CannotCompute, Refused, TimedOut
 from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import STEADY, Gust
@@ -83,7 +83,7 @@ class Search:
         going = _Rounds(self)
         try:
             yield from going.rounds()
-        except TooLong:
+        except TimedOut:
             yield going.so_far()
             raise
 
@@ -146,7 +146,7 @@ class _Rounds:
             raise self._refused or CannotCompute(
                 "Nothing on the shelf makes a leader for this day.",
                 where="spools",
-                mend="Add spools from butt to tippet, or a bought taper.",
+                hint="Add spools from butt to tippet, or a bought taper.",
             )
         while len(self._tried) < until:
             self._pool += self._sieve.sifted(("", other_leader) for other_leader in self._changed())

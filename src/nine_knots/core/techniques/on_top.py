@@ -21,7 +21,7 @@ class OnTop(Technique):
     def fish(self, design: Design, ask: WaterQuestion) -> RigInStream:
         """CannotCompute: ask for its drag."""
         raise CannotCompute(
-            "A floating fly is not followed down.", where="wish", mend="Ask for its drift."
+            "A floating fly is not followed down.", where="wish", hint="Ask for its drift."
         )
 
 

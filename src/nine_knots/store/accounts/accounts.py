@@ -38,7 +38,7 @@ class Account:
 def check_free(cursor: DictCursor, name: str) -> None:
     """OutOfRange where an account bears the name."""
     if account_named(cursor, name) is not None:
-        raise OutOfRange("This name is taken.", where="name", mend="Choose another.")
+        raise OutOfRange("This name is taken.", where="name", hint="Choose another.")
 
 
 def create_account(

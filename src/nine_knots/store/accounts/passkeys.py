@@ -69,7 +69,7 @@ def drop_passkey(cursor: DictCursor, account_id: str, passkey_id: str) -> None:
     if not cursor.execute(
         "DELETE FROM passkey WHERE account_id = %s AND passkey_id = %s", (account_id, passkey_id)
     ):
-        raise NotFound("There is no such passkey.", where="passkey_id", mend="Choose another.")
+        raise NotFound("There is no such passkey.", where="passkey_id", hint="Choose another.")
 
 
 def _passkey(row: Row) -> Passkey:

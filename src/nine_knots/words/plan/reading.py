@@ -143,11 +143,11 @@ def _stop(
     stretch, day = stretch_of(place, asked), stop.choice.day
     tide = tide_of(plan, asked)
     design, candidate, fit = None, stop.candidate, stop.fit
-    mend: tuple[str, ...] = ()
+    hint: tuple[str, ...] = ()
     change = words = facts = title = ""
     if candidate is not None and fit is not None:
         design, title = fit.design, candidate.title
-        facts, mend = leader_parts(design, units), quick_fixes(design, units)
+        facts, hint = leader_parts(design, units), quick_fixes(design, units)
         change = change_words(before, design, title, units)
         thrown = fit.words if fit.words.startswith(("with ", "thrown ")) else ""
         words = f"Throw it {thrown.removeprefix('thrown ')}." if thrown else ""
@@ -177,7 +177,7 @@ def _stop(
         outline=outline(design.leader) if design else (),
         hung=items_on(design.leader) if design else (),
         measures=fit.measures if fit else (),
-        cautions=(*stretch_cautions(stretch, day.water), *mend),
+        cautions=(*stretch_cautions(stretch, day.water), *hint),
         rules=rules_words(day.water.rules, units) if stretch.own_rules is not None else "",
         design=design,
     )

@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 
 from nine_knots.core.assess.sensitivity import sensitivity_of
 from nine_knots.core.base.cancellation import report_progress
-from nine_knots.core.base.errors import CannotCompute, TooLong
+from nine_knots.core.base.errors import CannotCompute, TimedOut
 from nine_knots.core.base.prose import count_words
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.situation import Situation
@@ -54,7 +54,7 @@ def found_so_far(asked: Search) -> Iterator[FindReading]:
             report_progress(int(1000 * SEARCHED * min(1.0, len(so_far.tried) / so_far.most)), 1000)
             dozen = pick_dozen(so_far.tried, asked.demands)
             yield _reading(so_far, dozen, asked, ended=False)
-    except TooLong:
+    except TimedOut:
         if so_far is None or not so_far.tried:
             raise
         cut = f"Time ran out after {len(so_far.tried)} of {so_far.most} leaders."
@@ -68,7 +68,7 @@ def found_so_far(asked: Search) -> Iterator[FindReading]:
             yield found
         bought = to_buy(asked, so_far, dozen)
         yield replace(found, to_buy=buy_words(bought, dozen, asked.angler.units))
-    except TooLong:
+    except TimedOut:
         cut = "All leaders were cast; time ran out while working out how often they open."
         yield replace(found, cut_short=cut)
 

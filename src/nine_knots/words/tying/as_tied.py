@@ -22,7 +22,7 @@ def as_tied(leader: Leader, came_out_m: tuple[float | None, ...], units: Units) 
                 f"Piece {number + 1} was to be {units.length(piece.length_m).text}; "
                 f"{units.length(length_m).text} is too far from it to be the same piece.",
                 where=f"came_out.{number}",
-                mend="Measure it again between its knots, or change the design.",
+                hint="Measure it again between its knots, or change the design.",
             )
         if isinstance(piece, LevelSection):
             pieces[number] = piece.remade(length_m=length_m)

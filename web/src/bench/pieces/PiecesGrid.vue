@@ -15,7 +15,7 @@ const pieces = computed(() => bench.evaluation?.pieces ?? [])
 const joints = computed(() => bench.evaluation?.joints ?? [])
 
 const faultsAt = (joint: number) =>
-  joints.value[joint]?.advice.faults.map((fault) => `${fault.what} ${fault.mend}`).join(' ') ?? ''
+  joints.value[joint]?.advice.faults.map((fault) => `${fault.what} ${fault.hint}`).join(' ') ?? ''
 
 const take = (piece: number) => (length: string) =>
   bench.tryEdit({ act: 'set-length', piece, length })

@@ -26,7 +26,7 @@ function mend(joint: number, instead: Connection) {
   <section v-if="found.length" class="faults" aria-label="How it is tied">
     <p v-for="fault in found" :key="`${fault.joint} ${fault.what}`" class="poor" role="note">
       <button type="button" class="link" @click="selection.select('joint', fault.joint)">
-        {{ place(fault.joint) }}</button>: <strong>{{ fault.what }}</strong> {{ fault.mend }}
+        {{ place(fault.joint) }}</button>: <strong>{{ fault.what }}</strong> {{ fault.hint }}
       <button
         v-if="fault.instead"
         type="button"

@@ -17,9 +17,9 @@ _HOOK = re.compile(r"^\s*(?:(?:no\.?|size|#)\s*)?(\d{1,2})(/0)?\s*$", re.IGNOREC
 
 def _clean(text: str, kind: str, example: str) -> str:
     if not text.strip():
-        raise Unreadable(f"No {kind} was given.", mend=f"Write one such as {example}.")
+        raise Unreadable(f"No {kind} was given.", hint=f"Write one such as {example}.")
     if len(text) > LONGEST_TEXT:
-        raise Unreadable(f"That is too long for a {kind}.", mend=f"Write one such as {example}.")
+        raise Unreadable(f"That is too long for a {kind}.", hint=f"Write one such as {example}.")
     text = text.replace("′", "'").replace("″", '"').replace("’", "'").replace("”", '"')
     for sign, fraction in _VULGAR.items():
         text = text.replace(sign, fraction)
@@ -32,7 +32,7 @@ def _value(number: str) -> float:
     for part in number.split():
         top, slash, bottom = part.partition("/")
         if slash and float(bottom) == 0.0:
-            raise Unreadable(f"“{part}” divides by nothing.", mend="Write a fraction such as 1/4.")
+            raise Unreadable(f"“{part}” divides by nothing.", hint="Write a fraction such as 1/4.")
         total += float(top) / float(bottom) if slash else float(top)
     return total
 
@@ -45,7 +45,7 @@ def _terms(text: str, kind: str, example: str) -> list[tuple[float, str]]:
         if match is None:
             raise Unreadable(
                 f"“{text}” is not a {kind}: “{text[place:]}” cannot be read.",
-                mend=f"Write one such as {example}.",
+                hint=f"Write one such as {example}.",
             )
         terms.append((_value(match.group(1)), (match.group(2) or "").lower()))
         place = match.end()
@@ -61,7 +61,7 @@ def _scaled(
         if unit and unit not in units:
             known = ", ".join(sorted(u for u in units if u.isalpha() or "/" in u))
             raise Unreadable(
-                f"“{unit}” is no unit of {kind}.", mend=f"Use one of {known}: {example}."
+                f"“{unit}” is no unit of {kind}.", hint=f"Use one of {known}: {example}."
             )
         if not unit and last is not float("inf"):
             # "4 ft 2": a bare last term after feet is inches
@@ -71,7 +71,7 @@ def _scaled(
         if factor >= last:
             raise Unreadable(
                 f"“{text}” gives the larger unit last or the same one twice.",
-                mend=f"Write one such as {example}.",
+                hint=f"Write one such as {example}.",
             )
         total, last = total + number * factor, factor
     return total, named
@@ -79,7 +79,7 @@ def _scaled(
 
 def _within(value: float, low: float, high: float, text: str, span: str) -> float:
     if not low <= value <= high:
-        raise OutOfRange(f"“{text}” is outside {span}.", mend="Check the figure and its unit.")
+        raise OutOfRange(f"“{text}” is outside {span}.", hint="Check the figure and its unit.")
     return value
 
 
@@ -115,7 +115,7 @@ def parse_as_sold(text: str, system: System = "imperial") -> tuple[float, float]
         except (Unreadable, OutOfRange):
             continue
     raise Unreadable(
-        f"“{text}” is no bought leader.", mend="Write its length and tip, such as 9 ft 5X."
+        f"“{text}” is no bought leader.", hint="Write its length and tip, such as 9 ft 5X."
     )
 
 
@@ -136,7 +136,7 @@ def parse_diameter(text: str, system: System = "imperial") -> float:
         if low <= meant <= high:
             raise OutOfRange(
                 f"“{text}” {bare} is outside {span}.",
-                mend=f"If you meant {text.strip()} {other}, write the unit with it.",
+                hint=f"If you meant {text.strip()} {other}, write the unit with it.",
             )
     return _within(value, low, high, text, span)
 
@@ -188,7 +188,7 @@ def parse_current(text: str, system: System = "imperial") -> float:
         return parse_speed(text, system)
     seconds, steps = (float(number.replace(",", ".")) for number in stick.groups())
     if seconds <= 0.0:
-        raise OutOfRange(f"“{text}” takes no time.", mend="Write such as 8 s for 10 steps.")
+        raise OutOfRange(f"“{text}” takes no time.", hint="Write such as 8 s for 10 steps.")
     return _within(STEP_M * steps / seconds, 0.0, 4.0, text, "0 to 4 m/s (13 ft/s)")
 
 
@@ -202,7 +202,7 @@ def parse_temperature(text: str, system: System = "imperial") -> float:
     """A temperature in °C from ``10 °C``, ``50 °F``; a bare number by the system. 0 to 30 °C."""
     match = _DEGREES.match(text.lower())
     if match is None:
-        raise Unreadable(f"“{text}” is no temperature.", mend="Write one such as 10 °C or 50 °F.")
+        raise Unreadable(f"“{text}” is no temperature.", hint="Write one such as 10 °C or 50 °F.")
     value, unit = float(match.group(1).replace(",", ".")), match.group(2)
     if unit == "f" or (not unit and system == "imperial"):
         value = (value - 32.0) / 1.8
@@ -213,7 +213,7 @@ def parse_price(text: str) -> float:
     """A sum of money from ``6.50`` or ``6,50``; which money is the angler's own affair."""
     match = _PRICE.fullmatch(text.strip())
     if match is None:
-        raise Unreadable(f"“{text.strip()}” is no price.", mend="Write it as 6.50.")
+        raise Unreadable(f"“{text.strip()}” is no price.", hint="Write it as 6.50.")
     return _within(float(match[0].replace(",", ".")), 0.01, 100_000.0, text, ".01 to 100,000")
 
 
@@ -223,7 +223,7 @@ def parse_share(text: str) -> float:
     try:
         value = float(plain.replace(",", ".")) / 100.0
     except ValueError as error:
-        raise Unreadable(f"“{text}” is no share.", mend="Write one such as 80 %.") from error
+        raise Unreadable(f"“{text}” is no share.", hint="Write one such as 80 %.") from error
     return _within(value, 0.0, 1.5, text, "0 to 150 %")
 
 
@@ -241,7 +241,7 @@ def parse_area(text: str) -> float:
     """A drag area in m² from ``3 cm²``, ``3 cm2``, ``.5 in²``; a bare number is cm²."""
     match = _AREA.match(text.lower().removeprefix("sq ").replace("sq ", ""))
     if match is None:
-        raise Unreadable(f"“{text}” is no area.", mend="Write one such as 3 cm2.")
+        raise Unreadable(f"“{text}” is no area.", hint="Write one such as 3 cm2.")
     value = float(match.group(1).replace(",", ".")) * _AREA_UNITS[match.group(2) or "cm"]
     return _within(value, 1e-7, 0.05, text, "0.1 mm² to 500 cm²")
 
@@ -250,11 +250,11 @@ def parse_hook(text: str) -> int:
     """A hook size as a number that falls as hooks grow: 14 is 14, 1 is 1, 1/0 is 0, 2/0 is -1."""
     match = _HOOK.match(text)
     if match is None:
-        raise Unreadable(f"“{text}” is no hook size.", mend="Write one such as 14 or 2/0.")
+        raise Unreadable(f"“{text}” is no hook size.", hint="Write one such as 14 or 2/0.")
     size = int(match.group(1))
     number = 1 - size if match.group(2) else size
     if not -9 <= number <= 26 or size == 0:
         raise OutOfRange(
-            f"Hook size “{text}” is outside 26 to 10/0.", mend="Give a size from 26 to 10/0."
+            f"Hook size “{text}” is outside 26 to 10/0.", hint="Give a size from 26 to 10/0."
         )
     return number

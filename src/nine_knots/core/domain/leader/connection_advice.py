@@ -47,7 +47,7 @@ class ConnectionFault:
     """What is poor about a joint as it is tied, and the mend; ``instead`` where a knot mends it."""
 
     what: str
-    mend: str
+    hint: str
     instead: Connection | None
 
 
@@ -313,18 +313,18 @@ def _faults_between(tied: Connection, above: Piece, below: Piece) -> tuple[Conne
     knot = KNOTS[tied.knot]
     families = {above.strand.substance.family, below.strand.substance.family}
     best = joint_between(above, below)
-    mend = f"Tie {with_article(choice_title(best), False)}."
+    hint = f"Tie {with_article(choice_title(best), False)}."
     if tied.kind == "knot" and tied.doubled is None:
         if _too_great(tied, upper_m, lower_m):
             named = with_article(knot.title, False)
             what = f"The step is too great for {named}: the thinner strand slips or cuts."
             faults.append(
-                ConnectionFault(what, mend, best if best != tied else ring_between(above, below))
+                ConnectionFault(what, hint, best if best != tied else ring_between(above, below))
             )
         if families == {"nylon", "fluorocarbon"} and tied.knot in ("albright", "double-surgeons"):
             named = with_article(knot.title)
             what = f"{named} from fluorocarbon to nylon slips more than it needs to."
-            faults.append(ConnectionFault(what, mend, best))
+            faults.append(ConnectionFault(what, hint, best))
     if tied.dropper is not None and tied.kind == "knot" and not tied.leaves_a_tag:
         what = f"{with_article(knot.title)} leaves no tag for a dropper."
         instead = tied.remade(knot="triple-surgeons")

@@ -29,7 +29,7 @@ def _on_a_tag(leader: Leader, bench: Workbench) -> Leader:
         raise EditRefused(
             "There is no room for another fly above.",
             where="edit",
-            mend="Lengthen the tippet, or tie the next fly in line, behind.",
+            hint="Lengthen the tippet, or tie the next fly in line, behind.",
         )
     joint = _joint_near(leader, place_m, flies)
     if joint is None:

@@ -53,7 +53,7 @@ def apply_edit(leader: Leader, edit: Edit, bench: Workbench) -> Leader:
     except ValidationError as error:
         said = error.errors()[0]["msg"].removeprefix("Value error, ")
         raise EditRefused(
-            f"That would not be a leader: {said}.", where="edit", mend="Try a smaller change."
+            f"That would not be a leader: {said}.", where="edit", hint="Try a smaller change."
         ) from error
 
 
@@ -63,20 +63,20 @@ def _check_index(leader: Leader, edit: Any) -> None:
         raise EditRefused(
             f"There is no piece {piece + 1}; the leader has {len(leader.pieces)}.",
             where="edit.piece",
-            mend="Choose one that is there.",
+            hint="Choose one that is there.",
         )
     if joint is not None and not 0 <= joint < len(leader.joints):
         raise EditRefused(
             f"There is no joint {joint}; the last one is {len(leader.joints) - 1}.",
             where="edit.joint",
-            mend="Choose one that is there.",
+            hint="Choose one that is there.",
         )
     thing = getattr(edit, "thing", None)
     if thing is not None and not 0 <= thing < len(leader.attachments):
         raise EditRefused(
             "There is nothing of this number on the line.",
             where="edit.thing",
-            mend="Choose one that is there.",
+            hint="Choose one that is there.",
         )
 
 
@@ -128,7 +128,7 @@ def _step_stock(leader: Leader, edit: StepStock, bench: Workbench) -> Leader:
         raise EditRefused(
             f"You own no {which} spool of this kind.",
             where=f"leader.pieces.{edit.piece}",
-            mend="Add one under Spools, or step the other way.",
+            hint="Add one under Spools, or step the other way.",
         )
     return _restocked(leader, edit.piece, spools[place], bench)
 
@@ -147,7 +147,7 @@ def _split(leader: Leader, edit: Split, bench: Workbench) -> Leader:
         raise EditRefused(
             "This piece is too short to split.",
             where=f"leader.pieces.{edit.piece}",
-            mend=f"Lengthen it to {bench.units.length(2 * SHORTEST_PIECE_M).text} or more.",
+            hint=f"Lengthen it to {bench.units.length(2 * SHORTEST_PIECE_M).text} or more.",
         )
     return split_at(leader, edit.piece, piece.length_m * edit.share, bench)
 
@@ -157,7 +157,7 @@ def _merge(leader: Leader, edit: Merge, bench: Workbench) -> Leader:  # noqa: AR
         raise EditRefused(
             "There is no piece below this one to merge with.",
             where="edit.piece",
-            mend="Choose the piece above.",
+            hint="Choose the piece above.",
         )
     above, below = leader.pieces[edit.piece : edit.piece + 2]
     both = above.length_m + below.length_m
@@ -165,7 +165,7 @@ def _merge(leader: Leader, edit: Merge, bench: Workbench) -> Leader:  # noqa: AR
         raise EditRefused(
             "A knotless taper cannot grow to take in the piece below.",
             where=f"leader.pieces.{edit.piece}",
-            mend="Delete the piece instead.",
+            hint="Delete the piece instead.",
         )
     pieces, joints = list(leader.pieces), list(leader.joints)
     pieces[edit.piece : edit.piece + 2] = [resized(above, both, "tip")]
@@ -207,7 +207,7 @@ def _delete(leader: Leader, edit: Delete, bench: Workbench) -> Leader:  # noqa: 
         raise EditRefused(
             "The last piece cannot go: a leader has at least one.",
             where="edit.piece",
-            mend="Change its spool or its length instead.",
+            hint="Change its spool or its length instead.",
         )
     del pieces[i]
     if i == 0:

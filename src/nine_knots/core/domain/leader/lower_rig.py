@@ -79,6 +79,6 @@ def _parted(leader: Leader, joint: int | None) -> int:
         raise EditRefused(
             "There is no ring or swivel here to part the leader at.",
             where="joint",
-            mend="Tie a ring or a swivel in first: what hangs below it can then be swapped.",
+            hint="Tie a ring or a swivel in first: what hangs below it can then be swapped.",
         )
     return at

@@ -22,7 +22,7 @@ def rebuilt(leader: Leader, pieces: list[Any], joints: list[Connection]) -> Lead
     """The leader with other pieces and joints, its school and attachments kept."""
     if len(pieces) > MOST_PIECES:
         raise EditRefused(
-            f"A leader has at most {MOST_PIECES} pieces.", mend="Merge or delete one first."
+            f"A leader has at most {MOST_PIECES} pieces.", hint="Merge or delete one first."
         )
     most_m = sum(piece.length_m for piece in pieces) - SHORTEST_PIECE_M
     return Leader(
@@ -86,7 +86,7 @@ def move_joint(leader: Leader, edit: MoveJoint, bench: Workbench) -> Leader:
         raise EditRefused(
             "The upper end is at the line's tip and stays there.",
             where="edit.joint",
-            mend="Drag the joint below it, or the fly's end.",
+            hint="Drag the joint below it, or the fly's end.",
         )
     index = edit.joint - 1
     above = leader.pieces[index]
@@ -121,7 +121,7 @@ def set_length(leader: Leader, edit: SetLength, bench: Workbench) -> Leader:
         raise EditRefused(
             f"This knotless taper has only {bench.units.length(most).text} left.",
             where=f"leader.pieces.{edit.piece}.length",
-            mend="Give a shorter length, or tie a level piece below it.",
+            hint="Give a shorter length, or tie a level piece below it.",
         )
     return with_piece(leader, edit.piece, resized(piece, length, "tip"))
 
@@ -135,6 +135,6 @@ def cut_back(leader: Leader, edit: CutBack, bench: Workbench) -> Leader:
         raise EditRefused(
             "Only a knotless taper is cut back, and some of it must be left.",
             where=f"leader.pieces.{edit.piece}",
-            mend="Set the length of a level piece instead, or cut less.",
+            hint="Set the length of a level piece instead, or cut less.",
         )
     return with_piece(leader, edit.piece, resized(piece, left, edit.end))

@@ -108,7 +108,7 @@ def shot_kg(text: str) -> float:
     try:
         return parse_mass(text, bare="g")
     except Refused as error:
-        error.mend = f"Write a size ({', '.join(SHOT_G)}) or a weight such as 0.4 g."
+        error.hint = f"Write a size ({', '.join(SHOT_G)}) or a weight such as 0.4 g."
         raise
 
 
@@ -142,12 +142,12 @@ def _step_thing(leader: Leader, edit: StepThing, bench: Workbench) -> Leader:  #
     elif thing.kind == "indicator":
         sizes, now, field = list(FLOATS_M), thing.diameter_m or 0.0, "diameter_m"
     else:
-        raise EditRefused("A mark has no size.", where="edit.thing", mend="Move it instead.")
+        raise EditRefused("A mark has no size.", where="edit.thing", hint="Move it instead.")
     onward = [size for size in sizes if (size - now) * edit.by > 0.01 * now]
     if not onward:
         which = "bigger" if edit.by > 0 else "smaller"
         raise EditRefused(
-            f"There is no {which} size.", where="edit.thing", mend="Type the one that you have."
+            f"There is no {which} size.", where="edit.thing", hint="Type the one that you have."
         )
     return _with_thing(leader, edit.thing, **{field: min(onward, key=lambda s: abs(s - now))})
 
@@ -163,7 +163,7 @@ def _inner(leader: Leader, joint: int) -> None:
         raise EditRefused(
             "A fly hangs between two pieces of the leader.",
             where="edit.joint",
-            mend="Split the piece first, then choose the joint.",
+            hint="Split the piece first, then choose the joint.",
         )
 
 
@@ -182,7 +182,7 @@ def set_dropper(leader: Leader, edit: SetDropper, bench: Workbench) -> Leader:
             raise EditRefused(
                 "A dropper is made of level material.",
                 where="edit.spool_id",
-                mend="Choose a spool.",
+                hint="Choose a spool.",
             )
         strand = item.strand
     elif strand is None or (edit.tag is not None and edit.tag != (old.tag if old else None)):
@@ -203,7 +203,7 @@ def set_dropper(leader: Leader, edit: SetDropper, bench: Workbench) -> Leader:
 def _dropper(leader: Leader, joint: int) -> Dropper:
     found = leader.joints[joint].dropper
     if found is None:
-        raise EditRefused("There is no dropper here.", where="edit.joint", mend="Tie one first.")
+        raise EditRefused("There is no dropper here.", where="edit.joint", hint="Tie one first.")
     return found
 
 
@@ -221,7 +221,7 @@ def _change_fly(leader: Leader, edit: ChangeFly, bench: Workbench) -> Leader:  #
         raise EditRefused(
             "The tag is too short for another knot.",
             where="edit.joint",
-            mend="Retie the joint with a longer tag, or set the dropper's length.",
+            hint="Retie the joint with a longer tag, or set the dropper's length.",
         )
     new = old.remade(length_m=left)
     return leader.with_joint(edit.joint, leader.joints[edit.joint].remade(dropper=new))
@@ -246,7 +246,7 @@ def _set_fly_in_line(leader: Leader, edit: SetFlyInLine, bench: Workbench) -> Le
 
 def _remove_fly_in_line(leader: Leader, edit: RemoveFlyInLine, bench: Workbench) -> Leader:  # noqa: ARG001
     if leader.joints[edit.joint].fly is None:
-        raise EditRefused("There is no fly in line here.", where="edit.joint", mend="Choose it.")
+        raise EditRefused("There is no fly in line here.", where="edit.joint", hint="Choose it.")
     usual = joint_between(leader.pieces[edit.joint - 1], leader.pieces[edit.joint])
     return leader.with_joint(edit.joint, usual)
 

@@ -32,7 +32,7 @@ class Workbench:
         raise EditRefused(
             f"There is no spool “{spool_id}” on the shelf.",
             where="edit.spool_id",
-            mend="Choose one of the spools you own, or add it under Spools.",
+            hint="Choose one of the spools you own, or add it under Spools.",
         )
 
     def level_by_thickness(self, like: Strand | TaperedStrand | None = None) -> list[Spool]:
@@ -65,6 +65,6 @@ class Workbench:
         spools = [s for s in spools if s.strand.substance.family != "wire"] or spools
         if not spools:
             raise EditRefused(
-                "There is no spool on the shelf.", mend="Add a spool under Spools first."
+                "There is no spool on the shelf.", hint="Add a spool under Spools first."
             )
         return min(spools, key=lambda s: abs(s.strand.diameter_m - diameter_m))
