@@ -210,7 +210,7 @@ def measure(debt: Debt, designs: tuple[Design, ...], before: list[dict[str, Scor
                 if key not in now:
                     continue
                 moved = abs(now[key].position - cord.position)
-                debt.flips += now[key].standing != cord.standing
+                debt.flips += now[key].status != cord.status
                 if moved > debt.moved and math.isfinite(moved):
                     debt.moved, debt.cord = moved, cord.title.lower()
 

@@ -24,13 +24,13 @@ def test_every_figure_follows_a_change(client, saved):
     assert after["pieces"][5]["length"]["text"] == "3 ft"
     assert after["length"]["si"] > before["length"]["si"]
     assert after["work"]["rows"][5]["cut"]["si"] > before["work"]["rows"][5]["cut"]["si"]
-    assert after["verdict"][2]["standing"] == "too much"
+    assert after["verdict"][2]["status"] == "too much"
 
 
 def test_a_word_changes_the_sentence_and_what_is_asked(client, saved):
     answer = ask(client, saved["design"], say={"part": "fish mass", "text": "30 lb"}).json()
     assert "30 lb" in answer["evaluation"]["sentence"][5]["text"]
-    assert answer["evaluation"]["verdict"][1]["standing"] == "too little"
+    assert answer["evaluation"]["verdict"][1]["status"] == "too little"
 
 
 def test_metric_anglers_read_metric(client, saved):

@@ -42,7 +42,7 @@ def test_a_cast_from_what_was_good_a_moment_ago_comes_out_alike(client, saved):
 
 def test_a_dry_fly_that_would_be_driven_is_shown_eased(client, saved):
     driven = ask(client, saved["design"], stroke={"speed": "double haul"}).json()
-    assert driven["reserve"] > 1.9
+    assert driven["speed_margin"] > 1.9
     assert driven["eased"].startswith("Shown at ")
     gentle = ask(client, saved["design"], stroke={"speed": "11 m/s"}).json()
     assert gentle["eased"] == ""
@@ -114,7 +114,7 @@ def test_remedies_are_asked_for_and_can_be_put_on_the_bench(client, saved):
     for remedy in remedies:
         assert remedy["words"]
         if remedy["what"] != "stroke":
-            assert ask(client, remedy["design"]).json()["turnover"]["standing"] == "right"
+            assert ask(client, remedy["design"]).json()["turnover"]["status"] == "right"
     sound = client.post("/api/v1/casts/remedies", json={"bench": "test", "design": saved["design"]})
     assert sound.json() == []
 

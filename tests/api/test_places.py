@@ -106,10 +106,10 @@ def test_what_is_not_there_is_said(base):
 
 def test_the_gauge_is_read_and_its_troubles_change_nothing(client, skarn):
     told = client.get(f"{skarn}/level", params={"units": "metric"}).json()
-    assert (told["standing"], told["level"][-2:]) == ("fresh", " m")
+    assert (told["status"], told["level"][-2:]) == ("fresh", " m")
     assert "just now" in told["words"]
     stale = client.get(f"{skarn}/level", params={"trick": "stale"}).json()
-    assert stale["standing"] == "stale"
+    assert stale["status"] == "stale"
     assert "too old to go by" in stale["words"]
     for trick in ("absurd", "no json", "error"):
         refused = client.get(f"{skarn}/level", params={"trick": trick})

@@ -134,7 +134,7 @@ def test_a_plan_is_packed_with_all_that_may_be_asked_at_the_water(client, plan_i
     assert "It piles up" in back
     stop = pack["stops"][0]
     deeper, faster = stop["planned"]
-    assert stop["cells"][deeper][faster]["standing"] == "right"
+    assert stop["cells"][deeper][faster]["status"] == "right"
     assert len(stop["cells"][0]) == len(stop["faster"])
     assert [item["planned"] for item in stop["levels"]].count(True) == 1
     assert {item["sees"] for item in stop["sees"]} >= {"It drags", "It piles up", "The fly sinks"}

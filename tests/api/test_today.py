@@ -15,7 +15,7 @@ def test_every_school_comes_once_in_its_group(client):
     assert groups == sorted(groups, key=["fits this day", "would do", "not for this"].index)
     first = cards[0]
     assert first["group"] == "fits this day"
-    assert {item["standing"] for item in first["measures"]} == {"right"}
+    assert {item["status"] for item in first["measures"]} == {"right"}
     design = {"title": first["title"], "notes": "", "situation": SITUATION}
     body = {"design": {**design, "leader": first["leader"]}}
     assert client.post("/api/v1/bench", json=body).status_code == 200

@@ -60,7 +60,7 @@ def test_what_mends_it_and_what_works(client, rig):
     remedies = ask(client, "/remedies", shallow).json()
     assert "setting" in {remedy["what"] for remedy in remedies}
     mended = ask(client, "", remedies[0]["design"], movie=False).json()
-    assert {mended["drift"]["standing"], mended["depth_cord"]["standing"]} == {"right"}
+    assert {mended["drift"]["status"], mended["depth_cord"]["status"]} == {"right"}
     lines = ask(client, "/tuning", rig).json()["lines"]
     assert {line["what"] for line in lines} == {"setting", "shot", "bead"}
 

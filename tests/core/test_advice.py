@@ -144,4 +144,4 @@ def test_soft_wire_takes_a_surgeons_and_a_snap_without_fault():
     swapped = apply_edit(snapped, UseStock(piece=1, spool_id="nylon-stiff-160"), workbench())
     assert (swapped.joints[-1].kind, swapped.joints[-1].knot) == ("snap", "improved-clinch")
     with pytest.raises(ValidationError, match="at the leader's end"):
-        tied(mono, soft).remade(joints=(leader.joints[0], other.joint, leader.joints[2]))
+        tied(mono, soft).evolve(joints=(leader.joints[0], other.joint, leader.joints[2]))

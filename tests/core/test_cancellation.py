@@ -138,7 +138,7 @@ def test_a_depth_table_cut_short_says_what_is_missing_and_goes_on():
     assert some is not None
     assert some.cut_short.startswith("Time ran out with ")
     cells = [cell for row in some.rows for cell in row.cells]
-    missing = [cell for cell in cells if cell.standing is None]
+    missing = [cell for cell in cells if cell.status is None]
     assert 0 < len(missing) < len(cells)
     assert str(len(missing)) in some.cut_short
     with cancellable(Somebody(4)), pytest.raises(TimedOut):
@@ -147,7 +147,7 @@ def test_a_depth_table_cut_short_says_what_is_missing_and_goes_on():
     assert not whole.cut_short
     for row, other in zip(whole.rows, some.rows, strict=True):
         for cell, before in zip(row.cells, other.cells, strict=True):
-            assert before in (cell, before if before.standing is None else cell)
+            assert before in (cell, before if before.status is None else cell)
 
 
 def test_a_search_cut_short_shows_what_it_found_and_goes_on(monkeypatch):

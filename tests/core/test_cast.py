@@ -180,16 +180,16 @@ FOAM = Fly(title="f", kind="foam", hook=6)
 
 def test_the_cord_says_how_much_of_the_stroke_is_to_spare():
     right = turnover_score(thrown(SOUND), SOUND, day(), INCHES)
-    assert right.standing == "right"
+    assert right.status == "right"
     assert re.fullmatch(r"opens, (half|two thirds|three quarters) to spare", right.figure)
     assert "less than an easy stroke; yours leaves at 49 ft/s" in right.why
     long_fine = tied(*SOUND.pieces[:-1], level(4, 12, "tippet", "nylon-soft"))
     heap = turnover_score(thrown(long_fine, FOAM), long_fine, day(fly=FOAM), METRIC)
-    assert (heap.standing, heap.figure) == ("too little", "piles up")
+    assert (heap.status, heap.figure) == ("too little", "piles up")
     assert heap.position < heap.band.low
     wind = Wind(speed_m_s=8.0, bearing="in the face")
     against = turnover_score(thrown(SOUND, wind=-8.0), SOUND, day(wind=wind), METRIC)
-    assert against.standing == "too little"
+    assert against.status == "too little"
     assert "as yours against this wind" in against.why
 
 
@@ -201,10 +201,10 @@ def test_the_cord_goes_with_the_margin_and_never_jumps():
     places = [each.position for each in cords]
     assert places == sorted(places)
     assert max(b - a for a, b in pairwise(places)) < 0.02
-    standings = [each.standing for each in cords]
+    standings = [each.status for each in cords]
     assert sorted(standings, key=["too little", "right", "too much"].index) == standings
     # a streamer that is thrown too hard lies as it should
-    assert (cord(3.0).standing, cord(3.0, "strip").standing) == ("too much", "right")
+    assert (cord(3.0).status, cord(3.0, "strip").status) == ("too much", "right")
     assert cord(1.02).marginal
     assert not cord(1.06).marginal
 
@@ -212,7 +212,7 @@ def test_the_cord_goes_with_the_margin_and_never_jumps():
 def test_no_stroke_is_said_as_such():
     none = CastResult(MinimumLaunchSpeed(None, 2), Stroke())
     told = turnover_score(none, SOUND, day(), METRIC)
-    assert (told.standing, told.why) == (
+    assert (told.status, told.why) == (
         "too little",
         "No stroke opens it, not even one of 45 m/s.",
     )
@@ -233,7 +233,7 @@ def test_no_two_sentences_about_a_cast_disagree(margin, straight, opening, wind,
     cast, situation = result(margin, straight, opening), day(wish=wish, wind=wind)
     told = turnover_score(cast, SOUND, situation, INCHES, own)
     lies = landing_words(cast, wind, situation.floats, INCHES, own)
-    if told.standing == "right":
+    if told.status == "right":
         assert "heap" not in lies
         assert told.figure not in ("piles up", "barely opens")
     if told.figure == "piles up":
@@ -319,8 +319,8 @@ def test_a_mono_rig_is_judged_by_mass():
     mono, tippet = (1140 * pi / 4 * (thou * 25.4e-6) ** 2 for thou in (6.3, 5))
     expected = (mono * (8.0 - 1.2192) + tippet * 1.2192) / 2.6e-4
     assert mass_ratio(rig, bead) == pytest.approx(expected, rel=1e-6)
-    assert mono_score(mass_ratio(rig, bead)).standing == "right"
-    assert mono_score(mass_ratio(rig, speck)).standing == "too little"
+    assert mono_score(mass_ratio(rig, bead)).status == "right"
+    assert mono_score(mass_ratio(rig, speck)).status == "too little"
     assert mono_score(4.5).marginal
     assert "more than 1000 times" in mono_score(float("inf")).why
 
@@ -364,7 +364,7 @@ def test_a_stop_and_drop_lays_slack():
     """Common practice, no source; in the model by the higher stop."""
     flat, dropped = (cast_of(design(SOUND), Stroke(drop=drop), INCHES) for drop in (False, True))
     assert dropped.slack.si > flat.slack.si + 0.1
-    assert dropped.reserve == flat.reserve
+    assert dropped.speed_margin == flat.speed_margin
     assert dropped.near == flat.near
 
 
@@ -372,7 +372,7 @@ def test_while_a_piece_is_dragged_the_cord_goes_along():
     """The turnover alone, from the answer before: near to what is found from nothing."""
 
     def dragged(step: int, wind: float):
-        leader = SOUND.remade(pieces=(*SOUND.pieces[:-1], level(6, 2 + 0.1 * step, "tippet")))
+        leader = SOUND.evolve(pieces=(*SOUND.pieces[:-1], level(6, 2 + 0.1 * step, "tippet")))
         return design(leader, wind=Wind(speed_m_s=wind, bearing="in the face"))
 
     for wind, within in ((0.0, 0.02), (5.0, 1e-9)):
@@ -380,7 +380,7 @@ def test_while_a_piece_is_dragged_the_cord_goes_along():
         rough = rough_cast_of(dragged(2, wind), Stroke(), INCHES, whole.near)
         assert rough.movie is None
         settled = cast_of(dragged(2, wind), Stroke(), INCHES, rough.near)
-        assert rough.reserve == pytest.approx(settled.reserve, rel=within)
+        assert rough.speed_margin == pytest.approx(settled.speed_margin, rel=within)
         assert settled == cast_of(dragged(2, wind), Stroke(), INCHES), "it comes out the same"
 
 
@@ -410,8 +410,8 @@ def test_near_the_edge_a_verdict_says_what_it_hangs_on_until_that_is_known():
 
     assert f"hangs on {BY_DRAG}; and on {BY_SPEED}." in why()
     fly = made.situation.fly
-    timed = fly.remade(drag_area_m2=fly.air_drag_area_m2)
-    known = made.remade(situation=made.situation.remade(fly=timed))
+    timed = fly.evolve(drag_area_m2=fly.air_drag_area_m2)
+    known = made.evolve(situation=made.situation.evolve(fly=timed))
     assert f"hangs on {BY_SPEED}." in why(known)
     assert "hangs on" not in why(known, OwnCast(speed_factor=1.02))
     assert "hangs on" not in why(design())
@@ -430,8 +430,8 @@ def test_a_light_fly_near_the_edge_hangs_on_the_lines_stiffness_until_its_droop_
     made = design(SOUND, fly=speck, wind=Wind(speed_m_s=6.0, bearing="in the face"))
 
     def why(line: FlyLine) -> str:
-        of = made.remade(situation=made.situation.remade(line=line))
+        of = made.evolve(situation=made.situation.evolve(line=line))
         return cast_of(of, Stroke(), INCHES, own=OwnCast(speed_factor=1.02)).turnover.why
 
     assert BY_BEND in why(FIVE)
-    assert BY_BEND not in why(FIVE.remade(tip_bend_nm2=LINE.tip_bend_nm2))
+    assert BY_BEND not in why(FIVE.evolve(tip_bend_nm2=LINE.tip_bend_nm2))

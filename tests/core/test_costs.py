@@ -9,8 +9,8 @@ from nine_knots.core.domain.strand import Price
 from nine_knots.words.costs import cost_text, cost_words, money
 from tests.makers import SHELF
 
-DEAR = SHELF[0].remade(price=Price(paid=6.0, amount=30.0))
-PLAIN = SHELF[1].remade(price=None)
+DEAR = SHELF[0].evolve(price=Price(paid=6.0, amount=30.0))
+PLAIN = SHELF[1].evolve(price=None)
 STOCK = {item.spool_id: item for item in (DEAR, PLAIN)}
 
 

@@ -64,8 +64,8 @@ def test_both_ends_of_every_strand_are_accounted_for(key):
             assert item.curve.points[0] == pytest.approx(item.curve.points[-1])
             continue
         ends += [abs(float(item.curve.points[i, 0])) > EDGE for i in (0, -1)]
-    standing = {"between": 2, "line": 2}.get(KNOTS[key].place, 1)
-    assert sum(ends) == standing
+    status = {"between": 2, "line": 2}.get(KNOTS[key].place, 1)
+    assert sum(ends) == status
     assert len(ends) - sum(ends) >= 1
 
 

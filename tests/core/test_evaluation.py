@@ -53,7 +53,7 @@ def test_a_hinge_hangs_too_low_and_a_reversal_stands_too_high():
     sound = measure(design(tied(level(18, 4), level(15, 3), level(12, 2))), "match")
     hinge = measure(design(tied(level(18, 4), level(9, 3))), "match")
     back = measure(design(tied(level(15, 4), level(19, 3))), "match")
-    assert (sound.standing, hinge.standing, back.standing) == ("right", "too little", "too much")
+    assert (sound.status, hinge.status, back.status) == ("right", "too little", "too much")
     assert hinge.position < sound.band.low <= sound.position <= sound.band.high < back.position
     assert "joint 1" in hinge.why
 
@@ -62,7 +62,7 @@ def test_a_mono_rig_is_not_judged_by_its_joint_to_the_line():
     rig = tied(level(8, 36, "butt"), level(6, 4, "tippet"))
     rig = Leader(pieces=rig.pieces, joints=rig.joints, school="thin-mono")
     said = measure(design(rig), "match")
-    assert said.standing == "right"
+    assert said.status == "right"
     assert "fly leads" in said.why
 
 
@@ -72,14 +72,14 @@ def test_hold_moves_with_the_fish():
         design(quarry=TargetFish(mass_kg=9.0), water=Water(snags="heavy snags")), "hold"
     )
     assert light.position > heavy.position
-    assert heavy.standing == "too little"
+    assert heavy.status == "too little"
     assert "you lose" in heavy.why
 
 
 def test_cutting_teeth_want_wire():
     pike = {"quarry": TargetFish(kind="pike", mass_kg=2.0)}
     said = measure(design(tied(level(20, 4), level(15, 2)), **pike), "hold")
-    assert said.standing == "too little"
+    assert said.status == "too little"
     assert "wire" in said.why
     pieces = (level(20, 4), level(17, 2), level(15, 1, "bite", "wire-single"))
     swivel = Connection(kind="swivel", knot="haywire", upper_knot="improved-clinch")
@@ -91,7 +91,7 @@ def test_cutting_teeth_want_wire():
 def test_length_is_judged_by_the_leaders_own_school():
     short = Leader(pieces=PLAIN.pieces, joints=PLAIN.joints, school="compound-slack")
     said = measure(design(short), "length")
-    assert said.standing == "too little"
+    assert said.status == "too little"
     assert said.why.startswith("Compound slack")
 
 
@@ -168,7 +168,7 @@ def test_another_fish_is_said_by_its_mouth_and_teeth():
     assert (heard.fish.title, heard.fish.bites_through) == ("fish", False)
     wolf = heard.model_copy(update={"own": OwnFish(title="wolf fish", teeth="cutting")})
     said = measure(design(quarry=wolf), "hold")
-    assert said.standing == "too little"
+    assert said.status == "too little"
     assert "wolf fish" in said.why
     with pytest.raises(ValidationError, match="mouth and teeth"):
         TargetFish(kind="other")

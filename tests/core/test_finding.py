@@ -75,7 +75,7 @@ def test_what_is_found_does_all_that_was_asked_when_it_is_read_again(found, name
         leader = chosen.one.table.leader
         read = {score.key: score for score in Assessor(held_day, RUNA).measures(leader, STROKE)}
         for key in {"turnover", "depth", "drift", "match"} & set(read):
-            assert read[key].standing == "right", (key, read[key])
+            assert read[key].status == "right", (key, read[key])
         assert hold_of(leader).low_n >= need_of(held_day).most_n
         if demands.most_knots is not None:
             assert knots_in(leader) <= demands.most_knots
@@ -125,8 +125,8 @@ def test_upper_flies_are_tied_as_comes_out_best(found):
     assert {joint.kind == "fly" for joint in joints} == {True, False}  # in line, and on tags
     tags = {round(joint.dropper.length_m, 3) for joint in joints if joint.dropper}
     assert len(tags) > 1
-    ruled = DAYS["nymph"].water.remade(rules=WaterRules(most_flies=1))
-    (why,) = infeasible_demands(DAYS["nymph"].remade(water=ruled), RUNA, Demands(flies=2))
+    ruled = DAYS["nymph"].water.evolve(rules=WaterRules(most_flies=1))
+    (why,) = infeasible_demands(DAYS["nymph"].evolve(water=ruled), RUNA, Demands(flies=2))
     assert "allow one fly; you ask for 2" in why
 
 
@@ -198,7 +198,7 @@ def test_it_is_asked_for_in_a_sentence():
 
 def test_cards_say_why_each_and_what_is_given_up():
     demands = Demands(wishes=("long and fine",))
-    here = DAYS["dry"].remade(water=Water(kind="pocket water", depth_m=0.5, pace_m_s=0.6))
+    here = DAYS["dry"].evolve(water=Water(kind="pocket water", depth_m=0.5, pace_m_s=0.6))
     *_, last = found_so_far(Search(here, STROKE, RUNA, demands, most=32))
     first, *others = last.cards
     assert first.why.startswith("The balanced one")
@@ -234,8 +234,8 @@ def test_the_spool_to_buy_is_one_that_is_lacked_and_what_it_makes_is_better():
 
 def test_what_is_cast_and_what_its_fly_pulls_out_are_told_beside_each_other(found):
     _, tried = found["nymph"]
-    pulled = next(evaluated for evaluated in tried if evaluated.reserve is None)
-    cast = next(evaluated for evaluated in tried if evaluated.reserve is not None)
+    pulled = next(evaluated for evaluated in tried if evaluated.speed_margin is None)
+    cast = next(evaluated for evaluated in tried if evaluated.speed_margin is not None)
     for item, other in ((pulled, cast), (cast, pulled)):
         said = SAID["easy to throw"](item, other, INCHES)
         assert (

@@ -94,6 +94,6 @@ def test_depth_and_pace_go_into_the_water_a_leader_is_judged_against():
 
 def test_a_gauge_is_gone_by_while_it_is_fresh_and_does_not_leap():
     fresh = read_gauge(((0.62, 600.0), (0.60, 4200.0)))
-    assert (fresh.standing, fresh.rises_m_h) == ("fresh", pytest.approx(0.02))
-    assert read_gauge(((0.62, 90_000.0),)).standing == "stale"
-    assert read_gauge(((4.0, 600.0), (0.6, 1500.0))).standing == "odd"
+    assert (fresh.status, fresh.rises_m_h) == ("fresh", pytest.approx(0.02))
+    assert read_gauge(((0.62, 90_000.0),)).status == "stale"
+    assert read_gauge(((4.0, 600.0), (0.6, 1500.0))).status == "odd"

@@ -56,6 +56,6 @@ def test_a_bite_piece_is_thick_for_teeth_and_not_judged():
 def test_an_indicator_at_the_very_end_leaves_the_joints_to_the_line():
     leader = tied(level(18, 3), level(15, 2), level(12, 2))
     low = Attachment(kind="indicator", above_end_m=1e-18, diameter_m=0.016)
-    ends = (leader, leader.remade(attachments=(low,)))
+    ends = (leader, leader.evolve(attachments=(low,)))
     plain, found = ([joint.flag for joint in match_joints(end, line_profile(FIVE))] for end in ends)
     assert found == plain

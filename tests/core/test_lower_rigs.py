@@ -21,7 +21,7 @@ def ringed(*below, joint=1):
     leader = tied(level(18, 5, "butt"), *below)
     joints = list(leader.joints)
     joints[joint] = RING
-    return leader.remade(joints=tuple(joints))
+    return leader.evolve(joints=tuple(joints))
 
 
 def hung(leader, *edits):

@@ -26,8 +26,8 @@ from tests.core.test_cast import SOUND, thrown
 from tests.makers import METRIC, day, design
 
 
-def seen(landed, reserve=1.7, by_word=True) -> Landing:
-    return Landing(usual=log(reserve), by_word=by_word, landed=landed)
+def seen(landed, speed_margin=1.7, by_word=True) -> Landing:
+    return Landing(usual=log(speed_margin), by_word=by_word, landed=landed)
 
 
 def test_with_no_landing_an_angler_is_a_usual_one():
@@ -37,9 +37,9 @@ def test_with_no_landing_an_angler_is_a_usual_one():
 
 
 @pytest.mark.parametrize("landed", LANDED)
-@pytest.mark.parametrize("reserve", [0.4, 1.0, 1.8, 4.0])
-def test_the_first_landing_moves_a_little_and_never_jumps(landed, reserve):
-    own = estimate((seen(landed, reserve),)).own
+@pytest.mark.parametrize("speed_margin", [0.4, 1.0, 1.8, 4.0])
+def test_the_first_landing_moves_a_little_and_never_jumps(landed, speed_margin):
+    own = estimate((seen(landed, speed_margin),)).own
     assert abs(log(own.speed_factor)) < 0.1
     for now, before in zip((own.piles_up, own.soft, own.slams), (0.90, 1.35, 2.4), strict=True):
         assert abs(log(now / before)) < 0.3
@@ -69,8 +69,8 @@ def test_many_landings_find_the_angler_who_made_them(truth):
     made = []
     for number in range(240):
         usual, by_word = rng.uniform(log(0.5), log(4.0)), number % 2 == 0
-        reserve = usual + (log(truth) if by_word else 0.0) + SCATTER * rng.standard_t(FREEDOM)
-        landed = LANDED[sum(reserve > cut for cut in cuts)]
+        speed_margin = usual + (log(truth) if by_word else 0.0) + SCATTER * rng.standard_t(FREEDOM)
+        landed = LANDED[sum(speed_margin > cut for cut in cuts)]
         made.append(Landing(usual, by_word, landed))
     found = estimate(tuple(made))
     assert abs(log(found.own.speed_factor / truth)) < 2.5 * found.speed

@@ -66,13 +66,13 @@ def test_words_of_an_act_name_the_spool_or_count_them():
     ],
 )
 def test_nylon_is_to_be_pulled_after_years_and_no_figure_is_made_of_it(material, thou, bought, old):
-    item = spool(thou, material).remade(bought_on=bought)
+    item = spool(thou, material).evolve(bought_on=bought)
     assert bool(age_words(item, TODAY)) == old
     assert item.strand.breaking_n == spool(thou, material).strand.breaking_n
 
 
 def test_years_are_whole_ones():
-    item = spool(6).remade(bought_on="2024-11-28")
+    item = spool(6).evolve(bought_on="2024-11-28")
     assert years_old(item, TODAY) == 1
     assert years_old(item, "2026-11-28") == 2
 
@@ -86,7 +86,7 @@ def test_little_is_less_than_three_of_the_largest_takes():
 
 
 def test_the_list_tells_what_lacks_then_what_is_low_then_what_is_old():
-    old = spool(6, "nylon-soft").remade(bought_on="2019-01-01")
+    old = spool(6, "nylon-soft").evolve(bought_on="2019-01-01")
     stock = (old, spool(18, left_m=1.0), spool(15, left_m=50.0))
     rows = shopping(stock, takes_of(((SEDGE, 1),)), {}, TODAY, INCHES)
     lacking = [row for row in rows if row.why.endswith("for the leaders to be tied")]
@@ -101,7 +101,7 @@ def test_it_is_said_where_figures_come_from():
     plain = spool(6, "nylon-soft")
     assert known_words(plain, METRIC)[0] == "Its thickness is as it was sold, ± 0.026."
     by = MeasuredSpread(off=0.01, readings=9)
-    measured = plain.remade(strand=plain.strand.remade(across_by=by, modulus_by=by))
+    measured = plain.evolve(strand=plain.strand.evolve(across_by=by, modulus_by=by))
     said = known_words(measured, METRIC)
     assert said[0] == "Measured, nine readings: 0.152 mm ± 0.004."
     assert said[2] == "Its stiffness was measured, ± 2%."
@@ -120,7 +120,7 @@ def test_hold_is_known_by_label_law_or_pulls():
 
 def test_two_ends_are_of_one_stuff_and_size():
     one = spool(18)
-    check_ends(one, spool(18.3).remade(spool_id="b", strand=strand(18.3, spool_id="b")))
+    check_ends(one, spool(18.3).evolve(spool_id="b", strand=strand(18.3, spool_id="b")))
     for other in (one, spool(15), spool(18, "nylon-soft"), packet()):
         with pytest.raises(OutOfRange):
             check_ends(one, other)
@@ -140,8 +140,8 @@ def test_somebody_elses_leader_is_of_the_nearest_spools_and_the_same_length():
 def test_what_differs_is_said_piece_by_piece():
     assert differences(SEDGE, SEDGE, INCHES) == ("Nothing differs.",)
     pieces = list(SEDGE.leader.pieces)
-    pieces[-1] = pieces[-1].remade(length_m=1.0)
-    other = SEDGE.remade(leader=SEDGE.leader.remade(pieces=tuple(pieces)), notes="Longer.")
+    pieces[-1] = pieces[-1].evolve(length_m=1.0)
+    other = SEDGE.evolve(leader=SEDGE.leader.evolve(pieces=tuple(pieces)), notes="Longer.")
     said = differences(SEDGE, other, INCHES)
     assert [entry.split(":")[0] for entry in said] == ["Whole length", "Piece 6", "Its notes."]
 

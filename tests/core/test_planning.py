@@ -106,7 +106,7 @@ def test_every_leader_of_a_plan_is_right_where_it_is_fished():
         if "stroke" in stop.fit.words:
             continue  # thrown harder, in words of the stroke
         again = Assessor(design.situation, RUNA).measures(design.leader, thrown)
-        assert all(item.standing == "right" for item in again if item.key != "length")
+        assert all(item.status == "right" for item in again if item.key != "length")
     # one leader is not put away for another and then taken out again for nothing
     assert len(found.chosen.uppers) <= 2
     reading = read(plan, found)
@@ -137,7 +137,7 @@ def test_what_lies_ready_is_taken_first_and_is_not_tied():
 def test_where_nothing_serves_the_nearest_is_told(monkeypatch):
     monkeypatch.setattr("nine_knots.core.plan.sought.MOST_SOUGHT", 16)
     gale = Wind(speed_m_s=28.0, bearing="in the face")
-    plan = a_plan(("mill-glide", 0)).remade(wind=gale)
+    plan = a_plan(("mill-glide", 0)).evolve(wind=gale)
     found = work_plan(plan, SKARN, CAST)
     stop = read(plan, found).stops[0]
     assert stop.design is None
@@ -152,7 +152,7 @@ def test_where_no_school_serves_a_leader_is_sought(monkeypatch):
     found = work_plan(plan, SKARN, CAST)
     stop = found.stops[0]
     assert stop.candidate.origin == "sought"
-    assert all(score.standing == "right" for score in stop.fit.measures)
+    assert all(score.status == "right" for score in stop.fit.measures)
     assert ends_as_advised(stop.fit.design.leader, stop.fit.design.situation)
     said = read(plan, found).stops[0]
     assert said.title == "Found for The mill glide"
@@ -171,7 +171,7 @@ def test_a_float_that_is_moved_is_said_as_on_the_bank():
     things = []
     for attachment in nymph.leader.attachments:
         things.append(attachment.moved(-0.2032) if attachment.kind == "indicator" else attachment)
-    after = nymph.remade(leader=nymph.leader.remade(attachments=(*things, shot)))
+    after = nymph.evolve(leader=nymph.leader.evolve(attachments=(*things, shot)))
     words = change_words(nymph, after, "It", INCHES)
     assert words.startswith("Slide the indicator down 8 in, to ")
     assert "add one BB shot, 7¾ in above the point fly" in words
@@ -201,7 +201,7 @@ def test_what_ends_in_a_ring_is_another_upper_than_what_the_fly_is_tied_to():
     parted = next(item.leader for item in OWN if parting_joint(item.leader) is not None)
     at = parting_joint(parted)
     end = OWN[0].leader.joints[-1]
-    plain = parted.remade(
+    plain = parted.evolve(
         pieces=parted.pieces[:at], joints=(*parted.joints[:at], end), attachments=()
     )
     assert part_names(plain)[0] != part_names(parted)[0]
@@ -210,5 +210,5 @@ def test_what_ends_in_a_ring_is_another_upper_than_what_the_fly_is_tied_to():
 
 def test_parts_are_alike_where_they_are_tied_alike():
     leader = OWN[0].leader
-    again = leader.remade(attachments=())
+    again = leader.evolve(attachments=())
     assert part_names(leader) == part_names(again)

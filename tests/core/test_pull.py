@@ -104,24 +104,24 @@ def fact(found, title):
 
 def test_facts_follow_fish_snags_rod_and_ring():
     calm = reading()
-    assert fact(calm, "The day asks").standing == "right"
+    assert fact(calm, "The day asks").status == "right"
     assert "a quarter to a third" in fact(calm, "Set the drag to").text
     heavy = design(quarry=TargetFish(mass_kg=6.0), water=Water(snags="heavy snags"))
-    assert fact(reading(heavy), "The day asks").standing == "too little"
+    assert fact(reading(heavy), "The day asks").status == "too little"
     stout = design(tied(level(24, 4, "butt"), level(22, 3, "tippet")))
-    assert fact(reading(stout), "The rod").standing == "too much"
-    assert fact(reading(stout), "Above the leader").standing == "too much"
+    assert fact(reading(stout), "The rod").status == "too much"
+    assert fact(reading(stout), "Above the leader").status == "too much"
     joints = list(PLAIN.joints)
     joints[2] = Connection(kind="ring", knot="improved-clinch", upper_knot="clinch")
     ringed = Leader(pieces=PLAIN.pieces, joints=tuple(joints))
     assert "above the ring" in fact(reading(design(ringed)), "Order of break").text
     weak = worn(ringed, 0, "wind knot")
-    assert fact(reading(design(weak)), "Order of break").standing in ("right", "too much")
+    assert fact(reading(design(weak)), "Order of break").status in ("right", "too much")
 
 
 def test_a_weak_place_above_the_tippet_is_the_wrong_order():
     weak = worn(tied(level(9, 4, "butt"), level(9, 2, "tippet")), 0, "wind knot")
-    assert fact(reading(design(weak)), "Order of break").standing == "too much"
+    assert fact(reading(design(weak)), "Order of break").status == "too much"
 
 
 def test_the_record_rule_measures_as_it_says():
@@ -166,12 +166,12 @@ def test_everything_from_the_reel_to_the_hook_is_one_chain():
     whole = evaluate(design(line=backed.line), {}, INCHES).chain
     assert [link.title for link in whole.links][:3] == ["reel", "backing", "backing to line"]
     assert "300 ft" in whole.links[1].detail
-    poor = backed.line.remade(backing=backed.line.backing.remade(strength_n=4.0 * POUND_N))
+    poor = backed.line.evolve(backing=backed.line.backing.evolve(strength_n=4.0 * POUND_N))
     weak = design(line=poor)
     found = reel_to_leader(weak, hold_of(weak.leader))
     assert found.leader_first + sum(link.chance for link in found.links) == pytest.approx(1.0)
     told = fact(reading(weak), "Above the leader")
-    assert told.standing == "too much"
+    assert told.status == "too much"
     assert told.text.startswith("The reel, 2.4 lb, parts before the leader")
     for text in ("20 lb", "a lot, 100 yd"):
         with pytest.raises(Unreadable):

@@ -37,8 +37,8 @@ def test_tries_add_up_and_are_the_same_every_time():
 def test_a_fly_timed_in_a_jar_is_less_of_a_doubt():
     fly = TIGHT.situation.fly
     fluid = fluid_of(TIGHT.situation.water)
-    timed = fly.remade(sink_m_s=fly_body(fly, fluid).sink_m_s(fluid))
-    made = TIGHT.remade(situation=TIGHT.situation.remade(fly=timed))
+    timed = fly.evolve(sink_m_s=fly_body(fly, fluid).sink_m_s(fluid))
+    made = TIGHT.evolve(situation=TIGHT.situation.evolve(fly=timed))
     before, after = (dict(reach_of(item, USUAL_QUESTION, INCHES).shares) for item in (TIGHT, made))
     assert after["fly"] < 0.5 * before["fly"]
 
@@ -47,7 +47,7 @@ def test_what_no_knowing_mends_a_fly_on_top_and_any_depth_are_told_as_they_are()
     shallow = reach_of(FLOAT, WaterQuestion(wanted_m=0.3), INCHES)
     assert (shallow.right, shallow.deep) == (0, 32)
     told = reach_reading(shallow, INCHES)
-    assert told.fact.standing == "too much"
+    assert told.fact.status == "too much"
     assert "not for want of knowing" in told.settle
     dry = DESIGNS["Skarn evening sedge"]
     assert reach_of(dry, USUAL_QUESTION, INCHES) is None
@@ -63,25 +63,25 @@ def test_as_many_reach_it_as_of_plain_draws():
     fluid, right, tries = fluid_of(day.water), 0, 150
 
     def falling(fly, by):
-        return fly.remade(sink_m_s=by * fly_body(fly, fluid).sink_m_s(fluid))
+        return fly.evolve(sink_m_s=by * fly_body(fly, fluid).sink_m_s(fluid))
 
     for _ in range(tries):
         pace, depth, falls = chance.normal(size=3)
         by = exp(FALLS_OFF * falls)
-        water = day.water.remade(
+        water = day.water.evolve(
             pace_m_s=day.water.pace_m_s * exp(GUESSED_OFF * pace),
             depth_m=day.water.depth_m * exp(GUESSED_OFF * depth),
         )
         leader = FLOAT.leader
         for number, fly in leader.flies_above:
             joint = leader.joints[number]
-            dropper = joint.dropper.remade(fly=falling(fly, by)) if joint.dropper else None
+            dropper = joint.dropper.evolve(fly=falling(fly, by)) if joint.dropper else None
             fly_in_line = None if joint.dropper else falling(fly, by)
-            leader = leader.with_joint(number, joint.remade(dropper=dropper, fly=fly_in_line))
-        situation = day.remade(water=water, fly=falling(day.fly, by))
-        made = FLOAT.remade(situation=situation, leader=leader)
+            leader = leader.with_joint(number, joint.evolve(dropper=dropper, fly=fly_in_line))
+        situation = day.evolve(water=water, fly=falling(day.fly, by))
+        made = FLOAT.evolve(situation=situation, leader=leader)
         depth_cord = next(judgement.measures(made, USUAL_QUESTION, INCHES))
-        right += depth_cord.standing == "right"
+        right += depth_cord.status == "right"
     found = reach_of(FLOAT, USUAL_QUESTION, INCHES)
     share, expected = found.right / found.tries, right / tries
     assert share == pytest.approx(expected, abs=2.5 * (expected * (1 - expected) / 32) ** 0.5)

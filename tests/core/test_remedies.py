@@ -47,7 +47,7 @@ def offered(made, stroke=STROKE):
 
 
 def test_a_leader_that_does_not_open_is_offered_what_opens_it():
-    assert cast_again(LONG).standing == "too little"
+    assert cast_again(LONG).status == "too little"
     found = {remedy.what: remedy for remedy in offered(LONG)}
     assert {"tippet length", "fly"} <= set(found)
     for what, remedy in found.items():
@@ -55,7 +55,7 @@ def test_a_leader_that_does_not_open_is_offered_what_opens_it():
         if what == "stroke":
             assert remedy.design == LONG
             stroke = Stroke(speed_m_s=SPEEDS[remedy.stroke["speed"]])
-        assert cast_again(remedy.design, stroke).standing == "right"
+        assert cast_again(remedy.design, stroke).status == "right"
         assert "→" in remedy.words or "instead" in remedy.words
     shorter = found["tippet length"].design.leader.pieces
     assert shorter[-1].length_m < LONG.leader.pieces[-1].length_m
@@ -64,11 +64,11 @@ def test_a_leader_that_does_not_open_is_offered_what_opens_it():
 
 def test_a_dry_fly_thrown_far_too_hard_is_offered_a_softer_stroke():
     driven = Stroke(speed_m_s=SPEEDS["double haul"])
-    assert cast_again(SHORT, driven).standing == "too much"
+    assert cast_again(SHORT, driven).status == "too much"
     found = {remedy.what: remedy for remedy in offered(SHORT, driven)}
     stroke = found["stroke"]
     assert stroke.design == SHORT
-    assert cast_again(SHORT, Stroke(speed_m_s=SPEEDS[stroke.stroke["speed"]])).standing == "right"
+    assert cast_again(SHORT, Stroke(speed_m_s=SPEEDS[stroke.stroke["speed"]])).status == "right"
 
 
 def test_a_leader_that_barely_fails_is_offered_a_harder_stroke_by_name():
@@ -81,7 +81,7 @@ def test_a_leader_that_is_right_needs_none():
     sound = tied(
         level(18, 3, "butt"), level(15, 2), level(12, 1), level(9, 1), level(7, 2, "tippet")
     )
-    assert cast_again(design(sound)).standing == "right"
+    assert cast_again(design(sound)).status == "right"
     assert offered(design(sound)) == ()
 
 

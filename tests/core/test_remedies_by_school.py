@@ -57,7 +57,7 @@ def test_too_weak_a_tippet_is_mended_by_the_next_that_holds():
     )
     spool = next(found_item for found_item in found if found_item.what == "tippet spool")
     mended = judged(spool.design.leader, strong)
-    assert mended.verdict["hold"].standing == "right"
+    assert mended.verdict["hold"].status == "right"
     assert spool.design.leader.tippet_diameter_m > 5 * THOU_M
 
 

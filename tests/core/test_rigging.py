@@ -198,7 +198,7 @@ def test_a_tube_goes_on_before_the_knot_and_a_snap_has_a_step_of_its_own():
         Connection(kind="loops", knot="perfection-loop"),
         Connection(kind="snap", knot="haywire"),
     )
-    trace = tied(level(20, 3, "bite", "wire-single")).remade(joints=ends)
+    trace = tied(level(20, 3, "bite", "wire-single")).evolve(joints=ends)
     titles = [screen.title for screen in screens(trace, tube, {}, INCHES)]
     on, knot, hung = (
         next(i for i, title in enumerate(titles) if said in title)

@@ -51,7 +51,7 @@ def test_what_fits_is_right_in_every_measure_that_the_bench_reads(name):
         turnover = cast_of(fit.design, Stroke(), INCHES).turnover
         water = water_reading(fit.design, USUAL_QUESTION, INCHES, movie=False)
         read += [turnover, water.depth_cord]
-        assert {measure.standing for measure in read} == {"right"}, fit.key
+        assert {measure.status for measure in read} == {"right"}, fit.key
     for found_item in found.values():
         assert found_item.words
         assert found_item.group in GROUPS
@@ -90,7 +90,7 @@ def test_on_a_sinking_line_a_long_leader_is_said_to_be_long_and_a_short_one_is_n
     line, length_ft, said
 ):
     """Common practice, no source: two to five feet behind what sinks, or the fly lags above it."""
-    lake = DAYS["streamer"].remade(line=FlyLine(title="l", weight=7, sinking=line))
+    lake = DAYS["streamer"].evolve(line=FlyLine(title="l", weight=7, sinking=line))
     assert (beyond_most(length_ft * FOOT_M, lake) != 0.0) is said
 
 
@@ -123,12 +123,12 @@ def test_nothing_stands_in_for_the_wire_that_teeth_want():
 
 def test_what_would_do_names_the_one_change_and_carries_it():
     """Into a gale with an easy stroke: a harder one, a stouter tippet, or a shorter leader."""
-    gale = DAYS["streamer"].remade(wind=Wind(speed_m_s=8.0, bearing="in the face"))
+    gale = DAYS["streamer"].evolve(wind=Wind(speed_m_s=8.0, bearing="in the face"))
     found = tried(gale, stroke=Stroke(speed_m_s=11.0))
     would = [found_item for found_item in found.values() if found_item.group == "would do"]
     assert would
     for entry in would:
-        assert {measure.standing for measure in entry.measures} == {"right"}, entry.key
+        assert {measure.status for measure in entry.measures} == {"right"}, entry.key
         assert entry.words.startswith(("with ", "at ", "thrown "))
 
 
@@ -146,7 +146,7 @@ def test_an_empty_shelf_fits_nothing_and_the_cards_stand_in_order():
 
 def test_the_spool_that_most_schools_lack_is_the_one_to_buy():
     shelf = tuple(item for item in demo_stock() if "fluorocarbon" not in item.spool_id)
-    found = tried(DAYS["streamer"], RUNA.remade(stock=shelf))
+    found = tried(DAYS["streamer"], RUNA.evolve(stock=shelf))
     reading = today_reading([card_of(found_item, INCHES) for found_item in found.values()])
     lacking = [card for card in reading.cards if card.group != "not for this" and card.lacks]
     wanted = reading.buy.removeprefix("One spool to buy for a day like this: ").split(", for ")[0]

@@ -46,14 +46,14 @@ def test_it_stands_as_the_bench_says_it_does(design, speed_m_s):
     stroke = Stroke(speed_m_s=speed_m_s)
     told = matters_reading(sensitivity_of(design, stroke, Angler()), INCHES).facts[0]
     bench = cast_of(design, stroke, INCHES).turnover
-    assert told.standing == ("right" if bench.standing == "too much" else bench.standing)
+    assert told.status == ("right" if bench.status == "too much" else bench.status)
     assert ("only just" in told.text) == bench.marginal
 
 
 def test_what_is_known_is_no_doubt_any_more(edge):
     fly = EDGE.situation.fly
-    timed = fly.remade(drag_area_m2=fly.air_drag_area_m2)
-    made = EDGE.remade(situation=EDGE.situation.remade(fly=timed))
+    timed = fly.evolve(drag_area_m2=fly.air_drag_area_m2)
+    made = EDGE.evolve(situation=EDGE.situation.evolve(fly=timed))
     known = sensitivity_of(made, Stroke(), Angler(cast=OwnCast(speed_factor=1.001)))
     spreads = {doubt.source: doubt.spread for doubt in known.doubts}
     before = {doubt.source: doubt.spread for doubt in edge.doubts}
@@ -73,9 +73,9 @@ def test_a_sure_leader_is_told_so_and_opens_into_more_wind_with_a_harder_stroke(
 def test_mono_and_what_no_stroke_opens_are_refused_by_name():
     with pytest.raises(CannotCompute, match="thrown by its fly"):
         sensitivity_of(DESIGNS["Tight line for the pockets"], Stroke(), Angler())
-    storm = EDGE.situation.remade(wind=Wind(speed_m_s=25.0, bearing="in the face"))
+    storm = EDGE.situation.evolve(wind=Wind(speed_m_s=25.0, bearing="in the face"))
     with pytest.raises(CannotCompute, match="No stroke opens"):
-        sensitivity_of(EDGE.remade(situation=storm), Stroke(), Angler())
+        sensitivity_of(EDGE.evolve(situation=storm), Stroke(), Angler())
 
 
 def test_what_if_tells_what_the_bench_would_of_such_a_day():
@@ -89,6 +89,6 @@ def test_what_if_tells_what_the_bench_would_of_such_a_day():
     assert gale.turnover.position < as_it_is.turnover.position < harder.turnover.position
     assert gale.wind.endswith("in the face")
     assert behind.wind.endswith("from behind")
-    bulky = EDGE.situation.fly.remade(drag_area_m2=2.0 * EDGE.situation.fly.air_drag_area_m2)
+    bulky = EDGE.situation.fly.evolve(drag_area_m2=2.0 * EDGE.situation.fly.air_drag_area_m2)
     other = what_if(EDGE, Stroke(), Angler(), Supposition(fly=bulky))
     assert other.turnover.position <= as_it_is.turnover.position

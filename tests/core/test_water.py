@@ -199,7 +199,7 @@ def test_a_figure_changes_with_what_is_asked_of_it():
     short, long = (fish_rig(fish(made, WaterQuestion(count_s=s))) for s in (2.0, 20.0))
     assert long.lowest.height_m < short.lowest.height_m - 0.5
     wanted = water_reading(made, WaterQuestion(wanted_m=0.5, count_s=20.0), METRIC)
-    assert wanted.depth_cord.standing == "too much"
+    assert wanted.depth_cord.status == "too much"
 
 
 def test_the_setting_brings_the_fly_to_the_depth_that_is_wanted():
@@ -232,8 +232,8 @@ def test_the_depth_table_has_a_cell_for_every_pace_and_depth():
     assert table.rows[0].pace == "a crawl"
     cells = [cell for row in table.rows for cell in row.cells]
     assert all(cell.change for cell in cells)
-    assert {"right"} < {cell.standing for cell in cells}
-    assert all((cell.change == "as it is") == (cell.standing == "right") for cell in cells)
+    assert {"right"} < {cell.status for cell in cells}
+    assert all((cell.change == "as it is") == (cell.status == "right") for cell in cells)
     with pytest.raises(CannotCompute, match="no depth"):
         depth_table(design(wish="drift on top"), Angler(stock=SHELF, system="metric"))
 
@@ -257,7 +257,7 @@ def test_a_heavy_rig_takes_a_small_float_under():
     slow = Water(kind="run", depth_m=2.5, pace_m_s=0.5)
     reading = water_reading(deep(heavy, water=slow), USUAL_QUESTION, INCHES)
     assert reading.drift.figure == "goes under"
-    assert reading.drift.standing == "too much"
+    assert reading.drift.status == "too much"
 
 
 def test_rules_of_the_water_are_checked_and_deferred():
@@ -269,7 +269,7 @@ def test_rules_of_the_water_are_checked_and_deferred():
     reading = water_reading(made, USUAL_QUESTION, INCHES, movie=False)
     *checked, last = reading.rules
     assert {fact.title for fact in checked} == {"Flies", "Barbless", "Lead", "Wire", "Flies apart"}
-    assert all(fact.standing != "right" for fact in checked)
+    assert all(fact.status != "right" for fact in checked)
     assert "local authority" in last.text
     assert water_reading(deep(), USUAL_QUESTION, INCHES, movie=False).rules == ()
 

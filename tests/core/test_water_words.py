@@ -94,7 +94,7 @@ def test_both_schools_of_weight_are_told():
     swinging = swinging.model_copy(update={"school": "tight-line"})
     reading = water_reading(deep(swinging, fly=LIGHT), USUAL_QUESTION, METRIC)
     weights = next(fact for fact in reading.facts if fact.title == "Weights")
-    assert weights.standing == "too much"
+    assert weights.status == "too much"
 
 
 def test_a_tight_line_is_told_led_slower_and_stopped():
@@ -223,12 +223,12 @@ def test_depth_and_drift_never_contradict_each_other(way, point):
         reading = water_reading(
             design(fished, fly=hooked, water=water, wish=wish), USUAL_QUESTION, METRIC, movie=False
         )
-        pair = (reading.depth_cord.standing, reading.drift.figure)
+        pair = (reading.depth_cord.status, reading.drift.figure)
         never_down = pair[1] in ("too light", "never gets down", "hangs")
         assert not (never_down and pair[0] != "too little"), (pair, depth, pace, set_at)
         drags = pair[1] in ("drags on the bed", "anchored")
         assert not (drags and pair[0] == "too little"), (pair, depth, pace, set_at)
-        assert not (pair[0] == "too much" and reading.drift.standing != "too much"), pair
+        assert not (pair[0] == "too much" and reading.drift.status != "too much"), pair
 
 
 def test_the_lowest_fly_counts_and_the_others_are_told():
@@ -243,7 +243,7 @@ def test_the_lowest_fly_counts_and_the_others_are_told():
 def test_where_a_longer_drift_might_do_its_length_is_named_until_it_is_said():
     light = deep(rigged(HangOn(kind="indicator", above="100 cm")), fly=LIGHT)
     taken = water_reading(light, USUAL_QUESTION, METRIC, movie=False).drift
-    assert taken.standing == "too little"
+    assert taken.status == "too little"
     assert "m is taken: say yours" in taken.why
     said = water_reading(light, WaterQuestion(drift_m=6.0), METRIC, movie=False).drift
     assert "say yours" not in said.why
@@ -252,11 +252,11 @@ def test_where_a_longer_drift_might_do_its_length_is_named_until_it_is_said():
 def test_grease_near_a_dry_fly_is_not_right_and_degreasing_mends_it():
     greased = design(rigged(HangOn(kind="grease", above="2 in")))
     cord = water_reading(greased, USUAL_QUESTION, INCHES).depth_cord
-    assert (cord.standing, cord.figure) == ("too much", "tippet floats")
+    assert (cord.status, cord.figure) == ("too much", "tippet floats")
     found = water_remedies_for(greased, Stroke(), Angler(stock=SHELF))
     (mended,) = (remedy for remedy in found if remedy.what == "grease")
     assert mended.words == "degrease the last 3 ft"
-    assert water_reading(mended.design, USUAL_QUESTION, INCHES).depth_cord.standing == "right"
+    assert water_reading(mended.design, USUAL_QUESTION, INCHES).depth_cord.status == "right"
 
 
 def test_a_greased_leader_holds_a_sunk_fly_up_where_the_grease_ends():
@@ -288,5 +288,5 @@ def test_a_sighter_under_water_is_warned_of():
         for leader in (short, led())
     )
     assert "of the sighter are under water" in under.why
-    assert under.marginal or under.standing != "right"
+    assert under.marginal or under.status != "right"
     assert "sighter" not in clear.why

@@ -38,7 +38,7 @@ def folder() -> Iterator[Path]:
 
 
 @pytest.fixture(scope="session")
-def standing() -> Iterator[Running]:
+def status() -> Iterator[Running]:
     """A running program for tests that do not end it."""
     with own_folder() as made:
         running = Running(made).ready()

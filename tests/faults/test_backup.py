@@ -103,8 +103,8 @@ def test_what_is_no_whole_backup_changes_nothing(start, folder, tmp_path):
     assert running.http.get("/api/v1/leaders").json()
 
 
-def test_a_daily_backup_is_made_and_a_new_one_not_the_same_day(standing):
-    backups = standing.local / "backups"
+def test_a_daily_backup_is_made_and_a_new_one_not_the_same_day(status):
+    backups = status.local / "backups"
     until(lambda: len(list(backups.glob("daily-*.zip"))) == 1, "the daily backup")
     time.sleep(1.0)
     assert len(list(backups.glob("*"))) == 1

@@ -66,13 +66,13 @@ def test_a_killed_database_is_refused_with_a_time_and_comes_back(start):
             assert "content-security-policy" in call.headers
 
 
-def test_a_hung_database_is_replaced(standing):
-    reader = Reader(standing.url)
+def test_a_hung_database_is_replaced(status):
+    reader = Reader(status.url)
     reader.start()
-    (hung,) = family(standing)["database"]
+    (hung,) = family(status)["database"]
     hung.suspend()
     until(lambda: not psutil.pid_exists(hung.pid) or hung.status() == "zombie", "it is ended")
-    until(lambda: answers(standing), "another one")
+    until(lambda: answers(status), "another one")
     until(lambda: reader.calls[-1].status_code == 200, "an answer")
     reader.stop()
     assert set(reader.pages) == {200}

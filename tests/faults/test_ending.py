@@ -103,21 +103,21 @@ def test_an_application_that_dies_is_started_again(start):
     saver.check()
 
 
-def test_workers_that_die_are_replaced(standing):
-    with httpx.Client(base_url=standing.url, timeout=60.0) as client:
+def test_workers_that_die_are_replaced(status):
+    with httpx.Client(base_url=status.url, timeout=60.0) as client:
         first = client.get("/api/v1/leaders").json()[0]
         design = client.get(f"/api/v1/leaders/{first['leader_id']}").json()["design"]
         for number in range(ROUNDS):
-            for worker in family(standing)["workers"]:
+            for worker in family(status)["workers"]:
                 worker.kill()
             stroke = {"speed": f"{12.0 + number / 20.0} m/s"}  # never one whose answer is kept
             body = {"bench": "b", "design": design, "stroke": stroke}
             assert client.post("/api/v1/casts", json=body).status_code == 200
 
 
-def test_nothing_that_serves_runs_as_root(standing):
-    until(lambda: family(standing)["workers"], "workers")
-    for kind, processes in family(standing).items():
+def test_nothing_that_serves_runs_as_root(status):
+    until(lambda: family(status)["workers"], "workers")
+    for kind, processes in family(status).items():
         for process in processes:
             if psutil.Process().uids().effective == 0:
                 assert process.uids().effective != 0, kind

@@ -31,10 +31,10 @@ def cpu_s(processes: list[psutil.Process]) -> float:
     return sum(sum(process.cpu_times()[:2]) for process in processes)
 
 
-def test_memory_stays_under_what_is_promised(standing):
-    with httpx.Client(base_url=standing.url, timeout=120.0) as client:
+def test_memory_stays_under_what_is_promised(status):
+    with httpx.Client(base_url=status.url, timeout=120.0) as client:
         design = design_of(client, "Down the drop-off, perch lake")
-        until(lambda: family(standing)["workers"], "workers")
+        until(lambda: family(status)["workers"], "workers")
         huge = json.dumps({"design": [{"a": [1] * 50}] * 2000}).encode()[:390_000]
         for number in range(120):
             fished = {"count": f"{1 + 0.1 * number:.1f} s"}
@@ -44,15 +44,15 @@ def test_memory_stays_under_what_is_promised(standing):
                 kind = {"content-type": "application/json"}
                 assert client.post("/api/v1/bench", content=huge, headers=kind).status_code >= 400
                 assert client.get("/api/v1/leaders", params={"limit": 200}).status_code == 200
-    (service,) = family(standing)["service"]
+    (service,) = family(status)["service"]
     assert service.memory_info().rss < SERVICE_BYTES
-    for worker in family(standing)["workers"]:
+    for worker in family(status)["workers"]:
         assert worker.memory_info().rss < WORKER_BYTES
 
 
-def test_a_caller_who_leaves_takes_the_work_along(standing):
+def test_a_caller_who_leaves_takes_the_work_along(status):
     streaming = {"accept": "text/event-stream"}
-    with httpx.Client(base_url=standing.url, timeout=120.0) as client:
+    with httpx.Client(base_url=status.url, timeout=120.0) as client:
         design = design_of(client, "Tag rig for the gorge pool")
         client.post("/api/v1/water", json={"bench": "b", "design": design})  # all is up
         for number in range(3):
@@ -64,7 +64,7 @@ def test_a_caller_who_leaves_takes_the_work_along(standing):
                 lines = events.iter_lines()
                 assert next(lines) == "event: progress"
             time.sleep(1.0)
-            workers = family(standing)["workers"]
+            workers = family(status)["workers"]
             before = cpu_s(workers)
             time.sleep(1.0)
             assert cpu_s(workers) - before < QUIET_CPU_S

@@ -36,7 +36,7 @@ def read(cards, paper) -> PdfReader:
 
 def test_a_leader_of_next_to_nothing_is_drawn():
     speck = level(5, 1)
-    made = tied(speck.remade(length_m=5e-324))
+    made = tied(speck.evolve(length_m=5e-324))
     assert len(read([card(leader=made)], "letter").pages) >= 1
 
 

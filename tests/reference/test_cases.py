@@ -55,7 +55,7 @@ def nylon(*pounds: float):
 
 def sound(tied) -> None:
     """Its own verdict and its knots do not condemn it."""
-    standings = {key: measure.standing for key, measure in tied.verdict.items()}
+    standings = {key: measure.status for key, measure in tied.verdict.items()}
     assert standings["match"] == "right", tied.verdict["match"].why
     assert standings["hold"] != "too little", tied.verdict["hold"].why
     assert standings["length"] == "right", tied.verdict["length"].why
@@ -81,8 +81,8 @@ def test_1_halving_for_a_small_streamer_and_never_under_ten_thousandths():
         )
         assert usual.proposal.shortfalls == ()
         cast = thrown(usual)
-        assert cast.turnover.standing == "right"
-        assert 1.0 <= cast.reserve < 1.5
+        assert cast.turnover.status == "right"
+        assert 1.0 <= cast.speed_margin < 1.5
     longer = tie(
         "halving", day(water=RUN, wish="strip", fly=STREAMER, quarry=trout), shelf, feet=9.5
     )
@@ -104,15 +104,15 @@ def test_2_bought_tapers_as_sold_and_with_finer_tippet():
         near(whole.length_m, 9 * FOOT_M, 0.01)
         assert all(1.0 <= feet <= 3.05 for feet in tied.feet[1:])
         cast = thrown(tied)
-        assert cast.turnover.standing == "right"
-        assert cast.reserve > 1.5
+        assert cast.turnover.status == "right"
+        assert cast.speed_margin > 1.5
         assert "straight" not in cast.turnover.figure
         assert cast.agreement == ""
     short = tie(
         "sixty-twenty-twenty-knotless", day(fly=fly("dry", 16)), (bought(7.5, 5),), feet=7.5
     )
     nine = tie("sixty-twenty-twenty-knotless", day(fly=fly("dry", 16)), (bought(9, 5),))
-    assert thrown(short).reserve > thrown(nine).reserve
+    assert thrown(short).speed_margin > thrown(nine).speed_margin
 
 
 def test_3_compound_slack_lands_with_slack_and_fails_a_bushy_fly():
@@ -125,7 +125,7 @@ def test_3_compound_slack_lands_with_slack_and_fails_a_bushy_fly():
     assert 30 <= tied.inches[-1] <= 36
     near(tied.leader.tippet_diameter_m, 6 * THOU_M, 0.01)
     cast = thrown(tied)
-    assert cast.turnover.standing == "right"
+    assert cast.turnover.status == "right"
     assert 0.2 < cast.slack.si < 0.7
     stouter = tie(
         "compound-slack",
@@ -138,7 +138,7 @@ def test_3_compound_slack_lands_with_slack_and_fails_a_bushy_fly():
     bushy = fly("dry", 10, bulk="bushy")
     at = day(water=pocket, fly=bushy)
     fails = tie("compound-slack", at, stiff + soft, tippet_m=6 * THOU_M)
-    assert thrown(fails).turnover.standing == "too little"
+    assert thrown(fails).turnover.status == "too little"
 
 
 def test_4_long_fine_opens_in_calm_and_not_in_a_stiff_head_wind():
@@ -155,10 +155,10 @@ def test_4_long_fine_opens_in_calm_and_not_in_a_stiff_head_wind():
     near(tied.leader.length_m, 15 * FOOT_M)
     near(tied.leader.pieces[0].upper_diameter_m, 14.5 * THOU_M, 0.01)
     assert tied.proposal.shortfalls == ()
-    assert thrown(tied).turnover.standing == "right"
+    assert thrown(tied).turnover.status == "right"
     gale = day(**glide, wind=Wind(speed_m_s=8.0, bearing="in the face"))
     cast = thrown(tie("long-fine", gale, shelf))
-    assert cast.turnover.standing == "too little"
+    assert cast.turnover.status == "too little"
     assert "against this wind" in cast.turnover.why
 
 
@@ -188,7 +188,7 @@ def test_5_fifty_thirty_twenty_of_just_these_three():
         tied.leader.model_copy(
             update={
                 "joints": tuple(
-                    joint.remade(knot="double-surgeons") if 0 < number < 3 else joint
+                    joint.evolve(knot="double-surgeons") if 0 < number < 3 else joint
                     for number, joint in enumerate(tied.joints)
                 )
             }
@@ -196,7 +196,7 @@ def test_5_fifty_thirty_twenty_of_just_these_three():
         day(**SALT),
     )
     sound(double)
-    assert thrown(tied).turnover.standing == "right"
+    assert thrown(tied).turnover.status == "right"
 
 
 @pytest.mark.parametrize("weight", [6, 7, 8, 9])
@@ -207,7 +207,7 @@ def test_6_guide_three_part_by_its_labels(weight):
     assert labels(tied) in ([60, 40, 20], [50, 35, 20])
     near(tied.feet, (3, 3, 2))
     assert [joint.knot for joint in tied.joints[1:3]] == ["blood", "double-surgeons"]
-    assert thrown(tied).turnover.standing == "right"
+    assert thrown(tied).turnover.status == "right"
 
 
 def test_7_tapered_inshore_never_knots_one_spool_to_itself():
@@ -215,7 +215,7 @@ def test_7_tapered_inshore_never_knots_one_spool_to_itself():
     sound(tied)
     assert labels(tied) == [50, 30, 20, 15]
     near(tied.inches, (54, 25, 13, 18))
-    assert thrown(tied).turnover.standing == "right"
+    assert thrown(tied).turnover.status == "right"
 
 
 @pytest.mark.parametrize(("sinking", "feet"), [("floating", 8), ("intermediate", 6), ("sink-3", 4)])
@@ -228,7 +228,7 @@ def test_8_two_parts_by_line_with_a_swivel(sinking, feet):
     assert tied.joints[1].kind == "swivel"
     assert tied.joints[-1].knot == "non-slip-loop"
     assert any("changes of fly" in reason for reason in tied.proposal.reasons)
-    assert thrown(tied).turnover.standing == "right"
+    assert thrown(tied).turnover.status == "right"
 
 
 @pytest.mark.parametrize("weight", [6, 7, 8])
@@ -238,7 +238,7 @@ def test_9_two_feet_level_is_a_school_of_its_own(weight, sunk):
     tied = tie("level-short", at, nylon(22))
     sound(tied)
     near(tied.feet, (2,))
-    assert thrown(tied).turnover.standing == "right"
+    assert thrown(tied).turnover.status == "right"
 
 
 def test_two_feet_of_ten_pounds_swing_a_fly_for_steelhead_too():
@@ -269,7 +269,7 @@ def test_10_class_and_bite_from_the_spools_owned_and_the_class_goes_first():
     assert (tied.joints[2].doubled, tied.joints[3].doubled) == ("lower", "upper")
     why = tied.verdict["hold"].why
     assert any(said in why for said in ("piece 3", "joint 2", "joint 3")), why
-    assert thrown(tied).turnover.standing == "right"
+    assert thrown(tied).turnover.status == "right"
 
 
 def even_step(wind: Wind):
@@ -298,10 +298,10 @@ def test_11_even_step_of_six_lies_straight_across_and_into_it_only_on_a_hard_str
     assert max(calm.inches) - min(calm.inches) < 1.0
     near(calm.leader.length_m, 12.5 * FOOT_M)
     across = thrown(even_step(Wind(speed_m_s=20 * MPH, bearing="across")))
-    assert across.turnover.standing == "right"
+    assert across.turnover.status == "right"
     into = even_step(Wind(speed_m_s=20 * MPH, bearing="in the face"))
-    assert thrown(into).turnover.standing == "too little"
-    assert thrown(into, "hard").turnover.standing == "right"
+    assert thrown(into).turnover.status == "too little"
+    assert thrown(into, "hard").turnover.status == "right"
 
 
 def test_12_a_salmon_taper_cut_to_the_arm_span_and_soft_wire_only():
@@ -316,7 +316,7 @@ def test_12_a_salmon_taper_cut_to_the_arm_span_and_soft_wire_only():
     at = day(
         water=Water(kind="lake", depth_m=2.0, pace_m_s=0.0),
         fly=fly("predator", -3, 3.0, 8.0),
-        line=line(9).remade(head_kg=0.0195, head_m=9.1),
+        line=line(9).evolve(head_kg=0.0195, head_m=9.1),
         rod=rod(9, 9, "fast"),
         quarry=TargetFish(kind="pike", mass_kg=5.0),
         wish="strip",
@@ -389,8 +389,8 @@ def test_14_a_tight_line_takes_the_sighter_for_its_sighter_and_one_tippet_throug
     tag = tied.joints[3].dropper
     assert tag.tag == "upper"
     assert "sighter" not in fished(tied).drift.why
-    hole = at.remade(water=at.water.remade(depth_m=1.6))
-    sunk = replace(tied, design=tied.design.remade(situation=hole))
+    hole = at.evolve(water=at.water.evolve(depth_m=1.6))
+    sunk = replace(tied, design=tied.design.evolve(situation=hole))
     assert "of the sighter are under water" in fished(sunk).drift.why
     bare = tie("tight-line", at, (gauged(12), *tippets(5, 6, material="fluorocarbon")))
     assert any("sighter" in shortfall.wanted for shortfall in bare.proposal.shortfalls)
@@ -406,7 +406,7 @@ def test_15_level_mono_by_the_fly_and_no_ring_passes_the_guides():
     assert thin.leader.pieces[0].upper_diameter_m < 0.17e-3
     assert thrown(thin).figure == "casts well"
     only_12 = tie("all-round-mono", small, (labelled(12), *fine))
-    assert thrown(only_12).turnover.standing == "too little"
+    assert thrown(only_12).turnover.status == "too little"
     jig = fly("streamer", 8, 1.0, 2.0, bead=Bead(diameter_mm=4.5))
     carried = tie("thin-mono-streamer", day(**{**LED, "wish": "strip"}, fly=jig), shelf)
     sound(carried)
@@ -444,7 +444,7 @@ def test_16_nymph_under_dry_of_a_whole_packet_and_a_ring():
     assert dropper.changes_left >= 2
     assert tied.joints[2].knot in ("blood", "triple-surgeons", "double-surgeons")
     near(tied.leader.pieces[2].length_m, 0.6)
-    assert thrown(tied).turnover.standing == "right"
+    assert thrown(tied).turnover.status == "right"
 
 
 def test_17_three_in_line_the_heaviest_first_on_lighter_line_each():
@@ -492,7 +492,7 @@ def test_18_a_stout_butt_carries_the_indicator_and_is_no_hinge():
     assert 6 * FOOT_M * 0.9 <= level.length_m <= 8 * FOOT_M
     assert 9 * THOU_M <= last.upper_diameter_m + 1e-9 <= 10.1 * THOU_M
     near(last.length_m, 16 * INCH_M)
-    assert thrown(tied).turnover.standing == "right"
+    assert thrown(tied).turnover.status == "right"
 
 
 @pytest.mark.parametrize(("depth", "pace"), [(1.2, 0.3), (0.75, 0.9)])
@@ -514,7 +514,7 @@ def test_19_a_beginners_rig_passes_in_a_slow_pool_and_in_a_riffle(depth, pace):
     assert 1.0 <= tied.leader.indicator.above_end_m / depth <= 1.6
     for drift in (None, 8.0, 15.0):
         read = fished(tied, drift_m=drift)
-        assert (read.drift.standing, read.depth_cord.standing) == ("right", "right"), read.drift.why
+        assert (read.drift.status, read.depth_cord.status) == ("right", "right"), read.drift.why
 
 
 def test_the_led_and_the_heavy_rigs_reach_the_bed_in_the_water_they_are_for():
@@ -530,7 +530,7 @@ def test_the_led_and_the_heavy_rigs_reach_the_bed_in_the_water_they_are_for():
     shelf = (labelled(30), *tippets(0, 1, 2, material="fluorocarbon"))
     for tied in (led, tie("heavy-nymph", strong, shelf)):
         read = fished(tied)
-        assert (read.drift.standing, read.depth_cord.standing) == ("right", "right"), read.drift.why
+        assert (read.drift.status, read.depth_cord.status) == ("right", "right"), read.drift.why
 
 
 def test_too_deep_and_fast_for_a_dry_says_what_gets_down():
@@ -542,5 +542,5 @@ def test_too_deep_and_fast_for_a_dry_says_what_gets_down():
         wish="drift deep",
     )
     read = fished(tie("nymph-under-dry", deep, shelf, flies=BOX))
-    assert read.drift.standing == "too little"
+    assert read.drift.status == "too little"
     assert "an indicator or a tight line" in read.drift.why

@@ -178,7 +178,7 @@ def test_thick_against_thin_tippet_is_small_in_a_free_drift():
 def least(tries):
     def serves(design):
         measures = assessment_of(technique_of(design)).measures(design, USUAL_QUESTION, METRIC)
-        return all(score.standing == "right" and not score.marginal for score in measures)
+        return all(score.status == "right" and not score.marginal for score in measures)
 
     return next((name for name, item in tries if serves(item.design)), None)
 
@@ -221,8 +221,8 @@ def test_sixty_centimetres_under_a_dry_suit_middling_water():
     middling = drifted(leader, nymph(2.5, 16), Water(kind="run", depth_m=0.6, pace_m_s=0.5))
     deep = drifted(leader, nymph(2.5, 16), Water(kind="run", depth_m=1.3, pace_m_s=1.0))
     assert middling.fishing.way.key == "under a dry fly"
-    assert drift_cord(middling).standing == "right"
-    assert drift_cord(deep).standing == "too little"
+    assert drift_cord(middling).status == "right"
+    assert drift_cord(deep).status == "too little"
 
 
 def test_the_rule_of_one_and_a_half_times_the_depth():

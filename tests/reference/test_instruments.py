@@ -64,7 +64,7 @@ def test_what_falls_in_the_jar_has_the_drag_of_its_terminal_speed():
     """At its speed weight and drag are one: C_d A = 2 W / (rho v^2)."""
     found = sink_rate_from(JarReadings(fall_m=0.25, times_s=(0.8, 0.82, 0.81)))
     assert found.speed_m_s == pytest.approx(0.25 / 0.81)
-    timed = NYMPH.remade(sink_m_s=found.speed_m_s, sink_by=found.measured)
+    timed = NYMPH.evolve(sink_m_s=found.speed_m_s, sink_by=found.measured)
     body = fly_body(timed, WATER)
     c_s = sphere_coefficient(WATER.rho * found.speed_m_s * body.diameter_m / WATER.mu)
     area = body.factor * c_s * pi * body.diameter_m**2 / 4
@@ -86,7 +86,7 @@ def test_a_stretch_is_hookes_law():
     found = modulus_from(readings, stuff)
     assert found.modulus_pa == pytest.approx(stuff.stiffness_pa, rel=1e-9)
     assert found.stays == pytest.approx(0.004)
-    too_much = readings.remade(mass_kg=9.0)
+    too_much = readings.evolve(mass_kg=9.0)
     with pytest.raises(OutOfRange, match="creep"):
         modulus_from(too_much, strand(5))
 

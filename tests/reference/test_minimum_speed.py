@@ -206,18 +206,18 @@ def test_the_chance_of_opening_is_that_of_plain_casts():
     draws, opened = 150, 0
     for _ in range(draws):
         pieces = tuple(
-            piece.remade(
+            piece.evolve(
                 length_m=piece.length_m + TIED_OFF_M * rng.standard_normal(),
-                strand=piece.strand.remade(
+                strand=piece.strand.evolve(
                     diameter_m=piece.strand.diameter_m + SPOOL_OFF_M * rng.standard_normal()
                 ),
             )
             for piece in made.leader.pieces
         )
-        leader = made.leader.remade(pieces=pieces)
+        leader = made.leader.evolve(pieces=pieces)
         drag = day.fly.air_drag_area_m2 * np.exp(DRAG_OFF * rng.standard_normal())
         drawn = rig_of(
-            leader, line_profile(day.line), day.fly.remade(drag_area_m2=drag), stroke.line_out_m
+            leader, line_profile(day.line), day.fly.evolve(drag_area_m2=drag), stroke.line_out_m
         )
         air = air_of(day.wind, STEADY)
         air = air._replace(wind_m_s=air.wind_m_s - WIND_OFF_M_S * rng.standard_normal())

@@ -125,8 +125,8 @@ def test_what_a_school_ties_is_right_by_its_own_verdict(school):
                     where = (name, weight, sinking, parts["fly"].title)
                     match = tied.verdict["match"]
                     assert match.figure not in CONDEMNED, (where, match.why)
-                    assert tied.verdict["length"].standing == "right", where
-                    assert tied.verdict["hold"].standing != "too little", (
+                    assert tied.verdict["length"].status == "right", where
+                    assert tied.verdict["hold"].status != "too little", (
                         where,
                         tied.verdict["hold"].why,
                     )

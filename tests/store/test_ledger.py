@@ -106,7 +106,7 @@ def test_a_packet_is_counted_and_what_is_not_known_is_left_out(database, me):
 def test_two_ends_of_the_same_become_one_and_can_be_taken_apart(database, me):
     one = spool(18, left_m=4.0)
     strand = one.strand.model_copy(update={"spool_id": "rest"})
-    two = one.remade(spool_id="rest", strand=strand, title="The rest", remaining_m=1.5)
+    two = one.evolve(spool_id="rest", strand=strand, title="The rest", remaining_m=1.5)
     thick = spool(21)
     for item in (one, two, thick):
         database.transact(lambda c, i=item: put_stock(c, me, i))

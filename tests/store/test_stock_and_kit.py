@@ -63,4 +63,4 @@ def test_the_demo_is_loaded_once_and_sound(database):
     titles = {item.spool_id: item.title for item in stock}
     for entry in shelf[:6]:
         verdict = evaluate(entry.design, titles, Units("imperial")).verdict
-        assert {m.standing for m in verdict if m.key != "hold"} == {"right"}
+        assert {m.status for m in verdict if m.key != "hold"} == {"right"}

@@ -4692,7 +4692,7 @@ export interface components {
          * CastReading
          * @description One cast, thrown as low as it opens; no movie where mono is cast by its fly.
          *
-         *     ``reserve`` is the stroke's speed over the minimum that opens it; ``eased`` says where the cast
+         *     ``speed_margin`` is the stroke's speed over the minimum that opens it; ``eased`` says where the cast
          *     that is shown is thrown softer than the stroke, ``lift`` how the fly comes off the water before.
          */
         CastReading: {
@@ -4703,8 +4703,8 @@ export interface components {
             figure: string;
             /** Landing */
             landing: string;
-            /** Reserve */
-            reserve: number | null;
+            /** Speed Margin */
+            speed_margin: number | null;
             /** Eased */
             eased: string;
             /** Lift */
@@ -4947,10 +4947,10 @@ export interface components {
             /** First */
             first: string;
             /**
-             * Standing
+             * Status
              * @enum {string}
              */
-            standing: "too little" | "right" | "too much";
+            status: "too little" | "right" | "too much";
         };
         /**
          * ChainReading
@@ -5099,8 +5099,8 @@ export interface components {
         ConnectionFault: {
             /** What */
             what: string;
-            /** Mend */
-            mend: string;
+            /** Hint */
+            hint: string;
             instead: components["schemas"]["Connection"] | null;
         };
         /**
@@ -5443,8 +5443,8 @@ export interface components {
             depth: string;
             /** Figure */
             figure: string;
-            /** Standing */
-            standing: ("too little" | "right" | "too much") | null;
+            /** Status */
+            status: ("too little" | "right" | "too much") | null;
             /** Change */
             change: string;
         };
@@ -6279,11 +6279,11 @@ export interface components {
             /** Text */
             text: string;
             /**
-             * Standing
+             * Status
              * @default right
              * @enum {string}
              */
-            standing: "too little" | "right" | "too much";
+            status: "too little" | "right" | "too much";
         };
         /**
          * FileForm
@@ -7931,10 +7931,10 @@ export interface components {
             /** Level */
             level: string;
             /**
-             * Standing
+             * Status
              * @enum {string}
              */
-            standing: "fresh" | "stale" | "odd";
+            status: "fresh" | "stale" | "odd";
             /** Words */
             words: string;
         };
@@ -9247,8 +9247,8 @@ export interface components {
             presumed: string[];
             /** What */
             what: string;
-            /** Mend */
-            mend: string;
+            /** Hint */
+            hint: string;
         };
         /**
          * PasskeyAnswer
@@ -10336,10 +10336,10 @@ export interface components {
             /** After */
             after: string;
             /**
-             * Standing
+             * Status
              * @enum {string}
              */
-            standing: "too little" | "right" | "too much";
+            status: "too little" | "right" | "too much";
         };
         /**
          * Reminder
@@ -10599,10 +10599,10 @@ export interface components {
             /** Hold */
             hold: string;
             /**
-             * Standing
+             * Status
              * @enum {string}
              */
-            standing: "too little" | "right" | "too much";
+            status: "too little" | "right" | "too much";
             /** Renew */
             renew: string;
         };
@@ -10839,13 +10839,13 @@ export interface components {
             key: "turnover" | "drift" | "depth" | "match" | "hold" | "length";
             /** Title */
             title: string;
-            /** Asks */
-            asks: string;
+            /** Question */
+            question: string;
             /**
-             * Standing
+             * Status
              * @enum {string}
              */
-            standing: "too little" | "right" | "too much";
+            status: "too little" | "right" | "too much";
             /** Marginal */
             marginal: boolean;
             /** Position */
@@ -12941,10 +12941,10 @@ export interface components {
             /** Figure */
             figure: string;
             /**
-             * Standing
+             * Status
              * @enum {string}
              */
-            standing: "too little" | "right" | "too much";
+            status: "too little" | "right" | "too much";
             /** Change */
             change: string;
         };
@@ -13627,10 +13627,10 @@ export interface components {
              */
             where: string;
             /**
-             * Mend
+             * Hint
              * @default
              */
-            mend: string;
+            hint: string;
             /**
              * Newest
              * @default null
@@ -34823,7 +34823,7 @@ export interface operations {
     get_differences: {
         parameters: {
             query: {
-                one: number;
+                older: number;
                 other: number;
                 units?: "imperial" | "metric";
             };

@@ -74,7 +74,7 @@ def without_location(thing: Thing) -> Thing:
         return place_without_location(thing)
     if isinstance(thing, GiftedDay):
         plan = plan_without_location(thing.plan, thing.place)
-        return GiftedDay(plan.remade(notes=""), place_without_location(thing.place))
+        return GiftedDay(plan.evolve(notes=""), place_without_location(thing.place))
     return thing
 
 
@@ -113,17 +113,17 @@ def copy_item(cursor: DictCursor, me: str, thing: Thing, giver: str) -> str:
         return thing.title
     if isinstance(thing, LowerRig):
         taken = (rig.title for _, rig in list_lower_rigs(cursor, me))
-        rig = thing.remade(title=_free_title(thing.title, giver, taken))
+        rig = thing.evolve(title=_free_title(thing.title, giver, taken))
         put_lower_rig(cursor, me, rig)
         return rig.title
     taken = (place.title for _, place in list_places(cursor, me))
     if isinstance(thing, Place):
-        place = thing.remade(title=_free_title(thing.title, giver, taken))
+        place = thing.evolve(title=_free_title(thing.title, giver, taken))
         add_place(cursor, me, place)
         return place.title
-    place = thing.place.remade(title=_free_title(thing.place.title, giver, taken))
+    place = thing.place.evolve(title=_free_title(thing.place.title, giver, taken))
     place_id = add_place(cursor, me, place)
-    put_plan(cursor, me, thing.plan.remade(place_id=place_id))
+    put_plan(cursor, me, thing.plan.evolve(place_id=place_id))
     return thing.plan.title
 
 

@@ -120,7 +120,7 @@ class PlanForm(Form):
             mass_kg = usual.fish.usual_kg
             if self.mass.strip():
                 mass_kg = parse_fish_mass(self.mass, self.units)
-            return usual.remade(mass_kg=mass_kg)
+            return usual.evolve(mass_kg=mass_kg)
 
     def _outfits(self, kit: Kit) -> tuple[Outfit, ...]:
         rods = {item.title: item for item in kit.rods}

@@ -64,4 +64,4 @@ def _settle_wallet(cursor: DictCursor, me: str, brief: DayBrief, events: tuple[E
         worn = bool(rig.gone) or rig.wear in WORN
         state: RigWear = "worn" if worn else "fished" if rig != RigState() else kept.state
         if STATES.index(state) > STATES.index(kept.state):
-            write_rig(cursor, me, rig_id, kept.remade(state=state))
+            write_rig(cursor, me, rig_id, kept.evolve(state=state))

@@ -55,7 +55,7 @@ def add_demo(cursor: DictCursor, season: bool = True, account_id: str | None = N
     insert_plan(cursor, angler_id, demo_plan(waters["The Skarn"]), PLAN_ID)
     put_rigs(cursor, angler_id, demo_wallet(stock))
     for day in demo_season(stock) if season else ():
-        plan = day.plan.remade(place_id=waters["The Skarn"])
+        plan = day.plan.evolve(place_id=waters["The Skarn"])
         insert_plan(cursor, angler_id, plan, day.plan_id)
         write_pack(cursor, angler_id, day.plan_id, None, day.brief, day.designs)
         add_events(cursor, angler_id, day.events)

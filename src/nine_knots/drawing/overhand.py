@@ -48,14 +48,14 @@ def doubled_overhand(
     The standing part comes from the edge of the drawing, the tag lies beside it from ``tag_x``.
     """
     beside = between(1.9, 1.4, k)
-    standing = offset(smooth(overhand(crossings, k, -REACH, to_x)), beside)
+    status = offset(smooth(overhand(crossings, k, -REACH, to_x)), beside)
     tag = offset(smooth(overhand(crossings, k, tag_x, to_x)), -beside)
-    x, y, _ = standing.points[-1]
+    x, y, _ = status.points[-1]
     turn = Path(float(x), float(y))
     turn.to((x + 0.4 * loop, y + 0.2 * loop, 0.0), (x + loop, y - beside, 0.0))
     turn.to((x + 0.4 * loop, y - 2 * beside - 0.2 * loop, 0.0), (x, y - 2 * beside, 0.0))
-    points = np.concatenate([standing.points, smooth(turn).points[1:]])
+    points = np.concatenate([status.points, smooth(turn).points[1:]])
     last = len(points) - 1
-    whole = Curve(points, (*standing.marks[:2], last), (last, last))
+    whole = Curve(points, (*status.marks[:2], last), (last, last))
     tag = Curve(tag.points, tag.marks, (0, tag.marks[0]))
     return DrawnStrand("upper", whole), DrawnStrand("upper", tag)

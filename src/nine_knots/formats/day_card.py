@@ -99,7 +99,7 @@ def _table(stop: PackedStop) -> Table:
                 Paragraph(marked_up(deep.words), head),
                 *(
                     Paragraph(
-                        f"{SHAPES[water_cell.standing]}<b>{marked_up(water_cell.figure)}</b>"
+                        f"{SHAPES[water_cell.status]}<b>{marked_up(water_cell.figure)}</b>"
                         f"{'. ' + marked_up(water_cell.change) if water_cell.change else ''}",
                         cell,
                     )

@@ -88,7 +88,7 @@ def restore(path: Path, local: Path, until: str | None, set_aside: Callable[[Pat
         backup=last.since if last else manifest.place,
         until=(last.until or LAST) if last else "",
     )
-    made = lineage_of(beside).remade(cut=cut, made_at=now_text(time.time()), begins=begins)
+    made = lineage_of(beside).evolve(cut=cut, made_at=now_text(time.time()), begins=begins)
     write_lineage(beside, made)
     set_aside(place)
     beside.rename(place)

@@ -109,7 +109,7 @@ def write_account_export(
     waters = {place.title: add_place(cursor, angler_id, place) for place in found.places}
     for plan_kept in found.plans:
         at = {"place_id": waters.get(plan_kept.place, plan_kept.plan.place_id)}
-        insert_plan(cursor, angler_id, plan_kept.plan.remade(**at), plan_kept.plan_id)
+        insert_plan(cursor, angler_id, plan_kept.plan.evolve(**at), plan_kept.plan_id)
     put_rigs(cursor, angler_id, found.wallet)
     for first in range(0, len(found.happened), EVENTS_AT_ONCE):
         add_events(cursor, angler_id, found.happened[first : first + EVENTS_AT_ONCE])
@@ -127,7 +127,7 @@ def _plans(cursor: DictCursor, angler_id: str) -> tuple[PlanKept, ...]:
         PlanKept(
             plan_id=plan_id,
             place=waters.get(plan.place_id, ""),
-            plan=plan.remade(place_id=NO_PLACE),
+            plan=plan.evolve(place_id=NO_PLACE),
         )
         for plan_id, plan in list_plans(cursor, angler_id)
     )

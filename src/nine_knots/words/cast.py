@@ -97,7 +97,7 @@ class EnergyPoint:
 class CastReading:
     """One cast, thrown as low as it opens; no movie where mono is cast by its fly.
 
-    ``reserve`` is the stroke's speed over the minimum that opens it; ``eased`` says where the cast
+    ``speed_margin`` is the stroke's speed over the minimum that opens it; ``eased`` says where the cast
     that is shown is thrown softer than the stroke, ``lift`` how the fly comes off the water before.
     """
 
@@ -105,7 +105,7 @@ class CastReading:
     agreement: str
     figure: str
     landing: str
-    reserve: float | None
+    speed_margin: float | None
     eased: str
     lift: str
     near: Near
@@ -200,14 +200,14 @@ def near_of(minimum: MinimumLaunchSpeed) -> Near:
 
 
 def _cord_alone(
-    measure: Score, stroke: Stroke, units: Units, reserve: float | None, near: Near
+    measure: Score, stroke: Stroke, units: Units, speed_margin: float | None, near: Near
 ) -> CastReading:
     return CastReading(
         turnover=measure,
         agreement="",
         figure=measure.figure,
         landing="",
-        reserve=reserve,
+        speed_margin=speed_margin,
         eased="",
         lift="",
         near=near,

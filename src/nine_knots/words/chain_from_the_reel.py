@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from nine_knots.core.base.quantity import Quantity
-from nine_knots.core.base.score import Fact, Standing
+from nine_knots.core.base.score import Fact, Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.strength.elements import Hold
@@ -27,7 +27,7 @@ class ChainLink:
     detail: str
     holds: Quantity
     first: str
-    standing: Standing
+    status: Status
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,7 +49,7 @@ def chain_reading(design: Design, hold: Hold, units: Units) -> ChainReading:
             first=f"first in {link.chance:.0%}: you lose {LOST[link.place]}"
             if link.chance > RARELY
             else "hardly ever first",
-            standing="too much" if link.chance > RARELY else "right",
+            status="too much" if link.chance > RARELY else "right",
         )
         for link in above.links
     )

@@ -10,9 +10,9 @@ STEADY_M_H = 0.01  # slower than a hand's breadth in ten hours is steady
 def gauge_words(found: GaugeReading, units: Units) -> str:
     """One or two sentences."""
     said = f"{level_text(found.level_m, units)}, {_ago(found.age_s / 3600.0)}"
-    if found.standing == "odd":
+    if found.status == "odd":
         return f"{said}: it leapt. Look at the water before you go by it."
-    if found.standing == "stale":
+    if found.status == "stale":
         return f"{said}: too old to go by. Look at the staff, and type what it says."
     if abs(found.rises_m_h) < STEADY_M_H:
         return f"{said}, steady."

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from nine_knots.core.assess.strength_known import strength_known
 from nine_knots.core.base.quantity import Quantity
-from nine_knots.core.base.score import Fact, Standing
+from nine_knots.core.base.score import Fact, Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.domain.design import Design
@@ -60,7 +60,7 @@ def facts(design: Design, hold: Hold, units: Units, own: tuple[PulledKnot, ...] 
     leader, situation = design.leader, design.situation
     need = need_of(situation)
     low = units.load(hold.low_n).text
-    enough: Standing = "right" if hold.low_n >= need.most_n else "too little"
+    enough: Status = "right" if hold.low_n >= need.most_n else "too little"
     water = WATER[situation.water.snags]
     lines = (
         Fact(

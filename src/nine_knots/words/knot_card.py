@@ -48,7 +48,9 @@ def knot_card(key: KnotKey, units: Units) -> KnotCard:
         lines=(
             Line("Turns", _turns(knot)),
             Line("Keeps", _keeps(knot)),
-            Line("Uses", f"about {units.length(knot.held_m).text} a piece besides its wraps"),
+            Line(
+                "Uses", f"about {units.length(knot.tag_allowance_m).text} a piece besides its wraps"
+            ),
             Line("Tags", knot.tags),
             *_limits(knot, units),
         ),

@@ -68,16 +68,16 @@ def own_reading(now: Estimate, count: int, units: Units) -> OwnReading:
 
 def expected(landing: Landing, own: OwnCast) -> str:
     """How the model would have this leader land, thrown by this angler."""
-    reserve = exp(landing.usual) * (own.speed_factor if landing.by_word else 1.0)
-    if reserve < own.piles_up:
+    speed_margin = exp(landing.usual) * (own.speed_factor if landing.by_word else 1.0)
+    if speed_margin < own.piles_up:
         return "piled up"
-    if reserve < own.soft:
+    if speed_margin < own.soft:
         return "soft"
-    return "straight" if reserve < own.slams else "slammed"
+    return "straight" if speed_margin < own.slams else "slammed"
 
 
-def _of_what_it_needs(reserve: float) -> str:
-    return f"{reserve:.0%} of the stroke that opens them"
+def _of_what_it_needs(speed_margin: float) -> str:
+    return f"{speed_margin:.0%} of the stroke that opens them"
 
 
 def _words(now: Estimate, count: int) -> str:

@@ -10,7 +10,7 @@ from nine_knots.core.assess.reach import (
     Reach,
     Unsure,
 )
-from nine_knots.core.base.score import Fact, Standing
+from nine_knots.core.base.score import Fact, Status
 from nine_knots.core.base.units import Units
 
 SURE = 0.6  # of the tries, below which it is told as missing the zone
@@ -40,13 +40,13 @@ def reach_reading(found: Reach | None, units: Units) -> ReachReading:
     """The reading of what was found; a fly on top has no zone to reach, and is told so."""
     if found is None:
         return ReachReading(Fact("Zone", "none to reach: the fly stays on top."), "", "")
-    standing: Standing = "right"
+    status: Status = "right"
     if found.right < SURE * found.tries:
-        standing = "too little" if found.high >= found.deep else "too much"
+        status = "too little" if found.high >= found.deep else "too much"
     least, most = (units.depth(depth).text for depth in found.between_m)
     swims = f"at {least}" if least == most else f"between {least} and {most}"
     text = f"{found.right} of {found.tries} tries {_where(found)}. Four in five fish {swims}."
-    return ReachReading(Fact("Zone", text, standing), _settle(found), SUPPOSED)
+    return ReachReading(Fact("Zone", text, status), _settle(found), SUPPOSED)
 
 
 def _where(found: Reach) -> str:

@@ -15,7 +15,7 @@ from nine_knots.core.assess.sensitivity import (
     UncertaintySource,
 )
 from nine_knots.core.base.prose import capitalised
-from nine_knots.core.base.score import Fact, Standing
+from nine_knots.core.base.score import Fact, Status
 from nine_knots.core.base.units import Units
 
 SURE, EVEN = 0.95, 0.5  # chances of opening from which one is sure, and from which it is right
@@ -92,19 +92,19 @@ def _of_hundred(chance: float) -> str:
 
 
 def _opens(found: Sensitivity) -> Fact:
-    standing: Standing = "right" if found.opens >= EVEN else "too little"
+    status: Status = "right" if found.opens >= EVEN else "too little"
     brink = " It only just does." if found.marginal else ""
-    return Fact("Opens", f"{_of_hundred(found.opens)} with this stroke.{brink}", standing)
+    return Fact("Opens", f"{_of_hundred(found.opens)} with this stroke.{brink}", status)
 
 
 def _holds(found: Sensitivity) -> Fact:
-    standing: Standing = "right" if found.holds >= SURE else "too little"
+    status: Status = "right" if found.holds >= SURE else "too little"
     said = f"{_of_hundred(found.holds)} against what the day may ask."
     if 1.0 - SURE < found.holds < SURE and found.known.by != "pulls":
         what = f"your {found.weakest}" if found.weakest else f"piece {found.known.piece + 1}"
         by = "its label" if found.known.by == "label" else "what its material usually holds"
         said += f" {capitalised(what)} is known by {by} only: pull one to breaking under Knots."
-    return Fact("Holds", said, standing)
+    return Fact("Holds", said, status)
 
 
 def _into(found: Sensitivity, units: Units) -> Fact:

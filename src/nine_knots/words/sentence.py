@@ -209,7 +209,7 @@ def _backed(text: str, situation: Situation, units: Units) -> Backing | None:
         )
     length_m = parse_length(long, units.system, most_m=1000.0)
     known = situation.line.backing or Backing()
-    return known.remade(strength_n=parse_load(strong, units.system), length_m=length_m)
+    return known.evolve(strength_n=parse_load(strong, units.system), length_m=length_m)
 
 
 def _usual(text: str, quarry: TargetFish) -> TargetFish:

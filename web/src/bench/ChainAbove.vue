@@ -14,7 +14,7 @@ const chain = computed(() => bench.evaluation?.chain)
         <strong>{{ link.title }}</strong>
         <span class="quiet">{{ link.detail }}</span>
         <span class="figure">{{ link.holds.text }}</span>
-        <span class="stand" :class="`stand--${link.standing.replace(' ', '-')}`">
+        <span class="stand" :class="`stand--${link.status.replace(' ', '-')}`">
           {{ link.first }}
         </span>
       </li>

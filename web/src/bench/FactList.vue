@@ -9,7 +9,7 @@ defineProps<{ facts: readonly Schemas['Fact'][] }>()
   <dl class="facts">
     <div v-for="fact in facts" :key="fact.title + fact.text">
       <dt>{{ fact.title }}</dt>
-      <dd :class="`stand stand--${fact.standing.replace(' ', '-')}`">{{ fact.text }}</dd>
+      <dd :class="`stand stand--${fact.status.replace(' ', '-')}`">{{ fact.text }}</dd>
     </div>
   </dl>
 </template>

@@ -57,7 +57,7 @@ async function readGauge() {
   try {
     const told = await acts.readGauge()
     gaugeSays.value = told.words
-    if (told.standing === 'fresh') level.value = told.level
+    if (told.status === 'fresh') level.value = told.level
   } catch (trouble) {
     gaugeSays.value = inWords(trouble)
   } finally {

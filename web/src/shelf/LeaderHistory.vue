@@ -44,7 +44,7 @@ const { data: differs } = useQuery({
       api.GET('/api/v1/leaders/{leader_id}/differences', {
         params: {
           path: path.value,
-          query: { one: two.value[0]!, other: two.value[1]!, ...query.value },
+          query: { older: two.value[0]!, other: two.value[1]!, ...query.value },
         },
       }),
     ),

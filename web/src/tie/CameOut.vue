@@ -98,9 +98,9 @@ onMounted(workOut)
         <tbody>
           <tr v-for="measure in measures" :key="measure.key">
             <th scope="row">{{ measure.title }}</th>
-            <td>{{ before(measure.key)?.figure }}, {{ before(measure.key)?.standing }}</td>
+            <td>{{ before(measure.key)?.figure }}, {{ before(measure.key)?.status }}</td>
             <td>
-              <strong>{{ measure.figure }}</strong>, {{ measure.standing }}
+              <strong>{{ measure.figure }}</strong>, {{ measure.status }}
             </td>
           </tr>
         </tbody>

@@ -69,8 +69,8 @@ watch(
         :aria-valuetext="stop.faster[faster]?.words"
       />
     </label>
-    <p v-if="cell" class="answer" :class="{ wrong: cell.standing !== 'right' }" role="status">
-      <b>{{ SHAPES[cell.standing] }} {{ cell.figure }}: {{ cell.standing }}.</b>
+    <p v-if="cell" class="answer" :class="{ wrong: cell.status !== 'right' }" role="status">
+      <b>{{ SHAPES[cell.status] }} {{ cell.figure }}: {{ cell.status }}.</b>
       {{ cell.change ? `Change: ${cell.change.replace(/\.$/, '')}.` : 'Leave it as it is.' }}
     </p>
   </section>

@@ -6,9 +6,9 @@ import { STANDING_PATHS } from '@/drawing/standing'
 defineProps<{ measures: Score[] }>()
 const HEIGHT = 30
 const y = (position: number) => 8 + (HEIGHT - 16) * (1 - position)
-const tone = (one: Score) => one.standing.replace(' ', '-')
+const tone = (one: Score) => one.status.replace(' ', '-')
 const said = (one: Score) =>
-  `${one.title}: ${one.figure}, ${one.marginal ? 'only just ' : ''}${one.standing}`
+  `${one.title}: ${one.figure}, ${one.marginal ? 'only just ' : ''}${one.status}`
 </script>
 
 <template>
@@ -22,7 +22,7 @@ const said = (one: Score) =>
       <svg :height="HEIGHT" width="22" aria-hidden="true">
         <line x1="11" x2="11" y1="2" :y2="HEIGHT - 2" class="mark__cord" />
         <g :transform="`translate(11 ${y(one.position)}) scale(0.6)`">
-          <path :d="STANDING_PATHS[one.standing]" />
+          <path :d="STANDING_PATHS[one.status]" />
         </g>
       </svg>
       <span class="unseen">{{ said(one) }}</span>

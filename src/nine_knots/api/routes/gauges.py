@@ -55,7 +55,7 @@ class LevelAnswer:
     """The level that the gauge says, as it is typed, and whether it can be gone by."""
 
     level: str
-    standing: Literal["fresh", "stale", "odd"]
+    status: Literal["fresh", "stale", "odd"]
     words: str
 
 
@@ -86,7 +86,7 @@ def put_gauge(session: CurrentSession, place_id: PathId, form: GaugeForm) -> Pla
                 title=form.title.strip() or form.datastream,
                 metres=form.metres,
             )
-    return changed_place(session, place_id, lambda place: place.remade(gauge=gauge), "imperial")
+    return changed_place(session, place_id, lambda place: place.evolve(gauge=gauge), "imperial")
 
 
 @router.get("/{place_id}/level", responses=MISSING | WORKED_OUT, summary="Read the gauge")
@@ -119,7 +119,7 @@ async def get_level(
         tuple((observation.level_m, (now - observation.at).total_seconds()) for observation in seen)
     )
     return LevelAnswer(
-        level_text(found.level_m, Units(units)), found.standing, gauge_words(found, Units(units))
+        level_text(found.level_m, Units(units)), found.status, gauge_words(found, Units(units))
     )
 
 

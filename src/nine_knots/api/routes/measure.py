@@ -159,7 +159,7 @@ def post_micrometer(session: SavingSession, form: MicrometerForm) -> MeasuredAns
         found = diameter_from(readings)
         strand = with_diameter(spool.strand, found)
         told = diameter_reading(found, spool.strand, Units(form.units))
-        return _Read("spool", spool.remade(strand=strand), readings, told)
+        return _Read("spool", spool.evolve(strand=strand), readings, told)
 
     return _answer(session, form, read_of)
 
@@ -179,14 +179,14 @@ def post_droop(session: SavingSession, form: DroopForm) -> MeasuredAnswer:
         if form.of == "line":
             line = _tackle(cursor, me, form.of_id, FlyLine)
             found = bend_from(readings, line_profile(line).tip_mass_kg_m, mass_off=0.05)
-            made = line.remade(tip_bend_nm2=found.bend_nm2, tip_by=found.measured)
+            made = line.evolve(tip_bend_nm2=found.bend_nm2, tip_by=found.measured)
             return _Read("line", made, readings, tip_reading(found, line))
         spool = read_spool(cursor, me, form.of_id)
         strand = spool.strand
         found = bend_from(readings, strand.mass_kg_m(strand.diameter_m), mass_off(strand))
         with field("drops"):
             stiff = with_bend(strand, found)
-        return _Read("spool", spool.remade(strand=stiff), readings, bend_reading(found, strand))
+        return _Read("spool", spool.evolve(strand=stiff), readings, bend_reading(found, strand))
 
     return _answer(session, form, read_of)
 
@@ -205,7 +205,7 @@ def post_jar(session: SavingSession, form: JarForm) -> MeasuredAnswer:
     def read_of(cursor: DictCursor, me: str) -> _Read:
         fly = _tackle(cursor, me, form.of_id, Fly)
         found = sink_rate_from(readings)
-        made = fly.remade(sink_m_s=found.speed_m_s, sink_by=found.measured)
+        made = fly.evolve(sink_m_s=found.speed_m_s, sink_by=found.measured)
         return _Read("fly", made, readings, sink_rate_reading(found, fly, Units(form.units)))
 
     return _answer(session, form, read_of)
@@ -234,7 +234,7 @@ def post_stretching(session: SavingSession, form: StretchingForm) -> MeasuredAns
         with field("longer"):
             strand = with_modulus(spool.strand, found)
         told = modulus_reading(found, spool.strand)
-        return _Read("spool", spool.remade(strand=strand), readings, told)
+        return _Read("spool", spool.evolve(strand=strand), readings, told)
 
     return _answer(session, form, read_of)
 
@@ -255,7 +255,7 @@ def post_weighing(session: SavingSession, form: WeighingForm) -> MeasuredAnswer:
         fly = _tackle(cursor, me, form.of_id, Fly)
         found = mass_from(readings)
         told = mass_reading(found, fly, Units(form.units))
-        return _Read("fly", fly.remade(weighed_kg=found.mass_kg), readings, told)
+        return _Read("fly", fly.evolve(weighed_kg=found.mass_kg), readings, told)
 
     return _answer(session, form, read_of)
 

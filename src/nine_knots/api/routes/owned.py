@@ -186,7 +186,7 @@ def _put(cursor: DictCursor, me: str, thing: Thing, instead: str | None) -> None
     if isinstance(thing, Spool | Packet):
         spool_id = fresh_id(thing.title)
         strand = thing.strand.model_copy(update={"spool_id": spool_id})
-        put_stock(cursor, me, thing.remade(spool_id=spool_id, strand=strand))
+        put_stock(cursor, me, thing.evolve(spool_id=spool_id, strand=strand))
     elif instead is not None:
         old = read_tackle(cursor, me, instead)
         made = with_readings(thing, old)

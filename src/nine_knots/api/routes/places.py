@@ -148,7 +148,7 @@ def get_place(
 def put_place(session: CurrentSession, place_id: PathId, form: PlaceForm) -> PlaceReading:
     """Its name, kind, rules and notes; the stretches stay."""
     fields = _fields(form)
-    return changed_place(session, place_id, lambda place: place.remade(**fields), "imperial")
+    return changed_place(session, place_id, lambda place: place.evolve(**fields), "imperial")
 
 
 @router.delete("/{place_id}", status_code=204, responses=MISSING, summary="Forget a water")
@@ -186,7 +186,7 @@ def post_stretch(session: SavingSession, place_id: PathId, form: StretchForm) ->
                 notes=form.notes,
             )
             kept = [made if stretch is old else stretch for stretch in place.stretches]
-            return place.remade(stretches=(*kept, *(() if old else (made,))))
+            return place.evolve(stretches=(*kept, *(() if old else (made,))))
 
     def write(cursor: DictCursor, me: str) -> str:
         write_place(cursor, me, place_id, changed(read_place(cursor, me, place_id)))
@@ -209,7 +209,7 @@ def remove_stretch(
         if place.stretch(stretch_id) is None:
             raise _no_stretch()
         kept = tuple(stretch for stretch in place.stretches if stretch.stretch_id != stretch_id)
-        return place.remade(stretches=kept)
+        return place.evolve(stretches=kept)
 
     return changed_place(session, place_id, without, units)
 
@@ -297,9 +297,9 @@ def _with_notes(
         raise NotFound("There is no such note.", where="number")
     kept = tuple(note for number, note in enumerate(old.levels) if number != drop)
     with field("level"):
-        made = old.remade(levels=(*kept, *((add,) if add else ())))
+        made = old.evolve(levels=(*kept, *((add,) if add else ())))
     stretches = tuple(made if stretch is old else stretch for stretch in place.stretches)
-    return place.remade(stretches=stretches)
+    return place.evolve(stretches=stretches)
 
 
 def _reading(

@@ -60,14 +60,14 @@ def get_revisions(
 def get_differences(
     session: CurrentSession,
     leader_id: str,
-    item: Number,
+    older: Number,
     other: Number,
     units: System = "imperial",
 ) -> Differences:
     """Of any two of one leader, what the other has that the one had not."""
     first, second = session.read(
         lambda cursor, me: (
-            read_revision(cursor, me, leader_id, item),
+            read_revision(cursor, me, leader_id, older),
             read_revision(cursor, me, leader_id, other),
         )
     )

@@ -175,7 +175,7 @@ def _fly_of(form: FlyForm) -> Fly:
         tube=form.tube,
     )
     fallen_m2 = _air_test_m2(form, fly.mass_kg)
-    return fly if fallen_m2 is None else fly.remade(drag_area_m2=fallen_m2)
+    return fly if fallen_m2 is None else fly.evolve(drag_area_m2=fallen_m2)
 
 
 def _air_test_m2(form: FlyForm, mass_kg: float) -> float | None:

@@ -79,7 +79,7 @@ def put_rig(
 
     def write(cursor: DictCursor, me: str) -> WalletCard:
         old = read_rig(cursor, me, rig_id)
-        rig = old.remade(lies=form.lies.strip(), state=form.state)
+        rig = old.evolve(lies=form.lies.strip(), state=form.state)
         write_rig(cursor, me, rig_id, rig)
         return _card(rig_id, rig, Units(units))
 

@@ -5,7 +5,7 @@ from typing import Literal
 
 STALE_S = 6 * 3600.0
 LEAP_M = 2.0  # between two observations: no river the size that is waded does so [G]
-Standing = Literal["fresh", "stale", "odd"]
+Status = Literal["fresh", "stale", "odd"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -16,7 +16,7 @@ class GaugeReading:
     level_m: float
     age_s: float
     rises_m_h: float
-    standing: Standing
+    status: Status
 
 
 def read_gauge(levels: tuple[tuple[float, float], ...]) -> GaugeReading:
@@ -29,5 +29,5 @@ def read_gauge(levels: tuple[tuple[float, float], ...]) -> GaugeReading:
         hours = max(1e-6, (before_s - age_s) / 3600.0)
         rises = (level_m - before_m) / hours
         odd = abs(level_m - levels[1][0]) > LEAP_M
-    standing: Standing = "odd" if odd else "stale" if age_s > STALE_S else "fresh"
-    return GaugeReading(level_m, age_s, rises, standing)
+    status: Status = "odd" if odd else "stale" if age_s > STALE_S else "fresh"
+    return GaugeReading(level_m, age_s, rises, status)

@@ -78,7 +78,7 @@ def water_at(
     depth_m = found.depth_m if found else stretch.water.depth_m
     pace = found.pace_m_s if found else stretch.water.pace_m_s
     pace *= tide.strength if tide is not None else 1.0
-    return stretch.water.remade(depth_m=depth_m, pace_m_s=pace, rules=place.rules_of(stretch))
+    return stretch.water.evolve(depth_m=depth_m, pace_m_s=pace, rules=place.rules_of(stretch))
 
 
 def _depth(notes: tuple[LevelNote, ...], level_m: float) -> tuple[float, float]:

@@ -19,7 +19,7 @@ from nine_knots.core.assess.water.on_the_line import OnTheLineAssessment
 from nine_knots.core.assess.water.technique_assessment import SimulatedAssessment, down_m
 from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.concurrency import run_parallel
-from nine_knots.core.base.score import Standing
+from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.in_water import fly_body
@@ -66,11 +66,11 @@ def reach_of(design: Design, ask: WaterQuestion, units: Units) -> Reach | None:
         return None
     drawn = _drawn()
 
-    def fish(draw: np.ndarray) -> tuple[Standing, float, float]:
+    def fish(draw: np.ndarray) -> tuple[Status, float, float]:
         other, asked = _otherwise(design, ask, dict(zip(UNSURE, map(float, draw), strict=True)))
         fished = fish_rig(way.fish(other, asked))
-        standing, down = judgement.depth(fished, asked, units).standing, down_m(fished)
-        return standing, down, down if ask.wanted_m is not None else fished.lowest.height_m
+        status, down = judgement.depth(fished, asked, units).status, down_m(fished)
+        return status, down, down if ask.wanted_m is not None else fished.lowest.height_m
 
     found = run_parallel(
         [partial(fish, draw) for draw in drawn], lambda done: report_progress(done, TRIES)
@@ -105,14 +105,14 @@ def _otherwise(
     if pace > STILL_M_S:
         pace = min(4.0, pace * exp(GUESSED_OFF * by["pace"]))
     depth = max(0.05, min(30.0, day.water.depth_m * exp(GUESSED_OFF * by["depth"])))
-    water = day.water.remade(pace_m_s=pace, depth_m=depth)
+    water = day.water.evolve(pace_m_s=pace, depth_m=depth)
     fluid, off = fluid_of(water), by["fly"]
-    made = design.remade(
-        situation=day.remade(water=water, fly=_falling(day.fly, off, fluid)),
+    made = design.evolve(
+        situation=day.evolve(water=water, fly=_falling(day.fly, off, fluid)),
         leader=_with_flies_falling(design.leader, off, fluid),
     )
     lands = max(0.1, min(1.0, ask.lands * exp(LANDS_OFF * by["landing"])))
-    return made, ask.remade(lands=lands)
+    return made, ask.evolve(lands=lands)
 
 
 def _falling(fly: Fly, by: float, fluid: Fluid) -> Fly:
@@ -123,16 +123,16 @@ def _falling(fly: Fly, by: float, fluid: Fluid) -> Fly:
     off = FALLS_OFF if fly.sink_m_s is None else JARRED_OFF
     off = fly.sink_by.off if fly.sink_by is not None else off
     sinks = (fly.sink_m_s or body.sink_m_s(fluid)) * exp(off * by)
-    return fly.remade(sink_m_s=max(0.005, min(3.0, sinks)))
+    return fly.evolve(sink_m_s=max(0.005, min(3.0, sinks)))
 
 
 def _with_flies_falling(leader: Leader, by: float, fluid: Fluid) -> Leader:
     for number, fly in leader.flies_above:
         joint, made = leader.joints[number], _falling(fly, by, fluid)
         if joint.dropper is not None:
-            joint = joint.remade(dropper=joint.dropper.remade(fly=made))
+            joint = joint.evolve(dropper=joint.dropper.evolve(fly=made))
         else:
-            joint = joint.remade(fly=made)
+            joint = joint.evolve(fly=made)
         leader = leader.with_joint(number, joint)
     return leader
 

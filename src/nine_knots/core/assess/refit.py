@@ -35,11 +35,11 @@ def refitted(design: Design, stock: tuple[Stock, ...]) -> tuple[Design, tuple[Sw
         pieces = list(leader.pieces)
         if isinstance(piece, LevelSection):
             own = found.strand if isinstance(found, Spool) else _nobodys(piece.strand)
-            pieces[number] = piece.remade(strand=own)
+            pieces[number] = piece.evolve(strand=own)
         else:
             taper = found.strand if isinstance(found, Packet) else _nobodys(piece.strand)
-            pieces[number] = piece.remade(strand=taper)
-        leader = leader.remade(pieces=tuple(pieces))
+            pieces[number] = piece.evolve(strand=taper)
+        leader = leader.evolve(pieces=tuple(pieces))
     made = design.model_copy(update={"leader": _with_tags(leader, stock)})
     return made, tuple(swaps)
 
@@ -57,7 +57,7 @@ def _with_tags(leader: Leader, stock: tuple[Stock, ...]) -> Leader:
             continue
         found = _nearest(joint.dropper.strand, stock)
         own = found.strand if isinstance(found, Spool) else _nobodys(joint.dropper.strand)
-        leader = leader.with_joint(number, joint.remade(dropper=joint.dropper.remade(strand=own)))
+        leader = leader.with_joint(number, joint.evolve(dropper=joint.dropper.evolve(strand=own)))
     return leader
 
 

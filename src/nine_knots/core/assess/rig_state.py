@@ -57,10 +57,10 @@ def standing_events(events: Iterable[Event]) -> tuple[Event, ...]:
 
 def day_state(events: Iterable[Event], stretch: str, rig: str, fly: str) -> DayState:
     """The day after all events, begun on a stretch with a rig and a fly."""
-    standing = standing_events(events)
+    status = standing_events(events)
     rigs: dict[str, RigState] = {rig: RigState()} if rig else {}
     setting_m = level_m = None
-    for earlier in standing:
+    for earlier in status:
         told, kind = earlier.detail, EVENT_KINDS[earlier.kind]
         effect = kind.effect_of(told.place)
         if effect.takes_up:
@@ -73,7 +73,7 @@ def day_state(events: Iterable[Event], stretch: str, rig: str, fly: str) -> DayS
         level_m = told.level if told.level is not None else level_m
         if rig:
             rigs[rig] = _after(rigs.get(rig, RigState()), effect)
-    return DayState(stretch, rig, fly, setting_m, level_m, MappingProxyType(rigs), standing)
+    return DayState(stretch, rig, fly, setting_m, level_m, MappingProxyType(rigs), status)
 
 
 def _after(rig: RigState, effect: RigEffect) -> RigState:

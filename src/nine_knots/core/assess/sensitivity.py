@@ -92,7 +92,7 @@ class Sensitivity:
     opens: float
     marginal: bool
     holds: float
-    reserve: float
+    speed_margin: float
     low: float
     into_m_s: float
     known: StrengthKnown
@@ -113,7 +113,7 @@ def sensitivity_of(
         )
     thrown = _Thrown(design, stroke, air_of(day.wind, gust))
     hold = hold_of(leader, own=angler.tyer.knots)
-    reserve = thrown.base.margin(stroke)  # found first: all that is changed goes by it
+    speed_margin = thrown.base.margin(stroke)  # found first: all that is changed goes by it
     low = wanted(leader, day, angler.cast)[0]
     into = submit(lambda: _into(thrown, low))  # the longest, so that no processor waits for it
     dragged, windier = submit(thrown.dragged), submit(thrown.windier)
@@ -131,10 +131,10 @@ def sensitivity_of(
     return Sensitivity(
         pieces=pieces,
         doubts=tuple(sorted(doubts, key=lambda doubt: -doubt.spread)),
-        opens=float(scipy.special.ndtr(log(reserve / low) / spread)),
+        opens=float(scipy.special.ndtr(log(speed_margin / low) / spread)),
         marginal=turnover_score(result, leader, day, angler.units, angler.cast).marginal,
         holds=_holds(hold, need_of(day).most_n, known.off),
-        reserve=reserve,
+        speed_margin=speed_margin,
         low=low,
         into_m_s=into.result(),
         known=known,

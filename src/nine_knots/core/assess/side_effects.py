@@ -19,11 +19,9 @@ def scores_without_cast(design: Design, angler: Angler) -> tuple[Score, ...]:
 def worsens_another(before: tuple[Score, ...], after: tuple[Score, ...]) -> bool:
     """Whether a change leaves match or hold wrong that was right: no remedy, but another fault."""
     right = {
-        score.key
-        for score in before
-        if score.standing == "right" and score.key in ("match", "hold")
+        score.key for score in before if score.status == "right" and score.key in ("match", "hold")
     }
-    return any(score.standing != "right" for score in after if score.key in right)
+    return any(score.status != "right" for score in after if score.key in right)
 
 
 def other_measures(design: Design, ask: WaterQuestion, angler: Angler) -> tuple[Score, ...]:

@@ -12,7 +12,7 @@ from dataclasses import dataclass
 from math import log, radians, tan
 
 from nine_knots.core.assess.own_cast import PILES_UP, SLAMS, UNKNOWN, OwnCast
-from nine_knots.core.base.score import Score, Standing, position_in_band
+from nine_knots.core.base.score import Score, Status, position_in_band
 from nine_knots.core.base.units import Units
 from nine_knots.core.casting.landing import CastLanding
 from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
@@ -189,26 +189,26 @@ def turnover_score(
     margin, windy = result.margin, _windy(situation.wind)
     middle = (low * high) ** 0.5
     deviation = log(margin / middle) / log(high / middle)
-    standing: Standing = "right"
+    status: Status = "right"
     if deviation < -1.0:
-        standing = "too little"
+        status = "too little"
     elif deviation > 1.0:
-        standing = "too much"
+        status = "too much"
     edge = log(1.0 + (KNOWN_TO_IN_WIND if windy else KNOWN_TO)) / log(high / middle)
     return Score(
         key="turnover",
         title="Turnover",
-        asks="Does it open with your stroke, and with how much to spare?",
-        standing=standing,
-        marginal=standing == "right" and abs(deviation) > 1.0 - edge,
+        question="Does it open with your stroke, and with how much to spare?",
+        status=status,
+        marginal=status == "right" and abs(deviation) > 1.0 - edge,
         position=position_in_band(deviation),
         figure=opening_words(margin, own, windy),
-        why=_why(result, standing, situation, units, own),
+        why=_why(result, status, situation, units, own),
     )
 
 
 def _why(
-    result: CastResult, standing: Standing, situation: Situation, units: Units, own: OwnCast
+    result: CastResult, status: Status, situation: Situation, units: Units, own: OwnCast
 ) -> str:
     minimum, yours = result.minimum.speed_m_s, units.about_speed(result.stroke.speed_m_s)
     wind = " against this wind" if _windy(situation.wind) else ""
@@ -217,7 +217,7 @@ def _why(
         return f"No stroke opens it{wind}, not even one of {most}."
     at = f"at {units.about_speed(minimum)}, {stroke_words(minimum, own)}"
     lies = landing_words(result, situation.wind, situation.floats, units, own)
-    if standing == "too little":
+    if status == "too little":
         more = 1.0 / result.margin - 1.0
         needs = share_words(more)
         harder = {
@@ -229,7 +229,7 @@ def _why(
             f"It needs a stroke {harder} yours{wind}: it opens {at}; yours leaves at {yours}.{told}"
         )
     said = f"It just opens {at}; yours leaves at {yours}." + (f" It {lies}." if lies else "")
-    if standing == "too much":
+    if status == "too much":
         return f"Ease off, or lengthen or refine the leader. {said}"
     return said
 
@@ -237,7 +237,7 @@ def _why(
 def mono_score(ratio: float) -> Score:
     """The turnover cord of a mono rig: what is thrown is the fly, and the mono follows."""
     deviation = log(CANNOT_LEAD / min(ratio, MOST_TOLD)) / log(CANNOT_LEAD / LEADS) - 1.0
-    standing: Standing = "too little" if ratio > CANNOT_LEAD else "right"
+    status: Status = "too little" if ratio > CANNOT_LEAD else "right"
     figure = "casts well" if ratio < LEADS else "casts with care"
     times = f"{ratio:.1f}" if ratio < MOST_TOLD else f"more than {MOST_TOLD:g}"
     if ratio > CANNOT_LEAD:
@@ -245,9 +245,9 @@ def mono_score(ratio: float) -> Score:
     return Score(
         key="turnover",
         title="Turnover",
-        asks="Can the fly pull the mono?",
-        standing=standing,
-        marginal=standing == "right" and ratio > LEADS,
+        question="Can the fly pull the mono?",
+        status=status,
+        marginal=status == "right" and ratio > LEADS,
         position=position_in_band(max(-2.0, min(0.6, deviation))),
         figure=figure,
         why=f"Eight metres of it weigh {times} times the fly; up to {LEADS:g} casts well, "

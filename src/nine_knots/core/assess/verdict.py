@@ -13,7 +13,7 @@ from nine_knots.core.assess.joint_match import (
     JointMatch,
     match_joints,
 )
-from nine_knots.core.base.score import Score, Standing, position_in_band
+from nine_knots.core.base.score import Score, Status, position_in_band
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.knots.own import PulledKnot
@@ -113,20 +113,20 @@ def match_score(matches: tuple[JointMatch, ...], leader: Leader, units: Units) -
         note = " The fly leads here, so the joint to the line is not judged."
     worst = _worst(judged)
     deviation = joint_deviation(worst)
-    standing: Standing = "right"
+    status: Status = "right"
     if worst.flag == "hinge":
-        standing, deviation = "too little", min(deviation, -1.05)
+        status, deviation = "too little", min(deviation, -1.05)
     elif worst.flag in ("kick", "reversal"):
-        standing, deviation = "too much", max(deviation, 1.05)
+        status, deviation = "too much", max(deviation, 1.05)
     elif worst.flag == "flat spot":
-        standing, deviation = "too much", 1.05
+        status, deviation = "too much", 1.05
     else:
         deviation = max(-0.95, min(0.95, deviation))
     return Score(
         key="match",
         title="Match",
-        asks="Does the loop run on, or fold at a joint?",
-        standing=standing,
+        question="Does the loop run on, or fold at a joint?",
+        status=status,
         marginal=worst.flag in ("soft", "firm"),
         position=position_in_band(deviation),
         figure=_FLAG_FIGURE[worst.flag],
@@ -158,26 +158,26 @@ def hold_score(
     if broken.what == "joint":
         said = pulls_of(leader.joints[broken.index], leader, own)
         why += f" Its knot is reckoned{said.removeprefix(',')}." if said else ""
-    standing: Standing = "right"
+    status: Status = "right"
     if ratio < ENOUGH:
-        standing = "too little"
+        status = "too little"
     elif ratio > PLENTY:
-        standing = "too much"
+        status = "too much"
         why += " Finer tippet would still hold."
     guarded = leader.pieces[-1].role == "bite" or leader.pieces[-1].strand.substance.family == (
         "wire"
     )
     if fish.bites_through and not guarded:
-        standing, deviation = "too little", min(deviation, -1.4)
+        status, deviation = "too little", min(deviation, -1.4)
         why = (
             f"A {fish.title} cuts plain tippet: end the leader in wire or a heavy bite piece. {why}"
         )
     return Score(
         key="hold",
         title="Hold",
-        asks="Does it hold this fish in this water?",
-        standing=standing,
-        marginal=standing == "right" and ratio < 1.3,
+        question="Does it hold this fish in this water?",
+        status=status,
+        marginal=status == "right" and ratio < 1.3,
         position=position_in_band(deviation),
         figure=f"breaks at {units.load(hold.mean_n).text}",
         why=why,
@@ -194,18 +194,18 @@ def length_score(leader: Leader, situation: Situation, units: Units) -> Score:
         deviation = (length_m - span.usual_m) / (span.usual_m - span.low_m)
     else:
         deviation = (length_m - span.usual_m) / (span.high_m - span.usual_m)
-    standing: Standing = "right"
+    status: Status = "right"
     slack_m = 0.02
     if length_m < span.low_m - slack_m:
-        standing = "too little"
+        status = "too little"
     elif length_m > span.high_m + slack_m:
-        standing = "too much"
+        status = "too much"
     low, high = units.length(span.low_m).text, units.length(span.high_m).text
     return Score(
         key="length",
         title="Length",
-        asks="Is it as long as the school ties it here?",
-        standing=standing,
+        question="Is it as long as the school ties it here?",
+        status=status,
         marginal=False,
         position=position_in_band(deviation),
         figure=units.length(length_m).text,

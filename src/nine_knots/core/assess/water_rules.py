@@ -57,7 +57,7 @@ def rule_facts(design: Design, units: Units) -> tuple[Fact, ...]:
 def keeps_rules(design: Design, units: Units) -> bool:
     """Whether the leader, as it is tied, is allowed here."""
     return all(
-        fact.standing == "right" for fact in rule_facts(design, units) if fact.title in TIED_BY_RULE
+        fact.status == "right" for fact in rule_facts(design, units) if fact.title in TIED_BY_RULE
     )
 
 
@@ -66,7 +66,7 @@ def quick_fixes(design: Design, units: Units) -> tuple[str, ...]:
     return tuple(
         fact.text
         for fact in rule_facts(design, units)
-        if fact.standing != "right" and fact.title not in TIED_BY_RULE
+        if fact.status != "right" and fact.title not in TIED_BY_RULE
     )
 
 

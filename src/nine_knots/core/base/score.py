@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from math import exp
 from typing import Literal
 
-Standing = Literal["too little", "right", "too much"]
+Status = Literal["too little", "right", "too much"]
 BAND_LOW, BAND_HIGH = 0.3, 0.7
 """Where the wanted band lies on every cord, from 0 (far too little) to 1 (far too much)."""
 
@@ -23,8 +23,8 @@ class Score:
 
     key: Literal["turnover", "drift", "depth", "match", "hold", "length"]
     title: str
-    asks: str
-    standing: Standing
+    question: str
+    status: Status
     marginal: bool
     position: float
     figure: str
@@ -38,7 +38,7 @@ class Fact:
 
     title: str
     text: str
-    standing: Standing = "right"
+    status: Status = "right"
 
 
 def position_in_band(deviation: float) -> float:

@@ -10,7 +10,7 @@ class Frozen(BaseModel):
 
     model_config = ConfigDict(frozen=True, extra="forbid", allow_inf_nan=False, strict=True)
 
-    def remade(self, **changes: Any) -> Self:
+    def evolve(self, **changes: Any) -> Self:
         """The value with some fields changed, validated anew."""
         fields = {name: getattr(self, name) for name in type(self).model_fields}
         return type(self).model_validate({**fields, **changes})

@@ -10,17 +10,17 @@ CALLED: dict[PlaceKind, str] = {"river": "A river", "lake": "A lake", "sea": "A 
 
 def design_without_location(design: Design) -> Design:
     """A leader without its notes, which may name a place."""
-    return design.remade(notes="")
+    return design.evolve(notes="")
 
 
 def place_without_location(place: Place) -> Place:
     """A water as it is to be fished: its stretches by their order, with depth, pace and rules, but
     without names, notes, gauge and the mark on the map."""
     stretches = tuple(
-        stretch.remade(title=f"Stretch {number}", notes="")
+        stretch.evolve(title=f"Stretch {number}", notes="")
         for number, stretch in enumerate(place.stretches, 1)
     )
-    return place.remade(
+    return place.evolve(
         title=CALLED[place.kind],
         stretches=stretches,
         gauge=None,
@@ -32,4 +32,4 @@ def place_without_location(place: Place) -> Place:
 
 def plan_without_location(plan: DayPlan, place: Place) -> DayPlan:
     """A day on such a water."""
-    return plan.remade(title=f"{CALLED[place.kind]}, {plan.on}")
+    return plan.evolve(title=f"{CALLED[place.kind]}, {plan.on}")

@@ -62,7 +62,7 @@ def bend_from(readings: DroopReadings, mass_kg_m: float, mass_off: float = 0.0) 
 def with_bend(strand: Strand, found: MeasuredBend) -> Strand:
     """The strand as stiff as it drooped: with its thickness, the modulus that gives this EI."""
     modulus = found.bend_nm2 / (pi * strand.diameter_m**4 / 64.0)
-    return strand.remade(modulus_pa=modulus, modulus_by=found.measured)
+    return strand.evolve(modulus_pa=modulus, modulus_by=found.measured)
 
 
 def mass_off(strand: Strand) -> float:

@@ -69,4 +69,4 @@ def modulus_from(readings: StretchReadings, strand: Strand) -> MeasuredModulus:
 
 def with_modulus(strand: Strand, found: MeasuredModulus) -> Strand:
     """The strand with the modulus that it showed."""
-    return strand.remade(modulus_pa=found.modulus_pa, modulus_by=found.measured)
+    return strand.evolve(modulus_pa=found.modulus_pa, modulus_by=found.measured)

@@ -67,7 +67,7 @@ def fit_of(
 def _changed(
     design: Design, reader: Assessor, stroke: Stroke, measures: tuple[Score, ...]
 ) -> Iterator[tuple[str, Design, Stroke, tuple[Score, ...]]]:
-    wrong = tuple(score for score in measures if score.standing != "right")
+    wrong = tuple(score for score in measures if score.status != "right")
     for words, thrown in other_throws(wrong, reader.day, stroke, reader.angler):
         yield words, design, thrown, _asked(reader.measures(design.leader, thrown))
     by_slack = assessment_of(technique_of(design)).by_slack
@@ -83,7 +83,7 @@ def _asked(measures: tuple[Score, ...]) -> tuple[Score, ...]:
 
 
 def _right(measures: tuple[Score, ...]) -> bool:
-    return all(score.standing == "right" for score in measures)
+    return all(score.status == "right" for score in measures)
 
 
 def _off(measures: tuple[Score, ...], leader: Leader) -> float:

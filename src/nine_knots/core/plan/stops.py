@@ -42,7 +42,7 @@ def tide_of(plan: DayPlan, stop: Stop) -> Tide | None:
 def choices_of(plan: DayPlan, place: Place, stop: Stop) -> tuple[StopChoice, ...]:
     """Every outfit carried with the stop's fly, or with each where whichever serves is taken."""
     water = water_at(place, stretch_of(place, stop), plan.level_m, tide_of(plan, stop))
-    water = water.remade(temperature_c=plan.temperature_c)
+    water = water.evolve(temperature_c=plan.temperature_c)
     numbers = range(len(plan.flies)) if stop.fly is None else (stop.fly,)
     return tuple(
         StopChoice(

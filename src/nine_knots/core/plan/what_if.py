@@ -10,7 +10,7 @@ from nine_knots.core.assess.caster import Caster
 from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.cancellation import check_cancelled
 from nine_knots.core.base.errors import CannotCompute, Refused
-from nine_knots.core.base.score import Score, Standing
+from nine_knots.core.base.score import Score, Status
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import Gust
 from nine_knots.core.domain.design import Design
@@ -40,7 +40,7 @@ class WhatIfRig:
     depth_m: float
     pace_m_s: float
     figure: str
-    standing: Standing
+    status: Status
     change: str
 
 
@@ -111,7 +111,7 @@ class WhatIfQuestion:
             )
         except CannotCompute:
             return False
-        return turnover.standing != "too little"
+        return turnover.status != "too little"
 
     def _at(self, depth_m: float, pace_m_s: float) -> WhatIfRig:
         check_cancelled()
@@ -125,13 +125,13 @@ class WhatIfQuestion:
             measures = tuple(judgement.measures(moved, self._ask, self.angler.units))
         except CannotCompute as refused:
             return WhatIfRig(depth_m, pace_m_s, "–", "too much", refused.hint or refused.what)
-        wrong = next((score for score in measures if score.standing != "right"), None)
+        wrong = next((score for score in measures if score.status != "right"), None)
         shown = measures[-1] if judgement.by_slack else measures[0]
         found = WhatIfRig(depth_m, pace_m_s, shown.figure, "right", "")
         if wrong is None:
             return found
         change = self._change(moved, wrong, judgement.by_slack)
-        return replace(found, figure=wrong.figure, standing=wrong.standing, change=change)
+        return replace(found, figure=wrong.figure, status=wrong.status, change=change)
 
     def _change(self, moved: Design, wrong: Score, by_slack: bool) -> str:
         if by_slack:
@@ -140,12 +140,12 @@ class WhatIfQuestion:
         if served is not None:
             return served[0]
         if wrong.key == "depth":
-            fly = "heavier" if wrong.standing == "too little" else "lighter"
-            hands = by_hand(moved.situation, wrong.standing == "too little")
+            fly = "heavier" if wrong.status == "too little" else "lighter"
+            hands = by_hand(moved.situation, wrong.status == "too little")
             return f"{hands}; else a {fly} fly. {wrong.why}"
         return f"nothing set here mends it. {wrong.why}"
 
 
 def _worst(measures: tuple[Score, ...]) -> Score | None:
-    wrong = [score for score in measures if score.standing != "right" and score.key != "length"]
+    wrong = [score for score in measures if score.status != "right" and score.key != "length"]
     return max(wrong, key=lambda other_score: abs(other_score.position - 0.5), default=None)

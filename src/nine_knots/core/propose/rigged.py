@@ -26,7 +26,7 @@ def rigged(leader: Leader, plan: Plan) -> Leader:
         joints[number] = ring_between(leader.pieces[number - 1], leader.pieces[number])
     for number in plan.swivels:
         ring = ring_between(leader.pieces[number - 1], leader.pieces[number])
-        joints[number] = ring.remade(kind="swivel")
+        joints[number] = ring.evolve(kind="swivel")
     for number in plan.doubled:
         joints[number] = doubled_joint(leader.pieces[number - 1], leader.pieces[number])
     for planned in plan.flies:
@@ -50,4 +50,4 @@ def _with_fly(leader: Leader, joint: Connection, planned: PlannedFly) -> Connect
     assert isinstance(own, LevelSection)
     tag: Literal["upper", "lower"] = "upper" if own is above else "lower"
     dropper = dropper_of(own.strand, planned.length_m, planned.fly, tag)
-    return with_a_tag(joint).remade(dropper=dropper)
+    return with_a_tag(joint).evolve(dropper=dropper)

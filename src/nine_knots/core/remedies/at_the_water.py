@@ -20,7 +20,7 @@ def first_remedy_at_the_water(
 ) -> tuple[str, Design] | None:
     """The first change of the leader itself (its setting, what is pinched on it) that serves, in
     words, with the design after it; None where none does."""
-    more, judgement = wrong.standing == "too little", assessment_of(technique_of(design))
+    more, judgement = wrong.status == "too little", assessment_of(technique_of(design))
     serves = in_the_water(judgement, angler.units, more)
     now = Trial("", design, stroke, USUAL_QUESTION)
     sought = remedy_search(now, judgement, serves, more, angler)
@@ -38,7 +38,7 @@ def other_throws(
 ) -> Iterator[tuple[str, Stroke]]:
     """How else it may be thrown, in words: harder where it only does not open, with a stop and drop
     where a fly that floats only drags too soon."""
-    if [(score.key, score.standing) for score in wrong] == [("turnover", "too little")]:
+    if [(score.key, score.status) for score in wrong] == [("turnover", "too little")]:
         for word, harder in other_strokes(stroke, angler, harder=True):
             yield f"with {STROKES[word]}", harder
     if {score.key for score in wrong} == {"drift"} and day.floats:

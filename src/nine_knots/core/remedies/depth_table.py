@@ -9,7 +9,7 @@ from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.concurrency import run_parallel
 from nine_knots.core.base.errors import CannotCompute, TimedOut
 from nine_knots.core.base.result_cache import cached_result
-from nine_knots.core.base.score import Standing
+from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
@@ -31,7 +31,7 @@ class DepthCell:
 
     depth: str
     figure: str
-    standing: Standing | None
+    status: Status | None
     change: str
 
 
@@ -123,14 +123,14 @@ def _cell(design: Design, angler: Angler, ask: WaterQuestion) -> DepthCell:
         deep, drift = judgement.measures(design, ask, units)
     except CannotCompute as refused:
         return DepthCell(depth, "–", "too much", refused.hint)
-    wrong = next((m for m in (deep, drift) if m.standing != "right"), None)
+    wrong = next((m for m in (deep, drift) if m.status != "right"), None)
     if wrong is None:
         return DepthCell(depth, deep.figure, "right", "as it is")
-    more = wrong.standing == "too little"
+    more = wrong.status == "too little"
     serves = in_the_water(judgement, units, more)
     now = Trial("", design, Stroke(), ask)
     sought = remedy_search(now, judgement, serves, more, angler)
     found = (served for _, served in changes(sought, judgement.at_the_water) if served)
     served = next(found, None)
     nothing = "heavier: another rig" if more else "lighter: another rig"
-    return DepthCell(depth, deep.figure, wrong.standing, served[0].words if served else nothing)
+    return DepthCell(depth, deep.figure, wrong.status, served[0].words if served else nothing)

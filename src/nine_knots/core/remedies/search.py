@@ -13,7 +13,7 @@ from pydantic import ValidationError
 
 from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.errors import CannotCompute, Refused, TimedOut
-from nine_knots.core.base.score import Score, Standing
+from nine_knots.core.base.score import Score, Status
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader import Leader
@@ -38,7 +38,7 @@ class RemedyEffect:
     title: str
     before: str
     after: str
-    standing: Standing
+    status: Status
 
 
 @dataclass(frozen=True, slots=True)
@@ -114,9 +114,9 @@ def outcome_by(measures: Callable[[Trial], Iterable[Score]], more: bool) -> Serv
         figures: list[str] = []
         try:
             for measure in measures(trial):
-                if measure.standing != "right" or measure.marginal:
+                if measure.status != "right" or measure.marginal:
                     near = measure.position if more else -measure.position
-                    return TrialOutcome(past=measure.standing == beyond, short=near)
+                    return TrialOutcome(past=measure.status == beyond, short=near)
                 figures.append(measure.figure)
         except CannotCompute:
             return TrialOutcome(past=more)  # what cannot be worked out is too heavy or too long
@@ -255,8 +255,8 @@ def effects(before: tuple[Score, ...], after: tuple[Score, ...]) -> tuple[Remedy
     """What changed between two sets of measures."""
     known = {measure.key: measure for measure in before}
     return tuple(
-        RemedyEffect(new.title, known[new.key].figure, new.figure, new.standing)
+        RemedyEffect(new.title, known[new.key].figure, new.figure, new.status)
         for new in after
         if new.key in known
-        and (known[new.key].figure, known[new.key].standing) != (new.figure, new.standing)
+        and (known[new.key].figure, known[new.key].status) != (new.figure, new.status)
     )

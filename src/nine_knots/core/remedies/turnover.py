@@ -13,7 +13,7 @@ from nine_knots.core.assess.caster import Caster
 from nine_knots.core.assess.side_effects import other_measures, worsens_another
 from nine_knots.core.assess.turnover import mono_score
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.base.score import Score, Standing
+from nine_knots.core.base.score import Score, Status
 from nine_knots.core.casting.mono import mass_ratio
 from nine_knots.core.casting.stroke import FASTEST_M_S, SPEEDS, Stroke
 from nine_knots.core.casting.wind import STEADY, Gust
@@ -72,12 +72,12 @@ def remedies_for(
     if mass_ratio(design.leader, design.situation.fly) is not None:
         return _of_mono(now, angler)
     caster = Caster(angler, gust)
-    standing: Standing = "too little"
+    status: Status = "too little"
     if not caster.lacks(design, stroke):
-        standing = turnover_of(now, caster).standing
-    if standing == "right":
+        status = turnover_of(now, caster).status
+    if status == "right":
         return ()
-    more = standing == "too little"
+    more = status == "too little"
 
     def measures(trial: Trial) -> Iterator[Score]:
         yield turnover_of(trial, caster)

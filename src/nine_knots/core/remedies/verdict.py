@@ -36,20 +36,20 @@ def verdict_remedies_for(design: Design, angler: Angler) -> tuple[Remedy, ...]:
     """For a leader whose match, hold or length is outside its band, one remedy of each kind for the
     first that is; none where all are right."""
     before = scores_without_cast(design, angler)
-    wrong = [measure for measure in before if measure.standing != "right"]
+    wrong = [measure for measure in before if measure.status != "right"]
     wrong.sort(key=lambda measure: GRAVEST.index(measure.key))
     if not wrong:
         return ()
 
-    right = {measure.key for measure in before if measure.standing == "right"}
+    right = {measure.key for measure in before if measure.status == "right"}
 
     def serves(trial: Trial) -> TrialOutcome:
         """Where what was wrong is right, and nothing is wrong that was right."""
         after = {measure.key: measure for measure in scores_without_cast(trial.design, angler)}
         mended = after[wrong[0].key]
-        if mended.standing != "right" or mended.marginal:
-            return TrialOutcome(past=mended.standing != wrong[0].standing, short=mended.position)
-        if any(after[key].standing != "right" for key in right):
+        if mended.status != "right" or mended.marginal:
+            return TrialOutcome(past=mended.status != wrong[0].status, short=mended.position)
+        if any(after[key].status != "right" for key in right):
             return TrialOutcome(past=True)
         return TrialOutcome(mended.figure)
 
@@ -66,7 +66,7 @@ def _found(
     now: Trial, wrong: Score, angler: Angler, serves: Serves
 ) -> Iterator[tuple[What, Served | None]]:
     bench = Workbench(stock=angler.stock, fly=now.design.situation.fly, units=angler.units)
-    last, more = len(now.design.leader.pieces) - 1, wrong.standing == "too little"
+    last, more = len(now.design.leader.pieces) - 1, wrong.status == "too little"
     if wrong.key == "hold":
         spools = other_spools(now, bench, last, more, "tippet")
         yield "tippet spool", smallest(serves, spools)

@@ -43,10 +43,10 @@ def water_remedies_for(
         measures = tuple(fisher.measures(now))
     except CannotCompute:
         return ()
-    wrong = [m for m in reversed(measures) if m.standing != "right"]
+    wrong = [m for m in reversed(measures) if m.status != "right"]
     if not wrong:
         return ()
-    sink_more = wrong[0].standing == "too little"
+    sink_more = wrong[0].status == "too little"
     serves = outcome_by(fisher.measures, sink_more)
     before = fisher.all_measures(now)
     remedies = []

@@ -38,14 +38,14 @@ SEEN: Axes = np.array([SEEN_EASE, SEEN_FISHING, SEEN_HOLD, SEEN_LENGTH, SEEN_KNO
 @dataclass(frozen=True, slots=True)
 class Evaluated:
     """A leader with all its measures, its place by the wishes (more is better, in the order of
-    WISHES), and how far it falls short of each demand. ``reserve`` is None where its fly is thrown
+    WISHES), and how far it falls short of each demand. ``speed_margin`` is None where its fly is thrown
     and not a line, ``margin`` the logarithm of the reserve over the least wanted; ``origin`` the
     school it was built by, if one did."""
 
     table: UncastLeader
     origin: str
     minimum: MinimumLaunchSpeed | None
-    reserve: float | None
+    speed_margin: float | None
     margin: float
     measures: tuple[Score, ...]
     axes: Axes
@@ -77,11 +77,11 @@ def evaluate_candidate(
     read = reader.fished(table.leader, stroke, near)
     turnover, *in_the_water = read.measures
     low, high = wanted(table.leader, reader.day, reader.angler.cast)
-    reserve, margin, short = None, EASY * log(high / low), _off_the_band(turnover) / SEEN_EASE
+    speed_margin, margin, short = None, EASY * log(high / low), _off_the_band(turnover) / SEEN_EASE
     if read.minimum is not None:
-        reserve = read.minimum.margin(stroke)
-        margin = log(reserve / low)
-        short = max(0.0, log(low / reserve), log(reserve / high)) / SEEN_EASE
+        speed_margin = read.minimum.margin(stroke)
+        margin = log(speed_margin / low)
+        short = max(0.0, log(low / speed_margin), log(speed_margin / high)) / SEEN_EASE
         if not short and margin < FAR_FROM_IT and not _opens_worse(table, reader, stroke, low):
             short = ON_THE_EDGE
     fishing = sum(1.0 - abs(score.position - 0.5) / (BAND_HIGH - 0.5) for score in in_the_water)
@@ -92,7 +92,7 @@ def evaluate_candidate(
         table,
         origin,
         read.minimum,
-        reserve,
+        speed_margin,
         margin,
         (*read.measures, *table.measures),
         axes,
@@ -109,7 +109,7 @@ def axes_of(table: UncastLeader, margin: float, fishing: float, band: float) -> 
 
 def _off_the_band(measure: Score) -> float:
     """How far beyond its band a measure stands, in halves of the band."""
-    if measure.standing == "right":
+    if measure.status == "right":
         return 0.0
     return max(0.05, abs(measure.position - 0.5) / (BAND_HIGH - 0.5) - 1.0)
 

@@ -96,7 +96,7 @@ def school_today(
         off = _off(after, made) + cost + A_BUY * len(made.buys) + A_DOUBLING * beyond
         return SchoolToday(key, group, words, design, after, off, lacks, made.buys + wants)
 
-    wrong = tuple(score for score in measures if score.standing != "right")
+    wrong = tuple(score for score in measures if score.status != "right")
     bought = f"with {join_words(list(made.buys))} bought" if made.buys else ""
     if bought and not wrong:
         return came_out("would do", bought, design, measures)
@@ -114,7 +114,7 @@ def school_today(
         words = f"{_why(measures, made)} {how_long}".rstrip()
         return came_out("fits this day", words, design, measures)
     for words, changed, after in bench.changed(made, wrong):
-        if all(other_score.standing == "right" for other_score in after):
+        if all(other_score.status == "right" for other_score in after):
             words = f"{bought}, {words}" if bought else words
             return came_out("would do", words, bench.design(changed), after, A_CHANGE)
     worst = max(wrong, key=lambda other_score: abs(other_score.position - 0.5))
@@ -165,7 +165,7 @@ class _Bench:
             pieces = [*ours[:number], theirs[number], *ours[number + 1 :]]
             changed = rebuilt(leader, pieces, list(leader.joints))
             measures = self.measures(changed, self.stroke)
-            if all(score.standing == "right" for score in measures):
+            if all(score.status == "right" for score in measures):
                 return self.design(changed), measures
         return None
 

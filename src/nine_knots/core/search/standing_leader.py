@@ -55,12 +55,12 @@ def assess_uncast(leader: Leader, reader: Assessor, demands: Demands) -> UncastL
     grounds = assessment_inputs(design, own)
     measures = verdict_of(design, grounds, units, own)
     match, hold, length = measures
-    if match.standing != "right":
+    if match.status != "right":
         return None
     if not keeps_rules(design, units):
         return None
     times = grounds.hold.low_n / grounds.need.most_n
-    if hold.standing == "too little" and times >= 1.0:
+    if hold.status == "too little" and times >= 1.0:
         return None  # it would hold, but for teeth
     knots, long_m = knots_in(leader), leader.length_m
     short = {
@@ -70,7 +70,7 @@ def assess_uncast(leader: Leader, reader: Assessor, demands: Demands) -> UncastL
         else 0.0,
         "length": _too_far(long_m, demands) / SEEN_LENGTH,
     }
-    if not demands.asks_length and length.standing != "right":
+    if not demands.asks_length and length.status != "right":
         return None
     return UncastLeader(leader, measures, times, knots, short)
 

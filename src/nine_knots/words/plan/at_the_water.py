@@ -102,7 +102,7 @@ def _finer(design: Design, angler: Angler) -> str:
             score for score in scores_without_cast(finer.design, angler) if score.key == "hold"
         )
         across = angler.units.tippet(finer.design.leader.tippet_diameter_m).text
-        if hold.standing == "too little":
+        if hold.status == "too little":
             return (
                 f"Rest them, then a smaller fly. Not finer: {across} {hold.figure}, too little "
                 "for such a fish here."

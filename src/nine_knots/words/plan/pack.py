@@ -231,7 +231,7 @@ def _stop(
         ),
         cells=tuple(
             tuple(
-                WaterCell(what_if_rig.figure, what_if_rig.standing, what_if_rig.change)
+                WaterCell(what_if_rig.figure, what_if_rig.status, what_if_rig.change)
                 for what_if_rig in row
             )
             for row in rows

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from typing import Literal
 
-from nine_knots.core.base.score import Standing
+from nine_knots.core.base.score import Status
 from nine_knots.core.domain.day_brief import DayBrief
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.event_kinds import EventKind
@@ -21,7 +21,7 @@ class WaterCell:
     """The rig in one water, in words."""
 
     figure: str
-    standing: Standing
+    status: Status
     change: str
 
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.side_effects import scores_without_cast
 from nine_knots.core.base.prose import count_words
-from nine_knots.core.base.score import Standing
+from nine_knots.core.base.score import Status
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.event_kinds import WEARS
 from nine_knots.core.domain.leader import LevelSection, TaperedSection
@@ -31,7 +31,7 @@ class RigState:
     tippet: str
     left: str
     hold: str
-    standing: Standing
+    status: Status
     renew: str
 
 
@@ -65,24 +65,24 @@ def _state(design: Design, angler: Angler, wear: Wear, off_m: float, left: int) 
     shorter_m = max(0.02, last.length_m - off_m)
     worn: LevelSection | TaperedSection
     if isinstance(last, LevelSection):
-        worn = last.remade(length_m=shorter_m, wear=wear)
+        worn = last.evolve(length_m=shorter_m, wear=wear)
     else:
-        worn = last.remade(cut_tip_m=last.cut_tip_m + last.length_m - shorter_m, wear=wear)
+        worn = last.evolve(cut_tip_m=last.cut_tip_m + last.length_m - shorter_m, wear=wear)
     things = tuple(
         attachment
         for attachment in leader.attachments
         if attachment.above_end_m < leader.length_m - off_m
     )
     now = design.model_copy(
-        update={"leader": leader.remade(pieces=(*leader.pieces[:-1], worn), attachments=things)}
+        update={"leader": leader.evolve(pieces=(*leader.pieces[:-1], worn), attachments=things)}
     )
     hold = next(score for score in scores_without_cast(now, angler) if score.key == "hold")
     return RigState(
         tippet=units.length(shorter_m).text,
         left=_left(left),
         hold=hold.figure,
-        standing=hold.standing,
-        renew=_renew(wear, left, hold.standing),
+        status=hold.status,
+        renew=_renew(wear, left, hold.status),
     )
 
 
@@ -92,8 +92,8 @@ def _left(left: int) -> str:
     return "the last fly on this tippet" if left == 0 else "too short"
 
 
-def _renew(wear: Wear, left: int, standing: Standing) -> str:
-    if standing == "too little":
+def _renew(wear: Wear, left: int, status: Status) -> str:
+    if status == "too little":
         return "It may break on a strike or a good fish: renew the tippet before the next fish."
     if WORN[wear]:
         return WORN[wear]

@@ -34,9 +34,9 @@ def to_tippet(evaluated: Evaluated, units: Units) -> str:
 
 
 def _easy(evaluated: Evaluated, other: Evaluated, _units: Units) -> str:
-    if evaluated.reserve is None or other.reserve is None:  # one is thrown by its fly
+    if evaluated.speed_margin is None or other.speed_margin is None:  # one is thrown by its fly
         return _not(wish_figure(evaluated, "turnover"), wish_figure(other, "turnover"))
-    times = evaluated.reserve / other.reserve
+    times = evaluated.speed_margin / other.speed_margin
     if times > 1.0:
         return f"opens on a stroke {share_words(1.0 - 1.0 / times)} softer"
     return f"needs a stroke {share_words(1.0 / times - 1.0)} harder"

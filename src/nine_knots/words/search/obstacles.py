@@ -58,7 +58,7 @@ def _fishes(evaluated: Evaluated) -> str:
         [
             m.figure
             for m in evaluated.measures
-            if m.key in ("depth", "drift") and m.standing != "right"
+            if m.key in ("depth", "drift") and m.status != "right"
         ]
     )
 

@@ -73,7 +73,7 @@ def picture_of(
 def _value(evaluated: Evaluated, wish: Wish) -> float:
     """A leader's figure by a wish, as it is shown."""
     return {
-        "easy to throw": evaluated.reserve or 1.0,
+        "easy to throw": evaluated.speed_margin or 1.0,
         "fishing well": 50.0 * evaluated.by("fishing well"),
         "strong": evaluated.table.hold_times,
         "long and fine": evaluated.table.leader.length_m,

@@ -25,8 +25,8 @@ def as_tied(leader: Leader, came_out_m: tuple[float | None, ...], units: Units) 
                 hint="Measure it again between its knots, or change the design.",
             )
         if isinstance(piece, LevelSection):
-            pieces[number] = piece.remade(length_m=length_m)
+            pieces[number] = piece.evolve(length_m=length_m)
         else:
             lost_m = max(0.0, piece.cut_tip_m + piece.length_m - length_m)
-            pieces[number] = piece.remade(cut_tip_m=lost_m)
-    return leader.remade(pieces=tuple(pieces))
+            pieces[number] = piece.evolve(cut_tip_m=lost_m)
+    return leader.evolve(pieces=tuple(pieces))

@@ -38,7 +38,7 @@ def knot_turns(knot: Knot, leader: Leader, joint: int) -> tuple[int, int]:
 def used_above_m(leader: Leader, joint: int, handiness: float) -> float:
     """Line in metres that a joint's knots take of the piece above it."""
     above, tied = leader.pieces[joint - 1], leader.joints[joint]
-    bimini_m = KNOTS["bimini"].held_m if tied.doubled == "upper" else 0.0
+    bimini_m = KNOTS["bimini"].tag_allowance_m if tied.doubled == "upper" else 0.0
     tag_m = _tag_m(tied, "upper", above, handiness)
     return _knots_above_m(leader, joint, handiness) + tag_m + bimini_m
 
@@ -74,7 +74,7 @@ def used_below_m(leader: Leader, joint: int, handiness: float) -> float:
     own_m, knot = below.upper_diameter_m, KNOTS[tied.knot]
     other_m = leader.pieces[joint - 1].lower_diameter_m if joint > 0 else own_m
     tag_m = _tag_m(tied, "lower", below, handiness)
-    tag_m += KNOTS["bimini"].held_m if tied.doubled == "lower" else 0.0
+    tag_m += KNOTS["bimini"].tag_allowance_m if tied.doubled == "lower" else 0.0
     if tied.kind != "knot":
         return tag_m + line_used_m(knot, turns(knot, own_m)[0], own_m, own_m, handiness)
     count = knot_turns(knot, leader, joint)[1]

@@ -28,8 +28,8 @@ class Handiness:
 def shown_handiness(leader: Leader, piece: int, cut_m: float, came_out_m: float) -> float:
     """The handiness at which a piece cut at ``cut_m`` comes out at ``came_out_m``."""
     wraps_m = cut_length_m(leader, piece, 0.0) - leader.pieces[piece].length_m
-    held_m = cut_length_m(leader, piece, USUAL_HAND) - cut_length_m(leader, piece, 0.0)
-    shown = (cut_m - came_out_m - wraps_m) / held_m
+    tag_allowance_m = cut_length_m(leader, piece, USUAL_HAND) - cut_length_m(leader, piece, 0.0)
+    shown = (cut_m - came_out_m - wraps_m) / tag_allowance_m
     return min(LIMITS[1], max(LIMITS[0], shown))
 
 

@@ -25,7 +25,7 @@ def finer_tippet(
     if finer_m < FINEST_M:
         return ()
     finer = tippet.strand.model_copy(update={"diameter_m": finer_m, "strength_n": None})
-    pieces = (*leader.pieces[:-1], tippet.remade(strand=finer))
+    pieces = (*leader.pieces[:-1], tippet.evolve(strand=finer))
     other = design.model_copy(update={"leader": leader.model_copy(update={"pieces": pieces})})
     deeper = fished.lowest.height_m - fish_rig(fish(other, ask)).lowest.height_m
     more = "no deeper to speak of"

@@ -2,7 +2,7 @@
 
 from typing import ClassVar
 
-from nine_knots.core.base.score import Fact, Standing
+from nine_knots.core.base.score import Fact, Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.water.question import WaterQuestion
@@ -57,8 +57,8 @@ class FloatedWords(SimulatedWords):
         assert floats is not None
         share = fished.pulled_n / floats.carries_n
         text = f"is loaded to {min(9.99, share):.0%} of what takes it under."
-        standing: Standing = "too much" if share > 1.0 else "right"
-        return Fact(self.floats_as(fished), text, standing)
+        status: Status = "too much" if share > 1.0 else "right"
+        return Fact(self.floats_as(fished), text, status)
 
     def what_if(self, design: Design, fished: FishedRig, ask: WaterQuestion, units: Units) -> Told:
         """A finer tippet, where a drift settles."""

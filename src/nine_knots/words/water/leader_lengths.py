@@ -40,7 +40,7 @@ def _scaled(leader: Leader, times: float) -> Leader | None:
     level = all(isinstance(piece, LevelSection) for piece in leader.pieces)
     if not level or times * leader.length_m > MOST_LEADER_M:
         return None
-    pieces = tuple(piece.remade(length_m=times * piece.length_m) for piece in leader.pieces)
+    pieces = tuple(piece.evolve(length_m=times * piece.length_m) for piece in leader.pieces)
     return Leader(pieces=pieces, joints=leader.joints, school=leader.school)
 
 

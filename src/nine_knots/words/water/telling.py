@@ -123,9 +123,9 @@ class SimulatedWords(TechniqueWords):
         measure = self.judgement.drift(fished, units)
         warned = self.warning(design, fished, units)
         if warned:
-            marginal = measure.standing == "right"
+            marginal = measure.status == "right"
             measure = replace(measure, why=f"{measure.why} {warned}", marginal=marginal)
-        if measure.standing != "too little" or not self.way.drifts or ask.drift_m is not None:
+        if measure.status != "too little" or not self.way.drifts or ask.drift_m is not None:
             return measure
         taken = units.on_spool(self.way.drift_m(design, ask)).text
         why = f"{measure.why} A drift of {taken} is taken: say yours."

@@ -67,8 +67,8 @@ function useThrow(name: string, question: () => Thrown | null) {
   const answer = computed(() => {
     const last = whole.answer.value
     if (!last || !rough.value) return last
-    const { turnover, figure, reserve } = rough.value
-    return { ...last, turnover, figure, reserve }
+    const { turnover, figure, speed_margin } = rough.value
+    return { ...last, turnover, figure, speed_margin }
   })
   return { ...whole, answer }
 }

@@ -28,7 +28,7 @@ const facts = computed(() => [
   ...(reading.value?.record ?? []).map(({ passes, text }) => ({
     title: 'Record rule',
     text: `${passes ? 'Passes: ' : 'Fails: '}${text} The rules in force decide.`,
-    standing: passes ? ('right' as const) : ('too much' as const),
+    status: passes ? ('right' as const) : ('too much' as const),
   })),
 ])
 const wears = computed(() =>

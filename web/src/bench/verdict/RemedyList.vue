@@ -22,9 +22,9 @@ const shown = computed(() => share.value !== null || found.value !== null || sai
 
 function effects(remedy: Schemas['Remedy']): string {
   return remedy.effects
-    .map(({ title, before, after, standing }) =>
+    .map(({ title, before, after, status }) =>
       before === after
-        ? `${title.toLowerCase()} ${standing}`
+        ? `${title.toLowerCase()} ${status}`
         : `${title.toLowerCase()} ${before} → ${after}`,
     )
     .join('; ')

@@ -14,11 +14,11 @@ const TALL = 98
 const CLOSE = 58
 const TOP = 10
 const open = ref(false)
-const calm = computed(() => props.measure.standing === 'right' && !props.measure.marginal)
+const calm = computed(() => props.measure.status === 'right' && !props.measure.marginal)
 const closer = computed(() => calm.value && !open.value)
 const height = computed(() => (closer.value ? CLOSE : TALL))
 const y = (position: number) => TOP + (height.value - 2 * TOP) * (1 - position)
-const standing = computed(() => props.measure.standing)
+const standing = computed(() => props.measure.status)
 const tone = computed(() => standing.value.replace(' ', '-'))
 const said = computed(() =>
   props.measure.marginal && standing.value === 'right' ? 'right, only just' : standing.value,
@@ -43,7 +43,7 @@ const said = computed(() =>
     </svg>
     <div>
       <h3>
-        {{ measure.title }} <span :class="closer ? 'unseen' : 'asks'">{{ measure.asks }}</span>
+        {{ measure.title }} <span :class="closer ? 'unseen' : 'asks'">{{ measure.question }}</span>
         <button
           v-if="calm"
           type="button"
@@ -123,7 +123,7 @@ const said = computed(() =>
   stroke-dasharray: 4 3;
 }
 
-.asks {
+.question {
   display: block;
   color: var(--ink-2);
   font-size: var(--small);
@@ -136,7 +136,7 @@ const said = computed(() =>
   line-height: 1.25;
 }
 
-.standing {
+.status {
   display: inline-block;
   margin-left: 8px;
   color: var(--tone);

@@ -19,7 +19,7 @@ export function useTurnoverRemedies() {
   const who = `remedies-${crypto.randomUUID().slice(0, 8)}`
   return useAnswer(
     () =>
-      bench.design && cast.fresh && cast.reading?.turnover.standing !== 'right'
+      bench.design && cast.fresh && cast.reading?.turnover.status !== 'right'
         ? {
             design: bench.design,
             stroke: overhead(cast.stroke),
@@ -45,7 +45,7 @@ export function useWaterRemedies() {
     const { reading, fresh } = water
     if (!bench.design || !reading || !fresh) return null
     const cords = [reading.drift, reading.depth_cord]
-    if (cords.every((cord) => cord.standing === 'right')) return null
+    if (cords.every((cord) => cord.status === 'right')) return null
     return {
       design: bench.design,
       fished: water.fished,
@@ -68,7 +68,7 @@ export function useVerdictRemedies() {
   const settings = useSettings()
   return useAnswer(
     () =>
-      bench.design && bench.evaluation?.verdict.some((one) => one.standing !== 'right')
+      bench.design && bench.evaluation?.verdict.some((one) => one.status !== 'right')
         ? { design: bench.design, units: settings.units }
         : null,
     (body) => answered(api.POST('/api/v1/bench/remedies', { body })),

@@ -41,7 +41,7 @@ const lines = computed(() =>
   (tuning.answer.value?.lines ?? []).map(({ title, text }) => ({
     title,
     text,
-    standing: 'right' as const,
+    status: 'right' as const,
   })),
 )
 
@@ -108,7 +108,7 @@ function workAfterAll() {
             v-for="(cell, i) in row.cells"
             :key="i"
             class="stand"
-            :class="cell.standing && `stand--${cell.standing.replace(' ', '-')}`"
+            :class="cell.status && `stand--${cell.status.replace(' ', '-')}`"
           >
             <strong>{{ cell.figure }}</strong>
             <span class="quiet">{{ cell.change }}</span>

@@ -2,7 +2,7 @@
 
 from nine_knots.core.assess.water.scores import WaterScore
 from nine_knots.core.assess.water.technique_assessment import SimulatedAssessment
-from nine_knots.core.base.score import Standing
+from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.techniques.let_drop import LET_DROP
 from nine_knots.core.water.time_in_zone import FishedRig
@@ -14,7 +14,7 @@ class LetDropAssessment(SimulatedAssessment):
     """It should be down in front of the fish before the fish is past."""
 
     way = LET_DROP
-    asks = "How soon is it down?"
+    question = "How soon is it down?"
     remedies = ("shot", "bead", "tippet length", "tippet spool", "dropper")
     may_lie = True
 
@@ -26,12 +26,12 @@ class LetDropAssessment(SimulatedAssessment):
             return WaterScore("too little", -1.5, "hangs", why)
         depth = units.depth(fished.fishing.stream.depth_m).text
         why = f"It falls through {depth}; lead by as much."
-        standing: Standing = "right"
+        status: Status = "right"
         if fly.zone_after_s > DROPS_S:
-            standing = "too little"
+            status = "too little"
             why = f"Slow through {depth}: a heavier fly or a shot, or cast well ahead of the fish."
         return WaterScore(
-            standing,
+            status,
             max(-1.4, 0.8 - 1.8 * fly.zone_after_s / DROPS_S),
             f"down in {units.seconds(fly.zone_after_s)}",
             why,

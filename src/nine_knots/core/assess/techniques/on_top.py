@@ -4,7 +4,7 @@ from collections.abc import Iterator
 
 from nine_knots.core.assess.water.scores import WaterScore, depth_score, drift_score
 from nine_knots.core.assess.water.technique_assessment import TechniqueAssessment
-from nine_knots.core.base.score import Score, Standing
+from nine_knots.core.base.score import Score, Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.in_water import fly_body, fly_float
@@ -24,7 +24,7 @@ class OnTopAssessment(TechniqueAssessment):
     """Slack is what keeps a dry fly free: a longer or finer tippet leaves more of it."""
 
     way = ON_TOP
-    asks = "How long is it free of drag?"
+    question = "How long is it free of drag?"
     remedies = ("grease", "tippet length", "tippet spool")
     at_the_water = ()
     tuned = ()
@@ -41,7 +41,7 @@ class OnTopAssessment(TechniqueAssessment):
         slack = units.roughly(drag.slack_m)
         if free is None:
             still = WaterScore("right", 0.3, "no drag", "Nothing moves: it lies where it fell.")
-            return drift_score(self.asks, still)
+            return drift_score(self.question, still)
         along = drag.along_s is not None and free >= drag.along_s - 1e-9
         limit = "along the stream" if along else "across a faster lane"
         from_cast = "of this cast" if landed else "as a soft cast leaves"
@@ -50,9 +50,9 @@ class OnTopAssessment(TechniqueAssessment):
             f"{units.speed(drag.differs_m_s).text} use it up {limit} first."
         )
         off = min(0.9, 2.0 * (free - SHORT_S) / (LONG_S - SHORT_S) - 1.0)
-        standing: Standing = "too little" if free < SHORT_S else "right"
-        found = WaterScore(standing, max(-2.0, off), f"free for {units.seconds(free)}", why)
-        return drift_score(self.asks, found, free < 1.3 * SHORT_S)
+        status: Status = "too little" if free < SHORT_S else "right"
+        found = WaterScore(status, max(-2.0, off), f"free for {units.seconds(free)}", why)
+        return drift_score(self.question, found, free < 1.3 * SHORT_S)
 
     def floats(self, design: Design, units: Units) -> Score:
         """The depth cord: whether it is held up, and how its tippet lies."""

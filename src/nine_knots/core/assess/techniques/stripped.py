@@ -18,7 +18,7 @@ class StrippedAssessment(OnTheLineAssessment):
     """It may jig or track level, but not plough the bed."""
 
     way = STRIPPED
-    asks = "Does it jig, or track its line?"
+    question = "Does it jig, or track its line?"
     remedies = (*OnTheLineAssessment.remedies, "count")
     at_the_water = ("count", "bead")
 

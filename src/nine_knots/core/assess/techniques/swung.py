@@ -14,7 +14,7 @@ class SwungAssessment(OnTheLineAssessment):
     """Water should move it, and no faster than a fish follows."""
 
     way = SWUNG
-    asks = "How fast does it swim?"
+    question = "How fast does it swim?"
 
     def drifted(self, fished: FishedRig, units: Units) -> WaterScore:
         """The water's speed past it on the dangle."""

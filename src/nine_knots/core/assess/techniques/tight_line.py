@@ -2,7 +2,7 @@
 
 from nine_knots.core.assess.water.scores import WaterScore
 from nine_knots.core.assess.water.technique_assessment import SimulatedAssessment
-from nine_knots.core.base.score import Standing
+from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.techniques.tight_line import TIGHT_LINE
 from nine_knots.core.water.time_in_zone import FishedRig
@@ -15,7 +15,7 @@ class TightLineAssessment(SimulatedAssessment):
 
     way = TIGHT_LINE
     other_schools = ("indicator-nymph-tag", "nymph-under-dry")
-    asks = "Is it down, and long enough?"
+    question = "Is it down, and long enough?"
     remedies = ("out", "shot", "bead", "tippet length", "tippet spool", "dropper", "lead")
     at_the_water = ("out", "lead", "shot", "bead")
     tuned = ("mark", "shot", "bead")
@@ -34,8 +34,8 @@ class TightLineAssessment(SimulatedAssessment):
             return WaterScore("too little", -1.5, "never gets down", why)
         figure = f"{units.seconds(fly.zone_for_s)} in the zone"
         why = f"Down after {units.seconds(fly.zone_after_s)}, of {units.seconds(fished.drift_s)}."
-        standing: Standing = "too little" if share < LEAST_SHARE else "right"
-        return WaterScore(standing, max(-1.4, min(0.6, 2.5 * (share - 0.6))), figure, why)
+        status: Status = "too little" if share < LEAST_SHARE else "right"
+        return WaterScore(status, max(-1.4, min(0.6, 2.5 * (share - 0.6))), figure, why)
 
 
 JUDGEMENT = TightLineAssessment()

@@ -20,7 +20,7 @@ class FloatedAssessment(SimulatedAssessment):
     lighten: ClassVar[str] = "less weight, or set shallower"
     instead: ClassVar[str] = ""
 
-    asks: ClassVar[str] = "Does it drift freely?"
+    question: ClassVar[str] = "Does it drift freely?"
     remedies: ClassVar[tuple[What, ...]] = (
         "shot",
         "bead",
@@ -38,7 +38,7 @@ class FloatedAssessment(SimulatedAssessment):
     def drift(self, fished: FishedRig, units: Units) -> Score:
         """The drift cord; on its edge where the rig ticks the bed."""
         touches = fished.contact > TOUCHES
-        return drift_score(self.asks, self.drifted(fished, units), touches)
+        return drift_score(self.question, self.drifted(fished, units), touches)
 
     def drifted(self, fished: FishedRig, units: Units) -> WaterScore:
         """Under, still, anchored, dragging, too light, too late, or right."""

@@ -2,7 +2,7 @@
 
 from typing import NamedTuple
 
-from nine_knots.core.base.score import Score, Standing, position_in_band
+from nine_knots.core.base.score import Score, Status, position_in_band
 
 DEPTH_ASKS = "Does it fish where the fish are?"
 
@@ -10,33 +10,33 @@ DEPTH_ASKS = "Does it fish where the fish are?"
 class WaterScore(NamedTuple):
     """Where a measure stands, how far off it is (±1 at trouble), its figure, and why."""
 
-    standing: Standing
+    status: Status
     deviation: float
     figure: str
     why: str
 
 
-def drift_score(asks: str, found: WaterScore, marginal: bool = False) -> Score:
+def drift_score(question: str, found: WaterScore, marginal: bool = False) -> Score:
     """The drift cord; ``marginal`` where it is right, and only just."""
     return Score(
         key="drift",
         title="Drift",
-        asks=asks,
-        standing=found.standing,
-        marginal=marginal and found.standing == "right",
+        question=question,
+        status=found.status,
+        marginal=marginal and found.status == "right",
         position=position_in_band(found.deviation),
         figure=found.figure,
         why=found.why,
     )
 
 
-def depth_score(found: WaterScore, asks: str = DEPTH_ASKS) -> Score:
+def depth_score(found: WaterScore, question: str = DEPTH_ASKS) -> Score:
     """The depth cord."""
     return Score(
         key="depth",
         title="Depth",
-        asks=asks,
-        standing=found.standing,
+        question=question,
+        status=found.status,
         marginal=False,
         position=position_in_band(found.deviation),
         figure=found.figure,

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from typing import ClassVar
 
 from nine_knots.core.assess.water.scores import WaterScore, depth_score, drift_score
-from nine_knots.core.base.score import Score, Standing
+from nine_knots.core.base.score import Score, Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.water.question import WaterQuestion
@@ -20,7 +20,7 @@ NEAR_SHARE, NEAR_LEAST_M = 0.12, 0.06  # of a wanted depth, within which it is m
 class TechniqueAssessment(ABC):
     """How a way of fishing is judged; one file in ``judge.ways`` beside the way's own.
 
-    ``asks`` is the drift cord's question. ``remedies`` are what is tried where a cord is wrong,
+    ``question`` is the drift cord's question. ``remedies`` are what is tried where a cord is wrong,
     ``at_the_water`` what an angler changes there and then: a setting, a mark or a length before a
     weight, ``tuned`` what has
     a least and a most. ``shorter_sinks`` where a shorter tippet brings the fly down, ``may_lie``
@@ -29,7 +29,7 @@ class TechniqueAssessment(ABC):
     """
 
     way: ClassVar[Technique]
-    asks: ClassVar[str]
+    question: ClassVar[str]
     remedies: ClassVar[tuple[What, ...]]
     at_the_water: ClassVar[tuple[What, ...]] = ("tippet length", "shot", "bead")
     tuned: ClassVar[tuple[Tunes, ...]] = ("bead",)
@@ -58,7 +58,7 @@ class SimulatedAssessment(TechniqueAssessment):
 
     def drift(self, fished: FishedRig, units: Units) -> Score:
         """The drift cord."""
-        return drift_score(self.asks, self.drifted(fished, units))
+        return drift_score(self.question, self.drifted(fished, units))
 
     def depth(self, fished: FishedRig, ask: WaterQuestion, units: Units) -> Score:
         """The depth cord: the lowest fly against the depth that was asked for, or as is usual; and
@@ -118,6 +118,6 @@ def _against_wanted(fished: FishedRig, wanted_m: float, units: Units) -> WaterSc
     depth_m = fished.fishing.stream.depth_m
     near = max(NEAR_LEAST_M, NEAR_SHARE * wanted_m)
     off = (down_m(fished) - min(wanted_m, depth_m)) / near
-    standing: Standing = "too little" if off < -1.0 else "too much" if off > 1.0 else "right"
+    status: Status = "too little" if off < -1.0 else "too much" if off > 1.0 else "right"
     why = f"You asked for {units.depth(wanted_m).text} in {units.depth(depth_m).text} of water."
-    return WaterScore(standing, off, fishes_at(fished, units), why)
+    return WaterScore(status, off, fishes_at(fished, units), why)

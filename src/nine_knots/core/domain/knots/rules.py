@@ -18,7 +18,7 @@ def strength_kept(knot: Knot, side: Material, other: Material | None, ratio: flo
     ``side`` is the material of that side, ``other`` that of the other strand (None at an eye or
     a loop), ``ratio`` thicker over thinner diameter (1 at an eye).
     """
-    kept = knot.kept - knot.step_loss * max(0.0, ratio - LIKE_RATIO)
+    kept = knot.kept - knot.size_step_loss * max(0.0, ratio - LIKE_RATIO)
     if side.family == "fluorocarbon":
         kept -= FLUOROCARBON_LOSS
     if other is not None and {side.family, other.family} == {"nylon", "fluorocarbon"}:
@@ -52,7 +52,7 @@ def line_used_m(
     n turns of pitch pi (d1 + d2), and what is held and trimmed, which ``handiness`` scales:
     1 for a usual hand, less for a practised one.
     """
-    return own_turns * pi * (own_m + other_m) + handiness * knot.held_m
+    return own_turns * pi * (own_m + other_m) + handiness * knot.tag_allowance_m
 
 
 def finished_m(knot: Knot, own_turns: tuple[int, int], upper_m: float, lower_m: float) -> float:

@@ -89,7 +89,7 @@ def _advise_between(tied: Connection, above: Piece, below: Piece) -> ConnectionA
         return ConnectionAdvice(best, other, _faults_of_knots(tied, (above, below), best))
     best, other = _between(above, below)
     if tied.kind in PARTED and best.joint.kind not in PARTED:
-        best, other = _chosen(tied.remade(dropper=None), PARTED[tied.kind]), best
+        best, other = _chosen(tied.evolve(dropper=None), PARTED[tied.kind]), best
     if tied.dropper is not None:
         best, other = _with_dropper(best, tied.dropper), _with_dropper(other, tied.dropper)
     faults = (*_faults_of_knots(tied, (above, below), best), *_faults_between(tied, above, below))
@@ -255,7 +255,7 @@ def _with_dropper(choice: KnotOption, dropper: Dropper) -> KnotOption:
     if joint.kind == "knot" and not joint.leaves_a_tag:
         joint = Connection(knot="triple-surgeons")
         reason = "its tag towards the fly carries the dropper."
-    return _chosen(joint.remade(dropper=dropper), reason)
+    return _chosen(joint.evolve(dropper=dropper), reason)
 
 
 def _faults_at_the_line(
@@ -327,7 +327,7 @@ def _faults_between(tied: Connection, above: Piece, below: Piece) -> tuple[Conne
             faults.append(ConnectionFault(what, hint, best))
     if tied.dropper is not None and tied.kind == "knot" and not tied.leaves_a_tag:
         what = f"{with_article(knot.title)} leaves no tag for a dropper."
-        instead = tied.remade(knot="triple-surgeons")
+        instead = tied.evolve(knot="triple-surgeons")
         faults.append(
             ConnectionFault(
                 what, "Tie a triple surgeon's, and use the tag towards the fly.", instead

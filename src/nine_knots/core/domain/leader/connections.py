@@ -126,14 +126,14 @@ def kept_on(
     if old.kind in ("fly", "loops"):
         return old
     if old.is_ring:
-        return ring_between(above, below).remade(kind=old.kind, dropper=old.dropper)
-    return joint_between(above, below).remade(dropper=old.dropper)
+        return ring_between(above, below).evolve(kind=old.kind, dropper=old.dropper)
+    return joint_between(above, below).evolve(dropper=old.dropper)
 
 
 def kept_at_the_fly(old: Connection, piece: LevelSection | TaperedSection, fly: Fly) -> Connection:
     """The fly's joint on a piece that is of another material now: a snap that was set stays."""
     if old.kind == "snap":
-        return old.remade(knot=_ring_knot(piece))
+        return old.evolve(knot=_ring_knot(piece))
     return eye_knot(piece, fly)
 
 

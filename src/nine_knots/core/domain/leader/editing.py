@@ -111,7 +111,7 @@ def _restocked(leader: Leader, index: int, stock_item: Spool | Packet, bench: Wo
 
 def _tied(old: Connection, new: Connection) -> Connection:
     """The new joint, keeping the dropper of the old; a fly in line stays."""
-    return old if old.kind == "fly" else new.remade(dropper=old.dropper)
+    return old if old.kind == "fly" else new.evolve(dropper=old.dropper)
 
 
 def _step_stock(leader: Leader, edit: StepStock, bench: Workbench) -> Leader:
@@ -134,11 +134,11 @@ def _step_stock(leader: Leader, edit: StepStock, bench: Workbench) -> Leader:
 
 
 def _set_role(leader: Leader, edit: SetRole, bench: Workbench) -> Leader:  # noqa: ARG001
-    return with_piece(leader, edit.piece, leader.pieces[edit.piece].remade(role=edit.role))
+    return with_piece(leader, edit.piece, leader.pieces[edit.piece].evolve(role=edit.role))
 
 
 def _set_wear(leader: Leader, edit: SetWear, bench: Workbench) -> Leader:  # noqa: ARG001
-    return with_piece(leader, edit.piece, leader.pieces[edit.piece].remade(wear=edit.wear))
+    return with_piece(leader, edit.piece, leader.pieces[edit.piece].evolve(wear=edit.wear))
 
 
 def _split(leader: Leader, edit: Split, bench: Workbench) -> Leader:

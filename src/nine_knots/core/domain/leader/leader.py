@@ -72,7 +72,7 @@ class Leader(Frozen):
 
     def with_joint(self, number: int, joint: Connection) -> "Leader":
         """The leader with one joint tied otherwise."""
-        return self.remade(joints=(*self.joints[:number], joint, *self.joints[number + 1 :]))
+        return self.evolve(joints=(*self.joints[:number], joint, *self.joints[number + 1 :]))
 
     @property
     def length_m(self) -> float:

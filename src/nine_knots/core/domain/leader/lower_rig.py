@@ -59,11 +59,11 @@ def with_lower(leader: Leader, lower: Leader, joint: int | None = None) -> Leade
     stay where they are. EditRefused where the leader has neither."""
     at = _parted(leader, joint)
     old_m = leader.length_m - leader.joints_at_m[at]
-    ring = leader.joints[at].remade(knot=lower.joints[0].knot, dropper=None)
+    ring = leader.joints[at].evolve(knot=lower.joints[0].knot, dropper=None)
     longer_m = lower.length_m - old_m
     above = (attachment for attachment in leader.attachments if attachment.above_end_m >= old_m)
     kinds = {attachment.kind for attachment in lower.attachments} & {"indicator", "grease"}
-    return leader.remade(
+    return leader.evolve(
         pieces=(*leader.pieces[:at], *lower.pieces),
         joints=(*leader.joints[:at], ring, *lower.joints[1:]),
         attachments=(

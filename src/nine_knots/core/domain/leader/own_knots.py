@@ -52,11 +52,11 @@ def _own(leader: Leader, number: int, ties: OwnKnots) -> Connection | None:
     """A joint as the angler ties it; None where nothing of theirs goes there."""
     joint, last = leader.joints[number], len(leader.joints) - 1
     if number == last:
-        return joint.remade(knot=ties.fly) if ties.fly else None
+        return joint.evolve(knot=ties.fly) if ties.fly else None
     if joint.is_ring:
-        return joint.remade(knot=ties.ring, upper_knot=ties.ring) if ties.ring else None
+        return joint.evolve(knot=ties.ring, upper_knot=ties.ring) if ties.ring else None
     if joint.kind != "knot" or joint.doubled is not None:
         return None
     to_tippet = leader.pieces[number].role == "tippet"
     key = ties.tippet if to_tippet else ties.sections
-    return joint.remade(knot=key) if key else None
+    return joint.evolve(knot=key) if key else None

@@ -60,11 +60,11 @@ def resized(
 ) -> LevelSection | TaperedSection:
     """The piece at another length, what is gained or lost being at one end."""
     if isinstance(piece, LevelSection):
-        return piece.remade(length_m=length_m)
+        return piece.evolve(length_m=length_m)
     grown = length_m - piece.length_m
     if end == "tip":
-        return piece.remade(cut_tip_m=max(0.0, piece.cut_tip_m - grown))
-    return piece.remade(cut_butt_m=max(0.0, piece.cut_butt_m - grown))
+        return piece.evolve(cut_tip_m=max(0.0, piece.cut_tip_m - grown))
+    return piece.evolve(cut_butt_m=max(0.0, piece.cut_butt_m - grown))
 
 
 def split_at(leader: Leader, index: int, upper_m: float, bench: Workbench) -> Leader:

@@ -52,7 +52,7 @@ SIGHTER_SHARE, FLOAT_SHARE, GREASE_ABOVE_M = 0.45, 0.6, 0.9  # of the leader; of
 
 def with_things(leader: Leader, things: list[Attachment]) -> Leader:
     """The leader with other things along it."""
-    return leader.remade(attachments=tuple(things))
+    return leader.evolve(attachments=tuple(things))
 
 
 def _usual_place_m(leader: Leader, kind: AttachmentKind, bench: Workbench) -> float:
@@ -83,7 +83,7 @@ def _hang_on(leader: Leader, edit: HangOn, bench: Workbench) -> Leader:
 
 def _with_thing(leader: Leader, number: int, **changes: Any) -> Leader:
     things = list(leader.attachments)
-    things[number] = things[number].remade(**changes)
+    things[number] = things[number].evolve(**changes)
     return with_things(leader, things)
 
 
@@ -197,7 +197,7 @@ def set_dropper(leader: Leader, edit: SetDropper, bench: Workbench) -> Leader:
     dropper = dropper_of(strand, length, fly, tag)
     if joint.kind == "fly" or (joint.kind == "knot" and not joint.leaves_a_tag):
         joint = with_a_tag(joint_between(above, below))
-    return leader.with_joint(edit.joint, joint.remade(dropper=dropper))
+    return leader.with_joint(edit.joint, joint.evolve(dropper=dropper))
 
 
 def _dropper(leader: Leader, joint: int) -> Dropper:
@@ -223,13 +223,13 @@ def _change_fly(leader: Leader, edit: ChangeFly, bench: Workbench) -> Leader:  #
             where="edit.joint",
             hint="Retie the joint with a longer tag, or set the dropper's length.",
         )
-    new = old.remade(length_m=left)
-    return leader.with_joint(edit.joint, leader.joints[edit.joint].remade(dropper=new))
+    new = old.evolve(length_m=left)
+    return leader.with_joint(edit.joint, leader.joints[edit.joint].evolve(dropper=new))
 
 
 def _remove_dropper(leader: Leader, edit: RemoveDropper, bench: Workbench) -> Leader:  # noqa: ARG001
     _dropper(leader, edit.joint)
-    return leader.with_joint(edit.joint, leader.joints[edit.joint].remade(dropper=None))
+    return leader.with_joint(edit.joint, leader.joints[edit.joint].evolve(dropper=None))
 
 
 def _set_fly_in_line(leader: Leader, edit: SetFlyInLine, bench: Workbench) -> Leader:  # noqa: ARG001
