@@ -141,7 +141,7 @@ def test_wrong_passwords_are_refused_alike_and_wait_alike(app, database):
     waits = log_in(app, "Runa")[1]
     assert code_of(waits) == (429, "too-often")
     assert int(waits.headers["retry-after"]) == 300
-    later = "UPDATE tried SET ends_at = ends_at - INTERVAL 301 SECOND"
+    later = "UPDATE rate_limit SET ends_at = ends_at - INTERVAL 301 SECOND"
     database.transact(lambda cursor: cursor.execute(later))
     assert log_in(app, "Runa")[1].status_code == 200
 
@@ -276,7 +276,9 @@ def test_every_process_knows_what_all_have_worked_for_an_account(app, database):
         there.check(eira)
         with pytest.raises(TooBusy):
             there.check(runa)
-        database.transact(lambda c: c.execute("UPDATE worked SET ends_at = %s", (from_now(),)))
+        database.transact(
+            lambda c: c.execute("UPDATE compute_time SET ends_at = %s", (from_now(),))
+        )
         await worked(here, runa, 1.0)
         await worked(there, runa, 1.0)
         there.check(runa)

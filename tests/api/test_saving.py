@@ -220,9 +220,9 @@ def test_what_is_no_file_of_everything_changes_nothing(client, text):
 
 
 def test_thousands_of_pulls_are_summed_up_by_the_database(client, saved, database):
-    from nine_knots.store.anglers import angler_in_front
+    from nine_knots.store.anglers import current_angler
 
-    me = database.transact(angler_in_front)
+    me = database.transact(current_angler)
     test = PullTest(knot="blood", family="nylon", strand_n=40.0, broke_n=20.0)
     database.transact(lambda c: add_tests(c, me, [(test, "Mist")] * 5000, "file"))
     asked = []

@@ -90,7 +90,7 @@ def test_leaders_that_a_browser_kept_are_brought_up(client, saved):
     ("table", "kind", "listed"),
     [
         ("plan", "plan", "/api/v1/plans"),
-        ("happened", "event", "/api/v1/events"),
+        ("fishing_event", "event", "/api/v1/events"),
         ("wallet", "wallet rig", "/api/v1/wallet"),
     ],
 )

@@ -93,8 +93,8 @@ def mark(cursor, angler_id: str) -> None:
                 (angler_id,),
             )
     cursor.execute("SET FOREIGN_KEY_CHECKS = 0")
-    for table in ("plan", "day_pack", "happened"):
-        also = ", event_id = REVERSE(event_id)" if table == "happened" else ""
+    for table in ("plan", "day_pack", "fishing_event"):
+        also = ", event_id = REVERSE(event_id)" if table == "fishing_event" else ""
         cursor.execute(
             f"UPDATE {table} SET plan_id = REVERSE(plan_id){also} WHERE angler_id = %s",
             (angler_id,),

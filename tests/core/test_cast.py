@@ -16,7 +16,7 @@ from nine_knots.core.assess.pick_up import lift_words
 from nine_knots.core.assess.turnover import (
     LEVEL_SAID,
     CastResult,
-    eased,
+    eased_stroke,
     landing_words,
     mono_score,
     opening_words,
@@ -296,11 +296,11 @@ def test_shares_are_said_as_one_says_them():
 
 def test_a_dry_fly_with_much_to_spare_is_eased_and_a_streamer_is_not():
     minimum, hard = MinimumLaunchSpeed(9.0, 12), Stroke(speed_m_s=20.0)
-    softer = eased(minimum, hard, day())
+    softer = eased_stroke(minimum, hard, day())
     assert minimum.margin(softer) == pytest.approx(1.4)
-    assert eased(minimum, hard, day(wish="strip")) == hard
+    assert eased_stroke(minimum, hard, day(wish="strip")) == hard
     gentle = Stroke(speed_m_s=12.0)
-    assert eased(minimum, gentle, day()) == gentle
+    assert eased_stroke(minimum, gentle, day()) == gentle
 
 
 def test_the_wind_of_the_day_blows_along_the_cast():

@@ -9,7 +9,7 @@ from pydantic import ValidationError
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
 from nine_knots.core.assess.sensitivity import WIND_OFF_M_S
-from nine_knots.core.assess.turnover import wanted
+from nine_knots.core.assess.turnover import wanted_margin_band
 from nine_knots.core.assess.usual_length import HARDLY
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M, THOU_M
@@ -34,7 +34,7 @@ from nine_knots.core.search.to_buy import to_buy
 from nine_knots.core.strength.elements import hold_of
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES
-from nine_knots.words.search.asked import sentence_of
+from nine_knots.words.search.asked import search_sentence_of
 from nine_knots.words.search.buying import buy_words
 from nine_knots.words.search.comparison import SAID, wish_figure
 from nine_knots.words.search.obstacles import nearest_words
@@ -147,7 +147,7 @@ def test_far_from_the_edge_the_worse_cast_opens_too(found):
     sure = sorted((o for o in tried if o.margin >= FAR_FROM_IT), key=lambda item: item.margin)
     for item in sure[:6]:
         leader = item.table.leader
-        speed = SLOWER * STROKE.speed_m_s / wanted(leader, DAYS["dry"])[0]
+        speed = SLOWER * STROKE.speed_m_s / wanted_margin_band(leader, DAYS["dry"])[0]
         assert opens_at(speed, reader.rig(leader, STROKE), STROKE, worse)
 
 
@@ -186,7 +186,7 @@ def test_what_no_search_could_meet_is_told_before_one():
 def test_it_is_asked_for_in_a_sentence():
     windy = day(wind=Wind(speed_m_s=4.0, bearing="in the face"))
     asked = Demands(fish_kg=0.907, most_knots=4, wishes=("long and fine", "easy to throw"))
-    said = sentence_of(asked, windy, STROKE, INCHES)
+    said = search_sentence_of(asked, windy, STROKE, INCHES)
     words = " ".join(f"{phrase.before} {phrase.text}" for phrase in said)
     assert "opens in this wind with a normal stroke" in words
     assert "holds a trout of 2 lb" in words

@@ -16,8 +16,8 @@ from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.words.differences import differences, swap_words
-from nine_knots.words.figure_sources import known_words
-from nine_knots.words.found_by import words_of
+from nine_knots.words.figure_sources import source_words
+from nine_knots.words.found_by import search_words_of
 from nine_knots.words.ledger import act_words, changes_by, is_low, shopping, unknown_words
 from nine_knots.words.tying import cut_length_m, takes_of
 from tests.makers import INCHES, METRIC, SHELF, design, packet, spool, strand
@@ -99,10 +99,10 @@ def test_the_list_tells_what_lacks_then_what_is_low_then_what_is_old():
 
 def test_it_is_said_where_figures_come_from():
     plain = spool(6, "nylon-soft")
-    assert known_words(plain, METRIC)[0] == "Its thickness is as it was sold, ± 0.026."
+    assert source_words(plain, METRIC)[0] == "Its thickness is as it was sold, ± 0.026."
     by = MeasuredSpread(off=0.01, readings=9)
     measured = plain.evolve(strand=plain.strand.evolve(across_by=by, modulus_by=by))
-    said = known_words(measured, METRIC)
+    said = source_words(measured, METRIC)
     assert said[0] == "Measured, nine readings: 0.152 mm ± 0.004."
     assert said[2] == "Its stiffness was measured, ± 2%."
 
@@ -147,7 +147,7 @@ def test_what_differs_is_said_piece_by_piece():
 
 
 def test_a_leader_is_found_by_what_one_remembers_of_it():
-    words = words_of(SEDGE)
+    words = search_words_of(SEDGE)
     for remembered in ("sedge", "grayling", "5x", ".006", "0.15", "blood", "stiff", "pocket"):
         assert remembered in words
     assert labels_in(" a , b,A ") == ("a", "b")

@@ -5,7 +5,7 @@ from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 
 from nine_knots.core.base.errors import NotFound, OutOfRange
-from nine_knots.core.domain.ledger import Act, Change, held_by, holding, left_of
+from nine_knots.core.domain.ledger import Act, Change, amount_left, amount_of, with_amount
 from nine_knots.store.account_export import read_account_export, write_account_export
 from nine_knots.store.account_export_types import parse_export
 from nine_knots.store.anglers import Settings, create_angler
@@ -33,7 +33,7 @@ def took(item, amount, why="tied"):
 
 
 def left(database, me, item):
-    return held_by(database.transact(lambda c: read_stock(c, me, item.spool_id)))
+    return amount_of(database.transact(lambda c: read_stock(c, me, item.spool_id)))
 
 
 @given(
@@ -43,8 +43,8 @@ def left(database, me, item):
 def test_what_is_left_does_not_hang_on_the_order(changes, random):
     shuffled = list(changes)
     random.shuffle(shuffled)
-    assert left_of(shuffled) == left_of(changes)
-    assert left_of(changes) == pytest.approx(max(0.0, sum(changes)), abs=2e-6)
+    assert amount_left(shuffled) == amount_left(changes)
+    assert amount_left(changes) == pytest.approx(max(0.0, sum(changes)), abs=2e-6)
 
 
 STEPS = st.lists(
@@ -72,7 +72,7 @@ def test_any_row_of_acts_counts_and_undoings_adds_up(database, steps):
             act_id = database.transact(lambda c, a=act: note_act(c, me, a))
             noted.append([act_id, -number / 100.0])
         elif what == "count" and number / 100.0 != max(0.0, now):
-            counted = holding(item, number / 100.0)
+            counted = with_amount(item, number / 100.0)
             database.transact(lambda c, i=counted: put_stock(c, me, i))
             newest = database.transact(lambda c: list_acts(c, me, 1))[0]
             assert newest.act.why == "counted"

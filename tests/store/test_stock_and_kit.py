@@ -6,7 +6,7 @@ from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.tackle import Fly
 from nine_knots.demo.load import load_demo
-from nine_knots.store.anglers import Settings, angler_in_front, create_angler
+from nine_knots.store.anglers import Settings, create_angler, current_angler
 from nine_knots.store.leaders import list_leaders
 from nine_knots.store.ledger import put_stock
 from nine_knots.store.stock import list_stock, retire_stock
@@ -51,7 +51,7 @@ def test_the_kit_keeps_its_order_and_renews_in_place(database, me):
 def test_the_demo_is_loaded_once_and_sound(database):
     assert load_demo(database)
     assert not load_demo(database)
-    me = database.transact(angler_in_front)
+    me = database.transact(current_angler)
     kit = database.transact(lambda c: read_kit(c, me))
     assert (len(kit.rods), len(kit.lines), len(kit.flies)) == (3, 4, 15)
     stock = database.transact(lambda c: list_stock(c, me))

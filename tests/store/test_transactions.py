@@ -5,7 +5,7 @@ import threading
 import pytest
 
 from nine_knots.store import Address, Database
-from nine_knots.store.anglers import Settings, angler_in_front, create_angler, read_settings
+from nine_knots.store.anglers import Settings, create_angler, current_angler, read_settings
 from nine_knots.store.errors import DatabaseUnavailable
 
 
@@ -20,7 +20,7 @@ def test_a_failed_transaction_leaves_nothing(database):
 
     with pytest.raises(ValueError, match="in the middle"):
         database.transact(half)
-    assert database.transact(angler_in_front) is None
+    assert database.transact(current_angler) is None
 
 
 def test_two_that_deadlock_both_get_done(database):

@@ -686,7 +686,7 @@ export interface paths {
          * Look round in the demo
          * @description The demo's angler comes to the front, made anew where there is none.
          */
-        post: operations["post_demo"];
+        post: operations["post_demo_data"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5261,7 +5261,7 @@ export interface components {
             /** Words */
             words: string;
             /** Rigs */
-            rigs: components["schemas"]["FishedRig"][];
+            rigs: components["schemas"]["LoggedRig"][];
             /** Lines */
             lines: components["schemas"]["LogLine"][];
         };
@@ -6438,20 +6438,6 @@ export interface components {
             index: number;
             /** Chance */
             chance: number;
-        };
-        /**
-         * FishedRig
-         * @description A rig that was on the line, drawn, with what it had.
-         */
-        FishedRig: {
-            /** Title */
-            title: string;
-            /** Words */
-            words: string;
-            /** Outline */
-            outline: components["schemas"]["OutlinePart"][];
-            /** Hung */
-            hung: components["schemas"]["HungItem"][];
         };
         /**
          * FittedDesign
@@ -8204,6 +8190,20 @@ export interface components {
             photo_here: boolean;
         };
         /**
+         * LoggedRig
+         * @description A rig that was on the line, drawn, with what it had.
+         */
+        LoggedRig: {
+            /** Title */
+            title: string;
+            /** Words */
+            words: string;
+            /** Outline */
+            outline: components["schemas"]["OutlinePart"][];
+            /** Hung */
+            hung: components["schemas"]["HungItem"][];
+        };
+        /**
          * LoginMethods
          * @description All by which one comes in; ``words`` say where it is too little or too weak.
          */
@@ -8628,16 +8628,6 @@ export interface components {
             steps: number;
         };
         /**
-         * Observation
-         * @description Something seen, and what to do.
-         */
-        Observation: {
-            /** Sees */
-            sees: string;
-            /** Do */
-            do: string;
-        };
-        /**
          * OldLeaders
          * @description Leaders as a browser kept them, all of one version.
          */
@@ -8991,6 +8981,26 @@ export interface components {
             states: components["schemas"]["WornStates"][];
         };
         /**
+         * PackedRigState
+         * @description A rig whose fly was tied on anew so often and whose tippet is worn so much: what is left of
+         *     it, what it holds, and why to renew it, where that is due.
+         */
+        PackedRigState: {
+            /** Tippet */
+            tippet: string;
+            /** Left */
+            left: string;
+            /** Hold */
+            hold: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "too little" | "right" | "too much";
+            /** Renew */
+            renew: string;
+        };
+        /**
          * PackedStop
          * @description A stretch for the phone: what the plan says of it, its sliders with a cell for each pair of
          *     steps, levels, what is seen and done, the other flies.
@@ -9036,7 +9046,7 @@ export interface components {
             /** Levels */
             levels: components["schemas"]["LevelStep"][];
             /** Sees */
-            sees: components["schemas"]["Observation"][];
+            sees: components["schemas"]["WaterAdvice"][];
             /** Flies */
             flies: string[];
             /** Cautions */
@@ -10587,26 +10597,6 @@ export interface components {
             lies: string;
         };
         /**
-         * RigState
-         * @description A rig whose fly was tied on anew so often and whose tippet is worn so much: what is left of
-         *     it, what it holds, and why to renew it, where that is due.
-         */
-        RigState: {
-            /** Tippet */
-            tippet: string;
-            /** Left */
-            left: string;
-            /** Hold */
-            hold: string;
-            /**
-             * Status
-             * @enum {string}
-             */
-            status: "too little" | "right" | "too much";
-            /** Renew */
-            renew: string;
-        };
-        /**
          * RigThread
          * @description A part of the rig to draw: its piece (-1 the fly line), material and nodes from the top.
          */
@@ -11497,10 +11487,10 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
-         * SpoolUse
+         * SpoolUseAnswer
          * @description In which saved leaders a spool or packet is, in words.
          */
-        SpoolUse: {
+        SpoolUseAnswer: {
             /** Leaders */
             leaders: string[];
             /** Words */
@@ -12934,6 +12924,16 @@ export interface components {
             rules: components["schemas"]["WaterRules"];
         };
         /**
+         * WaterAdvice
+         * @description Something seen, and what to do.
+         */
+        WaterAdvice: {
+            /** Sees */
+            sees: string;
+            /** Do */
+            do: string;
+        };
+        /**
          * WaterCell
          * @description The rig in one water, in words.
          */
@@ -13604,7 +13604,7 @@ export interface components {
              */
             wear: "new" | "fished" | "nicked" | "wind knot";
             /** By Cuts */
-            by_cuts: components["schemas"]["RigState"][];
+            by_cuts: components["schemas"]["PackedRigState"][];
         };
         /**
          * Problem
@@ -18783,7 +18783,7 @@ export interface operations {
             };
         };
     };
-    post_demo: {
+    post_demo_data: {
         parameters: {
             query?: never;
             header?: never;
@@ -36675,7 +36675,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SpoolUse"];
+                    "application/json": components["schemas"]["SpoolUseAnswer"];
                 };
             };
             /** @description Not to be read as a request */

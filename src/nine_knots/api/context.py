@@ -14,7 +14,7 @@ from nine_knots.core.base.errors import NotFound
 from nine_knots.core.base.quantity import System
 from nine_knots.store import Database
 from nine_knots.store.angler_cache import AnglerCache
-from nine_knots.store.anglers import angler_in_front, lock_angler
+from nine_knots.store.anglers import current_angler, lock_angler
 from nine_knots.store.idempotency_keys import earlier_result, store_result
 
 Answer = TypeVar("Answer")
@@ -105,7 +105,7 @@ class Session:
 
 
 def _angler(cursor: DictCursor, account_id: str | None) -> str:
-    found = angler_in_front(cursor, account_id)
+    found = current_angler(cursor, account_id)
     if found is None:
         raise NotFound("No angler is known yet.", hint="Start with ./start, which makes one.")
     return found

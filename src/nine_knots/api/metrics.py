@@ -22,7 +22,7 @@ from nine_knots.api.lan_access import WATCHED_HERE
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.store.database import Database
 
-router = APIRouter(tags=["watching"])
+router = APIRouter(tags=["metrics"])
 _log = structlog.get_logger("nine_knots")
 SECONDS = (0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1.0, 2.5, 5.0, 10.0, 30.0)
 NO_ROUTE = "none"

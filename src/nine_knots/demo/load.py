@@ -12,7 +12,7 @@ from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.season import demo_season
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES, RODS
-from nine_knots.store.anglers import OWN, Settings, angler_in_front, create_angler
+from nine_knots.store.anglers import OWN, Settings, create_angler, current_angler
 from nine_knots.store.database import Database
 from nine_knots.store.events import add_events
 from nine_knots.store.leaders import create_leader
@@ -29,7 +29,7 @@ def load_demo(database: Database, season: bool = True) -> bool:
     ``season`` nothing was fished yet."""
 
     def load(cursor: DictCursor) -> bool:
-        if angler_in_front(cursor) is not None:
+        if current_angler(cursor) is not None:
             return False
         add_demo(cursor, season)
         return True
@@ -68,7 +68,7 @@ def begin_empty(database: Database) -> bool:
     """Begin without the demo: one angler who owns nothing; True where there was none before."""
 
     def begin(cursor: DictCursor) -> bool:
-        if angler_in_front(cursor) is not None:
+        if current_angler(cursor) is not None:
             return False
         create_angler(cursor, Settings(name=OWN))
         return True

@@ -24,7 +24,7 @@ from nine_knots.run.logs import write_logs
 from nine_knots.run.startup_options import LanOptions, StartupOptions
 from nine_knots.services.secret import code_hash, new_code
 from nine_knots.store import Database
-from nine_knots.store.anglers import angler_in_front
+from nine_knots.store.anglers import current_angler
 from nine_knots.store.pairing import add_pairing
 
 DOOR_LOOK_S = 0.02
@@ -86,7 +86,7 @@ def _show_pairing(database: Database, door: LanAccess) -> None:
     code = new_code(CODE_LENGTH)
 
     def add(cursor: DictCursor) -> bool:
-        angler_id = angler_in_front(cursor)
+        angler_id = current_angler(cursor)
         if angler_id is not None:
             add_pairing(cursor, angler_id, code_hash(code))
         return angler_id is not None

@@ -37,7 +37,7 @@ from nine_knots.store.tackle import add_tackle, list_tackle, read_kit, retire_ta
 from nine_knots.store.tying import read_height_m, read_ties, write_height_m, write_ties
 from nine_knots.store.wallet import list_wallet, put_rigs
 from nine_knots.stored_types.types import DESIGN, PULL_TEST, SEEN
-from nine_knots.words.found_by import words_of
+from nine_knots.words.found_by import search_words_of
 
 MOST_ACTS = 1_000_000
 EVENTS_AT_ONCE = 500
@@ -207,7 +207,7 @@ def _write_leader(cursor: DictCursor, angler_id: str, kept: LeaderKept) -> None:
             leader.length_m,
             leader.tippet_diameter_m,
             labels_column(kept.labels),
-            words_of(newest.design),
+            search_words_of(newest.design),
             newest.number,
             as_column(kept.revisions[0].saved_at),
             saved_at,

@@ -5,7 +5,7 @@ from pymysql.cursors import DictCursor
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.quantity import System
 from nine_knots.store.angler_tackle import read_angler
-from nine_knots.store.anglers import writes_of
+from nine_knots.store.anglers import write_count
 
 MOST = 64  # anglers
 
@@ -22,7 +22,7 @@ class AnglerCache:
 
     def angler(self, cursor: DictCursor, angler_id: str, system: System) -> Angler:
         """The angler as ``read_angler`` reads one."""
-        writes = writes_of(cursor, angler_id)
+        writes = write_count(cursor, angler_id)
         at, angler = self._kept.get(angler_id, (-1, Angler()))
         if at != writes:
             angler = read_angler(cursor, angler_id, system)

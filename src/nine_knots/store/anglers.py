@@ -86,7 +86,7 @@ def read_here(cursor: DictCursor, angler_id: str, account_id: str | None = None)
     return found[0]
 
 
-def angler_in_front(cursor: DictCursor, account_id: str | None = None) -> str | None:
+def current_angler(cursor: DictCursor, account_id: str | None = None) -> str | None:
     """The id of the angler who sits at the bench, or None in an empty database."""
     cursor.execute(
         "SELECT angler_id FROM angler WHERE account_id <=> %s ORDER BY in_front_since DESC LIMIT 1",
@@ -96,14 +96,14 @@ def angler_in_front(cursor: DictCursor, account_id: str | None = None) -> str | 
     return row["angler_id"] if row else None
 
 
-def put_in_front(cursor: DictCursor, angler_id: str) -> None:
+def set_current_angler(cursor: DictCursor, angler_id: str) -> None:
     """Let this angler sit at the bench."""
     cursor.execute(
         "UPDATE angler SET in_front_since = UTC_TIMESTAMP(6) WHERE angler_id = %s", (angler_id,)
     )
 
 
-def angler_before(cursor: DictCursor, account_id: str | None = None) -> str | None:
+def previous_angler(cursor: DictCursor, account_id: str | None = None) -> str | None:
     """The id of the angler who sat there before, or None where there was none."""
     cursor.execute(
         "SELECT angler_id FROM angler WHERE account_id <=> %s "
@@ -120,7 +120,7 @@ def lock_angler(cursor: DictCursor, angler_id: str) -> None:
     cursor.execute("UPDATE angler SET writes = writes + 1 WHERE angler_id = %s", (angler_id,))
 
 
-def writes_of(cursor: DictCursor, angler_id: str) -> int:
+def write_count(cursor: DictCursor, angler_id: str) -> int:
     """How often something of the angler's was written."""
     cursor.execute("SELECT writes FROM angler WHERE angler_id = %s", (angler_id,))
     row = cursor.fetchone()

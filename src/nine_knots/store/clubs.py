@@ -102,7 +102,7 @@ def leave_club(cursor: DictCursor, club_id: str, angler_id: str) -> None:
         "DELETE FROM club_member WHERE club_id = %s AND angler_id = %s", (club_id, angler_id)
     ):
         raise _no_club()
-    cursor.execute("DELETE FROM given WHERE to_club = %s AND angler_id = %s", (club_id, angler_id))
+    cursor.execute("DELETE FROM gift WHERE to_club = %s AND angler_id = %s", (club_id, angler_id))
 
 
 def end_club(cursor: DictCursor, angler_id: str, club_id: str) -> None:

@@ -99,7 +99,7 @@ _TABLES = (
     ),
     _Table(
         EVENT,
-        "SELECT event_id AS row_id, kind AS title, version, body FROM happened "
+        "SELECT event_id AS row_id, kind AS title, version, body FROM fishing_event "
         "WHERE angler_id = %s",
     ),
     _Table(

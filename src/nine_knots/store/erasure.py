@@ -3,7 +3,7 @@
 from pymysql.cursors import DictCursor
 
 TABLES = (
-    "given",
+    "gift",
     "club_member",
     "club",
     "photo",
@@ -12,12 +12,12 @@ TABLES = (
     "measurement",
     "phone",
     "pairing_code",
-    "happened",
+    "fishing_event",
     "wallet",
     "day_pack",
     "plan",
     "place",
-    "intended_save",
+    "idempotency_key",
     "pull_test",
     "attempt",
     "tied_piece",

@@ -35,14 +35,14 @@ def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> i
         return 0
     new = int(
         cursor.executemany(
-            "INSERT IGNORE INTO happened (angler_id, event_id, plan_id, kind, at_ms, "
+            "INSERT IGNORE INTO fishing_event (angler_id, event_id, plan_id, kind, at_ms, "
             "version, body, noted_at) "
             "VALUES (%s, %s, %s, %s, %s, %s, %s, %s)",
             rows,
         )
         or 0
     )
-    cursor.execute("SELECT COUNT(*) AS held FROM happened WHERE angler_id = %s", (angler_id,))
+    cursor.execute("SELECT COUNT(*) AS held FROM fishing_event WHERE angler_id = %s", (angler_id,))
     row = cursor.fetchone()
     if new and row is not None and row["held"] > MOST:
         raise OutOfRange(
@@ -59,7 +59,7 @@ def list_events(
     """All events, or of one day, in the order of their times."""
     where, values = ("AND plan_id = %s", [plan_id]) if plan_id is not None else ("", [])
     cursor.execute(
-        f"SELECT event_id FROM happened WHERE angler_id = %s {where} ORDER BY at_ms, event_id",
+        f"SELECT event_id FROM fishing_event WHERE angler_id = %s {where} ORDER BY at_ms, event_id",
         (angler_id, *values),
     )
     ids = [row["event_id"] for row in cursor.fetchall()]
@@ -70,7 +70,7 @@ def list_events(
         narrow = missing if len(missing) < len(ids) else []
         marks = f"AND event_id IN ({', '.join(['%s'] * len(narrow))})" if narrow else where
         cursor.execute(
-            f"SELECT version, body FROM happened WHERE angler_id = %s {marks}",
+            f"SELECT version, body FROM fishing_event WHERE angler_id = %s {marks}",
             (angler_id, *(narrow or values)),
         )
         read = {event.event_id: event for _, event in readable_rows(EVENT, cursor.fetchall())}
@@ -88,5 +88,5 @@ _known: dict[tuple[str, str], Event] = {}
 
 def days_fished(cursor: DictCursor, angler_id: str) -> frozenset[str]:
     """Plans of which anything happened."""
-    cursor.execute("SELECT DISTINCT plan_id FROM happened WHERE angler_id = %s", (angler_id,))
+    cursor.execute("SELECT DISTINCT plan_id FROM fishing_event WHERE angler_id = %s", (angler_id,))
     return frozenset(row["plan_id"] for row in cursor.fetchall())

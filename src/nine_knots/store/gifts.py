@@ -32,16 +32,16 @@ class Gift:
 
 
 _SELECT = (
-    "SELECT given.*, COALESCE(by_account.name, giver.name) AS giver, "
+    "SELECT gift.*, COALESCE(by_account.name, giver.name) AS giver, "
     "COALESCE(club.title, to_account.name, receiver.name) AS receiver "
-    "FROM given JOIN angler AS giver ON giver.angler_id = given.angler_id "
+    "FROM gift JOIN angler AS giver ON giver.angler_id = gift.angler_id "
     "LEFT JOIN account AS by_account ON by_account.account_id = giver.account_id "
-    "LEFT JOIN club ON club.club_id = given.to_club "
-    "LEFT JOIN angler AS receiver ON receiver.angler_id = given.to_angler "
+    "LEFT JOIN club ON club.club_id = gift.to_club "
+    "LEFT JOIN angler AS receiver ON receiver.angler_id = gift.to_angler "
     "LEFT JOIN account AS to_account ON to_account.account_id = receiver.account_id "
 )
 _TO_ME = (
-    "(given.to_angler = %s OR (given.angler_id <> %s AND given.to_club IN "
+    "(gift.to_angler = %s OR (gift.angler_id <> %s AND gift.to_club IN "
     "(SELECT club_id FROM club_member WHERE angler_id = %s)))"
 )
 
@@ -59,13 +59,13 @@ def add_gift(
     """Give a thing to an angler or to a group, in place of what was given of it to them before;
     answers the id."""
     cursor.execute(
-        "DELETE FROM given WHERE angler_id = %s AND kind = %s AND thing_id = %s "
+        "DELETE FROM gift WHERE angler_id = %s AND kind = %s AND thing_id = %s "
         "AND to_angler <=> %s AND to_club <=> %s",
         (angler_id, kind, thing_id, to_angler, to_club),
     )
     given_id = uuid.uuid4().hex
     cursor.execute(
-        "INSERT INTO given (angler_id, given_id, kind, thing_id, to_angler, to_club, may_copy, "
+        "INSERT INTO gift (angler_id, given_id, kind, thing_id, to_angler, to_club, may_copy, "
         "places, given_at) VALUES (%s, %s, %s, %s, %s, %s, %s, %s, UTC_TIMESTAMP(6))",
         (angler_id, given_id, kind, thing_id, to_angler, to_club, may_copy, places),
     )
@@ -74,7 +74,7 @@ def add_gift(
 
 def list_gifts_sent(cursor: DictCursor, angler_id: str) -> tuple[Gift, ...]:
     """All that an angler has given, the last first."""
-    cursor.execute(f"{_SELECT} WHERE given.angler_id = %s ORDER BY given_at DESC", (angler_id,))
+    cursor.execute(f"{_SELECT} WHERE gift.angler_id = %s ORDER BY given_at DESC", (angler_id,))
     return tuple(_given(row) for row in cursor.fetchall())
 
 
@@ -98,7 +98,7 @@ def read_gift(cursor: DictCursor, angler_id: str, given_id: str) -> Gift:
 def withdraw_gift(cursor: DictCursor, angler_id: str, given_id: str) -> None:
     """It is read no more; NotFound where this angler has not given it."""
     if not cursor.execute(
-        "DELETE FROM given WHERE angler_id = %s AND given_id = %s", (angler_id, given_id)
+        "DELETE FROM gift WHERE angler_id = %s AND given_id = %s", (angler_id, given_id)
     ):
         raise _no_gift()
 

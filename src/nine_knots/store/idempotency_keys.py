@@ -16,7 +16,7 @@ def earlier_result(cursor: DictCursor, angler_id: str, intent: str, asked: str) 
     Raises Unreadable where the same key came with something else.
     """
     cursor.execute(
-        "SELECT asked, made FROM intended_save WHERE angler_id = %s AND intent = %s",
+        "SELECT asked, made FROM idempotency_key WHERE angler_id = %s AND intent = %s",
         (angler_id, intent),
     )
     row = cursor.fetchone()
@@ -34,11 +34,11 @@ def earlier_result(cursor: DictCursor, angler_id: str, intent: str, asked: str) 
 def store_result(cursor: DictCursor, angler_id: str, intent: str, asked: str, made: str) -> None:
     """Remember what came of an intent."""
     cursor.execute(
-        "INSERT INTO intended_save (angler_id, intent, asked, made, saved_at) "
+        "INSERT INTO idempotency_key (angler_id, intent, asked, made, saved_at) "
         "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6))",
         (angler_id, intent, asked, made),
     )
     cursor.execute(
-        "DELETE FROM intended_save WHERE saved_at < UTC_TIMESTAMP(6) - INTERVAL %s SECOND LIMIT %s",
+        "DELETE FROM idempotency_key WHERE saved_at < UTC_TIMESTAMP(6) - INTERVAL %s SECOND LIMIT %s",
         (int(KEPT.total_seconds()), SWEPT),
     )

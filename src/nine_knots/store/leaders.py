@@ -14,7 +14,7 @@ from nine_knots.store.errors import StaleRevision
 from nine_knots.store.rows import Row, as_column, in_utc, value_of
 from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.types import DESIGN
-from nine_knots.words.found_by import words_of
+from nine_knots.words.found_by import search_words_of
 
 
 class SavedLeader(Frozen):
@@ -67,7 +67,7 @@ def labels_column(labels: tuple[str, ...]) -> str:
 
 def _summary(design: Design) -> tuple[str, str | None, float, float, str]:
     leader = design.leader
-    sought = words_of(design)
+    sought = search_words_of(design)
     return design.title, leader.school, leader.length_m, leader.tippet_diameter_m, sought
 
 
@@ -302,7 +302,7 @@ def fill_search_words(cursor: DictCursor, angler_id: str) -> None:
     )
     for row in cursor.fetchall():
         try:
-            words = words_of(value_of(DESIGN, row))
+            words = search_words_of(value_of(DESIGN, row))
         except Damaged:
             words = " "
         cursor.execute(

@@ -20,10 +20,10 @@ from nine_knots.core.domain.ledger import (
     Change,
     SpoolUse,
     Why,
-    held_by,
-    holding,
-    left_of,
+    amount_left,
+    amount_of,
     undoing,
+    with_amount,
 )
 from nine_knots.core.domain.strand import Stock
 from nine_knots.store.rows import as_column, in_utc
@@ -52,10 +52,10 @@ def put_stock(cursor: DictCursor, angler_id: str, stock_item: Stock) -> Stock:
     as put on the shelf the first time, later as counted."""
     write_stock(cursor, angler_id, stock_item)
     changes = _changes_of(cursor, angler_id, stock_item.spool_id)
-    held = held_by(stock_item)
+    held = amount_of(stock_item)
     if not changes:
         note_act(cursor, angler_id, _one("on the shelf", stock_item, held))
-    elif abs(held - left_of(changes)) > 1e-9:
+    elif abs(held - amount_left(changes)) > 1e-9:
         note_act(cursor, angler_id, _one("counted", stock_item, held - sum(changes)))
     return stock_item
 
@@ -74,8 +74,8 @@ def note_act(cursor: DictCursor, angler_id: str, act: Act, act_id: str = "") -> 
     act_id = act_id or uuid.uuid4().hex
     _write_act(cursor, angler_id, act_id, act, datetime.now(UTC), set(items))
     for stock_item in items.values():
-        left = left_of(_changes_of(cursor, angler_id, stock_item.spool_id))
-        write_stock(cursor, angler_id, holding(stock_item, left))
+        left = amount_left(_changes_of(cursor, angler_id, stock_item.spool_id))
+        write_stock(cursor, angler_id, with_amount(stock_item, left))
     return act_id
 
 
@@ -105,7 +105,7 @@ def merge_stock(cursor: DictCursor, angler_id: str, spool_id: str, other_id: str
     """Put what the other holds on the first, and retire the other; answers the act's id."""
     kept, other = (read_stock(cursor, angler_id, each) for each in (spool_id, other_id))
     check_ends(kept, other)
-    held = held_by(other)
+    held = amount_of(other)
     act = Act(
         why="merged",
         changes=(

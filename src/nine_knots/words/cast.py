@@ -13,12 +13,12 @@ from nine_knots.core.assess.pick_up import lift_words
 from nine_knots.core.assess.turnover import (
     CastResult,
     aim_words,
-    eased,
+    eased_stroke,
     landing_words,
     mono_score,
     trade_words,
     turnover_score,
-    wanted,
+    wanted_margin_band,
 )
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.score import Score
@@ -141,7 +141,7 @@ def cast_of(
     line = line_profile(situation.line)
     rig = rig_of(leader, line, situation.fly, stroke.line_out_m)
     minimum = minimum_launch_speed(rig, stroke, air, (near or Near()).minimum)
-    shown = eased(minimum, stroke, situation)
+    shown = eased_stroke(minimum, stroke, situation)
     landing = landing_of(leader, line, situation.fly, shown, air, minimum, movie=True)
     result = CastResult(minimum, stroke, landing)
     measure = turnover_score(result, leader, situation, units, own)
@@ -151,7 +151,7 @@ def cast_of(
     measure = replace(measure, why=" ".join(each for each in more if each))
     # where it is the wind that keeps it shut, line, leader and fly are not said to disagree
     against = air.wind_m_s < AGAINST_M_S
-    opens = against or result.margin >= wanted(leader, situation, own)[0]
+    opens = against or result.margin >= wanted_margin_band(leader, situation, own)[0]
     softer = (
         f"Shown at {units.about_speed(shown.speed_m_s)}: a dry fly needs no harder stroke here."
     )

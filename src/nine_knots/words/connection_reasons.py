@@ -8,7 +8,7 @@ UNLIKE = 0.05  # of the stretch of medium nylon, within which it is the same
 STIFF = 0.35  # of it, below which it counts for nothing
 
 
-def reasons_of(material: Material) -> tuple[str, ...]:
+def material_reasons(material: Material) -> tuple[str, ...]:
     """What speaks for a material and what against it, a short sentence each."""
     return (
         _in_water(material),

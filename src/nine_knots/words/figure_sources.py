@@ -10,7 +10,7 @@ from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
 from nine_knots.words.measurements import TWICE
 
 
-def known_words(stock_item: Stock, units: Units) -> tuple[str, ...]:
+def source_words(stock_item: Stock, units: Units) -> tuple[str, ...]:
     """Thickness, strength and stiffness, a sentence each."""
     strand, stuff = stock_item.strand, stock_item.strand.substance
     by = strand.across_by
@@ -34,7 +34,7 @@ def known_words(stock_item: Stock, units: Units) -> tuple[str, ...]:
     return across, holds, stiff
 
 
-def known_of_tackle(tackle: Rod | FlyLine | Fly, units: Units) -> str:
+def tackle_source_words(tackle: Rod | FlyLine | Fly, units: Units) -> str:
     """What of a line or fly was measured, in a sentence; empty where nothing was."""
     said = []
     if isinstance(tackle, Fly):

@@ -9,7 +9,7 @@ from nine_knots.words.tying import joint_title
 BOTH = (Units("imperial"), Units("metric"))
 
 
-def words_of(design: Design) -> str:
+def search_words_of(design: Design) -> str:
     """Small words in a row: title, notes, school, lengths and sizes in both systems, materials,
     knots, flies, and the day as it is said."""
     leader, said = design.leader, [design.title, design.notes]

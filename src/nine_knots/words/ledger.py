@@ -7,7 +7,7 @@ from nine_knots.core.assess.line_age import age_words
 from nine_knots.core.base.limits import Day
 from nine_knots.core.base.prose import capitalised, count_words, join_words
 from nine_knots.core.base.units import Units
-from nine_knots.core.domain.ledger import Act, Change, Why, held_by
+from nine_knots.core.domain.ledger import Act, Change, Why, amount_of
 from nine_knots.core.domain.strand import Packet, Spool, Stock
 from nine_knots.words.tying.takes import SpoolTake
 
@@ -95,7 +95,7 @@ def short_words(over: Mapping[str, float], stock: Mapping[str, Stock], units: Un
 
 def is_low(stock_item: Stock, most: float | None) -> bool:
     """Whether little is left: less than three of the largest takes of it, or than is usual."""
-    held = held_by(stock_item)
+    held = amount_of(stock_item)
     if most is not None:
         return held < LOW_TIMES * most
     return held <= (LOW_COUNT if isinstance(stock_item, Packet) else LOW_M)
@@ -120,8 +120,8 @@ def shopping(
             lacking.append(
                 ShoppingRow(capitalised(take.stuff), f"{amount} for the leaders to be tied")
             )
-        elif take.amount > held_by(item):
-            more = _amount(item, take.amount - held_by(item), units)
+        elif take.amount > amount_of(item):
+            more = _amount(item, take.amount - amount_of(item), units)
             lacking.append(ShoppingRow(item.title, f"{more} more for the leaders to be tied"))
             named.add(item.spool_id)
     low = [
@@ -144,7 +144,7 @@ def shopping(
 
 def left_words(stock_item: Stock, units: Units) -> str:
     """``7 ft``, ``two tapers`` or ``nothing``: what is left of a spool or packet."""
-    held = held_by(stock_item)
+    held = amount_of(stock_item)
     if held <= 0.0:
         return "nothing"
     return _amount(stock_item, held, units)

@@ -9,9 +9,9 @@ from nine_knots.core.assess.line_age import age_words
 from nine_knots.core.base.limits import Day
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.values import Frozen
-from nine_knots.core.domain.ledger import held_by
+from nine_knots.core.domain.ledger import amount_of
 from nine_knots.core.domain.strand import Packet, Spool, Stock
-from nine_knots.words.figure_sources import known_words
+from nine_knots.words.figure_sources import source_words
 from nine_knots.words.ledger import is_low, left_words, short_words
 
 
@@ -93,7 +93,7 @@ def stock_row(stock_item: Stock, units: Units, lying: ShelfContext) -> StockRow:
         paid_for=_paid_for(stock_item, units),
         low=is_low(stock_item, lying.usual.get(stock_item.spool_id)),
         note=_note(stock_item, units, lying),
-        known=known_words(stock_item, units),
+        known=source_words(stock_item, units),
         packet=_packet_texts(stock_item, units) if isinstance(stock_item, Packet) else None,
         item=stock_item,
     )
@@ -109,7 +109,7 @@ def _paid_for(stock_item: Stock, units: Units) -> str:
 def _note(stock_item: Stock, units: Units, lying: ShelfContext) -> str:
     over = {key: more for key, more in lying.over.items() if key == stock_item.spool_id}
     why = [age_words(stock_item, lying.today)]
-    if held_by(stock_item) > 0.0 and is_low(stock_item, lying.usual.get(stock_item.spool_id)):
+    if amount_of(stock_item) > 0.0 and is_low(stock_item, lying.usual.get(stock_item.spool_id)):
         why.append(f"{left_words(stock_item, units)} left")
     said = "; ".join(filter(None, why))
     renew = f"Time to renew: {said}." if said else ""

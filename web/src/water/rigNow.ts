@@ -1,7 +1,7 @@
 import type { Schemas } from '@/api/client'
 import type { RigNow } from './state'
 
-type State = Schemas['RigState']
+type State = Schemas['PackedRigState']
 const GONE = {
   tippet: 'Its tippet is gone: tie on a new one, then tap New tippet.',
   lower: 'All below the ring is gone: put on another lower rig, then tap New tippet.',

@@ -19,17 +19,17 @@ from nine_knots.store.account_export_types import ExportPieces, export_text, par
 from nine_knots.store.anglers import (
     OWN,
     Settings,
-    angler_before,
-    angler_in_front,
     create_angler,
-    put_in_front,
+    current_angler,
+    previous_angler,
     read_settings,
+    set_current_angler,
 )
 from nine_knots.store.codes import read_code
 from nine_knots.store.erasure import forget_angler
 from nine_knots.stored_types.errors import Damaged
 
-router = APIRouter(prefix="/api/v1/account-data", tags=["everything"], responses=RESPONSES)
+router = APIRouter(prefix="/api/v1/account-data", tags=["account data"], responses=RESPONSES)
 Name = Annotated[str, Query(max_length=80, description="of the angler, to confirm it")]
 FILE: dict[str, Any] = {
     "requestBody": {
@@ -91,7 +91,7 @@ def post_previous_owner(session: CurrentSession) -> CurrentOwner:
     """The two change places; neither is changed."""
 
     def turn(cursor: DictCursor, _me: str) -> CurrentOwner:
-        other = angler_before(cursor, session.account_id)
+        other = previous_angler(cursor, session.account_id)
         if other is None:
             raise NotFound("Nothing lies behind what is in front.")
         if read_code(cursor, other).sealed is not None:
@@ -100,7 +100,7 @@ def post_previous_owner(session: CurrentSession) -> CurrentOwner:
                 where="code",
                 hint="Go to them by their name, and give it.",
             )
-        put_in_front(cursor, other)
+        set_current_angler(cursor, other)
         name = read_settings(cursor, other).name
         return _whose(session, cursor, other, f"What {name} has is in front again.")
 
@@ -121,7 +121,7 @@ def delete_account_data(session: CurrentSession, name: Name) -> CurrentOwner:
                 hint="Type it as it stands, or keep everything. Nothing was deleted.",
             )
         forget_angler(cursor, me)
-        after = angler_in_front(cursor, session.account_id) or create_angler(
+        after = current_angler(cursor, session.account_id) or create_angler(
             cursor,
             Settings(name=OWN, units=mine.units, theme=mine.theme),
             account_id=session.account_id,
@@ -136,7 +136,7 @@ def delete_account_data(session: CurrentSession, name: Name) -> CurrentOwner:
 
 
 def _whose(session: Session, cursor: DictCursor, me: str, words: str) -> CurrentOwner:
-    others = angler_before(cursor, session.account_id) is not None
+    others = previous_angler(cursor, session.account_id) is not None
     return CurrentOwner(read_settings(cursor, me).name, words, others)
 
 

@@ -20,9 +20,9 @@ from nine_knots.store.anglers import (
     Settings,
     create_angler,
     list_anglers,
-    put_in_front,
     read_here,
     read_settings,
+    set_current_angler,
 )
 from nine_knots.store.codes import write_code
 
@@ -73,7 +73,7 @@ def post_angler(session: SavingSession, form: NewAnglerForm) -> AnglerAtBench:
 
 
 @router.post("/demo", summary="Look round in the demo")
-def post_demo(session: CurrentSession) -> AnglerAtBench:
+def post_demo_data(session: CurrentSession) -> AnglerAtBench:
     """The demo's angler comes to the front, made anew where there is none."""
 
     def look(cursor: DictCursor, _me: str) -> AnglerAtBench:
@@ -81,7 +81,7 @@ def post_demo(session: CurrentSession) -> AnglerAtBench:
         known = next((angler.angler_id for angler in here if angler.demo), None)
         if known is None:
             known = add_demo(cursor, account_id=session.account_id)
-        put_in_front(cursor, known)
+        set_current_angler(cursor, known)
         return read_here(cursor, known, session.account_id)
 
     return session.write(look)
@@ -95,7 +95,7 @@ def post_current_angler(
     code, it is asked for, and after five wrong ones not before a minute is over."""
 
     def turn(cursor: DictCursor, whose: str) -> AnglerAtBench:
-        put_in_front(cursor, whose)
+        set_current_angler(cursor, whose)
         return read_here(cursor, whose, session.account_id)
 
     session.read(lambda cursor, _me: read_here(cursor, angler_id, session.account_id))

@@ -21,7 +21,7 @@ from nine_knots.core.domain.tackle.fish import Mouth, Teeth
 from nine_knots.core.domain.tackle.fly import Bulk, Dressing, FlyKind, Head
 from nine_knots.core.domain.tackle.line import Sinking
 from nine_knots.core.schools import SCHOOLS
-from nine_knots.words.connection_reasons import reasons_of
+from nine_knots.words.connection_reasons import material_reasons
 
 router = APIRouter(prefix="/api/v1/catalogue", tags=["catalogue"], responses=RESPONSES)
 
@@ -138,7 +138,7 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
         reel_ties=get_args(ReelTie),
         line_ties=get_args(LineTie),
         materials=tuple(
-            MaterialCard(key=m.key, title=m.title, reasons=reasons_of(m))
+            MaterialCard(key=m.key, title=m.title, reasons=material_reasons(m))
             for m in MATERIALS.values()
         ),
         knots={

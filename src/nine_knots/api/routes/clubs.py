@@ -30,7 +30,7 @@ from nine_knots.store.clubs import (
     set_code,
 )
 
-router = APIRouter(prefix="/api/v1/clubs", tags=["given"], responses=RESPONSES)
+router = APIRouter(prefix="/api/v1/clubs", tags=["gifts"], responses=RESPONSES)
 CODE_LENGTH = 8
 MOST_CLUBS = 40
 

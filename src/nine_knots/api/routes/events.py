@@ -16,7 +16,7 @@ from nine_knots.core.base.values import TupleOf
 from nine_knots.core.domain.event import Event
 from nine_knots.store.events import add_events, list_events
 
-router = APIRouter(prefix="/api/v1/events", tags=["happened"], responses=RESPONSES)
+router = APIRouter(prefix="/api/v1/events", tags=["events"], responses=RESPONSES)
 MOST_AT_ONCE = 2000
 
 

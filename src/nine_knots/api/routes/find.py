@@ -29,7 +29,7 @@ from nine_knots.core.search.demands import (
 )
 from nine_knots.core.search.infeasible import infeasible_demands
 from nine_knots.core.search.search import MOST_TRIED, Search
-from nine_knots.words.search.asked import SearchSentence, sentence_of
+from nine_knots.words.search.asked import SearchSentence, search_sentence_of
 from nine_knots.words.search.reading import FindReading
 
 router = APIRouter(prefix="/api/v1/find", tags=["find"], responses=RESPONSES | WORKED_OUT)
@@ -85,7 +85,7 @@ async def post_asked(
     thrown = await throwing_outfit(session, asked.stroke, asked.units)
     angler = thrown["angler"]
     return SearchSentence(
-        sentence=sentence_of(
+        sentence=search_sentence_of(
             demands, asked.situation, thrown["stroke"], Units(asked.units), angler.cast
         ),
         impossible=infeasible_demands(asked.situation, angler, demands),

@@ -37,7 +37,7 @@ from nine_knots.store.gifts import (
 )
 from nine_knots.words.given import GiftReading
 
-router = APIRouter(prefix="/api/v1/gifts", tags=["given"], responses=RESPONSES)
+router = APIRouter(prefix="/api/v1/gifts", tags=["gifts"], responses=RESPONSES)
 Whom = Literal["angler", "club"]
 
 

@@ -19,7 +19,7 @@ from nine_knots.core.base.units.parse import parse_seconds
 from nine_knots.core.base.values import TupleOf
 from nine_knots.core.domain.strand import Spool
 from nine_knots.core.domain.tackle import Fly, FlyLine, line_profile
-from nine_knots.core.measuring.droop import DroopReadings, bend_from, mass_off, with_bend
+from nine_knots.core.measuring.droop import DroopReadings, bend_from, mass_deviation, with_bend
 from nine_knots.core.measuring.jar import JarReadings, sink_rate_from
 from nine_knots.core.measuring.measurement import Instrument, Measurement, Readings
 from nine_knots.core.measuring.micrometer import (
@@ -183,7 +183,7 @@ def post_droop(session: SavingSession, form: DroopForm) -> MeasuredAnswer:
             return _Read("line", made, readings, tip_reading(found, line))
         spool = read_spool(cursor, me, form.of_id)
         strand = spool.strand
-        found = bend_from(readings, strand.mass_kg_m(strand.diameter_m), mass_off(strand))
+        found = bend_from(readings, strand.mass_kg_m(strand.diameter_m), mass_deviation(strand))
         with field("drops"):
             stiff = with_bend(strand, found)
         return _Read("spool", spool.evolve(strand=stiff), readings, bend_reading(found, strand))

@@ -23,7 +23,7 @@ from nine_knots.parsing.starters import STARTERS
 from nine_knots.store.ledger import put_stock
 from nine_knots.store.stock import fresh_id
 from nine_knots.store.tackle import add_tackle, list_tackle, put_tackle, read_tackle, retire_tackle
-from nine_knots.words.figure_sources import known_of_tackle
+from nine_knots.words.figure_sources import tackle_source_words
 
 router = APIRouter(prefix="/api/v1/owned", tags=["owned"], responses=RESPONSES)
 
@@ -201,5 +201,5 @@ def _kit_row(tackle_id: str, item: Thing, units: Units) -> KitRow:
     if text is not None:
         understood = parse_owned(text, units)
         words = ", ".join((*understood.said, *understood.presumed))
-    known = "" if isinstance(item, Spool | Packet) else known_of_tackle(item, units)
+    known = "" if isinstance(item, Spool | Packet) else tackle_source_words(item, units)
     return KitRow(tackle_id, kind_of(item), item.title, words, known, text)

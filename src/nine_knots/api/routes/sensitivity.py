@@ -11,7 +11,9 @@ from nine_knots.api.throw_request import ThrowRequest, throwing_outfit
 from nine_knots.words.sensitivity import MattersReading
 from nine_knots.words.what_if import Supposition, WhatIf
 
-router = APIRouter(prefix="/api/v1/sensitivity", tags=["matters"], responses=RESPONSES | WORKED_OUT)
+router = APIRouter(
+    prefix="/api/v1/sensitivity", tags=["sensitivity"], responses=RESPONSES | WORKED_OUT
+)
 
 
 class WhatIfRequest(ThrowRequest):

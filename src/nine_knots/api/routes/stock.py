@@ -271,7 +271,7 @@ def _put(session: Session, stock_item: Stock, units: Units) -> StockRow:
 
 
 @dataclass(frozen=True, slots=True)
-class SpoolUse:
+class SpoolUseAnswer:
     """In which saved leaders a spool or packet is, in words."""
 
     leaders: tuple[str, ...]
@@ -279,16 +279,18 @@ class SpoolUse:
 
 
 @router.get("/{spool_id}/use", summary="Ask which saved leaders a spool is in")
-def get_use(session: CurrentSession, spool_id: str) -> SpoolUse:
+def get_use(session: CurrentSession, spool_id: str) -> SpoolUseAnswer:
     """As they stand; what is changed of the spool changes none of them."""
     titles = session.read(lambda cursor, me: leaders_with(cursor, me, spool_id))
     if not titles:
-        return SpoolUse((), "No saved leader is tied of it.")
+        return SpoolUseAnswer((), "No saved leader is tied of it.")
     shown = list(titles[:MOST_NAMED])
     more = len(titles) - len(shown)
     names = join_words([*shown, f"{count_words(more, 'other')}"] if more else shown)
     count = count_words(len(titles), "saved leader")
-    return SpoolUse(titles, f"In {count}: {names}. They keep the figures they were saved with.")
+    return SpoolUseAnswer(
+        titles, f"In {count}: {names}. They keep the figures they were saved with."
+    )
 
 
 @router.post("/{spool_id}/ends", responses=MISSING, summary="Put two ends of the same together")

@@ -15,7 +15,7 @@ from nine_knots.store.damaged import list_damaged, read_damaged
 from nine_knots.stored_types.errors import Damaged
 from nine_knots.stored_types.types import DESIGN
 
-router = APIRouter(prefix="/api/v1/stored-values", tags=["kept"], responses=RESPONSES)
+router = APIRouter(prefix="/api/v1/stored-values", tags=["stored values"], responses=RESPONSES)
 MOST_AT_ONCE = 100
 KindName = Literal[
     "leader",

@@ -3,9 +3,9 @@
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.turnover import (
     CastResult,
-    eased,
+    eased_stroke,
     turnover_score,
-    wanted,
+    wanted_margin_band,
 )
 from nine_knots.core.base.score import Score
 from nine_knots.core.casting.landing import landing_of
@@ -39,7 +39,7 @@ class Caster:
         not enough; 0 where it is. Much sooner known than the minimum launch speed."""
         day = design.situation
         air = air_of(day.wind, self._gust)
-        speed = stroke.speed_m_s / wanted(design.leader, day, self._own)[0]
+        speed = stroke.speed_m_s / wanted_margin_band(design.leader, day, self._own)[0]
         opens = self._caster.opening(design.leader, day.line, day.fly, stroke, air, speed)
         return max(0.0, OPENS - opens)
 
@@ -51,6 +51,6 @@ class Caster:
     def slack_m(self, design: Design, stroke: Stroke, minimum: MinimumLaunchSpeed) -> float:
         """Slack in metres in which it lands, thrown as a caster would."""
         day = design.situation
-        softer, air = eased(minimum, stroke, day), air_of(day.wind, self._gust)
+        softer, air = eased_stroke(minimum, stroke, day), air_of(day.wind, self._gust)
         line = line_profile(day.line)
         return landing_of(design.leader, line, day.fly, softer, air, minimum).slack_m

@@ -4,7 +4,7 @@ from dataclasses import replace
 from math import log
 
 from nine_knots.core.assess.own_cast import SPEED_SPREAD, UNKNOWN, OwnCast
-from nine_knots.core.assess.turnover import CastResult, wanted
+from nine_knots.core.assess.turnover import CastResult, wanted_margin_band
 from nine_knots.core.casting.minimum_speed import opens_at
 from nine_knots.core.casting.rig import Rig
 from nine_knots.core.domain.design import Design
@@ -27,7 +27,7 @@ def dominant_uncertainty(
     The fly is given more drag and the line more stiffness where the leader opens, less where it
     does not, and thrown again; the stroke's speed is moved as anglers' speeds are spread.
     """
-    low, _ = wanted(design.leader, design.situation, own)
+    low, _ = wanted_margin_band(design.leader, design.situation, own)
     off = log(result.margin / low)
     if abs(off) > NEAR:
         return ""

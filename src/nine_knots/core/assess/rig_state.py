@@ -35,7 +35,7 @@ class DayState:
     events: tuple[Event, ...]
 
 
-def standing_events(events: Iterable[Event]) -> tuple[Event, ...]:
+def effective_events(events: Iterable[Event]) -> tuple[Event, ...]:
     """Each once, in the order of their times, without those that were taken back; what takes back
     something is itself never taken back by what came before it."""
     once = {event.event_id: event for event in events}
@@ -57,7 +57,7 @@ def standing_events(events: Iterable[Event]) -> tuple[Event, ...]:
 
 def day_state(events: Iterable[Event], stretch: str, rig: str, fly: str) -> DayState:
     """The day after all events, begun on a stretch with a rig and a fly."""
-    status = standing_events(events)
+    status = effective_events(events)
     rigs: dict[str, RigState] = {rig: RigState()} if rig else {}
     setting_m = level_m = None
     for earlier in status:

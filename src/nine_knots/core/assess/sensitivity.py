@@ -19,7 +19,7 @@ from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.dominant_uncertainty import DRAG_TIMES
 from nine_knots.core.assess.own_cast import SPEED_SPREAD, UNKNOWN
 from nine_knots.core.assess.strength_known import StrengthKnown, strength_known
-from nine_knots.core.assess.turnover import CastResult, turnover_score, wanted
+from nine_knots.core.assess.turnover import CastResult, turnover_score, wanted_margin_band
 from nine_knots.core.base.cached_field import cached_field
 from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.concurrency import run_parallel, submit
@@ -114,7 +114,7 @@ def sensitivity_of(
     thrown = _Thrown(design, stroke, air_of(day.wind, gust))
     hold = hold_of(leader, own=angler.tyer.knots)
     speed_margin = thrown.base.margin(stroke)  # found first: all that is changed goes by it
-    low = wanted(leader, day, angler.cast)[0]
+    low = wanted_margin_band(leader, day, angler.cast)[0]
     into = submit(lambda: _into(thrown, low))  # the longest, so that no processor waits for it
     dragged, windier = submit(thrown.dragged), submit(thrown.windier)
     stiffer = submit(thrown.stiffer)

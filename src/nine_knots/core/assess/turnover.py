@@ -163,14 +163,16 @@ def stroke_words(speed_m_s: float, own: OwnCast = UNKNOWN) -> str:
     )
 
 
-def wanted(leader: Leader, situation: Situation, own: OwnCast = UNKNOWN) -> tuple[float, float]:
+def wanted_margin_band(
+    leader: Leader, situation: Situation, own: OwnCast = UNKNOWN
+) -> tuple[float, float]:
     """The margin wanted, lowest and highest, as the angler's own thresholds shift it."""
     school = built_by(leader)
     low, high = (school.margin if school else None) or WANTED[situation.wish]
     return low * own.piles_up / PILES_UP, high * own.slams / SLAMS
 
 
-def eased(minimum: MinimumLaunchSpeed, stroke: Stroke, situation: Situation) -> Stroke:
+def eased_stroke(minimum: MinimumLaunchSpeed, stroke: Stroke, situation: Situation) -> Stroke:
     """The stroke as a caster would give it: softer, where a floating fly has much to spare."""
     if not situation.floats or minimum.margin(stroke) <= EASED_TO or minimum.speed_m_s is None:
         return stroke
@@ -185,7 +187,7 @@ def turnover_score(
     own: OwnCast = UNKNOWN,
 ) -> Score:
     """The turnover cord: the margin against what is wanted, on a scale of its logarithm."""
-    low, high = wanted(leader, situation, own)
+    low, high = wanted_margin_band(leader, situation, own)
     margin, windy = result.margin, _windy(situation.wind)
     middle = (low * high) ** 0.5
     deviation = log(margin / middle) / log(high / middle)

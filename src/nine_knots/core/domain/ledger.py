@@ -43,7 +43,7 @@ class SpoolUse:
     amount: float
 
 
-def left_of(changes: Iterable[float]) -> float:
+def amount_left(changes: Iterable[float]) -> float:
     """What is left after all of them: their sum, in whatever order, and never less than nothing.
 
     >>> left_of([30.0, -2.5, -28.0])
@@ -52,12 +52,12 @@ def left_of(changes: Iterable[float]) -> float:
     return max(0.0, round(fsum(changes), DIGITS))
 
 
-def held_by(stock_item: Stock) -> float:
+def amount_of(stock_item: Stock) -> float:
     """What is left of a spool in metres, or how many in a packet."""
     return stock_item.remaining_m if isinstance(stock_item, Spool) else float(stock_item.count)
 
 
-def holding(stock_item: Stock, left: float) -> Stock:
+def with_amount(stock_item: Stock, left: float) -> Stock:
     """The spool or packet with so much left."""
     if isinstance(stock_item, Packet):
         return stock_item.model_copy(update={"count": min(500, round(left))})

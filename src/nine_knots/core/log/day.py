@@ -3,7 +3,7 @@
 from collections.abc import Iterable
 from dataclasses import dataclass
 
-from nine_knots.core.assess.rig_state import standing_events
+from nine_knots.core.assess.rig_state import effective_events
 from nine_knots.core.domain.day_brief import DayBrief
 from nine_knots.core.domain.event import Event
 from nine_knots.core.domain.event_kinds import EVENT_KINDS
@@ -34,7 +34,7 @@ def events_in_context(
     rig, fly = (first.rig, first.fly) if first else ("", "")
     found: list[EventInContext] = []
     before: int | None = None
-    for earlier in standing_events(events):
+    for earlier in effective_events(events):
         pause = earlier.at - before if before is not None else 0.0
         longest = LONGEST_WALK_MS if earlier.kind == "came-to" else LONGEST_PAUSE_MS
         hours = pause / HOUR_MS if pause <= longest else 0.0

@@ -40,7 +40,9 @@ class MeasuredBend:
         return MeasuredSpread(off=min(1.0, self.off), readings=self.readings)
 
 
-def bend_from(readings: DroopReadings, mass_kg_m: float, mass_off: float = 0.0) -> MeasuredBend:
+def bend_from(
+    readings: DroopReadings, mass_kg_m: float, mass_off: float = 0.0
+) -> MeasuredBend:
     """Bending stiffness of a strand or tip of so much mass a metre, which is known to a share
     ``mass_off``; CannotCompute where so small or great a droop tells none.
 
@@ -65,6 +67,6 @@ def with_bend(strand: Strand, found: MeasuredBend) -> Strand:
     return strand.evolve(modulus_pa=modulus, modulus_by=found.measured)
 
 
-def mass_off(strand: Strand) -> float:
+def mass_deviation(strand: Strand) -> float:
     """The share by which a strand's mass a metre may be off, by its thickness."""
     return 2.0 * strand.across_by.off if strand.across_by is not None else 0.06

@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nine_knots.core.assess.assessor import Assessor
-from nine_knots.core.assess.turnover import wanted
+from nine_knots.core.assess.turnover import wanted_margin_band
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.leader import Leader, TaperedSection
 from nine_knots.core.search.demands import Demands
@@ -47,7 +47,7 @@ class CandidateFilter:
             table = assess_uncast(leader, self._reader, self._demands)
             if table is None:
                 continue
-            low, high = wanted(leader, self._reader.day, self._reader.angler.cast)
+            low, high = wanted_margin_band(leader, self._reader.day, self._reader.angler.cast)
             features = features_of(leader, self._reader, self._stroke)
             found.append(Candidate(table, origin, features, log(high / low)))
         return found

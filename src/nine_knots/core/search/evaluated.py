@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 
 from nine_knots.core.assess.assessor import Assessor
 from nine_knots.core.assess.sensitivity import STROKE_OFF, WIND_OFF_M_S
-from nine_knots.core.assess.turnover import wanted
+from nine_knots.core.assess.turnover import wanted_margin_band
 from nine_knots.core.base.score import BAND_HIGH, Score
 from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed, opens_at
 from nine_knots.core.casting.stroke import Stroke
@@ -76,7 +76,7 @@ def evaluate_candidate(
     """Cast it and fish it; CannotCompute where a model cannot follow it."""
     read = reader.fished(table.leader, stroke, near)
     turnover, *in_the_water = read.measures
-    low, high = wanted(table.leader, reader.day, reader.angler.cast)
+    low, high = wanted_margin_band(table.leader, reader.day, reader.angler.cast)
     speed_margin, margin, short = None, EASY * log(high / low), _off_the_band(turnover) / SEEN_EASE
     if read.minimum is not None:
         speed_margin = read.minimum.margin(stroke)

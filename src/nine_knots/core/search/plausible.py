@@ -53,7 +53,7 @@ def is_plausible(leader: Leader, day: Situation) -> bool:
         return ends_as_advised(leader, day)
     carries = {joint for joint, _ in leader.flies_above}
     ends = [
-        (End(a.strand, a.lower_diameter_m), End(b.strand, b.upper_diameter_m))
+        (SectionEnd(a.strand, a.lower_diameter_m), SectionEnd(b.strand, b.upper_diameter_m))
         for joint, (a, b) in enumerate(pairwise(leader.pieces), start=1)
         if joint not in carries or a.strand != b.strand  # parted only to carry a fly
     ]
@@ -64,7 +64,7 @@ def is_plausible(leader: Leader, day: Situation) -> bool:
     )
 
 
-class End(NamedTuple):
+class SectionEnd(NamedTuple):
     """An end of a piece: its stuff and its diameter in metres."""
 
     strand: Strand | TaperedStrand
@@ -81,7 +81,7 @@ class End(NamedTuple):
         return self.strand.substance.family == "fluorocarbon"
 
 
-def steps_down(above: End, below: End, day: Situation) -> bool:
+def steps_down(above: SectionEnd, below: SectionEnd, day: Situation) -> bool:
     """Whether a builder would tie the one below to the other: thinner, no step near a fold, and
     nylon above fluorocarbon, of which a dry fly has none above its tippet."""
     if below.across_m > above.across_m - THINNER_M:
@@ -91,7 +91,7 @@ def steps_down(above: End, below: End, day: Situation) -> bool:
     return below.bend_nm2 / above.bend_nm2 >= soft_below(above.across_m)
 
 
-def is_tippet(end: End, day: Situation) -> bool:
+def is_tippet(end: SectionEnd, day: Situation) -> bool:
     """Whether it is soft stuff about as thick as is advised."""
     return _about_as_advised(end.across_m, day) and end.strand.material in tippet_materials(day)
 
@@ -111,7 +111,7 @@ def _ends_well(leader: Leader, day: Situation) -> bool:
     if isinstance(last, TaperedSection):
         return ends_as_advised(leader, day)
     usual = len(leader.pieces) == 1 or TIPPETS_M[0] <= last.length_m <= TIPPETS_M[1]
-    return usual and is_tippet(End(last.strand, last.lower_diameter_m), day)
+    return usual and is_tippet(SectionEnd(last.strand, last.lower_diameter_m), day)
 
 
 def _shares(leader: Leader) -> bool:

@@ -22,7 +22,7 @@ from nine_knots.core.search.demands import Demands
 from nine_knots.core.search.plausible import (
     BUTT_SHARES,
     TIPPETS_M,
-    End,
+    SectionEnd,
     is_tippet,
     step_m,
     steps_down,
@@ -171,8 +171,8 @@ class RandomTapers:
         yield with_own_knots(leader, self.angler.ties, self.day.line, self.day.fly)
 
 
-def _end_of(spool: Spool) -> End:
-    return End(spool.strand, spool.strand.diameter_m)
+def _end_of(spool: Spool) -> SectionEnd:
+    return SectionEnd(spool.strand, spool.strand.diameter_m)
 
 
 def _bend(spool: Spool) -> float:

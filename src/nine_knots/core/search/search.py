@@ -46,7 +46,7 @@ NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
 
 
 @dataclass(frozen=True)
-class SoFar:
+class SearchProgress:
     """What a search has come to: all that was cast, with its features, of how many that will be."""
 
     tried: tuple[Evaluated, ...]
@@ -74,7 +74,7 @@ class Search:
         """The day with the fish that must be held."""
         return self.demands.day(self.day)
 
-    def rounds(self) -> Iterator[SoFar]:
+    def rounds(self) -> Iterator[SearchProgress]:
         """Ever better leaders, round by round; the last is the end of it.
 
         CannotCompute where nothing on the shelf makes a leader, or none can be cast so. Where time
@@ -117,7 +117,7 @@ class _Rounds:
         self._refused: Refused | None = None
         self._cast_before = _cast_before(asked)
 
-    def rounds(self) -> Iterator[SoFar]:
+    def rounds(self) -> Iterator[SearchProgress]:
         """Schools as they are, then by stages their variants, free tapers and changes. A longer
         search begins with all that a shorter one casts."""
         self._cast(self._of_schools(school_designs(self._day)))
@@ -135,7 +135,7 @@ class _Rounds:
                 self._pool += self._of_schools(islice(others, share))
             yield from self._stage(begun + size, size)
 
-    def _stage(self, until: int, size: int) -> Iterator[SoFar]:
+    def _stage(self, until: int, size: int) -> Iterator[SearchProgress]:
         """What promises most of as many as a stage of such a size looks at, until so many are
         cast."""
         self._pool += self._sieve.sifted(("", other_leader) for other_leader in self._free(size))
@@ -168,9 +168,9 @@ class _Rounds:
         self._pool = [item for i, item in enumerate(self._pool) if i not in set(chosen)]
         return taken
 
-    def so_far(self) -> SoFar:
+    def so_far(self) -> SearchProgress:
         """All that was cast."""
-        return SoFar(tuple(self._tried), tuple(self._features), self._asked.most)
+        return SearchProgress(tuple(self._tried), tuple(self._features), self._asked.most)
 
     def _of_schools(self, wanted: Iterable[Variant]) -> list[Candidate]:
         schools = build_all(wanted, self._day, self._asked.angler)

@@ -27,7 +27,7 @@ from nine_knots.core.search.diverse_pick import Pick, weights_of
 from nine_knots.core.search.evaluated import Evaluated, evaluate_candidate
 from nine_knots.core.search.pareto_front import within
 from nine_knots.core.search.plausible import is_plausible
-from nine_knots.core.search.search import Search, SoFar
+from nine_knots.core.search.search import Search, SearchProgress
 from nine_knots.core.search.surrogate import Surrogate
 
 Array = NDArray[np.float64]
@@ -46,7 +46,7 @@ class ToBuy:
     shown_by: Evaluated
 
 
-def to_buy(asked: Search, so_far: SoFar, dozen: Sequence[Pick]) -> ToBuy | None:
+def to_buy(asked: Search, so_far: SearchProgress, dozen: Sequence[Pick]) -> ToBuy | None:
     """The spool that gains most; None where none gains what one would notice."""
     if not dozen:
         return None

@@ -14,10 +14,10 @@ TABLES = (
     "passkey",
     "recovery_code",
     "login",
-    "login_note",
+    "login_activity",
     "invitation",
     "challenge",
-    "worked",
+    "compute_time",
     "account",
 )
 """All that hold rows of accounts, in an order in which they can be emptied; beside ``angler``."""

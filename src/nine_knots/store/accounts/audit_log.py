@@ -29,18 +29,18 @@ def note_attempt(
 ) -> None:
     """Note it, and forget what is too old."""
     cursor.execute(
-        "INSERT INTO login_note (account_id, what, device, place, at) "
+        "INSERT INTO login_activity (account_id, what, device, place, at) "
         "VALUES (%s, %s, %s, %s, UTC_TIMESTAMP(6))",
         (account_id, what, device, place),
     )
-    cursor.execute("DELETE FROM login_note WHERE at < %s LIMIT 100", (from_now(-KEPT_FOR),))
+    cursor.execute("DELETE FROM login_activity WHERE at < %s LIMIT 100", (from_now(-KEPT_FOR),))
 
 
 def list_notes(cursor: DictCursor, account_id: str | None = None) -> tuple[LoginNote, ...]:
     """The last ones of an account, or of all, the newest first."""
     cursor.execute(
-        "SELECT login_note.*, account.name FROM login_note LEFT JOIN account USING (account_id) "
-        "WHERE %s IS NULL OR login_note.account_id = %s ORDER BY at DESC, note_id DESC LIMIT %s",
+        "SELECT login_activity.*, account.name FROM login_activity LEFT JOIN account USING (account_id) "
+        "WHERE %s IS NULL OR login_activity.account_id = %s ORDER BY at DESC, note_id DESC LIMIT %s",
         (account_id, account_id, MOST_NOTES),
     )
     return tuple(
@@ -52,7 +52,7 @@ def list_notes(cursor: DictCursor, account_id: str | None = None) -> tuple[Login
 def has_logged_in(cursor: DictCursor, name: str, place: str) -> bool:
     """Whether an account of that name has come in from that network within what is kept."""
     cursor.execute(
-        "SELECT 1 FROM login_note JOIN account USING (account_id) WHERE account.name = %s "
+        "SELECT 1 FROM login_activity JOIN account USING (account_id) WHERE account.name = %s "
         "AND place = %s AND (what LIKE %s OR what = %s) LIMIT 1",
         (name, place, f"{CAME_IN}%", JOINED),
     )

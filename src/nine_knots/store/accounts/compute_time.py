@@ -17,11 +17,11 @@ def add_worked(
 ) -> dict[str, Had]:
     """Add what this process worked for accounts, by their ids, and read what all did. An account
     that is gone meanwhile is passed over; an hour begins with the first second after the last."""
-    forget_ended(cursor, "worked")
+    forget_ended(cursor, "compute_time")
     had = {}
     for account_id, more_s in sorted(seconds.items()):
         cursor.execute(
-            "INSERT INTO worked (account_id, seconds, ends_at) "
+            "INSERT INTO compute_time (account_id, seconds, ends_at) "
             "SELECT account_id, 0, %s FROM account WHERE account_id = %s "
             "ON DUPLICATE KEY UPDATE "
             "seconds = IF(worked.ends_at < %s, 0, worked.seconds), "
@@ -29,9 +29,10 @@ def add_worked(
             (from_now(within), account_id, from_now(), from_now()),
         )
         cursor.execute(
-            "UPDATE worked SET seconds = seconds + %s WHERE account_id = %s", (more_s, account_id)
+            "UPDATE compute_time SET seconds = seconds + %s WHERE account_id = %s",
+            (more_s, account_id),
         )
-        cursor.execute("SELECT * FROM worked WHERE account_id = %s", (account_id,))
+        cursor.execute("SELECT * FROM compute_time WHERE account_id = %s", (account_id,))
         row = cursor.fetchone()
         if row is not None:
             had[account_id] = (float(row["seconds"]), in_utc(row["ends_at"]))

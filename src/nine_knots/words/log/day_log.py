@@ -35,7 +35,7 @@ class LogLine:
 
 
 @dataclass(frozen=True, slots=True)
-class FishedRig:
+class LoggedRig:
     """A rig that was on the line, drawn, with what it had."""
 
     title: str
@@ -53,7 +53,7 @@ class DayLog:
     on: str
     place: str
     words: str
-    rigs: tuple[FishedRig, ...]
+    rigs: tuple[LoggedRig, ...]
     lines: tuple[LogLine, ...]
 
 
@@ -79,7 +79,7 @@ def day_log(
     )
 
 
-def _rigs(day: LoggedDay, designs: Mapping[str, Design]) -> Iterator[FishedRig]:
+def _rigs(day: LoggedDay, designs: Mapping[str, Design]) -> Iterator[LoggedRig]:
     """Those that were on the line, in the order in which they came on."""
     for key in dict.fromkeys(happening.rig for happening in day.around):
         design, rig = designs.get(key), day.brief.rig(key)
@@ -88,7 +88,7 @@ def _rigs(day: LoggedDay, designs: Mapping[str, Design]) -> Iterator[FishedRig]:
                 day, around=tuple(happening for happening in day.around if happening.rig == key)
             )
             leader = design.leader
-            yield FishedRig(rig.title, day_words(mine), outline(leader), items_on(leader))
+            yield LoggedRig(rig.title, day_words(mine), outline(leader), items_on(leader))
 
 
 TELLING_H = 0.5  # shorter than this, hours say nothing

@@ -28,41 +28,41 @@ TANGLED = "Stop and look: a wind knot or a hitch halves it. Cut it out before yo
 
 
 @dataclass(frozen=True, slots=True)
-class Observation:
+class WaterAdvice:
     """Something seen, and what to do."""
 
     sees: str
     do: str
 
 
-def observations_of(
+def water_advice_of(
     before: WhatIfQuestion,
     grid: tuple[tuple[WhatIfRig, ...], ...],
     flies: tuple[FlyFor, ...],
     wind: str,
-) -> Iterator[Observation]:
+) -> Iterator[WaterAdvice]:
     """The next change for each thing that is seen of a rig like this one; ``wind`` says how much of
     it the rig bears."""
     design = before.design
     if design.situation.floats:
-        yield Observation(
+        yield WaterAdvice(
             "It drags", "Mend upstream as it lands, or throw it with a stop and drop."
         )
-        yield Observation("The fly sinks", _drier(design, flies))
-        yield Observation("They look and turn away", _finer(design, before.angler))
+        yield WaterAdvice("The fly sinks", _drier(design, flies))
+        yield WaterAdvice("They look and turn away", _finer(design, before.angler))
     else:
         high, low = ("It does not touch", "It drags on the bed")
         if design.situation.wish in MOVED:
             high, low = ("It fishes too high", "It fishes too deep, or hangs up")
-        yield Observation(high, _next(design.situation, grid, 1))
-        yield Observation(low, _next(design.situation, grid, -1))
-        yield Observation("They follow and turn away", _finer(design, before.angler))
-    yield Observation("It piles up", _straighter(design, before.stroke, before.angler, before.gust))
-    yield Observation(
+        yield WaterAdvice(high, _next(design.situation, grid, 1))
+        yield WaterAdvice(low, _next(design.situation, grid, -1))
+        yield WaterAdvice("They follow and turn away", _finer(design, before.angler))
+    yield WaterAdvice("It piles up", _straighter(design, before.stroke, before.angler, before.gust))
+    yield WaterAdvice(
         "It slams down", "Ease the stroke, and aim it higher: it opens above the water."
     )
-    yield Observation("The wind gets up", wind)
-    yield Observation("A tangle, a curl", TANGLED)
+    yield WaterAdvice("The wind gets up", wind)
+    yield WaterAdvice("A tangle, a curl", TANGLED)
 
 
 def _next(day: Situation, grid: tuple[tuple[WhatIfRig, ...], ...], step: int) -> str:

@@ -22,7 +22,7 @@ from nine_knots.drawing import knot_drawing
 from nine_knots.words.knot_card import knot_card
 from nine_knots.words.outline import outline
 from nine_knots.words.places import deep_words, fast_words, level_text
-from nine_knots.words.plan.at_the_water import Observation, observations_of
+from nine_knots.words.plan.at_the_water import WaterAdvice, water_advice_of
 from nine_knots.words.plan.packed import (
     DayPack,
     Labelled,
@@ -194,14 +194,14 @@ def _stop(
     units, read = angler.units, reading.stops[number]
     stretch = stretch_of(place, plan.stops[number])
     rows: tuple[tuple[WhatIfRig, ...], ...] = ()
-    sees: tuple[Observation, ...] = ()
+    sees: tuple[WaterAdvice, ...] = ()
     flies: tuple[str, ...] = ()
     setting: tuple[str, ...] = ()
     if stop.fit is not None:
         design = stop.fit.design
         before = WhatIfQuestion(design, stop.fit.stroke, angler, gust)
         rows = tuple(before.grid())
-        sees = tuple(observations_of(before, rows, plan.flies, _wind(before, units)))
+        sees = tuple(water_advice_of(before, rows, plan.flies, _wind(before, units)))
         flies = tuple(
             f"{other_fly.title}: as it is."
             if other_fly.serves

@@ -10,7 +10,7 @@ from nine_knots.core.domain.event_kinds import EventKind
 from nine_knots.drawing.figure import DrawnPiece
 from nine_knots.words.knot_card import Line
 from nine_knots.words.outline import OutlinePart
-from nine_knots.words.plan.at_the_water import Observation
+from nine_knots.words.plan.at_the_water import WaterAdvice
 from nine_knots.words.plan.reminders import Reminder
 from nine_knots.words.plan.rig_states import WornStates
 from nine_knots.words.rig import HungItem
@@ -91,7 +91,7 @@ class PackedStop:
     cells: tuple[tuple[WaterCell, ...], ...]
     planned: tuple[int, int]
     levels: tuple[LevelStep, ...]
-    sees: tuple[Observation, ...]
+    sees: tuple[WaterAdvice, ...]
     flies: tuple[str, ...]
     cautions: tuple[str, ...]
     rules: str

@@ -24,7 +24,7 @@ WORN: dict[Wear, str] = {
 
 
 @dataclass(frozen=True, slots=True)
-class RigState:
+class PackedRigState:
     """A rig whose fly was tied on anew so often and whose tippet is worn so much: what is left of
     it, what it holds, and why to renew it, where that is due."""
 
@@ -40,7 +40,7 @@ class WornStates:
     """The states of one wear, by how often the fly was tied on anew."""
 
     wear: Wear
-    by_cuts: tuple[RigState, ...]
+    by_cuts: tuple[PackedRigState, ...]
 
 
 def rig_states(design: Design, angler: Angler) -> tuple[WornStates, ...]:
@@ -59,7 +59,7 @@ def rig_states(design: Design, angler: Angler) -> tuple[WornStates, ...]:
     )
 
 
-def _state(design: Design, angler: Angler, wear: Wear, off_m: float, left: int) -> RigState:
+def _state(design: Design, angler: Angler, wear: Wear, off_m: float, left: int) -> PackedRigState:
     leader, units = design.leader, angler.units
     last = leader.pieces[-1]
     shorter_m = max(0.02, last.length_m - off_m)
@@ -77,7 +77,7 @@ def _state(design: Design, angler: Angler, wear: Wear, off_m: float, left: int) 
         update={"leader": leader.evolve(pieces=(*leader.pieces[:-1], worn), attachments=things)}
     )
     hold = next(score for score in scores_without_cast(now, angler) if score.key == "hold")
-    return RigState(
+    return PackedRigState(
         tippet=units.length(shorter_m).text,
         left=_left(left),
         hold=hold.figure,

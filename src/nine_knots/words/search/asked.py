@@ -36,7 +36,7 @@ class SearchSentence:
     impossible: tuple[str, ...]
 
 
-def sentence_of(
+def search_sentence_of(
     demands: Demands, day: Situation, stroke: Stroke, units: Units, own: OwnCast = UNKNOWN
 ) -> tuple[AskedPhrase, ...]:
     """``Find me a leader that opens into this wind with a normal stroke, holds …``"""

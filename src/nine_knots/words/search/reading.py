@@ -13,7 +13,7 @@ from nine_knots.core.search.diverse_pick import Pick, pick_dozen
 from nine_knots.core.search.nearest import nearest_of
 from nine_knots.core.search.nearest_school import SchoolNeighbours
 from nine_knots.core.search.pareto_front import front_of
-from nine_knots.core.search.search import Search, SoFar
+from nine_knots.core.search.search import Search, SearchProgress
 from nine_knots.core.search.to_buy import to_buy
 from nine_knots.words.search.buying import buy_words
 from nine_knots.words.search.cards import FoundCard, card_of, chance_words, nearest_card
@@ -47,7 +47,7 @@ def found_so_far(asked: Search) -> Iterator[FindReading]:
     CannotCompute where nothing on the shelf makes a leader that can be cast; TooLong where time
     runs out before any was cast.
     """
-    so_far: SoFar | None = None
+    so_far: SearchProgress | None = None
     dozen: tuple[Pick, ...] = ()
     try:
         for so_far in asked.rounds():
@@ -99,7 +99,7 @@ def _chance(chosen: Pick, asked: Search) -> str:
 
 
 def _reading(
-    so_far: SoFar,
+    so_far: SearchProgress,
     dozen: tuple[Pick, ...],
     asked: Search,
     *,
@@ -123,6 +123,6 @@ def _reading(
     )
 
 
-def _words(so_far: SoFar) -> str:
+def _words(so_far: SearchProgress) -> str:
     serve = sum(evaluated.serves for evaluated in so_far.tried)
     return f"{count_words(len(so_far.tried), 'leader')} cast, {serve} of them do all you ask."
