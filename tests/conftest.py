@@ -44,7 +44,7 @@ def database(migrated) -> Database:
     """The migrated database with every table empty."""
 
     def empty(cursor):
-        for table in ("revision", *TABLES, *ACCOUNT_TABLES, "tried"):
+        for table in ("revision", *TABLES, *ACCOUNT_TABLES, "rate_limit"):
             cursor.execute(f"DELETE FROM {table}")
 
     migrated.transact(empty)

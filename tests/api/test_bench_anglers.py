@@ -37,7 +37,7 @@ def test_the_demo_is_made_where_there_is_none_and_only_once(client):
 def test_a_code_keeps_ones_things_from_the_others_of_the_household(client, monkeypatch):
     demo = client.get("/api/v1/anglers").json()[0]
     put = client.put("/api/v1/anglers/code", json={"code": "1234"})
-    assert (put.status_code, put.json()["detail"]) == (422, "The demo is for everybody.")
+    assert (put.status_code, put.json()["detail"]) == (422, "The demo can't have a code.")
     mine = client.post("/api/v1/anglers", json={"name": "Eira"}).json()
     short = client.put("/api/v1/anglers/code", json={"code": "12"})
     assert (short.status_code, short.json()["where"]) == (422, "code")
@@ -47,7 +47,7 @@ def test_a_code_keeps_ones_things_from_the_others_of_the_household(client, monke
         assert (wrong.status_code, wrong.json()["code"]) == (422, "wrong-code")
     client.post(f"/api/v1/anglers/{demo['angler_id']}/front").raise_for_status()
     front = f"/api/v1/anglers/{mine['angler_id']}/front"
-    assert client.post(front).json()["detail"] == "A code keeps these things."
+    assert client.post(front).json()["detail"] == "These things are protected by a code."
     assert client.post("/api/v1/account-data/back").json()["code"] == "wrong-code"
     assert client.get("/api/v1/anglers").json()[0]["name"] == demo["name"]
     for guess in ("1", "2", "3"):  # two wrong ones were given before

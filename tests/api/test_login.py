@@ -171,7 +171,7 @@ def test_a_passkey_is_made_shown_and_never_shown_twice(app, database):
     (kept,) = keys["passkeys"]
     assert (keys["has_password"], bool(kept["used_at"])) == (False, True)
     last = again.delete(f"/api/v1/account/passkeys/{kept['passkey_id']}")
-    assert (last.status_code, last.json()["detail"]) == (422, "It is your last way in.")
+    assert (last.status_code, last.json()["detail"]) == (422, "This is your only log-in method.")
 
 
 def test_of_two_ways_in_dropped_at_once_one_stays(app, database):

@@ -51,4 +51,4 @@ def test_a_spool_tells_in_which_saved_leaders_it_is(client, saved):
     assert "keep the figures" in told["words"]
     for nobodys in ("nobody", "%"):
         told = client.get(f"/api/v1/stock/{nobodys}/use").json()
-        assert told == {"leaders": [], "words": "No saved leader is tied of it."}
+        assert told == {"leaders": [], "words": "No saved leader uses it."}

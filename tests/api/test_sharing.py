@@ -51,7 +51,7 @@ def test_revisions_say_what_they_changed_and_one_is_put_back_as_a_new_one(client
     back = client.post(f"{path}/revisions", json=design, headers={"if-match": made.headers["etag"]})
     assert back.status_code == 201
     third, second, first = client.get(f"{path}/revisions").json()
-    assert first["changed"] == ["As it was begun."]
+    assert first["changed"] == ["The first version."]
     assert any("Piece" in item and ", was " in item for item in second["changed"])
     assert third["length"] == first["length"]
     told = client.get(f"{path}/differences", params={"one": 1, "other": 3}).json()

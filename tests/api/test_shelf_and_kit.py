@@ -134,7 +134,7 @@ def test_a_flys_figures_are_told_as_it_is_typed_and_its_own_go_before_the_tables
     soaked = client.post("/api/v1/kit/flies/preview", json={**typed, "dressing": "soaks"}).json()
     assert 1.2 <= 1e3 * seen["mass"]["si"] <= 1.5 < 1e3 * soaked["mass"]["si"]
     assert seen["area"] == soaked["area"]
-    assert "reckoned by hook and dressing" in seen["words"]
+    assert "estimated from hook and dressing" in seen["words"]
     made = client.post("/api/v1/kit/flies", json={**typed, "weight": "1 g", "area": "5 cm2"}).json()
     own = client.post("/api/v1/kit/flies/figures", json=made).json()
     assert (own["mass"]["si"], own["area"]["si"]) == (pytest.approx(1e-3), pytest.approx(5e-4))

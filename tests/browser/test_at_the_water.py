@@ -184,7 +184,7 @@ def test_the_day_is_seen_corrected_and_completed_at_the_table(page, packed, prog
     page.get_by_text("Saturday, pockets to gorge").click()
     day = page.get_by_role("region", name=re.compile("^Saturday, pockets to gorge, Aug 22, 2026"))
     form = day.get_by_role("form", name="Something that was not tapped")
-    form.get_by_label("What happened").select_option(label="Note")
+    form.get_by_label("List events").select_option(label="Note")
     form.get_by_label("In your words").fill("mist till ten")
     take_photo(form, "A photo")
     form.get_by_role("button", name="Add it").click()

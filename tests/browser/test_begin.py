@@ -53,11 +53,11 @@ def test_my_own_shelf_from_nothing_to_a_leader_that_opens_by_keyboard_alone(firs
 
 def test_demo_and_own_never_mix_and_the_rail_says_which(first):
     page = first
-    page.get_by_role("button", name="Look round in the demo").click()
+    page.get_by_role("button", name="Load the demo").click()
     expect(page.get_by_role("region", name="Whose bench is it?")).to_have_count(0)
     rail = page.get_by_role("navigation", name="Places")
     rail.get_by_role("button", name="Demo").click()
-    who = page.get_by_role("dialog", name="Whose things are in front")
+    who = page.get_by_role("dialog", name="Show whose things are shown")
     who.get_by_label("Name of another angler").fill("Torv")
     who.get_by_role("button", name="Begin with an empty shelf").click()
     expect(rail.get_by_role("button", name="Torv")).to_be_visible()
@@ -116,7 +116,7 @@ def test_a_code_keeps_ones_things_from_the_others(first):
     page.keyboard.press("Enter")
     rail = page.get_by_role("navigation", name="Places")
     rail.get_by_role("button", name="Hedda").click()
-    who = page.get_by_role("dialog", name="Whose things are in front")
+    who = page.get_by_role("dialog", name="Show whose things are shown")
     who.get_by_text("Keep these things by a code").click()
     who.get_by_label("The code", exact=True).fill("tide 4")
     page.keyboard.press("Enter")
@@ -126,7 +126,7 @@ def test_a_code_keeps_ones_things_from_the_others(first):
     code = who.get_by_label("Code of Hedda")
     code.fill("tide 5")
     page.keyboard.press("Enter")
-    expect(page.get_by_text("That is not the code.")).to_be_visible()
+    expect(page.get_by_text("Wrong code.")).to_be_visible()
     code.fill("tide 4")
     page.keyboard.press("Enter")
     expect(rail.get_by_role("button", name="Hedda")).to_be_visible()

@@ -78,9 +78,9 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
     assert serious(page) == []
 
     page.get_by_role("button", name="Log out").click()
-    expect(page.get_by_role("button", name="Come in by a passkey")).to_be_visible()
+    expect(page.get_by_role("button", name="Log in with a passkey")).to_be_visible()
     assert serious(page) == []
-    page.get_by_role("button", name="Come in by a passkey").click()
+    page.get_by_role("button", name="Log in with a passkey").click()
     expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
 
     page.get_by_role("button", name="Log out").click()
@@ -147,7 +147,7 @@ def test_a_phone_is_paired_and_all_is_deleted_at_a_word(page, site, keeper):
     page.get_by_role("button", name="Pair a phone").click()
     code = page.get_by_text("code").locator("b.figure").inner_text()
     page.goto(f"{site.site}/account")
-    page.get_by_text("Delete my account and all that is mine").click()
+    page.get_by_text("Delete my account and everything in it").click()
     page.get_by_label("To do it, type Eira").fill("Eira")
     jar = page.context.cookies()
     page.context.clear_cookies()
@@ -158,10 +158,10 @@ def test_a_phone_is_paired_and_all_is_deleted_at_a_word(page, site, keeper):
 
     page.context.add_cookies(jar)
     page.goto(f"{site.site}/account")
-    page.get_by_text("Delete my account and all that is mine").click()
+    page.get_by_text("Delete my account and everything in it").click()
     page.get_by_label("To do it, type Eira").fill("Eira")
     page.get_by_role("button", name="Delete it all").click()
-    expect(page.get_by_role("button", name="Come in by a passkey")).to_be_visible()
+    expect(page.get_by_role("button", name="Log in with a passkey")).to_be_visible()
     page.get_by_label("Name").first.fill("Eira")
     page.get_by_label("Password").fill(PASSWORD)
     page.keyboard.press("Enter")

@@ -19,13 +19,13 @@ class Closing:
         sum(range(1000))  # here the handler raises, and is not heard
 """
 SWALLOWED = f"""{CLOSING}
-from nine_knots.run.signals import end_if_told, heed_signals
+from nine_knots.run.signals import raise_if_shutdown, install_signal_handlers
 
-heed_signals()
+install_signal_handlers()
 closing = Closing()
 del closing
 print("went on")
-end_if_told()
+raise_if_shutdown()
 print("still there")
 """
 
@@ -35,7 +35,7 @@ def test_a_signal_that_python_swallows_is_heeded_at_the_next_look():
         [sys.executable, "-c", SWALLOWED], capture_output=True, text=True, check=False
     )
     assert done.stdout == "went on\n"
-    assert "Ending" in done.stderr.splitlines()[-1]
+    assert "ShutdownRequested" in done.stderr.splitlines()[-1]
 
 
 LOADING = f"""{CLOSING}

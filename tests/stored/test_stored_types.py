@@ -104,7 +104,7 @@ def test_an_older_body_is_brought_up_and_a_newer_one_is_damaged():
     assert WEIGHED.read(1, '{"name": "Fly", "grams": 2}') == Weighed(title="Fly", mass_kg=0.002)
     assert WEIGHED.read(2, '{"title": "Fly", "mass_kg": 0.002}').mass_kg == 0.002
     for version, body, why in (
-        (3, "{}", "version 3, and this program knows up to 2"),
+        (3, "{}", "version 3, and this program reads up to 2"),
         (0, "{}", "version 0"),
         (1, "{}", "version 1 cannot be brought up"),
         (1, "[", "no JSON"),

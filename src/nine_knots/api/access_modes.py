@@ -22,8 +22,8 @@ ENTERING = re.compile(
 OWN_MACHINE = ("/api/v1/instruments", "/api/v1/pulls/scale")
 """What is plugged in at a bench of one's own."""
 AT_THE_WATER = re.compile(
-    r"^(GET /api/v1/(plans(/[0-9a-f]{32}/pack)?|happened|photos|readiness)"
-    r"|POST /api/v1/(happened|photos))$"
+    r"^(GET /api/v1/(plans(/[0-9a-f]{32}/pack)?|events|photos|readiness)"
+    r"|POST /api/v1/(events|photos))$"
 )
 """All that a phone may call: packed days, and what happened on them. A guest's phone is shown its
 own day there, and writes to no other (``Session.check_day``)."""
@@ -54,7 +54,9 @@ class AccessMode(Protocol):
 
 def _check_watched(path: str) -> None:
     if path in WATCHED_HERE:
-        raise RejectedRequest(403, "at-the-bench", "That is watched at the machine itself.", "")
+        raise RejectedRequest(
+            403, "at-the-bench", "Monitoring is available on the server itself only.", ""
+        )
 
 
 def local_hosts(port: int) -> frozenset[str]:
@@ -113,8 +115,8 @@ async def calling_phone(phones: Phones, called: str, cookies: Cookies) -> Princi
         raise RejectedRequest(
             401,
             "not-paired",
-            "This phone is not paired with the bench, or not any more.",
-            "At the bench, under My things, pair it.",
+            "This phone is not paired with the bench, or its pairing was removed.",
+            "Pair it at the bench, under My things.",
         )
     if not AT_THE_WATER.fullmatch(called):
         raise RejectedRequest(
@@ -148,8 +150,8 @@ class HostedAccess:
             raise RejectedRequest(
                 403,
                 "at-the-bench",
-                "Instruments are plugged in at a bench of one's own.",
-                "Type what they read.",
+                "Instruments work only with a bench on your own machine.",
+                "Type the reading instead.",
             )
         token = cookies.get(self._cookie, "")
         found = await run_in_threadpool(self._logins, token, calling) if token else None
@@ -180,7 +182,5 @@ class MonitoringAccess:
     ) -> Principal:
         """Anybody on the machine, to watch."""
         if path not in (*WATCHED_HERE, "/api/v1/readiness"):
-            raise RejectedRequest(
-                421, "wrong-host", "This service answers under its own name only.", ""
-            )
+            raise RejectedRequest(421, "wrong-host", "Use this service by its own address.", "")
         return ANYBODY

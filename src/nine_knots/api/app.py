@@ -175,7 +175,7 @@ def create_app(
     app.state.crew = WorkerPool(first_tasks(), shares=app.state.shares)
     app.state.searchers = WorkerPool(workers=1, behind=True, shares=app.state.shares)
     app.state.isolated = IsolatedProcess(app.state.shares)
-    app.state.outward_threads = outbound_threads()
+    app.state.outbound_threads = outbound_threads()
     app.state.document = None
     app.state.warm = warm
     app.state.watch = None

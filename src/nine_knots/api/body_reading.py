@@ -114,5 +114,5 @@ def _receiving(body: bytes, receive: Receive) -> Receive:
 
 def _too_large(most: int) -> RejectedRequest:
     return RejectedRequest(
-        413, "too-large", f"At most {most // 1000} kB are taken.", "Send less at once."
+        413, "too-large", f"At most {most // 1000} kB are accepted.", "Send less at once."
     )

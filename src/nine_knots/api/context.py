@@ -55,7 +55,7 @@ class Session:
     def check_day(self, *plan_ids: str) -> None:
         """NotFound where a guest asks for another day than theirs."""
         if self.day is not None and set(plan_ids) - {self.day}:
-            raise NotFound("There is no such plan.", where="plan_id")
+            raise NotFound("That plan doesn't exist.", where="plan_id")
 
     def _angler(self, cursor: DictCursor) -> str:
         """Whose phone it is, or who sits at the bench."""
@@ -107,7 +107,7 @@ class Session:
 def _angler(cursor: DictCursor, account_id: str | None) -> str:
     found = current_angler(cursor, account_id)
     if found is None:
-        raise NotFound("No angler is known yet.", hint="Start with ./start, which makes one.")
+        raise NotFound("There is no angler yet.", hint="Run ./start, which creates one.")
     return found
 
 
@@ -117,7 +117,7 @@ async def _intent(
         str | None,
         Header(
             max_length=100,
-            description="a name of this intended save: sent again with it, it is not done twice",
+            description="idempotency key: the same key never saves twice",
         ),
     ] = None,
 ) -> IdempotentRequest | None:

@@ -52,7 +52,7 @@ def fished_days(cursor: DictCursor, me: str, plan_id: str | None = None) -> tupl
 def plan_of(plans: dict[str, DayPlan], plan_id: str) -> DayPlan:
     """One of the plans, or NotFound."""
     if plan_id not in plans:
-        raise NotFound("There is no such day.", where="plan_id", hint="Choose one of the list.")
+        raise NotFound("That day doesn't exist.", where="plan_id", hint="Choose one from the list.")
     return plans[plan_id]
 
 
@@ -70,7 +70,7 @@ def _day(
         around=events_in_context(brief, plan.level_m, events),
         light_ms=_light(place, plan.on) if place else None,
     )
-    return FishedDay(plan, place.title if place else "a water that is gone", day)
+    return FishedDay(plan, place.title if place else "a deleted water", day)
 
 
 def _light(place: Place, on: str) -> tuple[int, int, int, int] | None:

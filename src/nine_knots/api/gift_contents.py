@@ -84,7 +84,7 @@ def gift_versions(cursor: DictCursor, given: Gift) -> Thing:
         found = find_item(cursor, given.giver_id, given.kind, given.thing_id)
     except NotFound as gone:
         raise NotFound(
-            f"{given.giver} has this no more.", where="given_id", hint=f"Ask {given.giver}."
+            f"{given.giver} no longer has this.", where="given_id", hint=f"Ask {given.giver}."
         ) from gone
     return found if given.places else without_location(found)
 

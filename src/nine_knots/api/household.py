@@ -25,14 +25,14 @@ def with_code(
         if known.sealed is None:
             return work(cursor, whose)
         if known.waits:
-            what = "Too many wrong codes were given."
+            what = "Too many wrong codes."
             return WrongCode(what, where="code", hint="Wait a minute, then try again.")
         right = opens(known.sealed, code.strip())
         note_code(cursor, whose, right)
         if right:
             return work(cursor, whose)
-        what = "That is not the code." if code.strip() else "A code keeps these things."
-        return WrongCode(what, where="code", hint="Give the code that was set for them.")
+        what = "Wrong code." if code.strip() else "These things are protected by a code."
+        return WrongCode(what, where="code", hint="Enter the code that was set for them.")
 
     found = session.write(once)
     if isinstance(found, WrongCode):

@@ -36,7 +36,8 @@ def _site(request: Request) -> Site:
     site: Site | None = request.app.state.site
     if site is None:
         raise NotFound(
-            "Nobody logs in here: it is a bench at home.", hint="Serve it with ./serve for many."
+            "There are no accounts on a bench at home.",
+            hint="Use ./serve for a service with accounts.",
         )
     return site
 

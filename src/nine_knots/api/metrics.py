@@ -105,12 +105,12 @@ class _OfTheCrews(Collector):
 
     def collect(self) -> Iterator[Metric]:
         """Read when it is asked for."""
-        waiting = GaugeMetricFamily("nine_knots_waiting", "Tasks that wait", labels=["crew"])
-        age = GaugeMetricFamily("nine_knots_waiting_age_seconds", "The eldest", labels=["crew"])
-        busy = GaugeMetricFamily("nine_knots_workers_busy", "Workers at work", labels=["crew"])
-        far = GaugeMetricFamily("nine_knots_workers_elsewhere", "Lent workers", labels=["crew"])
-        told = CounterMetricFamily("nine_knots_tasks", "How tasks ended", labels=["crew", "end"])
-        took = CounterMetricFamily("nine_knots_task_seconds", "At work on them", labels=["crew"])
+        waiting = GaugeMetricFamily("nine_knots_waiting", "Jobs waiting", labels=["crew"])
+        age = GaugeMetricFamily("nine_knots_waiting_age_seconds", "Oldest job", labels=["crew"])
+        busy = GaugeMetricFamily("nine_knots_workers_busy", "Busy workers", labels=["crew"])
+        far = GaugeMetricFamily("nine_knots_workers_elsewhere", "Remote workers", labels=["crew"])
+        told = CounterMetricFamily("nine_knots_tasks", "Finished jobs", labels=["crew", "end"])
+        took = CounterMetricFamily("nine_knots_task_seconds", "Seconds of work", labels=["crew"])
         for name, crew in self._crews.items():
             waiting.add_metric([name], len(crew.waiting))
             age.add_metric([name], crew.waiting.eldest_s)
@@ -122,7 +122,7 @@ class _OfTheCrews(Collector):
         yield from (waiting, age, busy, far, told, took)
         conflicts = self._database.conflicts if self._database else 0
         yield CounterMetricFamily(
-            "nine_knots_database_conflicts", "Transactions run again", value=conflicts
+            "nine_knots_database_conflicts", "Retried transactions", value=conflicts
         )
 
 
@@ -131,7 +131,7 @@ def install_metrics(app: FastAPI) -> None:
     registry = CollectorRegistry()
     seconds = Histogram(
         "nine_knots_request_seconds",
-        "Until the answer begins",
+        "Time to first byte",
         ("method", "route", "status"),
         buckets=SECONDS,
         registry=registry,
@@ -154,7 +154,7 @@ async def get_health(request: Request) -> Response:
     """200 where the service can answer: its database does; 503 with the reason where not."""
     database: Database | None = request.app.state.database
     if database is None:
-        return JSONResponse({"well": False, "why": "There is no database."}, 503)
+        return JSONResponse({"well": False, "why": "The database is unavailable."}, 503)
     try:
         await run_in_threadpool(database.transact, lambda cursor: cursor.execute("SELECT 1"))
     except NineKnotsError as trouble:

@@ -7,7 +7,7 @@ from fastapi import Query, Response
 
 MOST = 200
 USUAL = 60
-PageSize = Annotated[int, Query(ge=1, le=MOST, description="so many at a time")]
+PageSize = Annotated[int, Query(ge=1, le=MOST, description="page size")]
 
 
 def set_page_headers(

@@ -20,7 +20,7 @@ def level_m(text: str, units: System, where: str) -> float:
         if figure.replace(".", "", 1).replace(",", "", 1).isdigit():
             figure = f"{figure} {'ft' if units == 'imperial' else 'm'}"
         if not figure or not any(letter.isdigit() for letter in figure):
-            raise Unreadable(f"“{text}” is no level.", hint="Write it as 0.62 m, or 2.03 ft.")
+            raise Unreadable(f"“{text}” is not a level.", hint="Write it as 0.62 m, or 2.03 ft.")
         zero = not any(letter in "123456789" for letter in figure)
         found_m = 0.0 if zero else parse_length(figure, units, most_m=60.0)
         return -found_m if below else found_m
@@ -31,7 +31,7 @@ def minute_of_day(text: str, where: str) -> float:
     with field(where):
         found = TIME.match(text)
         if found is None or int(found[1]) > 23 or int(found[2]) > 59:
-            raise Unreadable(f"“{text}” is no time of day.", hint="Write it as 06:10.")
+            raise Unreadable(f"“{text}” is not a time of day.", hint="Write it as 06:10.")
         return 60.0 * int(found[1]) + int(found[2])
 
 
@@ -43,9 +43,9 @@ def degrees(text: str, most: float, where: str) -> float | None:
         try:
             value = float(text.strip().rstrip("°").replace(",", "."))
         except ValueError as error:
-            raise Unreadable(f"“{text}” is no figure in degrees.", hint="Write 63.2.") from error
+            raise Unreadable(f"“{text}” is not a number of degrees.", hint="Write 63.2.") from error
         if not -most <= value <= most:
-            raise Unreadable(f"“{text}” lies on no map.", hint=f"Give −{most:g} to {most:g}.")
+            raise Unreadable(f"“{text}” is out of range.", hint=f"Give −{most:g} to {most:g}.")
         return value
 
 

@@ -13,7 +13,7 @@ class PaidForm(Form):
     """A price and for how much it was paid: empty for what is there now."""
 
     paid: Typed = Field(default="", examples=["6.50"])
-    paid_for: Typed = Field(default="", description="how much of it; empty: what is there now")
+    paid_for: Typed = Field(default="", description="how much of it; empty: what is left now")
 
 
 def metres_paid(
@@ -34,7 +34,7 @@ def leaders_paid(form: PaidForm, count: int) -> float:
         return float(count)
     with field("paid_for"):
         if not (typed.isdecimal() and 1 <= int(typed) <= MOST_IN_PACKET):
-            raise Unreadable(f"“{typed}” is no number of leaders.", hint="Write 1 to 500.")
+            raise Unreadable(f"“{typed}” is not a number of leaders.", hint="Write 1 to 500.")
     return float(typed)
 
 
@@ -44,6 +44,6 @@ def price_in(paid: str, amount: float) -> Price | None:
         return None
     if amount <= 0.0:
         with field("paid_for"):
-            raise OutOfRange("Nothing is on it.", hint="Say for how much the price was paid.")
+            raise OutOfRange("The spool is empty.", hint="Enter the amount the price was for.")
     with field("paid"):
         return Price(paid=parse_price(paid), amount=amount)

@@ -53,29 +53,29 @@ def _documented(description: str) -> dict[str, Any]:
 RESPONSES: dict[int | str, dict[str, Any]] = {
     status: _documented(words)
     for status, words in {
-        400: "Not to be read as a request",
-        401: "From a phone that is not paired, or from whom nobody logged in",
-        403: "Asked by another page",
-        405: "Another verb than those that Allow names",
-        413: "Larger than is taken",
+        400: "Malformed request",
+        401: "Not logged in, or a phone that isn't paired",
+        403: "Request from another web page",
+        405: "Method not allowed; see Allow",
+        413: "Request too large",
         415: "Not JSON",
-        421: "Not this server's own address",
-        422: "Refused, with the mend",
-        500: "A fault of the service",
-        503: "No database just now",
+        421: "Wrong host name",
+        422: "Refused, with a hint",
+        500: "Our fault",
+        503: "The database is unavailable",
         507: "The disk is full",
     }.items()
 }
-MISSING: dict[int | str, dict[str, Any]] = {404: _documented("There is no such thing")}
+MISSING: dict[int | str, dict[str, Any]] = {404: _documented("Not found")}
 STALE: dict[int | str, dict[str, Any]] = {
     412: _documented("Not the newest revision; both are kept")
 }
 WORKED_OUT: dict[int | str, dict[str, Any]] = {
-    409: _documented("A newer one of the same bench took its place"),
-    429: _documented("More is asked for than is worked on; Retry-After says when to ask again"),
+    409: _documented("Replaced by a newer question from the same bench"),
+    429: _documented("Busy; Retry-After gives the seconds to wait"),
 }
 TRIED: dict[int | str, dict[str, Any]] = {
-    429: _documented("Tried too often; Retry-After says when to try again")
+    429: _documented("Too many attempts; Retry-After gives the seconds to wait")
 }
 
 
@@ -140,7 +140,7 @@ def _invalid(_request: Request, error: Exception) -> JSONResponse:
     where = ".".join(str(part) for part in found[0]["loc"] if part != "body")[:MOST_WHERE]
     what = str(found[0]["msg"]).removeprefix("Value error, ")[:MOST_WHERE]
     named = where or "The request"
-    return problem(422, "invalid", f"{named}: {what}.", where=where, hint="Mend that field.")
+    return problem(422, "invalid", f"{named}: {what}.", where=where, hint="Correct this field.")
 
 
 def _http(request: Request, error: Exception) -> JSONResponse:
@@ -169,7 +169,7 @@ def unexpected() -> JSONResponse:
         500,
         "unexpected",
         "Something went wrong inside Nine Knots.",
-        hint="Your draft is kept in this browser. Try again; the log tells more.",
+        hint="Your draft is safe in this browser. Try again; the log has details.",
     )
 
 

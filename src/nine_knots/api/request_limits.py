@@ -42,7 +42,7 @@ def check_kind(content_type: str) -> None:
     kind = content_type.split(";")[0].strip().lower()
     if kind != "application/json":
         raise RejectedRequest(
-            415, "not-json", "Only JSON is taken.", "Send it as application/json."
+            415, "not-json", "Only JSON is accepted.", "Send it as application/json."
         )
 
 
@@ -63,7 +63,10 @@ def check_shape(body: bytes) -> None:
         raise _too_deep() from deep
     except (ValueError, UnicodeDecodeError) as broken:
         raise RejectedRequest(
-            400, "not-json", "The body is no JSON.", f"Mend it: {str(broken)[:120]}."
+            400,
+            "not-json",
+            "The request body is not valid JSON.",
+            f"Correct it: {str(broken)[:120]}.",
         ) from broken
     _walk(value)
 
@@ -85,8 +88,10 @@ def _walk(value: Any) -> None:
 
 
 def _too_many_parts() -> RejectedRequest:
-    return RejectedRequest(422, "invalid", "The body has more parts than anything here takes.", "")
+    return RejectedRequest(422, "invalid", "The request body has too many parts.", "")
 
 
 def _too_deep() -> RejectedRequest:
-    return RejectedRequest(422, "invalid", f"The body is nested more than {DEEPEST} deep.", "")
+    return RejectedRequest(
+        422, "invalid", f"The request body is nested more than {DEEPEST} deep.", ""
+    )

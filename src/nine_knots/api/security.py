@@ -96,7 +96,7 @@ class SecurityMiddleware:
         for access_mode in self.entrances:
             if access_mode.takes(port) and host in access_mode.hosts:
                 return access_mode
-        raise RejectedRequest(421, "wrong-host", "This server answers on its own address only.", "")
+        raise RejectedRequest(421, "wrong-host", "Use this server by its own address.", "")
 
 
 def _check_origin(entrance: AccessMode, headers: Headers, method: str, path: str) -> None:
@@ -108,4 +108,4 @@ def _check_origin(entrance: AccessMode, headers: Headers, method: str, path: str
     changes = method not in SAFE_METHODS or path.startswith("/api/v1/")
     foreign = changes and site not in ("same-origin", "none")
     if foreign or (origin is not None and origin not in own):
-        raise RejectedRequest(403, "wrong-origin", "Another web page may not use this server.", "")
+        raise RejectedRequest(403, "wrong-origin", "Other web pages may not use this server.", "")

@@ -28,5 +28,5 @@ def field(name: str) -> Iterator[None]:
     except ValidationError as error:
         said = error.errors()[0]["msg"].removeprefix("Value error, ")
         raise OutOfRange(
-            f"That cannot be: {said}.", where=name, hint="Check the figure and its unit."
+            f"That is out of range: {said}.", where=name, hint="Check the figure and its unit."
         ) from error

@@ -19,7 +19,7 @@ LINE_TINT, PAST_TINT, WATER_TINT = LIGHT["line"], LIGHT["hair"], LIGHT["little"]
 def _movie(reading: CastReading) -> Movie:
     if reading.movie is None:
         raise FileRefused(
-            "Mono thrown by its fly has no cast to draw.",
+            "There is no cast to draw where the fly pulls the mono.",
             hint="Export the leader itself as JSON, CSV or SVG.",
         )
     return reading.movie

@@ -81,7 +81,7 @@ def _back(pack: DayPack) -> list[Flowable]:
         story.append(_table(stop))
         sees = " · ".join(f"<b>{marked_up(see.sees)}:</b> {marked_up(see.do)}" for see in stop.sees)
         story += [Spacer(1, 2), Paragraph(sees, small), Spacer(1, 5)]
-    return story or [Paragraph("Nothing of this day could be worked out.", small)]
+    return story or [Paragraph("This day could not be worked out.", small)]
 
 
 def _table(stop: PackedStop) -> Table:

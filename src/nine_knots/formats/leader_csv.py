@@ -33,7 +33,7 @@ def write_csv(leader: Leader) -> str:
     """The leader as the text of a CSV file."""
     if leader.attachments or leader.flies_above:
         raise FileRefused(
-            "A table has no place for droppers, flies in line, shot or indicators.",
+            "CSV can't hold droppers, flies in line, shot or indicators.",
             hint="Export it as JSON.",
         )
     out = io.StringIO()
@@ -72,11 +72,15 @@ def _piece_row(piece: LevelSection | TaperedSection) -> dict[str, Any]:
 def read_csv(text: str) -> Leader:
     """The leader in a CSV file's text; FileRefused names line and column."""
     if len(text.encode()) > MOST_BYTES:
-        raise FileRefused(f"The file is larger than {MOST_BYTES // 1000} kB; no leader is.")
+        raise FileRefused(
+            f"The file is larger than {MOST_BYTES // 1000} kB, too large for a leader."
+        )
     try:
         rows = list(csv.DictReader(io.StringIO(text.lstrip("\ufeff")), strict=True))
     except csv.Error as error:
-        raise FileRefused(f"This is no CSV: {error}.", hint="Export the leader again.") from error
+        raise FileRefused(
+            f"This is not valid CSV: {error}.", hint="Export the leader again."
+        ) from error
     missing = [name for name in COLUMNS if not rows or name not in rows[0]]
     if missing:
         raise FileRefused(
@@ -97,7 +101,7 @@ def read_csv(text: str) -> Leader:
             raise FileRefused(
                 f"Line {line}, {column}: {first['msg'].removeprefix('Value error, ')}.",
                 where=f"line {line}, {column}",
-                hint="Mend that field.",
+                hint="Correct this field.",
             ) from error
     try:
         school = rows[0]["school"] or None
@@ -105,9 +109,9 @@ def read_csv(text: str) -> Leader:
     except ValidationError as error:
         said = error.errors()[0]["msg"].removeprefix("Value error, ")
         raise FileRefused(
-            f"The rows make no leader: {said}.",
+            f"The rows don't make a leader: {said}.",
             where=f"line {len(rows) + 1}",
-            hint="There is one row a piece, and a last row for the fly.",
+            hint="Use one row per piece and a last row for the fly.",
         ) from error
 
 

@@ -41,40 +41,42 @@ def write_json(design: Design) -> str:
 
 
 def _no_constants(name: str) -> float:
-    raise FileRefused(f"The file holds {name}, which is no figure.", hint="Give a finite number.")
+    raise FileRefused(
+        f"The file holds {name}, which is not a number.", hint="Enter a finite number."
+    )
 
 
 def read_json(text: str) -> Design:
     """The design in a file's text; FileRefused says which line or field is wrong."""
     if len(text.encode()) > MOST_BYTES:
         raise FileRefused(
-            f"The file is larger than {MOST_BYTES // 1000} kB; no leader is.",
+            f"The file is larger than {MOST_BYTES // 1000} kB, too large for a leader.",
             hint="Choose a file that was exported as a leader.",
         )
     try:
         found = json.loads(text, parse_constant=_no_constants)
     except json.JSONDecodeError as error:
         raise FileRefused(
-            f"This is no JSON: {error.msg.lower()}, line {error.lineno}, column {error.colno}.",
+            f"This is not valid JSON: {error.msg.lower()}, line {error.lineno}, column {error.colno}.",
             where=f"line {error.lineno}",
-            hint="Mend that line, or export the leader again.",
+            hint="Correct that line, or export the leader again.",
         ) from error
     except RecursionError as error:
         raise FileRefused("The file is nested too deeply to be a leader.") from error
     except ValueError as error:
         raise FileRefused(
-            "The file holds a number that no leader has.", hint="Mend it, or export it again."
+            "The file contains an impossible number.", hint="Correct it, or export it again."
         ) from error
     if not isinstance(found, dict) or found.get("format") != FORMAT:
         raise FileRefused(
-            f"This is no {FORMAT} file.",
+            f"This is not a {FORMAT} file.",
             where="format",
             hint=f'Its first field must read "format": "{FORMAT}".',
         )
     version = found.get("version")
     if not isinstance(version, int) or version < 1:
         raise FileRefused(
-            "The file names no version.", where="version", hint='Add "version": 1, or another.'
+            "The file has no version.", where="version", hint='Add "version": 1, or another.'
         )
     if version > DESIGN.version:
         raise FileRefused(
@@ -84,12 +86,12 @@ def read_json(text: str) -> Design:
         )
     if set(found) - {"format", "version", "design"}:
         extra = ", ".join(sorted(set(found) - {"format", "version", "design"}))[:80]
-        raise FileRefused(f"{extra}: no such field.", where=extra, hint="Take it out.")
+        raise FileRefused(f"{extra}: unknown field.", where=extra, hint="Remove it.")
     try:
         return DESIGN.read(version, json.dumps(found.get("design")))
     except Damaged as damage:
         raise FileRefused(
             damage.what,
             where=f"design.{damage.where}".rstrip("."),
-            hint="Mend that field; the published schema tells what it may hold.",
+            hint="Correct that field; see the published schema.",
         ) from damage

@@ -53,7 +53,7 @@ def qr_text(design: Design) -> str:
     letters = MARK + _base45(packer.compress(text.encode()) + packer.flush())
     if len(letters) > MOST_LETTERS:
         raise FileRefused(
-            "This leader is more than a QR code holds.",
+            "This leader is too large for a QR code.",
             where="design",
             hint="Shorten its notes, or share it as a file.",
         )
@@ -76,9 +76,9 @@ def read_qr(text: str) -> Design:
     """The design in a code's text; FileRefused where it is none."""
     if not text.startswith(MARK):
         raise FileRefused(
-            "That code holds no leader.",
+            "That code doesn't contain a leader.",
             where="text",
-            hint="Take the code on a tying card, whole and in focus.",
+            hint="Scan the code on a tying card, whole and in focus.",
         )
     try:
         opener = zlib.decompressobj(-15, zdict=_FIELDS)
@@ -88,12 +88,12 @@ def read_qr(text: str) -> Design:
         body = json.loads(found)
         return DESIGN.read_json(body["v"], body["design"])
     except Damaged as damage:
-        raise FileRefused(damage.what, where="text", hint="Make the code anew.") from damage
+        raise FileRefused(damage.what, where="text", hint="Create the code again.") from damage
     except (ValueError, KeyError, TypeError, zlib.error, RecursionError) as error:
         raise FileRefused(
-            "That code was not read whole.",
+            "The code was read only in part.",
             where="text",
-            hint="Take it again, nearer and in better light.",
+            hint="Scan it again, closer and in better light.",
         ) from error
 
 

@@ -44,17 +44,17 @@ def read_leaders(text: str) -> tuple[LabelledDesign, ...]:
     try:
         found = json.loads(text)
     except (ValueError, RecursionError) as error:
-        raise FileRefused("This is no JSON.", hint="Export the leaders again.") from error
+        raise FileRefused("This is not valid JSON.", hint="Export the leaders again.") from error
     if not isinstance(found, dict) or found.get("format") != FORMAT:
         raise FileRefused(
-            f"This is no {FORMAT} file.",
+            f"This is not a {FORMAT} file.",
             where="format",
             hint="Choose a file that was exported from the shelf.",
         )
     version, rows = found.get("version"), found.get("leaders")
     if not isinstance(version, int) or not isinstance(rows, list) or len(rows) > MOST_LEADERS:
         raise FileRefused(
-            f"The file tells no version, or not up to {MOST_LEADERS} leaders.", where="leaders"
+            f"The file has no version, or not up to {MOST_LEADERS} leaders.", where="leaders"
         )
     return tuple(_read_one(version, number, row) for number, row in enumerate(rows))
 
@@ -67,9 +67,9 @@ def _read_one(version: int, number: int, row: Any) -> LabelledDesign:
         return LabelledDesign(design=design, labels=labels)
     except Damaged as damage:
         raise FileRefused(
-            f"Leader {number + 1}: {damage.what}", where=where, hint="Mend it, or take it out."
+            f"Leader {number + 1}: {damage.what}", where=where, hint="Correct it, or remove it."
         ) from damage
     except (LookupError, TypeError, ValueError, AttributeError) as error:
         raise FileRefused(
-            f"Leader {number + 1} of the file is none.", where=where, hint="Take it out."
+            f"Leader {number + 1} in the file is not a leader.", where=where, hint="Remove it."
         ) from error

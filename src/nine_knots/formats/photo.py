@@ -30,7 +30,7 @@ def as_kept(data: bytes) -> bytes:
             picture.thumbnail((LONGEST, LONGEST))
             upright = ImageOps.exif_transpose(picture).convert("RGB")
     except (OSError, ValueError, SyntaxError, Image.DecompressionBombError) as broken:
-        raise FileRefused("This is no picture.", where="image", hint=MEND) from broken
+        raise FileRefused("This is not a picture.", where="image", hint=MEND) from broken
     out = io.BytesIO()
     upright.save(out, "JPEG", quality=QUALITY, optimize=True)
     return out.getvalue()

@@ -49,7 +49,7 @@ def read_pulls(text: str) -> tuple[PullRow, ...]:
         header = next(csv.reader(io.StringIO(text.lstrip("\ufeff"))), [])
     except csv.Error as broken:
         raise Unreadable(
-            f"This is no CSV: {broken}.", hint="Look for a quote that is never closed."
+            f"This is not valid CSV: {broken}.", hint="Look for a missing closing quote."
         ) from broken
     missing = [name for name in COLUMNS if name not in header]
     if missing:
@@ -65,9 +65,9 @@ def read_pulls(text: str) -> tuple[PullRow, ...]:
         except (ValueError, KeyError) as error:
             said = error.errors()[0]["msg"] if isinstance(error, ValidationError) else str(error)
             raise Unreadable(
-                f"Line {number} is no pull test: {said}.",
+                f"Line {number} is not a pull test: {said}.",
                 where=f"line {number}",
-                hint="Mend that line; nothing of the file was taken.",
+                hint="Correct that line. Nothing was imported.",
             ) from error
         if len(rows) > MOST_ROWS:
             raise Unreadable(f"More than {MOST_ROWS} tests.", hint="Split the file.")

@@ -47,9 +47,9 @@ def read_peak(address: str, patience_s: float, say: str = "") -> float:
             return _peak(port, patience_s)
     except (serial.SerialException, OSError, ValueError) as gone:
         raise ScaleTrouble(
-            "The scale is not there, or was unplugged.",
+            "The scale isn't connected.",
             where="address",
-            hint="Check its plug and address, then pull again. Nothing was noted.",
+            hint="Check its plug and port, then pull again. Nothing was recorded.",
         ) from gone
 
 
@@ -59,18 +59,18 @@ def _peak(port: serial.SerialBase, patience_s: float) -> float:
         raw = port.readline()
         if not raw:
             raise ScaleTrouble(
-                "The scale has fallen silent.",
+                "The scale has stopped sending.",
                 where="address",
-                hint="Wake it, or check its battery, then pull again. Nothing was noted.",
+                hint="Wake it, or check its battery, then pull again. Nothing was recorded.",
             )
         found = read_line(raw.decode("ascii", "replace"))
         if found is None:
             rubbish += 1
             if rubbish > MOST_RUBBISH:
                 raise ScaleTrouble(
-                    "The scale sends what cannot be read as a force.",
+                    "The scale sends unreadable data.",
                     where="address",
-                    hint="Set it to send lines such as F +0012.34 N. Nothing was noted.",
+                    hint="Set it to send lines such as F +0012.34 N. Nothing was recorded.",
                 )
             continue
         rubbish = 0

@@ -84,7 +84,7 @@ def parse_fly(scan: Scan, units: Units) -> Parsed:
     bulk, head = scan.word(BULKS), scan.word(HEADS)
     weighed_kg = parse_mass(mass, bare="g") if mass else None
     if weighed_kg is not None and weighed_kg > HEAVIEST_KG:
-        raise OutOfRange("That is heavier than any fly that is cast.", hint="Give up to 15 g.")
+        raise OutOfRange("That is heavier than any castable fly.", hint="Give up to 15 g.")
     fly = Fly(
         title=scan.title or _title(named, kind, hook),
         kind=kind,

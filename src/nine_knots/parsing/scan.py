@@ -25,7 +25,7 @@ class Scan:
         self.text = " ".join(text.split())
         if len(self.text) > LONGEST:
             raise Unreadable(
-                "That line is too long to be one thing.", hint="Write one thing a line."
+                "That line is too long to be one thing.", hint="Enter one item per line."
             )
         quoted = re.search(r"[“\"]([^”\"]{2,80})[”\"]", self.text)
         self.title = quoted.group(1).strip() if quoted else ""

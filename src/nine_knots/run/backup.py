@@ -63,7 +63,7 @@ def before_migrating(server: PrivateServer, database: Database, local: Path) -> 
     if 0 < there < newest:
         to = _folder(local) / f"{BEFORE}-{newest:04d}-{time.strftime('%Y%m%d-%H%M%S')}.zip"
         write_dump(server, there, to)
-        print_line(f"Before the tables are changed, everything was kept in {to}.")
+        print_line(f"Before updating the tables, a backup was written to {to}.")
 
 
 def daily(server: PrivateServer, local: Path) -> None:

@@ -66,7 +66,7 @@ def _packed(server: PrivateServer, tables: int, folder: Path, to: Path) -> Manif
     with dumped.open("rb") as data:
         place = LOG_PLACE.search(data.read(HEAD_BYTES))
     if place is None:
-        raise DatabaseUnavailable("The backup does not tell its place in the binary log.")
+        raise DatabaseUnavailable("The backup doesn't contain its position in the binary log.")
     manifest = Manifest(
         made_at=time.strftime("%Y-%m-%dT%H:%M:%SZ", time.gmtime()),
         tables=tables,
@@ -114,9 +114,9 @@ def _not_written(to: Path, said: str) -> Exception:
 def opened(path: Path) -> Iterator[tuple[Manifest, Path]]:
     """A backup's manifest and its dump, unpacked and checked; FileRefused where it is not whole."""
     refused = FileRefused(
-        f"{path} is no whole backup of Nine Knots.",
+        f"{path} is not a complete Nine Knots backup.",
         where=str(path),
-        hint="Take another one; the automatic ones lie in the folder backups.",
+        hint="Use another one. The automatic backups are in the folder backups.",
     )
     with TemporaryDirectory(prefix="nine-knots-restore-") as folder:
         dumped = Path(folder) / DATA

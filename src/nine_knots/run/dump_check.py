@@ -93,5 +93,5 @@ def _refused(line: int, statement: bytes) -> FileRefused:
         f"The backup was not restored: line {line} of its dump is nothing that Nine Knots writes "
         f"(“{said}”).",
         where="data.sql",
-        hint="Use a backup that this program made and nobody has changed.",
+        hint="Use an unchanged backup made by this program.",
     )

@@ -49,7 +49,7 @@ def _run(web: Path, log: Path, *command: str) -> None:
     if done.returncode != 0:
         raise BuildFailed(
             f"“{' '.join(command[:2])}” failed while preparing the interface.",
-            hint=f"The reason stands at the end of {log}.",
+            hint=f"See the end of {log}.",
         )
 
 

@@ -179,9 +179,7 @@ class PrivateServer:
             with suppress(OSError):
                 self.log.write_text(done.stdout + done.stderr)
             self._refuse_for_room(done.stdout + done.stderr)
-            raise DatabaseUnavailable(
-                "The database could not be set up.", hint=f"The reason stands in {self.log}."
-            )
+            raise DatabaseUnavailable("The database could not be set up.", hint=f"See {self.log}.")
         made_in.rename(self.data)
 
     def _apart(self, owner: Owner) -> dict[str, str]:
@@ -239,12 +237,12 @@ class PrivateServer:
         self._refuse_for_room(said)
         if LOCKED.search(said):
             raise DatabaseUnavailable(
-                "Another program uses the database's folder.",
-                hint=f"End it and start again; nothing is lost. The log is {self.log}.",
+                "Another program is using the database folder.",
+                hint=f"Stop it and start again. Nothing is lost. The log is {self.log}.",
             )
         raise DatabaseUnavailable(
             "The database did not start: its folder may be damaged.",
-            hint=f"The reason stands at the end of {self.log}. The newest backup in "
+            hint=f"See the end of {self.log}. The newest backup in "
             f"{self.folder.parent / 'backups'} brings the data back: ./start --restore FILE keeps "
             "the damaged folder beside it. ./start --fresh begins with the demo instead.",
         )
@@ -254,7 +252,7 @@ class PrivateServer:
         if tells_full_disk(said) or free < LITTLE_ROOM_BYTES:
             raise DiskFull(
                 f"The disk is full: {free / 1e6:.0f} MB are left where {self.folder} lies.",
-                hint="Make room there, then start again. What was saved is safe.",
+                hint="Free some space, then start again. Everything saved is safe.",
             )
 
 

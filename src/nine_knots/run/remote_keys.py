@@ -46,7 +46,7 @@ def read_helper_keys(path: Path) -> HelperKeys:
         return HelperKeys(**_read(path))
     except (TypeError, ValueError, OSError) as odd:
         raise NoKey(
-            f"{path} holds no keys.", hint=f"Copy {HELPER} from the service's folder."
+            f"{path} contains no keys.", hint=f"Copy {HELPER} from the service's folder."
         ) from odd
 
 

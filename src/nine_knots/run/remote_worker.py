@@ -30,7 +30,7 @@ LONGEST_PAUSE_S = 5.0
 
 
 class OtherVersion(NineKnotsError):
-    """The service is of another version than this program."""
+    """The service has another version than this program."""
 
     code = "other-version"
 
@@ -89,8 +89,8 @@ class LentWorker:
     def _hear(self, kind: bytes, body: bytes = b"", *_more: bytes) -> None:
         if kind == wire.OTHER:
             raise OtherVersion(
-                "The service is of another version than this program.",
-                hint="Bring both to the same, and start this again.",
+                "The service has another version than this program.",
+                hint="Install the same version on both, then start again.",
             )
         if kind == wire.WORK:
             number, _, task = body.partition(b"\n")
@@ -144,7 +144,7 @@ async def _lend(services: list[str], keys: HelperKeys, workers: int) -> None:
     lending = asyncio.gather(*(lent_worker.lend() for lent_worker in benches))
     for signals in ENDING:
         asyncio.get_running_loop().add_signal_handler(signals, lending.cancel)
-    print_line(f"{workers} workers are lent to {', '.join(services)}  (Ctrl-C ends it)")
+    print_line(f"{workers} workers are serving {', '.join(services)}  (Ctrl-C ends it)")
     try:
         with suppress(asyncio.CancelledError):
             await lending
@@ -155,10 +155,12 @@ async def _lend(services: list[str], keys: HelperKeys, workers: int) -> None:
 
 
 def _arguments() -> argparse.Namespace:
-    parser = argparse.ArgumentParser(prog="./lend", description="Lend processors to services.")
+    parser = argparse.ArgumentParser(
+        prog="./lend", description="Run simulations for a service on another machine."
+    )
     parser.add_argument("services", nargs="+", metavar="ADDRESS", help="such as tcp://bench:8919")
     parser.add_argument("--key", type=Path, required=True, help="the service's helper.key")
-    parser.add_argument("--workers", type=int, default=2, help="processes lent in all")
+    parser.add_argument("--workers", type=int, default=2, help="number of processes")
     return parser.parse_args()
 
 

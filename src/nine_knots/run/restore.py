@@ -93,7 +93,7 @@ def restore(path: Path, local: Path, until: str | None, set_aside: Callable[[Pat
     set_aside(place)
     beside.rename(place)
     since = f" and the changes logged since, until {until}" if parts else ""
-    return f"The data of {path}{since} are in place (backup of {manifest.made_at})."
+    return f"The data of {path}{since} is restored (backup of {manifest.made_at})."
 
 
 def _parts(local: Path, manifest: Manifest, until: str) -> list[tuple[ReplaySpan, list[Path]]]:
@@ -164,4 +164,4 @@ def _feed(server: PrivateServer, source: int) -> None:
         env={"PATH": "/usr/bin:/bin"},
     )
     if done.returncode != 0:
-        raise DatabaseUnavailable(f"The backup could not be read back: {done.stderr.strip()}.")
+        raise DatabaseUnavailable(f"The backup could not be restored: {done.stderr.strip()}.")

@@ -27,7 +27,7 @@ def serve(arguments: argparse.Namespace, built: str, service: Service) -> None:
     try:
         address = server.start()
         if server.stale:
-            print_line("A database that an earlier run had left behind was ended first.")
+            print_line("A database left over from an earlier run was stopped first.")
         database = Database(address)
         if isinstance(server, PrivateServer):
             before_migrating(server, database, local)
@@ -66,7 +66,7 @@ def _hall(local: Path, address: str) -> RemoteAddress:
     from nine_knots.run.remote_keys import HELPER, hall_keys  # loads what few starts need
 
     hall = RemoteAddress(address, hall_keys(local))
-    print_line(f"Workers elsewhere come to {address} with the keys in {local / HELPER} (./lend).")
+    print_line(f"Remote workers connect to {address} with the keys in {local / HELPER} (./lend).")
     return hall
 
 

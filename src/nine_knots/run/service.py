@@ -96,7 +96,7 @@ def _show_pairing(database: Database, door: LanAccess) -> None:
     url = pairing_url(door.url, code)
     picture = io.StringIO()
     segno.make_qr(url, error="l").terminal(out=picture, compact=True)
-    print_line(f"Phones at home find it at {door.url}. To pair one within ten minutes, scan:")
+    print_line(f"Phones at home reach it at {door.url}. To pair one within ten minutes, scan:")
     print_line(picture.getvalue())
     print_line(f"or open {url}  (how a phone trusts it: docs/phone.md)")
 
@@ -113,7 +113,7 @@ def main() -> int:
                 invite_first(database, orders.site)
         elif orders.empty:
             if begin_empty(database):
-                print_line("The shelf is empty: begin with what you own, under Spools.")
+                print_line("The shelf is empty. Start by adding what you own, under Spools.")
         elif load_demo(database):
             print_line("The demo of the Skarn valley is loaded.")
     except NineKnotsError as error:

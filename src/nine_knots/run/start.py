@@ -31,10 +31,10 @@ class CannotStart(NineKnotsError):
 def _arguments() -> argparse.Namespace:
     parser = argparse.ArgumentParser(prog="./start", description="Start Nine Knots.")
     parser.add_argument("--port", type=int, default=DEFAULT_PORT, help="port on 127.0.0.1")
-    parser.add_argument("--fresh", action="store_true", help="begin again with the demo")
-    parser.add_argument("--empty", action="store_true", help="begin without the demo")
+    parser.add_argument("--fresh", action="store_true", help="start over with the demo")
+    parser.add_argument("--empty", action="store_true", help="start without the demo")
     parser.add_argument(
-        "--lan", action="store_true", help="open a door to paired phones of the home network, TLS"
+        "--lan", action="store_true", help="let paired phones on the home network connect, over TLS"
     )
     parser.add_argument(
         "--hosted",
@@ -57,8 +57,10 @@ def _arguments() -> argparse.Namespace:
         "--mail", type=Path, metavar="FILE", help="with --hosted: names the server that sends mail"
     )
     parser.add_argument("--local", type=Path, help="folder for data")
-    parser.add_argument("--backup", type=Path, metavar="FILE", help="write all data into a file")
-    parser.add_argument("--restore", type=Path, metavar="FILE", help="bring a backup's data back")
+    parser.add_argument(
+        "--backup", type=Path, metavar="FILE", help="write a backup of all data to a file"
+    )
+    parser.add_argument("--restore", type=Path, metavar="FILE", help="restore a backup")
     parser.add_argument(
         "--until",
         metavar="WHEN",
@@ -94,7 +96,7 @@ def set_aside(folder: Path) -> None:
             number += 1
             kept = folder.with_name(f"{name}-{number}")
         folder.rename(kept)
-        print_line(f"The old data are kept in {kept}.")
+        print_line(f"The old data is kept in {kept}.")
 
 
 @contextmanager

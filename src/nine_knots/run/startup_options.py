@@ -27,7 +27,7 @@ class LanOptions:
 class StartupOptions:
     """Where the database is, the port to listen on, the folders of the interface and the data (none
     where the database is elsewhere),
-    whether to begin without the demo, under which site it is hosted and where workers of other
+    whether to start without the demo, under which site it is hosted and where workers of other
     machines come to, if they do."""
 
     address: Address

@@ -42,7 +42,7 @@ def send(server: str, sender: str, to: str, subject: str, text: str) -> None:
             post.send_message(message)
     except (OSError, smtplib.SMTPException) as trouble:
         raise CannotCompute(
-            "The mail couldn't be sent.", where="mail", hint="Hand the invitation over yourself."
+            "The mail couldn't be sent.", where="mail", hint="Pass the invitation on yourself."
         ) from trouble
 
 

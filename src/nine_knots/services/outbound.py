@@ -32,7 +32,7 @@ def outbound_slot(caller: str) -> Iterator[None]:
     with _counting:
         if _going.total() >= AT_ONCE or _going[caller] >= OF_ONE_CALLER:
             raise TooBusy(
-                "Other services are being asked already, and they are slow to answer.",
+                "Other services are slow to answer just now.",
                 retry_s=round(DEADLINE_S),
                 hint="Wait a few seconds, then try again.",
             )
@@ -109,7 +109,7 @@ def _public_address(host: str, port: int) -> str:
         raise httpcore.ConnectError(str(unknown)) from unknown
     address = str(found[0][4][0])
     if not ip_address(address).is_global:
-        raise httpcore.ConnectError("not an address of the open internet")
+        raise httpcore.ConnectError("not a public internet address")
     return address
 
 

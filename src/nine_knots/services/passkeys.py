@@ -20,7 +20,7 @@ def _shown_rightly() -> Iterator[None]:
         yield
     except (WebAuthnException, ValueError, KeyError, TypeError) as refused:
         raise WrongCode(
-            "This device did not show what was asked of it.", where="credential", hint="Try again."
+            "This device didn't confirm the passkey.", where="credential", hint="Try again."
         ) from refused
 
 

@@ -16,13 +16,13 @@ def check_password(password: str, known: tuple[str, ...] = ()) -> None:
         raise OutOfRange(
             f"A password has {SHORTEST} to {LONGEST} characters.",
             where="password",
-            hint="Take several words that have nothing to do with each other.",
+            hint="Use several unrelated words.",
         )
     from zxcvbn import zxcvbn  # its lists of words load slowly
 
     if zxcvbn(password[:LOOKED_AT], user_inputs=[*known, "nine knots"])["score"] < HARD:
         raise OutOfRange(
-            "This password would be guessed soon.",
+            "This password is easy to guess.",
             where="password",
-            hint="Take several words that have nothing to do with each other or with you.",
+            hint="Use several unrelated words that have nothing to do with you.",
         )

@@ -77,11 +77,11 @@ def read_levels(
         read = [one for row in rows if (one := _observation(row, metres)) is not None]
     if not rows:
         raise LevelTrouble(
-            "The gauge has observed nothing.", where="gauge", hint="Type the level instead."
+            "The gauge has no observations.", where="gauge", hint="Type the level instead."
         )
     if not read:
         raise LevelTrouble(
-            "The gauge says no level that can be: its observations are no figures, or absurd.",
+            "The gauge reports impossible levels.",
             where="gauge",
             hint="Check its unit and datastream, or type the level.",
         )
@@ -121,20 +121,20 @@ def _ask(url: str, query: dict[str, str], public_only: bool) -> Any:
                 raise LevelTrouble(
                     f"The service answers with status {sent.status_code}.",
                     where="gauge",
-                    hint="Check its address: it ends in /v1.1 as a rule.",
+                    hint="Check its address. It usually ends in /v1.1.",
                 )
             body = bytearray()
             for part in sent.iter_bytes():
                 body += part
                 if len(body) > MOST_BYTES:
                     raise LevelTrouble(
-                        "The service answers with more than can be an answer.",
+                        "The service's answer is too large.",
                         where="gauge",
                         hint="Check its address.",
                     )
     except (httpx.HTTPError, httpx.InvalidURL, UnicodeError) as lost:
         raise LevelTrouble(
-            "The service is not reached.",
+            "The service can't be reached.",
             where="gauge",
             hint="Check its address and this machine's network, or type the level.",
         ) from lost
@@ -149,7 +149,7 @@ def _understood() -> Iterator[None]:
         yield
     except (ValueError, LookupError, TypeError, AttributeError, RecursionError) as odd:
         raise LevelTrouble(
-            "The service answers with what is no SensorThings answer.",
+            "The service doesn't answer as a SensorThings service.",
             where="gauge",
-            hint="Check its address: it ends in /v1.1 as a rule.",
+            hint="Check its address. It usually ends in /v1.1.",
         ) from odd

@@ -205,7 +205,7 @@ def parse_export(text: str | bytes) -> AccountExport:
         found["versions"] = versions_today()
         return EVERYTHING.read(found.get("version", 1), json.dumps(found))
     except (ValueError, AttributeError, TypeError, KeyError, RecursionError) as error:
-        raise Damaged("This is no file of all that an angler has.") from error
+        raise Damaged("This is not an export of an angler's things.") from error
 
 
 PARTS: tuple[tuple[StoredType[Any], str], ...] = (

@@ -48,7 +48,7 @@ def create_angler(
         raise OutOfRange(
             f"An account has {MOST_OF_AN_ACCOUNT} anglers at most.",
             where="name",
-            hint="Delete one that you do not need: My things, Delete all of it.",
+            hint="Delete one you don't need: My things, Delete all of it.",
         )
     angler_id = uuid.uuid4().hex
     cursor.execute(
@@ -82,7 +82,7 @@ def read_here(cursor: DictCursor, angler_id: str, account_id: str | None = None)
     """One of them, or NotFound."""
     found = [angler for angler in list_anglers(cursor, account_id) if angler.angler_id == angler_id]
     if not found:
-        raise NotFound("There is no such angler.", where="angler_id")
+        raise NotFound("That angler doesn't exist.", where="angler_id")
     return found[0]
 
 
@@ -132,7 +132,7 @@ def read_settings(cursor: DictCursor, angler_id: str) -> Settings:
     cursor.execute("SELECT name, units, theme FROM angler WHERE angler_id = %s", (angler_id,))
     row = cursor.fetchone()
     if row is None:
-        raise NotFound("There is no such angler.")
+        raise NotFound("That angler doesn't exist.")
     return Settings.model_validate(row)
 
 

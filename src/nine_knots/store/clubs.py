@@ -123,4 +123,4 @@ def _add(cursor: DictCursor, club_id: str, angler_id: str) -> None:
 
 
 def _no_club() -> NotFound:
-    return NotFound("There is no such group.", where="club_id", hint="Choose one of yours.")
+    return NotFound("That group doesn't exist.", where="club_id", hint="Choose one of yours.")

@@ -123,7 +123,9 @@ def read_damaged(cursor: DictCursor, angler_id: str, kind: str, row_id: str) -> 
     for row in _damaged(cursor, angler_id):
         if (row.kind, row.row_id) == (kind, row_id):
             return row
-    raise NotFound("There is no such damaged row.", where="row_id", hint="It may be mended by now.")
+    raise NotFound(
+        "That damaged row doesn't exist.", where="row_id", hint="It may have been repaired."
+    )
 
 
 def _damaged(cursor: DictCursor, angler_id: str) -> Iterator[DamagedRow]:

@@ -52,7 +52,7 @@ def disk_full_error() -> DiskFull:
     """What is said while nothing more can be written."""
     return DiskFull(
         "The disk is full: this could not be saved.",
-        hint="Make room on it and save again. Your draft is kept in this browser.",
+        hint="Free some space and save again. Your draft is safe in this browser.",
     )
 
 
@@ -60,7 +60,7 @@ def connection_lost_error() -> DatabaseUnavailable:
     """What is said while the server cannot be reached."""
     return DatabaseUnavailable(
         "The database does not answer just now.",
-        hint="It is started again by itself; try again in a few seconds. What you typed is kept "
+        hint="It restarts automatically. Try again in a few seconds. What you typed is kept "
         "in this browser.",
     )
 

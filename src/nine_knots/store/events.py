@@ -48,7 +48,7 @@ def add_events(cursor: DictCursor, angler_id: str, events: Iterable[Event]) -> i
         raise OutOfRange(
             f"More than {MOST:,} events can't be kept.",
             where="events",
-            hint="Save everything as a file, and go on with a new angler.",
+            hint="Export everything, then go on with a new angler.",
         )
     return new
 

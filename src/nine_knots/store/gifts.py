@@ -119,5 +119,7 @@ def _given(row: Row) -> Gift:
 
 def _no_gift() -> NotFound:
     return NotFound(
-        "This was not given to you, or was taken back.", where="given_id", hint="Ask who gave it."
+        "This isn't shared with you any more.",
+        where="given_id",
+        hint="Ask the person who shared it.",
     )

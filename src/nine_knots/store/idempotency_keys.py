@@ -26,7 +26,7 @@ def earlier_result(cursor: DictCursor, angler_id: str, intent: str, asked: str) 
         raise Unreadable(
             "This idempotency key was used for another save.",
             where="Idempotency-Key",
-            hint="Take a new key for every save that is intended.",
+            hint="Use a new key for every save.",
         )
     return str(row["made"])
 

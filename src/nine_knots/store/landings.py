@@ -77,7 +77,7 @@ def delete_landing(cursor: DictCursor, angler_id: str, landing_id: str) -> None:
         "DELETE FROM landing WHERE angler_id = %s AND landing_id = %s", (angler_id, landing_id)
     )
     if not gone:
-        raise NotFound("There is no such landing.", where="landing_id")
+        raise NotFound("That landing doesn't exist.", where="landing_id")
 
 
 class OldLanding(Frozen):

@@ -157,9 +157,9 @@ def create_leader(cursor: DictCursor, angler_id: str, design: Design) -> Revisio
     row = cursor.fetchone()
     if row is not None and row["kept"] >= MOST_LEADERS:
         raise OutOfRange(
-            f"{MOST_LEADERS} leaders are kept already.",
+            f"{MOST_LEADERS} leaders are the limit.",
             where="title",
-            hint="Take a file of them, and begin another shelf.",
+            hint="Export them, then remove some.",
         )
     leader_id = uuid.uuid4().hex
     cursor.execute(
@@ -195,10 +195,10 @@ def save_revision(
     newest = int(row["newest"])
     if newest != base:
         raise StaleRevision(
-            f"This leader was saved elsewhere since: it is at revision {newest}, "
+            f"This leader was saved in another window: it is at revision {newest}, "
             f"yours began from {base}.",
             newest=newest,
-            hint="Both are kept. Save yours as a leader of its own, or on top of the newer one.",
+            hint="Both are kept. Save yours as a new leader, or on top of the newer one.",
         )
     _write_revision(cursor, leader_id, newest + 1, design)
     cursor.execute(
@@ -331,7 +331,7 @@ def set_removed(cursor: DictCursor, angler_id: str, leader_id: str, removed: boo
 
 def _no_leader() -> NotFound:
     return NotFound(
-        "There is no such leader or revision on the shelf.",
+        "That leader or revision isn't on the shelf.",
         where="leader_id",
-        hint="Look on the shelf; it may have been removed in another window.",
+        hint="Check the shelf; it may have been removed in another window.",
     )

@@ -90,7 +90,7 @@ def undo_act(cursor: DictCursor, angler_id: str, act_id: str) -> str:
         return str(before["act_id"])
     if kept.act.why in ("on the shelf", "undone"):
         raise OutOfRange(
-            "That is not undone.",
+            "That can't be undone.",
             where="act_id",
             hint="Take the spool off the shelf, or count what is left on it.",
         )
@@ -122,7 +122,7 @@ def read_act(cursor: DictCursor, angler_id: str, act_id: str) -> KeptAct:
     """One act, or NotFound."""
     found = _acts(cursor, angler_id, "AND a.act_id = %s", (act_id,), 1)
     if not found:
-        raise NotFound("There is no such act in the ledger.", where="act_id")
+        raise NotFound("That entry isn't in the ledger.", where="act_id")
     return found[0]
 
 

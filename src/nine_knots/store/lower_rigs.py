@@ -56,4 +56,4 @@ def delete_lower_rig(cursor: DictCursor, angler_id: str, rig_id: str) -> None:
 
 
 def _no_rig() -> NotFound:
-    return NotFound("There is no such lower rig.", where="rig_id", hint="Choose one that is kept.")
+    return NotFound("That lower rig doesn't exist.", where="rig_id", hint="Choose a saved one.")

@@ -96,17 +96,17 @@ def _apply_missing(cursor: DictCursor, known: list[Migration]) -> list[int]:
     newest = max((m.version for m in known), default=0)
     if there and max(there) > newest:
         raise DatabaseUnavailable(
-            f"The data were written by a newer Nine Knots (version {max(there)} of the tables; "
+            f"The data was written by a newer Nine Knots (version {max(there)} of the tables; "
             f"this one knows {newest}).",
-            hint="Start the newer program; nothing was changed.",
+            hint="Start the newer program. Nothing was changed.",
         )
     applied = []
     for migration in known:
         row = there.get(migration.version)
         if row is not None and row["checksum"] != migration.checksum:
             raise DatabaseUnavailable(
-                f"Migration {migration.version} is not the one that was applied to these data.",
-                hint="Restore the program's own files; nothing was changed.",
+                f"Migration {migration.version} is not the one applied to this data.",
+                hint="Reinstall the program. Nothing was changed.",
             )
         if row is None or row["finished_at"] is None:
             _apply(cursor, migration, row["statements_done"] if row else 0)

@@ -72,7 +72,7 @@ def revoke_phone(cursor: DictCursor, angler_id: str, phone_id: str) -> None:
     ):
         listed = [phone.phone_id for phone in list_phones(cursor, angler_id)]
         if phone_id not in listed:
-            raise NotFound("There is no such phone.", where="phone_id", hint="Choose another.")
+            raise NotFound("That phone doesn't exist.", where="phone_id", hint="Choose another.")
 
 
 @dataclass(frozen=True, slots=True)

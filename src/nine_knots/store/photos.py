@@ -14,9 +14,9 @@ def add_photo(cursor: DictCursor, angler_id: str, plan_id: str, name: str, image
     row = cursor.fetchone()
     if row is not None and row["held"] >= MOST:
         raise OutOfRange(
-            f"{MOST} photos are kept already.",
+            f"{MOST} photos are the limit.",
             where="image",
-            hint="Save the log with its photos, then throw some away.",
+            hint="Export the log with its photos, then delete some.",
         )
     return bool(
         cursor.execute(
@@ -54,4 +54,6 @@ def drop_photo(cursor: DictCursor, angler_id: str, name: str) -> None:
 
 
 def _no_photo() -> NotFound:
-    return NotFound("There is no such photo.", where="name", hint="It may be on the phone yet.")
+    return NotFound(
+        "That photo doesn't exist.", where="name", hint="It may still be on the phone only."
+    )

@@ -69,9 +69,11 @@ def _check_title(cursor: DictCursor, angler_id: str, title: str, place_id: str) 
     )
     if cursor.fetchone() is not None:
         raise OutOfRange(
-            f"There is a water called “{title}” already.", where="title", hint="Name it otherwise."
+            f"There is already a water called “{title}”.",
+            where="title",
+            hint="Choose another name.",
         )
 
 
 def _no_place() -> NotFound:
-    return NotFound("There is no such water.", where="place_id", hint="Choose one of the list.")
+    return NotFound("That water doesn't exist.", where="place_id", hint="Choose one from the list.")

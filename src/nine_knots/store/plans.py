@@ -153,4 +153,4 @@ def read_pack(cursor: DictCursor, angler_id: str, plan_id: str) -> str:
 
 
 def _no_plan() -> NotFound:
-    return NotFound("There is no such plan.", where="plan_id", hint="Choose one of the list.")
+    return NotFound("That plan doesn't exist.", where="plan_id", hint="Choose one from the list.")

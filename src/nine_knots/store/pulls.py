@@ -147,7 +147,7 @@ def _all_there(cursor: DictCursor, angler_id: str, test_ids: Sequence[str]) -> N
     row = cursor.fetchone()
     if row is None or row["there"] != len(set(test_ids)):
         raise NotFound(
-            "There is no such pull test.",
+            "That pull test doesn't exist.",
             where="test_ids",
-            hint="Look again at the list; it was changed in another window.",
+            hint="Reload the list; it was changed in another window.",
         )

@@ -102,7 +102,7 @@ def _is_there(cursor: DictCursor, angler_id: str, tackle_id: str, kind: str) -> 
 
 
 def _no_tackle() -> NotFound:
-    return NotFound("There is no such rod, line or fly in the kit.", where="tackle_id")
+    return NotFound("That rod, line or fly isn't in the kit.", where="tackle_id")
 
 
 def add_tackle(cursor: DictCursor, angler_id: str, tackle: Rod | FlyLine | Fly) -> None:

@@ -78,4 +78,4 @@ def take_out_tied_by(cursor: DictCursor, angler_id: str, act_id: str) -> int:
 
 
 def _no_rig() -> NotFound:
-    return NotFound("There is no such rig in the wallet.", where="rig_id", hint="Choose another.")
+    return NotFound("That rig isn't in the wallet.", where="rig_id", hint="Choose another.")

@@ -51,14 +51,14 @@ class StoredType(Generic[Value]):
         try:
             return self.read_json(version, json.loads(body))
         except (ValueError, RecursionError) as error:
-            raise self._damaged("its body is no JSON") from error
+            raise self._damaged("its body is not valid JSON") from error
 
     def read_json(self, version: int, body: Any) -> Value:
         """The value of a body of any version that is JSON values already."""
         try:
             upgraded = json.dumps(self.upgraded(version, body))
         except (LookupError, TypeError, ValueError, AttributeError) as error:
-            raise self._damaged(f"version {version} cannot be brought up to date") from error
+            raise self._damaged(f"version {version} can't be upgraded") from error
         return self._checked(upgraded)
 
     def _checked(self, body: str | bytes) -> Value:
@@ -74,7 +74,7 @@ class StoredType(Generic[Value]):
         """A body brought up to today's version, unchecked; Damaged where that is not known."""
         if not 1 <= version <= self.version:
             raise self._damaged(
-                f"it is of version {version}, and this program knows up to {self.version}"
+                f"it has version {version}, and this program reads up to {self.version}"
             )
         for upgrade in self.upgrades[version - 1 :]:
             body = upgrade(body)
@@ -84,5 +84,5 @@ class StoredType(Generic[Value]):
         return Damaged(
             f"This {self.name} cannot be read: {why}.",
             where=where,
-            hint="It is kept as it is: keep it as a file, or start a newer Nine Knots.",
+            hint="It is kept as it is. Export it, or start a newer Nine Knots.",
         )

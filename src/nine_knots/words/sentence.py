@@ -108,7 +108,7 @@ def sentence_words(situation: Situation, units: Units) -> tuple[SentenceWord, ..
 def sentence_words_of(
     situation: Situation, said: dict[SayPart, TypedFigure]
 ) -> tuple[SentenceWord, ...]:
-    """The same from what ``said_of`` makes of the day."""
+    """The same from what ``typed_figures`` makes of the day."""
     water, wind, quarry = situation.water, situation.wind, situation.quarry
     depth = said["depth"].word or f"{said['depth'].figure} deep"
     tint = "" if water.clarity == "clear" else f"{water.clarity} "

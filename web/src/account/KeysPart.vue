@@ -131,7 +131,7 @@ const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed
     <ForgetPart
       v-if="me.me"
       :name="me.me.name"
-      title="Delete my account and all that is mine …"
+      title="Delete my account and everything in it …"
       act="Delete it all"
       @forget="remove"
     >

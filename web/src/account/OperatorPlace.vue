@@ -91,7 +91,7 @@ const shut = (one: Schemas['AccountRow']) =>
       <section aria-labelledby="slow-title">
         <h2 id="slow-title">Slowest routes of this process</h2>
         <p class="quiet">
-          Until the answer begins: half of them within, nineteen of twenty within.
+          Time to first byte: half of them within, nineteen of twenty within.
         </p>
         <table class="ruled">
           <thead>

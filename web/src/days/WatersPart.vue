@@ -47,7 +47,7 @@ const NO_RULES = {
 <template>
   <div>
     <p class="quiet days__words">
-      Your waters, stretch by stretch. Note what a stretch is like at a level, and at any other
+      Your waters, stretch by stretch. Add a note about a stretch at a level, and at any other
       level its depth and pace follow, with how sure they are; put it on the bench, and leaders are
       judged for it as it is today.
     </p>

@@ -77,7 +77,7 @@ const take = () =>
       <button v-if="row.may_copy" class="do" type="button" @click="copy">
         Copy it: it is mine then
       </button>
-      <span v-if="!row.may_copy" class="quiet">{{ row.giver }} gave it to be read.</span>
+      <span v-if="!row.may_copy" class="quiet">{{ row.giver }} shared it for reading only.</span>
     </p>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
   </div>

@@ -19,7 +19,7 @@ const hasDemo = computed(() => anglers.here.some((one) => one.demo))
 <template>
   <el-dialog
     v-model="anglers.open"
-    title="Whose things are in front"
+    title="Show whose things are shown"
     width="min(560px, 94vw)"
     append-to-body
   >

@@ -6,7 +6,7 @@ import { useSettings } from '@/settings/useSettings'
 import { dayText } from '@/widgets/dayText'
 import { useLedger } from './useLedger'
 
-/** What came on and off the spools, or one of them, the newest first; each act can be undone. */
+/** List what came on and off the spools, or one of them, the newest first; each act can be undone. */
 const props = defineProps<{ spoolId?: string; most?: number }>()
 const settings = useSettings()
 const { undo } = useLedger()

@@ -104,9 +104,9 @@ def post_reauthenticate(mine: CurrentMine, form: ReauthenticateForm) -> Me:
         if form.credential:
             found = passkey_owner(cursor, mine.site, form.challenge_id, form.credential)
             right = found.account_id == account_id
-        mine.note(cursor, "showed who it is" if right else "refused, showing who it is")
+        mine.note(cursor, "confirmed who they are" if right else "failed to confirm who they are")
         if not right:
-            return WrongCode("That is not it.", where="password", hint="Try again.")
+            return WrongCode("Wrong password or passkey.", where="password", hint="Try again.")
         prove_login(cursor, account_id, login.login_id)
         return None
 
@@ -116,7 +116,7 @@ def post_reauthenticate(mine: CurrentMine, form: ReauthenticateForm) -> Me:
     return reauthenticated_until(mine.site, login.name, login.is_operator)
 
 
-@router.post("/passkeys/ask", summary="Ask for another passkey")
+@router.post("/passkeys/ask", summary="Start adding a passkey")
 def post_passkeys_ask(mine: CurrentMine) -> PasskeyChallenge:
     """What the device is to sign."""
     mine.proved()
@@ -125,7 +125,7 @@ def post_passkeys_ask(mine: CurrentMine) -> PasskeyChallenge:
     )
 
 
-@router.post("/passkeys", summary="Keep a passkey")
+@router.post("/passkeys", summary="Add a passkey")
 def post_passkeys(mine: CurrentMine, form: PasskeyForm) -> LoginMethods:
     """The device that made it lets in from now on."""
     mine.proved()
@@ -133,10 +133,14 @@ def post_passkeys(mine: CurrentMine, form: PasskeyForm) -> LoginMethods:
     def add(cursor: DictCursor, me: str) -> LoginMethods:
         key = finish_registration(cursor, mine.site, "add", form.challenge_id, form.credential)
         if key.account_id != me:
-            raise WrongCode("It was made for another.", where="credential", hint="Try again.")
+            raise WrongCode(
+                "This passkey was created for another account.",
+                where="credential",
+                hint="Try again.",
+            )
         if len(list_passkeys(cursor, me)) >= MOST_PASSKEYS:
             raise OutOfRange(
-                f"{MOST_PASSKEYS} passkeys are kept at most.", where="title", hint="Drop one."
+                f"{MOST_PASSKEYS} passkeys are the limit.", where="title", hint="Remove one first."
             )
         store_passkey(cursor, me, form.title.strip() or "passkey", key.passkey)
         mine.note(cursor, "added a passkey")
@@ -145,7 +149,7 @@ def post_passkeys(mine: CurrentMine, form: PasskeyForm) -> LoginMethods:
     return mine.change(add)
 
 
-@router.delete("/passkeys/{passkey_id}", summary="Take a passkey no more")
+@router.delete("/passkeys/{passkey_id}", summary="Remove a passkey")
 def remove_passkey(mine: CurrentMine, passkey_id: PathId) -> LoginMethods:
     """The last way in stays."""
     mine.proved()
@@ -155,15 +159,15 @@ def remove_passkey(mine: CurrentMine, passkey_id: PathId) -> LoginMethods:
         keys = _keys(cursor, me)
         if not keys.passkeys and not keys.has_password:
             raise OutOfRange(
-                "It is your last way in.", where="passkey_id", hint="Set a password first."
+                "This is your only log-in method.", where="passkey_id", hint="Set a password first."
             )
-        mine.note(cursor, "dropped a passkey")
+        mine.note(cursor, "removed a passkey")
         return keys
 
     return mine.change(drop)
 
 
-@router.put("/password", summary="Set another password, or none")
+@router.put("/password", summary="Change or remove my password")
 async def put_password(
     mine: CurrentMine, isolated: CurrentIsolated, form: PasswordForm
 ) -> LoginMethods:
@@ -177,17 +181,17 @@ async def put_password(
     def change(cursor: DictCursor, me: str) -> LoginMethods:
         if kept is None and not list_passkeys(cursor, me):
             raise OutOfRange(
-                "It is your last way in.", where="password", hint="Make a passkey first."
+                "This is your only log-in method.", where="password", hint="Add a passkey first."
             )
         set_password(cursor, me, kept)
         end_others(cursor, me, mine.login.login_id)
-        mine.note(cursor, "set a password" if kept else "took the password away")
+        mine.note(cursor, "set a password" if kept else "removed the password")
         return _keys(cursor, me)
 
     return await run_in_threadpool(mine.change, change)
 
 
-@router.post("/recovery-codes", summary="Ask for new recovery codes")
+@router.post("/recovery-codes", summary="Create new recovery codes")
 def post_recovery_codes(mine: CurrentMine) -> RecoveryCodes:
     """Ten, each good once; write them down."""
     mine.proved()
@@ -195,13 +199,13 @@ def post_recovery_codes(mine: CurrentMine) -> RecoveryCodes:
 
     def change(cursor: DictCursor, me: str) -> RecoveryCodes:
         write_codes(cursor, me, map(code_hash, codes))
-        mine.note(cursor, "took new recovery codes")
+        mine.note(cursor, "created new recovery codes")
         return RecoveryCodes(codes)
 
     return mine.change(change)
 
 
-@router.get("/logins", summary="Where I am logged in")
+@router.get("/logins", summary="List where I am logged in")
 def get_logins(mine: CurrentMine) -> tuple[LoginRow, ...]:
     """The last seen first."""
     return tuple(
@@ -216,25 +220,25 @@ def get_logins(mine: CurrentMine) -> tuple[LoginRow, ...]:
     )
 
 
-@router.delete("/logins/{login_id}", status_code=204, summary="Log a browser out")
+@router.delete("/logins/{login_id}", status_code=204, summary="Log out one browser")
 def remove_login(mine: CurrentMine, login_id: PathId) -> Response:
     """From its next call on."""
 
     def leave(cursor: DictCursor, me: str) -> None:
         end_login(cursor, me, login_id)
-        mine.note(cursor, "logged a browser out")
+        mine.note(cursor, "logged out a browser")
 
     mine.transact(leave)
     return Response(status_code=204)
 
 
-@router.delete("/logins", status_code=204, summary="Log all other browsers out")
+@router.delete("/logins", status_code=204, summary="Log out all other browsers")
 def remove_other_logins(mine: CurrentMine) -> Response:
     """This one stays."""
 
     def leave(cursor: DictCursor, me: str) -> None:
         end_others(cursor, me, mine.login.login_id)
-        mine.note(cursor, "logged all others out")
+        mine.note(cursor, "logged out all other browsers")
 
     mine.transact(leave)
     return Response(status_code=204)
@@ -246,7 +250,7 @@ def get_login_activity(mine: CurrentMine) -> tuple[LoginNote, ...]:
     return mine.transact(list_notes)
 
 
-@router.delete("", status_code=204, summary="Delete my account and all that is mine")
+@router.delete("", status_code=204, summary="Delete my account and everything in it")
 def remove_account(
     mine: CurrentMine, name: Annotated[str, Query(max_length=80, description="to confirm it")]
 ) -> Response:
@@ -254,9 +258,9 @@ def remove_account(
     mine.proved()
     if folded_name(name) != mine.login.name:
         raise OutOfRange(
-            f"That is not your name here: {mine.login.name}.",
+            f"That isn't your name here: {mine.login.name}.",
             where="name",
-            hint="Type it as it stands, or keep everything. Nothing was deleted.",
+            hint="Type the name exactly as shown. Nothing was deleted.",
         )
     mine.transact(forget_account)
     return log_out_response(mine.site)
@@ -268,9 +272,9 @@ def _keys(cursor: DictCursor, me: str) -> LoginMethods:
     left = codes_left(cursor, me)
     words = ""
     if not passkeys and has_password:
-        words = "A passkey is safer than a password, and nothing to type: make one."
+        words = "A passkey is safer than a password and quicker to use. Add one."
     if left < 3:
-        words = f"{left} recovery codes are left: take new ones and write them down."
+        words = f"{left} recovery codes are left. Create new ones and write them down."
     return LoginMethods(
         tuple(
             PasskeyRow(

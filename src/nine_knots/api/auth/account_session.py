@@ -59,7 +59,7 @@ class AccountSession:
     def operates(self) -> None:
         """NotYours where it is no operator's account."""
         if not self.login.is_operator:
-            raise NotOwner("Only an operator does that.", hint="Ask one.")
+            raise NotOwner("Only an operator can do that.", hint="Ask an operator.")
 
     def note(self, cursor: DictCursor, what: str) -> None:
         """Note what was done with the account."""

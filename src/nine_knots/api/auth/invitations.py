@@ -46,13 +46,13 @@ class NewInvitation:
     words: str
 
 
-@router.get("", summary="Whom I have invited")
+@router.get("", summary="List my invitations")
 def get_invitations(mine: CurrentMine) -> tuple[Invitation, ...]:
     """The newest first."""
     return mine.transact(list_invitations)
 
 
-@router.post("", summary="Invite another")
+@router.post("", summary="Invite someone")
 async def post_invitation(
     mine: CurrentMine, outside: CurrentOutside, form: NewInvitationForm
 ) -> NewInvitation:
@@ -68,14 +68,14 @@ async def post_invitation(
         still = sum(not invitation.taken for invitation in list_invitations(cursor, me))
         if still >= MOST_OPEN and not mine.login.is_operator:
             raise OutOfRange(
-                f"{MOST_OPEN} invitations are open.", where="note", hint="Take one back first."
+                f"{MOST_OPEN} invitations are open.", where="note", hint="Withdraw one first."
             )
         add_invitation(cursor, me, hash_of(token), form.note.strip(), form.as_operator)
         mine.note(cursor, "invited")
 
     await run_in_threadpool(mine.change, invite)
     url = mine.site.join_url(token)
-    words = "Hand it over: it is shown this once."
+    words = "Pass it on: it is shown only once."
     if form.mail and mine.site.mail:
         text = TEXT.format(name=mine.login.name, url=url)
         server, sender = mine.site.mail, mine.site.sender
@@ -83,11 +83,11 @@ async def post_invitation(
             await outside.exchange(lambda: send(server, sender, form.mail, SUBJECT, text))
             words = f"It was sent to {form.mail}."
         except (CannotCompute, TooBusy) as trouble:  # the invitation stands, and is shown
-            words = f"{trouble.what} Hand it over yourself: it is shown this once."
+            words = f"{trouble.what} Pass it on yourself: it is shown only once."
     return NewInvitation(url, qr_svg(url), words)
 
 
-@router.delete("/{invitation_id}", status_code=204, summary="Take an invitation back")
+@router.delete("/{invitation_id}", status_code=204, summary="Withdraw an invitation")
 def remove_invitation(mine: CurrentMine, invitation_id: PathId) -> Response:
     """Nobody joins by it any more."""
     mine.transact(lambda cursor, me: drop_invitation(cursor, me, invitation_id))

@@ -40,7 +40,7 @@ router = APIRouter(
 )
 
 
-@router.get("", summary="Who is logged in")
+@router.get("", summary="Show who is logged in")
 def get_me(request: Request) -> Me:
     """Nobody, at home and before anybody is."""
     site: Site | None = request.app.state.site
@@ -50,7 +50,7 @@ def get_me(request: Request) -> Me:
     return Me(True, login.name, login.is_operator, login.proved, bool(site.mail))
 
 
-@router.post("/log-in", summary="Come in by a password")
+@router.post("/log-in", summary="Log in with a password")
 def post_log_in(threshold: CurrentThreshold, form: LogInForm) -> Me:
     """After five wrong ones from one address none is taken from there for five minutes."""
     name = folded_name(form.name)
@@ -69,13 +69,13 @@ def post_log_in(threshold: CurrentThreshold, form: LogInForm) -> Me:
     return threshold.cross("password", find)
 
 
-@router.post("/passkey", summary="Ask what a passkey is to sign")
+@router.post("/passkey", summary="Start logging in with a passkey")
 def post_passkey(threshold: CurrentThreshold) -> PasskeyChallenge:
     """Good for five minutes and one signature; nobody is kept from asking."""
     return threshold.database.transact(lambda cursor: begin_authentication(cursor, threshold.site))
 
 
-@router.post("/passkey/log-in", summary="Come in by a passkey")
+@router.post("/passkey/log-in", summary="Log in with a passkey")
 def post_passkey_log_in(threshold: CurrentThreshold, form: PasskeyAnswer) -> Me:
     """Its owner is known by it: no name is asked for."""
 
@@ -90,7 +90,7 @@ def post_passkey_log_in(threshold: CurrentThreshold, form: PasskeyAnswer) -> Me:
     return threshold.cross("passkey", find)
 
 
-@router.post("/recover", summary="Come in by a recovery code")
+@router.post("/recover", summary="Log in with a recovery code")
 def post_recover(threshold: CurrentThreshold, form: RecoverForm) -> Me:
     """The code is spent; then set a password or make a passkey. Nobody guesses a code, so one that
     is right lets in however often others have tried."""
@@ -110,13 +110,13 @@ def post_recover(threshold: CurrentThreshold, form: RecoverForm) -> Me:
     return threshold.cross("recovery code", find)
 
 
-@router.post("/log-out", status_code=204, summary="Go out")
+@router.post("/log-out", status_code=204, summary="Log out")
 def post_log_out(mine: CurrentMine) -> Response:
     """This browser comes in no more."""
 
     def leave(cursor: DictCursor, account_id: str) -> None:
         end_login(cursor, account_id, mine.login.login_id)
-        mine.note(cursor, "went out")
+        mine.note(cursor, "logged out")
 
     mine.transact(leave)
     return log_out_response(mine.site)

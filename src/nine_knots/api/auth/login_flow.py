@@ -136,7 +136,7 @@ def count_try_of(
         over = [of_name_there - OF_A_NAME_THERE, of_name - OF_A_NAME]
         far_over = [of_address - OF_AN_ADDRESS, of_network - OF_A_NETWORK]
         if 1 in (*over, *far_over):  # the first that is refused stands for all
-            note_attempt(cursor, None, "refused, too often", calling.device, calling.place)
+            note_attempt(cursor, None, "refused, too many attempts", calling.device, calling.place)
         return NAME_WITHIN if max(over) > 0 else WITHIN if max(far_over) > 0 else None
 
     wait = database.transact(count)

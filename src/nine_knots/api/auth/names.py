@@ -19,18 +19,18 @@ def typed_name(typed: str) -> str:
     name = folded_name(typed)
     letters = [letter for letter in name if letter.isalpha()]
     if not letters:
-        raise OutOfRange("A name has letters.", where="name", hint="Type one.")
+        raise OutOfRange("A name needs at least one letter.", where="name", hint="Type one.")
     if any(unicodedata.category(letter).startswith("C") for letter in name):
         raise OutOfRange(
-            "This name has something in it that cannot be seen.",
+            "This name contains an invisible character.",
             where="name",
-            hint="Type it anew, letter by letter.",
+            hint="Type it again, letter by letter.",
         )
     scripts = {unicodedata.name(letter, "UNNAMED").split()[0] for letter in letters}
     if len(scripts) > 1 and not any(scripts <= item for item in TOGETHER):
         raise OutOfRange(
-            "This name mixes letters of several alphabets, which look alike.",
+            "This name mixes letters from several alphabets that look alike.",
             where="name",
-            hint="Type it in one.",
+            hint="Use one alphabet.",
         )
     return name

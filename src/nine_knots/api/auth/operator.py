@@ -63,7 +63,7 @@ class Overview:
     notes: tuple[LoginNote, ...]
 
 
-@router.get("", summary="The service at a glance")
+@router.get("", summary="Show the service at a glance")
 def get_overview(request: Request, mine: CurrentMine) -> Overview:
     """This process's own figures, and the accounts and log-ins of all."""
     mine.operates()
@@ -84,7 +84,7 @@ def get_overview(request: Request, mine: CurrentMine) -> Overview:
     )
 
 
-@router.post("/accounts/{account_id}/shut", summary="Shut an account, or open it again")
+@router.post("/accounts/{account_id}/shut", summary="Disable or enable an account")
 def put_account_state(
     mine: CurrentMine,
     account_id: PathId,
@@ -96,9 +96,11 @@ def put_account_state(
 
     def change(cursor: DictCursor, me: str) -> tuple[AccountRow, ...]:
         if account_id == me:
-            raise OutOfRange("That is yours.", where="account_id", hint="Have another do it.")
+            raise OutOfRange(
+                "That is your own account.", where="account_id", hint="Ask another operator."
+            )
         shut_account(cursor, account_id, form.shut)
-        mine.note(cursor, "shut an account" if form.shut else "opened an account")
+        mine.note(cursor, "disabled an account" if form.shut else "enabled an account")
         return _accounts(cursor, me)
 
     return mine.transact(change)
@@ -138,7 +140,7 @@ def alarms(crews: tuple[PoolRow, ...], slowest: tuple[RouteTime, ...]) -> tuple[
     for crew, most_s in zip(crews, (BENCH_WAITS_S, SEARCH_WAITS_S), strict=True):
         if crew.eldest_s > most_s:
             found.append(
-                f"At the {crew.name} somebody has waited for {crew.eldest_s:.0f} s: more workers "
+                f"At the {crew.name} a job has waited {crew.eldest_s:.0f} s: more workers "
                 "are wanted."
             )
     read = (
@@ -149,8 +151,8 @@ def alarms(crews: tuple[PoolRow, ...], slowest: tuple[RouteTime, ...]) -> tuple[
     bench = next(read, None)
     if bench is not None and bench.p95_s > SLOW_S:
         found.append(
-            f"One bench in twenty is read in more than {1000 * SLOW_S:.0f} ms: the service is "
+            f"One bench in twenty takes longer than {1000 * SLOW_S:.0f} ms: the service is "
             "short of processors."
         )
-    quick = ", and the bench is read as quickly as it should be" if bench is not None else ""
+    quick = ", and benches answer as quickly as they should" if bench is not None else ""
     return tuple(found) or (f"Nothing waits for long{quick}.",)

@@ -21,8 +21,8 @@ from nine_knots.store.accounts.accounts import Account, read_account
 from nine_knots.store.accounts.challenges import Purpose, add_challenge, take_challenge
 from nine_knots.store.accounts.passkeys import add_passkey, list_passkeys, note_used, passkey_of
 
-TOO_LATE = "This took too long, or was done already."
-NO_PASSKEY = "No account comes in by this passkey."
+TOO_LATE = "This took too long, or was already done."
+NO_PASSKEY = "No account uses this passkey."
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,7 +80,7 @@ def passkey_owner(
         raise WrongCode(TOO_LATE, where="credential", hint="Try again.")
     passkey = passkey_of(cursor, credential_in(credential))
     if passkey is None:
-        raise WrongCode(NO_PASSKEY, where="credential", hint="Log in by your password.")
+        raise WrongCode(NO_PASSKEY, where="credential", hint="Log in with your password.")
     count = verify_authentication(
         site.name,
         site.origin,

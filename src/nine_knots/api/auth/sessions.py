@@ -9,7 +9,7 @@ from nine_knots.store import Database
 from nine_knots.store.accounts.audit_log import note_attempt
 from nine_knots.store.accounts.logins import end_login, login_of
 
-COPIED = "refused, a copied log-in, now ended"
+COPIED = "refused: a copied session, now ended"
 
 
 def authenticate(database: Database, token: str, calling: ClientInfo) -> Principal | None:

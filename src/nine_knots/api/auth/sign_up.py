@@ -36,7 +36,7 @@ router = APIRouter(
 )
 
 
-@router.post("/look", summary="Look at an invitation")
+@router.post("/look", summary="Show an invitation")
 def post_look(threshold: CurrentThreshold, form: InvitationForm) -> InvitationInfo:
     """Whether it is open still, and for whom it was meant."""
     found = _look(threshold, form.invitation)
@@ -45,7 +45,7 @@ def post_look(threshold: CurrentThreshold, form: InvitationForm) -> InvitationIn
     return InvitationInfo(f"You are invited to join{role}.{meant}")
 
 
-@router.post("/passkey", summary="Ask for a passkey to join by")
+@router.post("/passkey", summary="Start signing up with a passkey")
 def post_join_passkey(threshold: CurrentThreshold, form: SignUpPasskeyForm) -> PasskeyChallenge:
     """The device is asked for one; the account is made when it comes back."""
     name = typed_name(form.name)
@@ -58,7 +58,7 @@ def post_join_passkey(threshold: CurrentThreshold, form: SignUpPasskeyForm) -> P
     return threshold.database.transact(ask)
 
 
-@router.post("", summary="Join by an invitation")
+@router.post("", summary="Sign up with an invitation")
 async def post_join(
     threshold: CurrentThreshold, isolated: CurrentIsolated, form: SignUpForm
 ) -> NewAccount:

@@ -72,7 +72,7 @@ class JobQueue:
         if len(self._waiting) >= MOST_WAITING or mine >= MOST_OF_A_PAGE:
             seconds = sum(HEAVY_S if job.task.heavy else LIGHT_S for job in self._waiting)
             raise TooBusy(
-                "More is asked for than can be worked out just now.",
+                "The service is busy just now.",
                 retry_s=max(1, round(seconds)),
                 hint="Try again in a moment.",
             )

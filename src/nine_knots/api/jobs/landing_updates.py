@@ -34,7 +34,7 @@ class LandingUpdater:
                 while await self.recast_one():
                     pass
             except NineKnotsError as error:
-                _log.warning("landings were not cast anew", code=error.code)
+                _log.warning("landings were not updated to the new cast model", code=error.code)
             await asyncio.sleep(EVERY_S)
 
     async def recast_one(self) -> bool:

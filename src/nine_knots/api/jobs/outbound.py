@@ -16,7 +16,7 @@ class OutboundCalls:
     """Other services, as one call may ask them."""
 
     def __init__(self, request: Request) -> None:
-        self._threads: CapacityLimiter = request.app.state.outward_threads
+        self._threads: CapacityLimiter = request.app.state.outbound_threads
         self._whose = principal_of(request).whose or "bench"
 
     async def exchange(self, ask: Callable[[], R]) -> R:

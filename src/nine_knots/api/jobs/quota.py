@@ -44,9 +44,9 @@ class Quota:
         elif had.seconds > self._share_s:
             minutes = max(1, round(left / timedelta(minutes=1)))
             raise TooBusy(
-                "You have had your share of this hour's reckoning.",
+                "You have used this hour's computing time.",
                 retry_s=60 * minutes,
-                hint=f"In {minutes} min there is more; what is saved can be read meanwhile.",
+                hint=f"In {minutes} min you can go on. You can read what you saved meanwhile.",
             )
 
     def add(self, whose: str, seconds: float) -> None:

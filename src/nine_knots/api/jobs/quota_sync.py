@@ -38,7 +38,7 @@ class QuotaSync:
         try:
             had = await run_in_threadpool(told)
         except NineKnotsError as error:
-            _log.warning("shares were not told", code=error.code)
+            _log.warning("quotas were not synchronised", code=error.code)
             self._shares.put_back(news)
             return
         for whose, (seconds, ends_at) in had.items():

@@ -1,4 +1,4 @@
-"""Whether simulations can be asked for yet: on a first start they are compiled, once."""
+"""Show whether simulations are ready: on a first start they are compiled, once."""
 
 import asyncio
 import os

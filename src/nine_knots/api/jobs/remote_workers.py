@@ -156,7 +156,7 @@ class RemoteWorkerListener:
             now = time.monotonic()
             for identity, worker in list(self._workers.items()):
                 if now - worker.heard_at > LOST_S:
-                    _log.warning("a worker elsewhere was lost")
+                    _log.warning("a remote worker was lost")
                     self._let_go(identity)
                 else:
                     self._send(identity, wire.KNOWN)

@@ -78,7 +78,7 @@ class JobRunner:
         self._searchers.start()
 
     async def worked_out(self, question: str, task: Task) -> bytes:
-        """The answer's bytes; CallerLeft where the caller left meanwhile."""
+        """The answer's bytes; ClientDisconnected where it left meanwhile."""
         asker = self._asker(question)
         return await self._unless_left(self._crew_for(task).ask(asker, task))
 
@@ -113,7 +113,7 @@ class JobRunner:
         try:
             await asyncio.wait({mine, left}, return_when=asyncio.FIRST_COMPLETED)
             if not mine.done():
-                raise ClientDisconnected("Nobody waits for this any more.")
+                raise ClientDisconnected("The client has disconnected.")
             return await mine
         finally:
             mine.cancel()

@@ -54,11 +54,11 @@ def encode_task(task: Task) -> bytes:
 
 
 def decode_task(body: bytes) -> Task:
-    """A task; NoTask where it is none."""
+    """A task; UnknownTask where it is not one."""
     name, _, text = body.partition(b"\n")
     kind = kinds().get(name.decode(errors="replace"))
     if kind is None:
-        raise UnknownTask(f"no task is a {name[:40]!r}")
+        raise UnknownTask(f"there is no task {name[:40]!r}")
     try:
         return kind.model_validate_json(text)
     except (ValidationError, TypeError) as odd:

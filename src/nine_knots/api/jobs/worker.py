@@ -27,7 +27,7 @@ TELLS_EVERY_S = 0.2
 BOOT_S = 240.0  # to compile everything on a first start
 GRACE_S = 4.0  # after a task's time is up, until the process is ended by force
 MOST_BYTES = 700_000_000  # of memory, beyond which a worker is replaced when it has answered
-_CHANGE_IT = "Change the leader or the day a little and try again; the log tells more."
+_CHANGE_IT = "Change the leader or the day a little and try again. The log has details."
 BEHIND = 10  # by how much nicer a process is that works behind the others
 _PARENT_DIED = 1  # PR_SET_PDEATHSIG of prctl(2)
 
@@ -127,7 +127,7 @@ def _answer(task: Task) -> bytes | NineKnotsError | None:
         return refused
     except ValidationError as error:  # a value that the asked-for figures lead to
         said = str(error.errors(include_input=False)[0]["msg"]).removeprefix("Value error, ")
-        return OutOfRange(f"That leads to what cannot be: {said}.", hint="Change it a little.")
+        return OutOfRange(f"That gives an impossible value: {said}.", hint="Change it a little.")
     except Exception:
         logging.getLogger("nine_knots").exception("in a worker: %s", type(task).__name__)
         return WorkFailed("Something went wrong while this was worked out.", hint=_CHANGE_IT)

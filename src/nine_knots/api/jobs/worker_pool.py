@@ -151,7 +151,7 @@ class WorkerPool:
             self._give_up(turn)
 
     def _replace(self, asker: ClientKey) -> None:
-        newer = Superseded("A newer one of the same bench took its place.")
+        newer = Superseded("A newer question from the same bench replaced this one.")
         under_way = [turn for turn in self._busy if turn.asker == asker]
         for turn in [*self._turns.of(asker), *under_way]:
             if not turn.answer.done():
@@ -206,7 +206,7 @@ class WorkerPool:
             else:
                 turn.answer.set_exception(
                     CannotCompute(
-                        "This could not be worked out: the worker ended twice over it.",
+                        "This could not be computed: the worker crashed twice.",
                         hint="Change the leader or the day a little, and try again.",
                     )
                 )
@@ -228,7 +228,7 @@ class WorkerPool:
             if isinstance(done.answer, NineKnotsError):
                 turn.answer.set_exception(done.answer)
             elif done.answer is None:
-                turn.answer.set_exception(Superseded("It was given up."))
+                turn.answer.set_exception(Superseded("It was cancelled."))
             else:
                 turn.answer.set_result(done.answer)
 

@@ -49,20 +49,20 @@ class CurrentOwner:
     others: bool
 
 
-@router.get("", response_class=Response, summary="Write all that the angler has as one file")
+@router.get("", response_class=Response, summary="Export everything of an angler as one file")
 def get_account_data(session: CurrentSession) -> Response:
     """Spools, tackle, leaders with all revisions, landings, practice, pulls: JSON, SI units."""
     found = session.read(read_account_export)
     return file_answer(export_text(found), f"{found.settings.name}, all", "json")
 
 
-@router.get("/whose", summary="Whose things are in front")
+@router.get("/whose", summary="Show whose things are shown")
 def get_current_owner(session: CurrentSession) -> CurrentOwner:
     """The angler at the bench, and whether another's things are kept behind."""
     return session.read(lambda cursor, me: _whose(session, cursor, me, ""))
 
 
-@router.post("", summary="Bring such a file back", openapi_extra=FILE)
+@router.post("", summary="Import such a file", openapi_extra=FILE)
 async def post_account_data(
     request: Request, session: CurrentSession, isolated: CurrentIsolated
 ) -> CurrentOwner:
@@ -77,7 +77,7 @@ async def post_account_data(
         stock = len(found.stock)
         words = (
             f"{leaders} leaders and {stock} spools and packets of {found.settings.name} are in "
-            f"front. What {before} had is kept behind them."
+            f"front. What {before} had is kept."
         )
         if found.damaged:
             words += f" {len(found.damaged)} damaged rows of it stay in the file only."
@@ -86,28 +86,28 @@ async def post_account_data(
     return await run_in_threadpool(session.write, lay)
 
 
-@router.post("/back", summary="Go back to what was in front before", responses=MISSING)
+@router.post("/back", summary="Go back to what was shown before", responses=MISSING)
 def post_previous_owner(session: CurrentSession) -> CurrentOwner:
     """The two change places; neither is changed."""
 
     def turn(cursor: DictCursor, _me: str) -> CurrentOwner:
         other = previous_angler(cursor, session.account_id)
         if other is None:
-            raise NotFound("Nothing lies behind what is in front.")
+            raise NotFound("There is nothing to go back to.")
         if read_code(cursor, other).sealed is not None:
             raise WrongCode(
-                "A code keeps what lies behind.",
+                "What was shown before is protected by a code.",
                 where="code",
-                hint="Go to them by their name, and give it.",
+                hint="Choose them by name and enter the code.",
             )
         set_current_angler(cursor, other)
         name = read_settings(cursor, other).name
-        return _whose(session, cursor, other, f"What {name} has is in front again.")
+        return _whose(session, cursor, other, f"What {name} has is shown again.")
 
     return session.write(turn)
 
 
-@router.delete("", summary="Delete all that the angler has")
+@router.delete("", summary="Delete everything of an angler")
 def delete_account_data(session: CurrentSession, name: Name) -> CurrentOwner:
     """At once and for good, where the angler's name is given to confirm it; who sat there before
     comes to the front, or a new angler who owns nothing. Backups keep it for two weeks more."""
@@ -116,9 +116,9 @@ def delete_account_data(session: CurrentSession, name: Name) -> CurrentOwner:
         mine = read_settings(cursor, me)
         if name.strip() != mine.name:
             raise OutOfRange(
-                f"That is not the name of whose things are in front: {mine.name}.",
+                f"That isn't the name of the angler shown: {mine.name}.",
                 where="name",
-                hint="Type it as it stands, or keep everything. Nothing was deleted.",
+                hint="Type the name exactly as shown. Nothing was deleted.",
             )
         forget_angler(cursor, me)
         after = current_angler(cursor, session.account_id) or create_angler(
@@ -145,7 +145,7 @@ async def _read(body: bytes, isolated: IsolatedCall) -> ExportPieces:
         return await isolated.run(parse_export_in_pieces, body)
     except Damaged as damage:
         raise FileRefused(
-            f"This is no whole file of an angler's things: {damage.what}",
+            f"This is not a complete export of an angler's things: {damage.what}",
             where=damage.where,
-            hint="Choose a file that was written by “Keep everything as a file”. Nothing changed.",
+            hint="Choose a file written by “Keep everything as a file”. Nothing changed.",
         ) from damage

@@ -80,11 +80,11 @@ class ProposalAnswer(BaseModel):
     recipe: Recipe
     reasons: tuple[str, ...]
     shortfalls: tuple[Shortage, ...]
-    cut: str = Field(description="what is cut off a bought taper, unless it is used whole")
-    buys: tuple[str, ...] = Field(description="what is not owned, where the shelf makes no leader")
+    cut: str = Field(description="what is cut off a bought taper; empty if it is used whole")
+    buys: tuple[str, ...] = Field(description="what is missing where the shelf makes no leader")
 
 
-@router.post("/bench", summary="Change a design and read it")
+@router.post("/bench", summary="Edit a design and evaluate it")
 def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
     """Apply the change, evaluate the result; nothing is stored."""
     angler = session.angler(asked.units)
@@ -109,7 +109,7 @@ class BenchRemedyRequest(Form):
     units: System = "imperial"
 
 
-@router.post("/bench/my-knots", summary="Tie a design with my knots everywhere")
+@router.post("/bench/my-knots", summary="Use my own knots throughout a design")
 def post_my_knots(session: CurrentSession, asked: BenchRemedyRequest) -> Leader:
     """The leader with the angler's own knots wherever they hold; nothing is stored."""
     day = asked.design.situation
@@ -117,13 +117,13 @@ def post_my_knots(session: CurrentSession, asked: BenchRemedyRequest) -> Leader:
     return with_own_knots(asked.design.leader, ties, day.line, day.fly)
 
 
-@router.post("/bench/remedies", summary="Ask what would mend match, hold and length")
+@router.post("/bench/remedies", summary="Find remedies for match, hold and length")
 def post_bench_remedies(session: CurrentSession, asked: BenchRemedyRequest) -> tuple[Remedy, ...]:
     """Each is one change, made and judged anew; nothing is stored."""
     return verdict_remedies_for(asked.design, session.angler(asked.units))
 
 
-@router.post("/proposals", summary="Ask a school for a leader from the shelf", responses=MISSING)
+@router.post("/proposals", summary="Build a school's leader from the shelf", responses=MISSING)
 def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAnswer:
     """Build a leader by the school's rule from the spools owned; nothing is stored."""
     system = asked.units
@@ -157,14 +157,14 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
     )
 
 
-@router.post("/proposals/bare", summary="One piece of butt to build on by hand")
+@router.post("/proposals/bare", summary="Start by hand with one piece of butt")
 def post_bare_leader(session: CurrentSession, asked: BareLeaderRequest) -> Leader:
     """A butt matched to the line from the spools owned; nothing is stored."""
     angler = session.angler(asked.units)
     return bare_leader(asked.situation, angler.stock, angler.units)
 
 
-@router.get("/day", summary="A day to begin with")
+@router.get("/day", summary="Show the default day")
 def get_day(session: CurrentSession) -> Situation:
     """The usual day with the first rod, line and fly of the kit, or with common ones."""
     kit = session.read(read_kit)

@@ -52,13 +52,13 @@ class BenchCodeForm(Form):
     now: Code = ""
 
 
-@router.get("", summary="Whose things are here")
+@router.get("", summary="List the anglers of this bench")
 def get_anglers(session: CurrentSession) -> tuple[AnglerAtBench, ...]:
     """Who is in front first."""
     return session.read(lambda cursor, _me: list_anglers(cursor, session.account_id))
 
 
-@router.post("", summary="Begin with one's own things")
+@router.post("", summary="Create an angler")
 def post_angler(session: SavingSession, form: NewAnglerForm) -> AnglerAtBench:
     """An angler who owns nothing yet comes to the front; all else is left as it is."""
 
@@ -72,7 +72,7 @@ def post_angler(session: SavingSession, form: NewAnglerForm) -> AnglerAtBench:
     )
 
 
-@router.post("/demo", summary="Look round in the demo")
+@router.post("/demo", summary="Load the demo")
 def post_demo_data(session: CurrentSession) -> AnglerAtBench:
     """The demo's angler comes to the front, made anew where there is none."""
 
@@ -87,7 +87,7 @@ def post_demo_data(session: CurrentSession) -> AnglerAtBench:
     return session.write(look)
 
 
-@router.post("/{angler_id}/front", responses=MISSING, summary="Let another come to the front")
+@router.post("/{angler_id}/front", responses=MISSING, summary="Switch to another angler")
 def post_current_angler(
     session: CurrentSession, angler_id: str, form: CurrentAnglerForm | None = None
 ) -> AnglerAtBench:
@@ -102,21 +102,23 @@ def post_current_angler(
     return with_code(session, angler_id, form.code if form else "", turn)
 
 
-@router.put("/code", summary="Set a code for who is in front")
+@router.put("/code", summary="Set a code for the current angler")
 def put_code(session: CurrentSession, form: BenchCodeForm) -> AnglerAtBench:
     """It is asked of whoever brings their things to the front; what is kept of it is its Argon2id.
     It keeps honest people of one household apart, not a thief who has the machine."""
     code = form.code.strip()
     if code and len(code) < SHORTEST:
         raise OutOfRange(
-            f"A code has at least {SHORTEST} characters.", where="code", hint="Take a longer one."
+            f"A code has at least {SHORTEST} characters.", where="code", hint="Choose a longer one."
         )
     kept = sealed(code) if code else None
 
     def change(cursor: DictCursor, me: str) -> AnglerAtBench:
         here = read_here(cursor, me, session.account_id)
         if here.demo:
-            raise OutOfRange("The demo is for everybody.", where="code", hint="Begin with yours.")
+            raise OutOfRange(
+                "The demo can't have a code.", where="code", hint="Create your own angler first."
+            )
         write_code(cursor, me, kept)
         return read_here(cursor, me, session.account_id)
 

@@ -30,7 +30,7 @@ class CastRequest(Form):
     bench: Key = Field(examples=["bench-1"])
     design: Design = Field(examples=[DESIGN])
     stroke: StrokeForm = Field(default_factory=StrokeForm)
-    near: Near | None = Field(default=None, description="as the last answer gave it, if any")
+    near: Near | None = Field(default=None, description="from the last answer, if any")
     units: System = "imperial"
 
 
@@ -69,7 +69,7 @@ async def _task(session: Session, asked: CastRequest) -> CastTask:
 @router.post(
     "/files/{kind}",
     response_class=Response,
-    summary="Write a cast as a table of nodes or as a picture",
+    summary="Export a cast as CSV or SVG",
 )
 async def post_cast_file(
     session: CurrentSession,
@@ -86,7 +86,7 @@ async def post_cast_file(
 
 @router.post(
     "/remedies",
-    summary="Ask what would bring the turnover in",
+    summary="Find remedies for turnover",
     response_model=tuple[Remedy, ...],
     responses={200: {"content": EVENTS}},
 )

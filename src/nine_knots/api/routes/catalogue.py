@@ -94,7 +94,7 @@ class Catalogue(Frozen):
     schools: tuple[SchoolCard, ...]
 
 
-@router.get("", summary="All that can be chosen, in the angler's units")
+@router.get("", summary="List everything that can be chosen")
 def get_catalogue(units: System = "imperial") -> Catalogue:
     """The tables of the core, as lists of choices."""
     shown = Units(units)

@@ -77,25 +77,27 @@ class JoinClubForm(Form):
     code: str = Field(max_length=40)
 
 
-@router.get("", summary="Groups that I am in")
+@router.get("", summary="List my groups")
 def get_clubs(session: CurrentSession) -> tuple[ClubRow, ...]:
     """By name, each with who is in it."""
     return session.read(_clubs)
 
 
-@router.post("", summary="Make a group")
+@router.post("", summary="Create a group")
 def post_club(session: SavingSession, form: ClubForm) -> tuple[ClubRow, ...]:
     """I keep it, and am the first in it."""
 
     def make(cursor: DictCursor, me: str) -> str:
         if len(list_clubs(cursor, me)) >= MOST_CLUBS:
-            raise OutOfRange(f"{MOST_CLUBS} groups are enough.", where="title", hint="End one.")
+            raise OutOfRange(
+                f"{MOST_CLUBS} groups are the limit.", where="title", hint="Close one."
+            )
         return make_club(cursor, me, form.title.strip() or "A group")
 
     return session.save(make, lambda cursor, me, _made: _clubs(cursor, me))
 
 
-@router.post("/{club_id}/code", responses=MISSING, summary="A code to join my group by")
+@router.post("/{club_id}/code", responses=MISSING, summary="Create a code to join my group")
 def post_club_code(request: Request, session: CurrentSession, club_id: PathId) -> ClubCode:
     """Good for a week, for as many as have it; the one before is good no more."""
     code = new_code(CODE_LENGTH)
@@ -105,7 +107,7 @@ def post_club_code(request: Request, session: CurrentSession, club_id: PathId) -
     return ClubCode(code, url, qr_svg(url) if url else "")
 
 
-@router.post("/join", responses={**MISSING, **TRIED}, summary="Join a group by its code")
+@router.post("/join", responses={**MISSING, **TRIED}, summary="Join a group")
 def post_join_club(
     request: Request, session: CurrentSession, calling: CurrentCalling, form: JoinClubForm
 ) -> tuple[ClubRow, ...]:
@@ -116,9 +118,9 @@ def post_join_club(
     def join(cursor: DictCursor, me: str) -> tuple[ClubRow, ...]:
         if join_club(cursor, me, code_hash(form.code)) is None:
             raise WrongCode(
-                "No group is joined by this code, or not any more.",
+                "This code is wrong or has expired.",
                 where="code",
-                hint="Ask who keeps the group for another: it is good for a week.",
+                hint="Ask the person who runs the group for a new one. It is valid for a week.",
             )
         return _clubs(cursor, me)
 
@@ -126,7 +128,7 @@ def post_join_club(
 
 
 @router.delete(
-    "/{club_id}/members/{angler_id}", responses=MISSING, summary="Leave a group, or put one out"
+    "/{club_id}/members/{angler_id}", responses=MISSING, summary="Leave a group or remove a member"
 )
 def remove_member(
     session: CurrentSession, club_id: PathId, angler_id: PathId
@@ -137,18 +139,20 @@ def remove_member(
         club = read_club(cursor, me, club_id)
         keeps = any(member.keeps and member.angler_id == me for member in club.members)
         if angler_id not in {member.angler_id for member in club.members}:
-            raise NotFound("They are not in it.", where="angler_id")
+            raise NotFound("They are not a member.", where="angler_id")
         if keeps and angler_id == me:
-            raise OutOfRange("You keep it.", where="angler_id", hint="End the group instead.")
+            raise OutOfRange(
+                "You run this group.", where="angler_id", hint="Close the group instead."
+            )
         if not keeps and angler_id != me:
-            raise NotOwner("Only who keeps a group puts others out.", hint="Ask them.")
+            raise NotOwner("Only the person who runs a group can remove members.", hint="Ask them.")
         leave_club(cursor, club_id, angler_id)
         return _clubs(cursor, me)
 
     return session.write(leave)
 
 
-@router.delete("/{club_id}", status_code=204, responses=MISSING, summary="End my group")
+@router.delete("/{club_id}", status_code=204, responses=MISSING, summary="Close my group")
 def remove_club(session: CurrentSession, club_id: PathId) -> Response:
     """All that was given to it is taken back."""
     session.write(lambda cursor, me: end_club(cursor, me, club_id))

@@ -30,7 +30,7 @@ from nine_knots.words.log.season import Season, season_of
 
 router = APIRouter(prefix="/api/v1/log", tags=["log"], responses=RESPONSES)
 MOST_WORDS = 8
-Words = Annotated[str, Query(max_length=100, description="words of which each is in an event")]
+Words = Annotated[str, Query(max_length=100, description="search words; each must occur")]
 MS = 1000.0
 
 
@@ -72,7 +72,7 @@ class DayLanding:
     landed: Landed
 
 
-@router.get("", summary="What happened, over all days")
+@router.get("", summary="List fished days and season tables")
 def get_log(session: CurrentSession, q: Words = "", units: System = "imperial") -> LogAnswer:
     """Counts with how sure they are; of the events that are found, where words are given."""
     read = Units(units)
@@ -97,7 +97,7 @@ def get_log(session: CurrentSession, q: Words = "", units: System = "imperial") 
     )
 
 
-@router.get("/{plan_id}", responses=MISSING, summary="A day as it went")
+@router.get("/{plan_id}", responses=MISSING, summary="Show a day as a diary")
 def get_day_log(session: CurrentSession, plan_id: PathId, units: System = "imperial") -> DayLog:
     """Every event that stands, in a line."""
     found, rigs, photos = session.read(
@@ -111,7 +111,7 @@ def get_day_log(session: CurrentSession, plan_id: PathId, units: System = "imper
     return day_log(plan.title, plan.on, found.place, found.day, Units(units), rigs, photos)
 
 
-@router.get("/{plan_id}/landings", responses=MISSING, summary="Landings of a day to learn from")
+@router.get("/{plan_id}/landings", responses=MISSING, summary="List a day's landings to learn from")
 def get_landings(session: CurrentSession, plan_id: PathId) -> tuple[DayLanding, ...]:
     """Those that were not learnt from yet, each with the rig that was on the line and the fly on
     it, as far as both are known."""
@@ -143,7 +143,7 @@ def _thrown(design: Design, fly: Fly | None) -> Design:
     return design.model_copy(update={"situation": design.situation.model_copy(update={"fly": fly})})
 
 
-@router.get("/files/events.csv", response_class=Response, summary="All events as a CSV file")
+@router.get("/files/events.csv", response_class=Response, summary="Export all events as CSV")
 def get_log_csv(session: CurrentSession, q: Words = "", units: System = "metric") -> Response:
     """One row an event that stands: when, what, and what stood around it."""
     out = io.StringIO()
@@ -187,7 +187,7 @@ COLUMNS = (
 )
 
 
-@router.get("/files/events.json", response_class=Response, summary="All events as a JSON file")
+@router.get("/files/events.json", response_class=Response, summary="Export all events as JSON")
 def get_log_json(session: CurrentSession) -> Response:
     """Format nine-knots-log: events as they were tapped, what was taken back among them."""
     return file_answer(log_text(session.read(list_events)), "log", "json")

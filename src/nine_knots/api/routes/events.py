@@ -34,7 +34,7 @@ class EventsSaved:
     events: tuple[Event, ...]
 
 
-@router.post("", summary="Send what happened")
+@router.post("", summary="Add events")
 def post_events(session: CurrentSession, form: EventsForm) -> EventsSaved:
     """What is here already stays as it is; the same in any order gives the same."""
     days = dict.fromkeys(event.plan_id for event in form.events)
@@ -50,7 +50,7 @@ def post_events(session: CurrentSession, form: EventsForm) -> EventsSaved:
     return session.write(keep)
 
 
-@router.get("", summary="What happened")
+@router.get("", summary="List events")
 def get_events(
     session: CurrentSession,
     plan_id: Annotated[str, Query(pattern=HEX, description="of one day")],

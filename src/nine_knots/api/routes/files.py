@@ -61,7 +61,7 @@ def file_answer(text: str, title: str, kind: str) -> Response:
 
 
 @router.post(
-    "/exports/{kind}", response_class=Response, summary="Write a design as JSON, CSV or SVG"
+    "/exports/{kind}", response_class=Response, summary="Export a design as JSON, CSV or SVG"
 )
 def post_export(
     session: CurrentSession, kind: Literal["json", "csv", "svg"], asked: ExportRequest
@@ -77,7 +77,7 @@ def post_export(
     return file_answer(text, asked.design.title, kind)
 
 
-@router.post("/imports", summary="Read a design from a file's text")
+@router.post("/imports", summary="Import a design")
 def post_import(asked: ImportRequest) -> Design:
     """The design in the file; nothing is stored."""
     if asked.kind == "json":

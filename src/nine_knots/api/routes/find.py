@@ -42,7 +42,7 @@ class FindRequest(Form):
     bench: Key = Field(examples=["find-1"])
     situation: Situation = Field(examples=[SITUATION])
     stroke: StrokeForm = Field(default_factory=StrokeForm)
-    fish: Typed = Field(default="", description="how heavy a fish it must hold")
+    fish: Typed = Field(default="", description="the heaviest fish it must hold")
     most_knots: Annotated[int, Field(ge=0, le=MOST_KNOTS)] | None = None
     flies: Annotated[int, Field(ge=1, le=MOST_FLIES)] | None = None
     shortest: Typed = ""
@@ -75,7 +75,7 @@ class FindRequest(Form):
             )
 
 
-@router.post("/asked", summary="Say what is asked of a leader, and what of it is impossible")
+@router.post("/asked", summary="Describe a search and what of it is impossible")
 async def post_asked(
     session: CurrentSession, asked: FindRequest, answering: CurrentAnswering
 ) -> SearchSentence:

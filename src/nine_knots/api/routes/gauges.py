@@ -59,7 +59,7 @@ class LevelAnswer:
     words: str
 
 
-@router.get("/gauges", responses=WORKED_OUT, summary="Gauges of a SensorThings service")
+@router.get("/gauges", responses=WORKED_OUT, summary="List the gauges of a SensorThings service")
 async def get_gauges(
     request: Request,
     outside: CurrentOutside,
@@ -74,7 +74,7 @@ async def get_gauges(
     )
 
 
-@router.put("/{place_id}/gauge", responses=MISSING, summary="Say where the level is read")
+@router.put("/{place_id}/gauge", responses=MISSING, summary="Choose a water's gauge")
 def put_gauge(session: CurrentSession, place_id: PathId, form: GaugeForm) -> PlaceReading:
     """A service and its datastream, or none."""
     gauge = None
@@ -95,7 +95,7 @@ async def get_level(
     session: CurrentSession,
     outside: CurrentOutside,
     place_id: PathId,
-    trick: Annotated[Trick, Query(description="what the stand-in is up to")] = "none",
+    trick: Annotated[Trick, Query(description="how the simulated gauge behaves")] = "none",
     units: System = "imperial",
 ) -> LevelAnswer:
     """The newest level, how it goes, and whether it can be gone by; nothing is stored."""
@@ -105,7 +105,7 @@ async def get_level(
     gauge = place.gauge
     if gauge is None:
         raise NotFound(
-            "No gauge is named for this water.",
+            "This water has no gauge.",
             where="gauge",
             hint="Choose one, or type the level.",
         )

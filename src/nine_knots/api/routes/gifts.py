@@ -93,13 +93,13 @@ class GiftForm(Form):
     places: bool = False
 
 
-@router.get("/to", summary="Whom I can give to")
+@router.get("/to", summary="List whom I can share with")
 def get_recipients(session: CurrentSession) -> tuple[Recipient, ...]:
     """At home the others of the household; the groups that I am in, and who is in them."""
     return session.read(lambda cursor, me: _receivers(session, cursor, me))
 
 
-@router.get("/by-me", summary="What I have given")
+@router.get("/by-me", summary="List what I share")
 def get_gifts_sent(session: CurrentSession) -> tuple[GiftRow, ...]:
     """The last first."""
     return session.read(
@@ -107,7 +107,7 @@ def get_gifts_sent(session: CurrentSession) -> tuple[GiftRow, ...]:
     )
 
 
-@router.get("", summary="What I was given")
+@router.get("", summary="List what is shared with me")
 def get_gifts_received(session: CurrentSession) -> tuple[GiftRow, ...]:
     """The last first."""
     return session.read(
@@ -115,7 +115,7 @@ def get_gifts_received(session: CurrentSession) -> tuple[GiftRow, ...]:
     )
 
 
-@router.post("", responses=MISSING, summary="Give a thing to read or to copy")
+@router.post("", responses=MISSING, summary="Share a thing to read or to copy")
 def post_gift(session: CurrentSession, form: GiftForm) -> tuple[GiftRow, ...]:
     """It is read as it stands till it is taken back; answers all that I have given."""
 
@@ -123,7 +123,7 @@ def post_gift(session: CurrentSession, form: GiftForm) -> tuple[GiftRow, ...]:
         find_item(cursor, me, form.kind, form.thing_id)
         known = {(receiver.kind, receiver.to_id) for receiver in _receivers(session, cursor, me)}
         if (form.whom, form.to_id) not in known:
-            raise NotFound("There is nobody of that name.", where="to_id", hint="Choose another.")
+            raise NotFound("There is nobody with that name.", where="to_id", hint="Choose another.")
         to_angler = form.to_id if form.whom == "angler" else None
         to_club = form.to_id if form.whom == "club" else None
         add_gift(
@@ -141,7 +141,7 @@ def post_gift(session: CurrentSession, form: GiftForm) -> tuple[GiftRow, ...]:
     return session.write(work)
 
 
-@router.get("/{given_id}", responses=MISSING, summary="Read what I was given")
+@router.get("/{given_id}", responses=MISSING, summary="Show what is shared with me")
 def get_gift(session: CurrentSession, given_id: PathId, units: System = "imperial") -> GiftPage:
     """As it stands with its giver."""
 
@@ -156,7 +156,7 @@ def get_gift(session: CurrentSession, given_id: PathId, units: System = "imperia
     return session.read(read)
 
 
-@router.post("/{given_id}/copy", responses=MISSING, summary="Copy what I was given")
+@router.post("/{given_id}/copy", responses=MISSING, summary="Copy what is shared with me")
 def post_copy(session: SavingSession, given_id: PathId) -> CopiedGift:
     """It is mine from then on, whatever becomes of what it was copied from."""
 
@@ -164,7 +164,8 @@ def post_copy(session: SavingSession, given_id: PathId) -> CopiedGift:
         given = read_gift(cursor, me, given_id)
         if not given.may_copy:
             raise NotOwner(
-                f"{given.giver} gave it to be read.", hint=f"Ask {given.giver} to let you copy it."
+                f"{given.giver} shared it for reading only.",
+                hint=f"Ask {given.giver} to let you copy it.",
             )
         return copy_item(cursor, me, gift_versions(cursor, given), given.giver)
 
@@ -174,7 +175,7 @@ def post_copy(session: SavingSession, given_id: PathId) -> CopiedGift:
     return session.save(make, answer)
 
 
-@router.delete("/{given_id}", status_code=204, responses=MISSING, summary="Take a thing back")
+@router.delete("/{given_id}", status_code=204, responses=MISSING, summary="Stop sharing a thing")
 def remove_gift(session: CurrentSession, given_id: PathId) -> Response:
     """It is read no more; copies that were made stay their owners'."""
     session.write(lambda cursor, me: withdraw_gift(cursor, me, given_id))

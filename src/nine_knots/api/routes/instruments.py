@@ -32,9 +32,9 @@ WORDS: dict[State, str] = {
     "live": "reads",
     "moving": "not at rest yet",
     "taken": "taken",
-    "silent": "It says nothing: wake it, or check its battery.",
-    "rubbish": "It sends what cannot be read: set it to send lines such as L +0.158 mm.",
-    "gone": "It is not there: plug it in. It is looked for again by itself.",
+    "silent": "It sends nothing. Wake it, or check its battery.",
+    "rubbish": "It sends unreadable data. Set it to send lines such as L +0.158 mm.",
+    "gone": "It isn't connected. Plug it in; it is found automatically.",
 }
 _listening: set[str] = set()
 _lock = Lock()
@@ -60,14 +60,14 @@ class InstrumentState:
 LIVE = TypeAdapter(InstrumentState)
 
 
-@router.get("", summary="Instruments that are plugged in")
+@router.get("", summary="List connected instruments")
 def get_instruments() -> InstrumentList:
     """Devices on serial lines of this machine."""
     devices = plugged_in()
     words = (
-        "Choose where it is plugged in."
+        "Choose its port."
         if devices
-        else "No instrument is plugged in; a simulated one serves to try it with."
+        else "No instrument is connected. Try it with the simulated one."
     )
     return InstrumentList(devices, words)
 
@@ -76,7 +76,7 @@ def get_instruments() -> InstrumentList:
     "/live",
     response_class=Response,
     responses={200: {"content": {"text/event-stream": {"schema": {}}}}, 429: WORKED_OUT[429]},
-    summary="An instrument, live",
+    summary="Read an instrument live",
 )
 def get_live(
     request: Request,
@@ -84,7 +84,7 @@ def get_live(
     kind: Kind,
     address: Annotated[str, Query(pattern=ADDRESS, max_length=140)] = "",
     of_id: Annotated[str, Query(max_length=40, description="for the simulated one")] = "",
-    trick: Annotated[Trick, Query(description="what the simulated one is up to")] = "none",
+    trick: Annotated[Trick, Query(description="how the simulated one behaves")] = "none",
     units: System = "imperial",
 ) -> EventSourceResponse:
     """``live`` events with a reading, until whoever asked leaves: unplugged, it is looked for
@@ -104,7 +104,7 @@ def _take(address: str) -> None:
     with _lock:
         if address in _listening:
             raise TooBusy(
-                "That instrument is being read already.",
+                "That instrument is already in use.",
                 retry_s=2,
                 hint="Close the other window that reads it.",
             )

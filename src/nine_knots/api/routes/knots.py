@@ -14,14 +14,14 @@ from nine_knots.words.knot_card import KnotCard, knot_card
 router = APIRouter(prefix="/api/v1/knots", tags=["knots"], responses=RESPONSES)
 
 
-@router.get("", summary="All knots, those to know by heart first")
+@router.get("", summary="List all knots")
 def get_knots(units: Annotated[System, Query()] = "imperial") -> tuple[KnotCard, ...]:
     """Their cards, in the angler's units."""
     in_order = sorted(KNOTS.values(), key=lambda knot: not knot.by_heart)
     return tuple(knot_card(knot.key, Units(units)) for knot in in_order)
 
 
-@router.get("/{key}/drawing", summary="A knot drawn step by step")
+@router.get("/{key}/drawing", summary="Draw a knot step by step")
 def get_drawing(key: KnotKey) -> Drawing:
     """Strokes in drawing order, each with the step at which it appears."""
     return knot_drawing(key)

@@ -87,7 +87,7 @@ def _base(if_match: str) -> int:
     found = REVISION.match(if_match.strip())
     if found is None:
         raise Unreadable(
-            "If-Match does not name a revision.", where="If-Match", hint='Send it as "3".'
+            "If-Match is missing or not a revision.", where="If-Match", hint='Send it as "3".'
         )
     return int(found[1])
 
@@ -104,19 +104,19 @@ def _place(after: str) -> store.Place | None:
 
 def _no_place() -> store.Place:
     raise Unreadable(
-        "“after” names no place on the shelf.", where="after", hint="Take it from the Link header."
+        "“after” is not a valid cursor.", where="after", hint="Take it from the Link header."
     )
 
 
-@router.get("", summary="The shelf of saved leaders, last saved first")
+@router.get("", summary="List saved leaders, newest first")
 def get_leaders(
     session: CurrentSession,
     response: Response,
     units: System = "imperial",
     limit: PageSize = USUAL,
     after: Annotated[str, Query(max_length=80, description="a place, from the Link header")] = "",
-    q: Annotated[str, Query(max_length=100, description="words of which each is in it")] = "",
-    label: Annotated[str, Query(max_length=30, description="a label that is on it")] = "",
+    q: Annotated[str, Query(max_length=100, description="search words; each must occur")] = "",
+    label: Annotated[str, Query(max_length=30, description="a label it must have")] = "",
 ) -> list[LeaderCard]:
     """A page of leaders, each in a line; Link names the next, X-Total-Count tells how many."""
     place = _place(after)
@@ -175,7 +175,7 @@ def _card(saved: store.SavedLeader, units: Units) -> LeaderCard:
     )
 
 
-@router.get("/labels", summary="Labels in use")
+@router.get("/labels", summary="List labels in use")
 def get_labels(session: CurrentSession) -> tuple[LabelCount, ...]:
     """Every label, with how many leaders carry it."""
     return tuple(LabelCount(*pair) for pair in session.read(store.labels_in_use))
@@ -209,7 +209,7 @@ def _read_named(cursor: DictCursor, me: str, name: str) -> store.Revision:
     return store.read_revision(cursor, me, leader_id, int(number))
 
 
-@router.get("/{leader_id}", responses=MISSING, summary="A leader's newest revision")
+@router.get("/{leader_id}", responses=MISSING, summary="Show a leader's newest revision")
 def get_leader(session: CurrentSession, leader_id: str, response: Response) -> store.Revision:
     """The newest revision, with its ETag."""
     found = session.read(lambda cursor, me: store.read_revision(cursor, me, leader_id))
@@ -218,7 +218,7 @@ def get_leader(session: CurrentSession, leader_id: str, response: Response) -> s
 
 
 @router.get(
-    "/{leader_id}/revisions/{number}", responses=MISSING, summary="One revision of a leader"
+    "/{leader_id}/revisions/{number}", responses=MISSING, summary="Show one revision of a leader"
 )
 def get_revision(
     session: CurrentSession, leader_id: str, number: Annotated[int, Path(ge=1, le=10**9)]
@@ -231,7 +231,7 @@ def get_revision(
     "/{leader_id}/revisions",
     status_code=201,
     responses=MISSING | STALE,
-    summary="Save on top of the revision named by If-Match",
+    summary="Save a new revision on top of the one in If-Match",
 )
 def post_revision(
     session: SavingSession,

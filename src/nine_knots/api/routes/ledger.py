@@ -141,7 +141,7 @@ class ShoppingList:
     words: str
 
 
-@router.get("", summary="What came on and off the spools")
+@router.get("", summary="List what came on and off the spools")
 def get_ledger(
     session: CurrentSession,
     units: System = "imperial",
@@ -163,7 +163,7 @@ def get_ledger(
     return LedgerPage(lines, total, cost_words(of_it, owned))
 
 
-@router.post("/tied", summary="Take off the spools what was tied or renewed")
+@router.post("/tied", summary="Record a tied or renewed leader")
 def post_tied_off(session: SavingSession, form: TiedForm) -> RecordedAct:
     """By the angler's own hand, knots and all; answers what to undo it by."""
     only = frozenset(form.pieces) if form.pieces is not None else None
@@ -178,7 +178,7 @@ def post_tied_off(session: SavingSession, form: TiedForm) -> RecordedAct:
         for design_count in form.wanted
         for piece in only
     ):
-        raise OutOfRange("There is no such piece in it.", where="pieces", hint="Count from 0.")
+        raise OutOfRange("The leader has no such piece.", where="pieces", hint="Count from 0.")
 
     wanted = _counted(form.wanted)
     rigs = [
@@ -213,7 +213,7 @@ def post_tied_off(session: SavingSession, form: TiedForm) -> RecordedAct:
     return session.save(take, told)
 
 
-@router.post("/taken", responses=MISSING, summary="Take some off one spool")
+@router.post("/taken", responses=MISSING, summary="Record what was taken off a spool")
 def post_taken(session: SavingSession, form: TakenForm) -> RecordedAct:
     """Lost, thrown away, given away, or a tippet renewed by the water."""
 
@@ -228,7 +228,7 @@ def post_taken(session: SavingSession, form: TakenForm) -> RecordedAct:
     return session.save(take, told)
 
 
-@router.post("/{act_id}/undo", responses=MISSING, summary="Take an act back")
+@router.post("/{act_id}/undo", responses=MISSING, summary="Undo an act")
 def post_undo(session: CurrentSession, act_id: str) -> RecordedAct:
     """What it took is on the spools again; asked twice, it is done once."""
 
@@ -241,16 +241,16 @@ def post_undo(session: CurrentSession, act_id: str) -> RecordedAct:
     return session.write(undo)
 
 
-@router.post("/shopping", summary="What is to be bought")
+@router.post("/shopping", summary="List what to buy")
 def post_shopping(session: CurrentSession, form: ShoppingRequest) -> ShoppingList:
     """What the next leaders lack, what is low, what is old; nothing is stored."""
     rows = _shopping(session, form)
     said = count_words(len(rows), "thing")
-    words = f"To buy: {said}." if rows else "Nothing needs buying: the shelf has enough of all."
+    words = f"To buy: {said}." if rows else "Nothing to buy: the shelf has enough."
     return ShoppingList(rows, words)
 
 
-@router.post("/shopping/csv", response_class=Response, summary="The same as a CSV file")
+@router.post("/shopping/csv", response_class=Response, summary="Export the shopping list as CSV")
 def post_shopping_csv(session: CurrentSession, form: ShoppingRequest) -> Response:
     """What, and why."""
     return file_answer(write_shopping(_shopping(session, form)), "to buy", "csv")
@@ -273,7 +273,7 @@ def _amount(stock_item: Stock, form: TakenForm) -> float:
         if not isinstance(stock_item, Packet):
             return parse_length(form.amount, form.units, most_m=MOST_LEFT_M)
         if not form.amount.strip().isdigit() or not 1 <= int(form.amount) <= 500:
-            raise Unreadable(f"“{form.amount}” is no count of tapers.", hint="Write 1, or 2.")
+            raise Unreadable(f"“{form.amount}” is not a number of tapers.", hint="Write 1, or 2.")
         return float(form.amount)
 
 

@@ -28,7 +28,7 @@ class LightAnswer:
     words: str
 
 
-@router.get("/{place_id}/light", responses=MISSING, summary="When it is light at a water")
+@router.get("/{place_id}/light", responses=MISSING, summary="Show sunrise and sunset at a water")
 def get_light(
     session: CurrentSession,
     place_id: PathId,
@@ -38,15 +38,17 @@ def get_light(
     place = session.read(lambda cursor, me: read_place(cursor, me, place_id))
     if place.latitude is None or place.longitude is None:
         raise NotFound(
-            "Its place on the map is not known.",
+            "This water has no location.",
             where="latitude",
-            hint="Give its latitude and longitude under Rules and place.",
+            hint="Enter its latitude and longitude under Rules and place.",
         )
     now = datetime.now().astimezone()
     try:
         on = datetime.fromisoformat(day) if day else now
     except ValueError as error:
-        raise Unreadable(f"“{day}” is no day.", where="day", hint="Write 2026-06-21.") from error
+        raise Unreadable(
+            f"“{day}” is not a date.", where="day", hint="Write 2026-06-21."
+        ) from error
     zone = on.astimezone().tzinfo
     assert zone is not None
     return _answer(light_of(place.latitude, place.longitude, on.date(), zone))

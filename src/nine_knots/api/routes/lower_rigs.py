@@ -43,7 +43,9 @@ class KeepRequest(Form):
 
     title: Typed = Field(examples=["riffle"])
     design: Design = Field(examples=[DESIGN])
-    joint: int | None = Field(default=None, ge=0, le=100, description="of the ring; the uppermost")
+    joint: int | None = Field(
+        default=None, ge=0, le=100, description="joint of the ring; empty for the uppermost"
+    )
     units: System = "imperial"
 
 
@@ -51,7 +53,9 @@ class SwapRequest(Form):
     """A design whose lower rig is to be another."""
 
     design: Design = Field(examples=[DESIGN])
-    joint: int | None = Field(default=None, ge=0, le=100, description="of the ring; the uppermost")
+    joint: int | None = Field(
+        default=None, ge=0, le=100, description="joint of the ring; empty for the uppermost"
+    )
 
 
 class AloneRequest(Form):
@@ -60,19 +64,19 @@ class AloneRequest(Form):
     situation: Situation = Field(examples=[SITUATION])
 
 
-@router.get("", summary="The lower rigs that are kept")
+@router.get("", summary="List lower rigs")
 def get_lower_rigs(session: CurrentSession, units: System = "imperial") -> list[LowerRigCard]:
     """By name."""
     return session.read(lambda cursor, me: _cards(cursor, me, Units(units)))
 
 
-@router.post("", summary="Keep what hangs below a ring or swivel")
+@router.post("", summary="Save the rig below a ring or swivel")
 def post_lower_rig(session: SavingSession, asked: KeepRequest) -> LowerRigCard:
     """Another of the same name gives way to it."""
     title = asked.title.strip()
     if not title or len(title) > LONGEST_NAME:
         raise Unreadable(
-            "A lower rig is kept by its name.", where="title", hint="Call it riffle, hole or dry."
+            "A lower rig needs a name.", where="title", hint="Call it riffle, hole or dry."
         )
     day = asked.design.situation
     rig = lower_rig_of(title, asked.design.leader, day.fly, asked.joint)
@@ -82,7 +86,7 @@ def post_lower_rig(session: SavingSession, asked: KeepRequest) -> LowerRigCard:
     )
 
 
-@router.post("/{rig_id}/swap", summary="Hang a kept lower rig on a design", responses=MISSING)
+@router.post("/{rig_id}/swap", summary="Put a saved lower rig on a design", responses=MISSING)
 def post_swap(session: CurrentSession, rig_id: str, asked: SwapRequest) -> Design:
     """The design with it below its ring or swivel, and with its fly; nothing is stored."""
     rig = session.read(lambda cursor, me: read_lower_rig(cursor, me, rig_id))
@@ -91,7 +95,7 @@ def post_swap(session: CurrentSession, rig_id: str, asked: SwapRequest) -> Desig
     )
 
 
-@router.post("/{rig_id}/alone", summary="A kept lower rig as a design", responses=MISSING)
+@router.post("/{rig_id}/alone", summary="Show a lower rig as a design", responses=MISSING)
 def post_alone(session: CurrentSession, rig_id: str, asked: AloneRequest) -> Design:
     """To cut, tie and print it by itself; nothing is stored."""
     rig = session.read(lambda cursor, me: read_lower_rig(cursor, me, rig_id))
@@ -99,7 +103,7 @@ def post_alone(session: CurrentSession, rig_id: str, asked: AloneRequest) -> Des
     return _with_fly(alone, rig)
 
 
-@router.delete("/{rig_id}", status_code=204, summary="Forget a lower rig", responses=MISSING)
+@router.delete("/{rig_id}", status_code=204, summary="Delete a lower rig", responses=MISSING)
 def remove_lower_rig(session: CurrentSession, rig_id: str) -> Response:
     """Leaders that carry it keep it."""
     session.write(lambda cursor, me: delete_lower_rig(cursor, me, rig_id))

@@ -124,7 +124,7 @@ class _Read:
     told: MeasurementReading
 
 
-@router.get("", summary="What was measured")
+@router.get("", summary="List measurements")
 def get_measurements(
     session: CurrentSession,
     of_id: Annotated[str | None, Query(max_length=40, description="of one thing only")] = None,
@@ -142,7 +142,7 @@ def get_measurements(
     )
 
 
-@router.post("/micrometer", responses=MISSING, summary="Measure how thick a strand is")
+@router.post("/micrometer", responses=MISSING, summary="Measure a strand's diameter")
 def post_micrometer(session: SavingSession, form: MicrometerForm) -> MeasuredAnswer:
     """Mean, spread, ovality, beside the label; the strand is that thick from then on."""
     places = []
@@ -151,7 +151,7 @@ def post_micrometer(session: SavingSession, form: MicrometerForm) -> MeasuredAns
         if read:
             places.append(read)
     if not places:
-        raise Unreadable("Nothing was read yet.", where="places", hint="Measure round it once.")
+        raise Unreadable("There is no reading yet.", where="places", hint="Take one reading.")
     readings = MicrometerReadings(places=tuple(places))
 
     def read_of(cursor: DictCursor, me: str) -> _Read:
@@ -164,14 +164,16 @@ def post_micrometer(session: SavingSession, form: MicrometerForm) -> MeasuredAns
     return _answer(session, form, read_of)
 
 
-@router.post("/droop", responses=MISSING, summary="Measure how stiff a strand or a tip is")
+@router.post("/droop", responses=MISSING, summary="Measure the stiffness of a strand or a line tip")
 def post_droop(session: SavingSession, form: DroopForm) -> MeasuredAnswer:
     """Bending stiffness by the heavy elastica, with its uncertainty."""
     with field("length"):
         length_m = parse_length(form.length, form.units)
     drops = _several(form.drops, "drops", lambda text: parse_length(text, form.units))
     if not drops:
-        raise Unreadable("No drop was read yet.", where="drops", hint="Read how far it falls.")
+        raise Unreadable(
+            "There is no droop reading yet.", where="drops", hint="Read how far the end droops."
+        )
     with field("length"):
         readings = DroopReadings(length_m=length_m, drops_m=drops)
 
@@ -191,14 +193,14 @@ def post_droop(session: SavingSession, form: DroopForm) -> MeasuredAnswer:
     return _answer(session, form, read_of)
 
 
-@router.post("/jar", responses=MISSING, summary="Measure how fast a fly sinks")
+@router.post("/jar", responses=MISSING, summary="Measure a fly's sink rate")
 def post_jar(session: SavingSession, form: JarForm) -> MeasuredAnswer:
     """From times over a measured fall; its drag in the water follows."""
     with field("fall"):
         fall_m = parse_length(form.fall, form.units)
     times = _several(form.times, "times", parse_seconds)
     if not times:
-        raise Unreadable("No fall was timed yet.", where="times", hint="Time it falling once.")
+        raise Unreadable("No fall has been timed yet.", where="times", hint="Time one fall.")
     with field("fall"):
         readings = JarReadings(fall_m=fall_m, times_s=times)
 
@@ -211,7 +213,7 @@ def post_jar(session: SavingSession, form: JarForm) -> MeasuredAnswer:
     return _answer(session, form, read_of)
 
 
-@router.post("/stretch", responses=MISSING, summary="Measure how a strand stretches")
+@router.post("/stretch", responses=MISSING, summary="Measure a strand's stretch")
 def post_stretching(session: SavingSession, form: StretchingForm) -> MeasuredAnswer:
     """Stiffness by a weight on a length, and the set that stays."""
     with field("length"):
@@ -239,7 +241,7 @@ def post_stretching(session: SavingSession, form: StretchingForm) -> MeasuredAns
     return _answer(session, form, read_of)
 
 
-@router.post("/scale", responses=MISSING, summary="Measure what a fly weighs")
+@router.post("/scale", responses=MISSING, summary="Weigh a fly")
 def post_weighing(session: SavingSession, form: WeighingForm) -> MeasuredAnswer:
     """Wet, as it is cast, and dry."""
     dry, wet = (
@@ -248,7 +250,7 @@ def post_weighing(session: SavingSession, form: WeighingForm) -> MeasuredAnswer:
     )
     with field("wet"):
         if not dry and not wet:
-            raise Unreadable("Nothing was weighed yet.", hint="Weigh it once, best wet.")
+            raise Unreadable("There is no weight yet.", hint="Weigh it once, preferably wet.")
         readings = ScaleReadings(dry_kg=dry, wet_kg=wet)
 
     def read_of(cursor: DictCursor, me: str) -> _Read:
@@ -304,5 +306,5 @@ def _several(texts: Texts, where: str, parse: Callable[[str], float]) -> tuple[f
 def _tackle(cursor: DictCursor, me: str, tackle_id: str, kind: type[Thing]) -> Thing:
     item = read_tackle(cursor, me, tackle_id)
     if not isinstance(item, kind):
-        raise NotFound("There is no such fly or line in the kit.", where="of_id")
+        raise NotFound("That fly or line isn't in the kit.", where="of_id")
     return item

@@ -46,7 +46,7 @@ class LandingForm(Form):
     stroke: StrokeForm = Field(default_factory=StrokeForm)
     landed: Landed = Field(examples=["soft"])
     event_id: EventId | None = Field(
-        default=None, description="of the event at the water that tells it: it is learnt from once"
+        default=None, description="the event it comes from, so it counts only once"
     )
     units: System = "imperial"
 
@@ -73,13 +73,13 @@ class OwnCastAnswer:
     landings: tuple[LandingRow, ...]
 
 
-@router.get("", summary="What is known of the angler's cast")
+@router.get("", summary="Show the angler's own cast")
 def get_own_cast(session: CurrentSession, units: AskedUnits = "imperial") -> OwnCastAnswer:
     """The estimate and the landings behind it."""
     return session.read(lambda cursor, me: _answer(cursor, me, Units(units)))
 
 
-@router.post("/landings", summary="Tell how a leader landed", responses=WORKED_OUT)
+@router.post("/landings", summary="Record how a leader landed", responses=WORKED_OUT)
 async def post_landing(
     session: SavingSession, form: LandingForm, answering: CurrentAnswering
 ) -> OwnCastAnswer:
@@ -107,7 +107,7 @@ async def post_landing(
     )
 
 
-@router.delete("/landings/{landing_id}", summary="Forget a landing", responses=MISSING)
+@router.delete("/landings/{landing_id}", summary="Delete a landing", responses=MISSING)
 def delete_one_landing(
     session: CurrentSession, landing_id: str, units: AskedUnits = "imperial"
 ) -> OwnCastAnswer:

@@ -88,13 +88,13 @@ class KitRow:
     text: str | None
 
 
-@router.post("/read", summary="Read what is owned as it is said")
+@router.post("/read", summary="Parse what is owned")
 def post_read(form: OwnedForm) -> tuple[ParsedRow, ...]:
     """What each line is understood as, and what of it is presumed; nothing is stored."""
     return tuple(_row(line) for line in parse_owned_lines(form.text, Units(form.units)))
 
 
-@router.get("/starters", summary="Starter shelves")
+@router.get("/starters", summary="List starter shelves")
 def get_starters() -> tuple[StarterShelf, ...]:
     """What many begin with, as text to be pruned and put on the shelf."""
     return tuple(
@@ -102,19 +102,19 @@ def get_starters() -> tuple[StarterShelf, ...]:
     )
 
 
-@router.post("", summary="Put what was said on the shelf")
+@router.post("", summary="Add what was typed to the shelf")
 def post_owned(session: SavingSession, form: OwnedForm) -> OwnedAdded:
     """All of it or nothing: a line that cannot be read is refused by its number."""
     lines = parse_owned_lines(form.text, Units(form.units))
     if not lines:
-        raise Unreadable("Nothing was said.", where="text", hint="Write one thing a line.")
+        raise Unreadable("Nothing was entered.", where="text", hint="Enter one item per line.")
     unread = next((line for line in lines if line.understood is None), None)
     if unread is not None:
         raise Unreadable(f"Line {unread.number}: {unread.what}", where="text", hint=unread.hint)
     things = [line.understood for line in lines if line.understood is not None]
     if form.instead is not None and len(things) != 1:
         raise OutOfRange(
-            "One thing takes the place of one.", where="text", hint="Write a single line."
+            "Replace one item with exactly one item.", where="text", hint="Write a single line."
         )
     words = _counted_words([parsed.kind for parsed in things])
 
@@ -126,11 +126,11 @@ def post_owned(session: SavingSession, form: OwnedForm) -> OwnedAdded:
     return session.save(keep, lambda _cursor, _me, _made: OwnedAdded(words))
 
 
-@router.get("/kit", summary="Rods, lines and flies as they are said")
+@router.get("/kit", summary="List rods, lines and flies as text")
 def get_owned_kit(
     session: CurrentSession,
     units: Annotated[System, Query()] = "imperial",
-    retired: Annotated[bool, Query(description="those taken out instead")] = False,
+    retired: Annotated[bool, Query(description="list the removed ones instead")] = False,
 ) -> tuple[KitRow, ...]:
     """Each with the line by which it can be corrected."""
     shown = Units(units)

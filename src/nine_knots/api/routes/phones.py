@@ -92,7 +92,7 @@ class PairForm(Form):
     name: str = Field(default="phone", min_length=1, max_length=80)
 
 
-@router.get("", summary="Phones that are paired")
+@router.get("", summary="List paired phones")
 def get_phones(request: Request, session: CurrentSession) -> PhonesAnswer:
     """The last paired first, the revoked among them."""
     address = _address(request)
@@ -108,12 +108,14 @@ def get_phones(request: Request, session: CurrentSession) -> PhonesAnswer:
         for phone in session.read(list_phones)
     )
     words = (
-        "" if address else "The bench is open to this machine only: start it with ./start --lan."
+        ""
+        if address
+        else "The bench is available on this machine only. Start it with ./start --lan."
     )
     return PhonesAnswer(rows, address, words)
 
 
-@router.post("/code", responses=MISSING, summary="Ask for a code by which one phone is paired")
+@router.post("/code", responses=MISSING, summary="Create a pairing code for a phone")
 def post_code(
     request: Request, session: CurrentSession, form: PairingForm | None = None
 ) -> PairingCode:
@@ -124,7 +126,7 @@ def post_code(
     address, day = _address(request), (form.plan_id if form else "") or None
     if not address:
         raise CannotCompute(
-            "The bench is open to this machine only.",
+            "The bench is available on this machine only.",
             where="code",
             hint="Start it with ./start --lan, and a phone at home can be paired.",
         )
@@ -149,7 +151,7 @@ def pairing_url(address: str, code: str) -> str:
     return f"{address}/water/pair#{code}"
 
 
-@router.post("/pair", responses=TRIED, summary="Pair a phone by its code")
+@router.post("/pair", responses=TRIED, summary="Pair a phone")
 def post_pair(
     request: Request, response: Response, calling: CurrentCalling, form: PairForm
 ) -> PairedPhone:
@@ -169,7 +171,7 @@ def post_pair(
             whose = read_settings(cursor, found.angler_id).name
             on = datetime.fromisoformat(plan.on).replace(tzinfo=UTC)
             ends_at = max(on, datetime.now(UTC)) + GUESTS_DAY
-            words = f"{capitalised(name)} is for “{plan.title}” with {whose}, and for nothing else."
+            words = f"{capitalised(name)} is for “{plan.title}” with {whose}only."
         add_phone(cursor, found.angler_id, name, hash_of(token), plan_id, ends_at)
         forget_tries_of(cursor, calling, "pairing", calling.address)
         return PairedPhone(words, plan_id or "")
@@ -179,7 +181,7 @@ def post_pair(
         raise WrongCode(
             "This code is wrong or has expired.",
             where="code",
-            hint="At the bench, under My things, ask for another: it is good for ten minutes.",
+            hint="Create another at the bench, under My things. It is valid for ten minutes.",
         )
     response.set_cookie(
         COOKIE,
@@ -197,13 +199,13 @@ def post_pair(
     "/authority.crt",
     response_class=Response,
     responses=MISSING,
-    summary="The authority that vouches for this bench at home",
+    summary="Download this bench's certificate authority",
 )
 def get_authority(request: Request) -> Response:
     """To be installed on the phone once, so that it trusts the bench: a certificate (PEM)."""
     door: LanAccess | None = request.app.state.door
     if door is None:
-        raise NotFound("The bench is open to this machine only.", hint="Start it with --lan.")
+        raise NotFound("The bench is available on this machine only.", hint="Start it with --lan.")
     disposition = 'attachment; filename="nine-knots-bench.crt"'
     return Response(
         door.authority,
@@ -212,7 +214,7 @@ def get_authority(request: Request) -> Response:
     )
 
 
-@router.delete("/{phone_id}", status_code=204, responses=MISSING, summary="Revoke a phone")
+@router.delete("/{phone_id}", status_code=204, responses=MISSING, summary="Remove a phone")
 def remove_phone(session: CurrentSession, phone_id: PathId) -> Response:
     """It comes in no more; what it sent stays."""
     session.write(lambda cursor, me: revoke_phone(cursor, me, phone_id))

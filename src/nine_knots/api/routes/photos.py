@@ -49,7 +49,7 @@ class PhotoKept:
     new: bool
 
 
-@router.post("", summary="Send a photo")
+@router.post("", summary="Upload a photo")
 async def post_photo(
     session: CurrentSession, form: PhotoForm, isolated: CurrentIsolated
 ) -> PhotoKept:
@@ -66,10 +66,12 @@ def _bytes(text: str) -> bytes:
     try:
         return b64decode(text, validate=True)
     except (Error, ValueError) as broken:
-        raise FileRefused("The photo is no base 64.", where="image", hint="Send it so.") from broken
+        raise FileRefused(
+            "The photo is not valid base64.", where="image", hint="Encode it as base64."
+        ) from broken
 
 
-@router.get("", summary="Which photos are here")
+@router.get("", summary="List photos")
 def get_photos(
     session: CurrentSession, plan_id: Annotated[EventId, Query(description="of one day")]
 ) -> tuple[str, ...]:
@@ -78,7 +80,7 @@ def get_photos(
     return session.read(lambda cursor, me: list_photos(cursor, me, plan_id))
 
 
-@router.get("/files/log.zip", response_class=Response, summary="The log with its photos")
+@router.get("/files/log.zip", response_class=Response, summary="Export the log with its photos")
 def get_log_zip(session: CurrentSession) -> Response:
     """``log.json``, format nine-knots-log, and each photo as a file in ``photos``."""
     with NamedTemporaryFile(suffix=".zip", delete=False) as file:
@@ -109,7 +111,7 @@ def get_photo(session: CurrentSession, name: PhotoName) -> Response:
     return Response(image, media_type="image/jpeg")
 
 
-@router.delete("/{name}", status_code=204, responses=MISSING, summary="Throw a photo away")
+@router.delete("/{name}", status_code=204, responses=MISSING, summary="Delete a photo")
 def delete_photo(session: CurrentSession, name: PhotoName) -> None:
     """For good: its event stays, and tells that there was one."""
     session.write(lambda cursor, me: drop_photo(cursor, me, name))

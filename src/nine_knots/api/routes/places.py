@@ -101,7 +101,7 @@ class PlaceCard:
     words: str
 
 
-@router.get("", summary="All waters")
+@router.get("", summary="List waters")
 def get_places(session: CurrentSession) -> tuple[PlaceCard, ...]:
     """By name."""
     return tuple(
@@ -124,7 +124,7 @@ def post_place(session: SavingSession, form: PlaceForm) -> PlaceReading:
     )
 
 
-@router.get("/{place_id}", responses=MISSING, summary="A water at a level")
+@router.get("/{place_id}", responses=MISSING, summary="Show a water at a level")
 def get_place(
     session: CurrentSession,
     place_id: PathId,
@@ -144,21 +144,21 @@ def get_place(
     return session.read(lambda cursor, me: _reading(cursor, me, place_id, level_m, units, tide))
 
 
-@router.put("/{place_id}", responses=MISSING, summary="Write a water anew")
+@router.put("/{place_id}", responses=MISSING, summary="Change a water")
 def put_place(session: CurrentSession, place_id: PathId, form: PlaceForm) -> PlaceReading:
     """Its name, kind, rules and notes; the stretches stay."""
     fields = _fields(form)
     return changed_place(session, place_id, lambda place: place.evolve(**fields), "imperial")
 
 
-@router.delete("/{place_id}", status_code=204, responses=MISSING, summary="Forget a water")
+@router.delete("/{place_id}", status_code=204, responses=MISSING, summary="Delete a water")
 def remove_place(session: CurrentSession, place_id: PathId) -> Response:
     """With its stretches and notes."""
     session.write(lambda cursor, me: delete_place(cursor, me, place_id))
     return Response(status_code=204)
 
 
-@router.post("/{place_id}/stretches", responses=MISSING, summary="Add a stretch, or write one anew")
+@router.post("/{place_id}/stretches", responses=MISSING, summary="Add or change a stretch")
 def post_stretch(session: SavingSession, place_id: PathId, form: StretchForm) -> PlaceReading:
     """At the end of the others, or in its place; what was noted of it at levels stays."""
     depth_m, pace = texts.depth_m(form.depth, form.units), texts.pace_m_s(form.pace, form.units)
@@ -197,9 +197,7 @@ def post_stretch(session: SavingSession, place_id: PathId, form: StretchForm) ->
     )
 
 
-@router.delete(
-    "/{place_id}/stretches/{stretch_id}", responses=MISSING, summary="Leave a stretch out"
-)
+@router.delete("/{place_id}/stretches/{stretch_id}", responses=MISSING, summary="Delete a stretch")
 def remove_stretch(
     session: CurrentSession, place_id: PathId, stretch_id: StretchId, units: System = "imperial"
 ) -> PlaceReading:
@@ -217,7 +215,7 @@ def remove_stretch(
 @router.post(
     "/{place_id}/stretches/{stretch_id}/levels",
     responses=MISSING,
-    summary="Note what a stretch is like at a level",
+    summary="Add a note about a stretch at a level",
 )
 def post_level(
     session: SavingSession, place_id: PathId, stretch_id: StretchId, form: LevelForm
@@ -243,7 +241,7 @@ def post_level(
 @router.delete(
     "/{place_id}/stretches/{stretch_id}/levels/{number}",
     responses=MISSING,
-    summary="Take a note back",
+    summary="Delete a note",
 )
 def remove_level(
     session: CurrentSession,
@@ -294,7 +292,7 @@ def _with_notes(
     if old is None:
         raise _no_stretch()
     if drop is not None and drop >= len(old.levels):
-        raise NotFound("There is no such note.", where="number")
+        raise NotFound("That note doesn't exist.", where="number")
     kept = tuple(note for number, note in enumerate(old.levels) if number != drop)
     with field("level"):
         made = old.evolve(levels=(*kept, *((add,) if add else ())))
@@ -319,7 +317,9 @@ def _fields(form: PlaceForm) -> dict[str, Any]:
     longitude = texts.degrees(form.longitude, 180.0, "longitude")
     if (latitude is None) != (longitude is None):
         raise Unreadable(
-            "A place has a latitude and a longitude.", where="longitude", hint="Give both, or none."
+            "A location needs both latitude and longitude.",
+            where="longitude",
+            hint="Enter both, or neither.",
         )
     return {
         "title": form.title.strip(),
@@ -333,5 +333,5 @@ def _fields(form: PlaceForm) -> dict[str, Any]:
 
 def _no_stretch() -> NotFound:
     return NotFound(
-        "There is no such stretch.", where="stretch_id", hint="Choose one of the water."
+        "That stretch doesn't exist.", where="stretch_id", hint="Choose one of the water."
     )

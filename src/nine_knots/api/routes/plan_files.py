@@ -22,7 +22,7 @@ router = APIRouter(prefix="/api/v1/plans", tags=["plans"], responses=RESPONSES)
     "/{plan_id}/pack.html",
     response_class=Response,
     responses=MISSING,
-    summary="A packed day as one file for a phone without a network",
+    summary="Export a packed day as one offline page",
 )
 def get_one_file(request: Request, session: CurrentSession, plan_id: PathId) -> Response:
     """Everything inside: opened from the phone's files, its log comes home as a file."""
@@ -31,7 +31,7 @@ def get_one_file(request: Request, session: CurrentSession, plan_id: PathId) -> 
     )
     built = request.app.state.built
     if built is None or not (built / "water").is_dir():
-        raise NotFound("The view at the water is not built here.", hint="Start with ./start.")
+        raise NotFound("The phone's view isn't built.", hint="Run ./start.")
     return file_answer(write_one_file(built / "water", body), title, "html")
 
 
@@ -39,7 +39,7 @@ def get_one_file(request: Request, session: CurrentSession, plan_id: PathId) -> 
     "/{plan_id}/card.pdf",
     response_class=Response,
     responses=MISSING,
-    summary="A packed day as a card to print, A5 on both sides",
+    summary="Export a packed day as a card to print (A5, two-sided)",
 )
 def get_card(session: CurrentSession, plan_id: PathId) -> Response:
     """Good enough to fish by if the phone drowns."""
@@ -50,7 +50,7 @@ def get_card(session: CurrentSession, plan_id: PathId) -> Response:
         pack = adapter_of(PackTask).validate_json(body)
     except ValidationError as error:
         raise NotFound(
-            "An earlier program packed this day otherwise.", hint="Pack it anew, then print."
+            "This day was packed by an earlier version.", hint="Pack it again, then print."
         ) from error
     return file_of(f"{pack.title}, card", "pdf").response(write_day_card(pack))
 
@@ -59,7 +59,7 @@ def get_card(session: CurrentSession, plan_id: PathId) -> Response:
     "/{plan_id}/calendar.ics",
     response_class=Response,
     responses=MISSING,
-    summary="The plan for a calendar",
+    summary="Export a plan for a calendar",
 )
 def get_calendar(session: CurrentSession, plan_id: PathId) -> Response:
     """An iCalendar file (RFC 5545): each stretch an entry in local time."""

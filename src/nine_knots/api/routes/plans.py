@@ -87,7 +87,7 @@ class WorkRequest(Form):
     units: System = "imperial"
 
 
-@router.get("", summary="All planned days")
+@router.get("", summary="List planned days")
 def get_plans(session: CurrentSession) -> tuple[PlanCard, ...]:
     """The latest first."""
     plans, waters, fished, packed = session.read(
@@ -122,13 +122,13 @@ def post_plan(session: SavingSession, form: PlanForm) -> PlanAnswer:
     )
 
 
-@router.get("/{plan_id}", responses=MISSING, summary="A planned day")
+@router.get("/{plan_id}", responses=MISSING, summary="Show a planned day")
 def get_plan(session: CurrentSession, plan_id: PathId, units: System = "imperial") -> PlanAnswer:
     """As it can be typed again."""
     return session.read(lambda cursor, me: _answer(cursor, me, plan_id, units))
 
 
-@router.put("/{plan_id}", responses=MISSING, summary="Write a plan anew")
+@router.put("/{plan_id}", responses=MISSING, summary="Change a plan")
 def put_plan_anew(session: CurrentSession, plan_id: PathId, form: PlanForm) -> PlanAnswer:
     """What was packed of it stays till it is packed again."""
 
@@ -139,16 +139,16 @@ def put_plan_anew(session: CurrentSession, plan_id: PathId, form: PlanForm) -> P
     return session.write(write)
 
 
-@router.delete("/{plan_id}", status_code=204, responses=MISSING, summary="Forget a plan")
+@router.delete("/{plan_id}", status_code=204, responses=MISSING, summary="Delete a plan")
 def remove_plan(session: CurrentSession, plan_id: PathId) -> Response:
     """One that was fished stays: its log is read by it."""
 
     def forget(cursor: DictCursor, me: str) -> None:
         if list_events(cursor, me, plan_id):
             raise OutOfRange(
-                "This day was fished: what happened is read by its plan.",
+                "This day has been fished, and its log needs the plan.",
                 where="plan_id",
-                hint="Keep it; name it otherwise if it is in the way.",
+                hint="Keep the plan. You can rename it.",
             )
         delete_plan(cursor, me, plan_id)
 
@@ -159,7 +159,7 @@ def remove_plan(session: CurrentSession, plan_id: PathId) -> Response:
 @router.post(
     "/work",
     responses={**MISSING, **WORKED_OUT, 200: {"content": EVENTS}},
-    summary="Work a plan out",
+    summary="Work out a plan",
     response_model=PlanReading,
 )
 async def post_work(
@@ -200,7 +200,7 @@ async def post_pack(
 @router.get(
     "/{plan_id}/pack",
     responses=MISSING,
-    summary="What was packed of a day",
+    summary="Show a packed day",
     response_model=DayPack,
 )
 def get_pack(session: CurrentSession, plan_id: PathId) -> Response:
@@ -286,4 +286,4 @@ def _worked(kept: str, units: System) -> PlanReading | None:
 
 
 def _water(place: Place | None) -> str:
-    return place.title if place else "a water that is gone"
+    return place.title if place else "a deleted water"

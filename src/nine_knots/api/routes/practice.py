@@ -54,13 +54,13 @@ class PracticeRow:
     ties: tuple[TyingAttempt, ...]
 
 
-@router.get("", summary="What to tie next")
+@router.get("", summary="Show what to practise next")
 def get_practice(session: CurrentSession) -> tuple[PracticeRow, ...]:
     """All knots, what is due first."""
     return session.read(_rows)
 
 
-@router.post("", summary="Tell of a knot just tied")
+@router.post("", summary="Record a practice knot")
 def post_attempt(session: SavingSession, form: AttemptForm) -> tuple[PracticeRow, ...]:
     """Keep the attempt and say what to tie next."""
     made = Attempt(knot=form.knot, seconds=form.seconds, rated=form.rated, at=datetime.now(UTC))

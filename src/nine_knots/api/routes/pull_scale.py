@@ -64,9 +64,7 @@ def post_scale(request: Request, session: SavingSession, form: ScaleForm) -> Pul
 def _alone_at_the_scale() -> Iterator[None]:
     """One reading at a time, so that a silent scale keeps nobody else waiting."""
     if not _at_the_scale.acquire(blocking=False):
-        raise TooBusy(
-            "The scale is being read already.", retry_s=2, hint="Wait for that pull to end."
-        )
+        raise TooBusy("The scale is already in use.", retry_s=2, hint="Wait for that pull to end.")
     try:
         yield
     finally:

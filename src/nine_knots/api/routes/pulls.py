@@ -114,7 +114,7 @@ class PullsAnswer:
     read: str
 
 
-@router.get("", summary="Pull tests and what they say")
+@router.get("", summary="List pull tests and what they show")
 def get_pulls(
     session: CurrentSession,
     units: AskedUnits = "imperial",
@@ -128,7 +128,7 @@ def get_pulls(
     )
 
 
-@router.post("", summary="Note where a knot broke", responses=MISSING)
+@router.post("", summary="Record a pull test", responses=MISSING)
 def post_pull(session: SavingSession, form: PullForm) -> PullsAnswer:
     """Keep a reading as typed."""
     with field("broke"):
@@ -140,7 +140,7 @@ def post_pull(session: SavingSession, form: PullForm) -> PullsAnswer:
     )
 
 
-@router.post("/aside", summary="Set tests aside, or count them again", responses=MISSING)
+@router.post("/aside", summary="Exclude or include pull tests", responses=MISSING)
 def post_aside(session: CurrentSession, form: AsideForm) -> PullsAnswer:
     """They stay on the list either way."""
 
@@ -151,7 +151,7 @@ def post_aside(session: CurrentSession, form: AsideForm) -> PullsAnswer:
     return session.write(change)
 
 
-@router.post("/deletion", summary="Forget tests", responses=MISSING)
+@router.post("/deletion", summary="Delete pull tests", responses=MISSING)
 def post_deletion(session: CurrentSession, form: ChosenForm) -> PullsAnswer:
     """For readings that were none: a slip of the key, a wrong file. They are gone for good."""
 
@@ -162,14 +162,14 @@ def post_deletion(session: CurrentSession, form: ChosenForm) -> PullsAnswer:
     return session.write(forget)
 
 
-@router.get("/csv", response_class=Response, summary="Write all pull tests as CSV")
+@router.get("/csv", response_class=Response, summary="Export pull tests as CSV")
 def get_csv(session: CurrentSession) -> Response:
     """The file, in newtons."""
     kept = reversed(session.read(list_tests))
     return file_answer(write_pulls(tuple(PullRow(k.test, k.line) for k in kept)), "pulls", "csv")
 
 
-@router.post("/csv", summary="Take pull tests from a CSV")
+@router.post("/csv", summary="Import pull tests from CSV")
 def post_csv(session: SavingSession, form: CsvForm) -> PullsAnswer:
     """All of its rows, or none where one is no pull test."""
     rows = read_pulls(form.text)
@@ -261,7 +261,7 @@ def _belief_line(told: TestSums) -> BeliefLine:
         knot=now.knot,
         family=now.family,
         words=f"From memory {now.prior:.0%}; after {count} of yours {now.posterior:.0%}, give or "
-        f"take {likely:.0%}. Every leader with it is reckoned so.",
+        f"take {likely:.0%}. Every leader with this knot uses it.",
         low=low,
         high=high,
         prior=density(now.prior, now.prior_spread, low, high),

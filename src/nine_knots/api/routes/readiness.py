@@ -8,7 +8,7 @@ from nine_knots.api.problems import RESPONSES
 router = APIRouter(prefix="/api/v1/readiness", tags=["readiness"], responses=RESPONSES)
 
 
-@router.get("", summary="Whether simulations can be asked for yet")
+@router.get("", summary="Show whether simulations are ready")
 async def get_readiness(request: Request) -> Readiness:
     """On a first start they are compiled, once; what is asked for meanwhile waits."""
     watch: ReadinessWatch | None = request.app.state.watch

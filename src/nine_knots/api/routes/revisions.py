@@ -41,7 +41,7 @@ class Differences:
     words: tuple[str, ...]
 
 
-@router.get("/{leader_id}/revisions", responses=MISSING, summary="All revisions of a leader")
+@router.get("/{leader_id}/revisions", responses=MISSING, summary="List a leader's revisions")
 def get_revisions(
     session: CurrentSession, leader_id: str, units: System = "imperial"
 ) -> tuple[RevisionCard, ...]:
@@ -54,9 +54,7 @@ def get_revisions(
     )
 
 
-@router.get(
-    "/{leader_id}/differences", responses=MISSING, summary="What differs between two revisions"
-)
+@router.get("/{leader_id}/differences", responses=MISSING, summary="Compare two revisions")
 def get_differences(
     session: CurrentSession,
     leader_id: str,
@@ -78,10 +76,10 @@ def _card(
     number: int, saved_at: str, design: Design | None, older: Design | None, units: Units
 ) -> RevisionCard:
     if design is None:
-        said = ("It cannot be read; nothing of it is lost.",)
+        said = ("It can't be read. Nothing is lost.",)
         return RevisionCard(number, saved_at, "damaged", "", "", (), (), said, damaged=True)
     leader = design.leader
-    changed = differences(older, design, units) if older is not None else ("As it was begun.",)
+    changed = differences(older, design, units) if older is not None else ("The first version.",)
     return RevisionCard(
         number=number,
         saved_at=saved_at,

@@ -24,7 +24,7 @@ class WhatIfRequest(ThrowRequest):
 
 @router.post(
     "/what-if",
-    summary="Ask how it opens in another wind, by another stroke or fly",
+    summary="Show how it opens in another wind, or with another stroke or fly",
     response_model=WhatIf,
 )
 async def post_what_if(
@@ -39,7 +39,7 @@ async def post_what_if(
 
 @router.post(
     "",
-    summary="Ask what matters and how sure it is",
+    summary="Show what the verdict depends on and how sure it is",
     response_model=MattersReading,
     responses={200: {"content": EVENTS}},
 )

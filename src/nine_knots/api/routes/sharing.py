@@ -75,26 +75,29 @@ class ImportResult:
     words: str
 
 
-@router.post("/qr", response_class=Response, summary="A leader as a QR code")
+@router.post("/qr", response_class=Response, summary="Show a leader as a QR code")
 def post_qr(form: DesignForm) -> Response:
     """An SVG picture; the leader's notes go with it, the angler's name does not."""
     return Response(qr_svg(qr_text(form.design)), media_type="image/svg+xml")
 
 
-@router.post("/scan", summary="Read a leader out of a QR code's text")
+@router.post("/scan", summary="Read a leader from a QR code's text")
 def post_scan(session: CurrentSession, form: ScanForm) -> FittedDesign:
     """The leader of one's own spools; nothing is stored."""
     return _fitted(session, read_qr(form.text), Units(form.units))
 
 
-@router.post("/fit", summary="Make somebody else's leader of one's own spools")
+@router.post("/fit", summary="Rebuild a leader from the angler's own spools")
 def post_fit(session: CurrentSession, form: DesignForm) -> FittedDesign:
     """Of the nearest that are owned, with what differs; nothing is stored."""
     return _fitted(session, form.design, Units(form.units))
 
 
 @router.post(
-    "/file", response_class=Response, responses=MISSING, summary="Several leaders as one file"
+    "/file",
+    response_class=Response,
+    responses=MISSING,
+    summary="Export several leaders as one file",
 )
 def post_file(session: CurrentSession, form: ChosenLeaders) -> Response:
     """Their newest revisions with their labels, as JSON."""
@@ -113,7 +116,7 @@ def post_file(session: CurrentSession, form: ChosenLeaders) -> Response:
     return file_answer(write_leaders(leaders), name, "json")
 
 
-@router.post("/leaders", summary="Put a file's leaders on the shelf")
+@router.post("/leaders", summary="Import leaders to the shelf")
 async def post_shared_leaders(
     session: SavingSession, isolated: CurrentIsolated, form: FileForm
 ) -> ImportResult:

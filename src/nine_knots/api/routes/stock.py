@@ -52,7 +52,7 @@ from nine_knots.words.stock_row import ShelfContext, StockRow, stock_row
 
 router = APIRouter(prefix="/api/v1/stock", tags=["stock"], responses=RESPONSES)
 MOST_NAMED = 4
-Bought = Annotated[str, Field(pattern=r"^(\d{4}-\d\d-\d\d)?$", description="a day, or nothing")]
+Bought = Annotated[str, Field(pattern=r"^(\d{4}-\d\d-\d\d)?$", description="a date, or empty")]
 LINKS: dict[int | str, dict[str, Any]] = {
     200: {
         "links": {
@@ -116,11 +116,11 @@ def _load(text: str, system: System) -> float | None:
         return parse_load(text, system) if text.strip() else None
 
 
-@router.get("", summary="All spools and packets owned")
+@router.get("", summary="List spools and packets")
 def get_stock(
     session: CurrentSession,
     units: System = "imperial",
-    retired: Annotated[bool, Query(description="those taken off the shelf instead")] = False,
+    retired: Annotated[bool, Query(description="list the removed ones instead")] = False,
 ) -> list[StockRow]:
     """The shelf, by material and thickness."""
     stock, lying = session.read(
@@ -129,7 +129,7 @@ def get_stock(
     return [stock_row(stock_item, Units(units), lying) for stock_item in stock]
 
 
-@router.post("/spools", responses=LINKS, summary="Add a spool, or write one anew")
+@router.post("/spools", responses=LINKS, summary="Add or change a spool")
 def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
     """Read the typed figures and keep the spool."""
     shown = Units(form.units)
@@ -162,7 +162,7 @@ def post_spool(session: SavingSession, form: SpoolForm) -> StockRow:
     return _put(session, spool, shown)
 
 
-@router.post("/packets", summary="Add a packet of knotless leaders, or write one anew")
+@router.post("/packets", summary="Add or change a packet of knotless leaders")
 def post_packet(session: SavingSession, form: PacketForm) -> StockRow:
     """Read the typed figures and keep the packet."""
     shown = Units(form.units)
@@ -225,9 +225,11 @@ def _day(text: str) -> Day | None:
         try:
             day = date.fromisoformat(text)
         except ValueError as error:
-            raise Unreadable(f"“{text}” is no day.", hint="Write it as 2024-05-17.") from error
+            raise Unreadable(f"“{text}” is not a date.", hint="Write it as 2024-05-17.") from error
         if not date(1950, 1, 1) <= day <= datetime.now(UTC).date() + timedelta(days=1):
-            raise OutOfRange(f"Nothing was bought on {text}.", hint="Give a day that has been.")
+            raise OutOfRange(
+                f"That date is in the future: {text}.", hint="Enter today or an earlier date."
+            )
         return text
 
 
@@ -242,9 +244,7 @@ def _size(form: SpoolForm) -> tuple[float, float | None, bool]:
         return across_m, label_n, False
     with field("diameter"):
         if label_n is None:
-            raise Unreadable(
-                "Neither diameter nor label was given.", hint="Write .018, 5X or 30 lb."
-            )
+            raise Unreadable("Enter a diameter or a label.", hint="Write .018, 5X or 30 lb.")
         return labelled_diameter_m(label_n, form.material), label_n, True
 
 
@@ -278,12 +278,12 @@ class SpoolUseAnswer:
     words: str
 
 
-@router.get("/{spool_id}/use", summary="Ask which saved leaders a spool is in")
+@router.get("/{spool_id}/use", summary="List the saved leaders that use a spool")
 def get_use(session: CurrentSession, spool_id: str) -> SpoolUseAnswer:
     """As they stand; what is changed of the spool changes none of them."""
     titles = session.read(lambda cursor, me: leaders_with(cursor, me, spool_id))
     if not titles:
-        return SpoolUseAnswer((), "No saved leader is tied of it.")
+        return SpoolUseAnswer((), "No saved leader uses it.")
     shown = list(titles[:MOST_NAMED])
     more = len(titles) - len(shown)
     names = join_words([*shown, f"{count_words(more, 'other')}"] if more else shown)
@@ -293,7 +293,9 @@ def get_use(session: CurrentSession, spool_id: str) -> SpoolUseAnswer:
     )
 
 
-@router.post("/{spool_id}/ends", responses=MISSING, summary="Put two ends of the same together")
+@router.post(
+    "/{spool_id}/ends", responses=MISSING, summary="Combine two spools of the same material"
+)
 def post_ends(session: SavingSession, spool_id: str, form: OtherEnd) -> StockRow:
     """What the other holds goes on this one; the other is taken off the shelf. Undone in the
     ledger."""
@@ -320,7 +322,10 @@ def remove_stock(session: CurrentSession, spool_id: str) -> Response:
 
 
 @router.post(
-    "/{spool_id}/restore", status_code=204, responses=MISSING, summary="Put it back on the shelf"
+    "/{spool_id}/restore",
+    status_code=204,
+    responses=MISSING,
+    summary="Put a spool back on the shelf",
 )
 def put_back_stock(session: CurrentSession, spool_id: str) -> Response:
     """A spool that was taken off is there again, with what it held."""

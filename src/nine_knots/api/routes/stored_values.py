@@ -67,7 +67,7 @@ class DamagedBody(BaseModel):
     body: str
 
 
-@router.post("/leaders", summary="Bring leaders up to today's version")
+@router.post("/leaders", summary="Upgrade leaders of an older version")
 def post_leaders(asked: OldLeaders) -> list[UpgradedLeader]:
     """One answer for each, in their order; nothing is stored."""
     return [_brought_up(asked.version, item) for item in asked.leaders]
@@ -80,7 +80,7 @@ def _brought_up(version: int, leader: dict[str, Any]) -> UpgradedLeader:
         return UpgradedLeader(leader=None, why=damage.what)
 
 
-@router.get("/damaged", summary="All that cannot be read")
+@router.get("/damaged", summary="List damaged rows")
 def get_damaged(session: CurrentSession) -> list[DamagedCard]:
     """Rows that no version known reads; they hide none of the others."""
     return [
@@ -93,7 +93,7 @@ def get_damaged(session: CurrentSession) -> list[DamagedCard]:
     "/damaged/{kind}/{row_id}",
     response_class=Response,
     responses=MISSING,
-    summary="Something that cannot be read, as it is",
+    summary="Show a damaged row as it is",
 )
 def get_damaged_row(
     session: CurrentSession, kind: KindName, row_id: Annotated[str, Path(max_length=80)]

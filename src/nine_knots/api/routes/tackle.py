@@ -49,10 +49,12 @@ class FlyForm(Form):
     trailing_hook: bool = False
     weight: Typed = ""
     area: Typed = Field(default="", description="drag area in the air", examples=["3 cm2"])
-    fall: Typed = Field(default="", description="jar test: so far", examples=["20 cm"])
-    fall_time: Typed = Field(default="", description="jar test: in so long", examples=["0.6 s"])
-    air_fall: Typed = Field(default="", description="dropped in still air", examples=["8 ft"])
-    air_fall_time: Typed = Field(default="", description="in so long", examples=["1.1 s"])
+    fall: Typed = Field(default="", description="jar test: distance", examples=["20 cm"])
+    fall_time: Typed = Field(default="", description="jar test: time", examples=["0.6 s"])
+    air_fall: Typed = Field(
+        default="", description="drop test in still air: height", examples=["8 ft"]
+    )
+    air_fall_time: Typed = Field(default="", description="drop test: time", examples=["1.1 s"])
     barbless: bool = False
     tube: bool = False
     units: System = "imperial"
@@ -77,16 +79,16 @@ class LineForm(Form):
     sinking: Sinking = "floating"
     front_taper: Literal["short", "standard", "long"] = "standard"
     tip: Literal["loop", "bare"] = "loop"
-    sink_tip: Typed = Field(default="", description="so much of it sinks; empty: all of it")
+    sink_tip: Typed = Field(default="", description="length that sinks; empty: all of it")
     head: Typed = Field(default="", description="mass of the head", examples=["19 g", "300 gr"])
     head_length: Typed = Field(default="", description="length of the head", examples=["30 ft"])
     level: Typed = Field(default="", description="of a level line, its diameter", examples=[".022"])
     droop_length: Typed = Field(default="", description="free length of the clamped tip")
-    droop: Typed = Field(default="", description="how far its end falls")
+    droop: Typed = Field(default="", description="how far its end droops")
     units: System = "imperial"
 
 
-@router.get("", summary="Rods, lines and flies owned")
+@router.get("", summary="List rods, lines and flies")
 def get_kit(session: CurrentSession) -> Kit:
     """The kit."""
     return session.read(read_kit)
@@ -102,13 +104,13 @@ class FlyFigures:
     words: str
 
 
-@router.post("/flies/figures", summary="Ask what a fly weighs and how it catches the air")
+@router.post("/flies/figures", summary="Estimate a fly's mass and air resistance")
 def post_fly_figures(fly: Fly, units: AskedUnits = "imperial") -> FlyFigures:
     """By the tables, or as it was measured; nothing is stored."""
     return _figures(fly, Units(units))
 
 
-@router.post("/flies/preview", summary="Ask the same of a fly as it is being typed")
+@router.post("/flies/preview", summary="Estimate a fly's mass and air resistance while typing")
 def post_fly_preview(form: FlyForm) -> FlyFigures:
     """The figures that the fly would have; nothing is stored."""
     return _figures(_fly_of(form), Units(form.units))
@@ -116,13 +118,13 @@ def post_fly_preview(form: FlyForm) -> FlyFigures:
 
 def _figures(fly: Fly, units: Units) -> FlyFigures:
     mass, area = units.fly_mass(fly.mass_kg), units.area(fly.air_drag_area_m2)
-    weighed = "weighed" if fly.weighed_kg is not None else "reckoned by hook and dressing"
+    weighed = "weighed" if fly.weighed_kg is not None else "estimated from hook and dressing"
     seen = "your own" if fly.drag_area_m2 is not None else "reckoned"
     return FlyFigures(
         mass=mass,
         area=area,
         length=units.length(fly.whole_m),
-        words=f"As cast {mass.text} ({weighed}); catches the air like {area.text} ({seen}).",
+        words=f"As cast {mass.text} ({weighed}); air drag like {area.text} ({seen}).",
     )
 
 
@@ -143,19 +145,22 @@ def _fly_of(form: FlyForm) -> Fly:
         weighed_kg = parse_mass(form.weight, bare="mg") if form.weight.strip() else None
         if weighed_kg is not None and weighed_kg > HEAVIEST_KG:
             raise OutOfRange(
-                "That is heavier than any fly that is cast.", hint="Give up to 15 g; bare is mg."
+                "That is heavier than any castable fly.",
+                hint="Enter up to 15 g. A bare number is mg.",
             )
     with field("length"):
         length_m = parse_length(form.length, form.units) if form.length.strip() else None
         if length_m is not None and not 0.003 <= length_m <= 0.35:
-            raise OutOfRange("No fly is so long.", hint="Give 3 mm to 35 cm (1/8 to 14 in).")
+            raise OutOfRange(
+                "That length isn't possible for a fly.", hint="Enter 3 mm to 35 cm (1/8 to 14 in)."
+            )
     with field("area"):
         area_m2 = parse_area(form.area) if form.area.strip() else None
     if area_m2 is not None and form.air_fall.strip():
         raise OutOfRange(
-            "The area is typed and the fall says another.",
+            "The typed area and the drop test disagree.",
             where="area",
-            hint="Leave one of the two empty.",
+            hint="Leave one of them empty.",
         )
     words = f"{form.bulk} {form.kind}" if form.bulk != "standard" else form.kind
     fly = Fly(
@@ -186,7 +191,7 @@ def _air_test_m2(form: FlyForm, mass_kg: float) -> float | None:
         height_m = parse_length(form.air_fall, form.units)
         if not HEIGHTS_M[0] <= height_m <= HEIGHTS_M[1]:
             raise OutOfRange(
-                "That is no height to drop a fly from.", hint="Use 0.5 to 10 m (2 to 33 ft)."
+                "That height is out of range for a drop test.", hint="Use 0.5 to 10 m (2 to 33 ft)."
             )
     with field("air_fall_time"):
         return drag_area_of_fall_m2(mass_kg, height_m, parse_seconds(form.air_fall_time))
@@ -202,14 +207,14 @@ def _jar_test_m_s(form: FlyForm) -> float | None:
         seconds = parse_seconds(form.fall_time)
         if seconds < 0.05:
             raise OutOfRange(
-                "So short a time cannot be measured.",
+                "That time is too short to measure.",
                 hint="Let it fall further, and count several falls.",
             )
     with field("fall"):
         speed = fall_m / seconds
         if not 0.005 <= speed <= 3.0:
             raise OutOfRange(
-                f"{Units(form.units).speed(speed).text} is no fly's sinking speed.",
+                f"{Units(form.units).speed(speed).text} isn't a possible sink rate for a fly.",
                 hint="Check the distance and the seconds.",
             )
     return speed
@@ -240,8 +245,8 @@ def post_line(session: CurrentSession, form: LineForm) -> FlyLine:
             sink_tip_m = parse_length(form.sink_tip, form.units)
             if form.sinking == "floating" or not 0.5 <= sink_tip_m <= 9.0:
                 raise OutOfRange(
-                    "That is no sink-tip.",
-                    hint="Give 0.5 to 9 m (2 to 30 ft), and how fast it sinks.",
+                    "That length isn't possible for a sink tip.",
+                    hint="Enter 0.5 to 9 m (2 to 30 ft) and a sink rate.",
                 )
     head_kg = head_m = level_m = None
     if form.head.strip() or form.head_length.strip():

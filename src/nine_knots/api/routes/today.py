@@ -48,7 +48,7 @@ class DaysRequest(Form):
     units: System = "imperial"
 
 
-@router.post("", summary="Ask which schools fit a day")
+@router.post("", summary="Rank the schools for a day")
 async def post_today(
     session: CurrentSession, asked: TodayRequest, answering: CurrentAnswering
 ) -> TodayReading:
@@ -57,7 +57,7 @@ async def post_today(
     return await _today(asked.bench, asked.situation, thrown, answering)
 
 
-@router.post("/days", summary="Ask what to buy for several days")
+@router.post("/days", summary="Find what to buy for several days")
 async def post_days(
     session: CurrentSession, asked: DaysRequest, answering: CurrentAnswering
 ) -> DaysReading:

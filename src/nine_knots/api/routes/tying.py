@@ -63,7 +63,7 @@ class TiedRequest(Form):
 
     design: Design = Field(examples=[DESIGN])
     came_out: TupleOf[Typed] = Field(max_length=MOST_PIECES, examples=[["59 in", ""]])
-    keep: bool = Field(default=False, description="learn the angler's hand from it")
+    keep: bool = Field(default=False, description="learn the angler's line use from it")
     units: System = "imperial"
 
 
@@ -99,18 +99,20 @@ class CardsRequest(BatchRequest):
     """Designs to print; on sheets and labels each as often as it is wanted."""
 
     paper: Paper = "a6"
-    depth_table: bool = Field(default=False, description="on the cards, of rigs that sink")
-    chain: bool = Field(default=False, description="on the cards, from the reel to the leader")
-    code: bool = Field(default=False, description="a side more with a QR code to share it by")
+    depth_table: bool = Field(
+        default=False, description="depth table on the cards of rigs that sink"
+    )
+    chain: bool = Field(default=False, description="chain from the reel to the leader on the cards")
+    code: bool = Field(default=False, description="an extra side with a QR code")
 
 
-@router.get("", summary="Who ties")
+@router.get("", summary="Show the builder's figures")
 def get_tyer(session: CurrentSession, units: Annotated[System, Query()] = "imperial") -> TyerAnswer:
     """Height and hand in words."""
     return session.read(lambda cursor, me: _tyer(cursor, me, Units(units)))
 
 
-@router.put("/height", summary="Tell the angler's height, for lengths without a tape")
+@router.put("/height", summary="Set the angler's height, for lengths without a tape")
 def put_height(session: CurrentSession, form: HeightForm) -> TyerAnswer:
     """Remember it, or forget it where nothing is typed."""
     height_m = None
@@ -119,7 +121,7 @@ def put_height(session: CurrentSession, form: HeightForm) -> TyerAnswer:
             height_m = parse_length(form.height, form.units)
             if not HEIGHTS_M[0] <= height_m <= HEIGHTS_M[1]:
                 raise Unreadable(
-                    f"“{form.height}” is no angler's height.", hint="Write 5 ft 9 in, or 175 cm."
+                    f"“{form.height}” is not a possible height.", hint="Write 5 ft 9 in, or 175 cm."
                 )
 
     def keep(cursor: DictCursor, me: str) -> TyerAnswer:
@@ -129,14 +131,14 @@ def put_height(session: CurrentSession, form: HeightForm) -> TyerAnswer:
     return session.write(keep)
 
 
-@router.post("/screens", summary="The work, one step a screen")
+@router.post("/screens", summary="Show the tying steps")
 def post_screens(session: CurrentSession, asked: ScreensRequest) -> tuple[Screen, ...]:
     """Cuts by the angler's own hand; nothing is stored."""
     angler, fly = session.angler(asked.units), asked.design.situation.fly
     return screens(asked.design.leader, fly, angler.titles, angler.units, angler.tyer, asked.order)
 
 
-@router.post("/tied", summary="Tell what the pieces came out at")
+@router.post("/tied", summary="Record the lengths the pieces came out at")
 def post_tied(session: SavingSession, asked: TiedRequest) -> TiedAnswer:
     """The design as tied; with ``keep``, what it shows of the angler's hand is learnt."""
     leader, units = asked.design.leader, Units(asked.units)
@@ -144,7 +146,7 @@ def post_tied(session: SavingSession, asked: TiedRequest) -> TiedAnswer:
         raise Unreadable(
             f"{len(leader.pieces)} pieces were tied, {len(asked.came_out)} lengths came.",
             where="came_out",
-            hint="Give a length, or nothing, for every piece.",
+            hint="Enter a length, or leave it empty, for every piece.",
         )
     lengths: list[float | None] = []
     for number, text in enumerate(asked.came_out):
@@ -169,7 +171,7 @@ def post_tied(session: SavingSession, asked: TiedRequest) -> TiedAnswer:
     return TiedAnswer(design=asked.design.model_copy(update={"leader": tied}), hand=hand)
 
 
-@router.post("/batch", summary="What a batch takes from the shelf")
+@router.post("/batch", summary="Show what a batch takes from the shelf")
 def post_batch(session: CurrentSession, asked: BatchRequest) -> Batch:
     """The total cut list against what is left; nothing is stored."""
     wanted = tuple((batch_item.design, batch_item.count) for batch_item in asked.wanted)
@@ -181,7 +183,7 @@ def post_batch(session: CurrentSession, asked: BatchRequest) -> Batch:
     "/cards",
     response_class=Response,
     responses=WORKED_OUT | {200: {"content": EVENTS | {"application/pdf": {}}}},
-    summary="Tying cards or labels as PDF",
+    summary="Export tying cards or labels as PDF",
 )
 async def post_cards(
     session: CurrentSession, asked: CardsRequest, answering: CurrentAnswering
@@ -216,10 +218,10 @@ def _tyer(cursor: DictCursor, me: str, units: Units) -> TyerAnswer:
 
 def _hand_words(hand: Handiness) -> str:
     if hand.pieces == 0:
-        return "Your knots are taken to use as much line as a usual hand's."
+        return "Your knots are assumed to use the usual amount of line."
     pieces = "one piece" if hand.pieces == 1 else f"{hand.pieces} pieces"
     change = hand.mean - 1.0
     if abs(change) < NEAR:
-        return f"From {pieces}: your knots use as much line as a usual hand's."
+        return f"From {pieces}: your knots use the usual amount of line."
     word = "more" if change > 0 else "less"
     return f"From {pieces}: your knots use about {abs(change):.0%} {word} line than a usual hand's."

@@ -54,14 +54,14 @@ class WalletCard:
     design: Design
 
 
-@router.get("", summary="What lies ready")
+@router.get("", summary="List the wallet")
 def get_wallet(session: CurrentSession, units: System = "imperial") -> tuple[WalletCard, ...]:
     """The last tied first."""
     found = session.read(list_wallet)
     return tuple(_card(rig_id, rig, Units(units)) for rig_id, rig in found)
 
 
-@router.post("", summary="Put a tied leader in the wallet")
+@router.post("", summary="Add a tied leader to the wallet")
 def post_rig(session: SavingSession, form: RigForm) -> WalletCard:
     """One that was tied without the companion, or bought tied."""
     rig = WalletRig(design=form.design, lies=form.lies.strip(), tied_on=today())
@@ -71,7 +71,7 @@ def post_rig(session: SavingSession, form: RigForm) -> WalletCard:
     )
 
 
-@router.put("/{rig_id}", responses=MISSING, summary="Say where a rig lies and how worn it is")
+@router.put("/{rig_id}", responses=MISSING, summary="Set where a rig is and how worn it is")
 def put_rig(
     session: CurrentSession, rig_id: PathId, form: WalletPlaceForm, units: System = "imperial"
 ) -> WalletCard:

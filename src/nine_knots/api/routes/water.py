@@ -52,20 +52,28 @@ class WaterForm(Form):
     wanted: SaidFigure = Field(default="", description="depth wanted", examples=["3 ft"])
     drift: SaidFigure = Field(default="", description="before the next cast", examples=["40 ft"])
     lands: SaidFigure = Field(
-        default="", description="how far off, of what is out", examples=["50 %"]
+        default="",
+        description="how far away it lands, as a share of what is out",
+        examples=["50 %"],
     )
-    lead: SaidFigure = Field(default="", description="of the surface's pace", examples=["80 %"])
+    lead: SaidFigure = Field(
+        default="", description="share of the surface speed", examples=["80 %"]
+    )
     tip: SaidFigure = Field(default="", description="rod tip above the water", examples=["4 ft"])
-    out: SaidFigure = Field(default="", description="beyond the rod's tip", examples=["10 ft"])
+    out: SaidFigure = Field(default="", description="length beyond the rod tip", examples=["10 ft"])
     count: SaidFigure = Field(default="", description="before the strip", examples=["8 s"])
     pull: SaidFigure = Field(default="", examples=["12 in"])
     pull_speed: SaidFigure = Field(default="", examples=["2 ft/s"])
     pause: SaidFigure = Field(default="", examples=["1 s"])
     follow: SaidFigure = Field(
-        default="", description="of the pace, how the rod goes with the stream", examples=["100 %"]
+        default="",
+        description="how fast the rod follows, as a share of the stream",
+        examples=["100 %"],
     )
     line: SaidFigure = Field(default="", description="of line on the water", examples=["40 ft"])
-    differs: SaidFigure = Field(default="", description="between currents", examples=["0.5 ft/s"])
+    differs: SaidFigure = Field(
+        default="", description="speed difference between currents", examples=["0.5 ft/s"]
+    )
 
     def read(self, units: System, slack_m: float | None = None) -> WaterQuestion:
         """The same in SI, or a refusal that names the field."""
@@ -96,7 +104,10 @@ class WaterRequest(Form):
     design: Design = Field(examples=[DESIGN])
     fished: WaterForm = Field(default_factory=WaterForm)
     slack_m: float | None = Field(
-        default=None, ge=0.0, le=5.0, description="in which its cast landed, where one was thrown"
+        default=None,
+        ge=0.0,
+        le=5.0,
+        description="slack of the cast it landed with, if there was one",
     )
     units: System = "imperial"
 
@@ -127,7 +138,7 @@ async def post_water(asked: ReachRequest, answering: CurrentAnswering) -> Respon
 
 @router.post(
     "/remedies",
-    summary="Ask what would bring drift and depth in",
+    summary="Find remedies for drift and depth",
     response_model=tuple[Remedy, ...],
     responses={200: {"content": EVENTS}},
 )
@@ -162,7 +173,7 @@ async def _rig_task(
 
 @router.post(
     "/tuning",
-    summary="Ask for the settings and weights that work",
+    summary="Find the settings and weights that work",
     response_model=Tuning,
     responses={200: {"content": EVENTS}},
 )
@@ -176,7 +187,7 @@ async def post_tuning(
 
 @router.post(
     "/reach",
-    summary="Ask how surely it reaches the zone",
+    summary="Show how surely it reaches the zone",
     response_model=ReachReading,
     responses={200: {"content": EVENTS}},
 )
@@ -190,7 +201,7 @@ async def post_reach(
 
 @router.post(
     "/depth-table",
-    summary="Ask for a rig's depth table",
+    summary="Show a rig's depth table",
     response_model=DepthTable,
     responses={200: {"content": EVENTS}},
 )

@@ -3,24 +3,24 @@
 The tree, by what a caller may do about it::
 
     NineKnotsError
-    ├── Refused             a value broke a rule: try another one
-    │   ├── Unreadable      text that can't be parsed
-    │   ├── OutOfRange      a figure that isn't physical here
-    │   ├── EditRefused     a change this leader can't take
-    │   ├── CannotCompute   outside the range of a model
-    │   ├── NotFound        nothing has this name or id
-    │   ├── formats.FileRefused, store.StaleRevision, services.WrongCode
-    ├── Interrupted         the work was ended; says nothing about any value
-    │   ├── Superseded      a newer question took its place
-    │   └── TimedOut        out of time
-    ├── Busy                try again later
-    │   ├── TooBusy         more was asked for at once than can be done
-    │   └── api.auth.TooManyAttempts
-    ├── NotAllowed          somebody else may do this
-    │   └── api.auth.ReauthenticationRequired, api.auth.NotOwner
-    └── Fault               our fault, not the caller's
-        ├── WorkFailed      a simulation crashed
-        └── store.DatabaseUnavailable, store.DiskFull, stored_types.Damaged
+      Refused            a value broke a rule: try another one
+        Unreadable       text that can't be parsed
+        OutOfRange       a figure that isn't physical here
+        EditRefused      a change this leader can't take
+        CannotCompute    outside the range of a model
+        NotFound         nothing has this name or id
+        formats.FileRefused, store.StaleRevision, services.WrongCode
+      Interrupted        the work was ended; says nothing about any value
+        Superseded       a newer question took its place
+        TimedOut         out of time
+      Busy               try again later
+        TooBusy          more was asked for at once than can be done
+        api.auth.TooManyAttempts
+      NotAllowed         somebody else may do this
+        api.auth.ReauthenticationRequired, api.auth.NotOwner
+      Fault              our fault, not the caller's
+        WorkFailed       a simulation crashed
+        store.DatabaseUnavailable, store.DiskFull, stored_types.Damaged
 
 A loop that tries one candidate after another may catch ``Refused``; it must let ``Interrupted``
 pass. ``code`` is part of the published API and never changes its meaning. ``where`` is a dotted

@@ -26,7 +26,7 @@ class Stroke(Frozen):
 
     kind: Literal["overhead", "roll", "water-loaded"] = "overhead"
     speed_m_s: float = Field(default=SPEEDS["normal"], ge=SLOWEST_M_S, le=FASTEST_M_S)
-    line_out_m: float = Field(default=9.0, ge=0.0, le=25.0, description="beyond the rod's tip")
+    line_out_m: float = Field(default=9.0, ge=0.0, le=25.0, description="length beyond the rod tip")
     drop: bool = Field(
         default=False, description="stop and drop: stopped high, lowered while the leader unrolls"
     )

@@ -1,4 +1,4 @@
-"""What came on and off the spools, and why; what is left of them follows from it."""
+"""List what came on and off the spools, and why; what is left of them follows from it."""
 
 from collections.abc import Iterable
 from dataclasses import dataclass
@@ -46,7 +46,7 @@ class SpoolUse:
 def amount_left(changes: Iterable[float]) -> float:
     """What is left after all of them: their sum, in whatever order, and never less than nothing.
 
-    >>> left_of([30.0, -2.5, -28.0])
+    >>> amount_left([30.0, -2.5, -28.0])
     0.0
     """
     return max(0.0, round(fsum(changes), DIGITS))

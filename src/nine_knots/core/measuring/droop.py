@@ -40,9 +40,7 @@ class MeasuredBend:
         return MeasuredSpread(off=min(1.0, self.off), readings=self.readings)
 
 
-def bend_from(
-    readings: DroopReadings, mass_kg_m: float, mass_off: float = 0.0
-) -> MeasuredBend:
+def bend_from(readings: DroopReadings, mass_kg_m: float, mass_off: float = 0.0) -> MeasuredBend:
     """Bending stiffness of a strand or tip of so much mass a metre, which is known to a share
     ``mass_off``; CannotCompute where so small or great a droop tells none.
 

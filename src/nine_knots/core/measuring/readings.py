@@ -11,7 +11,7 @@ def outliers(values: tuple[float, ...], resolution: float) -> tuple[int, ...]:
     """Places of readings that are far from the others: by more than 3.5 modified z-scores, from
     median and median deviation, which never falls below the instrument's resolution.
 
-    >>> odd_ones((0.150, 0.151, 0.149, 0.150, 0.181), 0.001)
+    >>> outliers((0.150, 0.151, 0.149, 0.150, 0.181), 0.001)
     (4,)
     """
     if len(values) < 3:

@@ -13,7 +13,7 @@ from nine_knots.core.base.kernel import row_kernel
 def float_bits(number: float) -> int:
     """A number's bits as a whole number: greater for a greater one from 0 up, below 0 for others.
 
-    >>> bits_of(0.0) == 0 < bits_of(1e-9) < bits_of(2.0) and bits_of(-1.0) < 0
+    >>> float_bits(0.0) == 0 < float_bits(1e-9) < float_bits(2.0) and float_bits(-1.0) < 0
     True
     """
     return int(np.float64(number).view(np.int64))
@@ -23,7 +23,7 @@ def float_bits(number: float) -> int:
 def float_from_bits(bits: int) -> float:
     """The number with these bits.
 
-    >>> of_bits(bits_of(0.15))
+    >>> float_from_bits(float_bits(0.15))
     0.15
     """
     return float(np.int64(bits).view(np.float64))

@@ -19,7 +19,9 @@ class WaterQuestion(Frozen):
     lands: float = Field(
         default=0.5, ge=0.1, le=1.0, description="of what is out, how far off the flies land"
     )
-    out_m: float | None = Field(default=None, gt=0.3, le=40.0, description="beyond the rod's tip")
+    out_m: float | None = Field(
+        default=None, gt=0.3, le=40.0, description="length beyond the rod tip"
+    )
     count_s: float | None = Field(default=None, ge=0.0, le=120.0)
     pull_m: float = Field(default=0.3, ge=0.05, le=1.5)
     pull_m_s: float = Field(default=0.6, ge=0.05, le=3.0)

@@ -72,7 +72,7 @@ def read_account(cursor: DictCursor, account_id: str) -> Account:
     cursor.execute("SELECT * FROM account WHERE account_id = %s", (account_id,))
     row = cursor.fetchone()
     if row is None:
-        raise NotFound("There is no such account.", where="account_id")
+        raise NotFound("That account doesn't exist.", where="account_id")
     return _account(row)
 
 

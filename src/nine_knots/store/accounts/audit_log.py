@@ -10,7 +10,7 @@ from nine_knots.store.rows import from_now, in_utc
 
 KEPT_FOR = timedelta(days=90)
 MOST_NOTES = 100
-CAME_IN, JOINED = "came in", "joined"  # what is noted of who was let in
+CAME_IN, JOINED = "logged in", "joined"  # what is noted of who was let in
 
 
 @dataclass(frozen=True, slots=True)

@@ -78,7 +78,7 @@ def drop_invitation(cursor: DictCursor, account_id: str, invitation_id: str) -> 
         "DELETE FROM invitation WHERE account_id = %s AND invitation_id = %s AND taken_at IS NULL",
         (account_id, invitation_id),
     ):
-        raise NotFound("There is no such invitation that is still open.", where="invitation_id")
+        raise NotFound("That invitation doesn't exist or is no longer open.", where="invitation_id")
 
 
 def _invitation(row: Row) -> Invitation:

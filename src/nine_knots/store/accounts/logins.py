@@ -92,7 +92,7 @@ def end_login(cursor: DictCursor, account_id: str, login_id: str) -> None:
     if not cursor.execute(
         "DELETE FROM login WHERE account_id = %s AND login_id = %s", (account_id, login_id)
     ):
-        raise NotFound("There is no such log-in.", where="login_id", hint="Choose another.")
+        raise NotFound("That log-in doesn't exist.", where="login_id", hint="Choose another.")
 
 
 def end_others(cursor: DictCursor, account_id: str, but: str) -> int:

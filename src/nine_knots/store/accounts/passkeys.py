@@ -65,11 +65,11 @@ def note_used(cursor: DictCursor, passkey: Passkey, sign_count: int) -> None:
 
 
 def drop_passkey(cursor: DictCursor, account_id: str, passkey_id: str) -> None:
-    """Take a passkey no more; NotFound where there is none."""
+    """Remove a passkey; NotFound where there is none."""
     if not cursor.execute(
         "DELETE FROM passkey WHERE account_id = %s AND passkey_id = %s", (account_id, passkey_id)
     ):
-        raise NotFound("There is no such passkey.", where="passkey_id", hint="Choose another.")
+        raise NotFound("That passkey doesn't exist.", where="passkey_id", hint="Choose another.")
 
 
 def _passkey(row: Row) -> Passkey:

@@ -105,7 +105,7 @@ def day_words(day: LoggedDay) -> str:
     """``Four fish and six takes missed in five hours; two tippets, one rig lost.``"""
     sum_ = season_cost([day])
     if not day.around:
-        return "Nothing was noted."
+        return "Nothing was recorded."
     missed = sum(happening.event.kind == "missed" for happening in day.around)
     said = f"{count_words(sum_.fish, 'fish', 'fish')} and {count_words(missed, 'take')} missed"
     if sum_.hours >= TELLING_H:

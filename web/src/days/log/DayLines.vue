@@ -141,7 +141,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
     </p>
     <form class="row" aria-label="Something that was not tapped" @submit.prevent="add">
       <input v-model="form.time" class="pick figure hour" type="time" aria-label="At" required />
-      <PickOne v-model="form.kind" label="What happened" :options="KINDS" />
+      <PickOne v-model="form.kind" label="List events" :options="KINDS" />
       <PickOne
         v-if="kindOf?.details.includes('fish')"
         v-model="form.fish"

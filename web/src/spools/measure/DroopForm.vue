@@ -5,7 +5,7 @@ import MeasuredSays from './MeasuredSays.vue'
 import ReadingFields from './ReadingFields.vue'
 import { useMeasure } from './useMeasure'
 
-/** Droop: a length clamped level, and how far its end falls. */
+/** Droop: a length clamped level, and how far its end droops. */
 const props = defineProps<{ ofId: string; of: 'spool' | 'line' }>()
 const settings = useSettings()
 const empty = () => ['', '', '', '']

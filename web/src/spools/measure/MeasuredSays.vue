@@ -23,7 +23,7 @@ const { data: before } = useMeasurements(() => props.ofId)
         <p v-for="words in answer.words" :key="words">{{ words }}</p>
       </template>
       <p v-else-if="refused" class="quiet">{{ refused }}</p>
-      <p v-else class="quiet">Nothing was read yet.</p>
+      <p v-else class="quiet">There is no reading yet.</p>
     </div>
     <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
     <p>

@@ -9,7 +9,7 @@ export interface Live {
   words: string
 }
 
-/** Instruments that are plugged into this machine. */
+/** List connected instrumentsto this machine. */
 export function useInstruments() {
   return useQuery({
     queryKey: ['instruments'],
