@@ -251,7 +251,8 @@ def page(found: list[Debt], count: int) -> str:
             "spread that its mark names, or by a fifth, all else the same, and the "
             f"{count} leaders of the demo were judged anew. *Moves* is the farthest that any cord "
             "went (1 is its whole length, .4 the wanted band) and how many words of a verdict "
-            "changed. Written by `python -m scripts.assumptions`; those that move most come first. A "
+            "changed. Written by `python -m scripts.assumptions`; those that move most come "
+            "first. A "
             "table counts as one figure, so that all of it moves together.",
             "",
             "| figure | where | mark | moves | what would settle it |",

@@ -109,7 +109,7 @@ def test_the_log_is_found_by_anything_in_it_and_goes_out_as_files(fished):
     assert found["season"]["words"].split(":")[1].startswith(" no fish")
     nothing = client.get("/api/v1/log", params={"q": "xyzzy"}).json()
     assert nothing["days"] == []
-    assert nothing["season"]["words"] == "Nothing was fished that this finds."
+    assert nothing["season"]["words"] == "No fished day matches."
     day = client.get(f"/api/v1/log/{every['days'][0]['plan_id']}").json()
     assert day["lines"][0]["level"]
     assert all(rig["outline"] and rig["words"] for rig in day["rigs"])

@@ -114,7 +114,7 @@ def test_a_plan_is_worked_out_from_the_shelf_and_the_wallet(client, plan_id):
     assert noted["words"].endswith("It lies in the wallet.")
     again = client.post("/api/v1/plans/work", json=asked).json()
     assert again["tie"][0]["ready"]
-    assert again["time"] == "Nothing to tie: all of it lies ready."
+    assert again["time"] == "Nothing to tie: everything is ready."
     client.post(f"/api/v1/ledger/{noted['act_id']}/undo")
     assert client.get("/api/v1/wallet").json() == []
 

@@ -22,7 +22,7 @@ def test_readings_are_kept_set_aside_and_change_the_hold(client, saved, spool_id
     for _ in range(3):
         answer = client.post("/api/v1/pulls", json=form).json()
     assert [test["source"] for test in answer["tests"]] == ["typed"] * 3
-    assert answer["beliefs"][0]["words"].startswith("From memory 86%; after 3 pulls of yours")
+    assert answer["beliefs"][0]["words"].startswith("From memory 86%; after 3 pull tests of yours")
     assert len(answer["beliefs"][0]["posterior"]) == len(answer["beliefs"][0]["prior"])
     after = client.post("/api/v1/bench", json={"design": saved["design"]}).json()["evaluation"]
     assert after["low"]["si"] < before["low"]["si"]

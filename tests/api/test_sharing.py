@@ -55,7 +55,7 @@ def test_revisions_say_what_they_changed_and_one_is_put_back_as_a_new_one(client
     assert any("Piece" in item and ", was " in item for item in second["changed"])
     assert third["length"] == first["length"]
     told = client.get(f"{path}/differences", params={"one": 1, "other": 3}).json()
-    assert told["words"] == ["Nothing differs."]
+    assert told["words"] == ["No differences."]
     told = client.get(f"{path}/differences", params={"one": 1, "other": 2}).json()["words"]
     assert told[0].startswith("Whole length: ")
     lost = client.get(f"{path}/differences", params={"one": 1, "other": 9})

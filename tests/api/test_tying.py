@@ -56,7 +56,7 @@ def test_lengths_that_cannot_be_name_their_piece(client, saved):
 def test_a_batch_and_its_cards(client, saved):
     wanted = [{"design": saved["design"], "count": 3}]
     batch = client.post("/api/v1/tying/batch", json={"wanted": wanted}).json()
-    assert batch["words"] == "The shelf has it all."
+    assert batch["words"] == "The shelf has everything."
     many = [{"design": saved["design"], "count": 50}]
     assert (
         client.post("/api/v1/tying/batch", json={"wanted": many}).json()["words"].startswith("Runs")

@@ -95,7 +95,7 @@ def test_level_mono_and_wire_for_sharks(context, empty):
         expect(cord(page, name)).to_contain_text(re.compile("right"))
     page.get_by_role("link", name="Tie").click()
     work = page.get_by_role("main")
-    expect(work).to_contain_text("Not the wire: it cuts, and a kink in it stays.")
+    expect(work).to_contain_text("Don't straighten wire this way: it cuts, and kinks stay.")
     expect(work).to_contain_text(re.compile("haywire twist, 8 turns"))
     page.close()
 

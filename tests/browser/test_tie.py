@@ -66,7 +66,7 @@ def test_lengths_by_arm_and_a_batch_against_the_shelf(page):
     batch = page.get_by_label("A batch at one sitting")
     batch.get_by_label("How many of this leader").fill("3")
     batch.get_by_label("How many of this leader").press("Tab")
-    expect(batch.get_by_role("status")).to_have_text("The shelf has it all.")
+    expect(batch.get_by_role("status")).to_have_text("The shelf has everything.")
     batch.get_by_label("How many of this leader").fill("20")
     batch.get_by_label("How many of this leader").press("Tab")
     batch.get_by_label("How many of Night pool").fill("2")

@@ -157,7 +157,9 @@ def test_where_nothing_serves_one_demand_less_does_as_it_is_said():
     assert not front_of(tried)
     nearest = nearest_of(tried)
     words = nearest_words(nearest, DAYS["dry"], INCHES)
-    assert words[0].startswith("Nothing that your spools make does all you ask. The nearest ")
+    assert words[0].startswith(
+        "Nothing your spools can make meets everything you ask for. The closest "
+    )
     knots = next(give.one.table.knots for give in nearest.gives if give.demand == "knots")
     assert any("allow " in sentence for sentence in words)
     less = demands.model_copy(update={"most_knots": knots})
@@ -211,7 +213,7 @@ def test_cards_say_why_each_and_what_is_given_up():
         assert ("Longer than most tie here" in card.gives_up) is long
     assert any("Longer than most" in card.gives_up for card in last.cards)
     for card in others:
-        assert card.gives_up.startswith(("Against the balanced one it ", "Nothing that"))
+        assert card.gives_up.startswith(("Compared with the balanced one, it ", "Nothing that"))
     points = last.picture.points
     assert {point.card for point in points} >= set(range(len(last.cards)))
     for axis, at in ((last.picture.across, "x"), (last.picture.up, "y")):

@@ -82,7 +82,7 @@ def test_a_batch_adds_up_and_says_what_runs_out():
         "nylon-stiff-160"
     }
     some = batch_of(((design(leader), 2),), SHELF, METRIC)
-    assert some.words == "The shelf has it all."
+    assert some.words == "The shelf has everything."
     assert not any(row.short for row in some.rows)
     each = sum(cut_length_m(leader, i) for i in range(2))
     assert 6.0 < each < 6.6

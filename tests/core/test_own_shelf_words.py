@@ -93,18 +93,18 @@ def test_the_list_tells_what_lacks_then_what_is_low_then_what_is_old():
     assert rows[: len(lacking)] == tuple(lacking)
     assert [row.why for row in rows[len(lacking) :]] == [
         "3.5 ft left",
-        "seven years old; nylon loses with years and sun: pull-test or renew it",
+        "seven years old; nylon weakens with age and sun: pull-test it or renew it",
     ]
 
 
 def test_it_is_said_where_figures_come_from():
     plain = spool(6, "nylon-soft")
-    assert source_words(plain, METRIC)[0] == "Its thickness is as it was sold, ± 0.026."
+    assert source_words(plain, METRIC)[0] == "Diameter as sold, ± 0.026."
     by = MeasuredSpread(off=0.01, readings=9)
     measured = plain.evolve(strand=plain.strand.evolve(across_by=by, modulus_by=by))
     said = source_words(measured, METRIC)
     assert said[0] == "Measured, nine readings: 0.152 mm ± 0.004."
-    assert said[2] == "Its stiffness was measured, ± 2%."
+    assert said[2] == "Stiffness measured, ± 2%."
 
 
 def test_hold_is_known_by_label_law_or_pulls():
@@ -138,12 +138,16 @@ def test_somebody_elses_leader_is_of_the_nearest_spools_and_the_same_length():
 
 
 def test_what_differs_is_said_piece_by_piece():
-    assert differences(SEDGE, SEDGE, INCHES) == ("Nothing differs.",)
+    assert differences(SEDGE, SEDGE, INCHES) == ("No differences.",)
     pieces = list(SEDGE.leader.pieces)
     pieces[-1] = pieces[-1].evolve(length_m=1.0)
     other = SEDGE.evolve(leader=SEDGE.leader.evolve(pieces=tuple(pieces)), notes="Longer.")
     said = differences(SEDGE, other, INCHES)
-    assert [entry.split(":")[0] for entry in said] == ["Whole length", "Piece 6", "Its notes."]
+    assert [entry.split(":")[0] for entry in said] == [
+        "Whole length",
+        "Piece 6",
+        "The notes changed.",
+    ]
 
 
 def test_a_leader_is_found_by_what_one_remembers_of_it():

@@ -129,7 +129,7 @@ def test_what_lies_ready_is_taken_first_and_is_not_tied():
     assert others.stops[0].candidate.tied_id == "t1"
     reading = read(plan, others)
     assert reading.tie[0].ready
-    assert reading.time == "Nothing to tie: all of it lies ready."
+    assert reading.time == "Nothing to tie: everything is ready."
     assert not read(plan, fresh).tie[0].ready
     assert design is not None
 

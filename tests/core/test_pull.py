@@ -52,7 +52,7 @@ def test_bands_shares_and_specimens_tell_the_same_story():
 def test_a_break_tells_what_is_lost_and_what_comes_back():
     words = " ".join(specimen.words for specimen in reading().specimens)
     assert "Broke at joint 3" in words
-    assert "lost is the fly and 24 in of leader, 7 ft of leader come back" in words
+    assert "lost is the fly and 24 in of leader, 7 ft of leader comes back" in words
 
 
 def test_wear_moves_the_break_to_where_it_is():

@@ -42,7 +42,7 @@ def test_a_leader_for_a_floating_line_is_built_anew_for_the_sinking_one():
     design = Design(title="r", situation=sunk, leader=floating.leader)
     found = verdict_remedies_for(design, Angler(stock=SALT_SHELF))
     (rebuilt,) = [found_item for found_item in found if found_item.what == "school"]
-    assert rebuilt.words == "Two parts by line: built anew for this day and line, 4 ft"
+    assert rebuilt.words == "Two parts by line: rebuilt for this day and line, 4 ft"
     assert rebuilt.design.leader.length_m == pytest.approx(4 * FOOT_M, rel=0.01)
 
 

@@ -112,7 +112,7 @@ def test_a_card_leaves_out_nothing_one_must_know_to_tie_it(paper):
         "11¾ in above the point fly",
         "4 ft 11 in above the point fly",
         "uni knot, 6 turns above, improved clinch, 6 turns below",
-        "trim the tags close, but for those left long for a fly",
+        "trim the tags close, except those left long for a fly",
     ):
         assert wanted in said
     for knot in ("Bimini twist.", "Uni knot.", "Palomar.", "Triple surgeon's.", "Albright."):

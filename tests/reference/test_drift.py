@@ -252,7 +252,7 @@ def test_a_weighted_streamer_jigs_on_a_floating_line_and_an_unweighted_one_track
     plain = Fly(title="Bait fish", kind="streamer", hook=6, bulk="slim")
     jig = drift_cord(stripped("floating", weighted))
     track = drift_cord(stripped("sink-3", plain))
-    assert (jig.figure, track.figure) == ("jigs", "tracks its line")
+    assert (jig.figure, track.figure) == ("jigs", "tracks the line")
 
 
 @pytest.mark.parametrize("sinking", ["floating", "intermediate", "sink-3"])
@@ -261,7 +261,7 @@ def test_on_a_default_strip_a_fly_jigs_that_sinks_faster_than_its_line(sinking):
     eyed = Fly(title="Eyed", kind="streamer", hook=8, head="medium cone")
     plain = Fly(title="Plain", kind="streamer", hook=8)
     assert drift_cord(stripped(sinking, eyed)).figure == "jigs"
-    assert drift_cord(stripped(sinking, plain)).figure == "tracks its line"
+    assert drift_cord(stripped(sinking, plain)).figure == "tracks the line"
 
 
 def test_a_fast_sinking_line_wants_a_short_leader():

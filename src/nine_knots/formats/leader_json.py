@@ -57,7 +57,8 @@ def read_json(text: str) -> Design:
         found = json.loads(text, parse_constant=_no_constants)
     except json.JSONDecodeError as error:
         raise FileRefused(
-            f"This is not valid JSON: {error.msg.lower()}, line {error.lineno}, column {error.colno}.",
+            f"This is not valid JSON: {error.msg.lower()}, line {error.lineno}, column "
+            f"{error.colno}.",
             where=f"line {error.lineno}",
             hint="Correct that line, or export the leader again.",
         ) from error

@@ -45,7 +45,7 @@ def parse_owned_lines(text: str, units: Units) -> tuple[ParsedLine, ...]:
     filled = [(number, line) for number, line in enumerate(lines, start=1) if line.strip()]
     if len(filled) > MOST_LINES:
         raise OutOfRange(
-            f"{len(filled)} lines are too many at once.", hint=f"Give {MOST_LINES} at a time."
+            f"{len(filled)} lines are too many at once.", hint=f"Use {MOST_LINES} at a time."
         )
     if len(filled) > 1 and not any(letter.isdigit() for letter in filled[0][1]):
         filled = filled[1:]

@@ -48,7 +48,8 @@ class DatabaseElsewhere:
                 if time.monotonic() > until:
                     raise DatabaseUnavailable(
                         f"The database at {self.address.host}:{self.address.port} does not answer.",
-                        hint="Check that it is running, and that its file has the right user and password.",
+                        hint="Check that it is running, and that its file has the right user "
+                        "and password.",
                     ) from trouble
             time.sleep(PAUSE_S)
 

@@ -67,5 +67,6 @@ def invite_first(database: Database, site: Site) -> None:
 
     if database.transact(invite):
         print_line(
-            f"Nobody has signed up yet. To become the operator, within a week, open {site.join_url(token)}"
+            "Nobody has signed up yet. To become the operator, within a week, open "
+            f"{site.join_url(token)}"
         )

@@ -115,7 +115,8 @@ class Supervisor:
         pause = self._of_service
         if not pause.waiting and self._service.ended:
             pause.fail(
-                "The application stopped unexpectedly and is being restarted. Drafts are safe in the browser."
+                "The application stopped unexpectedly and is being restarted. Drafts are safe "
+                "in the browser."
             )
         if pause.over and not self._of_server.waiting:
             self._service.restart()

@@ -39,6 +39,7 @@ def store_result(cursor: DictCursor, angler_id: str, intent: str, asked: str, ma
         (angler_id, intent, asked, made),
     )
     cursor.execute(
-        "DELETE FROM idempotency_key WHERE saved_at < UTC_TIMESTAMP(6) - INTERVAL %s SECOND LIMIT %s",
+        "DELETE FROM idempotency_key WHERE saved_at < UTC_TIMESTAMP(6) - INTERVAL %s SECOND "
+        "LIMIT %s",
         (int(KEPT.total_seconds()), SWEPT),
     )

@@ -153,7 +153,8 @@ def cast_of(
     against = air.wind_m_s < AGAINST_M_S
     opens = against or result.margin >= wanted_margin_band(leader, situation, own)[0]
     softer = (
-        f"Shown at {units.about_speed(shown.speed_m_s)}: a dry fly needs no harder stroke here."
+        f"Shown at {units.about_speed(shown.speed_m_s)}: a dry fly doesn't need a harder "
+        "stroke here."
     )
     flight, thrown = landing.flight, landing.rig
     return replace(

@@ -72,7 +72,7 @@ def chain_fact(design: Design, hold: Hold, units: Units) -> Fact:
 
 def _words(above: ReelToLeader) -> str:
     if not above.links:
-        return "Mono on the reel: say what is behind it to know the whole chain."
+        return "Mono on the reel: add the backing behind it to see the whole chain."
     known = "From the reel down" if above.links[0].place == "reel" else "From the line down"
     if above.leader_first >= 1.0 - RARELY:
         return f"{known} the leader goes first."

@@ -35,7 +35,7 @@ def _stretch(material: Material) -> str:
     if times < STIFF:
         return "Hardly stretches."
     if abs(times - 1.0) < UNLIKE:
-        return "Stretches as nylon does: a cushion for fine tippet."
+        return "Stretches like nylon: a cushion for fine tippet."
     more = "more" if times > 1.0 else "less"
     return f"Stretches {abs(times - 1.0):.0%} {more} than medium nylon as thick."
 

@@ -44,7 +44,7 @@ def cost_words(spent: Iterable[SpoolUse], stock: Mapping[str, Stock]) -> str:
         if price is not None:
             priced[use.why] = priced.get(use.why, 0.0) + price.of(use.amount)
     if not priced:
-        return "Give a spool its price, and what comes off it is told as money too."
+        return "Give a spool its price to see costs as well."
     parts = [f"{money(sum_)} {SAID[why]}" for why, sum_ in priced.items()]
     total = f" {money(sum(priced.values()))} in all." if len(parts) > 1 else ""
     words = f"At what you paid: {join_words(parts)}.{total}"

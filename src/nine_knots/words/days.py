@@ -56,7 +56,7 @@ def days_reading(
         sentence = sentence_text(sentence_words(day, units))
         if not cards:
             near = min(today.cards, key=lambda card: card.off)
-            told.append(DayServed(sentence, None, f"No school serves it. {near.words}"))
+            told.append(DayServed(sentence, None, f"No school suits it. {near.words}"))
             continue
         key = next(chosen).key
         card = next(card for card in cards if card.key == key)
@@ -83,13 +83,13 @@ def _words(told: list[DayServed], lines: tuple[BuyLine, ...], prices: Mapping[st
     if served < len(told):
         which = f"{count_words(served, 'day')} of {count_words(len(told), 'day')}"
     if not served:
-        return "No school serves any of these days, whatever is bought."
+        return "No school suits any of these days, whatever you buy."
     if not lines:
-        return f"Nothing to buy: what you own serves {which}."
+        return f"Nothing to buy: what you own covers {which}."
     said = f"{capitalised(count_words(len(lines), 'thing'))} to buy {'serve' if len(lines) > 1 else 'serves'}"
     cost = sum(line.price for line in lines)
     if not prices:
         return f"{said} {which}; no smaller set does."
     unpriced = any(line.price == USUAL_PRICE for line in lines)
-    more = " What has no price counts as one." if unpriced else ""
+    more = " Items without a price count as one each." if unpriced else ""
     return f"{said} {which}, for {cost:.2f} together; no cheaper set does.{more}"

@@ -32,8 +32,8 @@ def differences(before: Design, after: Design, units: Units) -> tuple[str, ...]:
     said += _day(before, after, units)
     said += _leader(before.leader, after.leader, units)
     if before.notes != after.notes:
-        said.append("Its notes.")
-    return tuple(said) or ("Nothing differs.",)
+        said.append("The notes changed.")
+    return tuple(said) or ("No differences.",)
 
 
 def _day(before: Design, after: Design, units: Units) -> list[str]:
@@ -75,7 +75,7 @@ def _leader(before: Leader, after: Leader, units: Units) -> list[str]:
     if old_flies != new_flies:
         said.append(f"Flies above: {_names(new_flies)}, was {_names(old_flies)}.")
     if before.attachments != after.attachments:
-        said.append("What is clipped or pinched on it.")
+        said.append("What is attached to it.")
     return said
 
 

@@ -19,18 +19,18 @@ def source_words(stock_item: Stock, units: Units) -> tuple[str, ...]:
         across = f"Measured, {count_words(by.readings, 'reading')}: "
         across += f"{units.finely(stock_item.strand.diameter_m)} ± {off}."
     elif strand.estimated:
-        across = "Its thickness is the usual one for its label."
+        across = "Diameter typical for its label."
     else:
         off = units.within(TWICE * SPOOL_OFF_M)
-        across = f"Its thickness is as it was sold, ± {off}."
+        across = f"Diameter as sold, ± {off}."
     if strand.strength_n is not None:
-        holds = f"Its strength is by its label, ± {TWICE * LABEL_OFF:.0%}."
+        holds = f"Strength from the label, ± {TWICE * LABEL_OFF:.0%}."
     else:
-        holds = f"Its strength is the usual one for its stuff, ± {TWICE * LAW_OFF:.0%}."
+        holds = f"Strength typical for this material, ± {TWICE * LAW_OFF:.0%}."
     if strand.modulus_by is not None:
-        stiff = f"Its stiffness was measured, ± {TWICE * strand.modulus_by.off:.0%}."
+        stiff = f"Stiffness measured, ± {TWICE * strand.modulus_by.off:.0%}."
     else:
-        stiff = f"Its stiffness is that of {stuff.title}, ± {stuff.modulus_spread:.0%}."
+        stiff = f"Stiffness of {stuff.title}, ± {stuff.modulus_spread:.0%}."
     return across, holds, stiff
 
 

@@ -11,9 +11,9 @@ def gauge_words(found: GaugeReading, units: Units) -> str:
     """One or two sentences."""
     said = f"{level_text(found.level_m, units)}, {_ago(found.age_s / 3600.0)}"
     if found.status == "odd":
-        return f"{said}: it leapt. Look at the water before you go by it."
+        return f"{said}: it jumped. Check the water before you rely on it."
     if found.status == "stale":
-        return f"{said}: too old to go by. Look at the staff, and type what it says."
+        return f"{said}: too old to rely on. Read the staff gauge and type the level."
     if abs(found.rises_m_h) < STEADY_M_H:
         return f"{said}, steady."
     goes = "rising" if found.rises_m_h > 0.0 else "falling"

@@ -97,7 +97,7 @@ def gift_day(plan: DayPlan, place: Place, units: Units) -> GiftReading:
         stretch = stretches.get(stop.stretch_id)
         fly = f" With {flies[stop.fly]}." if stop.fly is not None else ""
         usual = (stretch.usual + fly, *stretch.cautions) if stretch else (fly.strip(),)
-        title = stretch.title if stretch else "a stretch that is gone"
+        title = stretch.title if stretch else "a deleted stretch"
         when = hours_text(stop.begins_min, stop.ends_min)
         parts.append(GiftSection(f"{when}, {title}", tuple(text for text in usual if text)))
     notes = (plan.notes,) if plan.notes else ()

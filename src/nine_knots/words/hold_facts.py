@@ -37,10 +37,9 @@ MOUTHS: dict[Mouth, str] = {
     "bony": "Bony: draw the hook home by the line, low and hard; stretch costs you the set.",
 }
 TEETH: dict[Teeth, str] = {
-    "none": "No teeth to wear the tippet.",
+    "none": "No teeth that wear the tippet.",
     "fine": "Fine teeth: feel the last foot of tippet after every fish.",
-    "rasping": "A rasping mouth wears plain tippet through: look it over after every fish, or end "
-    "in a short stout bite piece, the other school.",
+    "rasping": "A rasping mouth wears through plain tippet. Check it after every fish, or end in a short stout bite piece, the other school.",
     "cutting": "Teeth that cut: wire or a heavy bite piece, and long forceps.",
 }
 LINE_OUT_M = 9.0  # at the strike
@@ -89,11 +88,13 @@ def facts(design: Design, hold: Hold, units: Units, own: tuple[PulledKnot, ...] 
 def _known(leader: Leader, hold: Hold, own: tuple[PulledKnot, ...]) -> Fact:
     """How far off these figures themselves may be, and what would say it better."""
     known = strength_known(leader, hold, own)
-    within = f"within {2.0 * known.off:.0%}, nineteen times in twenty"
+    within = f"within {2.0 * known.off:.0%}, 19 times in 20"
     if known.by == "pulls":
         return Fact("How sure", f"By your own pulls of this knot, {within}.")
     by = "the label" if known.by == "label" else "what its material usually holds"
-    text = f"By {by} of piece {known.piece + 1}, {within}. Pulls of its knot would say it better."
+    text = (
+        f"By {by} of piece {known.piece + 1}, {within}. Pull tests of its knot would narrow this."
+    )
     return Fact("How sure", text)
 
 
@@ -131,8 +132,8 @@ def _order(leader: Leader, hold: Hold) -> Fact:
         return Fact("Order of break", f"Nothing above {place} should go ({above:.0%} does).")
     return Fact(
         "Order of break",
-        f"{above:.0%} break above {place}, and more than need be is lost: finer tippet, or a "
-        "better knot above.",
+        f"{above:.0%} break above {place}, and you lose more than you need to: use a finer "
+        "tippet, or a better knot above.",
         "too much",
     )
 
@@ -146,9 +147,9 @@ def _flies(
         return ()
     lowest = above[-1][0]
     saved = sum(e.chance for e in hold.elements if e.index >= lowest)
-    text = f"A snag on the point fly costs it alone in {saved:.0%}: "
+    text = f"In snags on the point fly you lose only that fly in {saved:.0%}: "
     found = [
-        Fact("Point fly", f"{text}the flies above come back.")
+        Fact("Point fly", f"{text}you keep the flies above.")
         if saved >= 1.0 - WEAK_ABOVE
         else Fact(
             "Point fly",
@@ -182,15 +183,16 @@ def _rod(design: Design, hold: Hold, units: Units) -> Fact:
     if fish_kg > most_kg:
         return Fact(
             "The rod",
-            f"is light for a fish of {units.fish_mass(fish_kg).text}: played on it beyond some "
-            f"{units.fish_mass(most_kg).text} it tires to death. A stouter rod, or stay with less.",
+            f"is light for a fish of {units.fish_mass(fish_kg).text}: played on it for more than "
+            f"{units.fish_mass(most_kg).text} it may not recover. Use a stouter rod, or a "
+            "finer leader.",
             "too little",
         )
     if hold.mean_n <= safe_n:
-        return Fact("The rod", "breaks this leader before it is strained itself.")
+        return Fact("The rod", "breaks this leader before the rod is strained.")
     return Fact(
         "The rod",
-        f"takes some {units.load(safe_n).text}, less than the leader: never break off a snag with "
-        "the rod bent, point it and pull by the line.",
+        f"takes some {units.load(safe_n).text}, less than the leader: never break off a snag "
+        "with the rod bent. Point the rod and pull by hand.",
         "too much",
     )

@@ -67,10 +67,10 @@ def _turns(knot: Knot) -> str:
 
 
 def _keeps(knot: Knot) -> str:
-    text = f"{knot.kept:.0%} of the line's strength as a rule, give or take {knot.spread:.0%}"
+    text = f"{knot.kept:.0%} of the line's strength typically, give or take {knot.spread:.0%}"
     if knot.mono:
         text += f"; {knot.kept - FLUOROCARBON_LOSS:.0%} in fluorocarbon"
-    return f"{text} (from memory: your own pulls beat it)"
+    return f"{text} (typical value; your own pull tests are better)"
 
 
 def _limits(knot: Knot, units: Units) -> list[Line]:
@@ -93,5 +93,5 @@ def _caution(knot: Knot) -> str:
     if not knot.mono:
         return "Wire ends cut. Pliers, eye protection, and no sharp end left on the leader."
     if knot.place == "eye":
-        return "Mind the hook's point; cutters away from fingers and eyes."
-    return "Heavy mono is drawn with gloves or pliers, never with bare hands or teeth."
+        return "Mind the hook point, and keep cutters away from fingers and eyes."
+    return "Draw heavy mono with gloves or pliers, never with bare hands or teeth."

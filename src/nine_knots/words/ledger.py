@@ -48,7 +48,7 @@ def unknown_words(takes: Iterable[SpoolTake], stock: Mapping[str, Stock]) -> str
     if not odd:
         return ""
     stuff = join_words(sorted({take.stuff for take in odd}))
-    return f" What is of no spool on your shelf ({stuff}) is not counted."
+    return f" Material from no spool on your shelf ({stuff}) is not counted."
 
 
 def change_text(change: Change, packet: bool, units: Units) -> str:
@@ -90,7 +90,7 @@ def short_words(over: Mapping[str, float], stock: Mapping[str, Stock], units: Un
     if not names:
         return ""
     what = "it" if len(names) == 1 else "them"
-    return f" More was taken than there was of {join_words(names)}: count what is left on {what}."
+    return f" More was used than there was of {join_words(names)}: check what is left on {what}."
 
 
 def is_low(stock_item: Stock, most: float | None) -> bool:

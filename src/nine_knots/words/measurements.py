@@ -42,12 +42,12 @@ def diameter_reading(found: MeasuredDiameter, before: Strand, units: Units) -> M
         f"By {count_words(found.readings, 'reading')}{places}. {_as_sold(found, before, units)}"
     ]
     if found.oval > OVAL:
-        said.append(f"It is oval by {found.oval:.0%}: such a strand twists and coils.")
+        said.append(f"It is oval by {found.oval:.0%}: an oval strand twists and coils.")
     if found.along_m > UNEVEN * found.mean_m:
         said.append(f"It varies by {units.finely(found.along_m)} along the spool.")
     said += [
-        f"Reading {number + 1} at place {place + 1} is far from the others. It is counted: measure "
-        "there again, or leave it if it is so."
+        f"Reading {number + 1} at place {place + 1} is far from the others. It counts: measure "
+        "there again, or leave it if it is right."
         for place, number in found.odd
     ]
     return MeasurementReading(figure, tuple(said))
@@ -58,9 +58,9 @@ def _as_sold(found: MeasuredDiameter, before: Strand, units: Units) -> str:
     sold_as = x_of_diameter(before.diameter_m) if before.across_by is None else None
     measures = x_to_a_tenth(found.mean_m)
     if before.estimated:
-        was = f"by its label it was taken for {units.finely(before.diameter_m)}"
+        was = f"its label suggested {units.finely(before.diameter_m)}"
     elif before.across_by is not None:
-        was = f"it was {units.finely(before.diameter_m)} when it was measured before"
+        was = f"it was {units.finely(before.diameter_m)} when measured before"
     else:
         was = f"sold as {sold_as or units.finely(before.diameter_m)}"
     if abs(off) < AS_SOLD:
@@ -70,7 +70,7 @@ def _as_sold(found: MeasuredDiameter, before: Strand, units: Units) -> str:
     if before.strength_n is not None:
         law = units.load(before.law_strength_n(found.mean_m)).text
         label = units.label(before.strength_n).text
-        return f"{said}. So thick it usually breaks at {law}; its label says {label}."
+        return f"{said}. At this thickness it usually breaks at {law}; its label says {label}."
     return f"{said}: {abs(off):.0%} {'thicker' if off > 0.0 else 'thinner'}."
 
 
@@ -84,9 +84,9 @@ def modulus_reading(found: MeasuredModulus, before: Strand) -> MeasurementReadin
     """How stiff a strand is when it is stretched, and what set it keeps."""
     told = _stiffness(found.modulus_pa, found.off, 1, before.substance)
     if found.stays > SET:
-        more = f"It keeps {found.stays:.1%} of the stretch: coils will stay in it, too."
+        more = f"It keeps {found.stays:.1%} of the stretch, so it will keep its coils too."
     else:
-        more = "It comes back: stretched before use, it lies straight."
+        more = "It recovers: stretch it before use and it lies straight."
     return MeasurementReading(told.figure, (*told.words, more))
 
 
@@ -105,6 +105,8 @@ def tip_reading(found: MeasuredBend, line: FlyLine) -> MeasurementReading:
     figure = f"{1e6 * found.bend_nm2:.1f} N·mm² ± {_percent(found.off)}"
     said = (
         f"By {count_words(found.readings, 'reading')}: {_beside(found.bend_nm2, bare.tip_bend_nm2)} "
+        ""
+        ""
         "for a tip of this thickness. Butts are matched to it from now on."
     )
     return MeasurementReading(figure, (said,))
@@ -123,7 +125,7 @@ def sink_rate_reading(found: MeasuredSinkRate, fly: Fly, units: Units) -> Measur
             f"{_beside(found.speed_m_s, by_tables, 'fast')} by the tables."
         ]
     said += [
-        f"Fall {number + 1} is far from the others. It is counted: time it again, or leave it."
+        f"Fall {number + 1} is far from the others. It counts: time it again, or leave it."
         for number in found.odd
     ]
     return MeasurementReading(figure, tuple(said))

@@ -82,15 +82,15 @@ def _of_what_it_needs(speed_margin: float) -> str:
 
 def _words(now: Estimate, count: int) -> str:
     if count == 0:
-        return "Nothing is known of your cast yet: it is taken to be a usual one."
+        return "Nothing is known about your cast yet, so a typical one is used."
     landings = "one landing" if count == 1 else f"{count} landings"
     change = now.own.speed_factor - 1.0
     if abs(change) < 0.02:
-        pace = "as fast as is usual"
+        pace = "as fast as most"
     else:
-        pace = f"about {abs(change):.0%} {'faster' if change > 0 else 'slower'} than is usual"
-    sure = ", though that is hardly known yet" if now.soft > WIDE else ""
-    return f"From {landings}: you launch {pace}{sure}. Every cast here is judged by it."
+        pace = f"about {abs(change):.0%} {'faster' if change > 0 else 'slower'} than most"
+    sure = ", though from few landings so far" if now.soft > WIDE else ""
+    return f"From {landings}: you launch {pace}{sure}. Every cast here uses it."
 
 
 def _speed(item: Estimate) -> tuple[float, float]:

@@ -20,10 +20,10 @@ CAUTIONS: dict[Hazard, str] = {
     "strong current": "Strong current: wade across and down, and turn back early.",
     "slippery bed": "Slippery bed: studs and a staff.",
     "soft bed": "Soft bed: try each step before you stand on it.",
-    "steep bank": "Steep bank: know where you come out before you go in.",
+    "steep bank": "Steep bank: know where you will get out before you get in.",
     "power lines": "Power lines: keep rod and line well away, they conduct.",
-    "rising water": "The water rises without warning: ask who lets it go, and watch a stone.",
-    "tide that cuts off": "The tide cuts off the way back: know its hour, and go before.",
+    "rising water": "The water rises without warning: ask who controls it, and watch a stone.",
+    "tide that cuts off": "The tide cuts off the way back: know its time, and leave before.",
     "boats": "Boats: be seen, and wear a life jacket.",
     "ice": "Ice: keep off it.",
 }
@@ -164,12 +164,15 @@ def _now(found: AtLevel | None, level_m: float | None, units: Units) -> str:
     if level_m is None:
         return ""
     if found is None:
-        return "Taken as it usually is: nothing was noted of it at any level."
+        return "Typical values: there are no notes about it at any level."
     off = units.roughly(TWICE * found.depth_off_m)
-    said = f"{capitalised(deep_words(found.depth_m, units))}, ± {off}; {fast_words(found.pace_m_s, units)}"
+    said = (
+        f"{capitalised(deep_words(found.depth_m, units))}, ± {off}; "
+        f"{fast_words(found.pace_m_s, units)}"
+    )
     said += f", ± {TWICE * found.pace_off:.0%}. By {count_words(found.depth_notes, 'note')}"
     if found.depth_notes == 1:
-        return f"{said} only: note it at another level, and it is known better."
+        return f"{said} only. A note at another level makes it more certain."
     if not found.pace_notes:
         return f"{said}, none of its pace."
     return f"{said}."
@@ -198,7 +201,7 @@ def beyond_words(river_stretch: RiverStretch, level_m: float | None, units: Unit
         return ""
     low, high = (level_text(level, units) for level in found.seen_m)
     seen = low if low == high else f"{low} to {high}"
-    return f"That is beyond what you saw ({seen}): go and look before you trust it."
+    return f"That is outside what you have seen ({seen}): check before you rely on it."
 
 
 def _facts(river_stretch: RiverStretch) -> tuple[str, ...]:
@@ -221,8 +224,8 @@ def stretch_cautions(river_stretch: RiverStretch, water: Water) -> tuple[str, ..
     if water.depth_m * water.pace_m_s / FOOT_M**2 > WADES:
         said.insert(
             0,
-            "Not to be waded by the usual rule: depth times pace, in feet, is over ten. Fish it "
-            "from the bank.",
+            "Don't wade here: by the usual rule depth times speed, in feet, is over ten. Fish "
+            "it from the bank.",
         )
     return tuple(said)
 
@@ -241,8 +244,8 @@ def rules_words(rules: WaterRules, units: Units) -> str:
     if rules.least_apart_m is not None:
         said.append(f"flies {units.length(rules.least_apart_m).text} apart")
     if not said:
-        return "No rules are noted: ask the local authority."
-    return f"{capitalised(', '.join(said))}. The local authority has the say."
+        return "No rules recorded. Ask the local authority."
+    return f"{capitalised(', '.join(said))}. The local authority decides."
 
 
 def _note(level_m: float, depth_m: float, pace: float | None, units: Units) -> NoteLine:

@@ -18,12 +18,12 @@ SOURCES: dict[Unsure, tuple[str, str]] = {
     "pace": ("how fast the stream is", "Time a stick over a few steps."),
     "depth": ("how deep it is", "Sound it with a weight on the line."),
     "fly": ("how fast the flies fall", "Time one falling in a jar of water."),
-    "landing": ("where the cast lands", "Practice: nothing measures it away."),
+    "landing": ("where the cast lands", "Only practice helps: it can't be measured away."),
 }
 SUPPOSED = (
-    f"Each try is in water guessed to {GUESSED_OFF:.0%} of its pace and depth, with flies "
-    f"that fall as they should to {FALLS_OFF:.0%} ({JARRED_OFF:.0%}, or as its times were spread, "
-    f"where one was timed in a jar), cast to {LANDS_OFF:.0%} of the distance."
+    f"Each trial varies the water's speed and depth by {GUESSED_OFF:.0%}, the flies' sink rate "
+    f"by {FALLS_OFF:.0%} ({JARRED_OFF:.0%}, or the spread of your jar test), and the cast's "
+    f"distance by {LANDS_OFF:.0%} of the distance."
 )
 
 
@@ -39,7 +39,7 @@ class ReachReading:
 def reach_reading(found: Reach | None, units: Units) -> ReachReading:
     """The reading of what was found; a fly on top has no zone to reach, and is told so."""
     if found is None:
-        return ReachReading(Fact("Zone", "none to reach: the fly stays on top."), "", "")
+        return ReachReading(Fact("Zone", "no zone to reach: the fly stays on top."), "", "")
     status: Status = "right"
     if found.right < SURE * found.tries:
         status = "too little" if found.high >= found.deep else "too much"
@@ -60,7 +60,7 @@ def _where(found: Reach) -> str:
 
 def _settle(found: Reach) -> str:
     if found.right == 0:
-        return "It is not for want of knowing: the Water stage tells what would mend it."
+        return "It isn't a question of certainty: the Water stage shows what would fix it."
     if found.right == found.tries or not found.shares:
         return ""
     source, share = found.shares[0]

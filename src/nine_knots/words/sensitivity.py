@@ -19,15 +19,15 @@ from nine_knots.core.base.score import Fact, Status
 from nine_knots.core.base.units import Units
 
 SURE, EVEN = 0.95, 0.5  # chances of opening from which one is sure, and from which it is right
-NOTHING = 0.02  # of a margin, of what holds: less is nothing to speak of
+NOTHING = 0.02  # of a margin, of what holds: less is nothing noticeably
 SOURCES: dict[Source, tuple[str, str]] = {
-    "lengths": ("{tied} more or less as you tie it", "tell what the pieces came out at"),
+    "lengths": ("{tied} more or less as you tie it", "record the lengths the pieces came out at"),
     "spools": ("spools off by {off}", "measure {piece}"),
-    "stroke": ("one cast unlike the next", "practice: nothing measures it away"),
-    "own speed": ("how fast you throw", "tell how a few of your casts landed"),
+    "stroke": ("variation from cast to cast", "only practice helps"),
+    "own speed": ("how fast you throw", "record how a few of your casts landed"),
     "line": ("how stiff your line is", "measure the droop of its tip, under Spools"),
-    "fly": ("how this fly catches the air", "time it falling indoors"),
-    "wind": ("wind that comes and goes", "look again when it blows"),
+    "fly": ("this fly's air resistance", "a drop test indoors would settle it"),
+    "wind": ("gusts", "check again when the wind blows"),
 }
 
 
@@ -85,7 +85,7 @@ def matters_reading(found: Sensitivity, units: Units) -> MattersReading:
 
 def _of_hundred(chance: float) -> str:
     if chance > 0.995:
-        return "as good as every time"
+        return "practically every time"
     if chance < 0.005:
         return "hardly ever"
     return f"{round(100 * chance)} times in 100"
@@ -99,17 +99,17 @@ def _opens(found: Sensitivity) -> Fact:
 
 def _holds(found: Sensitivity) -> Fact:
     status: Status = "right" if found.holds >= SURE else "too little"
-    said = f"{_of_hundred(found.holds)} against what the day may ask."
+    said = f"{_of_hundred(found.holds)} for what the day may demand."
     if 1.0 - SURE < found.holds < SURE and found.known.by != "pulls":
         what = f"your {found.weakest}" if found.weakest else f"piece {found.known.piece + 1}"
         by = "its label" if found.known.by == "label" else "what its material usually holds"
-        said += f" {capitalised(what)} is known by {by} only: pull one to breaking under Knots."
+        said += f" {capitalised(what)} is known from {by} only. Do a pull test under Knots."
     return Fact("Holds", said, status)
 
 
 def _into(found: Sensitivity, units: Units) -> Fact:
     if found.into_m_s <= 0.0:
-        return Fact("Head wind", "none: it opens as is wanted only in still air or with the wind.")
+        return Fact("Head wind", "none: it opens well only in still air or downwind.")
     most = units.wind(found.into_m_s).text
     return Fact("Head wind", f"it still opens into {most} with this stroke.")
 
@@ -136,11 +136,14 @@ def _doubts(doubts: tuple[UncertaintySource, ...], units: Units) -> tuple[DoubtR
 def _settle(doubts: tuple[DoubtReading, ...], found: Sensitivity) -> str:
     first = doubts[0]
     if found.opens >= SURE or found.opens <= 1.0 - SURE:
-        return f"It is sure enough; what doubt there is, is mostly {first.title.lower()}."
+        return (
+            "It is certain enough. What uncertainty there is comes mostly from "
+            f"{first.title.lower()}."
+        )
     decides = first.settle
     if found.doubts[0].source == "spools":
-        decides = f"{decides.removesuffix('.')}: it decides."
-    return f"Most of the doubt, {first.text}, is {first.title.lower()}. {decides}"
+        decides = f"{decides.removesuffix('.')}: that decides it."
+    return f"Most of the uncertainty, {first.text}, is {first.title.lower()}. {decides}"
 
 
 def _longer(units: Units) -> str:
@@ -163,8 +166,8 @@ def _supposed(units: Units) -> str:
     return (
         f"{capitalised(_tied_off(units))} as you tie, {_spool_off(units)} on a spool that was not "
         f"measured, {STROKE_OFF:.0%} of your speed from cast to cast, "
-        f"{units.wind(WIND_OFF_M_S).text} of wind; what is not known of you or the fly is as wide "
-        "as it is usual."
+        f"{units.wind(WIND_OFF_M_S).text} of wind. Anything unknown about you or the fly has "
+        "its typical spread."
     )
 
 
@@ -186,7 +189,7 @@ def _effect(opens: float, holds: float) -> str:
     for factor, what in ((opens, "margin"), (holds, "hold")):
         if abs(factor - 1.0) >= NOTHING:
             said.append(f"{what} {_change(factor)}")
-    return ", ".join(said) or "nothing to speak of"
+    return ", ".join(said) or "nothing noticeably"
 
 
 def _change(factor: float) -> str:
@@ -210,7 +213,7 @@ def _most(pieces: tuple[SectionSensitivity, ...], units: Units) -> str:
     for what in ("opening", "hold"):
         size, _, words, factor = max(change for change in changes if change[1] == what)
         if size < NOTHING:
-            said.append(f"no length or thickness moves the {what} to speak of")
+            said.append(f"no length or diameter changes the {what} noticeably")
         else:
-            said.append(f"{words} moves the {what} most, {_change(factor)}")
+            said.append(f"{words} changes the {what} most, {_change(factor)}")
     return f"{capitalised('; '.join(said))}."

@@ -204,7 +204,7 @@ def _backed(text: str, situation: Situation, units: Units) -> Backing | None:
     strong, comma, long = text.partition(",")
     if not comma:
         raise Unreadable(
-            f"“{text}” gives no length of backing.",
+            f"“{text}” has no length of backing.",
             hint="Write strength and length: 20 lb, 100 yd.",
         )
     length_m = parse_length(long, units.system, most_m=1000.0)
@@ -220,9 +220,9 @@ def _usual(text: str, quarry: TargetFish) -> TargetFish:
     if text.lower() == "other":
         return TargetFish(kind="other", mass_kg=quarry.mass_kg, temper=quarry.temper, own=OwnFish())
     raise Unreadable(
-        f"“{text}” is none of the fish known here.",
-        hint=f"Use one of {', '.join(f.title for f in FISH.values())}, or say another by mouth and "
-        "teeth.",
+        f"“{text}” is not a fish known here.",
+        hint=f"Use one of {', '.join(f.title for f in FISH.values())}, or describe another by "
+        "mouth and teeth.",
     )
 
 
@@ -230,7 +230,7 @@ def _meant(text: str, words: dict[str, float]) -> float | None:
     value = words.get(text.lower())
     if value is None and not any(c.isdigit() for c in text):
         raise Unreadable(
-            f"“{text}” is none of the words known here.",
+            f"“{text}” isn't recognised.",
             hint=f"Use one of {', '.join(words)}, or a figure.",
         )
     return value
@@ -238,7 +238,7 @@ def _meant(text: str, words: dict[str, float]) -> float | None:
 
 def _between(value: float, low: float, high: float, what: str, span: str) -> None:
     if not low <= value <= high:
-        raise OutOfRange(f"{what} must be within {span}.", hint=f"Give a value within {span}.")
+        raise OutOfRange(f"{what} must be within {span}.", hint=f"Enter a value within {span}.")
 
 
 def _with(situation: Situation, part: str, field: str, value: float) -> Situation:

@@ -42,12 +42,14 @@ class StockRow(Frozen):
     labelled: bool
     estimated: bool
     left: str
-    bought: str = Field(description="a day, as YYYY-MM-DD; empty where it is not known")
-    paid: str = Field(description="what was paid; empty where no price was given")
-    paid_for: str = Field(description="for how much of it")
-    low: bool = Field(description="little is left, beside what is usually taken of it")
-    note: str = Field(description="what is to be done about it, if anything")
-    known: tuple[str, ...] = Field(description="where its figures come from, and how sure")
+    bought: str = Field(description="date as YYYY-MM-DD; empty if unknown")
+    paid: str = Field(description="price paid; empty if unknown")
+    paid_for: str = Field(description="the amount the price was for")
+    low: bool = Field(description="little is left, compared with what is usually used")
+    note: str = Field(description="what to do about it, if anything")
+    known: tuple[str, ...] = Field(
+        description="where its figures come from, and how certain they are"
+    )
     packet: PacketTexts | None = None
     item: Stock
 

@@ -22,7 +22,7 @@ const chain = computed(() => bench.evaluation?.chain)
         <strong>leader</strong>
         <span class="quiet">{{ bench.evaluation?.length.text }}</span>
         <span class="figure">{{ bench.evaluation?.low.text }}</span>
-        <span class="quiet">or more, nineteen times in twenty</span>
+        <span class="quiet">or more, 19 times in 20</span>
       </li>
     </ol>
     <p>{{ chain.words }}</p>

@@ -78,7 +78,7 @@ const BOUGHT = [
       <PlainField v-model="find.asked.shortest" label="At least" hint="8 ft, 2.5 m" />
       <PlainField v-model="find.asked.longest" label="At most" hint="12 ft, 3.6 m" />
       <p class="quiet">
-        Left empty, each is as long as its school ties it here. Some schools tie long leaders: say
+        Left empty, each has its school's length. Some schools tie long leaders: say
         at most how long.
       </p>
     </template>

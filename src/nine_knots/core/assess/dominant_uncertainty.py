@@ -13,10 +13,10 @@ from nine_knots.core.mechanics.air import Air
 DRAG_TIMES = 1.4  # times or over, a fly's drag area in the air by the tables [G ±40 %]
 NEAR, NEAR_BY_BEND = 0.2, 0.08  # of the logarithm of the lowest margin wanted: beyond them no fly's
 # drag decides, and no line's stiffness [M]
-BY_DRAG = "how this fly catches the air, known to some 40% only: time it falling indoors"
+BY_DRAG = "this fly's air resistance (±40 %): a drop test indoors would settle it"
 BEND_TIMES = 1.4  # times or over, a line's stiffness where its droop was not measured [G]
-BY_BEND = "how stiff your line is: measure the droop of its tip"
-BY_SPEED = "how fast you throw: tell how a few of your casts landed"
+BY_BEND = "your line's stiffness: measure the droop of its tip"
+BY_SPEED = "how fast you throw: record how a few of your casts landed"
 
 
 def dominant_uncertainty(
@@ -44,4 +44,4 @@ def dominant_uncertainty(
         doubts += [BY_BEND] if opens != (off > 0.0) else []
     if own == UNKNOWN and abs(off) < SPEED_SPREAD:
         doubts.append(BY_SPEED)
-    return f"It hangs on {'; and on '.join(doubts)}." if doubts else ""
+    return f"Most of the uncertainty is {'; and on '.join(doubts)}." if doubts else ""

@@ -44,11 +44,11 @@ def _flies_gone(leader: Leader, first_gone: int) -> str:
 
 
 def what_is_left(element: StrengthElement, leader: Leader, units: Units) -> str:
-    """``7 ft 2 in of leader come back``."""
+    """``7 ft 2 in of leader comes back``."""
     left_m = leader.joints_at_m[min(broken_at(element), len(leader.pieces))]
     if left_m <= 0.0:
         return "only the line comes back"
-    return f"{units.length(left_m).text} of leader come back"
+    return f"{units.length(left_m).text} of leader comes back"
 
 
 def place_of_break(element: StrengthElement, leader: Leader) -> str:
@@ -65,7 +65,7 @@ def place_of_break(element: StrengthElement, leader: Leader) -> str:
 
 
 def pulls_of(joint: Connection, leader: Leader, own: tuple[PulledKnot, ...]) -> str:
-    """``, by 6 pulls of yours`` where one of a joint's knots was tested by the angler."""
+    """``, by 6 pull tests of yours`` where one of a joint's knots was tested by the angler."""
     if not own:
         return ""
     families = {piece.strand.substance.family for piece in leader.pieces}
@@ -79,4 +79,4 @@ def pulls_of(joint: Connection, leader: Leader, own: tuple[PulledKnot, ...]) -> 
     )
     if not tests:
         return ""
-    return ", by one pull of yours" if tests == 1 else f", by {tests} pulls of yours"
+    return ", from one pull test of yours" if tests == 1 else f", by {tests} pull tests of yours"

@@ -39,7 +39,8 @@ def landing_of(seen: ObservedLanding) -> Landing:
     design, stroke, day = seen.design, seen.stroke, seen.design.situation
     if mass_ratio(design.leader, day.fly) is not None:
         raise CannotCompute(
-            "Mono thrown by its fly unrolls no loop, so its landing tells nothing of your stroke.",
+            "The fly pulls the mono out without a loop, so this landing says nothing about "
+            "your stroke.",
             where="design.leader",
             hint="Record landings of leaders on a fly line.",
         )

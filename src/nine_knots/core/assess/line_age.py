@@ -30,5 +30,6 @@ def age_words(stock_item: Stock, today: Day) -> str:
     if years < (FINE_YEARS if stock_item.finest_m <= FINE_M else STOUT_YEARS):
         return ""
     return (
-        f"{count_words(years, 'year')} old; nylon loses with years and sun: pull-test or renew it"
+        f"{count_words(years, 'year')} old; nylon weakens with age and sun: pull-test it or "
+        "renew it"
     )

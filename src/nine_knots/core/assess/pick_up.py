@@ -31,12 +31,12 @@ def lift_words(design: Design) -> str:
     """How the fly comes off the water, in a sentence."""
     day = design.situation
     if day.line.sinking != "floating":
-        return "The line is sunk: draw in to its head and roll it up before you cast again."
+        return "The line is sunk: strip in to its head and roll it up before you cast again."
     if day.floats:
         return "The fly floats: it comes off the water easily."
     speed = drawn_m_s(design)
     if speed > EASY_M_S:
         return "The fly comes out of the water easily."
     if speed > STICKS_M_S:
-        return "The fly comes out on a steady draw: rod low, line straight, no hurry."
-    return "The fly grips the water and sticks: roll it up first."
+        return "The fly lifts out on a steady draw: rod low, line straight, no hurry."
+    return "The fly grips the water: roll cast it up first."

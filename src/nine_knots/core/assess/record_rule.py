@@ -52,7 +52,7 @@ def record_lines(leader: Leader, units: Units) -> tuple[RuleLine, ...]:
     found = class_m(leader)
     if found is None:
         lines.append(
-            RuleLine("No piece is marked as tippet: the rule wants a class tippet.", False)
+            RuleLine("No piece is marked as tippet; the rule requires a class tippet.", False)
         )
     else:
         least = units.length(LEAST_CLASS_M).text

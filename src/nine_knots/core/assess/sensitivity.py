@@ -107,9 +107,9 @@ def sensitivity_of(
     day, leader = design.situation, design.leader
     if mass_ratio(leader, day.fly) is not None:
         raise CannotCompute(
-            "Mono is thrown by its fly: no loop is cast, so there is nothing to change in it.",
+            "The fly pulls the mono out without a loop, so there is no cast to analyse.",
             where="leader",
-            hint="What it hangs on is the fly's weight.",
+            hint="What matters is the fly's weight.",
         )
     thrown = _Thrown(design, stroke, air_of(day.wind, gust))
     hold = hold_of(leader, own=angler.tyer.knots)
@@ -155,7 +155,7 @@ class _Thrown:
         found = self._minimum(self.design.leader, self.design.situation.fly, self.air, USUAL)
         if found.speed_m_s is None:
             raise CannotCompute(
-                "No stroke opens this leader, so nothing small about it matters.",
+                "No stroke opens this leader, so small changes don't matter.",
                 where="leader",
                 hint="Take one of the turnover's remedies first.",
             )

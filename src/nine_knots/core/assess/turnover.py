@@ -34,7 +34,7 @@ LEVEL, LONG_M = (
     1.1,
     2.0,
 )  # times the tippet, a butt up to which a leader is level; long enough to tell
-LEVEL_SAID = "Most builders find that a level leader turns over worse than is computed here."
+LEVEL_SAID = "Most builders find that a level leader turns over worse than computed here."
 STRAIGHT, IN_ORDER = 0.93, 0.70  # of its length along the cast, as a leader lies [G]
 EASES_FROM = 1.25  # of the threshold of opening, from which a softer stroke still opens it
 HEAP = 0.4  # of it, below which one that barely opens is a heap [G]
@@ -228,11 +228,12 @@ def _why(
         }.get(needs, f"{needs if more > A_TOUCH else 'a touch'} harder than")
         told = f" It {lies}." if lies else ""
         return (
-            f"It needs a stroke {harder} yours{wind}: it opens {at}; yours leaves at {yours}.{told}"
+            f"It needs a stroke {harder} yours{wind}: it opens {at}; yours launches at "
+            f"{yours}.{told}"
         )
-    said = f"It just opens {at}; yours leaves at {yours}." + (f" It {lies}." if lies else "")
+    said = f"It just opens {at}; yours launches at {yours}." + (f" It {lies}." if lies else "")
     if status == "too much":
-        return f"Ease off, or lengthen or refine the leader. {said}"
+        return f"Ease off, or use a longer or finer leader. {said}"
     return said
 
 
@@ -243,7 +244,7 @@ def mono_score(ratio: float) -> Score:
     figure = "casts well" if ratio < LEADS else "casts with care"
     times = f"{ratio:.1f}" if ratio < MOST_TOLD else f"more than {MOST_TOLD:g}"
     if ratio > CANNOT_LEAD:
-        figure = "the fly cannot lead"
+        figure = "the fly can't pull it"
     return Score(
         key="turnover",
         title="Turnover",
@@ -252,6 +253,6 @@ def mono_score(ratio: float) -> Score:
         marginal=status == "right" and ratio > LEADS,
         position=position_in_band(max(-2.0, min(0.6, deviation))),
         figure=figure,
-        why=f"Eight metres of it weigh {times} times the fly; up to {LEADS:g} casts well, "
-        f"beyond {CANNOT_LEAD:g} the fly cannot pull it.",
+        why=f"Eight metres of it weigh {times} times the fly. Up to {LEADS:g} it casts well; "
+        f"above {CANNOT_LEAD:g} the fly can't pull it.",
     )

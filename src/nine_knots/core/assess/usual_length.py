@@ -14,4 +14,4 @@ def longer_or_shorter(length_m: float, day: Situation, units: Units) -> str:
         return ""
     span, how = span_by_water(day), "Longer" if beyond > 0.0 else "Shorter"
     low, high = units.length(span.low_m).text, units.length(span.high_m).text
-    return f"{how} than most tie here, {low} to {high}."
+    return f"{how} than most use here, {low} to {high}."

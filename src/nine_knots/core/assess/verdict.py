@@ -82,25 +82,25 @@ def _match_why(worst: JointMatch, leader: Leader, units: Units) -> str:
     step = f"from {since} to {to}"
     times = _times(worst.bend_step)
     if worst.flag == "hinge":
-        return f"At {place}, {step}, it turns {times} times softer: the loop folds there."
+        return f"At {place}, {step}, it gets {times} times softer: the loop folds there."
     if worst.flag == "soft":
         return f"Softest step at {place}, {step}: {times} times softer, near a hinge."
     if worst.flag == "reversal":
         return f"At {place}, {step}, a thicker piece follows a thinner one."
     if worst.flag == "kick":
-        return f"At {place}, {step}, it turns {times} times stiffer: it levers and kicks."
+        return f"At {place}, {step}, it gets {times} times stiffer: it kicks."
     if worst.flag == "firm":
         return f"At {place}, {step}, the butt is {times} times as stiff: near a kick."
     if worst.flag == "flat spot":
         return f"Around {place} two joints follow each other with no step: knots for nothing."
     if worst.flag == "trace":
-        return "The bite piece is thick or stiff for teeth, and is not judged by the cast."
+        return "The bite piece is thick or stiff because of teeth, so its step isn't judged."
     if worst.flag == "parted":
-        return f"At {place} a ring or swivel parts the two sizes: no step is judged across it."
+        return f"At {place} a ring or swivel joins the two sizes, so the step isn't judged."
     if worst.flag == "led":
-        return "What hangs below is led by its flies or weight: no step of it is judged."
+        return "Flies or weight lead the part below, so its steps aren't judged."
     softness = "softer" if worst.bend_step < 1 else "stiffer"
-    return f"The greatest step, at {place}, {step}, turns {times} times {softness}: none folds."
+    return f"The greatest step, at {place}, {step}, turns {times} times {softness}: no joint folds."
 
 
 def match_score(matches: tuple[JointMatch, ...], leader: Leader, units: Units) -> Score:
@@ -110,7 +110,7 @@ def match_score(matches: tuple[JointMatch, ...], leader: Leader, units: Units) -
     note = ""
     if school is not None and not school.line_leads:
         judged = matches[1:] or (replace(matches[0], flag="led"),)
-        note = " The fly leads here, so the joint to the line is not judged."
+        note = " The fly leads here, so the joint to the line isn't judged."
     worst = _worst(judged)
     deviation = joint_deviation(worst)
     status: Status = "right"
@@ -157,7 +157,7 @@ def hold_score(
     broken = hold.break_element
     if broken.what == "joint":
         said = pulls_of(leader.joints[broken.index], leader, own)
-        why += f" Its knot is reckoned{said.removeprefix(',')}." if said else ""
+        why += f" Its knot strength is{said.removeprefix(',')}." if said else ""
     status: Status = "right"
     if ratio < ENOUGH:
         status = "too little"
@@ -204,12 +204,12 @@ def length_score(leader: Leader, situation: Situation, units: Units) -> Score:
     return Score(
         key="length",
         title="Length",
-        question="Is it as long as the school ties it here?",
+        question="Is it a usual length here?",
         status=status,
         marginal=False,
         position=position_in_band(deviation),
         figure=units.length(length_m).text,
-        why=f"{whose}: {low} to {high} here, as a rule {units.length(span.usual_m).text}.",
+        why=f"{whose}: {low} to {high} here, usually {units.length(span.usual_m).text}.",
     )
 
 

@@ -12,7 +12,7 @@ from nine_knots.core.domain.design import Design
 
 TIED_BY_RULE = ("Flies", "Wire", "Flies apart")
 """Rules kept by how a leader is tied; a barb is pinched, and a shot changed, at the water."""
-ASK = "By your own notes, and they change: ask the local authority."
+ASK = "From your own notes, and rules change: ask the local authority."
 
 
 def rule_facts(design: Design, units: Units) -> tuple[Fact, ...]:
@@ -37,7 +37,7 @@ def rule_facts(design: Design, units: Units) -> tuple[Fact, ...]:
             for attachment in leader.attachments
             if attachment.kind == "shot" and attachment.metal == "lead"
         ]
-        said = "No lead on the line." if not lead else f"{len(lead)} shot of lead: take tin."
+        said = "No lead on the line." if not lead else f"{len(lead)} lead shot: use tin instead."
         found.append(Fact("Lead", said, "too much" if lead else "right"))
     if rules.wire_required:
         wired = leader.pieces[-1].strand.substance.family == "wire"

@@ -104,12 +104,12 @@ def chain_of(rig: Rig, stroke: Stroke) -> Chain:
         raise CannotCompute(
             f"A {stroke.kind} cast is not modelled yet.",
             where="stroke.kind",
-            hint="Ask for an overhead cast.",
+            hint="Use an overhead cast.",
         )
     if rig.length_m < LOWER_LEG_M + loop_length_m(stroke) + 0.5:
         raise CannotCompute(
-            f"{rig.length_m:.1f} m ({rig.length_m / FOOT_M:.0f} ft) of line and leader make no "
-            f"loop of {stroke.loop_m:.1f} m ({stroke.loop_m / FOOT_M:.0f} ft).",
+            f"{rig.length_m:.1f} m ({rig.length_m / FOOT_M:.0f} ft) of line and leader are "
+            f"too short for a loop of {stroke.loop_m:.1f} m ({stroke.loop_m / FOOT_M:.0f} ft).",
             where="stroke.line_out_m",
             hint="Let more line out, or throw a smaller loop.",
         )
@@ -148,7 +148,8 @@ def cast_at(
         raise CannotCompute(
             "This rig moves too violently for the cast model to follow.",
             where="leader",
-            hint="A very heavy fly on a very fine, short piece does this: lengthen or thicken it.",
+            hint="This happens with a very heavy fly on a very fine, short piece: lengthen or "
+            "thicken it.",
         )
     return Flight(
         aim_deg=aim_deg,

@@ -16,7 +16,9 @@ _TIPS, _BUTTS = (4.0, 6.0, 9.0, 11.0, 15.0, 20.0), (19.5, 20.5, 22.5, 24.0, 26.0
 def bought_profile(length_m: float, tip_m: float) -> TaperProfile:
     """A bought taper by its length and tip in metres: 60 : 20 : 20, its butt presumed."""
     if not 1.0 <= length_m <= 6.0:
-        raise OutOfRange("No bought leader is so long.", hint="Give 3 to 20 ft (1 to 6 m).")
+        raise OutOfRange(
+            "That length isn't possible for a bought leader.", hint="Enter 3 to 20 ft (1 to 6 m)."
+        )
     butt_m = float(np.interp(tip_m / THOU_M, _TIPS, _BUTTS)) * THOU_M
     return TaperProfile(
         butt_length_m=SHARES[0] * length_m,
@@ -32,5 +34,5 @@ def labelled_diameter_m(label_n: float, material: str) -> float:
     across_m = diameter_for_strength_m(label_n, material)
     if across_m > 2.5e-3:
         most = "of wire" if MATERIALS[material].family == "wire" else "of mono"
-        raise OutOfRange(f"No leader is tied {most} so strong.", hint="Check the label.")
+        raise OutOfRange(f"No leader is made {most} so strong.", hint="Check the label.")
     return across_m

@@ -12,15 +12,15 @@ def check_ends(kept: Stock, other: Stock) -> None:
     """OutOfRange where the two are not of one material, colour and size."""
     what = ""
     if kept.spool_id == other.spool_id:
-        what = "A spool cannot be put together with itself."
+        what = "A spool can't be combined with itself."
     elif kept.form != other.form:
-        what = "A spool and a packet of tapers cannot be put together."
+        what = "A spool and a packet can't be combined."
     elif (kept.strand.material, kept.strand.colour) != (other.strand.material, other.strand.colour):
-        what = f"{kept.title} and {other.title} are not of the same stuff."
+        what = f"{kept.title} and {other.title} are different materials."
     elif abs(kept.finest_m - other.finest_m) > SAME_M:
-        what = f"{kept.title} and {other.title} are not of one size."
+        what = f"{kept.title} and {other.title} are different sizes."
     elif isinstance(kept, Packet) and isinstance(other, Packet):
         off_m = abs(kept.strand.profile.length_m - other.strand.profile.length_m)
-        what = "These tapers are not of one length." if off_m > 0.05 else ""
+        what = "These tapers have different lengths." if off_m > 0.05 else ""
     if what:
-        raise OutOfRange(what, where="other", hint="Choose two ends of the same.")
+        raise OutOfRange(what, where="other", hint="Choose two spools of the same material.")

@@ -52,12 +52,12 @@ class Event(Frozen):
     def _of_its_kind(self) -> "Event":
         kind = EVENT_KINDS.get(self.kind)
         if kind is None:
-            raise ValueError(f"“{self.kind}” is nothing that happens here")
+            raise ValueError(f"“{self.kind}” is not a kind of event")
         odd = self.detail.told - set(kind.details)
         if odd:
             raise ValueError(f"of “{kind.title}” no {sorted(odd)[0]} is told")
         if self.kind == "taken-back" and self.detail.undoes is None:
-            raise ValueError("what is taken back is named")
+            raise ValueError("an undo needs the event it undoes")
         places = [place for place, _ in kind.by_place]
         if self.detail.place is not None and self.detail.place not in places:
             raise ValueError(f"it breaks {', '.join(places)}")

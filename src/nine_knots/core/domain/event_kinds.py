@@ -74,7 +74,7 @@ ROWS = (
         effect=RigEffect(wear="fished", fish=1),
     ),
     EventKind(
-        key="missed", place=20, title="Take missed", said="a take missed", details=("fly", "words")
+        key="missed", place=20, title="Missed take", said="a missed take", details=("fly", "words")
     ),
     EventKind(key="refused", place=25, title="Refused", said="a refusal", details=("fly", "words")),
     EventKind(
@@ -97,7 +97,7 @@ ROWS = (
         key="lost-rig",
         place=40,
         title="Lost the rig",
-        said="the rig lost",
+        said="lost the rig",
         details=("words",),
         effect=RigEffect(ends="rig"),
     ),
@@ -134,7 +134,7 @@ ROWS = (
         key="moved-setting",
         place=90,
         title="Moved the setting",
-        said="set otherwise",
+        said="changed the setting",
         details=("setting",),
     ),
     EventKind(
@@ -146,16 +146,14 @@ ROWS = (
         effect=RigEffect(takes_up=True),
     ),
     EventKind(
-        key="came-to", place=110, title="Came to a stretch", said="came to", details=("stretch",)
+        key="came-to", place=110, title="Moved to a stretch", said="came to", details=("stretch",)
     ),
     EventKind(
         key="landed", place=120, title="How it landed", said="it landed", details=("landed",)
     ),
     EventKind(key="level", place=130, title="Level", said="the level", details=("level",)),
     EventKind(key="note", place=140, title="Note", said="", details=("words", "photo")),
-    EventKind(
-        key="taken-back", place=900, title="Taken back", said="taken back", details=("undoes",)
-    ),
+    EventKind(key="taken-back", place=900, title="Undone", said="undone", details=("undoes",)),
 )
 EVENT_KINDS = {kind.key: kind for kind in ROWS}
 """All of them by their key, in the order in which they are shown."""

@@ -25,9 +25,9 @@ def labels_in(text: str) -> tuple[str, ...]:
         raise OutOfRange(
             f"{len(found)} labels are too many on one leader.",
             where="labels",
-            hint=f"Give {MOST_LABELS} at most.",
+            hint=f"Use {MOST_LABELS} at most.",
         )
     long = next((label for label in found.values() if len(label) > 30), None)
     if long is not None:
-        raise OutOfRange(f"“{long[:40]}” is no label.", where="labels", hint="Make it shorter.")
+        raise OutOfRange(f"“{long[:40]}” is not a label.", where="labels", hint="Make it shorter.")
     return tuple(found.values())

@@ -87,7 +87,7 @@ class Place(Frozen):
     def _each_once(self) -> "Place":
         ids = [item.stretch_id for item in self.stretches]
         if len(set(ids)) != len(ids):
-            raise ValueError("two stretches bear one id")
+            raise ValueError("two stretches have the same id")
         if (self.latitude is None) != (self.longitude is None):
             raise ValueError("a place on the map has a latitude and a longitude")
         return self

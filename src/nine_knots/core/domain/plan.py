@@ -40,7 +40,7 @@ class Stop(Frozen):
     @model_validator(mode="after")
     def _ends_later(self) -> "Stop":
         if self.ends_min <= self.begins_min:
-            raise ValueError("a stretch is left later than it is come to")
+            raise ValueError("a stretch must end after it starts")
         return self
 
 
@@ -71,7 +71,7 @@ class DayPlan(Frozen):
     def _in_order(self) -> "DayPlan":
         for item, following in pairwise(self.stops):
             if following.begins_min < item.ends_min:
-                raise ValueError("two stretches are fished at one time")
+                raise ValueError("two stretches overlap in time")
         if any(stop.fly is not None and stop.fly >= len(self.flies) for stop in self.stops):
-            raise ValueError("a stretch names a fly that is not packed")
+            raise ValueError("a stretch uses a fly that isn't packed")
         return self

@@ -96,7 +96,7 @@ class TargetFish(Frozen):
     @model_validator(mode="after")
     def _known(self) -> "TargetFish":
         if (self.kind == "other") != (self.own is not None):
-            raise ValueError("another fish is said by its mouth and teeth, and only another")
+            raise ValueError("only an unlisted fish has a mouth and teeth of its own")
         return self
 
     @property

@@ -48,13 +48,13 @@ class _Stuff(Frozen):
     modulus_pa: ModulusPa | None = None
     colour: Colour = "plain"
     estimated: bool = Field(
-        default=False, description="its thickness is by the usual for its label, not measured"
+        default=False, description="the diameter is typical for its label, not measured"
     )
     across_by: MeasuredSpread | None = Field(
-        default=None, description="of its thickness, where a micrometer was put on it"
+        default=None, description="spread of its diameter, if measured"
     )
     modulus_by: MeasuredSpread | None = Field(
-        default=None, description="of its stiffness, where it was drooped or stretched"
+        default=None, description="spread of its stiffness, if measured"
     )
 
     @property

@@ -46,7 +46,9 @@ def sink_rate_from(readings: JarReadings) -> MeasuredSinkRate:
     speed = readings.fall_m / mean_s if mean_s > 0.0 else FASTEST_M_S + 1.0
     if min(times) <= 0.0 or not SLOWEST_M_S <= speed <= FASTEST_M_S:
         raise OutOfRange(
-            "No fly sinks so.", where="times", hint="Give seconds, of a fall of 10 cm or more."
+            "That sink rate isn't possible for a fly.",
+            where="times",
+            hint="Enter seconds, for a fall of 10 cm or more.",
         )
     reaction_s = REACTION_S / len(times) ** 0.5
     off = hypot(off_s / mean_s, reaction_s / mean_s, FALL_OFF_M / readings.fall_m)

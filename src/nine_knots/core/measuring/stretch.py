@@ -56,9 +56,9 @@ def modulus_from(readings: StretchReadings, strand: Strand) -> MeasuredModulus:
     springs_m = readings.longer_m - readings.stays_m
     if springs_m <= 0.0:
         raise OutOfRange(
-            "It came back by nothing, so no stiffness follows.",
+            "The line didn't recover at all, so its stiffness can't be worked out.",
             where="stays",
-            hint="Let it rest a minute, then measure how much longer it still is.",
+            hint="Let it rest for a minute, then measure how much longer it still is.",
         )
     area_m2 = pi / 4.0 * strand.diameter_m**2
     across = strand.across_by.off if strand.across_by is not None else LABEL_OFF

@@ -52,6 +52,6 @@ def mass_from(readings: ScaleReadings) -> MeasuredMass:
     soaks_kg = mass_kg - mean_and_off(dry, READS_TO_KG)[0] if dry and wet else None
     if soaks_kg is not None and soaks_kg < -3.0 * READS_TO_KG:
         raise OutOfRange(
-            "It weighed less wet than dry.", where="wet", hint="See that the two are not exchanged."
+            "It weighed less wet than dry.", where="wet", hint="Check that the two aren't swapped."
         )
     return MeasuredMass(mass_kg, off_kg / mass_kg, soaks_kg, len(wet or dry))

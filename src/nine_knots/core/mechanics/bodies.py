@@ -68,11 +68,11 @@ class Body(NamedTuple):
     def sink_m_s(self, fluid: Fluid) -> float:
         """Speed in m/s at which it sinks by itself; CannotCompute where it floats."""
         if self.weight_n <= 0.0:
-            raise CannotCompute("It floats: it has no speed of sinking.", where="weight_n")
+            raise CannotCompute("It floats, so it has no sink rate.", where="weight_n")
 
         def surplus(speed: float) -> float:
             return body_drag_n(speed, self.diameter_m, self.factor, fluid) - self.weight_n
 
         if surplus(FASTEST_M_S) < 0.0:
-            raise CannotCompute("It sinks faster than the drag law reaches.", where="weight_n")
+            raise CannotCompute("It sinks faster than the drag model covers.", where="weight_n")
         return float(scipy.optimize.brentq(surplus, 1e-9, FASTEST_M_S, xtol=1e-10))

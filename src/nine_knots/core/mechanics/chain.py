@@ -66,7 +66,7 @@ def in_rows(chain: Chain, place: Array, speed: Array) -> Array:
     nodes = chain.mass.size
     if nodes > SPAN - 1:
         raise CannotCompute(
-            "Line and leader are longer than the cast model follows.",
+            "Line and leader are longer than the cast model can follow.",
             where="stroke.line_out_m",
             hint="Let less line out.",
         )

@@ -75,7 +75,8 @@ def bend_stiffness_from_droop(mass_per_length_kg_m: float, length_m: float, drop
     share = drop_m / length_m
     if not 0.01 <= share <= 0.9:
         raise CannotCompute(
-            f"A droop of {share:.0%} of the free length tells no stiffness.",
+            f"A droop of {share:.0%} of the free length is outside what the droop test can "
+            "measure.",
             where="drop",
             hint="Choose a free length at which the tip falls by 1 to 90 % of it.",
         )

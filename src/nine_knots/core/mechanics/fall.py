@@ -38,8 +38,8 @@ def drag_area_of_fall_m2(mass_kg: float, height_m: float, seconds: float) -> flo
     free_s = sqrt(2.0 * height_m / GRAVITY_M_S2)
     if seconds < LEAST_HELD * free_s:
         raise CannotCompute(
-            f"So heavy a thing falls {height_m:.2g} m in {free_s:.2f} s without any air: "
-            "the time does not tell its drag.",
+            f"Something this heavy falls {height_m:.2g} m in {free_s:.2f} s even without air, "
+            "so the time says nothing about its drag.",
             where="air_fall_time",
             hint="Let it fall from higher up, time several falls, or type the area.",
         )

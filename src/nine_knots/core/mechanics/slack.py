@@ -24,7 +24,7 @@ def belly_m(lane_m: float, slack_m: float) -> float:
     0.364
     """
     if lane_m <= 0.0 or slack_m < 0.0:
-        raise CannotCompute("A lane has a width, and slack is not negative.", where="lane_m")
+        raise CannotCompute("A lane needs a width, and slack can't be negative.", where="lane_m")
     if slack_m == 0.0:
         return 0.0
 
@@ -59,7 +59,7 @@ def bending_length_m(bend_nm2: float, drag_n_m: float) -> float:
 def _positive(value: float) -> None:
     if value <= 0.0:
         raise CannotCompute(
-            "Where nothing pulls, nothing is used up.",
+            "Without a speed difference, no slack is used up.",
             where="difference",
-            hint="Give a difference.",
+            hint="Enter a speed difference.",
         )

@@ -254,6 +254,6 @@ def drifting(
         raise CannotCompute(
             "The rig pulls what floats it under.",
             where="floats",
-            hint="Take a bigger float, or less weight.",
+            hint="Use a bigger float, or less weight.",
         )
     return speed, shape

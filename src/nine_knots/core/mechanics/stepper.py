@@ -250,7 +250,7 @@ def history(
     )  # fmt: skip
     if done == TOO_LONG:
         raise CannotCompute(
-            "Fished so long, with so much line, this rig cannot be followed.",
+            "This drift is too long for the water model to follow.",
             where="ask",
             hint="Fewer seconds counted, quicker pulls, shorter pauses, or less line out.",
         )
@@ -258,13 +258,15 @@ def history(
         raise CannotCompute(
             "This rig moves too violently for the water model to follow.",
             where="rig",
-            hint="A very heavy weight on a very fine, short piece does this: change one of them.",
+            hint="This happens with a very heavy weight on a very fine, short piece: change "
+            "one of them.",
         )
     if frames.places[:done, :, 1].min() < -UNDER_BED_M:
         raise CannotCompute(
-            "This rig drives into the bed further than the water model knows.",
+            "This rig pushes deeper into the bed than the water model covers.",
             where="rig",
-            hint="Less weight, or shallower: so much lies on the bed and does not fish.",
+            hint="Use less weight, or fish shallower: so much rests on the bed that it "
+            "doesn't fish.",
         )
     return History(every * step_s, *(kept[:done] for kept in frames))
 

@@ -10,7 +10,7 @@ HANDS: dict[Wish, tuple[str, str]] = {
         "begin to strip sooner, and strip faster",
     ),
     "swing": (
-        "cast further up and mend, so that it sinks before it swings",
+        "cast farther upstream and mend, so that it sinks before it swings",
         "cast more across, and let it swing sooner",
     ),
     "lead and drop": (
@@ -19,10 +19,10 @@ HANDS: dict[Wish, tuple[str, str]] = {
     ),
 }
 DRIFTED = (
-    "cast further up and give it time, or let out line before it",
-    "lift the rod, cast less far up, or fish it sooner",
+    "cast farther upstream and give it time, or feed line",
+    "raise the rod, cast less far upstream, or fish it sooner",
 )
-STANDING = ("give it more time before you move it", "lift it sooner, and let it sink less long")
+STANDING = ("give it more time before you move it", "lift it sooner, and let it sink for less time")
 
 
 def by_hand(day: Situation, deeper: bool) -> str:

@@ -53,7 +53,7 @@ def least_cover(stops: Sequence[Sequence[Option]], tied: Set[str] = frozenset())
     """The way for each stretch with which least is tied and changed; ``tied`` names uppers and
     lowers that are ready. CannotCompute where a stretch has none."""
     if not all(stops):
-        raise CannotCompute("A stretch has no leader that serves it.", where="stops")
+        raise CannotCompute("A stretch has no suitable leader.", where="stops")
     programme = _Programme(stops, tied)
     taken = programme.solved()
     path = [stops[at][way] for at, way in enumerate(taken)]
@@ -123,7 +123,7 @@ class _Programme:
             bounds=scipy.optimize.Bounds(0.0, 1.0),
         )
         if solved.x is None:
-            raise CannotCompute("No row of leaders fishes these stretches.", where="stops")
+            raise CannotCompute("No set of leaders covers these stretches.", where="stops")
         return tuple(
             int(np.argmax(solved.x[first : first + len(stop)]))
             for first, stop in zip(self.first, self.stops, strict=True)

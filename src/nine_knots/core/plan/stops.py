@@ -26,7 +26,7 @@ def stretch_of(place: Place, stop: Stop) -> RiverStretch:
         raise OutOfRange(
             "A stretch of this plan is no longer part of its water.",
             where="stops",
-            hint="Take it out of the plan, or choose another.",
+            hint="Remove it from the plan, or choose another.",
         )
     return stretch
 

@@ -143,7 +143,7 @@ class WhatIfQuestion:
             fly = "heavier" if wrong.status == "too little" else "lighter"
             hands = by_hand(moved.situation, wrong.status == "too little")
             return f"{hands}; else a {fly} fly. {wrong.why}"
-        return f"nothing set here mends it. {wrong.why}"
+        return f"no setting here fixes it. {wrong.why}"
 
 
 def _worst(measures: tuple[Score, ...]) -> Score | None:

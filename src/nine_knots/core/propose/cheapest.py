@@ -35,7 +35,7 @@ def cheapest(
     Every day needs a choice; CannotCompute where one has none.
     """
     if not all(days):
-        raise CannotCompute("A day has no leader that serves it.", where="days")
+        raise CannotCompute("A day has no suitable leader.", where="days")
     flat = [(number, choice) for number, choices in enumerate(days) for choice in choices]
     things = list(dict.fromkeys(thing for _, choice in flat for thing in choice.buys))
     worst = max(choice.off for _, choice in flat) or 1.0
@@ -62,7 +62,7 @@ def cheapest(
         bounds=scipy.optimize.Bounds(0.0, 1.0),
     )
     if solved.x is None:
-        raise CannotCompute("No set of things serves these days.", where="days")
+        raise CannotCompute("No set of purchases covers these days.", where="days")
     taken = [choice for value, (_, choice) in zip(solved.x, flat, strict=False) if value > 0.5]
     wanted = {thing for choice in taken for thing in choice.buys}
     return tuple(taken), tuple(thing for thing in things if thing in wanted)

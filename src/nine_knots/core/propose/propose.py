@@ -152,7 +152,7 @@ def propose_to(
 def _estimated_words(leader: Leader) -> list[str]:
     if not any(piece.strand.estimated for piece in leader.pieces):
         return []
-    return ["Thicknesses known by their labels only are marked ≈: measure, and type them in."]
+    return ["Diameters known only from labels are marked ≈. Measure them and type them in."]
 
 
 def _plans(school: School, brief: SchoolBrief, shelf: Shelf, whole: bool) -> list[Plan]:
@@ -172,10 +172,10 @@ def _not_so_long(school: School, brief: SchoolBrief, units: Units) -> CannotComp
     span = school.span(brief.situation)
     low, high = units.length(span.low_m).text, units.length(span.high_m).text
     return CannotCompute(
-        f"{school.title} cannot be tied {units.length(brief.length_m).text} long to "
+        f"{school.title} can't be tied {units.length(brief.length_m).text} long to "
         f"{units.tippet(brief.tippet_m).text} on this line.",
         where="length",
-        hint=f"Ask for {low} to {high}, which it is made for here.",
+        hint=f"Ask for {low} to {high}, which suits it here.",
     )
 
 
@@ -200,7 +200,7 @@ def _tippets(
     ]
     if school.labels is not None:
         low, high = school.labels(situation)
-        by = f"of the {units.label(low).text} to {units.label(high).text} that are usual here"
+        by = f"of the {units.label(low).text} to {units.label(high).text} usual here"
         labels = sorted({s.breaking_n for s in spools if 0.97 * low <= s.breaking_n <= 1.03 * high})
         usual = labels or [0.5 * (low + high)]
         return [_Tippet(diameter_for_strength_m(n, "nylon-medium"), n, by) for n in usual]

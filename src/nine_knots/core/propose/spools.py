@@ -85,7 +85,7 @@ def choose_for_less(plan: Plan, shelf: Spools, most: float) -> ChosenSpools | No
             return None
         if not chain:
             raise CannotCompute(
-                "The shelf has no set of spools from which this leader could be tied.",
+                "The shelf can't make this leader.",
                 where="spools",
                 hint=_what_lacks(plan, spools),
             )
@@ -114,7 +114,7 @@ def _what_lacks(plan: Plan, spools: list[IndexedSpool]) -> str:
         if family == "wire" and not like:
             return f"Add a spool of {MATERIALS[planned.prefer[0]].title} first."
         if like and all(indexed.left_m < planned.length_m + SPARE_M for indexed in like):
-            return "What is left on the spools is too short for its pieces: add a fuller one."
+            return "The spools have too little line left for its pieces: add a fuller one."
     return "Add spools of nylon or fluorocarbon from butt to tippet, or ask for a shorter leader."
 
 

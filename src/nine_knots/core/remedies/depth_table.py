@@ -72,7 +72,7 @@ def depth_table(
         raise CannotCompute(
             "A floating fly has no depth.",
             where="wish",
-            hint="Say that it is to drift deep, swing or be stripped.",
+            hint="Choose drift deep, swing or strip.",
         )
     moving = design.situation.water.pace_m_s > STILL_M_S
     paces = [(word, speed) for word, speed in PACE_WORDS.items() if (speed > STILL_M_S) == moving]
@@ -132,5 +132,5 @@ def _cell(design: Design, angler: Angler, ask: WaterQuestion) -> DepthCell:
     sought = remedy_search(now, judgement, serves, more, angler)
     found = (served for _, served in changes(sought, judgement.at_the_water) if served)
     served = next(found, None)
-    nothing = "heavier: another rig" if more else "lighter: another rig"
+    nothing = "too light: use another rig" if more else "too heavy: use another rig"
     return DepthCell(depth, deep.figure, wrong.status, served[0].words if served else nothing)

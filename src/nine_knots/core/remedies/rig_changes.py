@@ -210,5 +210,5 @@ def leads(now: Trial, slower: bool) -> Iterator[Trial]:
     for lead in LEADS:
         if (now.ask.lead - lead) * (1 if slower else -1) > 1e-6:
             asked = now.ask.model_copy(update={"lead": lead})
-            words = f"led at {now.ask.lead:.0%} → {lead:.0%} of the surface's pace"
+            words = f"led at {now.ask.lead:.0%} → {lead:.0%} of the surface speed"
             yield Trial(words, now.design, now.stroke, asked)

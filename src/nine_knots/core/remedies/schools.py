@@ -30,5 +30,5 @@ def _rebuilt(now: Trial, angler: Angler, others: tuple[str, ...]) -> Iterator[Tr
         words = f"{title} instead"
         if own is not None and key == own.key:
             whole = angler.units.length(made.leader.length_m).text
-            words = f"{title}: built anew for this day and line, {whole}"
+            words = f"{title}: rebuilt for this day and line, {whole}"
         yield now.with_leader(words, made.leader)

@@ -79,7 +79,7 @@ def _span(tries: Iterator[tuple[str, Trial]], serves: Serves, what: str) -> str:
     if not names:
         return f"no {what} by itself brings it in."
     if len(names) == 1:
-        return f"{names[0]}, and no other."
+        return f"{names[0]}, and only that."
     return f"{names[0]} at least, {names[-1]} at most."
 
 
@@ -103,8 +103,8 @@ def _mark_words(design: Design, units: Units, ask: WaterQuestion) -> str:
         return f"{refused.what} {refused.hint}"
     return (
         f"its lower end {units.length(units.snap_length(mark)).text} above the point fly, with "
-        f"{units.length(units.snap_length(out)).text} out beyond the rod's tip: there it meets the "
-        "water when the fly fishes at the wanted depth."
+        f"{units.length(units.snap_length(out)).text} out beyond the rod's tip: there it meets "
+        "the water when the fly is at the wanted depth."
     )
 
 
@@ -126,9 +126,9 @@ def mark_for_m(design: Design, ask: WaterQuestion = USUAL_QUESTION) -> tuple[flo
     longest = min(design.leader.length_m, ask.tip_m + LONGEST_SHARE * stream.depth_m)
     if shortest >= longest or fished_with(longest)[0] > 0.0:
         raise CannotCompute(
-            "No length out brings it so deep.",
+            "No length of line gets it that deep.",
             where="leader",
-            hint="Heavier flies, finer tippet, or lead slower.",
+            hint="Use heavier flies or finer tippet, or lead slower.",
         )
     out = float(
         scipy.optimize.brentq(lambda m: fished_with(m)[0], shortest, longest, xtol=NEAR_MARK_M)
@@ -160,7 +160,7 @@ def setting_for_m(design: Design, ask: WaterQuestion = USUAL_QUESTION) -> float:
     indicator = design.leader.indicator
     if indicator is None:
         raise CannotCompute(
-            "There is no indicator to set.", where="leader", hint="Hang one on the leader."
+            "There is no indicator to set.", where="leader", hint="Add one to the leader."
         )
     day, fluid = design.situation, fluid_of(design.situation.water)
     stream = stream_of(day.water)
@@ -184,7 +184,7 @@ def setting_for_m(design: Design, ask: WaterQuestion = USUAL_QUESTION) -> float:
         return stream.depth_m - wanted
     if low >= high or surplus(high) > 0.0:
         raise CannotCompute(
-            "No setting on this leader brings it so deep.",
+            "No setting on this leader gets it that deep.",
             where="leader",
             hint="More weight, or a longer leader below the indicator.",
         )

@@ -48,7 +48,7 @@ CLASS_AND_BITE = School(
     used_for="big salt-water fish with rough mouths",
     disagrees=Disagreement(
         school="guide-three-part",
-        says="Where no record is sought the bite piece is one knot more to fail.",
+        says="Unless you fish for records, the bite piece is one more knot that can fail.",
     ),
     suits=all_of(without_wire, for_huge_fish),
     span=_span,

@@ -58,12 +58,13 @@ COMPOUND_SLACK = School(
     rule=(
         "Stiff sections get shorter and shorter, then soft ones longer and longer, ending in a "
         "long tippet. Driven hard it opens, and the soft part lands in curves that the current "
-        "must use up before the fly drags."
+        "has to use up before the fly drags."
     ),
     used_for="dry flies over mixed currents",
     disagrees=Disagreement(
         school="sixty-twenty-twenty",
-        says="A thin butt gives the wind its way; a stout one with a long tippet lands soft too.",
+        says="A thin butt is pushed about by wind; a stout one with a long tippet lands "
+        "softly too.",
     ),
     suits=all_of(without_wire, for_a_dry),
     span=_span,

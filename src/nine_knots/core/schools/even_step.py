@@ -52,13 +52,13 @@ EVEN_STEP = School(
     title="Even step",
     rule=(
         "All sections are equally long and each is thinner by the same step, about three "
-        "thousandths. No place in it is much softer than its neighbour, so it lays out straight "
-        "in wind."
+        "thousandths. No section is much softer than its neighbour, so it lays out straight in "
+        "wind."
     ),
     used_for="wind and flats",
     disagrees=Disagreement(
         school="compound-slack",
-        says="What lies straight drags: over currents a leader must land in curves.",
+        says="A straight leader drags: over currents it should land in curves.",
     ),
     suits=without_wire,
     span=_span,

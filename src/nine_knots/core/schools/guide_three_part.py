@@ -25,13 +25,14 @@ GUIDE_THREE_PART = School(
     key="guide-three-part",
     title="Guide three-part",
     rule=(
-        "Three stout pieces, three, two and one times the tippet's strength. Heavy butts throw big "
-        "flies for any hand and take a day of snags."
+        "Three stout pieces, three, two and one times the tippet's strength. Heavy butts turn "
+        "over big flies for any caster and stand up to a day of snags."
     ),
     used_for="bass and inshore, on 6- to 9-weights",
     disagrees=Disagreement(
         school="tapered-inshore",
-        says="So stout a butt kicks on a light line; four pieces match it and land quieter.",
+        says="So stout a butt kicks on a light line; four pieces match it better and land "
+        "more quietly.",
     ),
     suits=all_of(without_wire, for_a_streamer),
     span=_span,

@@ -57,7 +57,7 @@ HALVING = School(
     title="Halving",
     rule=(
         "Each section is half as long as the one above it, and a tippet of one to two feet ends "
-        "it. Few knots and quick steps: made to be lengthened by growing the butt alone."
+        "it. Few knots and quick steps: lengthen it by lengthening the butt alone."
     ),
     used_for="streamers on a floating line",
     disagrees=Disagreement(

@@ -70,9 +70,11 @@ def _bought(brief: SchoolBrief, tied: Plan) -> tuple[Plan, ...]:
 
 
 def _says(brief: SchoolBrief, units: Units) -> list[str]:
-    said = ["Each step down is lighter line: a snag costs the flies below it and no more."]
+    said = ["Each step down is lighter line, so a snag costs only the flies below it."]
     if heavier_nymphs(brief)[0].mass_kg < brief.situation.fly.mass_kg:
-        said.append("The point fly of the day is the heaviest: name a lighter one in the sentence.")
+        said.append(
+            "The point fly of the day is the heaviest: choose a lighter one in the sentence."
+        )
     return said + says_setting(brief, units)
 
 
@@ -81,13 +83,13 @@ HEAVIEST_FIRST = School(
     key="heaviest-first",
     title="Three in line, heaviest first",
     rule=(
-        "A bought taper ends in a swivel that no shot slips past; the heavy fly hangs first and "
+        "A bought taper ends in a swivel that stops shot; the heavy fly comes first and "
         "lighter ones trail behind on lighter line. The indicator slides on the leader."
     ),
     used_for="deep, strong rivers with snags",
     disagrees=Disagreement(
         school="indicator-nymph",
-        says="With the heaviest last the line is tight to every fly, and takes show sooner.",
+        says="With the heaviest fly last the line is tight to every fly, and takes show sooner.",
     ),
     suits=for_a_nymph,
     span=_span,

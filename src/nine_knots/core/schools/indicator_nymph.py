@@ -94,7 +94,7 @@ INDICATOR_NYMPH = School(
     used_for="big rivers, at a distance",
     disagrees=Disagreement(
         school="indicator-nymph-tag",
-        says="From the bend it hooks worse and cannot be changed alone: hang it on a tag.",
+        says="From the bend it hooks worse and can't be changed on its own: use a tag.",
     ),
     suits=for_a_nymph,
     span=_span,

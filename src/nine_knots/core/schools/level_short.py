@@ -30,13 +30,13 @@ LEVEL_SHORT = School(
     key="level-short",
     title="Level and short",
     rule=(
-        "Two feet of one stout spool from a sunk line's loop to the fly, no knot between. The fly "
-        "goes down with the line, and nothing in it can fail but two knots."
+        "Two feet of one stout spool from a sunk line's loop to the fly. The fly goes down "
+        "with the line, and only two knots can fail."
     ),
     used_for="streamers on sink-tips and sinking lines",
     disagrees=Disagreement(
         school="two-part",
-        says="Fish that look twice see it; two feet of twelve pounds below are worth a swivel.",
+        says="Wary fish see it; two feet of twelve-pound below a swivel are worth it.",
     ),
     suits=all_of(without_wire, for_a_sunk_line),
     span=_span,

@@ -65,7 +65,7 @@ LONG_FINE = School(
     used_for="spooky fish and small dries on smooth water",
     disagrees=Disagreement(
         school="sixty-twenty-twenty",
-        says="A leader that nobody can turn over in a breeze is no leader: nine feet does.",
+        says="A leader that doesn't turn over in a breeze is no use: nine feet is enough.",
     ),
     suits=for_a_small_dry,
     span=_span,

@@ -55,13 +55,13 @@ THIN_MONO_STREAMER = School(
     key="thin-mono-streamer",
     title="Level thin mono, streamer",
     rule=(
-        "Forty feet of level mono of six to eight pounds and a tippet a step finer. The weighted "
-        "streamer pulls it out, and falls nose down between the pulls."
+        "Forty feet of level mono of six to eight pounds and a tippet a step finer. The "
+        "weighted streamer pulls it out, and dives nose first between pulls."
     ),
     used_for="jigged streamers on a light rod",
     disagrees=Disagreement(
         school="two-part",
-        says="Without a line's weight an unweighted or bulky streamer goes nowhere.",
+        says="Without the weight of a fly line, an unweighted or bulky streamer goes nowhere.",
     ),
     suits=for_a_jig,
     span=_span,
@@ -76,7 +76,7 @@ ALL_ROUND_MONO = School(
     title="All-round mono rig",
     rule=(
         "The same with a butt of twelve to fifteen pounds, stout enough to throw a dry fly or an "
-        "indicator now and then. One rod for all, none of it done best."
+        "indicator now and then. One rod for everything, best at nothing."
     ),
     used_for="one rod for nymphs, and a dry when they rise",
     disagrees=Disagreement(

@@ -90,7 +90,7 @@ NYMPH_UNDER_DRY = School(
     used_for="small and middle rivers",
     disagrees=Disagreement(
         school="tight-line",
-        says="Deeper or faster the dry drags the nymph up: lead it on a tight line.",
+        says="In deeper or faster water the dry drags the nymph up: use a tight line.",
     ),
     suits=under_a_dry,
     span=_span,

@@ -89,7 +89,7 @@ PREDATOR = School(
     used_for="pike and their like",
     disagrees=Disagreement(
         school="guide-three-part",
-        says="Heavy fluorocarbon is seen less than wire, for fish that only rasp.",
+        says="Heavy fluorocarbon is less visible than wire, for fish that only rasp.",
     ),
     suits=with_wire,
     span=_span,

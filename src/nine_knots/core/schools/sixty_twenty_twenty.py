@@ -131,7 +131,7 @@ KNOTLESS = School(
     used_for="all-round; weed and grease that catch on knots",
     disagrees=Disagreement(
         school="sixty-twenty-twenty",
-        says="A bought taper has the maker's butt, not one matched to your line's tip.",
+        says="A bought taper has the maker's butt, not one matched to your line tip.",
     ),
     suits=without_wire,
     span=_span_bought,

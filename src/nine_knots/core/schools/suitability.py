@@ -28,7 +28,7 @@ def for_a_dry(day: Situation) -> str:
 def for_a_small_dry(day: Situation) -> str:
     """Where a small fly is to float, or one that hardly weighs is fished in calm water."""
     if day.fly.kind in ("foam", "predator") or day.fly.is_long:
-        return "It is for small flies: so bulky a one would not turn it over."
+        return "It is for small flies: it would not turn over one this bulky."
     return for_a_dry(day)
 
 
@@ -43,7 +43,7 @@ def for_a_sunk_line(day: Situation) -> str:
     """Where line or tip sinks."""
     if day.line.sinking != "floating":
         return for_a_streamer(day)
-    return "It goes on a sunk line or sink-tip, and this line floats."
+    return "It is for a sinking line or sink tip, and this line floats."
 
 
 def for_a_nymph(day: Situation) -> str:
@@ -51,14 +51,14 @@ def for_a_nymph(day: Situation) -> str:
     if day.wish == "drift deep" and not floats_up(day.fly):
         return ""
     if floats_up(day.fly):
-        return "It wants a sunk nymph, and this fly floats."
+        return "It needs a sunk nymph, and this fly floats."
     return f"It lets a nymph drift deep; this fly is to {day.wish}."
 
 
 def for_a_tight_line(day: Situation) -> str:
     """Where a sunk fly is led through moving water, up close."""
     if day.water.pace_m_s <= MOVES_M_S:
-        return "A tight line is led with the stream, and this water stands."
+        return "A tight line is led with the current, and this water is still."
     return for_a_nymph(day)
 
 
@@ -69,7 +69,7 @@ def for_a_jig(day: Situation) -> str:
     if day.line.sinking != "floating":
         return "It is cast by the fly's weight on mono, without this line."
     if floats_up(day.fly):
-        return "It wants a sunk fly, and this one floats."
+        return "It needs a sunk fly, and this one floats."
     if day.quarry.mass_kg > HEAVY_KG:
         return "Mono so thin is for trout and fish of their size."
     if not (day.fly.head_kg or day.fly.weighed_kg):
@@ -80,7 +80,7 @@ def for_a_jig(day: Situation) -> str:
 def under_a_dry(day: Situation) -> str:
     """Where a dry fly carries a nymph."""
     if day.water.depth_m > DEEPEST_UNDER_DRY_M:
-        return "Too deep for a nymph under a dry: an indicator or a tight line gets down."
+        return "Too deep for a nymph under a dry: use an indicator or a tight line."
     return for_a_nymph(day)
 
 
@@ -93,7 +93,7 @@ def for_heavy_fish(day: Situation) -> str:
 
 def without_wire(day: Situation) -> str:
     """Where no teeth cut."""
-    return "Teeth that cut want wire at the fly." if day.quarry.fish.bites_through else ""
+    return "Teeth that cut need wire at the fly." if day.quarry.fish.bites_through else ""
 
 
 def with_wire(day: Situation) -> str:

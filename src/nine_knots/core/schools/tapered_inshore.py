@@ -31,7 +31,7 @@ TAPERED_INSHORE = School(
     used_for="flats, carp and bass that see the line",
     disagrees=Disagreement(
         school="guide-three-part",
-        says="Three knots that weed finds; two pieces less are tied again in a minute.",
+        says="Three knots catch weed; with two pieces fewer it is retied in a minute.",
     ),
     suits=all_of(without_wire, for_a_streamer),
     span=_span,

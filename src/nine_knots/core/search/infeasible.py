@@ -35,6 +35,8 @@ def _reasons(day: Situation, angler: Angler, demands: Demands) -> Iterator[str]:
     if demands.flies is not None and allowed is not None and demands.flies > allowed:
         yield (
             f"The rules you wrote down for this water allow {count_words(allowed, 'fly', 'flies')}; "
+            ""
+            ""
             f"you ask for {demands.flies}."
         )
     low, high = demands.shortest_m, demands.longest_m

@@ -39,8 +39,10 @@ def note_attempt(
 def list_notes(cursor: DictCursor, account_id: str | None = None) -> tuple[LoginNote, ...]:
     """The last ones of an account, or of all, the newest first."""
     cursor.execute(
-        "SELECT login_activity.*, account.name FROM login_activity LEFT JOIN account USING (account_id) "
-        "WHERE %s IS NULL OR login_activity.account_id = %s ORDER BY at DESC, note_id DESC LIMIT %s",
+        "SELECT login_activity.*, account.name FROM login_activity LEFT JOIN account USING "
+        "(account_id) "
+        "WHERE %s IS NULL OR login_activity.account_id = %s ORDER BY at DESC, note_id DESC "
+        "LIMIT %s",
         (account_id, account_id, MOST_NOTES),
     )
     return tuple(

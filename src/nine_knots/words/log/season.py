@@ -25,14 +25,14 @@ from nine_knots.words.places import level_text
 
 FEW = "too few to say"
 MOST_ROWS = 12
-_KNOT = "look at that knot, and pull-test it under Knots."
+_KNOT = "check that knot, and pull-test it under Knots."
 MORE = {
-    "at the fly": f"{_KNOT[:-1]}; tie it anew after each fish.",
-    "in the tippet": "it was rubbed or knotted. Feel it after each snag, and renew it sooner.",
+    "at the fly": f"{_KNOT[:-1]}; retie it after each fish.",
+    "in the tippet": "it was abraded or had a wind knot. Feel it after each snag, and renew it sooner.",
     "at the tippet's knot": _KNOT,
     "at the ring or swivel": _KNOT,
     "at a dropper": _KNOT,
-    "higher up": "the leader above is worn. Go over it before the next day.",
+    "higher up": "the leader above is worn. Check it before the next day.",
 }
 """What to do where more breaks at a place than was reckoned with."""
 
@@ -137,11 +137,11 @@ def _break(row: BreakRow) -> BreakLine:
 
 def _break_words(lines: tuple[BreakLine, ...]) -> str:
     if not lines:
-        return "No break was told with its place yet: tell where, and Hold is checked by it."
+        return "No break has a place yet. Record where it broke to check Hold."
     total = sum(line.seen for line in lines)
     more = [line for line in lines if line.odd and line.seen > line.high]
     if not more:
-        return f"{capitalised(count_words(total, 'break'))}, as Hold expected within what chance allows."
+        return f"{capitalised(count_words(total, 'break'))}, as Hold expected, within chance."
     worst = max(more, key=lambda line: line.seen - line.expected)
     return f"More broke {worst.place} than Hold expected: {MORE[worst.place]}"
 
@@ -149,7 +149,7 @@ def _break_words(lines: tuple[BreakLine, ...]) -> str:
 def _words(days: tuple[LoggedDay, ...]) -> str:
     fished = [day for day in days if day.around]
     if not fished:
-        return "Nothing was fished that this finds."
+        return "No fished day matches."
     sum_ = season_cost(fished)
     long = f", {hours_text(sum_.hours)}" if sum_.hours >= TELLING_H else ""
     said = (

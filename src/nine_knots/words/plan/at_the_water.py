@@ -24,7 +24,9 @@ from nine_knots.core.water.question import USUAL_QUESTION
 
 SLOWER = (0.9, 0.8, 0.7)  # of the planned stroke, at which it is mended where it piles up
 MOVED: tuple[Wish, ...] = ("swing", "strip")
-TANGLED = "Stop and look: a wind knot or a hitch halves it. Cut it out before you cast again."
+TANGLED = (
+    "Stop and check: a wind knot or a hitch halves the strength. Cut it out before you cast again."
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -59,7 +61,7 @@ def water_advice_of(
         yield WaterAdvice("They follow and turn away", _finer(design, before.angler))
     yield WaterAdvice("It piles up", _straighter(design, before.stroke, before.angler, before.gust))
     yield WaterAdvice(
-        "It slams down", "Ease the stroke, and aim it higher: it opens above the water."
+        "It slams down", "Ease the stroke and aim higher, so that it opens above the water."
     )
     yield WaterAdvice("The wind gets up", wind)
     yield WaterAdvice("A tangle, a curl", TANGLED)
@@ -87,7 +89,7 @@ def _drier(design: Design, flies: tuple[FlyFor, ...]) -> str:
     ]
     said = "Dry it: false casts, a cloth, floatant."
     if not more:
-        return f"{said} Nothing that floats better is packed for this."
+        return f"{said} You have packed nothing that floats better."
     best = max(more, key=lambda fly: fly_float(fly).carries_n)
     return f"{said} If it still sinks: the {best.title}, which carries more."
 
@@ -104,11 +106,12 @@ def _finer(design: Design, angler: Angler) -> str:
         across = angler.units.tippet(finer.design.leader.tippet_diameter_m).text
         if hold.status == "too little":
             return (
-                f"Rest them, then a smaller fly. Not finer: {across} {hold.figure}, too little "
+                f"Rest them, then try a smaller fly. Don't go finer: {across} {hold.figure}, "
+                "too little "
                 "for such a fish here."
             )
-        return f"Rest them, then finer: {across}; it {hold.figure}."
-    return "Rest them, then a smaller fly: no finer tippet of yours is at hand."
+        return f"Rest them, then go finer: {across}; it {hold.figure}."
+    return "Rest them, then try a smaller fly. You carry no finer tippet."
 
 
 def _straighter(design: Design, stroke: Stroke, angler: Angler, gust: Gust) -> str:
@@ -124,6 +127,6 @@ def _straighter(design: Design, stroke: Stroke, angler: Angler, gust: Gust) -> s
             slow = f"{1.0 - slower:.0%}"
             return f"{capitalised(found[0].words)}: then it opens with a stroke {slow} slower, too."
     return (
-        "It opens with a stroke a third slower, so it is the timing: let the back cast straighten, "
-        "and stop high."
+        "It opens with a stroke a third slower, so it's the timing: let the back cast "
+        "straighten, and stop high."
     )

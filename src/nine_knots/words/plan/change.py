@@ -20,7 +20,7 @@ def change_words(before: Design | None, after: Design, title: str, units: Units)
         return f"Begin with {title}. {afresh}"
     then = before.situation
     if (then.rod, then.line) != (now.rod, now.line):
-        return f"Take up the {now.rod.title} with the {now.line.title}, and {title}. {afresh}"
+        return f"Pick up the {now.rod.title} with the {now.line.title}, and {title}. {afresh}"
     upper_then, lower_then = part_names(before.leader)
     upper_now, lower_now = part_names(after.leader)
     if upper_then != upper_now:
@@ -41,7 +41,8 @@ def set_words(leader: Leader, units: Units) -> str:
         if attachment.kind in ("indicator", "shot")
     ]
     said += [
-        f"grease from the line down to {units.length(attachment.above_end_m).text} above the point fly"
+        f"grease from the line down to {units.length(attachment.above_end_m).text} above the "
+        "point fly"
         for attachment in leader.attachments
         if attachment.kind == "grease"
     ]
@@ -71,7 +72,10 @@ def upper_words(leader: Leader, units: Units) -> str:
         return f"{units.length(leader.length_m).text} in {pieces}, to {tippet}"
     length_m = leader.joints_at_m[at]
     end = units.tippet(leader.pieces[at - 1].lower_diameter_m).text
-    return f"{units.length(length_m).text} in {count_words(at, 'piece')}, to {end} and a {_ring(leader)}"
+    return (
+        f"{units.length(length_m).text} in {count_words(at, 'piece')}, to {end} and a "
+        f"{_ring(leader)}"
+    )
 
 
 def _ring(leader: Leader) -> str:

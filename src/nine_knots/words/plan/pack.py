@@ -205,7 +205,7 @@ def _stop(
         flies = tuple(
             f"{other_fly.title}: as it is."
             if other_fly.serves
-            else f"{other_fly.title}: not so. {other_fly.words}"
+            else f"{other_fly.title}: not like this. {other_fly.words}"
             for other_fly in before.other_flies(plan.flies)
         )
         setting = tuple(f"{item.title}. {item.detail}" for item in hang_steps(design.leader, units))
@@ -273,16 +273,16 @@ def _middle(steps: int) -> int:
 
 def _wind(before: WhatIfQuestion, units: Units) -> str:
     if mass_ratio(before.design.leader, before.design.situation.fly) is not None:
-        return (
-            "The fly pulls the mono out, and wind is not reckoned in that: keep it low and short."
-        )
+        return "The fly pulls the mono out; wind isn't part of that figure. Cast low and short."
     most, all_of_it = before.most_wind_m_s()
     if most <= 0.0:
-        return "Into the face it does not open, however light: turn, or cast across it."
+        return "It doesn't open into any head wind. Turn, or cast across it."
     blows = units.wind(most).text
     if all_of_it:
-        return f"It opens into {blows} in the face, the most that was tried: keep the cast low."
-    return f"Into the face it opens up to {blows}. Beyond it: cast across, or tie less tippet."
+        return f"It opens into {blows} of head wind, the strongest tried. Keep the cast low."
+    return (
+        f"It opens into a head wind of up to {blows}. In more, cast across it or use less tippet."
+    )
 
 
 def _levels(

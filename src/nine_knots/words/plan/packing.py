@@ -55,7 +55,7 @@ def _flies(plan: DayPlan, served: list[tuple[Design, RiverStretch]]) -> Iterable
         yield PackLine(f"{count} of {title}", f"fished at {join_words(where[title])}{pinch}")
     for fly_for in plan.flies:
         if fly_for.fly.title not in wanted:
-            yield PackLine(f"2 of {fly_for.fly.title}", "packed to change to")
+            yield PackLine(f"2 of {fly_for.fly.title}", "packed as an alternative")
 
 
 def _clipped(designs: list[Design]) -> Iterable[PackLine]:
@@ -77,9 +77,9 @@ def _clipped(designs: list[Design]) -> Iterable[PackLine]:
     for name in shots:
         yield PackLine(f"Split shot {name}", "pinched on, and the next sizes either side of it")
     for size in floats:
-        yield PackLine(f"Two indicators of {size}", "one to fish, one to lose")
+        yield PackLine(f"Two indicators of {size}", "one to fish with, one to lose")
     for kind in rings:
-        yield PackLine(f"Spare {kind}s", "a leader lost is tied anew below the line")
+        yield PackLine(f"Spare {kind}s", "to retie a lost leader at the line")
 
 
 def _spools(designs: list[Design], angler: Angler) -> Iterable[PackLine]:
@@ -92,7 +92,7 @@ def _spools(designs: list[Design], angler: Angler) -> Iterable[PackLine]:
         last[spool_id or stuff] = angler.titles.get(spool_id, stuff)
     if last:
         many = capitalised(count_words(len(last), "tippet spool"))
-        yield PackLine(f"{many}: {join_words(list(last.values()))}", "to renew what gets short")
+        yield PackLine(f"{many}: {join_words(list(last.values()))}", "to renew a short tippet")
 
 
 def _care(designs: list[Design]) -> Iterable[PackLine]:
@@ -125,6 +125,6 @@ def _safe(stretches: list[RiverStretch], designs: list[Design], dark: bool) -> I
         yield PackLine("Life jacket", "boats")
     yield PackLine("Glasses and a hat", "a hook in flight")
     if dark:
-        yield PackLine("A lamp, and a spare", "the last stretch is fished beyond last light")
+        yield PackLine("A lamp, and a spare", "you fish the last stretch after last light")
     if any(design.situation.water.temperature_c < 8.0 for design in designs):
         yield PackLine("Something hot to drink, dry gloves", "cold water, cold hands")

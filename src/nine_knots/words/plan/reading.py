@@ -152,14 +152,14 @@ def _stop(
         thrown = fit.words if fit.words.startswith(("with ", "thrown ")) else ""
         words = f"Throw it {thrown.removeprefix('thrown ')}." if thrown else ""
         if candidate.origin == "sought":
-            words = f"No school serves here from what you own; this one was sought. {words}".strip()
+            words = f"No school from what you own suits this stretch; this leader was searched for. {words}".strip()
         if candidate.buys:
             words = f"{words} To buy: {join_words(list(candidate.buys))}.".strip()
     elif stop.nearest is not None:
-        words = f"Nothing tried or sought serves here. Nearest: {_nearest(stop)}"
+        words = f"Nothing found suits this stretch. Nearest: {_nearest(stop)}"
     else:
         words = (
-            "No school can be built for it from what you own: add spools, or plan another fly here."
+            "No school can be built for it from what you own. Add spools, or plan another fly here."
         )
     return StopReading(
         stretch_id=stretch.stretch_id,
@@ -193,9 +193,12 @@ def _nearest(stop: PlannedStop) -> str:
 def _words(found: WorkedPlan) -> str:
     """What was tried and what it came to; what was made least of."""
     chosen, unserved = found.chosen, sum(stop.fit is None for stop in found.stops)
-    tried = f"{capitalised(count_words(found.tried, 'leader'))} tried on {_stretches(len(found.stops))}. "
+    tried = (
+        f"{capitalised(count_words(found.tried, 'leader'))} tried on "
+        f"{_stretches(len(found.stops))}. "
+    )
     if chosen is None:
-        return f"{tried}None of them serves any: see what is wrong of the nearest."
+        return f"{tried}None of them suits any: see what is wrong with the nearest."
     said = [count_words(len(chosen.uppers), "leader")]
     extra = len(chosen.lowers) - len(chosen.uppers)
     if extra > 0:
@@ -204,9 +207,9 @@ def _words(found: WorkedPlan) -> str:
     words = f"{tried}{capitalised(join_words(said))} for {_stretches(served)}: {_changes(chosen)}"
     if unserved:
         words += (
-            f" {capitalised(_stretches(unserved))} not served: see what is wrong of the nearest."
+            f" {capitalised(_stretches(unserved))} not covered: see what is wrong with the nearest."
         )
-    return f"{words} Made least of: what is tied, then what the hands change on the way."
+    return f"{words} Fewest leaders to tie tonight, then fewest changes on the water."
 
 
 def _stretches(many: int) -> str:
@@ -216,7 +219,7 @@ def _stretches(many: int) -> str:
 def _changes(chosen: Cover) -> str:
     kinds = [kind for kind in chosen.changes if kind]
     if not kinds:
-        return "nothing is changed on the way." if len(chosen.ways) > 1 else "fished as it is tied."
+        return "nothing to change on the way." if len(chosen.ways) > 1 else "fished as tied."
     said = [
         f"{count_words(kinds.count(kind), f'change of {kind}', f'changes of {kind}')}"
         for kind in dict.fromkeys(kinds)
@@ -227,5 +230,5 @@ def _changes(chosen: Cover) -> str:
 def _cautions(plan: DayPlan) -> tuple[str, ...]:
     said = [THUNDER, "Eyes and hooks: glasses on, and look behind before each cast."]
     if plan.wind.speed_m_s >= BLOW_M_S:
-        said.insert(0, "A wind like this throws hooks at you: cast over the lee shoulder.")
+        said.insert(0, "A wind like this blows hooks at you: cast over the downwind shoulder.")
     return tuple(said)

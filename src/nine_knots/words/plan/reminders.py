@@ -21,7 +21,7 @@ SUNK: tuple[Wish, ...] = ("drift deep", "swing", "strip", "lead and drop")
 REMINDERS = (
     Reminder(
         "grease",
-        "Grease the butt and taper again, never the last two or three feet.",
+        "Grease the butt and taper again, but never the last two or three feet.",
         every_min=60,  # [P]
         wishes=FLOATING_WISHES,
     ),
@@ -30,7 +30,7 @@ REMINDERS = (
     Reminder("line", "Wipe the line clean: a dirty line sinks and casts short.", every_min=150),
     Reminder(
         "knot",
-        "After a fish: pull on the fly's knot, and run the tippet through your lips.",
+        "After a fish: test the knot at the fly, and feel the tippet for nicks.",
         after=("fish", "snagged"),
     ),
     Reminder("warm", "Get out, drink something warm, and move your toes.", every_min=90),

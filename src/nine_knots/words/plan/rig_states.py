@@ -18,8 +18,8 @@ MOST_CUTS = 12
 WORN: dict[Wear, str] = {
     "new": "",
     "fished": "",
-    "nicked": "The tippet was rubbed: run it through your lips, and renew it where it is rough.",
-    "wind knot": "A wind knot halves what it holds: renew the tippet before the next fish.",
+    "nicked": "The tippet was abraded: feel it for nicks, and renew it where it is rough.",
+    "wind knot": "A wind knot halves the strength: renew the tippet before the next fish.",
 }
 
 
@@ -98,5 +98,5 @@ def _renew(wear: Wear, left: int, status: Status) -> str:
     if WORN[wear]:
         return WORN[wear]
     if left < 0:
-        return "The tippet is shorter than this leader is good with: tie on a new one."
+        return "The tippet is too short for this leader: tie on a new one."
     return ""

@@ -75,7 +75,7 @@ def to_tie(
             time = tying_time(lower_of(leader), own_s)
             said = TieTonight(
                 title=f"Lower rig: {lower_words(leader, units)}",
-                facts=f"To hang from the {leader.joints[parting_joint(leader) or 0].kind} of "
+                facts=f"Ties to the {leader.joints[parting_joint(leader) or 0].kind} of "
                 f"{stop.candidate.title}.",
                 for_stretches="",
                 time=_minutes(time.seconds),
@@ -112,13 +112,13 @@ def tying_words(rows: list[Row]) -> str:
     """How long all of it takes, and by whose times."""
     seconds = sum(row[1] for row in rows)
     if seconds <= 0.0:
-        return "Nothing to tie: all of it lies ready." if rows else "Nothing to tie."
+        return "Nothing to tie: everything is ready." if rows else "Nothing to tie."
     own = sum(row[2][0] for row in rows if not row[0].ready)
     knots = sum(row[2][1] for row in rows if not row[0].ready)
-    by = "by usual times for all its knots; practise them, and it goes by yours"
+    by = "at typical speed for its knots; practise them to use your own times"
     if own:
         by = f"by your own times for {own} of {count_words(knots, 'knot')}"
-        by += "" if own == knots else ", usual ones for the others"
+        by += "" if own == knots else ", typical times for the others"
     return f"To tie tonight: {_minutes(seconds)}, {by}."
 
 

@@ -13,7 +13,7 @@ from nine_knots.core.search.demands import Bought, Demands
 
 Part = Literal["stroke", "fish", "knots", "flies", "length", "bought", "wishes"]
 FROM: dict[Bought, str] = {
-    "cut": "from my spools and bought tapers, cut as need be",
+    "cut": "from my spools and bought tapers, cut as needed",
     "whole": "from my spools and bought tapers, used whole",
     "none": "from my spools alone",
 }
@@ -43,7 +43,9 @@ def search_sentence_of(
     fish = demands.day(day).quarry
     wind = "in this air" if day.wind.speed_m_s < 0.5 else "in this wind"
     return (
-        AskedPhrase("stroke", f"Find me a leader that opens {wind} with", _stroke(stroke, own)),
+        AskedPhrase(
+            "stroke", f"Find me a leader that turns over {wind} with", _stroke(stroke, own)
+        ),
         AskedPhrase(
             "fish", ", holds", f"a {fish.fish.title} of {units.fish_mass(fish.mass_kg).text}"
         ),
@@ -75,7 +77,7 @@ def _flies(demands: Demands) -> str:
 def _length(demands: Demands, units: Units) -> str:
     low, high = demands.shortest_m, demands.longest_m
     if low is None and high is None:
-        return "is as long as its school ties it here"
+        return "has its school's length"
     if low is None:
         assert high is not None
         return f"is at most {units.length(high).text} long"
@@ -85,4 +87,4 @@ def _length(demands: Demands, units: Units) -> str:
 
 
 def _wishes(demands: Demands) -> str:
-    return " than ".join(demands.wishes) if demands.wishes else "nothing more than anything else"
+    return " than ".join(demands.wishes) if demands.wishes else "nothing in particular"

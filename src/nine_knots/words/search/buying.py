@@ -6,7 +6,7 @@ from nine_knots.core.search.to_buy import ToBuy
 from nine_knots.words.schools_today import leader_facts
 from nine_knots.words.search.comparison import compare
 
-NOTHING = "No one spool of a usual size would better these by what you would notice."
+NOTHING = "No single spool of a common size would make a noticeable difference."
 
 
 def buy_words(bought: ToBuy | None, dozen: tuple[Pick, ...], units: Units) -> str:
@@ -20,5 +20,5 @@ def buy_words(bought: ToBuy | None, dozen: tuple[Pick, ...], units: Units) -> st
     what = f"{strand.substance.title} of {units.tippet(strand.diameter_m).text}"
     facts = leader_facts(bought.shown_by.table.leader, units)
     gains = compare(bought.shown_by, dozen[0].one, units, better=True)
-    shown = f"Against the balanced one it {'; '.join(gains)}." if gains else ""
-    return f"One spool to buy for days like this: {what}. It makes one of {facts}. {shown}".strip()
+    shown = f"Compared with the balanced one, it {'; '.join(gains)}." if gains else ""
+    return f"One spool to buy for days like this: {what}.It allows one of {facts}. {shown}".strip()

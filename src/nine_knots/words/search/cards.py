@@ -64,7 +64,7 @@ def nearest_card(
     evaluated: Evaluated, missed: str, kin: SchoolNeighbours, units: Units
 ) -> FoundCard:
     """The card of what comes nearest, where nothing does all that is asked."""
-    return _card(evaluated, kin, units, "It comes nearest to what you ask.", f"It {missed}.")
+    return _card(evaluated, kin, units, "It comes closest to what you ask for.", f"It {missed}.")
 
 
 def _card(
@@ -100,7 +100,7 @@ def _title(evaluated: Evaluated) -> str:
 def chance_words(chance: float) -> str:
     """``Opens 93 times in 100.``"""
     if chance > SURE:
-        return "Opens as good as every time."
+        return "Opens practically every time."
     return f"Opens {round(100 * chance)} times in 100."
 
 
@@ -109,14 +109,14 @@ def _why(chosen: Pick, dozen: tuple[Pick, ...], demands: Demands, units: Units) 
     if chosen is dozen[0]:
         best = [BEST[wish] for wish in chosen.best_at if wish in demands.wishes]
         more = f" It {join_words(best)}." if best else ""
-        return f"The balanced one: weighed by what you would rather have ({first}).{more}"
+        return f"The balanced one, weighted by what you prefer ({first}).{more}"
     best = [_best(chosen.one, wish, units) for wish in WISHES if wish in chosen.best_at]
     if best:
         return f"It {join_words(best)}."
     gains = compare(chosen.one, dozen[0].one, units, better=True)
     if gains:
-        return f"Against the balanced one it {'; '.join(gains)}."
-    return "Much like the balanced one, tied otherwise."
+        return f"Compared with the balanced one, it {'; '.join(gains)}."
+    return "Much like the balanced one, tied differently."
 
 
 def _best(evaluated: Evaluated, wish: Wish, units: Units) -> str:
@@ -134,16 +134,16 @@ def _gives_up(chosen: Pick, dozen: tuple[Pick, ...], demands: Demands, units: Un
     if chosen is not dozen[0]:
         losses = compare(chosen.one, dozen[0].one, units, better=False)
         if not losses:
-            return "Nothing that you would notice against the balanced one."
-        return f"Against the balanced one it {'; '.join(losses)}."
+            return "Nothing noticeable compared with the balanced one."
+        return f"Compared with the balanced one, it {'; '.join(losses)}."
     said = []
     for wish in demands.wishes or WISHES[:1]:
         most = max(dozen, key=lambda other: other.one.by(wish))
         losses = compare(chosen.one, most.one, units, better=False)
         if wish not in chosen.best_at and losses:
-            said.append(f"against number {dozen.index(most) + 1} it {'; '.join(losses)}")
+            said.append(f"compared with number {dozen.index(most) + 1} it {'; '.join(losses)}")
     if not said:
-        return "Nothing of what you would rather have."
+        return "It gives up nothing you asked for."
     return " ".join(f"{capitalised(sentence)}." for sentence in said)
 
 
@@ -151,9 +151,9 @@ def _kin(evaluated: Evaluated, kin: SchoolNeighbours) -> str:
     leader = evaluated.table.leader
     if leader.school:
         title = school_of(leader.school).title
-        return f"By the rule of {title}." if evaluated.origin else f"The rule of {title}, altered."
+        return f"Built by {title}." if evaluated.origin else f"{title}, modified."
     key, alike = kin.of(leader)
     if key is None:
-        return "No school ties one like it today."
+        return "No school builds one like it today."
     how = "Much like" if alike else "Nearest to"
     return f"{how} {school_of(key).title}."

@@ -15,22 +15,20 @@ from nine_knots.words.search.comparison import wish_figure
 def nearest_words(nearest: Nearest, day: Situation, units: Units) -> tuple[str, ...]:
     """What is missed by the nearest, and with which one demand less it is done."""
     missed = missed_by(nearest, units)
-    said = [f"Nothing that your spools make does all you ask. The nearest {missed}."]
+    said = [f"Nothing your spools can make meets everything you ask for. The closest {missed}."]
     for number, give in enumerate(nearest.gives):
         words = _without(give.demand, give.one, day, units)
         said.append(
-            f"What is in the way is one demand: {words}, and it is done."
-            if number == 0
-            else f"Or {words}."
+            f"One demand is in the way: {words}, and it works." if number == 0 else f"Or {words}."
         )
     if not nearest.gives:
-        said.append("No single demand is in the way: two at least would have to give.")
+        said.append("No single demand is in the way: at least two would have to give.")
     return tuple(said)
 
 
 def not_yet(nearest: Nearest, units: Units) -> str:
     """The same while the search goes on."""
-    return f"None yet that does all you ask; the nearest so far {missed_by(nearest, units)}."
+    return f"None yet meets everything you ask for; the closest so far {missed_by(nearest, units)}."
 
 
 def missed_by(nearest: Nearest, units: Units) -> str:
@@ -41,12 +39,12 @@ def missed_by(nearest: Nearest, units: Units) -> str:
 def _missed(demand: Demand, evaluated: Evaluated, units: Units) -> str:
     if demand == "opens":
         if evaluated.short["opens"] == ON_THE_EDGE:
-            return "opens, but not in a slower cast or a little more wind"
+            return "opens, but not with a slower cast or a little more wind"
         return wish_figure(evaluated, "turnover")
     if demand == "holds":
         return wish_figure(evaluated, "hold").replace("breaks", "breaks already")
     if demand == "fishes":
-        return f"does not fish as it should ({_fishes(evaluated)})"
+        return f"doesn't fish as it should ({_fishes(evaluated)})"
     if demand == "knots":
         return f"has {count_words(evaluated.table.knots, 'knot')}"
     return f"is {units.length(evaluated.table.leader.length_m).text} long"
@@ -67,7 +65,7 @@ def _without(demand: Demand, evaluated: Evaluated, day: Situation, units: Units)
     """The demand with as much less of it as would do."""
     if demand == "opens":
         if evaluated.short["opens"] == ON_THE_EDGE:
-            return "cast it no worse than you mean to, in no more wind than this"
+            return "cast it as well as you can, in no more wind than this"
         if evaluated.margin > 0.0:
             return "throw it softer than this stroke"
         return f"throw it {share_words(exp(-evaluated.margin) / SLOWER - 1.0)} harder"

@@ -82,11 +82,11 @@ def _value(evaluated: Evaluated, wish: Wish) -> float:
 
 
 TITLES: dict[Wish, str] = {
-    "easy to throw": "Your stroke over the least that opens it",
-    "fishing well": "How near the middle of what is wanted it fishes",
-    "strong": "What it holds over what the day may ask",
+    "easy to throw": "Your stroke over the minimum that opens it",
+    "fishing well": "How near the middle of the wanted band it fishes",
+    "strong": "What it holds over what the day may demand",
     "long and fine": "Length",
-    "few knots": "Knots in it",
+    "few knots": "Number of knots",
 }
 STEPS: dict[Wish, tuple[float, ...]] = {
     "easy to throw": (0.05, 0.1, 0.2, 0.5, 1.0),

@@ -125,4 +125,7 @@ def _reading(
 
 def _words(so_far: SearchProgress) -> str:
     serve = sum(evaluated.serves for evaluated in so_far.tried)
-    return f"{count_words(len(so_far.tried), 'leader')} cast, {serve} of them do all you ask."
+    return (
+        f"{count_words(len(so_far.tried), 'leader')} cast, {serve} of them meet everything you "
+        "ask for."
+    )

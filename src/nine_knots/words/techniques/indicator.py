@@ -9,7 +9,7 @@ class IndicatorWords(FloatedWords):
     """The indicator's load and setting."""
 
     way, judgement = UNDER_INDICATOR, JUDGEMENT
-    words = "Under the indicator, mended so that it drifts by itself"
+    words = "Under an indicator, mended so that it drifts freely"
     float_title = "The float"
 
 

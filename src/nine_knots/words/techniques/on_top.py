@@ -86,10 +86,10 @@ def _facts(design: Design, drag: Drag, units: Units) -> tuple[Fact, ...]:
         found.append(
             Fact(
                 "Slack",
-                f"{units.seconds(drag.along_s)} before it is drawn out along the stream, "
+                f"{units.seconds(drag.along_s)} before it is drawn straight along the stream, "
                 f"{units.seconds(drag.across_s)} before it bellies across a lane of "
-                f"{units.depth(drag.lane_m).text}. Taut, the fly slips at about 40% of the "
-                "difference, whatever the tippet.",
+                f"{units.depth(drag.lane_m).text}. Once taut, the fly drags at about 40 % of "
+                "the difference, whatever the tippet.",
             )
         )
     supple = _bending_m(design, tippet.lower_diameter_m)
@@ -100,14 +100,16 @@ def _facts(design: Design, drag: Drag, units: Units) -> tuple[Fact, ...]:
         found.append(
             Fact(
                 "Supple",
-                f"It yields within {units.length(supple).text}; one X finer within "
+                f"It bends within {units.length(supple).text}; one X finer within "
                 f"{units.length(finer).text}. Finer drifts better by being softer, not by being "
                 "thinner.",
             )
         )
     stuff = MATERIALS[tippet.strand.material]
     if stuff.family == "fluorocarbon":
-        found.append(Fact("Tippet", "Fluorocarbon: one school likes it just under the film."))
+        found.append(
+            Fact("Tippet", "Fluorocarbon sinks just under the film, which one school prefers.")
+        )
     return tuple(found)
 
 

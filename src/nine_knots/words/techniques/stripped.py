@@ -24,7 +24,7 @@ class StrippedWords(OnTheLineWords):
         moving: tuple[TypedField, ...] = ()
         if design.situation.water.pace_m_s > STILL_M_S:
             followed = f"{follow_of(design, ask):.0%}"
-            moving = (TypedField("follow", "Rod goes with it, of the pace", followed),)
+            moving = (TypedField("follow", "Rod follows, share of speed", followed),)
         return (
             wanted_field(ask, units),
             TypedField("count", "Count down", f"{count:g} s"),

@@ -41,7 +41,7 @@ class TightLineWords(SimulatedWords):
         out = units.length(units.snap_length(out_m(design, ask))).text
         return (
             wanted_field(ask, units),
-            TypedField("lead", "Led, of the pace", f"{ask.lead:.0%}"),
+            TypedField("lead", "Led, share of speed", f"{ask.lead:.0%}"),
             TypedField("tip", "Rod tip up", units.length(ask.tip_m).text),
             TypedField("out", "Beyond the tip", out),
             lands_field(ask),
@@ -64,7 +64,9 @@ class TightLineWords(SimulatedWords):
         if under_m < UNDER_M:
             return ""
         deep = units.length(units.snap_length(under_m)).text
-        return f"{deep} of the sighter are under water: more tippet below it, or a higher tip."
+        return (
+            f"{deep} of the sighter is under water: use more tippet below it, or raise the rod tip."
+        )
 
     def what_if(self, design: Design, fished: FishedRig, ask: WaterQuestion, units: Units) -> Told:
         """Led slower, and stopped where the fly is lowest."""
@@ -90,8 +92,8 @@ def _led(ask: WaterQuestion, units: Units) -> Fact:
     tip = units.depth(ask.tip_m).text
     return Fact(
         "Led",
-        f"at {ask.lead:.0%} of the surface's pace, rod tip {tip} up. A tight line has no steady "
-        "shape worth showing in so short a drift: read its path.",
+        f"at {ask.lead:.0%} of the surface speed, rod tip {tip} up. In so short a drift a "
+        "tight line has no steady shape; follow its path.",
     )
 
 

@@ -19,8 +19,8 @@ def as_tied(leader: Leader, came_out_m: tuple[float | None, ...], units: Units) 
             continue
         if not (1 - MOST_OFF) * piece.length_m <= length_m <= (1 + MOST_OFF) * piece.length_m:
             raise OutOfRange(
-                f"Piece {number + 1} was to be {units.length(piece.length_m).text}; "
-                f"{units.length(length_m).text} is too far from it to be the same piece.",
+                f"Piece {number + 1} was planned at {units.length(piece.length_m).text}; "
+                f"{units.length(length_m).text} is too far off to be the same piece.",
                 where=f"came_out.{number}",
                 hint="Measure it again between its knots, or change the design.",
             )

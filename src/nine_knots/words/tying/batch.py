@@ -54,7 +54,7 @@ def batch_of_takes(takes: Iterable[SpoolTake], stock: tuple[Stock, ...], units: 
             of = f"{take.stuff}, no spool of yours"
             rows.append(BatchRow(of, units.on_spool(take.amount).text, "none", "none", True))
     lacking = [row.stock for row in rows if row.short]
-    words = f"Runs out: {', '.join(lacking)}." if lacking else "The shelf has it all."
+    words = f"Runs out: {', '.join(lacking)}." if lacking else "The shelf has everything."
     return Batch(rows=tuple(rows), words=words)
 
 

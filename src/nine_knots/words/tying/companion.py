@@ -20,7 +20,9 @@ from nine_knots.words.tying.steps import (
 )
 
 TUG_SHARE = 1.0 / 3.0  # of what a joint should hold: seats it without harm [G]
-TUBE_FIRST = "Before the knot: afterwards it cannot go on. The hook is tied on behind it."
+TUBE_FIRST = (
+    "Slide it on before the knot; afterwards it can't go on. The hook is tied on behind it."
+)
 Kind = Literal["cut", "straighten", "tie", "draw", "check", "hang", "measure"]
 Order = Literal["cut first", "spool by spool"]
 
@@ -72,7 +74,7 @@ def screens(
         shown += tied if order == "cut first" else _drawn_and_checked(tied)
         shown += _dropper_screens(leader, joint, units)
         if leader.joints[joint].kind == "snap":
-            does = f"Hang {fly.title} in it, and see that it clicks shut."
+            does = f"Hang {fly.title} in it, and check that it clicks shut."
             shown.append(_screen("tie", "Hang the fly in the snap", does, "Mind the hook's point."))
     for step in hang_steps(leader, units):
         lead = "lead" in step.detail
@@ -93,9 +95,9 @@ def _measured(rows: tuple[CutRow, ...]) -> list[Screen]:
     return [
         _screen(
             "measure",
-            f"Piece {row.piece + 1}: what did it come out at?",
-            f"Between its knots it was to be {row.wanted.text}. The true length goes back to the "
-            "design, and teaches how much line your knots take.",
+            f"Piece {row.piece + 1}: how long did it come out?",
+            f"Between its knots it was planned at {row.wanted.text}. The true length goes "
+            "into the design and shows how much line your knots use.",
             piece=row.piece,
         )
         for row in rows
@@ -145,7 +147,7 @@ def _joint_screens(
     if wire:
         caution = "Wire ends cut: pliers, and eyes away."
     elif thick_m >= HEAVY_M:
-        caution = "Heavy stuff: gloves or pliers, never bare hands or teeth."
+        caution = "Heavy mono: use gloves or pliers, never bare hands or teeth."
     elif joint == len(leader.pieces):
         caution = "Mind the hook's point."
     holds_n = min(
@@ -163,7 +165,7 @@ def _joint_screens(
         title = f"Piece {joint} to the {tied.kind}: {upper.title}"
         first = [_screen("tie", title, upper.note, caution, tied.upper_knot, joint)]
     seat = (
-        "Draw the loops together until they seat square, never girth-hitched over one another. "
+        "Draw the loops together until they seat square, never girth-hitched. "
         if tied.kind == "loops"
         else ""
     )
@@ -178,8 +180,7 @@ def _joint_screens(
         _screen(
             "check",
             f"Check, tug to {tug}, {'break the tag off' if knot.key == 'haywire' else 'trim'}",
-            f"{knot.tags} A third of what it should hold seats it without harm. "
-            + _trim_words(tied),
+            f"{knot.tags} A third of its strength seats it without harm. " + _trim_words(tied),
             caution,
             tied.knot,
             joint,

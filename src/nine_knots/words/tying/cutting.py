@@ -107,7 +107,7 @@ def cut_row(
         ends = f"its tip is then {units.diameter(piece.lower_diameter_m).text}"
         note = f"Cut {' and '.join(parts)}; {ends}." if parts else "Use it whole."
         if min(top_m, tip_m) < -units.length_step_m:
-            note += " Its knots take a little more than was left for them: it comes out shorter."
+            note += " Its knots use a little more than was allowed, so it comes out shorter."
         cut_m = min(cut_m, piece.strand.profile.length_m)
         size = (
             f"{units.diameter(piece.upper_diameter_m).text} to "

@@ -11,7 +11,7 @@ from nine_knots.core.domain.tackle import Fly
 from nine_knots.words.tying.cutting import CutRow, cut_row, knot_turns
 
 FROM = {"line": "loop", "ring": "ring", "swivel": "swivel"}
-ONCE = "Its upper leader stays on the line: only this part is swapped."
+ONCE = "The upper leader stays on the line; only this part is swapped."
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,7 +80,7 @@ def each_knot(leader: Leader) -> str:
     which = "Each knot in nylon or fluorocarbon" if any(is_wire) else "Each knot"
     tags = "trim the tags close"
     if any(joint.dropper is not None for joint in leader.joints):
-        tags = "trim the tags close, but for those left long for a fly"
+        tags = "trim the tags close, except those left long for a fly"
     return f"{which}: wet it, draw up smoothly without jerks, seat it fully, tug, {tags}."
 
 
@@ -121,7 +121,7 @@ def join_step(leader: Leader, joint: int, fly: Fly, units: Units) -> Step:
                 f"Slide the tube of {fly.title} on first, in at its head; tie its hook on behind."
             )
         if tied.kind == "snap":
-            does = f"Tie on the snap; hang {fly.title} in it, and see that it clicks shut."
+            does = f"Tie on the snap; hang {fly.title} in it, and check that it clicks shut."
         return Step("fly", f"Fly: {title}", f"{does} {note}", does)
     where = f"Piece {joint} to piece {joint + 1}"
     wet, brief = "Wet it, draw up smoothly, seat it fully, tug, trim.", ""
@@ -139,8 +139,8 @@ def doubled_words(tied: Connection) -> str:
     """What is done before the knot where an end is doubled."""
     end = "upper" if tied.doubled == "upper" else "lower"
     return (
-        f"First double the end of the {end} piece by a bimini twist of twenty turns, and tie the "
-        "knot with both strands as one."
+        f"First double the end of the {end} piece with a bimini twist of twenty turns, and tie "
+        "the knot with both strands as one."
     )
 
 
@@ -180,7 +180,7 @@ def hang_steps(leader: Leader, units: Units) -> list[Step]:
 
 def cautions_for(leader: Leader) -> tuple[str, ...]:
     """The usual cautions that apply to the materials of this leader."""
-    said = ["Eye protection when tying and casting; mind the hook's point and the cutters."]
+    said = ["Wear eye protection when tying and casting; mind hook points and cutters."]
     if any(
         piece.upper_diameter_m >= HEAVY_M and piece.strand.substance.family != "wire"
         for piece in leader.pieces
@@ -220,7 +220,9 @@ def work_order(
         )
         for row in rows
     ]
-    not_wire = "Not the wire: it cuts, and a kink in it stays." if _has_wire(leader) else ""
+    not_wire = (
+        "Don't straighten wire this way: it cuts, and kinks stay." if _has_wire(leader) else ""
+    )
     warm = "Draw each through the fingers until it warms and hangs without curls."
     straighten = Step(
         "straighten", "Straighten every piece", f"{warm} {not_wire}".rstrip(), not_wire

@@ -23,15 +23,15 @@ def order_of_weight(design: Design, fished: FishedRig, wants_anchor: bool) -> Fa
     in_line = any(design.leader.joints[joint].kind == "fly" for joint, _ in above)
     point, upper = weights[-1], max(weights[:-1])
     if point >= upper:
-        text = "Heaviest at the point: tight to the lowest fly, which a snag then takes."
+        text = "Heaviest at the point: tight to the lowest fly, which is the one a snag takes."
         if in_line:
-            text += " The in-line school has the heaviest first, lighter ones behind."
+            text += " The in-line school puts the heaviest first, lighter ones behind."
         return Fact("Weights", text)
     if in_line:
         return Fact("Weights", "Heaviest first, in line: a snag costs the lighter flies behind.")
     text = (
-        "The upper fly is the heavier: on a tight line the point swings loose. The anchor school "
-        "has the heaviest at the point; the in-line school has it first."
+        "The upper fly is heavier, so on a tight line the point swings loose. One school puts "
+        "the heaviest fly at the point; the in-line school puts it first."
     )
     return Fact("Weights", text, "too much" if wants_anchor else "right")
 
@@ -49,11 +49,11 @@ def shot_place(design: Design, units: Units) -> Fact | None:
     what = "a streamer" if swims else "a nymph"
     knots = [leader.length_m - at for at in leader.joints_at_m[1:-1]]
     kept = any(0.0 < above - knot < KEPT_BY_A_KNOT_M for knot in knots)
-    slides = "" if kept else " No knot below keeps it from sliding down."
+    slides = "" if kept else " No knot below stops it sliding down."
     if above < low - 0.02:
-        text = f"nearer than the {usual} usual for {what}: it sinks best so, and swims least."
+        text = f"nearer than the {usual} usual for {what}: it sinks fastest and swims least."
     elif above > high + 0.02:
-        text = f"further off than the {usual} usual for {what}: it swims free, and sinks later."
+        text = f"farther than the {usual} usual for {what}: it swims freely and sinks later."
     else:
-        text = f"{usual} above {what} is usual; nearer sinks it better, further lets it swim."
+        text = f"{usual} above {what} is usual; nearer sinks it better, farther lets it swim."
     return Fact("Shot", f"{text}{slides}")

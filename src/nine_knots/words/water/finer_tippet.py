@@ -28,13 +28,13 @@ def finer_tippet(
     pieces = (*leader.pieces[:-1], tippet.evolve(strand=finer))
     other = design.model_copy(update={"leader": leader.model_copy(update={"pieces": pieces})})
     deeper = fished.lowest.height_m - fish_rig(fish(other, ask)).lowest.height_m
-    more = "no deeper to speak of"
+    more = "no deeper noticeably"
     if deeper > NOTABLE_M:
         more = f"{units.length(deeper).text} deeper"
     return (
         Fact(
             "Finer tippet",
-            f"Thin is said to sink better: two X finer would fish {more} here. It drifts better by "
-            "being softer.",
+            f"Thin tippet is said to sink better: two X finer would fish {more} here. It "
+            "drifts better because it is softer.",
         ),
     )

@@ -84,5 +84,5 @@ def _rule(fished: FishedRig, units: Units) -> Fact:
         "Set at",
         f"{units.length(setting).text}, {setting / depth:.1f} times the depth. The rule of thumb "
         f"says 1.5 times, {ruled}: right in fast water and for light flies, too long in slow "
-        "water or under good weight.",
+        "water or with plenty of weight.",
     )

@@ -89,7 +89,7 @@ def _carried(fly: FishedFly) -> str:
     if fly.hold_ratio is None:
         return ""
     if fly.hold_ratio < DRIFTS_FREELY:
-        return "so light that the stream carries it about"
+        return "so light that the current carries it"
     return (
         "the stream lifts it at times" if fly.hold_ratio <= HOLDS else "the stream hardly lifts it"
     )

@@ -128,7 +128,7 @@ class SimulatedWords(TechniqueWords):
         if measure.status != "too little" or not self.way.drifts or ask.drift_m is not None:
             return measure
         taken = units.on_spool(self.way.drift_m(design, ask)).text
-        why = f"{measure.why} A drift of {taken} is taken: say yours."
+        why = f"{measure.why} A drift of {taken} is assumed: enter yours."
         return replace(measure, why=why)
 
 
@@ -140,12 +140,12 @@ def wanted_field(ask: WaterQuestion, units: Units) -> TypedField:
 
 def drift_field(way: Technique, design: Design, ask: WaterQuestion, units: Units) -> TypedField:
     """How long a drift is fished before the next cast."""
-    return TypedField("drift", "A drift is", units.on_spool(way.drift_m(design, ask)).text)
+    return TypedField("drift", "Drift length", units.on_spool(way.drift_m(design, ask)).text)
 
 
 def lands_field(ask: WaterQuestion) -> TypedField:
     """How far off the flies land, of what is out."""
-    return TypedField("lands", "Lands at, of its reach", f"{ask.lands:.0%}")
+    return TypedField("lands", "Lands at, share of reach", f"{ask.lands:.0%}")
 
 
 def line_field(ask: WaterQuestion, units: Units) -> TypedField:

@@ -22,14 +22,16 @@ class LetDropAssessment(SimulatedAssessment):
         """Seconds to the bed."""
         fly = fished.lowest
         if fly.zone_after_s is None:
-            why = "It does not come down to the bed: too light."
+            why = "It doesn't reach the bed: too light."
             return WaterScore("too little", -1.5, "hangs", why)
         depth = units.depth(fished.fishing.stream.depth_m).text
-        why = f"It falls through {depth}; lead by as much."
+        why = f"It falls through {depth}; lead the fish by as much."
         status: Status = "right"
         if fly.zone_after_s > DROPS_S:
             status = "too little"
-            why = f"Slow through {depth}: a heavier fly or a shot, or cast well ahead of the fish."
+            why = (
+                f"Slow through {depth}: use a heavier fly or shot, or cast well ahead of the fish."
+            )
         return WaterScore(
             status,
             max(-1.4, 0.8 - 1.8 * fly.zone_after_s / DROPS_S),

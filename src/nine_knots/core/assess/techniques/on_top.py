@@ -40,7 +40,7 @@ class OnTopAssessment(TechniqueAssessment):
         free = drag.free_s
         slack = units.roughly(drag.slack_m)
         if free is None:
-            still = WaterScore("right", 0.3, "no drag", "Nothing moves: it lies where it fell.")
+            still = WaterScore("right", 0.3, "no drag", "Nothing moves: it stays where it landed.")
             return drift_score(self.question, still)
         along = drag.along_s is not None and free >= drag.along_s - 1e-9
         limit = "along the stream" if along else "across a faster lane"
@@ -64,7 +64,7 @@ class OnTopAssessment(TechniqueAssessment):
             if other.bead is not None
         )
         if hangs_n > fly_float(fly).carries_n:
-            why = "What hangs below it weighs more than its hackle carries."
+            why = "What hangs below it weighs more than its hackle can carry."
             return depth_score(WaterScore("too much", 1.4, "is drawn under", why), FLOATS_ASKS)
         sinks = tippet.strand.substance.family == "fluorocarbon"
         last = "60 cm" if units.system == "metric" else "two feet"
@@ -73,8 +73,8 @@ class OnTopAssessment(TechniqueAssessment):
         if leader.greased_m and bare_m < BARE_M:
             near = units.length(bare_m).text
             why = (
-                f"Greased to {near} of the fly: the tippet lies on the film, glares, and every "
-                f"current pulls at it. Degrease the last {last}."
+                f"Greased to {near} of the fly: the tippet lies on the film, shines, and is "
+                f"pulled by every current. Degrease the last {last}."
             )
             off = min(2.0, 1.0 + 0.5 * (1.0 - bare_m / BARE_M))
             return depth_score(WaterScore("too much", off, "tippet floats", why), FLOATS_ASKS)

@@ -18,7 +18,7 @@ class StrippedAssessment(OnTheLineAssessment):
     """It may jig or track level, but not plough the bed."""
 
     way = STRIPPED
-    question = "Does it jig, or track its line?"
+    question = "Does it jig, or track the line?"
     remedies = (*OnTheLineAssessment.remedies, "count")
     at_the_water = ("count", "bead")
 
@@ -31,8 +31,11 @@ class StrippedAssessment(OnTheLineAssessment):
         swims = heights[begins:]
         leap = jig_m(swims[swims > ON_BED_M], history.every_s)
         if self.ploughs(fished):
-            why = "Line and fly plough the bed: count less, strip sooner, or a slower line."
-            return WaterScore("too much", 1.3, "ploughs the bed", why)
+            why = (
+                "Line and fly drag along the bed: shorten the count, strip sooner, or use a "
+                "slower-sinking line."
+            )
+            return WaterScore("too much", 1.3, "drags on the bed", why)
         if leap > JIGS_M:
             why = f"It lifts at each pull and drops between, by {units.depth(leap).text}."
             return WaterScore("right", min(0.9, leap / 0.3), "jigs", why)
@@ -42,7 +45,7 @@ class StrippedAssessment(OnTheLineAssessment):
             word = "climbs" if climbs > 0.0 else "goes down"
             goes = f"{word} by {units.depth(abs(climbs)).text} as the line comes in"
         why = f"The pulls hardly lift it: it {goes}."
-        return WaterScore("right", -0.5, "tracks its line", why)
+        return WaterScore("right", -0.5, "tracks the line", why)
 
 
 def jig_m(heights: Array, every_s: float) -> float:

@@ -25,12 +25,15 @@ class TightLineAssessment(SimulatedAssessment):
         fly = fished.lowest
         share = fly.zone_for_s / fished.drift_s
         if fished.drags:
-            lies = f"{fished.contact:.0%} of its weight lies on the bed"
-            why = f"{lies}: lead faster, or lighter flies."
+            lies = f"{fished.contact:.0%} of its weight rests on the bed"
+            why = f"{lies}: lead faster, or use lighter flies."
             return WaterScore("too much", 1.3, "drags on the bed", why)
         if fly.zone_after_s is None:
             least = units.depth(fly.lowest_m).text
-            why = f"It comes no nearer to the bed than {least}: heavier, finer, or lead slower."
+            why = (
+                f"It gets no closer to the bed than {least}: use heavier flies or finer "
+                "tippet, or lead slower."
+            )
             return WaterScore("too little", -1.5, "never gets down", why)
         figure = f"{units.seconds(fly.zone_for_s)} in the zone"
         why = f"Down after {units.seconds(fly.zone_after_s)}, of {units.seconds(fished.drift_s)}."

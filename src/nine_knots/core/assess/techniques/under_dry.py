@@ -10,8 +10,8 @@ class UnderDryAssessment(FloatedAssessment):
     way = UNDER_DRY
     other_schools = ("tight-line", "indicator-nymph-tag")
     floated_by = "dry fly"
-    lighten = "a lighter nymph, a shorter drop, or the dry alone"
-    instead = " Too deep or too fast for a dry: an indicator or a tight line gets down."
+    lighten = "use a lighter nymph, a shorter drop, or the dry alone"
+    instead = " Too deep or too fast for a dry: use an indicator or a tight line."
 
 
 JUDGEMENT = UnderDryAssessment()

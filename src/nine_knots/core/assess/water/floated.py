@@ -17,7 +17,7 @@ class FloatedAssessment(SimulatedAssessment):
     what to fish where it never gets down.
     """
 
-    lighten: ClassVar[str] = "less weight, or set shallower"
+    lighten: ClassVar[str] = "use less weight, or set it shallower"
     instead: ClassVar[str] = ""
 
     question: ClassVar[str] = "Does it drift freely?"
@@ -44,24 +44,24 @@ class FloatedAssessment(SimulatedAssessment):
         """Under, still, anchored, dragging, too light, too late, or right."""
         what, share, fly = self.what_floats(fished), fished.share, fished.lowest
         if fished.goes_under:
-            why = f"The rig pulls the {what} under: less weight, or more to float it."
+            why = f"The rig pulls the {what} under: use less weight, or a bigger float."
             return WaterScore("too much", 1.7, "goes under", why)
         if share is None:
             return WaterScore(
-                "right", 0.0, "hangs still", "Still water: it hangs where it was cast."
+                "right", 0.0, "hangs still", "Still water: it hangs where you cast it."
             )
-        rate = f"{share:.0%} of the surface's pace"
+        rate = f"{share:.0%} of the surface speed"
         if share < ANCHORED:
-            why = "It lies on the bed and holds the line: too heavy."
+            why = "It rests on the bed and holds the line: too heavy."
             return WaterScore("too much", 2.0, "anchored", why)
         if fished.drags:
-            lies = f"{fished.contact:.0%} of its weight lies on the bed"
+            lies = f"{fished.contact:.0%} of its weight rests on the bed"
             if fished.contact <= TOUCHES:
                 lies = f"It goes at {rate}, held back by flies that brush the bed"
             why = f"{lies}: {self.lighten}."
             return WaterScore("too much", 1.3, "drags on the bed", why)
         if fly.zone_after_s is None:
-            why = f"It never comes down to the zone in {units.seconds(fished.drift_s)} of drift."
+            why = f"It never reaches the zone in {units.seconds(fished.drift_s)} of drift."
             why = f"{why} It drifts at {rate}.{self.instead}"
             return WaterScore("too little", -1.5, "too light", why)
         if fly.zone_after_s > 0.5 * fished.drift_s:
@@ -79,9 +79,9 @@ class FloatedAssessment(SimulatedAssessment):
 def _words_of(what: str, share: float) -> str:
     low, high = NATURAL
     if share > high:
-        return f"The {what} goes almost with the surface: little holds it."
+        return f"The {what} drifts almost at surface speed: little holds it back."
     if share < low:
-        return f"The {what} goes much slower than the surface: near dragging."
+        return f"The {what} drifts much slower than the surface: close to dragging."
     return "A little slower than the surface, as is natural."
 
 

@@ -75,7 +75,7 @@ class SimulatedAssessment(TechniqueAssessment):
         whole, zone = units.depth(stream.depth_m).text, zone_top_m(stream.depth_m)
         if fished.drags and not self.may_lie:
             return WaterScore(
-                "too much", 1.3, "on the bed", f"It lies and drags on the bed, {whole} down."
+                "too much", 1.3, "on the bed", f"It rests and drags on the bed, {whole} down."
             )
         if fished.on_bed:
             why = f"At the bed, {whole} down, and still moving."
@@ -87,7 +87,10 @@ class SimulatedAssessment(TechniqueAssessment):
             return WaterScore("too little", max(-2.5, off), fishes_at(fished, units), why)
         if fished.fishing.way.drifts and fly.zone_after_s is None:
             comes = units.depth(stream.depth_m - fly.lowest_m).text
-            why = f"Such a drift brings it no lower; only a longer one, to the bed {whole} down."
+            why = (
+                "A drift this long brings it no lower; only a longer one reaches the bed, "
+                f"{whole} down."
+            )
             return WaterScore("too little", -1.05, f"comes to {comes}", why)
         why = f"{up} above the bed of {whole}: in the zone."
         return WaterScore("right", off, fishes_at(fished, units), why)

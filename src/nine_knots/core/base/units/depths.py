@@ -18,10 +18,10 @@ def parse_depths(text: str, system: System = "imperial") -> tuple[float, ...]:
     named = [part for part in _BETWEEN.split(text) if part.strip()]
     if len(named) > MOST_DEPTHS:
         raise OutOfRange(
-            f"{len(named)} depths are too many for one table.", hint=f"Name {MOST_DEPTHS} at most."
+            f"{len(named)} depths are too many for one table.", hint=f"Enter {MOST_DEPTHS} at most."
         )
     depths = {parse_length(part, system) for part in named}
     for depth in depths:
         if not SHALLOWEST_M <= depth <= DEEPEST_M:
-            raise OutOfRange("That is no depth to fish.", hint="Name depths of 10 cm to 30 m.")
+            raise OutOfRange("That depth is out of range.", hint="Enter depths from 10 cm to 30 m.")
     return tuple(sorted(depths))

@@ -32,7 +32,7 @@ def _value(number: str) -> float:
     for part in number.split():
         top, slash, bottom = part.partition("/")
         if slash and float(bottom) == 0.0:
-            raise Unreadable(f"“{part}” divides by nothing.", hint="Write a fraction such as 1/4.")
+            raise Unreadable(f"“{part}” divides by zero.", hint="Write a fraction such as 1/4.")
         total += float(top) / float(bottom) if slash else float(top)
     return total
 
@@ -61,7 +61,7 @@ def _scaled(
         if unit and unit not in units:
             known = ", ".join(sorted(u for u in units if u.isalpha() or "/" in u))
             raise Unreadable(
-                f"“{unit}” is no unit of {kind}.", hint=f"Use one of {known}: {example}."
+                f"“{unit}” is not a unit of {kind}.", hint=f"Use one of {known}: {example}."
             )
         if not unit and last is not float("inf"):
             # "4 ft 2": a bare last term after feet is inches
@@ -70,7 +70,7 @@ def _scaled(
         factor = units[unit or bare]
         if factor >= last:
             raise Unreadable(
-                f"“{text}” gives the larger unit last or the same one twice.",
+                f"“{text}” has its units in the wrong order, or one twice.",
                 hint=f"Write one such as {example}.",
             )
         total, last = total + number * factor, factor
@@ -115,7 +115,7 @@ def parse_as_sold(text: str, system: System = "imperial") -> tuple[float, float]
         except (Unreadable, OutOfRange):
             continue
     raise Unreadable(
-        f"“{text}” is no bought leader.", hint="Write its length and tip, such as 9 ft 5X."
+        f"“{text}” is not a bought leader.", hint="Write its length and tip, such as 9 ft 5X."
     )
 
 
@@ -188,7 +188,7 @@ def parse_current(text: str, system: System = "imperial") -> float:
         return parse_speed(text, system)
     seconds, steps = (float(number.replace(",", ".")) for number in stick.groups())
     if seconds <= 0.0:
-        raise OutOfRange(f"“{text}” takes no time.", hint="Write such as 8 s for 10 steps.")
+        raise OutOfRange(f"“{text}” has no duration.", hint="Write such as 8 s for 10 steps.")
     return _within(STEP_M * steps / seconds, 0.0, 4.0, text, "0 to 4 m/s (13 ft/s)")
 
 
@@ -202,7 +202,9 @@ def parse_temperature(text: str, system: System = "imperial") -> float:
     """A temperature in °C from ``10 °C``, ``50 °F``; a bare number by the system. 0 to 30 °C."""
     match = _DEGREES.match(text.lower())
     if match is None:
-        raise Unreadable(f"“{text}” is no temperature.", hint="Write one such as 10 °C or 50 °F.")
+        raise Unreadable(
+            f"“{text}” is not a temperature.", hint="Write one such as 10 °C or 50 °F."
+        )
     value, unit = float(match.group(1).replace(",", ".")), match.group(2)
     if unit == "f" or (not unit and system == "imperial"):
         value = (value - 32.0) / 1.8
@@ -213,7 +215,7 @@ def parse_price(text: str) -> float:
     """A sum of money from ``6.50`` or ``6,50``; which money is the angler's own affair."""
     match = _PRICE.fullmatch(text.strip())
     if match is None:
-        raise Unreadable(f"“{text.strip()}” is no price.", hint="Write it as 6.50.")
+        raise Unreadable(f"“{text.strip()}” is not a price.", hint="Write it as 6.50.")
     return _within(float(match[0].replace(",", ".")), 0.01, 100_000.0, text, ".01 to 100,000")
 
 
@@ -223,7 +225,9 @@ def parse_share(text: str) -> float:
     try:
         value = float(plain.replace(",", ".")) / 100.0
     except ValueError as error:
-        raise Unreadable(f"“{text}” is no share.", hint="Write one such as 80 %.") from error
+        raise Unreadable(
+            f"“{text}” is not a percentage.", hint="Write one such as 80 %."
+        ) from error
     return _within(value, 0.0, 1.5, text, "0 to 150 %")
 
 
@@ -241,7 +245,7 @@ def parse_area(text: str) -> float:
     """A drag area in m² from ``3 cm²``, ``3 cm2``, ``.5 in²``; a bare number is cm²."""
     match = _AREA.match(text.lower().removeprefix("sq ").replace("sq ", ""))
     if match is None:
-        raise Unreadable(f"“{text}” is no area.", hint="Write one such as 3 cm2.")
+        raise Unreadable(f"“{text}” is not an area.", hint="Write one such as 3 cm2.")
     value = float(match.group(1).replace(",", ".")) * _AREA_UNITS[match.group(2) or "cm"]
     return _within(value, 1e-7, 0.05, text, "0.1 mm² to 500 cm²")
 
@@ -250,11 +254,11 @@ def parse_hook(text: str) -> int:
     """A hook size as a number that falls as hooks grow: 14 is 14, 1 is 1, 1/0 is 0, 2/0 is -1."""
     match = _HOOK.match(text)
     if match is None:
-        raise Unreadable(f"“{text}” is no hook size.", hint="Write one such as 14 or 2/0.")
+        raise Unreadable(f"“{text}” is not a hook size.", hint="Write one such as 14 or 2/0.")
     size = int(match.group(1))
     number = 1 - size if match.group(2) else size
     if not -9 <= number <= 26 or size == 0:
         raise OutOfRange(
-            f"Hook size “{text}” is outside 26 to 10/0.", hint="Give a size from 26 to 10/0."
+            f"Hook size “{text}” is outside 26 to 10/0.", hint="Enter a size from 26 to 10/0."
         )
     return number

@@ -144,8 +144,8 @@ _TABLE = (
         turns_heavy=2,
         wires=("wire-soft",),
         dropper="the tag that points to the fly",
-        tags="Both tags leave along their own strand's way; the one towards the fly is the end of "
-        "the upper piece.",
+        tags="Both tags leave along their own strand; the one pointing to the fly is the end "
+        "of the upper piece.",
         note="Takes unlike sizes; leaves a bend in thick material.",
     ),
     Knot(
@@ -161,8 +161,8 @@ _TABLE = (
         turns_fine=3,
         turns_heavy=3,
         dropper="the tag that points to the fly",
-        tags="Both tags leave along their own strand's way; the one towards the fly, the end of "
-        "the upper piece, may carry a dropper.",
+        tags="Both tags leave along their own strand; the one pointing to the fly, the end of "
+        "the upper piece, can carry a dropper.",
         note="For fluorocarbon and for dropper tags.",
     ),
     Knot(
@@ -192,7 +192,7 @@ _TABLE = (
         turns_fine=12,
         turns_heavy=10,
         wires=("wire-soft",),
-        tags="The tag leaves beside the doubled end, through the way it went in.",
+        tags="The tag leaves beside the doubled end, the same way it went in.",
         note="For very unlike diameters.",
     ),
     Knot(

@@ -48,7 +48,7 @@ class Attachment(Frozen):
     @model_validator(mode="after")
     def _weighs_or_floats(self) -> "Attachment":
         if self.kind == "shot" and self.mass_kg < 1e-6:
-            raise ValueError("a shot needs its mass")
+            raise ValueError("a shot needs a mass")
         if self.kind == "indicator" and self.diameter_m is None:
             raise ValueError("an indicator needs its diameter")
         return self

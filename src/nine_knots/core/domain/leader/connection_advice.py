@@ -24,11 +24,11 @@ from nine_knots.core.domain.tackle import Fly, FlyLine
 REVERSED = 1.08  # thicker after thinner by more than this runs backwards
 
 PARTED = {
-    "ring": "no step at all to a knot, and the leader above it lasts the season.",
-    "swivel": "parts the two, takes the twist out, and keeps shot from slipping.",
+    "ring": "joins any two sizes, and the leader above it lasts the season.",
+    "swivel": "joins any two sizes, takes out twist, and stops shot from slipping.",
 }
 MANY = 2048  # pairs of pieces: while one is dragged the others stay
-A_SNAP = "flies are changed without cutting the wire; a little more weight at the fly's nose."
+A_SNAP = "flies can be changed without cutting the wire; adds a little weight at the fly's nose."
 
 Piece = LevelSection | TaperedSection
 
@@ -117,21 +117,21 @@ def _chosen(joint: Connection, reason: str) -> KnotOption:
 def _at_the_line(butt: Piece, line: FlyLine) -> tuple[KnotOption, KnotOption]:
     keep = _chosen(
         Connection(kind="loops", knot="perfection-loop"),
-        "changed in a minute, and the welded loop floats the line's tip; two loops are a thicker, "
-        "looser hinge.",
+        "changed in a minute, and the welded loop helps the line tip float; two loops make a "
+        "thicker, looser hinge.",
     )
     nail = _chosen(
         Connection(knot="nail"),
-        "slimmer, runs through the guides; each renewal wears some two inches of the line's taper "
-        "back, and a cut tip floats less well.",
+        "slimmer, and runs through the guides; each renewal costs about two inches of the "
+        "line's taper, and a cut tip floats less well.",
     )
     best = line_joint(line, butt)
     if best.knot == "uni":
         return _chosen(
-            best, "so thin a loop would cut the line's loop; knotted to it, nothing saws."
+            best, "so thin a loop would cut the line's loop; a knot to it can't saw."
         ), _chosen(
             Connection(knot="nail"),
-            "slimmest where the line's own tip is tied to, its loop cut off.",
+            "slimmest, tied straight to the line tip with its loop cut off.",
         )
     return (nail, keep) if best.kind == "knot" else (keep, nail)
 
@@ -139,7 +139,7 @@ def _at_the_line(butt: Piece, line: FlyLine) -> tuple[KnotOption, KnotOption]:
 def _at_the_fly(tippet: Piece, fly: Fly) -> tuple[KnotOption, KnotOption]:
     best = eye_knot(tippet, fly)
     if best.knot == "haywire":
-        said = "the only knot that single-strand wire keeps."
+        said = "the only knot for single-strand wire."
         return _chosen(best, said), _chosen(_snapped(best), A_SNAP)
     if _is_wire(tippet):
         return _chosen(best, "the fly swings free on the wire."), _chosen(_snapped(best), A_SNAP)
@@ -154,7 +154,7 @@ def _at_the_fly(tippet: Piece, fly: Fly) -> tuple[KnotOption, KnotOption]:
             Connection(knot="non-slip-loop"), "lets the fly swing, for those who want it to."
         )
     return _chosen(best, "quick, small, and strong in fine tippet."), _chosen(
-        Connection(knot="palomar"), "the strongest, for those who do not mind the line it takes."
+        Connection(knot="palomar"), "the strongest, if you don't mind the line it uses."
     )
 
 
@@ -175,12 +175,13 @@ def _between(above: Piece, below: Piece) -> tuple[KnotOption, KnotOption]:
     thick_m = max(above.lower_diameter_m, below.upper_diameter_m)
     ring = ring_between(above, below)
     if "wire" in families:
-        swivel = _chosen(best, "joins wire to mono and takes the twist out.")
+        swivel = _chosen(best, "joins wire to mono and takes out twist.")
         if "wire-single" in (above.strand.material, below.strand.material):
-            return swivel, _chosen(ring, "lighter than a swivel; lets the twist be.")
+            return swivel, _chosen(ring, "lighter than a swivel, but doesn't take out twist.")
         return swivel, _chosen(
             Connection(knot="double-surgeons"),
-            "no metal between, for soft stranded wire: it keeps less, and kinks the wire for good.",
+            "no metal in between, for soft stranded wire: it keeps less strength and kinks "
+            "the wire permanently.",
         )
     if "braid" in families:
         return _chosen(best, "a braided loop is looped on, not knotted."), _chosen(
@@ -190,37 +191,37 @@ def _between(above: Piece, below: Piece) -> tuple[KnotOption, KnotOption]:
     if families == {"nylon", "fluorocarbon"}:
         why = "fluorocarbon straight to nylon is a weak spot"
         if best.kind == "ring":
-            return _chosen(best, f"{why}; a ring keeps them apart."), _chosen(
+            return _chosen(best, f"{why}; use a ring between them."), _chosen(
                 _unlike(above, below), "no metal in the leader; a little weaker than the ring."
             )
         return _chosen(best, f"{why}: three turns hold where two slip."), _chosen(
-            ring, "the other school keeps the two apart with a ring, and the leader for a season."
+            ring, "the other school joins them with a ring and keeps the leader for a season."
         )
     if best.knot == "blood" and best.kind == "knot":
-        return _chosen(best, "like sizes: slim and straight, whatever the thickness."), _chosen(
+        return _chosen(best, "similar sizes: slim and straight at any thickness."), _chosen(
             Connection(knot="double-surgeons"),
             "the easiest with numb fingers or no light"
             + ("." if thick_m < STOUT_M else "; in stout mono it is bulky and leaves a bend."),
         )
     if best.kind == "ring":
-        return _chosen(best, "too unlike for one knot: a ring takes any two sizes."), _chosen(
+        return _chosen(best, "too unlike for one knot: a ring joins any two sizes."), _chosen(
             Connection(knot="triple-surgeons"),
-            "no metal, for those who carry no rings; weaker at such a step.",
+            "no metal, if you carry no rings; weaker at such a step.",
         )
     if best.knot == "albright":
         return _chosen(best, "very unlike sizes in heavy mono."), _chosen(
             Connection(knot="double-uni"), "stronger where the step is not too great."
         )
     if best.knot == "double-uni":
-        return _chosen(best, "unlike sizes in stout mono: each half seats by itself."), _chosen(
-            Connection(knot="albright"), "slimmer, and takes any step; needs a patient hand."
+        return _chosen(best, "unlike sizes in stout mono: each half seats separately."), _chosen(
+            Connection(knot="albright"), "slimmer, and takes any step; needs patience."
         )
     if thick_m >= STOUT_M:
-        return _chosen(best, "takes unlike sizes; in stout mono bulky, with a bend."), _chosen(
-            Connection(knot="double-uni"), "each half seats by itself; slower, and straighter."
+        return _chosen(best, "joins unlike sizes; bulky in stout mono, with a bend."), _chosen(
+            Connection(knot="double-uni"), "each half seats separately; slower and straighter."
         )
-    return _chosen(best, "takes unlike sizes, and ties in the dark."), _chosen(
-        ring, "no step at all to a knot, and the leader above lasts the season."
+    return _chosen(best, "joins unlike sizes, and is easy to tie in the dark."), _chosen(
+        ring, "joins any two sizes, and the leader above lasts the season."
     )
 
 
@@ -240,7 +241,7 @@ def _in_line(tied: Connection, above: Piece, below: Piece) -> tuple[KnotOption, 
     parts = {"kind": "fly", "fly": tied.fly, "upper_knot": upper, "knot": lower}
     bend = _chosen(
         Connection.model_validate({**parts, "tied_from": "bend"}),
-        "from the bend: the simplest, and it tangles least.",
+        "from the bend: simplest, and it tangles least.",
     )
     eye = _chosen(
         Connection.model_validate({**parts, "tied_from": "eye"}),
@@ -254,7 +255,7 @@ def _with_dropper(choice: KnotOption, dropper: Dropper) -> KnotOption:
     joint, reason = choice.joint, choice.reason
     if joint.kind == "knot" and not joint.leaves_a_tag:
         joint = Connection(knot="triple-surgeons")
-        reason = "its tag towards the fly carries the dropper."
+        reason = "its tag pointing to the fly carries the dropper."
     return _chosen(joint.evolve(dropper=dropper), reason)
 
 
@@ -264,7 +265,7 @@ def _faults_at_the_line(
     if tied.kind == "loops" and line.tip == "bare":
         return (
             ConnectionFault(
-                "This line's tip is bare: there is no loop to meet.",
+                "This line tip has no loop.",
                 "Nail the butt on.",
                 best.joint,
             ),
@@ -295,11 +296,11 @@ def _faults_of_knots(
         knot, stuff = KNOTS[key], piece.strand.substance
         what = ""
         if stuff.family == "wire" and piece.strand.material not in knot.wires:
-            what = f"{with_article(knot.title)} does not hold in {stuff.title}."
+            what = f"{with_article(knot.title)} doesn't hold in {stuff.title}."
         elif stuff.family != "wire" and not knot.mono:
             what = f"{with_article(knot.title)} is for wire only."
         elif knot.most_m and stuff.family != "wire" and thick_m >= knot.most_m:
-            what = f"{with_article(knot.title)} does not seat in mono as heavy as this."
+            what = f"{with_article(knot.title)} doesn't seat in mono this heavy."
         if what:
             faults[what] = ConnectionFault(
                 what, f"Tie {with_article(best.title, False)}.", best.joint
@@ -330,14 +331,14 @@ def _faults_between(tied: Connection, above: Piece, below: Piece) -> tuple[Conne
         instead = tied.evolve(knot="triple-surgeons")
         faults.append(
             ConnectionFault(
-                what, "Tie a triple surgeon's, and use the tag towards the fly.", instead
+                what, "Tie a triple surgeon's and use the tag pointing to the fly.", instead
             )
         )
     heavier = lower_m > REVERSED * upper_m and below.role != "bite"
     if heavier and "wire" not in families and not tied.is_ring:
         faults.append(
             ConnectionFault(
-                "Thicker material follows thinner.", "Change the two, or step down here.", None
+                "Thicker material follows thinner.", "Swap the two, or step down here.", None
             )
         )
     return tuple(faults)

@@ -53,7 +53,7 @@ def apply_edit(leader: Leader, edit: Edit, bench: Workbench) -> Leader:
     except ValidationError as error:
         said = error.errors()[0]["msg"].removeprefix("Value error, ")
         raise EditRefused(
-            f"That would not be a leader: {said}.", where="edit", hint="Try a smaller change."
+            f"That isn't a valid leader: {said}.", where="edit", hint="Try a smaller change."
         ) from error
 
 
@@ -63,20 +63,20 @@ def _check_index(leader: Leader, edit: Any) -> None:
         raise EditRefused(
             f"There is no piece {piece + 1}; the leader has {len(leader.pieces)}.",
             where="edit.piece",
-            hint="Choose one that is there.",
+            hint="Choose an existing one.",
         )
     if joint is not None and not 0 <= joint < len(leader.joints):
         raise EditRefused(
             f"There is no joint {joint}; the last one is {len(leader.joints) - 1}.",
             where="edit.joint",
-            hint="Choose one that is there.",
+            hint="Choose an existing one.",
         )
     thing = getattr(edit, "thing", None)
     if thing is not None and not 0 <= thing < len(leader.attachments):
         raise EditRefused(
-            "There is nothing of this number on the line.",
+            "There is no item with this number on the leader.",
             where="edit.thing",
-            hint="Choose one that is there.",
+            hint="Choose an existing one.",
         )
 
 
@@ -163,7 +163,7 @@ def _merge(leader: Leader, edit: Merge, bench: Workbench) -> Leader:  # noqa: AR
     both = above.length_m + below.length_m
     if both > longest_m(above, "tip") + 1e-9:
         raise EditRefused(
-            "A knotless taper cannot grow to take in the piece below.",
+            "A knotless taper can't be merged with the piece below.",
             where=f"leader.pieces.{edit.piece}",
             hint="Delete the piece instead.",
         )
@@ -205,7 +205,7 @@ def _delete(leader: Leader, edit: Delete, bench: Workbench) -> Leader:  # noqa: 
     pieces, joints, i = list(leader.pieces), list(leader.joints), edit.piece
     if len(pieces) == 1:
         raise EditRefused(
-            "The last piece cannot go: a leader has at least one.",
+            "The last piece can't be deleted: a leader needs at least one.",
             where="edit.piece",
             hint="Change its spool or its length instead.",
         )

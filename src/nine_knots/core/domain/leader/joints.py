@@ -81,7 +81,7 @@ class Connection(Frozen):
         )
         for key in (self.knot, self.upper_knot):
             if place and key and KNOTS[key].place != place:
-                raise ValueError(f"a {KNOTS[key].title} is no knot for {self.kind}")
+                raise ValueError(f"a {KNOTS[key].title} is not a knot for {self.kind}")
         if len({self.kind == "fly", self.fly is not None, self.tied_from is not None}) > 1:
             raise ValueError("a fly in line and where it is tied from go with the kind fly")
         if self.doubled is not None and self.kind != "knot":

@@ -77,8 +77,8 @@ def _parted(leader: Leader, joint: int | None) -> int:
     at = parting_joint(leader) if joint is None else joint
     if at is None or not 0 < at < len(leader.pieces) or not leader.joints[at].is_ring:
         raise EditRefused(
-            "There is no ring or swivel here to part the leader at.",
+            "There is no ring or swivel here to swap the lower rig at.",
             where="joint",
-            hint="Tie a ring or a swivel in first: what hangs below it can then be swapped.",
+            hint="Add a ring or swivel first; then the rig below it can be swapped.",
         )
     return at

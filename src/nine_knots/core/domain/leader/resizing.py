@@ -121,7 +121,7 @@ def set_length(leader: Leader, edit: SetLength, bench: Workbench) -> Leader:
         raise EditRefused(
             f"This knotless taper has only {bench.units.length(most).text} left.",
             where=f"leader.pieces.{edit.piece}.length",
-            hint="Give a shorter length, or tie a level piece below it.",
+            hint="Enter a shorter length, or add a level piece below it.",
         )
     return with_piece(leader, edit.piece, resized(piece, length, "tip"))
 
@@ -133,7 +133,7 @@ def cut_back(leader: Leader, edit: CutBack, bench: Workbench) -> Leader:
     left = piece.length_m - length
     if isinstance(piece, LevelSection) or left < SHORTEST_PIECE_M:
         raise EditRefused(
-            "Only a knotless taper is cut back, and some of it must be left.",
+            "Only a knotless taper can be cut back, and some of it must remain.",
             where=f"leader.pieces.{edit.piece}",
             hint="Set the length of a level piece instead, or cut less.",
         )

@@ -147,7 +147,7 @@ def _step_thing(leader: Leader, edit: StepThing, bench: Workbench) -> Leader:  #
     if not onward:
         which = "bigger" if edit.by > 0 else "smaller"
         raise EditRefused(
-            f"There is no {which} size.", where="edit.thing", hint="Type the one that you have."
+            f"There is no {which} size.", where="edit.thing", hint="Enter the one you have."
         )
     return _with_thing(leader, edit.thing, **{field: min(onward, key=lambda s: abs(s - now))})
 

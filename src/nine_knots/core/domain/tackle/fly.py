@@ -94,7 +94,7 @@ class Fly(Frozen):
     hook: int = Field(ge=-9, le=26)
     bulk: Bulk = "standard"
     length_m: float | None = Field(
-        default=None, ge=0.003, le=0.35, description="of the whole fly, where it was measured"
+        default=None, ge=0.003, le=0.35, description="of the whole fly, if measured"
     )
     dressing: Dressing | None = Field(default=None, description="whether it sheds or soaks water")
     bead: Bead | None = None

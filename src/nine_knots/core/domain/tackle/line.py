@@ -84,11 +84,11 @@ class FlyLine(Frozen):
     @model_validator(mode="after")
     def _head_or_level(self) -> "FlyLine":
         if (self.head_kg is None) != (self.head_m is None):
-            raise ValueError("a head is known by its mass and its length together")
+            raise ValueError("a head needs both mass and length")
         if self.head_kg is not None and self.head_m is not None:
             mean_m = (4.0 * self.head_kg / (FLOATING_DENSITY * pi * self.head_m)) ** 0.5
             if not THINNEST_M <= mean_m <= THICKEST_M:
-                raise ValueError("no head of that length weighs so much")
+                raise ValueError("that mass isn't possible for a head of that length")
         if self.level_m is not None and (self.head_kg is not None or self.sinking != "floating"):
             raise ValueError("a level line floats, and has no head")
         return self
