@@ -364,7 +364,7 @@ def test_an_operator_sees_all_shuts_and_opens_and_nobody_else_does(app, database
     seen = keeper.get("/api/v1/operator").json()
     assert [item["name"] for item in seen["accounts"]] == ["Keeper", "Runa"]
     assert seen["seen_now"] == 2
-    assert seen["words"] == ["Nothing waits for long."]
+    assert seen["words"] == ["Nothing is waiting for long."]
     account_id = seen["accounts"][1]["account_id"]
     shut = {"shut": True}
     assert runa.post(f"/api/v1/operator/accounts/{account_id}/shut", json=shut).status_code == 403

@@ -19,7 +19,7 @@ def read(count, p95_s):
 
 
 def test_a_bench_that_is_read_slowly_is_told_once_enough_were_read():
-    assert alarms(crews(0.0, 0.0), read(8, 2.5)) == ("Nothing waits for long.",)
+    assert alarms(crews(0.0, 0.0), read(8, 2.5)) == ("Nothing is waiting for long.",)
     (slow,) = alarms(crews(0.0, 0.0), read(400, 0.25))
     assert "short of processors" in slow
     (well,) = alarms(crews(0.0, 0.0), read(400, 0.025))
@@ -31,4 +31,4 @@ def test_who_waits_for_long_is_told_by_where():
         "At the bench",
         "At the search",
     ]
-    assert alarms(crews(0.0, 9.0), ()) == ("Nothing waits for long.",)
+    assert alarms(crews(0.0, 9.0), ()) == ("Nothing is waiting for long.",)

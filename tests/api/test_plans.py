@@ -111,7 +111,7 @@ def test_a_plan_is_worked_out_from_the_shelf_and_the_wallet(client, plan_id):
     assert worked["light"].startswith(("Sun up", "First light"))
     tied = {"wanted": [{"design": worked["tie"][0]["design"]}]}
     noted = client.post("/api/v1/ledger/tied", json=tied).json()
-    assert noted["words"].endswith("It lies in the wallet.")
+    assert noted["words"].endswith("It is in the wallet.")
     again = client.post("/api/v1/plans/work", json=asked).json()
     assert again["tie"][0]["ready"]
     assert again["time"] == "Nothing to tie: everything is ready."

@@ -1,4 +1,4 @@
-"""Which school today, over HTTP: every school once, grouped, with a leader to put on the bench."""
+"""Which school today?, over HTTP: every school once, grouped, with a leader to put on the bench."""
 
 from nine_knots.api.examples import SITUATION
 from nine_knots.core.schools import SCHOOLS

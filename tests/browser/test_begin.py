@@ -22,7 +22,7 @@ def test_my_own_shelf_from_nothing_to_a_leader_that_opens_by_keyboard_alone(firs
     page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name="Spools", exact=True)).to_be_visible()
     expect(page.get_by_text("The shelf is empty")).to_be_visible()
-    box = page.get_by_label("What you own, one thing a line")
+    box = page.get_by_label("What you own, one item per line")
     box.focus()
     page.keyboard.insert_text("9 ft 5X tapered, 3 left\n5 wt floating\n9 ft 5 wt\nhello 5X nylon")
     read = page.get_by_role("list", name="How it is read")
@@ -59,7 +59,7 @@ def test_demo_and_own_never_mix_and_the_rail_says_which(first):
     rail.get_by_role("button", name="Demo").click()
     who = page.get_by_role("dialog", name="Show whose things are shown")
     who.get_by_label("Name of another angler").fill("Torv")
-    who.get_by_role("button", name="Begin with an empty shelf").click()
+    who.get_by_role("button", name="Start with an empty shelf").click()
     expect(rail.get_by_role("button", name="Torv")).to_be_visible()
     page.goto("/")
     expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
@@ -71,7 +71,7 @@ def test_demo_and_own_never_mix_and_the_rail_says_which(first):
 
 def test_a_rod_is_changed_by_its_line_and_another_made_like_it(page):
     page.get_by_role("link", name="Spools").click()
-    page.get_by_role("button", name="Another like it: 9 ft 8-weight, fast").click()
+    page.get_by_role("button", name="Add a similar one: 9 ft 8-weight, fast").click()
     line = page.get_by_label("Another, as it is said")
     line.fill("“Long reach” 12 ft 8 wt, soft")
     line.press("Enter")
@@ -107,7 +107,7 @@ def test_all_of_ones_own_is_deleted_by_typing_the_name(first):
     mine.get_by_label("To do it, type Eira").fill("Eira")
     mine.get_by_role("button", name="Delete everything").click()
     expect(mine.get_by_role("status")).to_contain_text("All that Eira had is deleted")
-    expect(mine.get_by_text("In front is what")).not_to_contain_text("Eira")
+    expect(mine.get_by_text("You are working with what")).not_to_contain_text("Eira")
 
 
 def test_a_code_keeps_ones_things_from_the_others(first):
@@ -120,7 +120,7 @@ def test_a_code_keeps_ones_things_from_the_others(first):
     who.get_by_text("Keep these things by a code").click()
     who.get_by_label("The code", exact=True).fill("tide 4")
     page.keyboard.press("Enter")
-    expect(page.get_by_text("From now on it is asked for.")).to_be_visible()
+    expect(page.get_by_text("The code is set.")).to_be_visible()
     who.get_by_role("button", name="Go to the demo").click()
     rail.get_by_role("button", name="Demo").click()
     code = who.get_by_label("Code of Hedda")
@@ -136,7 +136,7 @@ def test_a_plan_one_angler_began_is_not_shown_to_the_next(first, program):
     page = first
     page.goto("/days/plan")
     page.get_by_text("Plan another day").click()
-    name = page.get_by_label("What you call it")
+    name = page.get_by_label("Name")
     name.fill("Only mine")
     page.goto("/")
     program.http.post("/api/v1/anglers", json={"name": "Next"}).raise_for_status()

@@ -19,12 +19,12 @@ def drag(page: Page, what, by_px: float) -> None:
 
 def test_with_the_mouse(page):
     page.get_by_role("link", name="Shelf").click()
-    page.get_by_role("button", name="Build from nothing").click()
+    page.get_by_role("button", name="Build by hand").click()
     expect(pieces(page)).to_have_count(1)
     for count in (2, 3):
         page.get_by_role("button", name="Add below").click()
         expect(pieces(page)).to_have_count(count)
-    bar = page.get_by_label("What is selected")
+    bar = page.get_by_label("Selection")
     piece(page, 2).click()
     pick_spool(bar, "Spool", "Amber stiff .0125 in")
     expect(piece(page, 2)).to_have_accessible_name(re.compile(r"\.0125 in, Amber stiff"))
@@ -57,7 +57,7 @@ def test_without_the_mouse(page):
     tab_to(page, "Shelf")
     keys.press("Enter")
     expect(page.get_by_role("heading", name="Shelf", exact=True)).to_be_visible()
-    tab_to(page, "Build from nothing")
+    tab_to(page, "Build by hand")
     keys.press("Enter")
     expect(pieces(page)).to_have_count(1)
 
@@ -99,7 +99,7 @@ def test_without_the_mouse(page):
 
 def test_a_short_piece_is_taken_out_and_the_last_one_stays(page):
     page.get_by_role("link", name="Shelf").click()
-    page.get_by_role("button", name="Build from nothing").click()
+    page.get_by_role("button", name="Build by hand").click()
     expect(pieces(page)).to_have_count(1)
     expect(page.get_by_role("button", name="Take out")).to_be_disabled()
     page.get_by_role("button", name="Split").click()
@@ -128,7 +128,7 @@ def test_a_refusal_stays_on_the_bench_and_changes_nothing(page):
 
 def test_typed_nonsense_is_told_beside_the_field_and_kept(page):
     piece(page, 1).click()
-    field = page.get_by_label("What is selected").get_by_label("Length")
+    field = page.get_by_label("Selection").get_by_label("Length")
     field.fill("as long as it gets")
     field.press("Enter")
     expect(page.get_by_role("alert")).to_contain_text("is not a length")

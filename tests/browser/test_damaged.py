@@ -1,4 +1,4 @@
-"""What cannot be read is shown as damaged beside the rest, and given out as it is."""
+"""Damaged data is shown as damaged beside the rest, and given out as it is."""
 
 import json
 import re
@@ -42,7 +42,7 @@ def test_a_damaged_leader_is_shown_beside_the_others(page, program):
     expect(card).to_contain_text("the other leaders are untouched")
     expect(page.get_by_role("button", name=re.compile("^Compare: "))).not_to_have_count(0)
     with page.expect_download() as download:
-        card.get_by_role("button", name="Keep as a file: Half a leader").click()
+        card.get_by_role("button", name="Export: Half a leader").click()
     assert json.loads(json.loads(download.value.path().read_text())["body"]) == {"half": True}
     card.get_by_role("button", name="Take off: Half a leader").click()
     expect(card).to_have_count(0)
@@ -62,9 +62,9 @@ def test_a_draft_that_cannot_be_read_is_told_and_given_out(page):
     expect(told).to_contain_text("version 99")
     expect(piece(page, 1)).to_be_visible()
     with page.expect_download() as download:
-        told.get_by_role("button", name="Keep the draft as a file").click()
+        told.get_by_role("button", name="Export the draft").click()
     assert json.loads(download.value.path().read_text())["entries"]
-    told.get_by_role("button", name="Put it away").click()
+    told.get_by_role("button", name="Discard it").click()
     page.reload()
     expect(piece(page, 1)).to_be_visible()
     expect(told).to_have_count(0)

@@ -132,7 +132,7 @@ def test_what_is_typed_is_read_at_night(page, program):
     settings = {"name": "Test angler", "units": "imperial", "theme": "dark"}
     program.http.put("/api/v1/angler", json=settings).raise_for_status()
     page.goto("/spools")
-    box = page.get_by_label("What you own, one thing a line")
+    box = page.get_by_label("What you own, one item per line")
     box.fill("5X nylon 30 m")
     page.wait_for_timeout(300)
     contrast = box.evaluate(
@@ -178,7 +178,7 @@ def test_on_a_phone_whose_bench_it_is_leaves_the_work_in_sight(open_page, progra
     note = page.locator(".first")
     expect(note).to_be_visible()
     assert note.bounding_box()["height"] < 90
-    note.get_by_role("button", name="Begin with mine").click()
+    note.get_by_role("button", name="Start with mine").click()
     expect(note.get_by_label("Your name")).to_be_visible()
     page.goto("/tie/now#first")
     for name in ("← Back", "Done, next →"):

@@ -18,8 +18,8 @@ def hold(page):
 def test_a_knot_is_advised_and_changes_the_hold(hold):
     before = cord(hold, "Hold").inner_text()
     joint(hold, 5).click()
-    chosen = hold.get_by_label("What is selected")
-    expect(chosen).to_contain_text("As is best: blood knot")
+    chosen = hold.get_by_label("Selection")
+    expect(chosen).to_contain_text("Best choice: blood knot")
     chosen.get_by_role("button", name="Tie it as double surgeon's").click()
     expect(joint(hold, 5)).to_have_accessible_name(re.compile("double surgeon's"))
     expect(chosen).to_contain_text("Best: blood knot")
@@ -28,10 +28,10 @@ def test_a_knot_is_advised_and_changes_the_hold(hold):
 
 def test_a_poor_knot_is_warned_of_and_mended_with_a_click(hold):
     joint(hold, 6).click()
-    chosen = hold.get_by_label("What is selected")
+    chosen = hold.get_by_label("Selection")
     chosen.get_by_label("Tied as").select_option(label="haywire twist")
     expect(chosen.get_by_role("note")).to_contain_text("A haywire twist is for wire only")
-    chosen.get_by_role("button", name="Mend it").click()
+    chosen.get_by_role("button", name="Fix it").click()
     expect(joint(hold, 6)).to_have_accessible_name(re.compile("improved clinch"))
     expect(chosen.get_by_role("note")).to_have_count(0)
 

@@ -53,7 +53,7 @@ def join_by_password(page: Page, site: Hosted, invitation: str, name: str) -> No
     page.goto(f"{site.site}/join#{invitation}")
     page.get_by_label(re.compile("^Your name here")).fill(name)
     page.get_by_label(re.compile("^A password")).fill(PASSWORD)
-    page.get_by_role("button", name="Join by a password").click()
+    page.get_by_role("button", name="Sign up with a password").click()
     expect(page.get_by_role("list", name="Recovery codes").get_by_role("listitem")).to_have_count(
         10
     )
@@ -66,7 +66,7 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
     expect(page.get_by_text("You are invited to join")).to_be_visible()
     assert serious(page) == []
     page.get_by_label(re.compile("^Your name here")).fill("Runa")
-    page.get_by_role("button", name="Join by a passkey").click()
+    page.get_by_role("button", name="Sign up with a passkey").click()
     code = (
         page.get_by_role("list", name="Recovery codes").get_by_role("listitem").first.inner_text()
     )
@@ -109,7 +109,7 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     expect(page.get_by_role("button", name="Demo")).to_be_visible(timeout=30_000)
     page.get_by_role("link", name="Shared").click()
     page.get_by_role("link", name="Groups").click()
-    page.get_by_label("Name of a group").fill("The Skarn club")
+    page.get_by_label("Name of a new group").fill("The Skarn club")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="A code to join by").click()
     code = page.locator(".code b").inner_text()
@@ -122,7 +122,7 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     (given,) = keeper.get("/api/v1/gifts").json()
     assert (given["title"], given["giver"]) == ("Skarn evening sedge", "Torv")
     dialog.get_by_role("button", name="Take it back from The Skarn club").click()
-    expect(dialog.get_by_text("Who has it")).not_to_be_visible()
+    expect(dialog.get_by_text("Shared with")).not_to_be_visible()
     assert keeper.get("/api/v1/gifts").json() == []
 
     keeper.post("/api/v1/anglers/demo")
@@ -132,9 +132,9 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     form = {"kind": "water", "thing_id": water, "whom": "club", "to_id": club}
     assert keeper.post("/api/v1/gifts", json=form).status_code == 200
     page.goto(f"{site.site}/shared/groups#{code}")
-    page.get_by_role("button", name="Join it").click()
-    page.get_by_role("link", name="Given to me").click()
-    page.get_by_role("button", name="Read it: A lake").click()
+    page.get_by_role("button", name="Join").click()
+    page.get_by_role("link", name="Shared with me").click()
+    page.get_by_role("button", name="Show it: A lake").click()
     expect(page.get_by_role("heading", name="Stretch 1")).to_be_visible()
     assert serious(page) == []
     page.get_by_role("button", name="Copy it").click()
@@ -175,7 +175,7 @@ def test_the_operator_sees_who_is_in_and_shuts_an_account_after_a_proof(page, si
     page.get_by_label("Password").fill(PASSWORD)
     page.keyboard.press("Enter")
     page.get_by_role("link", name="Service").click()
-    expect(page.get_by_text("Nothing waits for long")).to_be_visible()
+    expect(page.get_by_text("Nothing is waiting for long")).to_be_visible()
     assert serious(page) == []
     page.get_by_role("button", name="shut Guest").click()
     expect(page.get_by_text("shut: nobody comes in by it")).to_be_visible()

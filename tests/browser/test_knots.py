@@ -62,24 +62,24 @@ def test_a_pull_is_noted_by_hand_and_read_from_the_scale_and_its_faults_are_said
     page.goto("/knots/palomar")
     pulls = page.get_by_label("Pull tests of your own")
     pulls.get_by_label("it broke at").fill("much")
-    pulls.get_by_role("button", name="Note it").click()
+    pulls.get_by_role("button", name="Add note").click()
     expect(pulls.get_by_role("alert")).to_contain_text("much")
     expect(pulls.get_by_label("it broke at")).to_have_value("much")
     pull = pulls.get_by_role("button", name="Pull and read")
     for mischief, said in (
-        ("… falling silent", "fallen silent"),
-        ("… sending rubbish", "cannot be read as a force"),
-        ("… being unplugged", "was unplugged"),
+        ("… stops sending", "fallen silent"),
+        ("… sends garbage", "cannot be read as a force"),
+        ("… unplugged", "was unplugged"),
     ):
         pulls.get_by_label("Scale").select_option(mischief)
         pull.click()
         expect(pulls.get_by_role("alert")).to_contain_text(said, timeout=20_000)
     pulls.get_by_label("Scale").select_option("the simulated scale")
     pull.click()
-    expect(pulls.get_by_role("status")).to_contain_text("The scale read", timeout=20_000)
+    expect(pulls.get_by_role("status")).to_contain_text("Scale reading", timeout=20_000)
     expect(pulls.get_by_role("img", name=re.compile("after one pull of yours"))).to_be_visible()
     pulls.get_by_label("it broke at").fill("1 lb")
-    pulls.get_by_role("button", name="Note it").click()
+    pulls.get_by_role("button", name="Add note").click()
     expect(pulls.get_by_role("note")).to_contain_text("Far from the others")
     pulls.get_by_role("button", name="Set aside the pull of 1.0 lb").click()
     expect(pulls.get_by_role("button", name="Count again the pull of 1.0 lb")).to_be_visible()
@@ -96,7 +96,7 @@ def test_what_i_always_tie_is_set_once_and_tied_everywhere(page):
         mine.get_by_label(place).select_option(label=knot)
     page.get_by_role("link", name="Bench").click()
     joint(page, 1).click()
-    page.get_by_role("button", name="Tie all of it with my knots, wherever they hold").click()
+    page.get_by_role("button", name="Use my own knots throughout, where they hold").click()
     expect(joint(page, 1)).to_have_accessible_name(re.compile("double uni"))
     expect(joint(page, 6)).to_have_accessible_name(re.compile("uni knot"))
     page.get_by_role("link", name="Knots").click()

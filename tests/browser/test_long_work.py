@@ -21,7 +21,7 @@ def test_a_depth_table_shows_its_progress_and_is_stopped(page):
     page.locator(".table").get_by_role("button", name="Stop").click()
     expect(bar).to_have_count(0)
     expect(page.get_by_text("Stopped.")).to_be_visible()
-    page.get_by_role("button", name="Work it out after all").click()
+    page.get_by_role("button", name="Compute it anyway").click()
     expect(page.get_by_role("table", name="Depth by pace")).to_be_visible()
     expect(bar).to_have_count(0)
 
@@ -58,19 +58,19 @@ def test_everything_is_kept_as_a_file_and_brought_back_beside(page, tmp_path):
     dialog = page.get_by_role("dialog", name="My things")
     expect(dialog.get_by_text("Test angler").first).to_be_visible()
     with page.expect_download() as download:
-        dialog.get_by_role("button", name="Keep everything as a file").click()
+        dialog.get_by_role("button", name="Export everything").click()
     out = tmp_path / download.value.suggested_filename
     download.value.save_as(out)
     assert out.name == "test-angler-all.json"
     shelf = httpx.get(f"{page.url.split('/shelf')[0].rstrip('/')}/api/v1/leaders")
     before = shelf.headers["X-Total-Count"]  # other tests may have saved more than a page
-    dialog.get_by_label("File of everything to bring back").set_input_files(out)
+    dialog.get_by_label("Export file to import").set_input_files(out)
     expect(dialog.get_by_text(f"{before} leaders and")).to_be_visible()
     dialog.get_by_role("button", name="Go back to what was there before").click()
     expect(dialog.get_by_text("is in front again")).to_be_visible()
     broken = tmp_path / "broken.json"
     broken.write_text(out.read_text()[:-40])
-    dialog.get_by_label("File of everything to bring back").set_input_files(broken)
+    dialog.get_by_label("Export file to import").set_input_files(broken)
     expect(dialog.get_by_role("alert")).to_contain_text("Nothing changed")
     page.keyboard.press("Escape")
     expect(dialog).to_have_count(0)

@@ -51,7 +51,7 @@ def test_what_is_said_while_what_was_said_before_is_read_takes_nothing_back(page
     open_from_shelf(page, "Night pool")
     page.get_by_role("button", name=re.compile("^wary sea trout")).click()
     page.get_by_text("another fish …").click()
-    expect(page.get_by_label("What you call it")).to_have_value("fish")
+    expect(page.get_by_label("Name")).to_have_value("fish")
     held, slow = [], [True]
     page.route("**/api/v1/bench", lambda route: held.append(route) if slow else route.continue_())
     page.get_by_text("cutting", exact=True).click()
@@ -74,7 +74,7 @@ def test_another_fish_and_the_chain_from_the_reel_are_said(page):
     open_from_shelf(page, "Night pool")
     page.get_by_role("button", name=re.compile("^wary sea trout")).click()
     page.get_by_text("another fish …").click()
-    typed(page, "What you call it", "wolf fish")
+    typed(page, "Name", "wolf fish")
     page.get_by_text("cutting", exact=True).click()
     page.keyboard.press("Escape")
     expect(page.get_by_role("button", name=re.compile("wary wolf fish of"))).to_be_visible()

@@ -85,7 +85,7 @@ def test_level_mono_and_wire_for_sharks(context, empty):
     page.get_by_role("link", name="Spools").click()
     add_spool(page, "single-strand wire", "86 lb", "10 yd")
     proposed(page, "Level and wire")
-    recipe = page.get_by_label("How it is tied, from the line down")
+    recipe = page.get_by_label("How to tie it, from the line down")
     expect(recipe).to_contain_text("3 ft 6 in of ≈")
     expect(recipe).to_contain_text("single-strand wire 86 lb")
     expect(lacks).to_be_hidden()
@@ -113,7 +113,7 @@ def test_three_nymphs_the_heaviest_first(context, empty):
     for pounds in (12, 10, 8):
         add_spool(page, "fluorocarbon", f"{pounds} lb", "30 yd")
     proposed(page, "Three in line, heaviest first")
-    recipe = page.get_by_label("How it is tied, from the line down").get_by_role("listitem")
+    recipe = page.get_by_label("How to tie it, from the line down").get_by_role("listitem")
     expect(recipe.nth(0)).to_contain_text("Knotless 7½ ft 2X")
     for number, (said, tied) in enumerate(
         (("18 in of ≈", "swivel"), ("20 in of ≈", "in line"), ("18 in of ≈", "in line")), start=1

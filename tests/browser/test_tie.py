@@ -42,7 +42,7 @@ def test_a_leader_is_tied_through_with_the_keyboard(page):
     field.fill("3 ft 6 in")
     for _ in range(6):
         field.press("Enter")
-    tied = page.get_by_label("As it came out")
+    tied = page.get_by_label("As tied")
     expect(
         tied.get_by_role("row", name=re.compile("^Length 9 ft, right 8 ft 10¾ in"))
     ).to_be_visible()
@@ -63,7 +63,7 @@ def test_lengths_by_arm_and_a_batch_against_the_shelf(page):
     height.fill("")
     height.press("Enter")
     expect(page.get_by_text("By arm:")).to_have_count(0)
-    batch = page.get_by_label("A batch at one sitting")
+    batch = page.get_by_label("A batch in one sitting")
     batch.get_by_label("How many of this leader").fill("3")
     batch.get_by_label("How many of this leader").press("Tab")
     expect(batch.get_by_role("status")).to_have_text("The shelf has everything.")

@@ -30,7 +30,7 @@ def water(page: Page):
 
 def from_nothing(page: Page, count: int) -> None:
     page.get_by_role("link", name="Shelf").click()
-    page.get_by_role("button", name="Build from nothing").click()
+    page.get_by_role("button", name="Build by hand").click()
     for number in range(2, count + 1):
         page.get_by_role("button", name="Add below").click()
         expect(pieces(page)).to_have_count(number)

@@ -67,7 +67,7 @@ def test_every_edit(page, away):
         page.keyboard.press("s")
         page.keyboard.press("i")
         page.keyboard.press("Shift+ArrowRight")
-        bar = page.get_by_label("What is selected")
+        bar = page.get_by_label("Selection")
         typed(page, "Length", "20 in")
         bar.get_by_role("button", name="Thinner spool").click()
         piece(page, 1).focus()

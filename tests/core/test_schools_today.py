@@ -1,4 +1,4 @@
-"""Which school today: what fits is right when it is read again, what does not says why."""
+"""Which school today?: what fits is right when it is read again, what does not says why."""
 
 import pytest
 

@@ -26,7 +26,7 @@ def record(name, ecosystem, *events, **more):
 
 
 def checked_against(packages, tmp_path, *found):
-    """What the check says once these records have been read in."""
+    """What the check says once these records have been imported."""
     for number, item in enumerate(found):
         (tmp_path / f"{number}.json").write_text(json.dumps(item))
     packages.keep_advisories([tmp_path / f"{number}.json" for number in range(len(found))])

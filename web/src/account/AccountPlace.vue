@@ -20,5 +20,5 @@ const PARTS = [
 </script>
 
 <template>
-  <PlaceParts title="Account" base="/account" label="What of the account" :parts="PARTS" />
+  <PlaceParts title="Account" base="/account" label="Parts of your account" :parts="PARTS" />
 </template>

@@ -24,7 +24,7 @@ async function enter(work: () => Promise<unknown>) {
       <path d="M2 28c10 0 14-18 25-18 7 0 10 9 2 11-9 2-11-11-3-16 9-6 14 23 32 23" />
     </svg>
     <h1>Nine Knots</h1>
-    <p class="quiet">Leaders worked out, tied, fished and learnt from.</p>
+    <p class="quiet">Design leaders, tie them, fish them, and learn from them.</p>
     <button class="do do--main" type="button" :disabled="busy" @click="enter(me.byPasskey)">
       Come in by a passkey
     </button>
@@ -55,11 +55,11 @@ async function enter(work: () => Promise<unknown>) {
     </form>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <details>
-      <summary>I have neither any more …</summary>
+      <summary>I have lost both …</summary>
       <form @submit.prevent="enter(() => me.byCode(name, code))">
         <p class="quiet">
-          When you joined you were given ten recovery codes. One of them lets you in, once; then
-          make a passkey or set a password.
+          When you signed up you got ten recovery codes. Each logs you in once; then add a passkey
+          or set a password.
         </p>
         <label>
           <span class="quiet">Name</span>
@@ -69,7 +69,7 @@ async function enter(work: () => Promise<unknown>) {
           <span class="quiet">Recovery code</span>
           <input v-model="code" class="pick figure" autocomplete="off" maxlength="40" required />
         </label>
-        <button class="do" type="submit" :disabled="busy">Come in by a code</button>
+        <button class="do" type="submit" :disabled="busy">Log in with a code</button>
       </form>
     </details>
     <p class="quiet">

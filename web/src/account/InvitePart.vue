@@ -41,15 +41,15 @@ const copy = (url: string) => navigator.clipboard.writeText(url)
     <section aria-labelledby="invite-title">
       <h2 id="invite-title">Invite another</h2>
       <p class="quiet">
-        An invitation is an address that lets one person join within a week. They see nothing of
+        An invitation is a link that lets one person sign up within a week. They see nothing of
         yours until you share it with them.
       </p>
       <form class="row" @submit.prevent="invite">
         <input
           v-model="note"
           class="pick"
-          aria-label="For whom, in words"
-          placeholder="for whom, in words"
+          aria-label="Who it is for"
+          placeholder="who it is for"
           maxlength="80"
         />
         <input
@@ -57,8 +57,8 @@ const copy = (url: string) => navigator.clipboard.writeText(url)
           v-model="mail"
           class="pick"
           type="email"
-          aria-label="Address of mail to send it to"
-          placeholder="mail it to (or hand it over)"
+          aria-label="Email address to send it to"
+          placeholder="email it to (or pass it on yourself)"
           maxlength="254"
         />
         <label v-if="me.me?.operator" class="row">
@@ -71,7 +71,7 @@ const copy = (url: string) => navigator.clipboard.writeText(url)
         <div>
           <p>{{ made.words }}</p>
           <p class="figure url">{{ made.url }}</p>
-          <button class="do" type="button" @click="copy(made.url)">Copy the address</button>
+          <button class="do" type="button" @click="copy(made.url)">Copy the link</button>
         </div>
       </div>
     </section>
@@ -96,7 +96,7 @@ const copy = (url: string) => navigator.clipboard.writeText(url)
             take it back
           </button>
         </li>
-        <li v-if="!invitations?.length" class="quiet">Nobody was invited by you yet.</li>
+        <li v-if="!invitations?.length" class="quiet">You haven’t invited anyone yet.</li>
       </ul>
     </section>
   </div>

@@ -55,7 +55,7 @@ const begin = () => location.assign('/')
 <template>
   <main class="enter">
     <template v-if="codes.length">
-      <h1>You have joined</h1>
+      <h1>You have signed up</h1>
       <RecoveryCodes :codes="codes" />
       <button class="do do--main" type="button" @click="begin">I have them: begin</button>
     </template>
@@ -69,10 +69,10 @@ const begin = () => location.assign('/')
             <span class="quiet">Your name here: others whom you share with see it</span>
             <input v-model="name" class="pick" autocomplete="username" maxlength="80" required />
           </label>
-          <button class="do do--main" type="submit" :disabled="busy">Join by a passkey</button>
+          <button class="do do--main" type="submit" :disabled="busy">Sign up with a passkey</button>
           <p class="quiet">
-            Your phone or computer keeps it and opens it by your finger, face or PIN: nothing to
-            type, nothing that can be guessed or stolen from here.
+            Your phone or computer keeps it and unlocks it with your fingerprint, face or PIN:
+            nothing to type, and nothing to guess or steal here.
           </p>
         </form>
         <p class="or quiet">or</p>
@@ -92,7 +92,7 @@ const begin = () => location.assign('/')
             />
           </label>
           <button class="do" type="submit" :disabled="busy || !name.trim()">
-            Join by a password
+            Sign up with a password
           </button>
         </form>
         <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>

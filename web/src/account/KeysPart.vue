@@ -32,7 +32,7 @@ const add = () =>
     const body = { title: title.value.trim() || 'passkey', ...made }
     title.value = ''
     return answered(api.POST('/api/v1/account/passkeys', { body }))
-  }, 'From now on this device lets you in.')
+  }, 'You can now log in with this device.')
 const drop = (one: Schemas['PasskeyRow']) =>
   change(
     () =>
@@ -41,14 +41,14 @@ const drop = (one: Schemas['PasskeyRow']) =>
           params: { path: { passkey_id: one.passkey_id } },
         }),
       ),
-    `${one.title} lets nobody in any more.`,
+    `${one.title} no longer logs anyone in.`,
   )
 const setPassword = (next: string) =>
   change(
     () => answered(api.PUT('/api/v1/account/password', { body: { password: next } })),
     next
-      ? 'The new password is set; all other browsers are out.'
-      : 'There is no password any more.',
+      ? 'The new password is set. All other browsers are logged out.'
+      : 'The password is removed.',
   ).then((done) => {
     if (done) password.value = ''
   })
@@ -76,7 +76,7 @@ const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed
               {{ one.used_at ? `last used ${dayText(one.used_at)}` : 'not used yet' }}
             </span>
           </span>
-          <button class="link" type="button" :aria-label="`Drop ${one.title}`" @click="drop(one)">
+          <button class="link" type="button" :aria-label="`Remove ${one.title}`" @click="drop(one)">
             drop
           </button>
         </li>
@@ -88,11 +88,11 @@ const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed
         <input
           v-model="title"
           class="pick"
-          aria-label="What you call this device"
+          aria-label="Name for this device"
           placeholder="this device, such as: my phone"
           maxlength="80"
         />
-        <button class="do" type="submit">Make a passkey on this device</button>
+        <button class="do" type="submit">Add a passkey on this device</button>
       </form>
     </section>
     <section aria-labelledby="password-title">
@@ -102,8 +102,8 @@ const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed
           v-model="password"
           class="pick"
           type="password"
-          :aria-label="keys.has_password ? 'Another password' : 'A password'"
-          :placeholder="keys.has_password ? 'another one' : 'none is set'"
+          :aria-label="keys.has_password ? 'Change the password' : 'Password'"
+          :placeholder="keys.has_password ? 'new password' : 'none set'"
           autocomplete="new-password"
           maxlength="128"
           required
@@ -124,7 +124,7 @@ const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed
       <RecoveryCodes v-if="codes.length" :codes="codes" />
       <p v-else class="row">
         {{ keys.codes_left }} of 10 are left.
-        <button class="do" type="button" @click="newCodes">Take ten new ones</button>
+        <button class="do" type="button" @click="newCodes">Create ten new ones</button>
       </p>
     </section>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
@@ -135,8 +135,8 @@ const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed
       act="Delete it all"
       @forget="remove"
     >
-      Everything that {{ me.me.name }} has goes at once and for good, and so does the account: keep
-      a file of it first (My things). Backups keep it for two weeks more.
+      Everything that {{ me.me.name }} has is deleted at once and for good, and so is the account.
+      Export it first (My things). Backups keep it for two more weeks.
     </ForgetPart>
   </div>
 </template>

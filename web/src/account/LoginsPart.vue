@@ -47,7 +47,7 @@ const endOthers = () => change(answered(api.DELETE('/api/v1/account/logins')))
             v-else
             class="link"
             type="button"
-            :aria-label="`Log it out: ${one.device}`"
+            :aria-label="`Log out ${one.device}`"
             @click="end(one.login_id)"
           >
             log it out
@@ -55,15 +55,17 @@ const endOthers = () => change(answered(api.DELETE('/api/v1/account/logins')))
         </li>
       </ul>
       <p v-if="others" class="row">
-        <button class="do" type="button" @click="endOthers">Log out all others, phones too</button>
+        <button class="do" type="button" @click="endOthers">
+          Log out all others, including phones
+        </button>
       </p>
       <p v-else class="quiet">
-        Nowhere else. A browser that is not seen for a week is out by itself.
+        No other devices. A device that isn’t used for a week is logged out.
       </p>
     </section>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <section aria-labelledby="tried-title">
-      <h2 id="tried-title">What was tried at my log-in</h2>
+      <h2 id="tried-title">Recent log-in activity</h2>
       <p class="quiet">Of ninety days, by network and kind of device: no whole address is kept.</p>
       <TriedTable v-if="notes" :notes="notes" />
     </section>

@@ -17,7 +17,7 @@ const { data: seen, error } = useQuery({
   queryFn: () => answered(api.GET('/api/v1/operator')),
   refetchInterval: 5000,
 })
-const calm = computed(() => seen.value?.words[0]?.startsWith('Nothing waits'))
+const calm = computed(() => seen.value?.words[0]?.startsWith('Nothing is waiting'))
 const ms = (seconds: number) => (seconds < 1 ? `${Math.round(1000 * seconds)} ms` : `${seconds} s`)
 const shut = (one: Schemas['AccountRow']) =>
   attempt(async () => {
@@ -48,14 +48,14 @@ const shut = (one: Schemas['AccountRow']) =>
         <div v-for="crew in seen.crews" :key="crew.name">
           <dt>workers of the {{ crew.name }}</dt>
           <dd>
-            {{ crew.busy }} busy, {{ crew.elsewhere }} lent, {{ crew.waiting }} waiting<span
+            {{ crew.busy }} busy, {{ crew.elsewhere }} remote, {{ crew.waiting }} waiting<span
               v-if="crew.waiting"
             >
-              (the eldest {{ crew.eldest_s }} s)</span
+              (oldest {{ crew.eldest_s }} s)</span
             >
           </dd>
           <dd class="quiet">
-            {{ crew.done }} worked out, {{ crew.known }} known already, {{ crew.other }} given up or
+            {{ crew.done }} computed, {{ crew.known }} from cache, {{ crew.other }} cancelled or
             refused
           </dd>
         </div>
@@ -78,7 +78,7 @@ const shut = (one: Schemas['AccountRow']) =>
             </span>
             <span v-if="one.me" class="quiet">you</span>
             <button v-else class="link" type="button" @click="shut(one)">
-              {{ one.shut ? 'open' : 'shut' }} {{ one.name }}
+              {{ one.shut ? 'enable' : 'disable' }} {{ one.name }}
             </button>
           </li>
         </ul>
@@ -90,9 +90,7 @@ const shut = (one: Schemas['AccountRow']) =>
       </section>
       <section aria-labelledby="slow-title">
         <h2 id="slow-title">Slowest routes of this process</h2>
-        <p class="quiet">
-          Time to first byte: half of them within, nineteen of twenty within.
-        </p>
+        <p class="quiet">Time to first byte: median and 95th percentile.</p>
         <table class="ruled">
           <thead>
             <tr>
@@ -113,7 +111,7 @@ const shut = (one: Schemas['AccountRow']) =>
         </table>
       </section>
       <section aria-labelledby="tried-title">
-        <h2 id="tried-title">What was tried at the door</h2>
+        <h2 id="tried-title">Log-in activity</h2>
         <TriedTable :notes="seen.notes" whose />
       </section>
     </div>

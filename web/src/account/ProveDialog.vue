@@ -15,14 +15,14 @@ const byPasskey = () => attempt(async () => me.prove({ password: '', ...(await s
 <template>
   <el-dialog
     :model-value="true"
-    title="Show that it is you"
+    title="Confirm it's you"
     width="min(420px, 94vw)"
     append-to-body
     @close="me.putOff"
   >
-    <p class="quiet">It is asked before anything grave, and not again for ten minutes.</p>
+    <p class="quiet">We ask for this before important changes, at most every ten minutes.</p>
     <p>
-      <button class="do do--main" type="button" @click="byPasskey">By your passkey</button>
+      <button class="do do--main" type="button" @click="byPasskey">Use your passkey</button>
     </p>
     <form class="row" @submit.prevent="byPassword">
       <input
@@ -34,7 +34,7 @@ const byPasskey = () => attempt(async () => me.prove({ password: '', ...(await s
         autocomplete="current-password"
         required
       />
-      <button class="do" type="submit">By your password</button>
+      <button class="do" type="submit">Use your password</button>
     </form>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
   </el-dialog>

@@ -7,8 +7,8 @@ const print = () => window.print()
 
 <template>
   <p>
-    These ten codes let you in, each once, where your passkey or password is gone. They are shown
-    this once: write them down or print them, and lay them where you keep your licence.
+    Each of these ten codes logs you in once if you lose your passkey or password. They are shown
+    only now: write them down or print them, and keep them with your licence.
   </p>
   <ul class="codes figure" aria-label="Recovery codes">
     <li v-for="one in codes" :key="one">{{ one }}</li>

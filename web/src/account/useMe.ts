@@ -13,7 +13,9 @@ async function byDevice<T>(work: Promise<T>): Promise<T> {
     return await work
   } catch (error) {
     if (error instanceof Refused) throw error
-    throw new Error('The device gave no passkey: it was put off, or keeps none for this address.')
+    throw new Error(
+      'The device didn’t offer a passkey: it was cancelled, or has none for this site.',
+    )
   }
 }
 

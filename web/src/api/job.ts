@@ -84,7 +84,7 @@ async function askFor<P extends JobPath>(
       if (event === 'answer' || event === 'file') return told as Told<P>
     }
   } catch (error) {
-    if (signal.aborted) throw new DOMException('Not waited for.', 'AbortError')
+    if (signal.aborted) throw new DOMException('Cancelled.', 'AbortError')
     if (error instanceof TypeError) throw new ServerLost()
     throw error
   }

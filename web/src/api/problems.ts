@@ -26,7 +26,7 @@ export function isSuperseded(error: unknown): boolean {
 
 export class ServerLost extends Error {
   constructor() {
-    super('The server does not answer.')
+    super('The server isn’t answering.')
   }
 }
 
@@ -34,6 +34,6 @@ export class ServerLost extends Error {
 export function inWords(error: unknown): string {
   if (error instanceof Refused) return error.words
   if (error instanceof ServerLost)
-    return 'Nine Knots does not answer. Is ./start still running? Nothing is lost; try again.'
+    return 'Nine Knots isn’t answering. Is ./start still running? Nothing is lost. Try again.'
   return error instanceof Error ? error.message : String(error)
 }

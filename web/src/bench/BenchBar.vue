@@ -36,8 +36,8 @@ const state = computed(() => {
 })
 
 const whyNotSave = computed(() => {
-  if (props.busy) return 'It is being saved.'
-  return bench.changedSinceSaved ? '' : 'Nothing has changed since it was saved.'
+  if (props.busy) return 'Saving …'
+  return bench.changedSinceSaved ? '' : 'No changes since it was saved.'
 })
 
 function ghost() {
@@ -81,10 +81,10 @@ function picked(event: Event) {
       Redo
     </DoOrWhyNot>
     <button class="do" type="button" :aria-pressed="bench.ghost !== null" @click="ghost">
-      {{ bench.ghost ? 'Let the ghost go' : 'Pin as ghost' }}
+      {{ bench.ghost ? 'Remove the ghost' : 'Pin as ghost' }}
     </button>
     <button class="do" type="button" :aria-pressed="piecesShown" @click="emit('pieces')">
-      {{ piecesShown ? 'Fold rows away' : 'Show rows' }}
+      {{ piecesShown ? 'Hide rows' : 'Show rows' }}
     </button>
     <el-dropdown trigger="click" @command="file">
       <button class="do" type="button">File ▾</button>

@@ -117,7 +117,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     />
   </div>
   <EmptyBench v-else-if="bench.ready" />
-  <p v-else class="place quiet" role="status">Laying out the bench …</p>
+  <p v-else class="place quiet" role="status">Loading the bench …</p>
 </template>
 
 <style scoped>

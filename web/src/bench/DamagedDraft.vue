@@ -9,8 +9,8 @@ const keep = () => keepText(JSON.stringify(bench.damaged?.draft), 'nine-knots-dr
 
 <template>
   <p v-if="bench.damaged" class="refusal row" role="alert">
-    The draft of this browser is damaged. {{ bench.damaged.why }} What was saved is on the shelf.
-    <button class="do" type="button" @click="keep">Keep the draft as a file</button>
-    <button class="do do--plain" type="button" @click="bench.damaged = null">Put it away</button>
+    The draft in this browser is damaged. {{ bench.damaged.why }} Saved leaders are on the shelf.
+    <button class="do" type="button" @click="keep">Export the draft</button>
+    <button class="do do--plain" type="button" @click="bench.damaged = null">Discard it</button>
   </p>
 </template>

@@ -6,9 +6,9 @@ const { differs } = useFitted()
 </script>
 
 <template>
-  <section v-if="differs" class="refusal differs" aria-label="What differs here">
+  <section v-if="differs" class="refusal differs" aria-label="What is different here">
     <p>
-      <b>“{{ differs.title }}” is on the bench, of your own spools.</b>
+      <b>“{{ differs.title }}” is on the bench, from your own spools.</b>
     </p>
     <ul>
       <li v-for="words in differs.words" :key="words">{{ words }}</li>

@@ -13,12 +13,12 @@ const { data: stock } = useStock()
     <h1>The bench is empty</h1>
     <ul class="ways">
       <li v-if="stock && !stock.length">
-        First say what you own: <RouterLink to="/spools">type it under Spools</RouterLink>, one
-        thing a line, or begin with one of the shelves there.
+        First enter what you own: <RouterLink to="/spools">type it under Spools</RouterLink>, one
+        item per line, or start with one of the starter shelves there.
       </li>
       <li>
-        <RouterLink to="/shelf">Ask the schools</RouterLink> for a leader made of your spools, for a
-        usual day; the day is yours to change once it lies here.
+        <RouterLink to="/shelf">Ask the schools</RouterLink> for a leader from your spools, for a
+        typical day. You can change the day once it is here.
       </li>
       <li>
         <RouterLink to="/find">Find one</RouterLink> by what it must do and what you would rather.
@@ -27,7 +27,7 @@ const { data: stock } = useStock()
       <li v-if="!anglers.here.some((one) => one.demo)">
         Or
         <button class="link" type="button" @click="attempt(anglers.toDemo)">look round</button> in
-        the demo: a made-up angler’s spools, leaders and days, apart from yours.
+        the demo: a made-up angler’s spools, leaders and days, separate from yours.
       </li>
     </ul>
   </section>

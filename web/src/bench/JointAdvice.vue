@@ -16,7 +16,7 @@ const advice = computed(() => props.joint.advice)
 const tied = computed(() => bench.design?.leader.joints[props.joint.index])
 const isTied = (joint: Connection) => tied.value && tieKey(joint) === tieKey(tied.value)
 const choices = computed(() => [
-  { lead: isTied(advice.value.best.joint) ? 'As is best' : 'Best', ...advice.value.best },
+  { lead: isTied(advice.value.best.joint) ? 'Best choice' : 'Best', ...advice.value.best },
   { lead: 'Other school', ...advice.value.other },
 ])
 
@@ -49,7 +49,7 @@ function tie(joint: Connection) {
     <p v-for="fault in advice.faults" :key="fault.what" class="poor" role="note">
       <strong>{{ fault.what }}</strong> {{ fault.hint }}
       <button v-if="fault.instead" type="button" class="link" @click="tie(fault.instead)">
-        Mend it
+        Fix it
       </button>
     </p>
     <p v-for="one in choices" :key="one.lead" class="quiet">
@@ -61,12 +61,12 @@ function tie(joint: Connection) {
         :aria-label="`Tie it as ${one.title}`"
         @click="tie(one.joint)"
       >
-        Tie it so
+        Tie it this way
       </button>
     </p>
     <p v-if="hasOwn" class="quiet">
       <button type="button" class="link" :disabled="beingKept > 0" @click="mineEverywhere">
-        Tie all of it with my knots, wherever they hold
+        Use my own knots throughout, where they hold
       </button>
     </p>
   </div>

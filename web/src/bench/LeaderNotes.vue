@@ -26,7 +26,7 @@ function keep() {
       v-model="text"
       rows="3"
       maxlength="4000"
-      placeholder="How it behaved, where it is good"
+      placeholder="How it behaved, where it works"
       @change="keep"
     />
   </div>

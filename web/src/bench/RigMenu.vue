@@ -21,7 +21,7 @@ const elsewhere = computed(() =>
 
 <template>
   <el-dropdown trigger="click" @command="(name: string) => choices[name]?.()">
-    <button class="do" type="button">Hang on ▾</button>
+    <button class="do" type="button">Add ▾</button>
     <template #dropdown>
       <el-dropdown-menu>
         <el-dropdown-item command="shot">A split shot (W)</el-dropdown-item>

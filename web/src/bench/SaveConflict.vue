@@ -11,17 +11,17 @@ const open = computed({
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Saved elsewhere since" width="min(560px, 94vw)" append-to-body>
+  <el-dialog v-model="open" title="Saved in another window" width="min(560px, 94vw)" append-to-body>
     <p>{{ problem?.detail }} {{ problem?.hint }}</p>
     <div class="choices">
       <button class="do do--main" type="button" @click="emit('own')">
-        Save mine as a leader of its own
+        Save mine as a new leader
       </button>
       <button class="do" type="button" @click="emit('top', problem?.newest ?? 0)">
         Save mine on top of revision {{ problem?.newest }}
       </button>
       <button class="do" type="button" @click="emit('look')">
-        See the other as a ghost behind mine
+        Show the other as a ghost behind mine
       </button>
     </div>
   </el-dialog>

@@ -52,7 +52,7 @@ watch(open, (shown) => {
       @drop.prevent="dropped"
     >
       <video v-show="camera" ref="video" muted playsinline aria-label="What the camera sees" />
-      <p v-if="!camera">Drop a picture of the code on a tying card here, or</p>
+      <p v-if="!camera">Drop a picture of a tying card's code here, or</p>
       <p class="row">
         <button v-if="!camera" class="do do--main" type="button" @click="look(video!)">
           Use the camera
@@ -72,8 +72,8 @@ watch(open, (shown) => {
     </div>
     <p v-if="trouble || refused" class="refusal" role="alert">{{ refused || trouble }}</p>
     <p class="quiet">
-      The picture stays on this machine. The leader opens on the bench, of the nearest spools that
-      you own; what lay there comes back with Undo.
+      The picture stays on this machine. The leader opens on the bench, built from your nearest
+      spools. Undo brings back what was there.
     </p>
   </el-dialog>
 </template>

@@ -14,7 +14,7 @@ import StepButtons from './StepButtons.vue'
 import SelectedHung from './SelectedHung.vue'
 import { useSelection } from './useSelection'
 
-/** What is selected on the strip, in one line: its figures as fields, its acts as buttons. */
+/** Selection on the strip, in one line: its figures as fields, its acts as buttons. */
 const bench = useBench()
 const selection = useSelection()
 const acts = usePieceActs()
@@ -56,7 +56,7 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
 </script>
 
 <template>
-  <section ref="bar" class="bar" aria-label="What is selected">
+  <section ref="bar" class="bar" aria-label="Selection">
     <template v-if="piece">
       <h2>
         Piece {{ piece.index + 1 }} <span class="quiet">{{ piece.role }}</span>
@@ -90,7 +90,7 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
         <TypedField
           :key="`butt-${piece.index}`"
           class="bar__cut"
-          label="Cut off the butt"
+          label="Cut from the butt"
           model-value=""
           hint="4 in"
           :take="cut('butt')"
@@ -98,7 +98,7 @@ defineExpose({ focus: () => bar.value?.querySelector<HTMLElement>('input, select
         <TypedField
           :key="`tip-${piece.index}`"
           class="bar__cut"
-          label="Cut off the tip"
+          label="Cut from the tip"
           model-value=""
           hint="4 in"
           :take="cut('tip')"

@@ -28,12 +28,12 @@ const source = computed(() => picture.value && svgSource(picture.value))
     <template v-else>
       <img v-if="source" class="code" :src="source" :alt="`QR code of ${bench.design?.title}`" />
       <p>
-        Another angler scans it with Nine Knots (File, Scan a code) and has this leader of the
-        nearest spools of theirs. Its notes go with it, your name does not. Tie prints it on the
-        back of its card.
+        Another angler scans it with Nine Knots (File, Scan a code) and gets this leader, built from
+        their nearest spools. It includes the notes but not your name. Tie prints it on the back of
+        the card.
       </p>
       <a v-if="source" class="do" :href="source" :download="`${bench.design?.title}.svg`"
-        >Keep the picture</a
+        >Save the picture</a
       >
     </template>
   </el-dialog>

@@ -33,7 +33,7 @@ export const useBench = defineStore('bench', () => {
   const ghost = shallowRef<Design | null>(null)
   const lost = ref(false)
   const waitingCount = ref(0)
-  /** Why this browser doesn't store the draft; empty while it does. */
+  /** Why this browser doesn’t store the draft; empty while it does. */
   const notStored = ref('')
   const refusal = ref('')
   const canUndo = ref(false)

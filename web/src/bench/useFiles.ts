@@ -36,7 +36,9 @@ export function useFiles() {
       const design = await read(file, bench.design)
       if (file.name.toLowerCase().endsWith('.csv')) await bench.openDesign(design)
       else await fitted.open(design)
-      notify(`“${design.title}” is on the bench, from ${file.name}. Undo brings the last one back.`)
+      notify(
+        `“${design.title}” is on the bench, from ${file.name}. Undo brings the previous one back.`,
+      )
     } catch (error) {
       notify(`${file.name}: ${inWords(error)}`, 'trouble')
     }
@@ -51,7 +53,7 @@ async function read(file: File, onto: Design): Promise<Design> {
       code: 'file-refused',
       status: 413,
       detail: 'The file is far too large to be a leader.',
-      hint: 'Choose a file that was exported here.',
+      hint: 'Choose a file exported from Nine Knots.',
     })
   const kind = file.name.toLowerCase().endsWith('.csv') ? 'csv' : 'json'
   const title = file.name.replace(/\.csv$/i, '').slice(0, 80) || 'Imported leader'

@@ -3,7 +3,7 @@ import { answered, api, type Design, type Schemas } from '@/api/client'
 import { useSettings } from '@/settings/useSettings'
 import { useBench } from './useBench'
 
-/** What differs of the leader that was taken from somebody else last. */
+/** Differences of the leader that was taken from somebody else last. */
 const differs = ref<{ title: string; words: string[] } | null>(null)
 
 /** Somebody else's leader opened on one's own bench, of the nearest spools that are owned. */

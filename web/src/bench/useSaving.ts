@@ -14,7 +14,7 @@ async function everythingTyped() {
   if (!bench.lost) await bench.settled()
 }
 
-/** Saving the bench's leader, and what to do when it was saved elsewhere since. */
+/** Saving the bench's leader, and what to do when it was saved in another window since. */
 export function useSaving() {
   const bench = useBench()
   const queries = useQueryClient()
@@ -64,16 +64,16 @@ export function useSaving() {
       return once(body, (header) =>
         answered(api.POST('/api/v1/leaders', { params: { header }, body })),
       )
-    }, 'Saved as its own leader:')
+    }, 'Saved as a new leader:')
 
   const save = () => (bench.saved ? onTop(bench.saved.revision) : asItsOwn())
 
-  /** The revision that was saved elsewhere, pinned as the ghost. */
+  /** The revision that was saved in another window, pinned as the ghost. */
   async function lookAtNewest() {
     if (!bench.saved) return
     const path = { leader_id: bench.saved.leader_id }
     const newest = await answered(api.GET('/api/v1/leaders/{leader_id}', { params: { path } }))
-    bench.pinGhost({ ...newest.design, title: `${newest.design.title}, saved elsewhere` })
+    bench.pinGhost({ ...newest.design, title: `${newest.design.title}, saved in another window` })
     conflict.value = null
   }
 

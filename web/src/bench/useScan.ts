@@ -31,9 +31,9 @@ export function useScan(found: (text: string) => void) {
       const picture = await createImageBitmap(file)
       const text = await codeIn(picture, picture.width, picture.height)
       if (text) found(text)
-      else trouble.value = `No code is seen in ${file.name}: take it nearer, whole and in focus.`
+      else trouble.value = `No code found in ${file.name}. Take it closer, whole and in focus.`
     } catch {
-      trouble.value = `${file.name} is no picture that can be read. Choose a PNG or a JPEG.`
+      trouble.value = `${file.name} is not a readable picture. Choose a PNG or a JPEG.`
     }
   }
 
@@ -45,7 +45,7 @@ export function useScan(found: (text: string) => void) {
       })
     } catch {
       trouble.value =
-        'The camera cannot be used here. Allow it in the browser, or choose a picture of the code.'
+        'The camera isn’t available. Allow it in the browser, or choose a picture of the code.'
       return
     }
     video.srcObject = camera.value

@@ -8,7 +8,7 @@ export interface Thing {
   index: number
 }
 
-/** What is selected on the strip, the lanes and in the grid. */
+/** Selection on the strip, the lanes and in the grid. */
 export const useSelection = defineStore('selection', () => {
   const bench = useBench()
   const chosen = ref<Thing>({ kind: 'piece', index: 0 })

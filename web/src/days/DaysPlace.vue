@@ -21,5 +21,5 @@ const PARTS = [
 </script>
 
 <template>
-  <PlaceParts title="Days" base="/days" label="What of the days" :parts="PARTS" />
+  <PlaceParts title="Days" base="/days" label="Parts of Days" :parts="PARTS" />
 </template>

@@ -40,14 +40,14 @@ async function put(gauge: Schemas['GaugeForm']) {
 <template>
   <el-dialog
     :model-value="true"
-    title="Where the level is read"
+    title="Choose a gauge"
     width="min(600px, 94vw)"
     append-to-body
     @close="emit('close')"
   >
     <p>
-      Many authorities publish river levels by an open standard, the OGC SensorThings API. Type the
-      base address of such a service, or try the stand-in that ships with Nine Knots.
+      Many authorities publish river levels through an open standard, the OGC SensorThings API.
+      Enter the base address of such a service, or try the simulated one that ships with Nine Knots.
     </p>
     <form class="row gauge" @submit.prevent="base = typed.trim()">
       <input
@@ -56,12 +56,12 @@ async function put(gauge: Schemas['GaugeForm']) {
         aria-label="Base address of the service"
         placeholder="https://… /v1.1"
       />
-      <button class="do" type="submit" :disabled="!typed.trim()">Look there</button>
-      <button class="do" type="button" @click="base = DEMO">The stand-in</button>
+      <button class="do" type="submit" :disabled="!typed.trim()">Look it up</button>
+      <button class="do" type="button" @click="base = DEMO">The simulated one</button>
     </form>
-    <p v-if="isFetching" class="quiet" role="status">Asking the service …</p>
+    <p v-if="isFetching" class="quiet" role="status">Contacting the service …</p>
     <p v-else-if="error" class="refusal" role="alert">{{ inWords(error) }}</p>
-    <p v-else-if="gauges && !gauges.length" class="quiet">It has no datastream to read.</p>
+    <p v-else-if="gauges && !gauges.length" class="quiet">It has no level to read.</p>
     <ul v-else>
       <li v-for="row in gauges" :key="row.datastream" class="row">
         <span class="grow"
@@ -80,7 +80,7 @@ async function put(gauge: Schemas['GaugeForm']) {
     </ul>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <p>
-      <button class="link" type="button" @click="none">no gauge: I type the level</button>
+      <button class="link" type="button" @click="none">no gauge: I enter the level</button>
     </p>
   </el-dialog>
 </template>

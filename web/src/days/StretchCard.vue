@@ -37,7 +37,7 @@ const drop = (number: number) => attempt(() => acts.dropLevel(props.row.stretch_
 const fish = () =>
   attempt(async () => {
     if (!bench.design) {
-      notify('The bench is empty: put a leader on it first, from the shelf.', 'trouble')
+      notify('The bench is empty. Put a leader on it first, from the shelf.', 'trouble')
       return
     }
     bench.alter([], { water: props.row.water })
@@ -66,12 +66,7 @@ const fish = () =>
     <ul v-if="row.notes.length" class="notes" :aria-label="`Notes of ${row.title}`">
       <li v-for="(one, number) in row.notes" :key="number">
         {{ one.words }}
-        <button
-          class="link"
-          type="button"
-          :aria-label="`Take back: ${one.words}`"
-          @click="drop(number)"
-        >
+        <button class="link" type="button" :aria-label="`Undo: ${one.words}`" @click="drop(number)">
           take back
         </button>
       </li>
@@ -92,11 +87,11 @@ const fish = () =>
       <input
         v-model="form.pace"
         class="pick note note--wide"
-        aria-label="and fast, if you saw it"
+        aria-label="speed, if you know it"
         placeholder="walking pace; 8 s for 10 steps"
       />
-      <button class="do do--main" type="submit">Note it</button>
-      <button class="do" type="button" @click="noting = false">Leave it</button>
+      <button class="do do--main" type="submit">Add note</button>
+      <button class="do" type="button" @click="noting = false">Cancel</button>
     </form>
     <button v-else-if="!byTide" class="link" type="button" @click="begin">
       note it at a level<span class="unseen">: {{ row.title }}</span>

@@ -76,7 +76,7 @@ const drop = () => closing(() => acts.dropStretch(form.stretch_id))
   >
     <form class="form" @submit.prevent="keep">
       <PlainField v-model="form.title" class="whole" label="Name" hint="the alder pool, head" />
-      <PlainField v-model="form.depth" label="Usually so deep" hint="waist-deep, 3 ft" />
+      <PlainField v-model="form.depth" label="Usual depth" hint="waist-deep, 3 ft" />
       <PlainField v-model="form.pace" label="and so fast" hint="walking pace, 8 s for 10 steps" />
       <label>Water <PickOne v-model="form.kind" :options="WATERS" /></label>
       <label>Bed <PickOne v-model="form.bed" :options="BEDS" /></label>
@@ -91,7 +91,7 @@ const drop = () => closing(() => acts.dropStretch(form.stretch_id))
         >
       </fieldset>
       <fieldset class="whole ticks">
-        <legend>Take care</legend>
+        <legend>Hazards</legend>
         <label v-for="one in HAZARDS" :key="one"
           ><input v-model="form.hazards" type="checkbox" :value="one" /> {{ one }}</label
         >
@@ -100,7 +100,7 @@ const drop = () => closing(() => acts.dropStretch(form.stretch_id))
       <p v-if="refused" class="refusal whole" role="alert">{{ refused }}</p>
       <div class="row whole">
         <button class="do do--main" type="submit">Keep</button>
-        <button v-if="row" class="do" type="button" @click="drop">Leave this stretch out</button>
+        <button v-if="row" class="do" type="button" @click="drop">Delete this stretch</button>
       </div>
     </form>
   </el-dialog>

@@ -68,7 +68,7 @@ const forget = () =>
   attempt(async () => {
     const title = water.value?.title
     await acts.forget()
-    notify(`“${title}” is forgotten, with its stretches.`)
+    notify(`“${title}” is deleted, with its stretches.`)
     emit('gone')
   })
 </script>
@@ -84,9 +84,9 @@ const forget = () =>
         type="button"
         @click="giving.give('water', placeId, water.title)"
       >
-        Give it
+        Share it
       </button>
-      <button class="do do--plain" type="button" @click="forget">Forget this water</button>
+      <button class="do do--plain" type="button" @click="forget">Delete this water</button>
     </header>
     <p class="quiet">{{ water.rules }} {{ water.place.notes }}</p>
     <p v-if="light" class="quiet">{{ light.words }}</p>
@@ -113,12 +113,12 @@ const forget = () =>
       </label>
       <template v-if="water.place.gauge">
         <button class="do" type="button" :disabled="reading" @click="readGauge">
-          {{ reading ? 'Asking …' : 'Read the gauge' }}
+          {{ reading ? 'Reading …' : 'Read the gauge' }}
         </button>
         <span class="quiet">{{ water.place.gauge.title }}</span>
       </template>
       <button class="link" type="button" @click="gauging = true">
-        {{ water.place.gauge ? 'another gauge' : 'name a gauge' }}
+        {{ water.place.gauge ? 'change the gauge' : 'choose a gauge' }}
       </button>
     </div>
     <p v-if="error" class="refusal" role="alert">{{ inWords(error) }}</p>

@@ -47,9 +47,9 @@ const NO_RULES = {
 <template>
   <div>
     <p class="quiet days__words">
-      Your waters, stretch by stretch. Add a note about a stretch at a level, and at any other
-      level its depth and pace follow, with how sure they are; put it on the bench, and leaders are
-      judged for it as it is today.
+      Your waters, stretch by stretch. Note depth and speed at one level, and Nine Knots works them
+      out for any other level, with how certain they are. Put a stretch on the bench to judge
+      leaders for it as it is today.
     </p>
     <div class="days">
       <nav aria-label="Waters">
@@ -77,7 +77,7 @@ const NO_RULES = {
             placeholder="another water"
             maxlength="60"
           />
-          <select v-model="kind" class="pick" aria-label="What it is">
+          <select v-model="kind" class="pick" aria-label="Kind">
             <option v-for="one in KINDS" :key="one" :value="one">{{ one }}</option>
           </select>
           <button class="do" type="submit" :disabled="!name.trim()">Add it</button>

@@ -38,7 +38,7 @@ const numbered = computed(() => {
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       role="img"
-      :aria-label="`${picture.up.title}, against ${picture.across.title.toLowerCase()}: the leaders that are beaten by none`"
+      :aria-label="`${picture.up.title}, against ${picture.across.title.toLowerCase()}: leaders that no other beats`"
     >
       <g class="grid">
         <template v-for="mark in picture.up.marks" :key="mark.at">
@@ -74,8 +74,8 @@ const numbered = computed(() => {
       </g>
     </svg>
     <figcaption class="quiet">
-      {{ picture.up.title }} upwards. Numbers are the leaders beside; dots, others of which none is
-      better in all.
+      {{ picture.up.title }} increases upwards. Numbers are the leaders listed; dots are others that
+      nothing beats in every respect.
     </figcaption>
   </figure>
 </template>

@@ -90,11 +90,11 @@ const put = () =>
         </DoOrWhyNot>
         <span v-if="find.reading" class="quiet" role="status">
           {{ find.stopped ? 'Stopped: ' : '' }}{{ find.reading.so_far }}
-          {{ find.fresh ? '' : 'The day or what is asked has changed since.' }}
+          {{ find.fresh ? '' : 'The day or the search has changed since.' }}
         </span>
         <span v-else class="quiet">
-          Some three hundred leaders are built from your spools, cast with your stroke and fished.
-          It takes about half a minute; the first stand here in a few seconds.
+          About three hundred leaders are built from your spools, cast with your stroke and fished.
+          It takes about half a minute; the first appear in a few seconds.
         </span>
       </template>
       <span class="grow" />
@@ -118,13 +118,11 @@ const put = () =>
     </div>
     <ul v-if="!find.reading && !working" class="comes">
       <li>
-        A dozen truly different leaders at most, the balanced one first, each drawn to scale and
-        judged as the bench would judge it.
+        Up to a dozen truly different leaders, the balanced one first, each drawn to scale and
+        judged as on the bench.
       </li>
       <li>Why this one, what you give up for it, and how often it opens as you tie and throw.</li>
-      <li>
-        Where nothing does all you ask: what comes nearest, and which demand would have to give.
-      </li>
+      <li>If nothing meets every demand: what comes closest, and which demand to relax.</li>
     </ul>
     <p v-if="find.reading?.to_buy" class="buy">{{ find.reading.to_buy }}</p>
     <div v-if="card" class="answer">

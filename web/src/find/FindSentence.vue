@@ -9,12 +9,12 @@ import WishOrder from './WishOrder.vue'
 const find = useFind()
 const TITLES = {
   stroke: 'Your stroke',
-  fish: 'The fish that it must hold',
+  fish: 'The fish it must hold',
   knots: 'Knots in it',
   flies: 'Flies on it',
   length: 'How long',
-  bought: 'What it is tied from',
-  wishes: 'What you would rather have',
+  bought: 'What it is built from',
+  wishes: 'What you prefer',
 }
 const STROKES = [
   { value: '', words: 'as on the bench' },
@@ -57,7 +57,7 @@ const BOUGHT = [
     <PlainField
       v-if="part === 'fish'"
       v-model="find.asked.fish"
-      label="How heavy, if not as the day has it"
+      label="Weight, if not the day's"
       hint="2 lb, 1.2 kg"
     />
     <ChipChoice
@@ -78,8 +78,8 @@ const BOUGHT = [
       <PlainField v-model="find.asked.shortest" label="At least" hint="8 ft, 2.5 m" />
       <PlainField v-model="find.asked.longest" label="At most" hint="12 ft, 3.6 m" />
       <p class="quiet">
-        Left empty, each has its school's length. Some schools tie long leaders: say
-        at most how long.
+        Left empty, each has its school's length. Some schools tie long leaders: say at most how
+        long.
       </p>
     </template>
     <ChipChoice

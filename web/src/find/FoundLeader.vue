@@ -26,7 +26,7 @@ const longest = computed(() => longestOf(beside.value.map(({ card }) => card)))
       <h2>{{ number + 1 }} · {{ card.title }}</h2>
       <span class="grow" />
       <button class="do" type="button" :aria-pressed="isPinned" @click="emit('pin')">
-        {{ isPinned ? 'Let go' : 'Pin' }}
+        {{ isPinned ? 'Unpin' : 'Pin' }}
       </button>
       <button class="do do--main" type="button" @click="emit('bench')">Put on the bench</button>
     </div>

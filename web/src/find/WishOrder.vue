@@ -13,7 +13,7 @@ const ALL: { value: Wish; note: string }[] = [
   { value: 'strong', note: 'holds more than the day asks' },
   { value: 'few knots', note: 'and little material' },
 ]
-const LEGENDS = ['First of all', 'Then', 'And then']
+const LEGENDS = ['Most important', 'Then', 'Last']
 const places = computed(() =>
   LEGENDS.slice(0, Math.min(MOST, wishes.value.length + 1)).map((legend, place) => ({
     legend,

@@ -48,7 +48,7 @@ watch(() => props.knot, stop)
     </div>
     <TieHistory v-if="mine?.ties.length" :ties="mine.ties" :title="title" />
     <p v-else class="quiet">
-      Tie it with your eyes shut once it is known: start the clock, tie, say how it came out.
+      Once you know it, tie it with your eyes shut: start the clock, tie, and rate it.
     </p>
     <p v-if="next">
       Also due:

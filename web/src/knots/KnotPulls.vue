@@ -26,10 +26,10 @@ const address = ref('')
 const REAL = 'real'
 const MISCHIEF: { value: Mischief | typeof REAL; words: string }[] = [
   { value: 'none', words: 'the simulated scale' },
-  { value: 'silent', words: '… falling silent' },
-  { value: 'rubbish', words: '… sending rubbish' },
-  { value: 'unplugged', words: '… being unplugged' },
-  { value: REAL, words: 'a scale of yours at …' },
+  { value: 'silent', words: '… stops sending' },
+  { value: 'rubbish', words: '… sends garbage' },
+  { value: 'unplugged', words: '… unplugged' },
+  { value: REAL, words: 'your scale at …' },
 ]
 const WET = [option(true, 'soaked'), option(false, 'dry')]
 const mine = computed(() => pulls.value?.tests ?? [])
@@ -68,7 +68,7 @@ function chosen(event: Event) {
     <div class="row">
       <h2 id="pulls-title" class="grow">Pull tests of your own</h2>
       <button class="do" type="button" @click="write">All as CSV</button>
-      <button class="do" type="button" @click="picker?.click()">Take a CSV …</button>
+      <button class="do" type="button" @click="picker?.click()">Import a CSV …</button>
       <input
         ref="picker"
         type="file"
@@ -81,7 +81,7 @@ function chosen(event: Event) {
     <form class="row pulls__form" @submit.prevent="keep">
       <label class="quiet">
         In
-        <StockPick v-model="spool" label="The spool it is tied in" :rows="spools" />
+        <StockPick v-model="spool" label="The spool used" :rows="spools" />
       </label>
       <label class="quiet">
         <PickOne v-model="wet" label="How the line was" :options="WET" />
@@ -94,14 +94,14 @@ function chosen(event: Event) {
           :placeholder="settings.units === 'metric' ? '1.9 kg' : '4.2 lb'"
         />
       </label>
-      <button class="do" type="submit" :disabled="busy || !spool || !broke.trim()">Note it</button>
+      <button class="do" type="submit" :disabled="busy || !spool || !broke.trim()">Add note</button>
       <span class="quiet">or read</span>
       <PickOne v-model="mischief" label="Scale" :options="MISCHIEF" />
       <input
         v-if="mischief === REAL"
         v-model="address"
         class="pick figure"
-        aria-label="Where the scale is plugged in"
+        aria-label="The scale's port"
         placeholder="/dev/ttyUSB0"
       />
       <button
@@ -115,7 +115,7 @@ function chosen(event: Event) {
     </form>
     <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
     <p v-else-if="read" role="status">
-      The scale read <strong>{{ read }}</strong>.
+      Scale reading <strong>{{ read }}</strong>.
     </p>
     <div v-for="belief in beliefs" :key="belief.family" class="pulls__belief">
       <h3>In {{ belief.family }}</h3>
@@ -135,9 +135,9 @@ function chosen(event: Event) {
       @turn="turn"
     />
     <p v-else class="quiet">
-      Tie five, break them on a scale, note each. Dashed is what the table says, full what your
-      pulls make of it; your leaders are then reckoned by your own knots. Stand clear: a broken line
-      recoils. Eye protection.
+      Tie five, break them on a scale, and record each. Dashed is the table's value, solid is yours;
+      your leaders then use your own knot strengths. Stand clear: a broken line recoils. Wear eye
+      protection.
     </p>
   </section>
 </template>

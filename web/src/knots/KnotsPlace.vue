@@ -54,7 +54,7 @@ const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
       </h1>
       <KnotSteps :knot="card.key" :title="card.title" />
       <div class="knots__below">
-        <section aria-label="What to know of it">
+        <section aria-label="About this knot">
           <p>{{ card.note }}</p>
           <dl>
             <div v-for="line in card.lines" :key="line.title">
@@ -69,7 +69,7 @@ const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
       <KnotPulls :knot="card.key" />
     </article>
   </div>
-  <p v-else class="place quiet" role="status">Untangling the knots …</p>
+  <p v-else class="place quiet" role="status">Loading the knots …</p>
 </template>
 
 <style scoped>

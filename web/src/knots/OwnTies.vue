@@ -58,7 +58,7 @@ async function set(place: Place, knot: string) {
 <template>
   <section class="own" aria-labelledby="own-ties">
     <h2 id="own-ties">What I always tie</h2>
-    <p class="quiet">Every school ties so, wherever the knot holds.</p>
+    <p class="quiet">Every school uses these, wherever the knot holds.</p>
     <label v-for="place in ties ? choices : []" :key="place.key">
       <span class="quiet">{{ place.words }}</span>
       <PickOne

@@ -77,10 +77,10 @@ function forget() {
             class="do do--plain"
             type="button"
             :disabled="busy"
-            :aria-label="`${test.set_aside ? 'Count again' : 'Set aside'} the pull of ${test.broke}`"
+            :aria-label="`${test.set_aside ? 'Include' : 'Exclude'} the pull of ${test.broke}`"
             @click="emit('aside', [test.test_id], !test.set_aside)"
           >
-            {{ test.set_aside ? 'Set aside. Count it again' : 'Set aside' }}
+            {{ test.set_aside ? 'Excluded. Include it' : 'Exclude' }}
           </button>
         </td>
       </tr>
@@ -96,7 +96,7 @@ function forget() {
         Count
       </button>
       <button class="do" type="button" :disabled="busy" @click="forget">
-        {{ sure ? `Yes, forget ${many} for good` : 'Forget …' }}
+        {{ sure ? `Yes, delete ${many} for good` : 'Delete …' }}
       </button>
     </template>
     <span class="grow" />

@@ -76,14 +76,14 @@ export function usePulls(knot: MaybeRefOrGetter<Schemas['PullForm']['knot']>) {
   const forget = async (test_ids: string[]) => {
     const body = { test_ids, units: settings.units }
     const answer = await learn(() => answered(api.POST('/api/v1/pulls/deletion', { body })))
-    if (answer) notify(test_ids.length === 1 ? 'That pull is gone.' : 'Those pulls are gone.')
+    if (answer) notify(test_ids.length === 1 ? 'That pull is deleted.' : 'Those pulls are deleted.')
   }
   async function take(file: File) {
     const body = { text: await file.text(), units: settings.units }
     const answer = await learn(() =>
       once(body, (header) => answered(api.POST('/api/v1/pulls/csv', { params: { header }, body }))),
     )
-    if (answer) notify(`The pull tests in ${file.name} are taken.`)
+    if (answer) notify(`The pull tests in ${file.name} are imported.`)
   }
   async function write() {
     try {

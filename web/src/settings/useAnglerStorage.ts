@@ -20,7 +20,7 @@ export function useAnglerStorage<T>(name: string, initial: T): RemovableRef<T> {
   })
 }
 
-/** For values that begin as null, whose kind useStorage can't tell. */
+/** For values that begin as null, whose kind useStorage can’t tell. */
 const JSON_TEXT = {
   read: (text: string) => JSON.parse(text) as never,
   write: (value: unknown) => JSON.stringify(value),

@@ -28,10 +28,10 @@ const has = computed(() =>
   ),
 )
 const PLACES = {
-  leader: 'with its notes, which may say where it is fished',
+  leader: 'with its notes, which may reveal where it is fished',
   rig: '',
-  water: 'with where it is: names of the stretches, notes, gauge and the mark on the map',
-  day: 'with where it is: names of the stretches, notes, gauge and the mark on the map',
+  water: 'with its location: stretch names, notes, gauge and map position',
+  day: 'with its location: stretch names, notes, gauge and map position',
 }
 const give = () =>
   attempt(async () => {
@@ -51,16 +51,16 @@ const give = () =>
 <template>
   <el-dialog
     :model-value="true"
-    :title="`Give “${thing.title}”`"
+    :title="`Share “${thing.title}”`"
     width="min(520px, 94vw)"
     append-to-body
     @close="giving.close"
   >
-    <p v-if="!receivers" class="quiet" role="status">Looking up who there is …</p>
+    <p v-if="!receivers" class="quiet" role="status">Loading …</p>
     <p v-else-if="!receivers.length">
-      There is nobody to give it to yet: make a group, or join one, under
-      <RouterLink to="/shared/groups" @click="giving.close">Shared, Groups</RouterLink>. A leader
-      can be handed on as a code or a file to anybody.
+      There is nobody to share it with yet. Create or join a group under
+      <RouterLink to="/shared/groups" @click="giving.close">Shared, Groups</RouterLink>. You can
+      pass a leader to anyone as a code or a file.
     </p>
     <form v-else @submit.prevent="give">
       <label class="to">
@@ -76,14 +76,14 @@ const give = () =>
         <input v-model="places" type="checkbox" /> {{ PLACES[thing.kind] }}
       </label>
       <p class="quiet">
-        It stays yours: they read it as it stands, with your name, until you take it back. Copies
-        that they have made stay theirs.
+        It stays yours. They see its current version, with your name, until you stop sharing. Copies
+        they have made stay theirs.
       </p>
-      <button class="do do--main" type="submit">Give the {{ KIND_WORDS[thing.kind] }}</button>
+      <button class="do do--main" type="submit">Share the {{ KIND_WORDS[thing.kind] }}</button>
     </form>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <section v-if="has.length" aria-labelledby="has-title">
-      <h3 id="has-title">Who has it</h3>
+      <h3 id="has-title">Shared with</h3>
       <ul>
         <li v-for="one in has" :key="one.given_id" class="row">
           <span class="grow">
@@ -93,7 +93,7 @@ const give = () =>
           <button
             class="link"
             type="button"
-            :aria-label="`Take it back from ${one.to}`"
+            :aria-label="`Stop sharing with ${one.to}`"
             @click="attempt(() => acts.takeBack(one.given_id))"
           >
             take it back

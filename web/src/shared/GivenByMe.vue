@@ -11,8 +11,8 @@ const { refused, attempt } = useRefusal()
 
 <template>
   <p v-if="given && !given.length" class="quiet">
-    You have given nothing yet: “Give” stands beside saved leaders and lower rigs on the Shelf,
-    beside waters and plans under Days.
+    You share nothing yet. “Share” is beside saved leaders and lower rigs on the Shelf, and beside
+    waters and plans under Days.
   </p>
   <table v-else-if="given" class="ruled">
     <thead>
@@ -21,13 +21,13 @@ const { refused, attempt } = useRefusal()
         <th>To</th>
         <th>How</th>
         <th>Since</th>
-        <th><span class="unseen">Taking back</span></th>
+        <th><span class="unseen">Stop sharing</span></th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="one in given" :key="one.given_id">
         <td>
-          <b>{{ one.gone ? 'gone' : one.title }}</b>,
+          <b>{{ one.gone ? 'deleted' : one.title }}</b>,
           <span class="quiet">{{ KIND_WORDS[one.kind] }}</span>
         </td>
         <td>{{ one.to }}</td>
@@ -37,7 +37,7 @@ const { refused, attempt } = useRefusal()
           <button
             class="link"
             type="button"
-            :aria-label="`Take it back from ${one.to}: ${one.title}`"
+            :aria-label="`Stop sharing with ${one.to}: ${one.title}`"
             @click="attempt(() => acts.takeBack(one.given_id))"
           >
             take it back

@@ -72,7 +72,7 @@ const take = () =>
     </section>
     <p class="row">
       <button v-if="thing.design" class="do do--main" type="button" @click="take">
-        Put it on my bench, of my spools
+        Put it on my bench, from my spools
       </button>
       <button v-if="row.may_copy" class="do" type="button" @click="copy">
         Copy it: it is mine then

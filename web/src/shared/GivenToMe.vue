@@ -12,30 +12,30 @@ const turn = (given_id: string) => (open.value = open.value === given_id ? '' : 
 
 <template>
   <p v-if="given && !given.length" class="nothing">
-    Nothing was given to you yet. What others of your groups give you, or of your household, stands
-    here: leaders and lower rigs to tie, waters and days to fish.
+    Nothing is shared with you yet. What your groups or your household share with you appears here:
+    leaders and lower rigs to tie, waters and days to fish.
     <RouterLink to="/shared/groups">Join a group by its code</RouterLink>.
   </p>
   <ul v-else class="given">
     <li v-for="row in given" :key="row.given_id">
       <div class="row">
         <span class="grow">
-          <b>{{ row.gone ? `A ${KIND_WORDS[row.kind]} that is gone` : row.title }}</b>
+          <b>{{ row.gone ? `A ${KIND_WORDS[row.kind]} (deleted)` : row.title }}</b>
           <span class="quiet">
             {{ KIND_WORDS[row.kind] }} of {{ row.giver }}, to {{ row.may_copy ? 'copy' : 'read' }},
             since {{ dayText(row.given_at) }}
           </span>
         </span>
-        <span v-if="row.gone" class="quiet">{{ row.giver }} has it no more</span>
+        <span v-if="row.gone" class="quiet">{{ row.giver }} no longer has it</span>
         <button
           v-else
           class="do"
           type="button"
           :aria-expanded="open === row.given_id"
-          :aria-label="`Read it: ${row.title}`"
+          :aria-label="`Show it: ${row.title}`"
           @click="turn(row.given_id)"
         >
-          Read it
+          Show it
         </button>
       </div>
       <GivenThing v-if="open === row.given_id" :row="row" />

@@ -25,7 +25,7 @@ const join = () =>
   attempt(async () => {
     await acts.join(code.value)
     code.value = ''
-    notify('You are in: what is given to the group stands under Given to me.')
+    notify('You have signed up. What the group shares is under Shared with me.')
   })
 const show = (club_id: string) =>
   attempt(async () => {
@@ -37,38 +37,38 @@ const myself = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
 <template>
   <div class="groups">
     <p class="quiet">
-      In a group each sees the others’ names and what was given to the group, and nothing else.
-      <template v-if="!me.me?.hosted">Here the others of the household need none.</template>
+      In a group you see each other’s names and what is shared with the group, nothing else.
+      <template v-if="!me.me?.hosted">People on this bench don’t need one.</template>
     </p>
     <form class="row" @submit.prevent="join">
       <input
         v-model="code"
         class="pick figure"
-        aria-label="Code of a group"
+        aria-label="Group code"
         placeholder="code of a group"
         autocomplete="off"
         maxlength="20"
         required
       />
-      <button class="do" type="submit">Join it</button>
+      <button class="do" type="submit">Join</button>
     </form>
     <form class="row" @submit.prevent="make">
       <input
         v-model="title"
         class="pick"
-        aria-label="Name of a group"
+        aria-label="Name of a new group"
         placeholder="The Skarn club, my guests …"
         maxlength="80"
         required
       />
-      <button class="do" type="submit">Make a group</button>
+      <button class="do" type="submit">Create a group</button>
     </form>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <section v-for="club in clubs" :key="club.club_id" :aria-label="club.title">
       <header class="row">
         <h2 class="grow">{{ club.title }}</h2>
         <template v-if="club.mine">
-          <button class="do" type="button" @click="show(club.club_id)">A code to join by …</button>
+          <button class="do" type="button" @click="show(club.club_id)">Create a join code …</button>
           <button class="link" type="button" @click="attempt(() => acts.end(club.club_id))">
             end it
           </button>
@@ -86,7 +86,7 @@ const myself = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
         <QrPicture v-if="shown.code.qr" :svg="shown.code.qr" alt="The code, to be scanned" />
         <p>
           <b class="figure">{{ shown.code.code }}</b><br />
-          For a week, and for as many as you give it to. Another takes its place.
+          Valid for a week, for as many people as you give it to. A new code replaces it.
         </p>
       </div>
       <ul>
@@ -94,7 +94,7 @@ const myself = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
           <span class="grow">
             {{ one.name }}
             <span class="quiet">
-              {{ [one.me ? 'you' : '', one.keeps ? 'keeps it' : ''].filter(Boolean).join(', ') }}
+              {{ [one.me ? 'you' : '', one.keeps ? 'runs it' : ''].filter(Boolean).join(', ') }}
             </span>
           </span>
           <button
@@ -103,12 +103,12 @@ const myself = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
             type="button"
             @click="attempt(() => acts.leave(club.club_id, one.angler_id))"
           >
-            put {{ one.name }} out
+            remove {{ one.name }}
           </button>
         </li>
       </ul>
     </section>
-    <p v-if="clubs && !clubs.length">You are in no group yet.</p>
+    <p v-if="clubs && !clubs.length">You aren’t in a group yet.</p>
   </div>
 </template>
 

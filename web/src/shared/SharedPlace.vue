@@ -5,10 +5,10 @@ import GivenToMe from './GivenToMe.vue'
 
 /** What others have given, what one has given oneself, and the groups it is given to. */
 const PARTS = [
-  { key: '', words: 'Given to me', shows: GivenToMe },
+  { key: '', words: 'Shared with me', shows: GivenToMe },
   {
     key: 'mine',
-    words: 'Given by me',
+    words: 'Shared by me',
     shows: defineAsyncComponent(() => import('./GivenByMe.vue')),
   },
   { key: 'groups', words: 'Groups', shows: defineAsyncComponent(() => import('./GroupsPart.vue')) },
@@ -16,5 +16,5 @@ const PARTS = [
 </script>
 
 <template>
-  <PlaceParts title="Shared" base="/shared" label="What of what is shared" :parts="PARTS" />
+  <PlaceParts title="Shared" base="/shared" label="Parts of Shared" :parts="PARTS" />
 </template>

@@ -83,14 +83,14 @@ const putBack = (number: number) =>
       ),
     )
     await queries.invalidateQueries({ queryKey: ['leaders'] })
-    notify(`Revision ${number} is put back, as revision ${newest.value}.`)
+    notify(`Revision ${number} is restored as revision ${newest.value}.`)
   })
 </script>
 
 <template>
   <el-dialog
     :model-value="true"
-    :title="`${card.title}: its history`"
+    :title="`${card.title}: history`"
     width="min(860px, 96vw)"
     append-to-body
     top="6vh"
@@ -98,10 +98,10 @@ const putBack = (number: number) =>
   >
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <p v-if="rows && rows.length === 1" class="quiet">
-      Saved once. Every further save is kept here beside it.
+      Saved once. Every later save is kept here too.
     </p>
-    <p v-else class="quiet">Tick two of them to see what differs.</p>
-    <section v-if="differs && pair.length === 2" class="differs" aria-label="What differs">
+    <p v-else class="quiet">Select two to compare them.</p>
+    <section v-if="differs && pair.length === 2" class="differs" aria-label="Differences">
       <h3>From revision {{ two[0] }} to {{ two[1] }}</h3>
       <ul>
         <li v-for="words in differs.words" :key="words">{{ words }}</li>

@@ -42,10 +42,10 @@ const forget = (rig_id: string) =>
   <section class="rigs" aria-labelledby="rigs-title">
     <h2 id="rigs-title">Lower rigs</h2>
     <p class="quiet">
-      What hangs below a ring or swivel, kept by name. Select a ring on the bench to keep what is
-      below it or to swap it for one of these; the upper leader stays on the line.
+      The rig below a ring or swivel, saved by name. Select a ring on the bench to save what is
+      below it, or to swap it for one of these. The upper leader stays on the line.
     </p>
-    <p v-if="isSuccess && !rigs?.length" class="quiet">None is kept yet.</p>
+    <p v-if="isSuccess && !rigs?.length" class="quiet">None saved yet.</p>
     <ul>
       <li v-for="rig in rigs" :key="rig.rig_id">
         <div class="rig">
@@ -67,7 +67,7 @@ const forget = (rig_id: string) =>
             <button
               class="do do--plain"
               type="button"
-              :aria-label="`Give: ${rig.title}`"
+              :aria-label="`Share: ${rig.title}`"
               @click="giving.give('rig', rig.rig_id, rig.title)"
             >
               Give
@@ -75,7 +75,7 @@ const forget = (rig_id: string) =>
             <button
               class="do do--plain"
               type="button"
-              :aria-label="`Forget: ${rig.title}`"
+              :aria-label="`Delete: ${rig.title}`"
               @click="forget(rig.rig_id)"
             >
               Forget

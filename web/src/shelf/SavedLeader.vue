@@ -68,7 +68,7 @@ function keepLabels() {
       </p>
     </div>
     <p v-if="card.damaged" class="refusal">
-      Damaged. {{ card.damaged }} Nothing of it is lost, and the other leaders are untouched.
+      Damaged. {{ card.damaged }} Nothing is lost, and the other leaders are fine.
     </p>
     <MiniStrip v-else :outline="card.outline" :hung="card.hung" :longest-m="longestM" />
     <div class="card__acts">
@@ -76,10 +76,10 @@ function keepLabels() {
         v-if="card.damaged"
         class="do"
         type="button"
-        :aria-label="`Keep as a file: ${card.title}`"
+        :aria-label="`Export: ${card.title}`"
         @click="emit('keepRaw')"
       >
-        Keep as a file
+        Export
       </button>
       <template v-else>
         <button
@@ -109,7 +109,7 @@ function keepLabels() {
         <button
           class="do do--plain"
           type="button"
-          :aria-label="`Give: ${card.title}`"
+          :aria-label="`Share: ${card.title}`"
           @click="emit('give')"
         >
           Give

@@ -53,7 +53,7 @@ function picked(event: Event) {
       >
         {{ chosen.size }} as one file
       </button>
-      <button class="do" type="button" @click="picker?.click()">Take a file of leaders …</button>
+      <button class="do" type="button" @click="picker?.click()">Import leaders …</button>
       <button class="do" type="button" @click="scanning = true">Scan a code …</button>
       <input
         ref="picker"
@@ -67,7 +67,7 @@ function picked(event: Event) {
     </header>
     <div class="row seek">
       <label class="row">
-        <span class="quiet">Look for</span>
+        <span class="quiet">Search</span>
         <el-input v-model="typed" placeholder="grayling 5X, blood, estuary" clearable />
       </label>
       <template v-if="labels?.length">
@@ -109,7 +109,7 @@ function picked(event: Event) {
       <span class="quiet figure">{{ leaders.length }} of {{ total }}</span>
     </p>
     <p v-if="isSuccess && !leaders.length && narrowed" class="quiet">
-      No saved leader is like that. Take a word away, or choose “all”.
+      No saved leader matches. Remove a word, or choose “all”.
     </p>
     <p v-else-if="isSuccess && !leaders.length" class="quiet">
       Nothing saved yet. Choose a school above, put its leader on the bench, and save it there.

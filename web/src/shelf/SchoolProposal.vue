@@ -39,10 +39,10 @@ const powerWords = (value: number) =>
       <strong>{{ school.opponent }}</strong> disagrees: {{ school.objection }}
     </p>
     <div class="ask">
-      <PlainField v-model="asked.length" label="Length, if not the usual" hint="9 ft, 2.7 m" />
+      <PlainField v-model="asked.length" label="Length (empty: usual)" hint="9 ft, 2.7 m" />
       <PlainField
         v-model="asked.tippet"
-        label="Tippet, if not by the day"
+        label="Tippet (empty: by the day)"
         hint="5X, 20 lb, 0.15 mm"
       />
       <label class="power">
@@ -61,7 +61,7 @@ const powerWords = (value: number) =>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <template v-else-if="proposal">
       <MiniStrip :outline="proposal.outline" :hung="proposal.hung" :longest-m="longest" />
-      <ol class="recipe" aria-label="How it is tied, from the line down">
+      <ol class="recipe" aria-label="How to tie it, from the line down">
         <li v-for="(line, number) in proposal.recipe.lines" :key="number">
           <span class="quiet">{{ line.joint }}</span>
           <span
@@ -81,7 +81,7 @@ const powerWords = (value: number) =>
       <ul class="reasons">
         <li v-for="reason in proposal.reasons" :key="reason">{{ reason }}</li>
         <li v-if="proposal.buys.length" class="short">
-          To buy first, the shelf alone makes no such leader: {{ proposal.buys.join(', ') }}.
+          Your shelf can’t make this leader. Buy first: {{ proposal.buys.join(', ') }}.
         </li>
         <li v-for="short in proposal.shortfalls" :key="short.piece" class="short">
           The shelf lacks {{ short.wanted }} for piece {{ short.piece + 1 }}; nearest is

@@ -17,8 +17,7 @@ const router = useRouter()
 const { situation, sentence, isUsual, notYet } = useDayAtHand()
 const forWhat = computed(
   () =>
-    sentence.value ||
-    (isUsual.value ? 'It is for a usual day with your first rod, line and fly.' : ''),
+    sentence.value || (isUsual.value ? 'For a typical day with your first rod, line and fly.' : ''),
 )
 
 async function putOnBench(leader: Leader, title: string) {
@@ -41,9 +40,9 @@ const fromNothing = () =>
     <h1>Shelf</h1>
     <section class="schools" aria-labelledby="schools-title">
       <div class="row">
-        <h2 id="schools-title">Which school today</h2>
+        <h2 id="schools-title">Which school today?</h2>
         <span class="grow" />
-        <DoOrWhyNot :why-not="notYet" @act="fromNothing">Build from nothing</DoOrWhyNot>
+        <DoOrWhyNot :why-not="notYet" @act="fromNothing">Build by hand</DoOrWhyNot>
       </div>
       <p class="quiet schools__day">
         Each is built from the spools you own, cast with your stroke and fished. {{ forWhat }} The

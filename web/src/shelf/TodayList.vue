@@ -93,7 +93,7 @@ function put() {
     <div v-if="school && situation" class="chosen scrolls">
       <h3>{{ school.title }}</h3>
       <p v-if="card?.leader && card.group === 'would do'" class="with">
-        {{ card.words }} Then it is right in all: {{ card.facts }}.
+        {{ card.words }} Then everything is right: {{ card.facts }}.
         <button class="do do--main" type="button" @click="put">Put this one on the bench</button>
       </p>
       <p v-else-if="card?.group === 'not for this'" class="poor">{{ card.words }}</p>

@@ -22,12 +22,12 @@ function begin() {
   <section v-if="anglers.isFirst" class="first" aria-labelledby="first-title">
     <h2 id="first-title">{{ short ? 'This is a demo.' : 'Whose bench is it?' }}</h2>
     <p v-if="!short">
-      What you see is a demo: made-up anglers of the Skarn valley, their spools and leaders. Look
-      round in it, or begin with what is yours; both are kept apart.
+      This is a demo: made-up anglers of the Skarn valley, their spools and leaders. Look around, or
+      start with your own things. The two are kept separate.
     </p>
     <form class="row" @submit.prevent="begin">
       <button class="do" type="button" @click="anglers.begun = true">
-        {{ short ? 'Look round' : 'Look round in the demo' }}
+        {{ short ? 'Look around' : 'Look around the demo' }}
       </button>
       <template v-if="!short">
         <span class="quiet">or</span>
@@ -38,7 +38,7 @@ function begin() {
           placeholder="Your name, if you like"
         />
       </template>
-      <button class="do do--main" type="submit">Begin with mine</button>
+      <button class="do do--main" type="submit">Start with mine</button>
     </form>
   </section>
 </template>

@@ -15,25 +15,25 @@ const set = () =>
   attempt(async () => {
     const locked = await anglers.setCode(code.value, now.value)
     code.value = now.value = ''
-    notify(locked ? 'From now on it is asked for.' : 'No code is asked for any more.')
+    notify(locked ? 'The code is set.' : 'The code is removed.')
   })
 </script>
 
 <template>
   <FoldedForm
-    :title="here.locked ? 'Another code, or none …' : 'Keep these things by a code …'"
+    :title="here.locked ? 'Change or remove the code …' : 'Protect these things with a code …'"
     @send="set"
   >
     <template #words>
-      It is asked of whoever wants to bring the things of {{ here.name }} to the front. It keeps
-      honest people apart, not a thief who has the machine.
+      Anyone who wants to switch to {{ here.name }} must enter it. It keeps honest people apart; it
+      doesn’t stop a thief who has the machine.
     </template>
     <label v-if="here.locked">
-      <span class="quiet">The code now</span>
+      <span class="quiet">Current code</span>
       <input v-model="now" class="pick" type="password" autocomplete="off" maxlength="40" />
     </label>
     <label>
-      <span class="quiet">{{ here.locked ? 'The new one (empty: none)' : 'The code' }}</span>
+      <span class="quiet">{{ here.locked ? 'New code (empty: none)' : 'Code' }}</span>
       <input v-model="code" class="pick" type="password" autocomplete="off" maxlength="40" />
     </label>
     <button class="do" type="submit">{{ here.locked && !code ? 'Ask for none' : 'Set it' }}</button>

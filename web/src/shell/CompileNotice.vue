@@ -20,7 +20,7 @@ const { pause } = useTimeoutPoll(
   <p v-if="state && !state.ready && state.compiled < 1" class="compiling" role="status">
     <strong>The simulations are being compiled for this machine, once.</strong>
     <progress :value="state.compiled" max="1" aria-label="Compiled" />
-    Casts and drifts follow when it is done, in half a minute or so.
+    Casts and drifts will be ready in about half a minute.
   </p>
 </template>
 

@@ -8,7 +8,7 @@ import { notify } from './notify'
 
 type Card = Schemas['DamagedCard']
 
-/** What cannot be read any more of the kinds named, or of all: told, and given out as it is. */
+/** Damaged data any more of the kinds named, or of all: told, and given out as it is. */
 const props = defineProps<{ kinds?: Card['kind'][] }>()
 const { data: all } = useQuery({
   queryKey: ['damaged'],
@@ -27,9 +27,9 @@ function keep({ kind, row_id }: Card) {
 </script>
 
 <template>
-  <section v-if="rows.length" class="damaged refusal" aria-label="What cannot be read">
+  <section v-if="rows.length" class="damaged refusal" aria-label="Damaged data">
     <p v-for="row in rows" :key="row.row_id">
-      <strong>{{ row.title || row.kind }}</strong> is damaged. {{ row.why }} Nothing of it is lost.
+      <strong>{{ row.title || row.kind }}</strong> is damaged. {{ row.why }} Nothing is lost.
       <button class="do" type="button" @click="keep(row)">Keep it as a file</button>
     </p>
   </section>

@@ -19,12 +19,12 @@ function forget() {
   <FoldedForm :title="title" @send="forget">
     <template #words>
       <slot>
-        Everything that <strong>{{ name }}</strong> has goes at once and for good: keep a file of it
-        first, if in doubt. What others have here stays. Backups keep it for two weeks more.
+        Everything that <strong>{{ name }}</strong> has is deleted at once and for good. If in
+        doubt, export it first. Other anglers’ things stay. Backups keep it for two more weeks.
       </slot>
     </template>
     <label>
-      <span class="quiet">To do it, type {{ name }}</span>
+      <span class="quiet">To confirm, type {{ name }}</span>
       <input v-model="typed" class="pick" autocomplete="off" maxlength="80" required />
     </label>
     <button class="do do--grave" type="submit" :disabled="busy || !typed.trim()">

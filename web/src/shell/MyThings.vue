@@ -65,29 +65,29 @@ function chosen(event: Event) {
 <template>
   <el-dialog v-model="open" title="My things" width="min(560px, 94vw)" append-to-body>
     <p>
-      In front is what <strong>{{ whose?.name ?? '…' }}</strong> has: spools, tackle, leaders with
-      all their revisions, waters, planned days and what happened on them, landings, practice and
-      pull tests.
+      You are working with what <strong>{{ whose?.name ?? '…' }}</strong> has: spools, tackle,
+      leaders with all their revisions, waters, planned days and what happened on them, landings,
+      practice and pull tests.
     </p>
     <div class="acts">
       <button class="do do--main" type="button" :disabled="busy" @click="keep">
-        Keep everything as a file
+        Export everything
       </button>
-      <p class="quiet">One open file (JSON), to put away or to take to another bench.</p>
+      <p class="quiet">One open file (JSON), to archive or to move to another bench.</p>
       <a class="do" href="/api/v1/photos/files/log.zip" download>The log with its photos</a>
       <p class="quiet">
-        Photos are files of their own (zip). Bring them back under Days, What happened, after the
-        file of everything.
+        Photos are separate files (zip). Import them under Days, What happened, after the export of
+        everything.
       </p>
       <button class="do" type="button" :disabled="busy" @click="picker?.click()">
-        Bring a file back …
+        Import a file …
       </button>
-      <p class="quiet">It comes to the front. What is there now is kept behind it, untouched.</p>
+      <p class="quiet">It replaces what you see. What is there now is kept, untouched.</p>
       <template v-if="whose?.others">
         <button class="do" type="button" :disabled="busy" @click="goBack">
           Go back to what was there before
         </button>
-        <p class="quiet">The two change places, as often as you like.</p>
+        <p class="quiet">You can switch between the two as often as you like.</p>
       </template>
     </div>
     <input
@@ -95,7 +95,7 @@ function chosen(event: Event) {
       type="file"
       accept=".json,application/json"
       class="unseen"
-      aria-label="File of everything to bring back"
+      aria-label="Export file to import"
       @change="chosen"
     />
     <p v-if="trouble" class="refusal" role="alert">{{ trouble }}</p>
@@ -105,7 +105,7 @@ function chosen(event: Event) {
     <PhonesPart />
     <ForgetPart v-if="whose" :name="whose.name" :busy="busy" @forget="forget" />
     <p class="quiet">
-      Besides, a backup is made each day and kept for two weeks. ./start --restore brings one back.
+      A backup is also made every day and kept for two weeks. Restore one with ./start --restore.
     </p>
   </el-dialog>
 </template>

@@ -10,13 +10,13 @@ defineProps<{ code: Schemas['PairingCode'] }>()
   <figure v-if="code.authority_qr">
     <QrPicture :svg="code.authority_qr" alt="Code of the address of the authority" />
     <figcaption>
-      First, once: scan this, and install what comes as a certificate that the phone trusts.
+      First, once: scan this, and install it as a trusted certificate on the phone.
     </figcaption>
   </figure>
   <figure>
     <QrPicture :svg="code.qr" alt="Code that pairs one phone" />
     <figcaption>
-      <slot /> code <b class="figure">{{ code.code }}</b>, good for
+      <slot /> code <b class="figure">{{ code.code }}</b>, valid for
       <slot name="time">{{ code.minutes }} minutes</slot> and one phone.
     </figcaption>
   </figure>

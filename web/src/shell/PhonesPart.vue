@@ -45,7 +45,7 @@ const revoke = (phone_id: string) =>
           {{ one.name }}
           <span class="quiet">
             paired {{ dayText(one.paired_at) }},
-            {{ one.revoked ? 'revoked' : `seen ${dayText(one.seen_at)}`
+            {{ one.revoked ? 'removed' : `seen ${dayText(one.seen_at)}`
             }}<template v-if="one.day">, a guest's for “{{ one.day }}” only</template>
           </span>
         </span>
@@ -53,7 +53,7 @@ const revoke = (phone_id: string) =>
           v-if="!one.revoked"
           class="link"
           type="button"
-          :aria-label="`Revoke ${one.name}`"
+          :aria-label="`Remove ${one.name}`"
           @click="revoke(one.phone_id)"
         >
           revoke

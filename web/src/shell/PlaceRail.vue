@@ -95,7 +95,7 @@ function turnTheme() {
       <button
         class="rail__small rail__who"
         type="button"
-        :title="`In front: ${anglers.front?.name ?? ''}`"
+        :title="`Current angler: ${anglers.front?.name ?? ''}`"
         @click="anglers.open = true"
       >
         {{ anglers.front?.demo ? 'Demo' : (anglers.front?.name ?? '…') }}

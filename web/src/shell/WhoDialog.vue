@@ -19,13 +19,13 @@ const hasDemo = computed(() => anglers.here.some((one) => one.demo))
 <template>
   <el-dialog
     v-model="anglers.open"
-    title="Show whose things are shown"
+    title="Whose bench is this?"
     width="min(560px, 94vw)"
     append-to-body
   >
     <p class="quiet">
-      Spools, tackle, leaders and all that was learnt belong to one angler. Only what is in front is
-      used for what is proposed; the others’ things stay as they are.
+      Spools, tackle, leaders and everything learnt belong to one angler. Proposals use only the
+      current angler’s things; the others’ stay as they are.
     </p>
     <ul class="who">
       <li v-for="one in anglers.here" :key="one.angler_id">
@@ -46,12 +46,12 @@ const hasDemo = computed(() => anglers.here.some((one) => one.demo))
             maxlength="40"
             required
           />
-          <button class="do" type="submit">Go to {{ one.demo ? 'the demo' : one.name }}</button>
+          <button class="do" type="submit">Switch to {{ one.demo ? 'the demo' : one.name }}</button>
         </form>
       </li>
       <li v-if="!hasDemo">
-        <span><b>The demo</b> <span class="quiet">made up, to look round</span></span>
-        <button class="do" type="button" @click="attempt(anglers.toDemo)">Look round in it</button>
+        <span><b>The demo</b> <span class="quiet">made up, to look around</span></span>
+        <button class="do" type="button" @click="attempt(anglers.toDemo)">Look around</button>
       </li>
     </ul>
     <CodePart v-if="!me.me?.hosted && anglers.front && !anglers.front.demo" :here="anglers.front" />
@@ -62,7 +62,7 @@ const hasDemo = computed(() => anglers.here.some((one) => one.demo))
         aria-label="Name of another angler"
         placeholder="Name, if you like"
       />
-      <button class="do" type="submit">Begin with an empty shelf</button>
+      <button class="do" type="submit">Start with an empty shelf</button>
     </form>
   </el-dialog>
 </template>

@@ -36,12 +36,12 @@ const print = () => window.print()
       <button class="do" type="button" :disabled="!list?.rows.length" @click="keep">As CSV</button>
     </header>
     <p class="quiet buy__for">
-      <template v-if="batch">Counts what is to be tied: {{ batch }}.</template>
+      <template v-if="batch">Includes the batch: {{ batch }}.</template>
       <template v-else
-        >Say under <RouterLink to="/tie">Tie</RouterLink> how many you want to tie next, and what
-        they lack stands here too.</template
+        >Say under <RouterLink to="/tie">Tie</RouterLink> how many you want to tie next, and what is
+        missing appears here too.</template
       >
-      A spool is low when less than three of the largest pieces you took of it are left.
+      A spool is low when it has less than three of your largest pieces left.
     </p>
     <p v-if="list" class="buy__words" role="status">{{ list.words }}</p>
     <ul>

@@ -58,7 +58,7 @@ const takeOut = (tackle_id: string) =>
       None yet: type one above.
     </p>
     <p v-else-if="rows && !shown.some((row) => row.kind === group.kind)" class="quiet">
-      None of them is like that.
+      None matches.
     </p>
     <ul>
       <li v-for="row in shown.filter((one) => one.kind === group.kind)" :key="row.tackle_id">
@@ -67,11 +67,11 @@ const takeOut = (tackle_id: string) =>
             id="kit-line"
             v-model="editing.text"
             class="figure"
-            :aria-label="editing.instead ? `${row.title}, as it is said` : 'Another, as it is said'"
+            :aria-label="editing.instead ? `${row.title}, as text` : 'Add another, as text'"
             @keydown.esc="editing = null"
           />
           <button class="do do--main" type="submit">Keep</button>
-          <button class="do" type="button" @click="editing = null">Leave it</button>
+          <button class="do" type="button" @click="editing = null">Cancel</button>
           <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
         </form>
         <template v-else>
@@ -102,7 +102,7 @@ const takeOut = (tackle_id: string) =>
               v-if="row.text"
               class="link"
               type="button"
-              :aria-label="`Another like it: ${row.title}`"
+              :aria-label="`Add a similar one: ${row.title}`"
               @click="edit(row, true)"
             >
               another like it

@@ -29,7 +29,7 @@ const changes = (line: Schemas['LedgerLine']) =>
 <template>
   <div class="ledger">
     <p v-if="page && !page.total" class="quiet">
-      Nothing yet. What you tie, renew or lose is noted here, and taken off its spools.
+      Nothing yet. What you tie, renew or lose is recorded here and taken off its spools.
     </p>
     <p v-if="page?.cost" class="quiet">{{ page.cost }}</p>
     <ol v-if="page?.total">

@@ -4,10 +4,10 @@ import LedgerList from './LedgerList.vue'
 
 <template>
   <section aria-labelledby="ledger-title">
-    <h2 id="ledger-title">List what came on and off the spools</h2>
+    <h2 id="ledger-title">What came on and off the spools</h2>
     <p class="quiet">
-      Cut lengths with what the knots take of them, by your own hand. Nothing is ever wiped out: an
-      act is undone by another, and “Left on it” in a spool’s form is the count that sets it right.
+      Cut lengths include what your knots use. Nothing is ever erased: an entry is undone by
+      another, and “Left on it” in a spool’s form corrects the count.
     </p>
     <LedgerList />
   </section>

@@ -65,9 +65,9 @@ const packetOpen = computed({
   <div>
     <header class="row">
       <p class="quiet grow owned__words">
-        Each disc is a spool: the thicker its ring, the more is left on it; a dashed ring says that
-        it is low. Leaders are built from these; a strength without a label, or a thickness (≈) with
-        nothing else, is the usual for the material.
+        Each disc is a spool: the thicker its ring, the more is left; a dashed ring means it is low.
+        Leaders are built from these. A strength without a label, or a diameter marked ≈, is typical
+        for the material.
       </p>
       <button class="do" type="button" @click="editing = { form: 'packet', row: null }">
         Add knotless tapers
@@ -79,18 +79,18 @@ const packetOpen = computed({
     <SayOwned :begins="isSuccess && !stock?.length" />
     <div v-if="stock" class="seek">
       <label class="row">
-        <span class="quiet">Look for</span>
+        <span class="quiet">Search</span>
         <el-input v-model="sought" placeholder="5X, fluorocarbon, stiff .01" clearable />
       </label>
       <label><input v-model="lowOnly" type="checkbox" /> low</label>
       <label><input v-model="renewOnly" type="checkbox" /> to be seen to</label>
       <span v-if="narrowed && !shelves.length && !packets.length" role="status"
-        >Nothing on the shelf is like that.</span
+        >Nothing on the shelf matches.</span
       >
     </div>
     <DamagedRows :kinds="['spool']" />
     <p v-if="isSuccess && !stock?.length">
-      The shelf is empty: type what you own above, or begin with one of the shelves.
+      The shelf is empty. Type what you own above, or start with one of the starter shelves.
     </p>
     <section v-for="shelf in shelves" :key="shelf.key" class="shelf">
       <h2>

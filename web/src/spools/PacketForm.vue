@@ -71,22 +71,18 @@ const save = () =>
     <CountField v-model="form.count" label="How many" :min="0" :max="500" />
     <PlainField v-model="form.sold_as" class="whole" label="As it is sold" hint="9 ft 5X" />
     <p class="whole quiet">
-      That is enough: butt, taper and tip are then taken as 60 : 20 : 20 and marked ≈. Or give them
-      as measured.
+      That is enough: butt, taper and tip are assumed to be 60 : 20 : 20 and marked ≈. Or enter
+      measured lengths.
     </p>
     <PlainField v-model="form.butt" label="Butt" hint=".021 or 0.53 mm" />
-    <PlainField v-model="form.butt_length" label="Level butt, how long" hint="3 ft" />
+    <PlainField v-model="form.butt_length" label="Length of the level butt" hint="3 ft" />
     <PlainField v-model="form.tip" label="Tip" hint="4X or .007" />
-    <PlainField v-model="form.tip_length" label="Level tip, how long" hint="2 ft" />
-    <PlainField v-model="form.taper_length" label="Taper between, how long" hint="4 ft" />
+    <PlainField v-model="form.tip_length" label="Length of the level tip" hint="2 ft" />
+    <PlainField v-model="form.taper_length" label="Length of the taper between" hint="4 ft" />
     <PlainField v-model="form.strength" label="Label strength of the tip" hint="6 lb" />
-    <PlainField v-model="form.title" label="Name (or leave it to us)" />
+    <PlainField v-model="form.title" label="Name (optional)" />
     <PlainField v-model="form.bought" day label="Bought on, if known" />
     <PlainField v-model="form.paid" label="Paid, if known" hint="12.60" />
-    <PlainField
-      v-model="form.paid_for"
-      label="For how many (empty: as many as there are)"
-      hint="3"
-    />
+    <PlainField v-model="form.paid_for" label="For how many (empty: all)" hint="3" />
   </ShelfDialog>
 </template>

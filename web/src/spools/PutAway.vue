@@ -40,7 +40,7 @@ const putBack = (row: { id: string; spool: boolean }) =>
 
 <template>
   <details v-if="rows?.length" class="away">
-    <summary>Put away: {{ rows.length }}, still known to the leaders tied of them</summary>
+    <summary>Put away: {{ rows.length }}, still used by saved leaders</summary>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <ul>
       <li v-for="row in rows" :key="row.id">

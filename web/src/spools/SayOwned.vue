@@ -55,12 +55,12 @@ async function keep() {
 
 <template>
   <form class="say" aria-labelledby="say-owned" @submit.prevent="keep">
-    <h2 id="say-owned">Type what you own, as you would say it</h2>
+    <h2 id="say-owned">Type what you own, in your own words</h2>
     <p class="quiet">
-      One thing a line: spools, tapers, rods, lines, flies. A list or a table can be pasted.
+      One item per line: spools, tapers, rods, lines, flies. You can paste a list or a table.
     </p>
     <details v-if="starters?.length" :open="begins">
-      <summary>Begin with what many have, and take out what you have not</summary>
+      <summary>Start with a typical shelf, and remove what you don’t own</summary>
       <div class="row say__starters">
         <button
           v-for="starter in starters"
@@ -79,7 +79,7 @@ async function keep() {
         class="figure"
         :rows="Math.max(begins ? 4 : 2, Math.min(20, text.split('\n').length + 1))"
         :placeholder="begins ? EXAMPLE : '5X fluoro 30 m'"
-        aria-label="What you own, one thing a line"
+        aria-label="What you own, one item per line"
         spellcheck="false"
       />
       <ol v-if="shown.length" class="say__rows" aria-label="How it is read">
@@ -88,7 +88,7 @@ async function keep() {
           <span v-if="row.kind">
             <b>{{ row.title }}</b> <small>{{ KINDS[row.kind] }}</small> {{ row.said.join(', ')
             }}<template v-if="row.presumed.length">; </template>
-            <em v-if="row.presumed.length">presumed: {{ row.presumed.join(', ') }}</em>
+            <em v-if="row.presumed.length">assumed: {{ row.presumed.join(', ') }}</em>
           </span>
           <span v-else role="note"
             ><b>{{ row.what }}</b> {{ row.hint }}</span
@@ -103,13 +103,13 @@ async function keep() {
         Put on the shelf
       </button>
       <span class="quiet" role="status">
-        <template v-if="!text.trim()">Nothing is typed yet.</template>
+        <template v-if="!text.trim()">Nothing typed yet.</template>
         <template v-else-if="odd"
           >{{ odd }} {{ odd === 1 ? 'line is' : 'lines are' }} not understood: correct or take
           {{ odd === 1 ? 'it' : 'them' }} out.</template
         >
         <template v-else-if="shown.length"
-          >All {{ shown.length }} understood. What is presumed can be typed into the line.</template
+          >All {{ shown.length }} understood. You can type assumed values into the line.</template
         >
       </span>
     </div>

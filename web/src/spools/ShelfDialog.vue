@@ -16,7 +16,7 @@ const emit = defineEmits<{ save: []; remove: []; another: [] }>()
       <div class="row whole">
         <button class="do do--main" type="submit">{{ row ? 'Keep' : 'Put on the shelf' }}</button>
         <template v-if="row">
-          <button class="do" type="button" @click="emit('another')">Another like it</button>
+          <button class="do" type="button" @click="emit('another')">Add a similar one</button>
           <button class="do" type="button" @click="emit('remove')">Take off the shelf</button>
         </template>
       </div>

@@ -75,7 +75,7 @@ const save = () =>
     />
     <PlainField v-model="form.left" label="Left on it" hint="25 yd or 25 m" />
     <PlainField v-model="form.strength" label="Label strength" hint="30 lb or 14 kg" />
-    <PlainField v-model="form.title" label="Name (or leave it to us)" />
+    <PlainField v-model="form.title" label="Name (optional)" />
     <PlainField v-model="form.bought" day label="Bought on, if known" />
     <PlainField v-model="form.paid" label="Paid, if known" hint="6.50" />
     <PlainField v-model="form.paid_for" label="For how much (empty: what is on it)" hint="30 m" />

@@ -63,7 +63,7 @@ const putTogether = (other: string) =>
       answered(api.POST('/api/v1/stock/{spool_id}/ends', { params: { path, header }, body })),
     )
     await ledger.moved()
-    notify(`Put together: ${made.left} on ${made.title}. Undo it under “Come and gone”.`)
+    notify(`Put together: ${made.left} on ${made.title}. Undo it under “History”.`)
     emit('merged')
   })
 </script>
@@ -89,19 +89,14 @@ const putTogether = (other: string) =>
         :placeholder="row.form === 'packet' ? '1' : settings.units === 'metric' ? '60 cm' : '2 ft'"
       />
       <PickOne v-model="why" class="more__why" label="Why" :options="WHYS" />
-      <input
-        v-model="words"
-        class="pick more__words"
-        aria-label="Words to it"
-        placeholder="words to it"
-      />
+      <input v-model="words" class="pick more__words" aria-label="Note" placeholder="words to it" />
       <button class="do" type="submit" :disabled="!amount.trim()">Take it off</button>
     </form>
     <p v-if="others.length" class="row">
-      <span class="quiet">Another end of the same?</span>
+      <span class="quiet">Another spool of the same?</span>
       <StockPick
         class="more__other"
-        label="Put this one’s rest on it"
+        label="Combine with this one"
         :rows="others"
         :model-value="''"
         placeholder="put its rest on this one"
@@ -117,7 +112,7 @@ const putTogether = (other: string) =>
         </li>
       </ul>
     </template>
-    <h3>Come and gone</h3>
+    <h3>History</h3>
     <LedgerList :spool-id="row.spool_id" :most="5" />
   </section>
 </template>

@@ -13,7 +13,7 @@ const PARTS = [
   },
   {
     key: 'ledger',
-    words: 'Come and gone',
+    words: 'History',
     shows: defineAsyncComponent(() => import('./LedgerPart.vue')),
   },
   { key: 'buy', words: 'To buy', shows: defineAsyncComponent(() => import('./BuyPart.vue')) },
@@ -21,5 +21,5 @@ const PARTS = [
 </script>
 
 <template>
-  <PlaceParts title="Spools" base="/spools" label="What of the spools" :parts="PARTS" />
+  <PlaceParts title="Spools" base="/spools" label="Parts of Spools" :parts="PARTS" />
 </template>

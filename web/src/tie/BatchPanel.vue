@@ -42,7 +42,7 @@ async function allTied() {
 <template>
   <section class="batch" aria-labelledby="batch-title">
     <div class="row">
-      <h2 id="batch-title" class="grow">A batch at one sitting</h2>
+      <h2 id="batch-title" class="grow">A batch in one sitting</h2>
       <CardPrinter :wanted="wanted" />
     </div>
     <div class="batch__body">
@@ -104,7 +104,7 @@ async function allTied() {
           <RouterLink class="do" to="/spools/buy">What to buy for it</RouterLink>
         </p>
       </div>
-      <p v-else class="quiet">Say how many, and see what the spools give.</p>
+      <p v-else class="quiet">Enter how many, and see whether the spools are enough.</p>
     </div>
   </section>
 </template>

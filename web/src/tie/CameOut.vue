@@ -80,7 +80,7 @@ onMounted(workOut)
 </script>
 
 <template>
-  <section aria-label="As it came out">
+  <section aria-label="As tied">
     <h1>Tied</h1>
     <p v-if="trouble" class="refusal" role="alert">
       {{ trouble }}
@@ -106,16 +106,16 @@ onMounted(workOut)
         </tbody>
       </table>
       <p class="quiet">
-        Turnover is cast anew on the bench. Kept, the true lengths replace the planned ones there;
-        the plan stays behind as the ghost, and Undo brings it back.
+        Turnover is computed again on the bench. If you keep the true lengths, they replace the
+        planned ones there; the plan stays as the ghost, and Undo brings it back.
       </p>
       <div class="row">
         <button class="do do--main" type="button" @click="keep">Keep the true lengths</button>
-        <button class="do" type="button" @click="leave">Leave the design as it was</button>
+        <button class="do" type="button" @click="leave">Keep the design</button>
         <label><input v-model="takes" type="checkbox" /> Take it off the spools</label>
       </div>
     </template>
-    <p v-else class="quiet" role="status">Working out what came of it …</p>
+    <p v-else class="quiet" role="status">Computing the result …</p>
   </section>
 </template>
 

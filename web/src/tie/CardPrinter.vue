@@ -26,7 +26,7 @@ function onPaper(card: [Paper, string], sheet: [Paper, string], four: Paper, lab
   const row: [Paper, More, string][] = [
     [card[0], '', `A card each, ${card[1]}`],
     [sheet[0], '', `A sheet each, ${sheet[1]}`],
-    [card[0], 'depths', `A card each with its depth table, ${card[1]}`],
+    [card[0], 'depths', `A card each with depth table, ${card[1]}`],
     [sheet[0], 'depths', `A sheet each with its depth table, ${sheet[1]}`],
     [card[0], 'chain', `A card each with the chain from the reel, ${card[1]}`],
     [card[0], 'code', `A card each with a code to share on its back, ${card[1]}`],

@@ -17,7 +17,7 @@ const parts = computed(() => [
     const from = pieces.value - i
     return option(
       String(from - 1),
-      i === 0 ? `piece ${from} anew, the tippet` : `pieces ${from} to ${pieces.value} anew`,
+      i === 0 ? `a new piece ${from}, the tippet` : `new pieces ${from} to ${pieces.value}`,
     )
   }),
 ])

@@ -62,7 +62,7 @@ watch(
       <button class="do do--plain" type="button" @click="startAgain">Start again</button>
       <p class="figure" role="status">{{ done ? 'done' : `${at + 1} of ${count}` }}</p>
     </header>
-    <progress :value="at" :max="count" aria-label="How far the work is" />
+    <progress :value="at" :max="count" aria-label="Progress" />
     <CameOut
       v-if="done"
       class="now__step"
@@ -104,7 +104,7 @@ watch(
         Done, next →
       </button>
     </footer>
-    <p class="quiet now__keys">Space or → goes on, ← goes back, Esc leaves. Your place is kept.</p>
+    <p class="quiet now__keys">Space or → next, ← back, Esc closes. Your place is kept.</p>
   </div>
   <EmptyBench v-else-if="bench.ready" />
 </template>

@@ -24,7 +24,7 @@ const work = computed(() => bench.evaluation?.work)
           {{ bench.evaluation.length.text }} in {{ bench.evaluation.pieces.length }}
           {{ bench.evaluation.pieces.length === 1 ? 'piece' : 'pieces' }}
           <span v-if="bench.changedSinceSaved" class="screen-only">
-            · as it stands on the bench, not saved
+            · as on the bench, not saved
           </span>
         </p>
       </div>
@@ -46,7 +46,7 @@ const work = computed(() => bench.evaluation?.work)
         <TyerLine class="screen-only" />
         <TakeOff class="screen-only" />
         <p v-if="bench.design.notes" class="tie__notes">{{ bench.design.notes }}</p>
-        <section class="cautions" aria-label="Take care">
+        <section class="cautions" aria-label="Hazards">
           <p v-for="caution in work.cautions" :key="caution">{{ caution }}</p>
         </section>
       </section>

@@ -136,7 +136,7 @@ const told = () =>
       </select>
     </label>
     <label v-if="asks('words')">
-      <span class="quiet">In your words</span>
+      <span class="quiet">Note</span>
       <textarea v-model="detail.words" class="field" rows="2" maxlength="1000" />
     </label>
     <label v-if="asks('photo')" class="tap photo">

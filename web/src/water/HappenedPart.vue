@@ -41,7 +41,7 @@ function more(detail: Detail) {
 </script>
 
 <template>
-  <section class="part" aria-label="List events">
+  <section class="part" aria-label="What happened">
     <EventDetail
       v-if="open && openKind"
       :key="open.event_id"

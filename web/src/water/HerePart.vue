@@ -100,7 +100,7 @@ function move(event: Event) {
       <h2>The other flies on this rig</h2>
       <p v-for="line in stop.flies" :key="line">{{ line }}</p>
     </template>
-    <h2>To mind</h2>
+    <h2>Keep in mind</h2>
     <p v-for="line in stop.cautions" :key="line" class="warn">{{ line }}</p>
     <p>{{ stop.rules || pack.rules }}</p>
     <p v-for="line in pack.cautions" :key="line">{{ line }}</p>

@@ -16,7 +16,7 @@ interface Kept {
 const stores: Record<string, UseStore> = {}
 const store = (name: string) => (stores[name] ??= createStore(`nine-knots-water-${name}`, name))
 
-/** Keeps a day as it was packed at that time; empty where the time isn't known. */
+/** Keeps a day as it was packed at that time; empty where the time isn’t known. */
 export async function keepPack(pack: DayPack, packedAt = '') {
   await set(pack.plan_id, plain(pack), store('packs'))
   await set(pack.plan_id, packedAt, store('packed-at'))

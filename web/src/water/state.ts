@@ -43,7 +43,7 @@ export function standing(events: DayEvent[]): DayEvent[] {
 }
 
 /**
- * How many things the bench doesn't know yet. An event that was told in more detail is one thing, one
+ * How many things the bench doesn’t know yet. An event that was told in more detail is one thing, one
  * that was undone before it was sent is none, and a photo goes with its event.
  */
 export function unsentCount(

@@ -9,7 +9,7 @@ const emit = defineEmits<{ stop: []; again: [] }>()
 <template>
   <JobProgress v-if="share !== null" :share="share" :words="words" @stop="emit('stop')" />
   <p v-else-if="stopped" class="quiet" role="status">
-    Stopped. <button class="do" type="button" @click="emit('again')">Work it out after all</button>
+    Stopped. <button class="do" type="button" @click="emit('again')">Compute it anyway</button>
   </p>
   <p v-if="refused" class="refusal" role="status">{{ refused }}</p>
   <slot v-else />

@@ -46,8 +46,8 @@ const shown = computed(() => (known.value ? picked.value : (props.otherwise ?? '
     :model-value="shown"
     :filter-method="(text: string) => (sought = text)"
     :placeholder="placeholder ?? 'Type: 5X, fluorocarbon …'"
-    no-match-text="Nothing on the shelf is like that."
-    no-data-text="Nothing on the shelf is like that."
+    no-match-text="Nothing on the shelf matches."
+    no-data-text="Nothing on the shelf matches."
     @visible-change="sought = ''"
     @change="(id: string) => (picked = id)"
   >

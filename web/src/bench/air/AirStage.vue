@@ -26,10 +26,10 @@ const player = usePlayer(
     <AirControls :player="player" :playable="reel !== null" />
     <StrokeRow />
     <p v-if="cast.refused" class="refusal" role="alert">{{ cast.refused }}</p>
-    <p v-else-if="!cast.reading" class="quiet" role="status">Working out the cast …</p>
+    <p v-else-if="!cast.reading" class="quiet" role="status">Computing the cast …</p>
     <p v-else-if="!reel" class="quiet">
-      Mono is thrown by its fly, not by a line: it is weighed, and no loop is drawn. The cord at the
-      right says what comes of it.
+      The fly pulls the mono out, not a line, so there is no loop to draw. The verdict shows the
+      result.
     </p>
     <div
       v-else
@@ -53,8 +53,8 @@ const player = usePlayer(
     <p v-if="cast.reading?.lift" class="quiet">Before the next cast: {{ cast.reading.lift }}</p>
     <OwnCast v-if="reel" />
     <p class="quiet air__limits">
-      A straight overhead cast in one plane, without shooting line or coil memory. What a stroke has
-      to spare hangs most on the fly's resistance in the air and on your own line speed.
+      A straight overhead cast in one plane, without shooting line or coil memory. The margin
+      depends most on the fly's air resistance and on your own line speed.
     </p>
   </section>
 </template>

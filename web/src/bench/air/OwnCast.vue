@@ -7,7 +7,7 @@ import { useOwnCast, type Landed } from './useOwnCast'
 const { own, busy, tell, forget } = useOwnCast()
 const LANDINGS: { landed: Landed; words: string }[] = [
   { landed: 'piled up', words: 'It piled up' },
-  { landed: 'soft', words: 'It fell soft' },
+  { landed: 'soft', words: 'It landed softly' },
   { landed: 'straight', words: 'It lay straight' },
   { landed: 'slammed', words: 'It slammed' },
 ]
@@ -16,7 +16,7 @@ const LANDINGS: { landed: Landed; words: string }[] = [
 <template>
   <section v-if="own" class="own" aria-label="Your own cast">
     <div class="row own__ask">
-      <span>Thrown like this on the water, how did it land?</span>
+      <span>Cast like this on the water, how did it land?</span>
       <button
         v-for="one in LANDINGS"
         :key="one.landed"
@@ -32,8 +32,8 @@ const LANDINGS: { landed: Landed; words: string }[] = [
       <summary>{{ own.reading.words }}</summary>
       <OwnFigure v-for="figure in own.reading.figures" :key="figure.title" :figure="figure" />
       <p class="quiet">
-        The hollow bar is what is taken of anybody, the full one what your landings say: the knot is
-        the likeliest, the bar two chances in three. Speeds are the fly's as the leader opens.
+        The hollow bar is the typical caster, the filled one is you: the knot marks the most likely
+        value, the bar two chances in three. Speeds are the fly's as the leader opens.
       </p>
       <table v-if="own.landings.length" class="own__landings">
         <thead>
@@ -60,7 +60,7 @@ const LANDINGS: { landed: Landed; words: string }[] = [
                 class="do do--plain"
                 type="button"
                 :disabled="busy"
-                :aria-label="`Forget the landing of ${one.leader} on ${dayText(one.day)}`"
+                :aria-label="`Delete the landing of ${one.leader} on ${dayText(one.day)}`"
                 @click="forget(one.landing_id)"
               >
                 Forget
@@ -70,7 +70,7 @@ const LANDINGS: { landed: Landed; words: string }[] = [
         </tbody>
       </table>
       <p v-else class="quiet">
-        Fish a leader, come back to it here, and press what you saw. A few are enough.
+        Fish a leader, then record here how it landed. A few landings are enough.
       </p>
     </details>
   </section>

@@ -33,7 +33,7 @@ const gusts = computed(() => [
 ])
 /** A reach or a curve leaves the plane that a cast is followed in. */
 const LAID = [
-  option('flat' as const, 'straight out (a reach or curve is not modelled)'),
+  option('flat' as const, 'straight (reach and curve casts are not modelled)'),
   option('drop' as const, 'stop and drop, for slack'),
 ]
 const FROM = [

@@ -57,7 +57,7 @@ export function useOwnCast() {
         once(body, (header) =>
           answered(api.POST('/api/v1/own-cast/landings', { params: { header }, body })),
         ),
-      `Noted: “${design.title}” ${landed}.`,
+      `Recorded: “${design.title}” ${landed}.`,
     )
   }
 
@@ -65,7 +65,7 @@ export function useOwnCast() {
     const params = { path: { landing_id: id }, query: { units: settings.units } }
     await learn(
       () => answered(api.DELETE('/api/v1/own-cast/landings/{landing_id}', { params })),
-      'That landing is forgotten.',
+      'That landing is deleted.',
     )
   }
 

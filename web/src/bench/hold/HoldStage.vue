@@ -94,7 +94,7 @@ function wear(said: Wear) {
     <h3 class="hold__above">From the reel to the leader</h3>
     <ChainAbove />
   </section>
-  <p v-else class="quiet" role="status">Working out the pull …</p>
+  <p v-else class="quiet" role="status">Computing the pull …</p>
 </template>
 
 <style scoped>

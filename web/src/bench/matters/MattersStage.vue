@@ -28,7 +28,7 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
 </script>
 
 <template>
-  <section class="matters" aria-label="How sure, and what matters">
+  <section class="matters" aria-label="How sure it is, and what matters">
     <WhatIf />
     <JobAnswer
       :share="share"
@@ -47,7 +47,7 @@ const { answer, share, refused, stopped, stop, again } = useAnswer(
     <template v-if="answer && !refused">
       <MattersLane :axis="axis" :pieces="answer.pieces" :changes="answer.changes" />
       <p>{{ answer.most }}</p>
-      <h3>Where the doubt comes from</h3>
+      <h3>Where the uncertainty comes from</h3>
       <ul class="doubts">
         <li v-for="doubt in answer.doubts" :key="doubt.title">
           <span>{{ doubt.title }}</span>

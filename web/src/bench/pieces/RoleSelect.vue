@@ -12,7 +12,7 @@ const { data: catalogue } = useCatalogue()
 
 <template>
   <PickOne
-    :label="`Part that piece ${piece.index + 1} plays`"
+    :label="`Role of piece ${piece.index + 1}`"
     :options="(catalogue?.roles ?? []).map((role) => ({ value: role, words: role }))"
     :model-value="piece.role"
     @update:model-value="(role) => bench.edit({ act: 'set-role', piece: piece.index, role })"

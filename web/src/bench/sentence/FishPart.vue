@@ -30,7 +30,7 @@ function call(title: string) {
     @update:model-value="(text) => bench.say({ part: 'fish', text })"
   />
   <template v-if="own">
-    <TypedField label="What you call it" :model-value="own.title" :take="call" hint="roach" />
+    <TypedField label="Name" :model-value="own.title" :take="call" hint="roach" />
     <ChipChoice
       legend="Its mouth"
       :chips="plainChips(catalogue?.mouths)"
@@ -45,7 +45,7 @@ function call(title: string) {
     />
   </template>
   <TypedField
-    label="How heavy a fish to be ready for"
+    label="Largest fish expected"
     :model-value="said?.['fish mass']?.figure ?? ''"
     :take="(text) => bench.say({ part: 'fish mass', text })"
     hint="2 lb 8 oz, 1.2 kg"

@@ -24,8 +24,6 @@ const words = computed(() => (props.fly ? owned : preview).answer.value?.words ?
 <template>
   <p v-if="words" class="quiet" role="status">
     {{ words }}
-    <template v-if="fly"
-      >To have your own figures, put it in the box again with them typed.</template
-    >
+    <template v-if="fly">To use your own figures, add it again with the figures typed in.</template>
   </p>
 </template>

@@ -52,7 +52,7 @@ async function add() {
 
 <template>
   <AddSomething title="Another fly …" button="Put it in the box" refresh="kit" :add="add">
-    <PlainField v-model="form.title" label="Name (or leave it to us)" />
+    <PlainField v-model="form.title" label="Name (optional)" />
     <ChipChoice v-model="form.kind" legend="Kind" :chips="plainChips(catalogue?.fly_kinds)" />
     <ChipChoice v-model="form.bulk" legend="Bulk" :chips="plainChips(catalogue?.bulks)" />
     <div class="row">
@@ -77,15 +77,15 @@ async function add() {
     </label>
     <FlyFigures :typed="form" />
     <div class="row">
-      <PlainField v-model="form.weight" class="grow" label="Your own weight" hint="260 mg" />
-      <PlainField v-model="form.area" class="grow" label="Your own area in the air" hint="3 cm2" />
+      <PlainField v-model="form.weight" class="grow" label="Weight, if known" hint="260 mg" />
+      <PlainField v-model="form.area" class="grow" label="Air drag area, if known" hint="3 cm2" />
     </div>
     <div class="row">
-      <PlainField v-model="form.fall" class="grow" label="In a jar it falls" hint="8 in" />
+      <PlainField v-model="form.fall" class="grow" label="Jar test: falls" hint="8 in" />
       <PlainField v-model="form.fall_time" class="grow" label="in" hint="0.6 s" />
     </div>
     <div class="row">
-      <PlainField v-model="form.air_fall" class="grow" label="Dropped indoors from" hint="8 ft" />
+      <PlainField v-model="form.air_fall" class="grow" label="Drop test from" hint="8 ft" />
       <PlainField v-model="form.air_fall_time" class="grow" label="down in" hint="1.1 s" />
     </div>
     <div class="row">

@@ -42,14 +42,14 @@ async function add() {
 
 <template>
   <AddSomething title="Another line …" button="Wind it on" refresh="kit" :add="add">
-    <PlainField v-model="form.title" label="Name (or leave it to us)" />
+    <PlainField v-model="form.title" label="Name (optional)" />
     <CountField v-model="form.weight" label="Line weight" :min="1" :max="14" />
     <ChipChoice v-model="form.heavy" legend="How true" :chips="HEAVY" />
     <ChipChoice v-model="form.sinking" legend="Sinks" :chips="plainChips(catalogue?.sinkings)" />
     <PlainField
       v-if="form.sinking !== 'floating'"
       v-model="form.sink_tip"
-      label="Only its tip sinks, so much of it"
+      label="Sink tip length"
       hint="all of it"
     />
     <ChipChoice
@@ -58,18 +58,18 @@ async function add() {
       :chips="plainChips(['short', 'standard', 'long'] as const)"
     />
     <div class="row">
-      <PlainField v-model="form.head" class="grow" label="Its head weighs" hint="19 g or 300 gr" />
+      <PlainField v-model="form.head" class="grow" label="Head weight" hint="19 g or 300 gr" />
       <PlainField v-model="form.head_length" class="grow" label="over" hint="30 ft" />
     </div>
-    <PlainField v-model="form.level" label="Or a level line, so thick" hint=".022 or 0.55 mm" />
+    <PlainField v-model="form.level" label="Or a level line of diameter" hint=".022 or 0.55 mm" />
     <ChipChoice v-model="form.tip" legend="Tip" :chips="plainChips(['loop', 'bare'] as const)" />
     <p class="quiet">
-      Droop test, if you made one: clamp the tip level, measure what stands free and how far its end
-      falls. It tells how stiff your line's tip is.
+      Droop test, if you made one: clamp the tip level, measure the free length and how far its end
+      droops. It shows how stiff your line tip is.
     </p>
     <div class="row">
-      <PlainField v-model="form.droop_length" class="grow" label="Stands free" hint="8 in" />
-      <PlainField v-model="form.droop" class="grow" label="End falls by" hint="2 in" />
+      <PlainField v-model="form.droop_length" class="grow" label="Free length" hint="8 in" />
+      <PlainField v-model="form.droop" class="grow" label="End droops by" hint="2 in" />
     </div>
   </AddSomething>
 </template>

@@ -27,7 +27,7 @@ async function add() {
 <template>
   <AddSomething title="Another rod …" button="Put it in the rack" refresh="kit" :add="add">
     <div class="row">
-      <PlainField v-model="form.title" class="grow" label="Name (or leave it to us)" />
+      <PlainField v-model="form.title" class="grow" label="Name (optional)" />
       <PlainField v-model="form.length" label="Length" hint="9 ft" />
     </div>
     <CountField v-model="form.weight" label="Line weight" :min="1" :max="14" />

@@ -44,7 +44,7 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
         {{ words }}
       </label>
       <TypedField
-        label="Flies at least so far apart"
+        label="Least distance between flies"
         hint="no rule"
         :model-value="bench.evaluation?.said['flies apart']?.figure ?? ''"
         :take="(text) => bench.say({ part: 'flies apart', text })"

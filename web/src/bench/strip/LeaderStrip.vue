@@ -70,7 +70,7 @@ defineExpose({ focus: () => svg.value?.querySelector<SVGElement>('[aria-selected
       <template v-else>length to scale</template> · thickness
       <span class="figure">×{{ factor }}</span>
       <button type="button" class="link closer" :aria-pressed="zoom.closer" @click="zoom.toggle">
-        {{ zoom.closer ? 'Whole leader' : 'Closer' }}
+        {{ zoom.closer ? 'Whole leader' : 'Zoom in' }}
       </button>
       <button type="button" class="link closer" :aria-expanded="reel" @click="reel = !reel">
         {{ reel ? 'Leader only' : 'From the reel' }}

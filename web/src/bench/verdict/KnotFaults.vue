@@ -34,7 +34,7 @@ function mend(joint: number, instead: Connection) {
         :disabled="bench.lost"
         @click="mend(fault.joint, fault.instead)"
       >
-        Mend it
+        Fix it
       </button>
     </p>
   </section>

@@ -13,9 +13,9 @@ const bench = useBench()
 const apply = useApply()
 const { answer: found, share, refused, stopped, stop } = props.work
 const said = computed(() => {
-  if (stopped.value) return 'Stopped. Any change begins anew.'
+  if (stopped.value) return 'Stopped. Any change starts again.'
   return found.value?.length === 0
-    ? 'Nothing alone mends it, nor two changes together, of what you own: another fly, another day, or a spool to buy.'
+    ? 'No single change, or pair of changes, with what you own fixes this. Try another fly, another day, or buy a spool.'
     : refused.value
 })
 const shown = computed(() => share.value !== null || found.value !== null || said.value)
@@ -33,7 +33,7 @@ function effects(remedy: Schemas['Remedy']): string {
 
 <template>
   <section v-if="shown" class="remedies" :aria-label="`Remedies, ${what}`">
-    <h3>What would mend it</h3>
+    <h3>What would fix it</h3>
     <JobProgress v-if="share !== null" :share="share" words="Trying what might …" @stop="stop" />
     <p v-else-if="said" class="quiet" role="status">{{ said }}</p>
     <ul v-else>

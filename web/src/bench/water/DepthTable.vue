@@ -68,7 +68,7 @@ function workAfterAll() {
       class="table__depths"
       :model-value="depths"
       :take="name"
-      label="In which depths (empty: about today's)"
+      label="Depths (empty: around today's)"
       :hint="settings.units === 'metric' ? '60 cm, 90 cm, 1.5 m' : '2 ft, 3 ft, 5 ft'"
     />
     <p v-if="refused" class="refusal" role="status">{{ refused }}</p>
@@ -81,7 +81,7 @@ function workAfterAll() {
     />
     <p v-else-if="stopped" class="quiet" role="status">
       Stopped.
-      <button type="button" class="do" @click="workAfterAll">Work it out after all</button>
+      <button type="button" class="do" @click="workAfterAll">Compute it anyway</button>
     </p>
     <p v-else-if="rows?.cut_short" class="row" role="status">
       <span>{{ rows.cut_short }}</span>

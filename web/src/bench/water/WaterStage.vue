@@ -37,7 +37,7 @@ onUnmounted(() => (water.seen = false))
 <template>
   <section class="water-stage" aria-label="The rig in the water">
     <p v-if="water.refused" class="refusal" role="alert">{{ water.refused }}</p>
-    <p v-else-if="!reading" class="quiet" role="status">Working out the drift …</p>
+    <p v-else-if="!reading" class="quiet" role="status">Computing the drift …</p>
     <template v-else>
       <div class="row controls">
         <strong class="words">{{ reading.words }}</strong>
@@ -91,13 +91,13 @@ onUnmounted(() => (water.seen = false))
       <FactList :facts="facts" />
       <DepthTable v-if="reading.followed" />
       <p v-if="reading.lane" class="quiet limits">
-        Seen from above, not to scale. How much currents differ is the least certain: watch two
-        leaves, and type what you see.
+        Seen from above, not to scale. The speed difference between currents is the least certain:
+        watch two leaves, and enter what you see.
       </p>
       <p v-else class="quiet limits">
-        Seen from beside the drift, in one plane along the stream. Depth is known to a hand’s
-        breadth, time to half a second; the fly’s drag in water is the least certain: a jar test of
-        your own fly mends it. Dashed green: the steady drift, where there is one clear of the bed.
+        Seen from the side, in one plane along the stream. Depth is accurate to a hand’s breadth,
+        time to half a second. The fly’s drag in water is the least certain: a jar test of your own
+        fly settles it. Dashed green: the steady drift, where there is one clear of the bed.
       </p>
     </template>
   </section>

@@ -70,9 +70,7 @@ const landed = computed(() => day.value?.lines.filter((one) => one.kind === 'lan
 const learn = () =>
   attempt(async () => {
     const learnt = await acts.learn(props.planId)
-    notify(
-      `Your own cast has learnt from ${learnt} of ${landed.value} landings: see Air on the bench.`,
-    )
+    notify(`Your own cast now uses ${learnt} of ${landed.value} landings: see Air on the bench.`)
   })
 const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
 </script>
@@ -127,7 +125,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
         <button
           class="link"
           type="button"
-          :aria-label="`Take back: ${one.words} at ${timeText(one.at)}`"
+          :aria-label="`Undo: ${one.words} at ${timeText(one.at)}`"
           @click="back(one)"
         >
           take back
@@ -139,9 +137,9 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
         Let the own cast learn from {{ landed === 1 ? 'its landing' : `its ${landed} landings` }}
       </button>
     </p>
-    <form class="row" aria-label="Something that was not tapped" @submit.prevent="add">
+    <form class="row" aria-label="Something not recorded on the phone" @submit.prevent="add">
       <input v-model="form.time" class="pick figure hour" type="time" aria-label="At" required />
-      <PickOne v-model="form.kind" label="List events" :options="KINDS" />
+      <PickOne v-model="form.kind" label="What happened" :options="KINDS" />
       <PickOne
         v-if="kindOf?.details.includes('fish')"
         v-model="form.fish"
@@ -152,7 +150,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
         v-if="kindOf?.details.includes('words')"
         v-model="form.words"
         class="pick words"
-        aria-label="In your words"
+        aria-label="Note"
         placeholder="in your words"
         maxlength="300"
       />

@@ -25,7 +25,7 @@ const readIn = (file: File) =>
   attempt(async () => {
     const { events, photos } = await acts.readIn(file)
     const words = [counted(events, 'event'), counted(photos, 'photo')].filter(Boolean)
-    notify(words.length ? `${words.join(' and ')} read in.` : 'All of it was here already.')
+    notify(words.length ? `${words.join(' and ')} imported.` : 'Everything was already here.')
   })
 </script>
 
@@ -36,11 +36,11 @@ const readIn = (file: File) =>
         v-model="sought"
         class="pick search"
         type="search"
-        aria-label="Find in what happened"
-        placeholder="find: 5X, broke, alder, sedge …"
+        aria-label="Search past days"
+        placeholder="search: 5X, broke, alder, sedge …"
         maxlength="100"
       />
-      <FilePick accept=".json,.zip" @pick="readIn">Read a phone’s log in</FilePick>
+      <FilePick accept=".json,.zip" @pick="readIn">Import a phone’s log</FilePick>
       <a class="do" href="/api/v1/log/files/events.csv" download>As CSV</a>
       <a class="do" href="/api/v1/log/files/events.json" download>As JSON</a>
       <a class="do" href="/api/v1/photos/files/log.zip" download>With its photos</a>

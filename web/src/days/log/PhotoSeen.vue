@@ -14,20 +14,20 @@ const drop = () =>
 
 <template>
   <template v-if="line.photo_here">
-    <a :href="address()" target="_blank" :aria-label="`Look at the photo: ${line.words}`">
+    <a :href="address()" target="_blank" :aria-label="`Show the photo: ${line.words}`">
       <img :src="address()" alt="" loading="lazy" />
     </a>
     <button
       class="link"
       type="button"
-      :aria-label="`${asked ? 'It cannot be brought back: throw' : 'Throw'} the photo away: ${line.words}`"
+      :aria-label="`${asked ? 'This can’t be undone: delete' : 'Delete'} the photo: ${line.words}`"
       @click="drop"
     >
-      {{ asked ? 'it cannot be brought back: throw it away' : 'throw the photo away' }}
+      {{ asked ? 'this can’t be undone: delete it' : 'delete the photo' }}
     </button>
   </template>
   <span v-else class="quiet">
-    The photo is not here: it is on the phone that took it, or was thrown away.
+    The photo isn’t here: it is still on the phone that took it, or was deleted.
   </span>
 </template>
 

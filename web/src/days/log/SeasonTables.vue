@@ -62,8 +62,7 @@ const most = () => Math.max(1, ...props.season.breaks.map((one) => Math.max(one.
       </table>
     </section>
     <p class="quiet">
-      Each bar is where the share of takes that are landed lies in four of five cases; of fewer than
-      four takes none is said.
+      Each bar shows the likely share of takes landed (80 % interval). It needs at least four takes.
     </p>
   </div>
 </template>

@@ -51,7 +51,7 @@ export function useLogActs() {
     )
     return fresh
   }
-  /** Something that was not tapped, with the picture of it where there is one. */
+  /** Something not recorded on the phone, with the picture of it where there is one. */
   async function add(
     plan_id: string,
     at: number,

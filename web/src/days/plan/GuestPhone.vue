@@ -25,8 +25,8 @@ const pair = () =>
       <template #time>two days</template>
     </PairingCodes>
     <p class="quiet">
-      That phone sees this day at the water and nothing else of yours. What is tapped on it comes
-      into your log; the evening after, or revoked under My things, Phones, it comes in no more.
+      That phone sees only this day. What is recorded on it goes into your log. Access ends the
+      evening after, or when you remove it under My things, Phones.
     </p>
   </div>
   <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>

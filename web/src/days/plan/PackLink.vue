@@ -21,7 +21,7 @@ async function pack() {
   <div class="link-row">
     <div class="row">
       <button class="do do--main" type="button" :disabled="packing.busy.value" @click="pack">
-        {{ packed ? 'Pack it anew' : 'Pack it for the water' }}
+        {{ packed ? 'Pack it again' : 'Pack it for the water' }}
       </button>
       <!-- a build of its own, outside this router -->
       <a v-if="packed" class="do" :href="`/water/${planId}`">At the water</a>
@@ -35,8 +35,8 @@ async function pack() {
       <GuestPhone v-if="packed" :plan-id="planId" />
       <span v-if="packed" class="quiet">packed {{ packed }}</span>
       <span v-else class="quiet">
-        worked out beforehand for deeper and faster water, wind and the other flies, so that it
-        needs no signal
+        computed beforehand for deeper and faster water, wind and the other flies, so it needs no
+        signal
       </span>
     </div>
     <JobAnswer

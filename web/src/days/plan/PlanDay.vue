@@ -76,7 +76,7 @@ const forget = () =>
         <template v-if="form.notes"> {{ form.notes }}</template>
       </span>
       <button class="do" type="button" @click="giving.give('day', planId, form.title)">
-        Give it
+        Share it
       </button>
       <button class="do" type="button" @click="unfolded = true">Change it</button>
     </p>
@@ -92,8 +92,7 @@ const forget = () =>
       <button v-if="planId" class="link" type="button" @click="forget">forget this plan</button>
     </PlanEdit>
     <p v-if="!form.stops.length" class="quiet">
-      Add the stretches in the order in which you come to them; each is worked out at the level you
-      expect.
+      Add the stretches in the order you will fish them. Each is worked out at the level you expect.
     </p>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <JobAnswer

@@ -27,7 +27,7 @@ const stretches = computed(() =>
   (water.value?.stretches ?? []).map((one) => option(one.stretch_id, one.title)),
 )
 watch(stretches, (known) => {
-  // a stretch that was taken off the water since can't be fished
+  // a stretch that was taken off the water since can’t be fished
   const gone = plan.value.stops.filter(
     (stop) => known.length && !known.some((one) => one.value === stop.stretch_id),
   )
@@ -67,7 +67,7 @@ function dropFly(at: number) {
 <template>
   <form class="edit" aria-label="The day to plan" @submit.prevent>
     <div class="line">
-      <label>What you call it <input v-model="plan.title" class="pick" maxlength="60" /></label>
+      <label>Name <input v-model="plan.title" class="pick" maxlength="60" /></label>
       <label>The day <input v-model="plan.on" class="pick figure" type="date" /></label>
       <label>
         Water
@@ -99,7 +99,7 @@ function dropFly(at: number) {
         <PickOne v-model="plan.bearing!" :options="plain(catalogue?.bearings)" />
       </label>
       <label>
-        Water's warmth
+        Water temperature
         <input
           v-model="plan.temperature"
           class="pick figure"
@@ -108,7 +108,7 @@ function dropFly(at: number) {
       </label>
       <label>Fish <PickOne v-model="plan.fish!" :options="fish" /></label>
       <label>
-        Ready for one of
+        Largest fish
         <input v-model="plan.mass" class="pick figure" placeholder="its usual weight" />
       </label>
       <label
@@ -145,7 +145,7 @@ function dropFly(at: number) {
         <PickOne v-model="one.fly" :label="`Fly ${at + 1}`" :options="titles(kit.flies)" />
         <PickOne
           v-model="one.wish!"
-          :label="`What fly ${at + 1} is to do`"
+          :label="`How fly ${at + 1} should fish`"
           :options="plain(catalogue?.wishes)"
         />
         <button

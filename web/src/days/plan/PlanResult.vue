@@ -30,7 +30,7 @@ const open = (design: Design, path: string) =>
 </script>
 
 <template>
-  <section class="result" aria-label="What the plan came to">
+  <section class="result" aria-label="The plan">
     <p class="words" role="status">{{ reading.words }}</p>
     <PackLink :plan-id="planId" :packed-at="packedAt" />
     <ol class="stops">
@@ -90,7 +90,7 @@ const open = (design: Design, path: string) =>
             <span class="quiet">{{ line.why }}</span>
           </li>
         </ul>
-        <h3>To mind</h3>
+        <h3>Keep in mind</h3>
         <p v-if="reading.light">{{ reading.light }}</p>
         <p>{{ reading.rules }}</p>
         <p v-for="line in reading.cautions" :key="line" class="caution">{{ line }}</p>

@@ -16,7 +16,7 @@ const MOST_STOPS = 8
 
 <template>
   <fieldset>
-    <legend>Stretches, in the order you come to them</legend>
+    <legend>Stretches, in the order you fish them</legend>
     <p v-for="(one, at) in stops" :key="at" class="row stop">
       <PickOne v-model="one.stretch_id" :label="`Stretch ${at + 1}`" :options="stretches" />
       <input v-model="one.begins" class="pick figure hour" :aria-label="`Stretch ${at + 1} from`" />
@@ -46,7 +46,7 @@ const MOST_STOPS = 8
       {{ stops.length ? 'the next stretch' : 'the first stretch' }}
     </button>
     <p v-if="water && !stretches.length" class="poor">
-      {{ water }} has no stretch yet: <RouterLink to="/days">add one</RouterLink>.
+      {{ water }} has no stretches yet: <RouterLink to="/days">add one</RouterLink>.
     </p>
   </fieldset>
 </template>

@@ -25,7 +25,7 @@ const putBench = () =>
   attempt(async () => {
     if (!bench.design) return
     const made = await wallet.put(bench.design, '')
-    notify(`${made.title} lies in the wallet.`)
+    notify(`${made.title} is in the wallet.`)
   })
 const say = (rig: WalletCard, lies: string, state: WalletCard['state']) =>
   attempt(() => wallet.say(rig.rig_id, lies, state))
@@ -39,12 +39,12 @@ const open = (rig: WalletCard) =>
 <template>
   <div class="wallet">
     <p class="quiet lead">
-      What is tied and lies ready. A leader tied with the companion, or noted as tied, lies here by
-      itself; a plan takes from it first.
+      Leaders that are tied and ready. A leader tied step by step, or recorded as tied, is added
+      automatically. Plans use these first.
     </p>
     <p class="row">
       <button class="do" type="button" :disabled="!bench.design" @click="putBench">
-        Put the leader on the bench in as tied
+        Add the leader on the bench to the wallet
       </button>
       <CardPrinter v-if="rigs?.length" :wanted="wanted" />
     </p>
@@ -69,7 +69,7 @@ const open = (rig: WalletCard) =>
               :value="rig.lies"
               maxlength="80"
               placeholder="wallet, sleeve 3"
-              :aria-label="`Where ${rig.title} lies`"
+              :aria-label="`Where ${rig.title} is`"
               @change="(event) => say(rig, (event.target as HTMLInputElement).value, rig.state)"
             />
           </label>

@@ -33,8 +33,8 @@ async function keep() {
 <template>
   <p class="quiet measure__how">
     Clamp a straight length level at a table’s edge and read how far its end hangs below the edge, a
-    fifth to a half of the length. Turn it a quarter round between readings, so that its set does
-    not count. Soak nylon a quarter of an hour first: it is cast wet, and softer than dry.
+    fifth to a half of the length. Turn it a quarter between readings to cancel its set. Soak nylon
+    for a quarter of an hour first: it is fished wet, and softer than dry.
   </p>
   <div class="measure__fields">
     <label class="quiet measure__one">
@@ -47,7 +47,7 @@ async function keep() {
     </label>
     <ReadingFields
       v-model="drops"
-      label="Its end falls by"
+      label="End droops by"
       :hint="settings.units === 'metric' ? '3.5 cm' : '1¼ in'"
     />
   </div>

@@ -50,7 +50,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       </p>
       <p v-if="live && !['live', 'taken'].includes(live.state)" class="poor">{{ live.words }}</p>
       <p class="row">
-        <button class="do" type="button" :disabled="!reads" @click="take">Take it</button>
+        <button class="do" type="button" :disabled="!reads" @click="take">Use reading</button>
         <span class="quiet">or Space</span>
       </p>
     </template>

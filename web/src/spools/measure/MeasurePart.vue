@@ -61,8 +61,8 @@ if (route.query['line']) kind.value = 'tip'
   <section class="measure" aria-labelledby="measure-title">
     <h2 id="measure-title" class="unseen">Measure</h2>
     <p class="quiet">
-      What you measure goes before labels and tables, with its spread: Sure then tells how much
-      doubt it took away.
+      Measurements override labels and tables, with their spread; Sure then shows how much
+      uncertainty they removed.
     </p>
     <ChipChoice v-model="kind" legend="Measure" :chips="KINDS" />
     <label class="row measure__what">
@@ -78,10 +78,14 @@ if (route.query['line']) kind.value = 'tip'
       <PickOne v-else v-model="line" label="The line" :options="lines" otherwise="" />
     </label>
     <p v-if="of === 'spool' && stock && !spools.length" class="quiet">
-      No spool is on the shelf to measure.
+      There is no spool on the shelf to measure.
     </p>
-    <p v-else-if="of === 'fly' && kit && !flies.length" class="quiet">No fly is in the kit.</p>
-    <p v-else-if="of === 'line' && kit && !lines.length" class="quiet">No line is in the kit.</p>
+    <p v-else-if="of === 'fly' && kit && !flies.length" class="quiet">
+      There is no fly in the kit.
+    </p>
+    <p v-else-if="of === 'line' && kit && !lines.length" class="quiet">
+      There is no line in the kit.
+    </p>
     <MicrometerForm v-else-if="kind === 'micrometer'" :of-id="spool" />
     <DroopForm v-else-if="kind === 'droop'" :of-id="spool" of="spool" />
     <StretchForm v-else-if="kind === 'stretch'" :of-id="spool" />

@@ -36,8 +36,8 @@ async function keep() {
 
 <template>
   <p class="quiet measure__how">
-    Strip a yard off first. Three readings round the strand, a third of a turn apart, at three
-    places; close the jaws by the ratchet only, or a soft strand reads thin.
+    Strip off a yard first. Take three readings around the strand, a third of a turn apart, at three
+    places. Close the jaws with the ratchet only, or a soft strand reads too thin.
   </p>
   <div class="measure__fields">
     <div class="measure__column">

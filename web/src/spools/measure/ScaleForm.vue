@@ -43,8 +43,8 @@ async function keep() {
 
 <template>
   <p class="quiet measure__how">
-    Dry first, then dipped and shaken off once as after a cast. A dozen of the same at once, divided
-    by twelve, weighs better than one.
+    Dry first, then dipped and shaken off once as after a cast. Weighing a dozen of the same and
+    dividing by twelve is more accurate than weighing one.
   </p>
   <div class="measure__fields">
     <div class="measure__column">

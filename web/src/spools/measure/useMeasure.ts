@@ -55,7 +55,7 @@ export function useMeasure<K extends Kind>(
     try {
       const kept = await once(body, (header) => ask(body, header))
       await Promise.all(CHANGED.map((key) => queries.invalidateQueries({ queryKey: [key] })))
-      notify(`Kept: ${kept.figure}.`)
+      notify(`Saved: ${kept.figure}.`)
       return true
     } catch (error) {
       trouble.value = inWords(error)
