@@ -133,12 +133,12 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
         tap(phone, "Happened")
         for _ in range(HAPPENED - 4):
             tap(phone, "Missed take")
-            tap(phone, "That is all")
+            tap(phone, "No details")
         tap(phone, "Fish")
         phone.get_by_label("Which fish").select_option(label="grayling")
         take_photo(phone)
         expect(phone.get_by_text("A photo is kept with it")).to_be_visible()
-        tap(phone, "Tell this")
+        tap(phone, "Save")
         tap(phone, "Wind knot")
         tap(phone, "Here")
         expect(phone.get_by_role("alert")).to_contain_text("A wind knot halves what it holds")
@@ -213,7 +213,7 @@ def test_the_water_is_otherwise_and_the_tables_say_what_to_do(phone):
     expect(phone.get_by_text("Planned here: Tight line for the pockets.")).to_be_visible()
     tap(phone, "It is on now")
     expect(phone.get_by_role("heading", name="Tight line for the pockets")).to_be_visible()
-    table = phone.get_by_role("region", name="If the water is otherwise")
+    table = phone.get_by_role("region", name="If conditions differ")
     planned = table.get_by_role("status").inner_text()
     assert "right" in planned
     gauge = table.get_by_label("The gauge reads")
@@ -248,7 +248,7 @@ def test_an_undone_event_takes_its_form_along(phone, context):
     tap(phone, "Happened")
     context.set_offline(True)
     try:
-        for undone, waiting in (("Undo", None), ("That is all", 1), ("Tell this", 2)):
+        for undone, waiting in (("Undo", None), ("No details", 1), ("Save", 2)):
             tap(phone, "Fish")
             expect(phone.get_by_role("heading", name="Fish: noted. More?")).to_be_visible()
             tap(phone, undone)
@@ -320,7 +320,7 @@ def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
     tap(page, "Fish")
     take_photo(page)
     expect(page.get_by_text("A photo is kept with it")).to_be_visible()
-    tap(page, "Tell this")
+    tap(page, "Save")
     expect(page.get_by_role("button", name="Undo")).to_have_count(0)  # it is kept
     expect(page.get_by_text("1 in this file’s log")).to_be_visible()
     page.reload()

@@ -152,7 +152,7 @@ def test_a_phone_is_paired_and_all_is_deleted_at_a_word(page, site, keeper):
     jar = page.context.cookies()
     page.context.clear_cookies()
     page.goto(f"{site.site}/water/pair#{code}")
-    page.get_by_role("button", name="Pair it").click()
+    page.get_by_role("button", name="Pair").click()
     expect(page.get_by_role("status")).to_contain_text("is paired")
     assert [cooky["httpOnly"] for cooky in page.context.cookies()] == [True]
 

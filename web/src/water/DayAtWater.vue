@@ -129,7 +129,7 @@ useIntervalFn(day.meet, MEET_MS)
       </template>
     </main>
     <div v-if="last" class="undo" role="status">
-      <span>{{ last.words }}: noted.</span>
+      <span>{{ last.words }}: recorded.</span>
       <button class="tap" type="button" @click="undo">Undo</button>
     </div>
     <nav aria-label="At the water">

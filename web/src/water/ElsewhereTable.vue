@@ -29,8 +29,8 @@ watch(
 </script>
 
 <template>
-  <section class="elsewhere" aria-label="If the water is otherwise">
-    <h2>If the water is otherwise</h2>
+  <section class="elsewhere" aria-label="If conditions differ">
+    <h2>If conditions differ</h2>
     <label v-if="stop.levels.length">
       <span class="quiet">The gauge reads</span>
       <select

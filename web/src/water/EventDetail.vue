@@ -31,7 +31,7 @@ async function photo(event: Event) {
   refused.value = ''
   const small = await shrunk(file).catch(() => null)
   if (!small) {
-    refused.value = 'This picture cannot be read here: take it as JPEG.'
+    refused.value = 'This picture can’t be read here. Take it as JPEG.'
     return
   }
   const name = photoName(new Date())
@@ -39,7 +39,7 @@ async function photo(event: Event) {
     await keepPhoto({ name, plan_id: props.pack.plan_id, photo: small, sent: false })
     detail.value = { ...detail.value, photo: name }
   } catch {
-    refused.value = 'The photo was not kept: the phone is full, or keeps nothing here.'
+    refused.value = 'The photo wasn’t saved: the phone is full, or doesn’t allow storage here.'
   }
 }
 const told = () =>
@@ -50,7 +50,7 @@ const told = () =>
 
 <template>
   <section class="detail" :aria-label="`More of: ${kind.title}`">
-    <h2>{{ kind.title }}: noted. More?</h2>
+    <h2>{{ kind.title }}: recorded. Add details?</h2>
     <template v-if="asks('place')">
       <p class="quiet">Where</p>
       <div class="grid">
@@ -90,7 +90,7 @@ const told = () =>
       </select>
     </label>
     <template v-if="asks('mass')">
-      <p class="quiet">About how heavy</p>
+      <p class="quiet">Weight, roughly</p>
       <div class="grid">
         <button
           v-for="one in pack.masses"
@@ -129,7 +129,7 @@ const told = () =>
       </select>
     </label>
     <label v-if="asks('setting') && stop.settings.length">
-      <span class="quiet">The indicator now stands above the point fly</span>
+      <span class="quiet">Indicator now set above the point fly</span>
       <select v-model="detail.setting" class="field">
         <option :value="undefined">not told</option>
         <option v-for="one in stop.settings" :key="one.m" :value="one.m">{{ one.words }}</option>
@@ -140,13 +140,13 @@ const told = () =>
       <textarea v-model="detail.words" class="field" rows="2" maxlength="1000" />
     </label>
     <label v-if="asks('photo')" class="tap photo">
-      {{ detail.photo ? 'A photo is kept with it' : 'Take a photo' }}
+      {{ detail.photo ? 'Photo added' : 'Take a photo' }}
       <input type="file" accept="image/*" capture="environment" @change="photo" />
     </label>
     <p v-if="refused" class="warn" role="alert">{{ refused }}</p>
     <div class="grid">
-      <button class="tap tap--main" type="button" @click="emit('tell', told())">Tell this</button>
-      <button class="tap" type="button" @click="emit('leave')">That is all</button>
+      <button class="tap tap--main" type="button" @click="emit('tell', told())">Save</button>
+      <button class="tap" type="button" @click="emit('leave')">No details</button>
     </div>
   </section>
 </template>

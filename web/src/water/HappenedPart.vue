@@ -64,7 +64,7 @@ function more(detail: Detail) {
       </button>
     </div>
     <h2>Today</h2>
-    <p v-if="!latest.length">Nothing yet. One tap notes it; more can be told after.</p>
+    <p v-if="!latest.length">Nothing yet. One tap records it; you can add details afterwards.</p>
     <ol>
       <li v-for="one in latest" :key="one.event_id">
         <span

@@ -57,7 +57,7 @@ function move(event: Event) {
         </div>
       </dl>
     </div>
-    <p v-else class="warn">Nothing of the plan is on the line.</p>
+    <p v-else class="warn">No planned rig is on the line.</p>
     <p v-if="planned && stop.rig !== now.rig" class="warn">
       Planned here: {{ planned.title }}.
       <button

@@ -22,7 +22,7 @@ async function pair() {
     history.replaceState(null, '', '/water/')
     void fetchPacks().catch(() => undefined)
   } catch (error) {
-    refused.value = error instanceof Error ? error.message : 'The bench does not answer.'
+    refused.value = error instanceof Error ? error.message : 'The bench isn’t answering.'
   }
 }
 </script>
@@ -33,7 +33,7 @@ async function pair() {
     <template v-if="said">
       <p role="status">{{ said }}</p>
       <a v-if="day" class="tap" :href="`/water/${day}`">To the day</a>
-      <a v-else class="tap" href="/water/">To the days that are packed</a>
+      <a v-else class="tap" href="/water/">Go to packed days</a>
     </template>
     <form v-else class="part" @submit.prevent="pair">
       <label>
@@ -41,7 +41,7 @@ async function pair() {
         <input v-model="code" class="field" autocapitalize="characters" autocomplete="off" />
       </label>
       <label>
-        <span class="quiet">What you call this phone</span>
+        <span class="quiet">Name of this phone</span>
         <input v-model="name" class="field" maxlength="60" />
       </label>
       <p v-if="refused" class="warn" role="alert">{{ refused }}</p>

@@ -51,7 +51,7 @@ const fishOf = (key: string) => props.now.rigs[key]?.fish ?? 0
     <h2>Packed flies</h2>
     <p>{{ pack.flies.join(', ') }}</p>
     <template v-if="silenced.length">
-      <h2>Reminders that are silent</h2>
+      <h2>Silenced reminders</h2>
       <button
         v-for="one in silenced"
         :key="one.key"
@@ -62,12 +62,12 @@ const fishOf = (key: string) => props.now.rigs[key]?.fish ?? 0
         Remind me again: {{ one.words }}
       </button>
     </template>
-    <h2>{{ isFile() ? 'Bring the log home' : 'A copy of the log' }}</h2>
+    <h2>{{ isFile() ? 'Take the log home' : 'A copy of the log' }}</h2>
     <p class="quiet">
       {{
         isFile()
-          ? 'Save it, and read it in at the bench under Days, What happened.'
-          : 'It goes to the bench by itself when that is in reach; a copy does no harm.'
+          ? 'Save it, and import it at the bench under Days, What happened.'
+          : 'It is sent to the bench automatically when in reach; an extra copy does no harm.'
       }}
     </p>
     <button class="tap" type="button" @click="saveLog(pack, events)">Save the log as a file</button>

@@ -41,8 +41,9 @@ onMounted(async () => {
     <p v-if="refused" class="warn" role="alert">{{ refused }}</p>
     <p v-else-if="asking && !here?.length" role="status">Fetching packed days …</p>
     <p v-else-if="!here?.length">
-      No packed day is on this phone. At the bench, open <b>Days</b>, then <b>Plan</b>, and pack the
-      day. Then open this page while the bench is in reach: packed days are fetched automatically.
+      There is no packed day on this phone. At the bench, open <b>Days</b>, then <b>Plan</b>, and
+      pack the day. Then open this page while the bench is in reach: packed days are fetched
+      automatically.
     </p>
     <button
       v-for="pack in here"

@@ -54,8 +54,8 @@ export function useDay(planId: string) {
       await read()
     } catch {
       trouble.value =
-        'This phone keeps nothing here: what is tapped is lost with the page. Allow it to keep ' +
-        'data, free some room, or write on paper.'
+        'This phone can’t store anything here: what you record is lost with the page. Allow it to store ' +
+        'data, free some space, or write on paper.'
     }
     void navigator.storage?.persist?.().catch(() => false)
     await meet()
@@ -93,7 +93,7 @@ export function useDay(planId: string) {
       await read()
     } catch {
       trouble.value =
-        'This was not kept: the phone is full, or keeps nothing here. Write it down, and free some ' +
+        'This wasn’t saved: the phone is full, or doesn’t allow storage here. Write it down, and free some ' +
         'room.'
     }
     void meet()
@@ -155,7 +155,7 @@ export function useDay(planId: string) {
     } catch (error) {
       if (!(error instanceof RefusedHere)) throw error
       if (waiting.length > 1) return (await Promise.all(waiting.map((one) => send([one])))).flat()
-      trouble.value = `The bench does not take one event: ${error.message} It stays here.`
+      trouble.value = `The bench refused one event: ${error.message} It stays here.`
       return []
     }
   }
@@ -167,7 +167,7 @@ export function useDay(planId: string) {
         await ask('/api/v1/photos', { name, plan_id, image: await inBase64(one.photo) })
       } catch (error) {
         if (!(error instanceof RefusedHere)) throw error
-        trouble.value = `The bench does not take a photo: ${error.message} It stays here.`
+        trouble.value = `The bench refused a photo: ${error.message} It stays here.`
         continue
       }
       await keepPhoto({ ...one, sent: true })

@@ -12,7 +12,7 @@ const said = (one: Score) =>
 </script>
 
 <template>
-  <ul class="marks" aria-label="How it stands">
+  <ul class="marks" aria-label="Status">
     <li
       v-for="one in measures"
       :key="one.key"

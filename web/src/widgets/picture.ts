@@ -14,7 +14,7 @@ export async function shrunk(file: Blob): Promise<Blob> {
   picture.close()
   return new Promise((resolve, reject) =>
     canvas.toBlob(
-      (blob) => (blob ? resolve(blob) : reject(new Error('The picture cannot be read here.'))),
+      (blob) => (blob ? resolve(blob) : reject(new Error('The picture can’t be read here.'))),
       'image/jpeg',
       QUALITY,
     ),
