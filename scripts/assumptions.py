@@ -1,8 +1,9 @@
 """Lists the figures that rest on memory or on a guess, and how far the verdict moves with each.
 
-``python -m scripts.assumptions`` writes docs/assumptions.md. Every module-level figure marked [M] or [G] is
-taken a fifth up and down (or by the spread that its mark names), everything else the same, and the
-demo's leaders are judged anew by every cord; what is compiled into a kernel is listed unmeasured.
+``python -m scripts.assumptions`` writes docs/assumptions.md. Every module-level figure marked [M]
+or [G] is taken a fifth up and down (or by the spread that its mark names), everything else the
+same, and the demo's leaders are judged anew by every cord; what is compiled into a kernel is
+listed unmeasured.
 """
 
 import ast

@@ -83,7 +83,7 @@ def spools(page: Page) -> None:
     """What is owned is being typed, one line not yet understood."""
     page.goto("/spools")
     lines = "5X fluoro 30 m\n.017 stiff nylon 50 yd 20 lb\n9 ft 4X tapered, 3 left\nsize 14 bushy"
-    page.get_by_label("What you own, one thing a line").fill(lines)
+    page.get_by_label("What you own, one item per line").fill(lines)
     expect(page.get_by_role("list", name="How it is read")).to_contain_text("says no kind of fly")
 
 
@@ -99,7 +99,7 @@ def water(page: Page) -> None:
     """Two nymphs under an indicator, and the depth table below them."""
     open_from_shelf(page, "Two under the float, bridge run")
     page.get_by_text("Water: the drift").click()
-    page.get_by_text("Fold rows away").click()
+    page.get_by_text("Hide rows").click()
     expect(page.locator("svg.section")).to_be_visible(timeout=30_000)
     settled(page)
 
@@ -159,7 +159,7 @@ def at_the_water(page: Page) -> None:
     page.get_by_role("button", name="Happened").click()
     for happened in ("Changed fly", "Wind knot"):
         page.get_by_role("button", name=happened, exact=True).click()
-        more = page.get_by_role("button", name="That is all")
+        more = page.get_by_role("button", name="No details")
         if more.is_visible():
             more.click()
     page.get_by_role("button", name="Here").click()
@@ -202,8 +202,8 @@ def shared(page: Page, site: Hosted, keeper: httpx.Client) -> None:
     code = give_to_a_club(keeper)
     join_by_password(page, site, invite(keeper), "Eira")
     page.goto(f"{site.site}/shared/groups#{code}")
-    page.get_by_role("button", name="Join it").click()
-    page.get_by_role("link", name="Given to me").click()
+    page.get_by_role("button", name="Join").click()
+    page.get_by_role("link", name="Shared with me").click()
     page.get_by_role("button", name="Read it: Skarn evening sedge").click()
     page.get_by_role("button", name="Put it on my bench").wait_for()
 

@@ -41,8 +41,8 @@ def _from_python(source: str) -> Iterator[tuple[int, str]]:
             parts = (str(p.value) if isinstance(p, ast.Constant) else "{…}" for p in node.values)
             yield node.lineno, "".join(parts)
         elif isinstance(node, ast.Constant) and isinstance(node.value, str):
-            if id(node) not in silent:
-                yield node.lineno, node.value
+            silently = id(node) in silent
+            yield from () if silently else ((node.lineno, node.value),)
 
 
 def _not_said(node: ast.AST) -> Iterator[ast.expr]:
@@ -51,9 +51,8 @@ def _not_said(node: ast.AST) -> Iterator[ast.expr]:
         yield node.value
     if isinstance(node, ast.AnnAssign):
         yield from (part for part in ast.walk(node.annotation) if isinstance(part, ast.expr))
-    if isinstance(node, ast.Subscript) and isinstance(node.value, ast.Name):
-        if node.value.id == "Literal":
-            yield from (part for part in ast.walk(node.slice) if isinstance(part, ast.expr))
+    if isinstance(node, ast.Subscript) and getattr(node.value, "id", "") == "Literal":
+        yield from (part for part in ast.walk(node.slice) if isinstance(part, ast.expr))
 
 
 def _from_vue(source: str) -> Iterator[tuple[int, str]]:

@@ -185,7 +185,7 @@ def test_a_worker_that_dies_is_replaced_and_its_task_tried_once_more(with_crew):
         for pid in crew.pids:
             psutil.Process(pid).kill()
         assert json.loads(await slow) == "slow"
-        with pytest.raises(CannotCompute, match="ended twice"):
+        with pytest.raises(CannotCompute, match="crashed twice"):
             await crew.ask(ME, Deadly(name="deadly"))
         assert json.loads(await crew.ask(ME, Nap(name="after"))) == "after"
         assert len(crew.pids) == WORKERS

@@ -53,7 +53,7 @@ def test_a_tippet_is_renewed_and_a_tangle_thrown_away(client, saved):
     assert renewed > design["leader"]["pieces"][last]["length_m"]
     taken = {"spool_id": tippet, "amount": "200 yd", "words": "a tangle"}
     noted = client.post("/api/v1/ledger/taken", json=taken).json()
-    assert "More was taken than there was" in noted["words"]
+    assert "More was used than there was" in noted["words"]
     row = next(r for r in client.get("/api/v1/stock").json() if r["spool_id"] == tippet)
     assert (row["item"]["remaining_m"], row["low"]) == (0.0, True)
     assert "count what is left on it" in row["note"]
@@ -79,7 +79,7 @@ def test_what_is_to_be_tied_next_makes_the_shopping_list(client, saved):
     assert lacking
     assert len(more["rows"]) > len(none["rows"])
     old = [row for row in none["rows"] if "years old" in row["why"]]
-    assert all("pull-test or renew" in row["why"] for row in old)
+    assert all("pull-test it or renew" in row["why"] for row in old)
     text = client.post("/api/v1/ledger/shopping/csv", json=many).text
     assert text.splitlines()[0] == "buy,why"
     assert lacking[0]["what"] in text

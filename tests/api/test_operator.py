@@ -23,7 +23,7 @@ def test_a_bench_that_is_read_slowly_is_told_once_enough_were_read():
     (slow,) = alarms(crews(0.0, 0.0), read(400, 0.25))
     assert "short of processors" in slow
     (well,) = alarms(crews(0.0, 0.0), read(400, 0.025))
-    assert "as quickly as it should be" in well
+    assert "as quickly as they should" in well
 
 
 def test_who_waits_for_long_is_told_by_where():

@@ -126,7 +126,7 @@ def test_a_guest_sees_one_day_at_the_water_and_nothing_else(house, bench, databa
     guest = phone(house)
     answer = guest.post("/api/v1/phones/pair", json={"code": code["code"], "name": "Guest"}).json()
     assert answer["day"] == PLAN_ID
-    assert "and for nothing else" in answer["words"]
+    assert "only" in answer["words"]
     assert [item["plan_id"] for item in guest.get("/api/v1/plans").json()] == [PLAN_ID]
     assert guest.get(f"/api/v1/plans/{PLAN_ID}/pack").status_code == 200
     seen = event(1, "note", PLAN_ID, words="a guest's")

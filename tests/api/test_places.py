@@ -110,7 +110,7 @@ def test_the_gauge_is_read_and_its_troubles_change_nothing(client, skarn):
     assert "just now" in told["words"]
     stale = client.get(f"{skarn}/level", params={"trick": "stale"}).json()
     assert stale["status"] == "stale"
-    assert "too old to go by" in stale["words"]
+    assert "too old to rely on" in stale["words"]
     for trick in ("absurd", "no json", "error"):
         refused = client.get(f"{skarn}/level", params={"trick": trick})
         assert (refused.status_code, refused.json()["where"]) == (422, "gauge")

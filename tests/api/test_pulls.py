@@ -79,13 +79,13 @@ def test_a_pull_is_read_from_the_simulated_scale(client, spool_id):
 
 @pytest.mark.parametrize(
     ("mischief", "said"),
-    [("silent", "fallen silent"), ("rubbish", "cannot be read"), ("unplugged", "unplugged")],
+    [("silent", "stopped sending"), ("rubbish", "cannot be read"), ("unplugged", "unplugged")],
 )
 def test_what_ails_the_scale_is_said_and_nothing_noted(client, spool_id, mischief, said):
     form = {"knot": "blood", "spool_id": spool_id, "mischief": mischief}
     refused = client.post("/api/v1/pulls/scale", json=form)
     assert said in refused.json()["detail"]
-    assert "Nothing was noted" in refused.json()["hint"]
+    assert "Nothing was recorded" in refused.json()["hint"]
     assert client.get("/api/v1/pulls").json()["tests"] == []
 
 

@@ -167,5 +167,5 @@ def test_keys_are_made_once_for_their_owner_and_rubbish_is_said(tmp_path):
     assert isinstance(hall_keys(tmp_path), RemoteKeys)
     assert (tmp_path / HELPER).stat().st_mode & 0o077 == 0
     (tmp_path / HELPER).write_text("{}")
-    with pytest.raises(NoKey, match="holds no keys"):
+    with pytest.raises(NoKey, match="contains no keys"):
         read_helper_keys(tmp_path / HELPER)

@@ -16,9 +16,10 @@ def serious(page: Page) -> list[str]:
     page.evaluate(AXE)
     found = page.evaluate("axe.run(document, { resultTypes: ['violations'] })")
     return [
-        f"{found_item['id']}: {found_item['help']} at {[node['target'] for node in found_item['nodes'][:3]]}"
-        for found_item in found["violations"]
-        if found_item["impact"] in ("serious", "critical")
+        f"{violation['id']}: {violation['help']} at "
+        f"{[node['target'] for node in violation['nodes'][:3]]}"
+        for violation in found["violations"]
+        if violation["impact"] in ("serious", "critical")
     ]
 
 

@@ -119,7 +119,7 @@ def test_a_gust_and_a_typed_line_speed_change_the_cast(air):
 def test_a_landing_told_teaches_the_bench_and_can_be_forgotten(air):
     settled(air)
     own = air.get_by_label("Your own cast")
-    expect(own).to_contain_text("Nothing is known of your cast yet")
+    expect(own).to_contain_text("Nothing is known about your cast yet")
     own.get_by_role("button", name="It piled up").click()
     expect(own).to_contain_text("From one landing: you launch", timeout=30_000)
     expect(air.get_by_label("Stroke")).not_to_contain_text("normal, 49.2 ft/s")
@@ -127,5 +127,5 @@ def test_a_landing_told_teaches_the_bench_and_can_be_forgotten(air):
     row = own.get_by_role("row", name=re.compile("piled up"))
     expect(row).to_contain_text("straight")
     row.get_by_role("button", name=re.compile("^Forget the landing")).click()
-    expect(own).to_contain_text("Nothing is known of your cast yet")
+    expect(own).to_contain_text("Nothing is known about your cast yet")
     expect(air.get_by_label("Stroke")).to_contain_text("normal, 49.2 ft/s")

@@ -137,15 +137,15 @@ def test_it_is_fished_without_a_signal_and_comes_home_once(phone, open_page, con
         tap(phone, "Fish")
         phone.get_by_label("Which fish").select_option(label="grayling")
         take_photo(phone)
-        expect(phone.get_by_text("A photo is kept with it")).to_be_visible()
+        expect(phone.get_by_text("Photo added")).to_be_visible()
         tap(phone, "Save")
         tap(phone, "Wind knot")
         tap(phone, "Here")
-        expect(phone.get_by_role("alert")).to_contain_text("A wind knot halves what it holds")
+        expect(phone.get_by_role("alert")).to_contain_text("A wind knot halves the strength")
         expect(phone.get_by_text(f"{HAPPENED - 2} not sent yet")).to_be_visible()
         # the page dies and comes back with all of it
         phone.reload()
-        expect(phone.get_by_role("alert")).to_contain_text("A wind knot halves what it holds")
+        expect(phone.get_by_role("alert")).to_contain_text("A wind knot halves the strength")
         phone.close()
         phone = open_page(f"/water/{PLAN_ID}")
         tap(phone, "Happened")
@@ -189,7 +189,7 @@ def test_the_day_is_seen_corrected_and_completed_at_the_table(page, packed, prog
     take_photo(form, "A photo")
     form.get_by_role("button", name="Add it").click()
     note = day.get_by_role("listitem").filter(has_text="Note: mist till ten")
-    seen = note.get_by_role("link", name="Look at the photo")
+    seen = note.get_by_role("link", name="Show the photo")
     expect(seen).to_be_visible()
     assert (
         seen.locator("img").evaluate("(one) => one.decode().then(() => one.naturalWidth)") == 1600
@@ -198,7 +198,7 @@ def test_the_day_is_seen_corrected_and_completed_at_the_table(page, packed, prog
     drop.click()
     expect(drop).to_have_text("this can’t be undone: delete it")
     drop.click()
-    expect(note).to_contain_text("The photo is not here")
+    expect(note).to_contain_text("The photo isn’t here")
     day.get_by_role("button", name="Undo: Note: mist till ten").click()
     expect(day.get_by_text("Note: mist till ten")).to_have_count(0)
     day.get_by_role("button", name="All days together").click()
@@ -273,7 +273,7 @@ def test_what_cannot_be_kept_is_said_at_once(open_page, packed):
     expect(page.get_by_role("alert")).to_contain_text("keeps nothing here")
     tap(page, "Happened")
     tap(page, "Snagged")
-    expect(page.get_by_role("alert")).to_contain_text("was not kept")
+    expect(page.get_by_role("alert")).to_contain_text("wasn’t saved")
 
 
 @pytest.mark.parametrize("look", ["Sun", "Night"])
@@ -319,7 +319,7 @@ def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
     tap(page, "Happened")
     tap(page, "Fish")
     take_photo(page)
-    expect(page.get_by_text("A photo is kept with it")).to_be_visible()
+    expect(page.get_by_text("Photo added")).to_be_visible()
     tap(page, "Save")
     expect(page.get_by_role("button", name="Undo")).to_have_count(0)  # it is kept
     expect(page.get_by_text("1 in this file’s log")).to_be_visible()

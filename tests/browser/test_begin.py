@@ -8,7 +8,7 @@ from playwright.sync_api import expect
 
 @pytest.fixture
 def first(open_page, program):
-    """The first opening ever; the demo is in front again afterwards."""
+    """The first opening ever; the demo is shown again afterwards."""
     program.http.post("/api/v1/anglers/demo").raise_for_status()
     yield open_page("/#first")
     program.http.post("/api/v1/anglers/demo").raise_for_status()
@@ -72,7 +72,7 @@ def test_demo_and_own_never_mix_and_the_rail_says_which(first):
 def test_a_rod_is_changed_by_its_line_and_another_made_like_it(page):
     page.get_by_role("link", name="Spools").click()
     page.get_by_role("button", name="Add a similar one: 9 ft 8-weight, fast").click()
-    line = page.get_by_label("Another, as it is said")
+    line = page.get_by_label("Add another, as text")
     line.fill("“Long reach” 12 ft 8 wt, soft")
     line.press("Enter")
     expect(page.get_by_text("Long reach")).to_be_visible()
@@ -117,7 +117,7 @@ def test_a_code_keeps_ones_things_from_the_others(first):
     rail = page.get_by_role("navigation", name="Places")
     rail.get_by_role("button", name="Hedda").click()
     who = page.get_by_role("dialog", name="Show whose things are shown")
-    who.get_by_text("Keep these things by a code").click()
+    who.get_by_text("Protect these things with a code").click()
     who.get_by_label("The code", exact=True).fill("tide 4")
     page.keyboard.press("Enter")
     expect(page.get_by_text("The code is set.")).to_be_visible()

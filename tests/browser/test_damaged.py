@@ -39,7 +39,7 @@ def test_a_damaged_leader_is_shown_beside_the_others(page, program):
     page.goto("/shelf")
     card = page.get_by_role("listitem").filter(has_text="Half a leader")
     expect(card).to_contain_text("Damaged")
-    expect(card).to_contain_text("the other leaders are untouched")
+    expect(card).to_contain_text("the other leaders are fine")
     expect(page.get_by_role("button", name=re.compile("^Compare: "))).not_to_have_count(0)
     with page.expect_download() as download:
         card.get_by_role("button", name="Export: Half a leader").click()
@@ -58,7 +58,7 @@ def test_a_draft_that_cannot_be_read_is_told_and_given_out(page):
     page.wait_for_load_state("networkidle")  # it is kept once more when its reading has come
     page.evaluate(AGE_THE_DRAFTS, 99)
     page.goto("/")
-    told = page.get_by_role("alert").filter(has_text="draft of this browser is damaged")
+    told = page.get_by_role("alert").filter(has_text="draft in this browser is damaged")
     expect(told).to_contain_text("version 99")
     expect(piece(page, 1)).to_be_visible()
     with page.expect_download() as download:

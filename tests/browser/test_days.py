@@ -21,8 +21,8 @@ def test_the_gauge_tells_how_deep_it_is_and_the_bench_goes_by_it(page):
     level.fill("high")
     expect(water.get_by_role("alert")).to_contain_text("is no level")
     level.fill("4.6 ft")
-    expect(alder).to_contain_text("beyond what you saw")
-    expect(alder).to_contain_text("Not to be waded by the usual rule")
+    expect(alder).to_contain_text("outside what you have seen")
+    expect(alder).to_contain_text("Don't wade here")
     level.fill("1.3 ft")
     expect(alder).to_contain_text("Knee-deep")
     alder.get_by_role("button", name="To the bench: The alder pool, head").click()
@@ -59,7 +59,7 @@ def test_a_stretch_is_added_noted_at_two_levels_and_left_out(page):
 
 def test_a_gauge_is_chosen_and_one_that_is_not_there_is_said(page):
     water = skarn(page)
-    water.get_by_role("button", name="another gauge").click()
+    water.get_by_role("button", name="change the gauge").click()
     form = page.get_by_role("dialog", name="Choose a gauge")
     form.get_by_label("Base address of the service").fill("http://127.0.0.1:9/v1.1")
     form.get_by_role("button", name="Look it up").click()

@@ -17,7 +17,7 @@ def say(page, phrase: str) -> None:
 def test_it_is_found_stopped_compared_and_put_on_the_bench_by_keyboard(page):
     tab_to(page, "Find")
     page.keyboard.press("Enter")
-    expect(page.get_by_text("A dozen truly different leaders at most")).to_be_visible()
+    expect(page.get_by_text("Up to a dozen truly different leaders")).to_be_visible()
     say(page, "as many knots as it needs")
     page.get_by_role("radio", name="4", exact=True).focus()
     page.keyboard.press("Space")
@@ -51,7 +51,7 @@ def test_it_is_found_stopped_compared_and_put_on_the_bench_by_keyboard(page):
 
 def test_what_cannot_be_is_told_before_it_is_sought(page):
     page.get_by_role("link", name="Find").click()
-    say(page, "as long as its school ties it here")
+    say(page, "has its school's length")
     page.get_by_label("At most").fill("5 in")
     alert = page.get_by_role("alert").filter(has_text="it is no leader")
     expect(alert).to_be_visible()

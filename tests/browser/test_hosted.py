@@ -93,7 +93,7 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
     expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
 
     page.get_by_role("button", name="Log out").click()
-    page.get_by_text("I have neither any more").click()
+    page.get_by_text("I have lost both").click()
     page.get_by_label("Name").last.fill("Runa")
     page.get_by_label("Recovery code").fill(code.lower())
     page.keyboard.press("Enter")
@@ -111,7 +111,7 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     page.get_by_role("link", name="Groups").click()
     page.get_by_label("Name of a new group").fill("The Skarn club")
     page.keyboard.press("Enter")
-    page.get_by_role("button", name="A code to join by").click()
+    page.get_by_role("button", name="Create a join code").click()
     code = page.locator(".code b").inner_text()
     assert keeper.post("/api/v1/clubs/join", json={"code": code}).status_code == 200
     page.goto(f"{site.site}/shelf")

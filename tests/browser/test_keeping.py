@@ -80,7 +80,7 @@ def test_a_second_tab_that_saved_first_costs_nothing(open_page):
     two.get_by_role("button", name="Save", exact=True).click()
     dialog = two.get_by_role("dialog", name="Saved in another window")
     expect(dialog).to_contain_text("Both are kept")
-    dialog.get_by_role("button", name="See the other as a ghost").click()
+    dialog.get_by_role("button", name="Show the other as a ghost").click()
     expect(two.get_by_text("saved in another window”, on this same day")).to_be_visible()
     two.get_by_role("button", name="Save", exact=True).click()
     dialog.get_by_role("button", name="Save mine as a new leader").click()

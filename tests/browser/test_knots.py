@@ -67,9 +67,9 @@ def test_a_pull_is_noted_by_hand_and_read_from_the_scale_and_its_faults_are_said
     expect(pulls.get_by_label("it broke at")).to_have_value("much")
     pull = pulls.get_by_role("button", name="Pull and read")
     for mischief, said in (
-        ("… stops sending", "fallen silent"),
-        ("… sends garbage", "cannot be read as a force"),
-        ("… unplugged", "was unplugged"),
+        ("… stops sending", "stopped sending"),
+        ("… sends garbage", "unreadable data"),
+        ("… unplugged", "isn't connected"),
     ):
         pulls.get_by_label("Scale").select_option(mischief)
         pull.click()

@@ -67,7 +67,7 @@ def test_everything_is_kept_as_a_file_and_brought_back_beside(page, tmp_path):
     dialog.get_by_label("Export file to import").set_input_files(out)
     expect(dialog.get_by_text(f"{before} leaders and")).to_be_visible()
     dialog.get_by_role("button", name="Go back to what was there before").click()
-    expect(dialog.get_by_text("is in front again")).to_be_visible()
+    expect(dialog.get_by_text("is shown again")).to_be_visible()
     broken = tmp_path / "broken.json"
     broken.write_text(out.read_text()[:-40])
     dialog.get_by_label("Export file to import").set_input_files(broken)

@@ -14,7 +14,7 @@ KEY_S, READ_S = 0.12, 2.5  # a key struck, a screen looked over
 
 @pytest.fixture
 def own(open_page, program):
-    """An empty bench of one's own; the demo is in front again afterwards."""
+    """An empty bench of one's own; the demo is shown again afterwards."""
     program.http.post("/api/v1/anglers", json={"name": "Eira"}).raise_for_status()
     yield open_page("/spools")
     program.http.post("/api/v1/anglers/demo").raise_for_status()
@@ -44,7 +44,7 @@ def test_a_spool_is_counted_taken_off_put_together_and_put_away(page):
     page.get_by_role("button", name=re.compile(r"^Mist soft \.004 in")).click()
     form = page.get_by_role("dialog", name="This spool")
     expect(form).to_contain_text("Time to renew: four years old")
-    expect(form).to_contain_text("Its thickness is as it was sold")
+    expect(form).to_contain_text("Diameter as sold")
     form.get_by_label("How much to take off").fill("a lot")
     form.get_by_role("button", name="Take it off").click()
     expect(form.get_by_role("alert")).to_contain_text("is not a length")
@@ -104,7 +104,7 @@ def test_a_fall_is_timed_with_space(page):
 def test_days_ahead_say_what_to_buy_and_prices_are_heeded(own):
     page = own
     page.get_by_role("link", name="To buy").click()
-    expect(page.get_by_text("Nothing needs buying")).to_be_visible()
+    expect(page.get_by_text("Nothing to buy")).to_be_visible()
     page.get_by_role("button", name="Add the day on the bench").click()
     status = page.get_by_role("status").filter(has_text=re.compile("to buy serves? this day"))
     expect(status).to_contain_text("no smaller set does", timeout=60_000)
@@ -249,9 +249,9 @@ def test_a_leader_goes_over_as_a_code_and_opens_of_the_spools_there(page, progra
         page.goto("/shelf")
         page.get_by_role("button", name="Scan a code …").click()
         empty = tmp_path / "empty.txt"
-        empty.write_text("no picture")
+        empty.write_text("not a readable picture")
         page.get_by_label("Picture of a code").set_input_files(empty)
-        expect(page.get_by_role("alert")).to_contain_text("is no picture that can be read")
+        expect(page.get_by_role("alert")).to_contain_text("is not a readable picture")
         page.get_by_label("Picture of a code").set_input_files(picture)
         told = page.get_by_role("region", name="What is different here")
         expect(told).to_contain_text("of your own spools")

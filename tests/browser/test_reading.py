@@ -15,7 +15,7 @@ def test_the_sentence_is_the_form(page):
     depth = panel.get_by_label("… or a depth")
     depth.fill("deep")
     depth.press("Enter")
-    expect(panel.get_by_role("alert")).to_contain_text("none of the words known here")
+    expect(panel.get_by_role("alert")).to_contain_text("isn't recognised")
     depth.fill("2 ft 2 in")
     depth.press("Enter")
     expect(page.get_by_role("button", name="26 in deep pocket water")).to_be_visible()
@@ -43,7 +43,7 @@ def test_a_new_fly_is_typed_kept_and_cast(page):
     panel.get_by_label("Name").fill("Loud hopper")
     panel.get_by_label("Hook", exact=True).fill("enormous")
     panel.get_by_role("button", name="Put it in the box").click()
-    expect(panel.get_by_role("alert")).to_contain_text("no hook size")
+    expect(panel.get_by_role("alert")).to_contain_text("not a hook size")
     panel.get_by_label("Hook", exact=True).fill("8")
     panel.get_by_role("button", name="Put it in the box").click()
     expect(page.get_by_role("button", name="the Loud hopper")).to_be_visible()
@@ -153,7 +153,7 @@ def test_the_shelf_opens_with_the_schools_that_fit_the_day(page):
     page.get_by_role("button", name=re.compile("^Put this .+ leader on the bench$")).click()
     expect(cord(page, "Hold")).to_contain_text("right")
     page.get_by_role("link", name="Shelf").click()
-    expect(page.get_by_role("group", name="Not for this")).to_contain_text("wants a sunk nymph")
+    expect(page.get_by_role("group", name="Not for this")).to_contain_text("needs a sunk nymph")
 
 
 def test_how_sure_it_is_and_what_matters(page):
@@ -161,7 +161,7 @@ def test_how_sure_it_is_and_what_matters(page):
     page.get_by_text("Sure: what matters").click()
     stage = page.get_by_role("region", name="How sure it is, and what matters")
     expect(stage).to_contain_text("times in 100 with this stroke", timeout=30_000)
-    expect(stage).to_contain_text("Most of the doubt")
+    expect(stage).to_contain_text("Most of the uncertainty")
     expect(stage).to_contain_text("Piece 6:")
     expect(stage).to_contain_text("Measure your Amber stiff")
     reach = stage.get_by_role("region", name="How surely it reaches the zone")

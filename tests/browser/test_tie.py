@@ -34,7 +34,7 @@ def test_a_leader_is_tied_through_with_the_keyboard(page):
     page.keyboard.type("30 ft")
     for _ in range(6):
         page.keyboard.press("Enter")
-    expect(page.get_by_role("alert")).to_contain_text("too far from it to be the same piece")
+    expect(page.get_by_role("alert")).to_contain_text("too far off to be the same piece")
     page.get_by_role("button", name="Back to that piece").click()
     for _ in range(5):
         page.get_by_role("button", name="Back").click()

@@ -75,7 +75,7 @@ def test_a_cut_back_taper_takes_its_knots_by_its_end():
 
 def test_a_clinch_in_heavy_mono_and_mono_knots_in_wire_are_warned_of():
     heavy = retied(tied(level(20, 3)), 1, Connection(knot="clinch"))
-    assert "does not seat in mono as heavy" in faults(heavy, 1)
+    assert "doesn't seat in mono this heavy" in faults(heavy, 1)
     assert at(heavy, 1).best.joint.knot == "uni"
     wire = retied(tied(level(13, 1, "bite", "wire-single")), 1, Connection(knot="improved-clinch"))
     assert "doesn't hold in single-strand wire" in faults(wire, 1)
@@ -90,7 +90,7 @@ def test_the_two_schools_of_the_lines_end_have_their_consequences():
     assert (bare.best.joint.knot, bare.other.joint.kind) == ("nail", "loops")
     assert "wears" in loop.other.reason
     assert "floats" in loop.best.reason
-    assert "no loop to meet" in faults(PLAIN, 0, BARE)
+    assert "has no loop" in faults(PLAIN, 0, BARE)
     assert "cuts into" in faults(tied(level(10, 6), level(8, 2)), 0)
 
 

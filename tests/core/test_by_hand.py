@@ -16,9 +16,14 @@ def fished(wish, pace_m_s):
     [
         ("strip", 0.5, "count it down longer", "begin to strip sooner"),
         ("strip", 0.0, "count it down longer", "begin to strip sooner"),
-        ("swing", 0.5, "cast further up and mend", "cast more across"),
+        ("swing", 0.5, "cast farther upstream and mend", "cast more across"),
         ("lead and drop", 0.5, "give it slack", "lift the rod sooner"),
-        ("drift deep", 0.5, "cast further up and give it time", "lift the rod, cast less far up"),
+        (
+            "drift deep",
+            0.5,
+            "cast farther upstream and give it time",
+            "raise the rod, cast less far upstream",
+        ),
         ("drift deep", 0.0, "give it more time", "lift it sooner"),
     ],
 )

@@ -175,7 +175,7 @@ def test_a_search_cut_short_shows_what_it_found_and_goes_on(monkeypatch):
 def test_a_drift_without_end_is_refused_by_name():
     run = fish(design(wish="strip"), WaterQuestion(line_m=30.0))
     legs = (Leg(0.5, 0.0), Leg(5000.0, -0.05))
-    with pytest.raises(CannotCompute, match="Fished so long") as refused:
+    with pytest.raises(CannotCompute, match="too long for the water model") as refused:
         history(
             run.rig.tree,
             run.history.places[0],

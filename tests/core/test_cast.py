@@ -389,7 +389,7 @@ def test_while_a_piece_is_dragged_the_cord_goes_along():
     [
         (Fly(title="n", kind="nymph", hook=14), 5, "floating", "easily"),
         (Fly(title="s", kind="streamer", hook=-1), 8, "floating", "steady draw"),
-        (Fly(title="t", kind="predator", hook=-9), 8, "floating", "sticks"),
+        (Fly(title="t", kind="predator", hook=-9), 8, "floating", "grips the water"),
         (Fly(title="n", kind="nymph", hook=14), 7, "sink-3", "roll it up"),
     ],
 )

@@ -53,7 +53,7 @@ def test_a_price_is_read_with_point_or_comma_and_nothing_else():
     assert [parse_price(text) for text in ("6.50", " 6,5 ", "12")] == [6.5, 6.5, 12.0]
     assert money(6.5) == "6.50"
     for text in ("", "six", "-1", "6.505", "1e3", "6 50"):
-        with pytest.raises(Unreadable, match="is no price"):
+        with pytest.raises(Unreadable, match="is not a price"):
             parse_price(text)
     with pytest.raises(OutOfRange):
         parse_price("0.00")

@@ -72,12 +72,12 @@ def test_words_say_depth_pace_spread_and_where_nobody_looked():
     assert alder.now.startswith("Thigh-deep, 80 cm, ± 10 cm; walking pace, 0.8 m/s")
     assert alder.now.endswith("By four notes.")
     assert alder.beyond == ""
-    assert "only: note it at another level" in here["The gorge pool"].now
+    assert "only. A note at another level" in here["The gorge pool"].now
     assert "nothing was noted" in here["The mill glide"].now
     assert here["The mill glide"].rules.startswith("One fly at most")
     high = place_reading("a" * 32, SKARN, 1.4, METRIC).stretches[1]
-    assert "beyond what you saw (0.38 m to 0.81 m)" in high.beyond
-    assert any("Not to be waded" in caution for caution in high.cautions)
+    assert "outside what you have seen (0.38 m to 0.81 m)" in high.beyond
+    assert any("Don't wade here" in caution for caution in high.cautions)
     usual = place_reading("a" * 32, SKARN, None, IMPERIAL).stretches[1]
     assert (usual.now, usual.water.rules) == ("", SKARN.rules)
 

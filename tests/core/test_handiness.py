@@ -64,7 +64,7 @@ def test_the_leader_as_tied_has_its_true_lengths():
     shorter = as_tied(taper, (2.6, None), METRIC)
     assert shorter.pieces[0].length_m == pytest.approx(2.6)
     assert shorter.pieces[0].lower_diameter_m >= taper.pieces[0].lower_diameter_m
-    with pytest.raises(OutOfRange, match="too far from it") as refused:
+    with pytest.raises(OutOfRange, match="too far off") as refused:
         as_tied(PLAIN, (None, 5.0, None, None), METRIC)
     assert refused.value.where == "came_out.1"
 

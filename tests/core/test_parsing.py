@@ -72,7 +72,7 @@ def test_tapers_rods_lines_and_flies():
         ("size 14", "no kind of fly", "Say dry"),
         ("20 wt floating", "no weight from 1 to 14", "5 wt"),
         ("5 wt", "no length of a rod", "9 ft 5 wt"),
-        ("2/0 streamer 20 g", "heavier than any fly", "15 g"),
+        ("2/0 streamer 20 g", "heavier than any castable fly", "15 g"),
         ("knotless 9 ft", "its length or its tip", "9 ft 4X tapered"),
         ("bushy dry", "says no hook", "size 14"),
         (".9 nylon 10 m", "outside", "If you meant .9 mm"),

@@ -141,7 +141,7 @@ def test_where_nothing_serves_the_nearest_is_told(monkeypatch):
     found = work_plan(plan, SKARN, CAST)
     stop = read(plan, found).stops[0]
     assert stop.design is None
-    assert stop.words.startswith(("Nothing tried or sought serves here", "No school can be built"))
+    assert stop.words.startswith(("Nothing found suits this stretch", "No school can be built"))
     assert "see what is wrong" in read(plan, found).words
 
 
@@ -157,7 +157,9 @@ def test_where_no_school_serves_a_leader_is_sought(monkeypatch):
     said = read(plan, found).stops[0]
     assert said.title == "Found for The mill glide"
     assert "Pinch the barb of Skarn sedge 14." in said.cautions
-    assert said.words.startswith("No school serves here from what you own; this one was sought.")
+    assert said.words.startswith(
+        "No school from what you own suits this stretch; this leader was searched for."
+    )
 
 
 def test_a_stretch_that_is_gone_is_said():

@@ -48,7 +48,7 @@ def test_what_no_knowing_mends_a_fly_on_top_and_any_depth_are_told_as_they_are()
     assert (shallow.right, shallow.deep) == (0, 32)
     told = reach_reading(shallow, INCHES)
     assert told.fact.status == "too much"
-    assert "not for want of knowing" in told.settle
+    assert "isn't a question of certainty" in told.settle
     dry = DESIGNS["Skarn evening sedge"]
     assert reach_of(dry, USUAL_QUESTION, INCHES) is None
     assert "stays on top" in reach_reading(None, INCHES).fact.text

@@ -128,7 +128,7 @@ def test_joints_refuse_what_does_not_go_together():
         Dropper(**tag, knot="blood")
     with pytest.raises(ValidationError, match="go with the kind fly"):
         Connection(kind="fly", knot="uni", upper_knot="uni", fly=NYMPH)
-    with pytest.raises(ValidationError, match="needs its mass"):
+    with pytest.raises(ValidationError, match="needs a mass"):
         Attachment(kind="shot", above_end_m=0.3)
 
 

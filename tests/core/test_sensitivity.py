@@ -65,13 +65,13 @@ def test_what_is_known_is_no_doubt_any_more(edge):
 def test_a_sure_leader_is_told_so_and_opens_into_more_wind_with_a_harder_stroke():
     usual, hard = (sensitivity_of(SURE, Stroke(speed_m_s=v), Angler()) for v in (15.0, 21.0))
     assert usual.opens > 0.99
-    assert "sure enough" in matters_reading(usual, INCHES).settle
+    assert "certain enough" in matters_reading(usual, INCHES).settle
     assert hard.into_m_s > usual.into_m_s > 0.0
     assert hard.holds == usual.holds > 0.99
 
 
 def test_mono_and_what_no_stroke_opens_are_refused_by_name():
-    with pytest.raises(CannotCompute, match="thrown by its fly"):
+    with pytest.raises(CannotCompute, match="The fly pulls the mono out"):
         sensitivity_of(DESIGNS["Tight line for the pockets"], Stroke(), Angler())
     storm = EDGE.situation.evolve(wind=Wind(speed_m_s=25.0, bearing="in the face"))
     with pytest.raises(CannotCompute, match="No stroke opens"):

@@ -28,8 +28,8 @@ def test_the_work_goes_from_cutting_to_the_fly_and_a_last_measure():
 def test_a_knotless_taper_says_what_to_cut_off_and_what_tip_that_leaves():
     leader = tied(knotless(cut_butt_m=0.3, cut_tip_m=0.9), level(7, 2, "tippet"))
     row = work_order(leader, DRY, {}, INCHES).rows[0]
-    assert "off the butt" in row.note
-    assert "off the tip" in row.note
+    assert "from the butt" in row.note
+    assert "from the tip" in row.note
     assert "its tip is then .0105 in" in row.note
 
 
@@ -49,7 +49,7 @@ def test_cautions_follow_the_materials():
         pieces=(level(17, 3), level(13, 1, "bite", "wire-single")),
         joints=(PLAIN.joints[0], swivel, Connection(knot="haywire")),
     )
-    assert any("Eye protection" in said for said in plain)
+    assert any("eye protection" in said for said in plain)
     assert any("bare hands or teeth" in said for said in heavy)
     assert any("Wire ends" in said for said in cautions_for(wired))
     assert not any("Wire" in said for said in plain)

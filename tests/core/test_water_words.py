@@ -68,7 +68,7 @@ def test_a_finer_tippet_is_told_with_what_it_really_does():
 
 @pytest.mark.parametrize(
     ("above", "said"),
-    [("8 in", "nearer than"), ("15 in", "is usual"), ("30 in", "further off than")],
+    [("8 in", "nearer than"), ("15 in", "is usual"), ("30 in", "farther than")],
 )
 def test_a_shots_place_is_told_against_what_is_usual(above, said):
     leader = rigged(HangOn(kind="shot", above=above))
@@ -115,7 +115,7 @@ def test_the_sighters_mark_is_where_the_water_is_when_it_fishes():
     assert 0.0 < mark < out
     found = fish_rig(fish(made, WaterQuestion(out_m=out)))
     assert found.lowest.height_m == pytest.approx(0.5 * zone_top_m(RUN.depth_m), abs=0.04)
-    with pytest.raises(CannotCompute, match="No length out"):
+    with pytest.raises(CannotCompute, match="No length of line"):
         mark_for_m(deep(led(), fly=LIGHT, water=Water(kind="run", depth_m=1.5, pace_m_s=1.5)))
 
 
@@ -244,9 +244,9 @@ def test_where_a_longer_drift_might_do_its_length_is_named_until_it_is_said():
     light = deep(rigged(HangOn(kind="indicator", above="100 cm")), fly=LIGHT)
     taken = water_reading(light, USUAL_QUESTION, METRIC, movie=False).drift
     assert taken.status == "too little"
-    assert "m is taken: say yours" in taken.why
+    assert "m is taken: enter yours" in taken.why
     said = water_reading(light, WaterQuestion(drift_m=6.0), METRIC, movie=False).drift
-    assert "say yours" not in said.why
+    assert "enter yours" not in said.why
 
 
 def test_grease_near_a_dry_fly_is_not_right_and_degreasing_mends_it():
@@ -287,6 +287,6 @@ def test_a_sighter_under_water_is_warned_of():
         water_reading(deep(leader), USUAL_QUESTION, METRIC, movie=False).drift
         for leader in (short, led())
     )
-    assert "of the sighter are under water" in under.why
+    assert "of the sighter is under water" in under.why
     assert under.marginal or under.status != "right"
     assert "sighter" not in clear.why

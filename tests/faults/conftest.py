@@ -88,7 +88,7 @@ def family(running: Running) -> dict[str, list[psutil.Process]]:
             continue
         if "mariadbd" in line:
             found["database"].append(process)
-        elif "launch.serving" in line:
+        elif "run.serving" in line:
             found["service"].append(process)
         elif "spawn_main" in line:
             found["workers"].append(process)

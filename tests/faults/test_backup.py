@@ -42,7 +42,7 @@ def test_back_to_the_last_acknowledged_save(start, folder, tmp_path):
 
     back = launch(folder, "--restore", str(backup), "--until", "last")
     assert back.returncode == 0, back.stderr
-    assert "old data are kept in" in back.stdout
+    assert "old data is kept in" in back.stdout
     again = start().ready()
     saver.check()
     assert len(list(folder.glob("database-until-*"))) == 1
@@ -89,8 +89,8 @@ def test_what_is_no_whole_backup_changes_nothing(start, folder, tmp_path):
         bad.writestr("manifest.json", good.read("manifest.json"))
         bad.writestr("data.sql", good.read("data.sql")[:-20])
     for path, said in (
-        (broken, "no whole backup"),
-        (tmp_path / "none.zip", "no whole backup"),
+        (broken, "not a complete"),
+        (tmp_path / "none.zip", "not a complete"),
         (backup, ""),
     ):
         arguments = ["--restore", str(path)] + ([] if said else ["--until", "tomorrow"])
@@ -120,7 +120,7 @@ def test_a_backup_is_made_before_the_tables_are_changed(start, folder):
     database.close()
     server.stop()
     again = start().ready()
-    assert "Before the tables are changed" in again.said
+    assert "Before updating the tables" in again.said
     (kept,) = (folder / "backups").glob("before-tables-*.zip")
     again.stop()
     assert launch(folder, "--restore", str(kept)).returncode == 0

@@ -32,9 +32,9 @@ def test_what_is_written_reads_back():
         (HEAD + "blood,nylon,a,40,inf,no\n", "Line 2"),
         (HEAD + "blood,nylon,a,40,30,perhaps\n", "not yes or no"),
         (HEAD + "blood,nylon\n", "Line 2"),
-        (HEAD + 'blood,nylon,"a,40,30,no\n', "no CSV"),
-        (HEAD + "blood,ny\rlon,a,40,30,no\n", "Line 2|no CSV"),
-        (HEAD + "blood,nylon," + "a" * 140_000 + ",40,30,no\n", "no CSV"),
+        (HEAD + 'blood,nylon,"a,40,30,no\n', "not valid CSV"),
+        (HEAD + "blood,ny\rlon,a,40,30,no\n", "Line 2|not valid CSV"),
+        (HEAD + "blood,nylon," + "a" * 140_000 + ",40,30,no\n", "not valid CSV"),
         ("", "no column"),
     ],
 )

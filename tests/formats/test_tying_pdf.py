@@ -67,7 +67,7 @@ def test_a_card_has_cuts_knots_with_turns_cautions_and_notes():
     text = read([one], "a6").pages[0].extract_text()
     for row in one.evaluation.work.rows:
         assert row.cut.text in text
-    for wanted in ("5 turns above, 6 below", "opposite sides", "Eye protection", "breastbone"):
+    for wanted in ("5 turns above, 6 below", "opposite sides", "eye protection", "breastbone"):
         assert wanted in text.replace("\n", " ")
     assert "For the glide." in text
     assert "Breaks first at joint" in text, "what it holds"
@@ -107,7 +107,7 @@ def test_a_card_leaves_out_nothing_one_must_know_to_tie_it(paper):
             assert step.title in said
             assert step.brief in said
     for wanted in (
-        "First double the end of the lower piece by a bimini twist of twenty turns",
+        "First double the end of the lower piece with a bimini twist of twenty turns",
         "Leave the upper tag long: 6 in when the Test dry 14 is on it, by palomar. Trim the other",
         "11¾ in above the point fly",
         "4 ft 11 in above the point fly",

@@ -391,7 +391,7 @@ def test_14_a_tight_line_takes_the_sighter_for_its_sighter_and_one_tippet_throug
     assert "sighter" not in fished(tied).drift.why
     hole = at.evolve(water=at.water.evolve(depth_m=1.6))
     sunk = replace(tied, design=tied.design.evolve(situation=hole))
-    assert "of the sighter are under water" in fished(sunk).drift.why
+    assert "of the sighter is under water" in fished(sunk).drift.why
     bare = tie("tight-line", at, (gauged(12), *tippets(5, 6, material="fluorocarbon")))
     assert any("sighter" in shortfall.wanted for shortfall in bare.proposal.shortfalls)
 

@@ -60,7 +60,7 @@ def test_what_was_entered_stays_and_fresh_begins_again(start, tmp_path):
     second.stop()
 
     fresh = start("--fresh").ready()
-    assert "old data are kept in" in fresh.said
+    assert "old data is kept in" in fresh.said
     assert fresh.http.get("/api/v1/angler").json()["name"] != "Kept"
     assert list((tmp_path / "local").glob("database-until-*"))
 

@@ -14,7 +14,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Change a design and read it
+         * Edit a design and evaluate it
          * @description Apply the change, evaluate the result; nothing is stored.
          */
         post: operations["post_bench"];
@@ -34,7 +34,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Tie a design with my knots everywhere
+         * Use my own knots throughout a design
          * @description The leader with the angler's own knots wherever they hold; nothing is stored.
          */
         post: operations["post_my_knots"];
@@ -54,7 +54,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask what would mend match, hold and length
+         * Find remedies for match, hold and length
          * @description Each is one change, made and judged anew; nothing is stored.
          */
         post: operations["post_bench_remedies"];
@@ -74,7 +74,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask a school for a leader from the shelf
+         * Build a school's leader from the shelf
          * @description Build a leader by the school's rule from the spools owned; nothing is stored.
          */
         post: operations["post_proposal"];
@@ -94,7 +94,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * One piece of butt to build on by hand
+         * Start by hand with one piece of butt
          * @description A butt matched to the line from the spools owned; nothing is stored.
          */
         post: operations["post_bare_leader"];
@@ -112,7 +112,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * A day to begin with
+         * Show the default day
          * @description The usual day with the first rod, line and fly of the kit, or with common ones.
          */
         get: operations["get_day"];
@@ -154,7 +154,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Write a cast as a table of nodes or as a picture
+         * Export a cast as CSV or SVG
          * @description The cast as CSV or SVG, named after the design.
          */
         post: operations["post_cast_file"];
@@ -174,7 +174,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask what would bring the turnover in
+         * Find remedies for turnover
          * @description Each remedy is found by casting the changed leader; nothing is stored.
          */
         post: operations["post_remedies"];
@@ -214,7 +214,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask what would bring drift and depth in
+         * Find remedies for drift and depth
          * @description Each remedy is found by fishing and casting the changed rig; nothing is stored.
          */
         post: operations["post_water_remedies"];
@@ -234,7 +234,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask for the settings and weights that work
+         * Find the settings and weights that work
          * @description The setting by bisection, the least and most shot and bead; nothing is stored.
          */
         post: operations["post_tuning"];
@@ -254,7 +254,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask how surely it reaches the zone
+         * Show how surely it reaches the zone
          * @description Fished again and again in water a little other than was guessed; nothing is stored.
          */
         post: operations["post_reach"];
@@ -274,7 +274,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask for a rig's depth table
+         * Show a rig's depth table
          * @description Depth by pace and depth of water, and what to change in each; nothing is stored.
          */
         post: operations["post_depth_table"];
@@ -354,7 +354,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask for another passkey
+         * Start adding a passkey
          * @description What the device is to sign.
          */
         post: operations["post_passkeys_ask"];
@@ -374,7 +374,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Keep a passkey
+         * Add a passkey
          * @description The device that made it lets in from now on.
          */
         post: operations["post_passkeys"];
@@ -395,7 +395,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Take a passkey no more
+         * Remove a passkey
          * @description The last way in stays.
          */
         delete: operations["remove_passkey"];
@@ -413,7 +413,7 @@ export interface paths {
         };
         get?: never;
         /**
-         * Set another password, or none
+         * Change or remove my password
          * @description Whoever is logged in elsewhere is out.
          */
         put: operations["put_password"];
@@ -434,7 +434,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask for new recovery codes
+         * Create new recovery codes
          * @description Ten, each good once; write them down.
          */
         post: operations["post_recovery_codes"];
@@ -452,14 +452,14 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Where I am logged in
+         * List where I am logged in
          * @description The last seen first.
          */
         get: operations["get_logins"];
         put?: never;
         post?: never;
         /**
-         * Log all other browsers out
+         * Log out all other browsers
          * @description This one stays.
          */
         delete: operations["remove_other_logins"];
@@ -479,7 +479,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Log a browser out
+         * Log out one browser
          * @description From its next call on.
          */
         delete: operations["remove_login"];
@@ -516,14 +516,14 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Who is logged in
+         * Show who is logged in
          * @description Nobody, at home and before anybody is.
          */
         get: operations["get_me"];
         put?: never;
         post?: never;
         /**
-         * Delete my account and all that is mine
+         * Delete my account and everything in it
          * @description At once and for good; backups keep it for two weeks more.
          */
         delete: operations["remove_account"];
@@ -540,18 +540,18 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Write all that the angler has as one file
+         * Export everything of an angler as one file
          * @description Spools, tackle, leaders with all revisions, landings, practice, pulls: JSON, SI units.
          */
         get: operations["get_account_data"];
         put?: never;
         /**
-         * Bring such a file back
+         * Import such a file
          * @description What is in the file comes to the front; what was there is kept behind it, untouched.
          */
         post: operations["post_account_data"];
         /**
-         * Delete all that the angler has
+         * Delete everything of an angler
          * @description At once and for good, where the angler's name is given to confirm it; who sat there before
          *     comes to the front, or a new angler who owns nothing. Backups keep it for two weeks more.
          */
@@ -569,7 +569,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Whose things are in front
+         * Show whose things are shown
          * @description The angler at the bench, and whether another's things are kept behind.
          */
         get: operations["get_current_owner"];
@@ -591,7 +591,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Go back to what was in front before
+         * Go back to what was shown before
          * @description The two change places; neither is changed.
          */
         post: operations["post_previous_owner"];
@@ -609,12 +609,12 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * The angler's name, units and theme
+         * Show the angler's name, units and theme
          * @description Read the settings.
          */
         get: operations["get_angler"];
         /**
-         * Remember the angler's name, units and theme
+         * Set the angler's name, units and theme
          * @description Write the settings.
          */
         put: operations["put_angler"];
@@ -633,12 +633,12 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What the angler always ties
+         * Show the knots the angler always ties
          * @description By place; nothing where the usual knot is tied.
          */
         get: operations["get_ties"];
         /**
-         * Remember what the angler always ties
+         * Set the knots the angler always ties
          * @description Every school ties so from now on, wherever the knot holds.
          */
         put: operations["put_ties"];
@@ -657,13 +657,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Whose things are here
+         * List the anglers of this bench
          * @description Who is in front first.
          */
         get: operations["get_anglers"];
         put?: never;
         /**
-         * Begin with one's own things
+         * Create an angler
          * @description An angler who owns nothing yet comes to the front; all else is left as it is.
          */
         post: operations["post_angler"];
@@ -683,7 +683,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Look round in the demo
+         * Load the demo
          * @description The demo's angler comes to the front, made anew where there is none.
          */
         post: operations["post_demo_data"];
@@ -703,7 +703,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Let another come to the front
+         * Switch to another angler
          * @description Their things are what is shown, and used for all that is proposed; where they have set a
          *     code, it is asked for, and after five wrong ones not before a minute is over.
          */
@@ -723,7 +723,7 @@ export interface paths {
         };
         get?: never;
         /**
-         * Set a code for who is in front
+         * Set a code for the current angler
          * @description It is asked of whoever brings their things to the front; what is kept of it is its Argon2id.
          *     It keeps honest people of one household apart, not a thief who has the machine.
          */
@@ -743,7 +743,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All that can be chosen, in the angler's units
+         * List everything that can be chosen
          * @description The tables of the core, as lists of choices.
          */
         get: operations["get_catalogue"];
@@ -763,13 +763,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Groups that I am in
+         * List my groups
          * @description By name, each with who is in it.
          */
         get: operations["get_clubs"];
         put?: never;
         /**
-         * Make a group
+         * Create a group
          * @description I keep it, and am the first in it.
          */
         post: operations["post_club"];
@@ -789,7 +789,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * A code to join my group by
+         * Create a code to join my group
          * @description Good for a week, for as many as have it; the one before is good no more.
          */
         post: operations["post_club_code"];
@@ -809,7 +809,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Join a group by its code
+         * Join a group
          * @description What was given to it is read from then on; its members see the name.
          */
         post: operations["post_join_club"];
@@ -830,7 +830,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Leave a group, or put one out
+         * Leave a group or remove a member
          * @description Who keeps a group puts others out; whoever is in it leaves by themselves.
          */
         delete: operations["remove_member"];
@@ -850,7 +850,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * End my group
+         * Close my group
          * @description All that was given to it is taken back.
          */
         delete: operations["remove_club"];
@@ -867,7 +867,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What happened, over all days
+         * List fished days and season tables
          * @description Counts with how sure they are; of the events that are found, where words are given.
          */
         get: operations["get_log"];
@@ -887,7 +887,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * A day as it went
+         * Show a day as a diary
          * @description Every event that stands, in a line.
          */
         get: operations["get_day_log"];
@@ -907,7 +907,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Landings of a day to learn from
+         * List a day's landings to learn from
          * @description Those that were not learnt from yet, each with the rig that was on the line and the fly on
          *     it, as far as both are known.
          */
@@ -928,7 +928,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All events as a CSV file
+         * Export all events as CSV
          * @description One row an event that stands: when, what, and what stood around it.
          */
         get: operations["get_log_csv"];
@@ -948,7 +948,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All events as a JSON file
+         * Export all events as JSON
          * @description Format nine-knots-log: events as they were tapped, what was taken back among them.
          */
         get: operations["get_log_json"];
@@ -988,13 +988,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What happened
+         * List events
          * @description In the order of their times, with what was taken back and what took it back.
          */
         get: operations["get_events"];
         put?: never;
         /**
-         * Send what happened
+         * Add events
          * @description What is here already stays as it is; the same in any order gives the same.
          */
         post: operations["post_events"];
@@ -1014,7 +1014,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Write a design as JSON, CSV or SVG
+         * Export a design as JSON, CSV or SVG
          * @description The file, named after the design.
          */
         post: operations["post_export"];
@@ -1034,7 +1034,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Read a design from a file's text
+         * Import a design
          * @description The design in the file; nothing is stored.
          */
         post: operations["post_import"];
@@ -1074,7 +1074,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Say what is asked of a leader, and what of it is impossible
+         * Describe a search and what of it is impossible
          * @description The sentence, and whatever no search could meet with this shelf.
          */
         post: operations["post_asked"];
@@ -1112,7 +1112,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Gauges of a SensorThings service
+         * List the gauges of a SensorThings service
          * @description Its datastreams, those of a length first.
          */
         get: operations["get_gauges"];
@@ -1133,7 +1133,7 @@ export interface paths {
         };
         get?: never;
         /**
-         * Say where the level is read
+         * Choose a water's gauge
          * @description A service and its datastream, or none.
          */
         put: operations["put_gauge"];
@@ -1172,7 +1172,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Whom I can give to
+         * List whom I can share with
          * @description At home the others of the household; the groups that I am in, and who is in them.
          */
         get: operations["get_recipients"];
@@ -1192,7 +1192,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What I have given
+         * List what I share
          * @description The last first.
          */
         get: operations["get_gifts_sent"];
@@ -1212,13 +1212,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What I was given
+         * List what is shared with me
          * @description The last first.
          */
         get: operations["get_gifts_received"];
         put?: never;
         /**
-         * Give a thing to read or to copy
+         * Share a thing to read or to copy
          * @description It is read as it stands till it is taken back; answers all that I have given.
          */
         post: operations["post_gift"];
@@ -1236,14 +1236,14 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Read what I was given
+         * Show what is shared with me
          * @description As it stands with its giver.
          */
         get: operations["get_gift"];
         put?: never;
         post?: never;
         /**
-         * Take a thing back
+         * Stop sharing a thing
          * @description It is read no more; copies that were made stay their owners'.
          */
         delete: operations["remove_gift"];
@@ -1262,7 +1262,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Copy what I was given
+         * Copy what is shared with me
          * @description It is mine from then on, whatever becomes of what it was copied from.
          */
         post: operations["post_copy"];
@@ -1280,7 +1280,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Instruments that are plugged in
+         * List connected instruments
          * @description Devices on serial lines of this machine.
          */
         get: operations["get_instruments"];
@@ -1300,7 +1300,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * An instrument, live
+         * Read an instrument live
          * @description ``live`` events with a reading, until whoever asked leaves: unplugged, it is looked for
          *     again, and shown when it is back.
          */
@@ -1321,13 +1321,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Whom I have invited
+         * List my invitations
          * @description The newest first.
          */
         get: operations["get_invitations"];
         put?: never;
         /**
-         * Invite another
+         * Invite someone
          * @description Good for a week and one person; an operator's lets in as an operator, if it says so.
          */
         post: operations["post_invitation"];
@@ -1348,7 +1348,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Take an invitation back
+         * Withdraw an invitation
          * @description Nobody joins by it any more.
          */
         delete: operations["remove_invitation"];
@@ -1365,7 +1365,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All knots, those to know by heart first
+         * List all knots
          * @description Their cards, in the angler's units.
          */
         get: operations["get_knots"];
@@ -1385,7 +1385,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * A knot drawn step by step
+         * Draw a knot step by step
          * @description Strokes in drawing order, each with the step at which it appears.
          */
         get: operations["get_drawing"];
@@ -1405,7 +1405,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * The shelf of saved leaders, last saved first
+         * List saved leaders, newest first
          * @description A page of leaders, each in a line; Link names the next, X-Total-Count tells how many.
          */
         get: operations["get_leaders"];
@@ -1429,7 +1429,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Labels in use
+         * List labels in use
          * @description Every label, with how many leaders carry it.
          */
         get: operations["get_labels"];
@@ -1469,7 +1469,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * A leader's newest revision
+         * Show a leader's newest revision
          * @description The newest revision, with its ETag.
          */
         get: operations["get_leader"];
@@ -1493,7 +1493,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * One revision of a leader
+         * Show one revision of a leader
          * @description A revision by its number.
          */
         get: operations["get_revision"];
@@ -1513,13 +1513,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All revisions of a leader
+         * List a leader's revisions
          * @description The newest first.
          */
         get: operations["get_revisions"];
         put?: never;
         /**
-         * Save on top of the revision named by If-Match
+         * Save a new revision on top of the one in If-Match
          * @description A new revision, refused where If-Match is no longer the newest.
          */
         post: operations["post_revision"];
@@ -1557,7 +1557,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What came on and off the spools
+         * List what came on and off the spools
          * @description A page of acts, the newest first.
          */
         get: operations["get_ledger"];
@@ -1579,7 +1579,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Take off the spools what was tied or renewed
+         * Record a tied or renewed leader
          * @description By the angler's own hand, knots and all; answers what to undo it by.
          */
         post: operations["post_tied_off"];
@@ -1599,7 +1599,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Take some off one spool
+         * Record what was taken off a spool
          * @description Lost, thrown away, given away, or a tippet renewed by the water.
          */
         post: operations["post_taken"];
@@ -1619,7 +1619,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Take an act back
+         * Undo an act
          * @description What it took is on the spools again; asked twice, it is done once.
          */
         post: operations["post_undo"];
@@ -1639,7 +1639,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * What is to be bought
+         * List what to buy
          * @description What the next leaders lack, what is low, what is old; nothing is stored.
          */
         post: operations["post_shopping"];
@@ -1659,7 +1659,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * The same as a CSV file
+         * Export the shopping list as CSV
          * @description What, and why.
          */
         post: operations["post_shopping_csv"];
@@ -1677,7 +1677,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * When it is light at a water
+         * Show sunrise and sunset at a water
          * @description By its place on the map.
          */
         get: operations["get_light"];
@@ -1699,7 +1699,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Come in by a password
+         * Log in with a password
          * @description After five wrong ones from one address none is taken from there for five minutes.
          */
         post: operations["post_log_in"];
@@ -1719,7 +1719,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask what a passkey is to sign
+         * Start logging in with a passkey
          * @description Good for five minutes and one signature; nobody is kept from asking.
          */
         post: operations["post_passkey"];
@@ -1739,7 +1739,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Come in by a passkey
+         * Log in with a passkey
          * @description Its owner is known by it: no name is asked for.
          */
         post: operations["post_passkey_log_in"];
@@ -1759,7 +1759,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Come in by a recovery code
+         * Log in with a recovery code
          * @description The code is spent; then set a password or make a passkey. Nobody guesses a code, so one that
          *     is right lets in however often others have tried.
          */
@@ -1780,7 +1780,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Go out
+         * Log out
          * @description This browser comes in no more.
          */
         post: operations["post_log_out"];
@@ -1798,13 +1798,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * The lower rigs that are kept
+         * List lower rigs
          * @description By name.
          */
         get: operations["get_lower_rigs"];
         put?: never;
         /**
-         * Keep what hangs below a ring or swivel
+         * Save the rig below a ring or swivel
          * @description Another of the same name gives way to it.
          */
         post: operations["post_lower_rig"];
@@ -1824,7 +1824,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Hang a kept lower rig on a design
+         * Put a saved lower rig on a design
          * @description The design with it below its ring or swivel, and with its fly; nothing is stored.
          */
         post: operations["post_swap"];
@@ -1844,7 +1844,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * A kept lower rig as a design
+         * Show a lower rig as a design
          * @description To cut, tie and print it by itself; nothing is stored.
          */
         post: operations["post_alone"];
@@ -1865,7 +1865,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Forget a lower rig
+         * Delete a lower rig
          * @description Leaders that carry it keep it.
          */
         delete: operations["remove_lower_rig"];
@@ -1882,7 +1882,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What was measured
+         * List measurements
          * @description Of one thing or of all, the newest first.
          */
         get: operations["get_measurements"];
@@ -1904,7 +1904,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Measure how thick a strand is
+         * Measure a strand's diameter
          * @description Mean, spread, ovality, beside the label; the strand is that thick from then on.
          */
         post: operations["post_micrometer"];
@@ -1924,7 +1924,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Measure how stiff a strand or a tip is
+         * Measure the stiffness of a strand or a line tip
          * @description Bending stiffness by the heavy elastica, with its uncertainty.
          */
         post: operations["post_droop"];
@@ -1944,7 +1944,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Measure how fast a fly sinks
+         * Measure a fly's sink rate
          * @description From times over a measured fall; its drag in the water follows.
          */
         post: operations["post_jar"];
@@ -1964,7 +1964,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Measure how a strand stretches
+         * Measure a strand's stretch
          * @description Stiffness by a weight on a length, and the set that stays.
          */
         post: operations["post_stretching"];
@@ -1984,7 +1984,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Measure what a fly weighs
+         * Weigh a fly
          * @description Wet, as it is cast, and dry.
          */
         post: operations["post_weighing"];
@@ -2002,7 +2002,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * The service at a glance
+         * Show the service at a glance
          * @description This process's own figures, and the accounts and log-ins of all.
          */
         get: operations["get_overview"];
@@ -2024,7 +2024,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Shut an account, or open it again
+         * Disable or enable an account
          * @description Nobody comes in by it from the next call on; what is in it stays.
          */
         post: operations["put_account_state"];
@@ -2042,7 +2042,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What is known of the angler's cast
+         * Show the angler's own cast
          * @description The estimate and the landings behind it.
          */
         get: operations["get_own_cast"];
@@ -2064,7 +2064,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Tell how a leader landed
+         * Record how a leader landed
          * @description Keep the landing and estimate the own cast anew from all of them.
          */
         post: operations["post_landing"];
@@ -2085,7 +2085,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Forget a landing
+         * Delete a landing
          * @description Forget it and estimate the own cast anew from the others.
          */
         delete: operations["delete_one_landing"];
@@ -2104,7 +2104,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Read what is owned as it is said
+         * Parse what is owned
          * @description What each line is understood as, and what of it is presumed; nothing is stored.
          */
         post: operations["post_read"];
@@ -2122,7 +2122,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Starter shelves
+         * List starter shelves
          * @description What many begin with, as text to be pruned and put on the shelf.
          */
         get: operations["get_starters"];
@@ -2144,7 +2144,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Put what was said on the shelf
+         * Add what was typed to the shelf
          * @description All of it or nothing: a line that cannot be read is refused by its number.
          */
         post: operations["post_owned"];
@@ -2162,7 +2162,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Rods, lines and flies as they are said
+         * List rods, lines and flies as text
          * @description Each with the line by which it can be corrected.
          */
         get: operations["get_owned_kit"];
@@ -2222,7 +2222,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Phones that are paired
+         * List paired phones
          * @description The last paired first, the revoked among them.
          */
         get: operations["get_phones"];
@@ -2244,7 +2244,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask for a code by which one phone is paired
+         * Create a pairing code for a phone
          * @description Good for one phone and ten minutes; for a guest's, which sees the one day only, two days.
          */
         post: operations["post_code"];
@@ -2264,7 +2264,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Pair a phone by its code
+         * Pair a phone
          * @description The code is spent; the phone is given a token that it shows from then on.
          */
         post: operations["post_pair"];
@@ -2282,7 +2282,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * The authority that vouches for this bench at home
+         * Download this bench's certificate authority
          * @description To be installed on the phone once, so that it trusts the bench: a certificate (PEM).
          */
         get: operations["get_authority"];
@@ -2305,7 +2305,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Revoke a phone
+         * Remove a phone
          * @description It comes in no more; what it sent stays.
          */
         delete: operations["remove_phone"];
@@ -2322,13 +2322,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Which photos are here
+         * List photos
          * @description Names of the photos of a day.
          */
         get: operations["get_photos"];
         put?: never;
         /**
-         * Send a photo
+         * Upload a photo
          * @description Kept upright and without what the camera noted beside it; sent again, it stays as it is.
          */
         post: operations["post_photo"];
@@ -2346,7 +2346,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * The log with its photos
+         * Export the log with its photos
          * @description ``log.json``, format nine-knots-log, and each photo as a file in ``photos``.
          */
         get: operations["get_log_zip"];
@@ -2373,7 +2373,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Throw a photo away
+         * Delete a photo
          * @description For good: its event stays, and tells that there was one.
          */
         delete: operations["delete_photo"];
@@ -2390,7 +2390,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All waters
+         * List waters
          * @description By name.
          */
         get: operations["get_places"];
@@ -2414,19 +2414,19 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * A water at a level
+         * Show a water at a level
          * @description Its stretches: as they usually are, and as the notes say they are at this level; by the sea
          *     with the current between high and low water.
          */
         get: operations["get_place"];
         /**
-         * Write a water anew
+         * Change a water
          * @description Its name, kind, rules and notes; the stretches stay.
          */
         put: operations["put_place"];
         post?: never;
         /**
-         * Forget a water
+         * Delete a water
          * @description With its stretches and notes.
          */
         delete: operations["remove_place"];
@@ -2445,7 +2445,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Add a stretch, or write one anew
+         * Add or change a stretch
          * @description At the end of the others, or in its place; what was noted of it at levels stays.
          */
         post: operations["post_stretch"];
@@ -2466,7 +2466,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Leave a stretch out
+         * Delete a stretch
          * @description With what was noted of it.
          */
         delete: operations["remove_stretch"];
@@ -2485,7 +2485,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Note what a stretch is like at a level
+         * Add a note about a stretch at a level
          * @description From two or more notes depth and pace at other levels follow.
          */
         post: operations["post_level"];
@@ -2506,7 +2506,7 @@ export interface paths {
         put?: never;
         post?: never;
         /**
-         * Take a note back
+         * Delete a note
          * @description By its number in the list.
          */
         delete: operations["remove_level"];
@@ -2523,7 +2523,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * A packed day as one file for a phone without a network
+         * Export a packed day as one offline page
          * @description Everything inside: opened from the phone's files, its log comes home as a file.
          */
         get: operations["get_one_file"];
@@ -2543,7 +2543,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * A packed day as a card to print, A5 on both sides
+         * Export a packed day as a card to print (A5, two-sided)
          * @description Good enough to fish by if the phone drowns.
          */
         get: operations["get_card"];
@@ -2563,7 +2563,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * The plan for a calendar
+         * Export a plan for a calendar
          * @description An iCalendar file (RFC 5545): each stretch an entry in local time.
          */
         get: operations["get_calendar"];
@@ -2583,7 +2583,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All planned days
+         * List planned days
          * @description The latest first.
          */
         get: operations["get_plans"];
@@ -2607,18 +2607,18 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * A planned day
+         * Show a planned day
          * @description As it can be typed again.
          */
         get: operations["get_plan"];
         /**
-         * Write a plan anew
+         * Change a plan
          * @description What was packed of it stays till it is packed again.
          */
         put: operations["put_plan_anew"];
         post?: never;
         /**
-         * Forget a plan
+         * Delete a plan
          * @description One that was fished stays: its log is read by it.
          */
         delete: operations["remove_plan"];
@@ -2637,7 +2637,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Work a plan out
+         * Work out a plan
          * @description Leaders tried on every stretch at the level said, and the fewest that fish them all.
          */
         post: operations["post_work"];
@@ -2675,7 +2675,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What was packed of a day
+         * Show a packed day
          * @description As it was packed last.
          */
         get: operations["get_pack"];
@@ -2695,13 +2695,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What to tie next
+         * Show what to practise next
          * @description All knots, what is due first.
          */
         get: operations["get_practice"];
         put?: never;
         /**
-         * Tell of a knot just tied
+         * Record a practice knot
          * @description Keep the attempt and say what to tie next.
          */
         post: operations["post_attempt"];
@@ -2739,13 +2739,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Pull tests and what they say
+         * List pull tests and what they show
          * @description A page of tests, and the beliefs behind the designs' hold, which go by all of them.
          */
         get: operations["get_pulls"];
         put?: never;
         /**
-         * Note where a knot broke
+         * Record a pull test
          * @description Keep a reading as typed.
          */
         post: operations["post_pull"];
@@ -2765,7 +2765,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Set tests aside, or count them again
+         * Exclude or include pull tests
          * @description They stay on the list either way.
          */
         post: operations["post_aside"];
@@ -2785,7 +2785,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Forget tests
+         * Delete pull tests
          * @description For readings that were none: a slip of the key, a wrong file. They are gone for good.
          */
         post: operations["post_deletion"];
@@ -2803,13 +2803,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Write all pull tests as CSV
+         * Export pull tests as CSV
          * @description The file, in newtons.
          */
         get: operations["get_csv"];
         put?: never;
         /**
-         * Take pull tests from a CSV
+         * Import pull tests from CSV
          * @description All of its rows, or none where one is no pull test.
          */
         post: operations["post_csv"];
@@ -2827,7 +2827,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Whether simulations can be asked for yet
+         * Show whether simulations are ready
          * @description On a first start they are compiled, once; what is asked for meanwhile waits.
          */
         get: operations["get_readiness"];
@@ -2847,7 +2847,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What differs between two revisions
+         * Compare two revisions
          * @description Of any two of one leader, what the other has that the one had not.
          */
         get: operations["get_differences"];
@@ -2869,7 +2869,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask how it opens in another wind, by another stroke or fly
+         * Show how it opens in another wind, or with another stroke or fly
          * @description The turnover under what is supposed; nothing is stored.
          */
         post: operations["post_what_if"];
@@ -2889,7 +2889,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask what matters and how sure it is
+         * Show what the verdict depends on and how sure it is
          * @description Each length and thickness changed and cast, doubts and their shares; nothing is stored.
          */
         post: operations["post_matters"];
@@ -2909,7 +2909,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * A leader as a QR code
+         * Show a leader as a QR code
          * @description An SVG picture; the leader's notes go with it, the angler's name does not.
          */
         post: operations["post_qr"];
@@ -2929,7 +2929,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Read a leader out of a QR code's text
+         * Read a leader from a QR code's text
          * @description The leader of one's own spools; nothing is stored.
          */
         post: operations["post_scan"];
@@ -2949,7 +2949,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Make somebody else's leader of one's own spools
+         * Rebuild a leader from the angler's own spools
          * @description Of the nearest that are owned, with what differs; nothing is stored.
          */
         post: operations["post_fit"];
@@ -2969,7 +2969,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Several leaders as one file
+         * Export several leaders as one file
          * @description Their newest revisions with their labels, as JSON.
          */
         post: operations["post_file"];
@@ -2989,7 +2989,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Put a file's leaders on the shelf
+         * Import leaders to the shelf
          * @description All of them, each as a leader of its own, or none where one cannot be read. They keep the
          *     figures they come with: opened, each can be made of one's own spools.
          */
@@ -3010,7 +3010,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Look at an invitation
+         * Show an invitation
          * @description Whether it is open still, and for whom it was meant.
          */
         post: operations["post_look"];
@@ -3030,7 +3030,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask for a passkey to join by
+         * Start signing up with a passkey
          * @description The device is asked for one; the account is made when it comes back.
          */
         post: operations["post_join_passkey"];
@@ -3050,7 +3050,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Join by an invitation
+         * Sign up with an invitation
          * @description An account with an angler of its own who owns nothing yet; the invitation is spent.
          */
         post: operations["post_join"];
@@ -3068,7 +3068,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All spools and packets owned
+         * List spools and packets
          * @description The shelf, by material and thickness.
          */
         get: operations["get_stock"];
@@ -3090,7 +3090,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Add a spool, or write one anew
+         * Add or change a spool
          * @description Read the typed figures and keep the spool.
          */
         post: operations["post_spool"];
@@ -3110,7 +3110,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Add a packet of knotless leaders, or write one anew
+         * Add or change a packet of knotless leaders
          * @description Read the typed figures and keep the packet.
          */
         post: operations["post_packet"];
@@ -3128,7 +3128,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Ask which saved leaders a spool is in
+         * List the saved leaders that use a spool
          * @description As they stand; what is changed of the spool changes none of them.
          */
         get: operations["get_use"];
@@ -3150,7 +3150,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Put two ends of the same together
+         * Combine two spools of the same material
          * @description What the other holds goes on this one; the other is taken off the shelf. Undone in the
          *     ledger.
          */
@@ -3191,7 +3191,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Put it back on the shelf
+         * Put a spool back on the shelf
          * @description A spool that was taken off is there again, with what it held.
          */
         post: operations["put_back_stock"];
@@ -3211,7 +3211,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Bring leaders up to today's version
+         * Upgrade leaders of an older version
          * @description One answer for each, in their order; nothing is stored.
          */
         post: operations["post_leaders"];
@@ -3229,7 +3229,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * All that cannot be read
+         * List damaged rows
          * @description Rows that no version known reads; they hide none of the others.
          */
         get: operations["get_damaged"];
@@ -3249,7 +3249,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Something that cannot be read, as it is
+         * Show a damaged row as it is
          * @description Its kind, version and body as a JSON file, so that nothing is lost.
          */
         get: operations["get_damaged_row"];
@@ -3269,7 +3269,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Rods, lines and flies owned
+         * List rods, lines and flies
          * @description The kit.
          */
         get: operations["get_kit"];
@@ -3291,7 +3291,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask what a fly weighs and how it catches the air
+         * Estimate a fly's mass and air resistance
          * @description By the tables, or as it was measured; nothing is stored.
          */
         post: operations["post_fly_figures"];
@@ -3311,7 +3311,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask the same of a fly as it is being typed
+         * Estimate a fly's mass and air resistance while typing
          * @description The figures that the fly would have; nothing is stored.
          */
         post: operations["post_fly_preview"];
@@ -3391,7 +3391,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask which schools fit a day
+         * Rank the schools for a day
          * @description Those that fit, those that would with one change, those that are not for this and why.
          */
         post: operations["post_today"];
@@ -3411,7 +3411,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Ask what to buy for several days
+         * Find what to buy for several days
          * @description The cheapest set with which every day has a leader that serves it, from what is owned and
          *     what a shop has; and which leader that is on each day.
          */
@@ -3430,7 +3430,7 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Who ties
+         * Show the builder's figures
          * @description Height and hand in words.
          */
         get: operations["get_tyer"];
@@ -3451,7 +3451,7 @@ export interface paths {
         };
         get?: never;
         /**
-         * Tell the angler's height, for lengths without a tape
+         * Set the angler's height, for lengths without a tape
          * @description Remember it, or forget it where nothing is typed.
          */
         put: operations["put_height"];
@@ -3472,7 +3472,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * The work, one step a screen
+         * Show the tying steps
          * @description Cuts by the angler's own hand; nothing is stored.
          */
         post: operations["post_screens"];
@@ -3492,7 +3492,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Tell what the pieces came out at
+         * Record the lengths the pieces came out at
          * @description The design as tied; with ``keep``, what it shows of the angler's hand is learnt.
          */
         post: operations["post_tied"];
@@ -3512,7 +3512,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * What a batch takes from the shelf
+         * Show what a batch takes from the shelf
          * @description The total cut list against what is left; nothing is stored.
          */
         post: operations["post_batch"];
@@ -3532,7 +3532,7 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Tying cards or labels as PDF
+         * Export tying cards or labels as PDF
          * @description The PDF, named after its first design.
          */
         post: operations["post_cards"];
@@ -3550,13 +3550,13 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * What lies ready
+         * List the wallet
          * @description The last tied first.
          */
         get: operations["get_wallet"];
         put?: never;
         /**
-         * Put a tied leader in the wallet
+         * Add a tied leader to the wallet
          * @description One that was tied without the companion, or bought tied.
          */
         post: operations["post_rig"];
@@ -3575,7 +3575,7 @@ export interface paths {
         };
         get?: never;
         /**
-         * Say where a rig lies and how worn it is
+         * Set where a rig is and how worn it is
          * @description Its leader stays as it is.
          */
         put: operations["put_rig"];
@@ -4245,7 +4245,7 @@ export interface components {
              */
             design: components["schemas"]["Design"];
             stroke?: components["schemas"]["StrokeForm"];
-            /** @description as the last answer gave it, if any */
+            /** @description from the last answer, if any */
             near?: components["schemas"]["Near"] | null;
             /**
              * Units
@@ -4638,19 +4638,19 @@ export interface components {
             paper: "a6" | "a4" | "sheet" | "labels" | "3x5" | "letter" | "letter-sheet" | "letter-labels";
             /**
              * Depth Table
-             * @description on the cards, of rigs that sink
+             * @description depth table on the cards of rigs that sink
              * @default false
              */
             depth_table: boolean;
             /**
              * Chain
-             * @description on the cards, from the reel to the leader
+             * @description chain from the reel to the leader on the cards
              * @default false
              */
             chain: boolean;
             /**
              * Code
-             * @description a side more with a QR code to share it by
+             * @description an extra side with a QR code
              * @default false
              */
             code: boolean;
@@ -4692,8 +4692,9 @@ export interface components {
          * CastReading
          * @description One cast, thrown as low as it opens; no movie where mono is cast by its fly.
          *
-         *     ``speed_margin`` is the stroke's speed over the minimum that opens it; ``eased`` says where the cast
-         *     that is shown is thrown softer than the stroke, ``lift`` how the fly comes off the water before.
+         *     ``speed_margin`` is the stroke's speed over the minimum that opens it; ``eased`` says
+         *     where the cast that is shown is thrown softer than the stroke, ``lift`` how the fly comes off
+         *     the water before.
          */
         CastReading: {
             turnover: components["schemas"]["Score"];
@@ -4836,7 +4837,7 @@ export interface components {
              */
             design: components["schemas"]["Design"];
             stroke?: components["schemas"]["StrokeForm"];
-            /** @description as the last answer gave it, if any */
+            /** @description from the last answer, if any */
             near?: components["schemas"]["Near"] | null;
             /**
              * Units
@@ -5577,7 +5578,7 @@ export interface components {
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
-             * @description in which its cast landed, where one was thrown
+             * @description slack of the cast it landed with, if there was one
              */
             slack_m?: number | null;
             /**
@@ -6384,7 +6385,7 @@ export interface components {
             stroke?: components["schemas"]["StrokeForm"];
             /**
              * Fish
-             * @description how heavy a fish it must hold
+             * @description the heaviest fish it must hold
              * @default
              */
             fish: string;
@@ -6482,7 +6483,7 @@ export interface components {
             bulk: "slim" | "standard" | "bushy";
             /**
              * Length M
-             * @description of the whole fly, where it was measured
+             * @description of the whole fly, if measured
              */
             length_m?: number | null;
             /**
@@ -6601,28 +6602,28 @@ export interface components {
             area: string;
             /**
              * Fall
-             * @description jar test: so far
+             * @description jar test: distance
              * @default
              * @example 20 cm
              */
             fall: string;
             /**
              * Fall Time
-             * @description jar test: in so long
+             * @description jar test: time
              * @default
              * @example 0.6 s
              */
             fall_time: string;
             /**
              * Air Fall
-             * @description dropped in still air
+             * @description drop test in still air: height
              * @default
              * @example 8 ft
              */
             air_fall: string;
             /**
              * Air Fall Time
-             * @description in so long
+             * @description drop test: time
              * @default
              * @example 1.1 s
              */
@@ -7508,7 +7509,7 @@ export interface components {
             design: components["schemas"]["Design"];
             /**
              * Joint
-             * @description of the ring; the uppermost
+             * @description joint of the ring; empty for the uppermost
              */
             joint?: number | null;
             /**
@@ -7745,7 +7746,7 @@ export interface components {
             landed: "piled up" | "soft" | "straight" | "slammed";
             /**
              * Event Id
-             * @description of the event at the water that tells it: it is learnt from once
+             * @description the event it comes from, so it counts only once
              */
             event_id?: string | null;
             /**
@@ -8080,7 +8081,7 @@ export interface components {
             tip: "loop" | "bare";
             /**
              * Sink Tip
-             * @description so much of it sinks; empty: all of it
+             * @description length that sinks; empty: all of it
              * @default
              */
             sink_tip: string;
@@ -8114,7 +8115,7 @@ export interface components {
             droop_length: string;
             /**
              * Droop
-             * @description how far its end falls
+             * @description how far its end droops
              * @default
              */
             droop: string;
@@ -9088,7 +9089,7 @@ export interface components {
             paid: string;
             /**
              * Paid For
-             * @description how much of it; empty: what is there now
+             * @description how much of it; empty: what is left now
              * @default
              */
             paid_for: string;
@@ -9148,7 +9149,7 @@ export interface components {
             count: number;
             /**
              * Bought
-             * @description a day, or nothing
+             * @description a date, or empty
              * @default
              */
             bought: string;
@@ -9854,12 +9855,12 @@ export interface components {
             shortfalls: components["schemas"]["Shortage"][];
             /**
              * Cut
-             * @description what is cut off a bought taper, unless it is used whole
+             * @description what is cut off a bought taper; empty if it is used whole
              */
             cut: string;
             /**
              * Buys
-             * @description what is not owned, where the shelf makes no leader
+             * @description what is missing where the shelf makes no leader
              */
             buys: string[];
         };
@@ -10189,7 +10190,7 @@ export interface components {
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
-             * @description in which its cast landed, where one was thrown
+             * @description slack of the cast it landed with, if there was one
              */
             slack_m?: number | null;
             /**
@@ -11433,7 +11434,7 @@ export interface components {
             paid: string;
             /**
              * Paid For
-             * @description how much of it; empty: what is there now
+             * @description how much of it; empty: what is left now
              * @default
              */
             paid_for: string;
@@ -11469,7 +11470,7 @@ export interface components {
             left: string;
             /**
              * Bought
-             * @description a day, or nothing
+             * @description a date, or empty
              * @default
              */
             bought: string;
@@ -11606,32 +11607,32 @@ export interface components {
             left: string;
             /**
              * Bought
-             * @description a day, as YYYY-MM-DD; empty where it is not known
+             * @description date as YYYY-MM-DD; empty if unknown
              */
             bought: string;
             /**
              * Paid
-             * @description what was paid; empty where no price was given
+             * @description price paid; empty if unknown
              */
             paid: string;
             /**
              * Paid For
-             * @description for how much of it
+             * @description the amount the price was for
              */
             paid_for: string;
             /**
              * Low
-             * @description little is left, beside what is usually taken of it
+             * @description little is left, compared with what is usually used
              */
             low: boolean;
             /**
              * Note
-             * @description what is to be done about it, if anything
+             * @description what to do about it, if anything
              */
             note: string;
             /**
              * Known
-             * @description where its figures come from, and how sure
+             * @description where its figures come from, and how certain they are
              */
             known: string[];
             packet?: components["schemas"]["PacketTexts"] | null;
@@ -11738,13 +11739,13 @@ export interface components {
             colour: "plain" | "sighter";
             /**
              * Estimated
-             * @description its thickness is by the usual for its label, not measured
+             * @description the diameter is typical for its label, not measured
              * @default false
              */
             estimated: boolean;
-            /** @description of its thickness, where a micrometer was put on it */
+            /** @description spread of its diameter, if measured */
             across_by?: components["schemas"]["MeasuredSpread"] | null;
-            /** @description of its stiffness, where it was drooped or stretched */
+            /** @description spread of its stiffness, if measured */
             modulus_by?: components["schemas"]["MeasuredSpread"] | null;
             /**
              * Diameter M
@@ -12090,7 +12091,7 @@ export interface components {
             design: components["schemas"]["Design"];
             /**
              * Joint
-             * @description of the ring; the uppermost
+             * @description joint of the ring; empty for the uppermost
              */
             joint?: number | null;
         };
@@ -12217,13 +12218,13 @@ export interface components {
             colour: "plain" | "sighter";
             /**
              * Estimated
-             * @description its thickness is by the usual for its label, not measured
+             * @description the diameter is typical for its label, not measured
              * @default false
              */
             estimated: boolean;
-            /** @description of its thickness, where a micrometer was put on it */
+            /** @description spread of its diameter, if measured */
             across_by?: components["schemas"]["MeasuredSpread"] | null;
-            /** @description of its stiffness, where it was drooped or stretched */
+            /** @description spread of its stiffness, if measured */
             modulus_by?: components["schemas"]["MeasuredSpread"] | null;
             profile: components["schemas"]["TaperProfile"];
             /** Spool Id */
@@ -12580,7 +12581,7 @@ export interface components {
             came_out: string[];
             /**
              * Keep
-             * @description learn the angler's hand from it
+             * @description learn the angler's line use from it
              * @default false
              */
             keep: boolean;
@@ -12969,14 +12970,14 @@ export interface components {
             drift: string | number;
             /**
              * Lands
-             * @description how far off, of what is out
+             * @description how far away it lands, as a share of what is out
              * @default
              * @example 50 %
              */
             lands: string | number;
             /**
              * Lead
-             * @description of the surface's pace
+             * @description share of the surface speed
              * @default
              * @example 80 %
              */
@@ -12990,7 +12991,7 @@ export interface components {
             tip: string | number;
             /**
              * Out
-             * @description beyond the rod's tip
+             * @description length beyond the rod tip
              * @default
              * @example 10 ft
              */
@@ -13022,7 +13023,7 @@ export interface components {
             pause: string | number;
             /**
              * Follow
-             * @description of the pace, how the rod goes with the stream
+             * @description how fast the rod follows, as a share of the stream
              * @default
              * @example 100 %
              */
@@ -13036,7 +13037,7 @@ export interface components {
             line: string | number;
             /**
              * Differs
-             * @description between currents
+             * @description speed difference between currents
              * @default
              * @example 0.5 ft/s
              */
@@ -13220,7 +13221,7 @@ export interface components {
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
-             * @description in which its cast landed, where one was thrown
+             * @description slack of the cast it landed with, if there was one
              */
             slack_m?: number | null;
             /**
@@ -13344,7 +13345,7 @@ export interface components {
             fished?: components["schemas"]["WaterForm"];
             /**
              * Slack M
-             * @description in which its cast landed, where one was thrown
+             * @description slack of the cast it landed with, if there was one
              */
             slack_m?: number | null;
             /**
@@ -13673,7 +13674,7 @@ export interface operations {
                     "application/json": components["schemas"]["BenchAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13682,7 +13683,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13691,7 +13692,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13700,7 +13701,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -13709,7 +13710,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13727,7 +13728,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -13736,7 +13737,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13745,7 +13746,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -13754,7 +13755,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -13796,7 +13797,7 @@ export interface operations {
                     "application/json": components["schemas"]["Leader"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13805,7 +13806,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13814,7 +13815,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13823,7 +13824,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -13832,7 +13833,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13850,7 +13851,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -13859,7 +13860,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13868,7 +13869,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -13877,7 +13878,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -13919,7 +13920,7 @@ export interface operations {
                     "application/json": components["schemas"]["Remedy"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -13928,7 +13929,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -13937,7 +13938,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -13946,7 +13947,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -13955,7 +13956,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -13973,7 +13974,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -13982,7 +13983,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -13991,7 +13992,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -14000,7 +14001,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -14042,7 +14043,7 @@ export interface operations {
                     "application/json": components["schemas"]["ProposalAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14051,7 +14052,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14060,7 +14061,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14069,7 +14070,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -14078,7 +14079,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -14087,7 +14088,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -14105,7 +14106,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -14114,7 +14115,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -14123,7 +14124,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -14132,7 +14133,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -14174,7 +14175,7 @@ export interface operations {
                     "application/json": components["schemas"]["Leader"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14183,7 +14184,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14192,7 +14193,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14201,7 +14202,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -14210,7 +14211,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -14228,7 +14229,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -14237,7 +14238,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -14246,7 +14247,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -14255,7 +14256,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -14293,7 +14294,7 @@ export interface operations {
                     "application/json": components["schemas"]["Situation"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14302,7 +14303,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14311,7 +14312,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14320,7 +14321,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -14329,7 +14330,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -14347,7 +14348,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -14356,7 +14357,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -14365,7 +14366,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -14374,7 +14375,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -14416,7 +14417,7 @@ export interface operations {
                     "application/json": components["schemas"]["CastReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14425,7 +14426,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14434,7 +14435,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14443,7 +14444,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -14452,7 +14453,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -14461,7 +14462,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -14479,7 +14480,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -14488,7 +14489,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -14497,7 +14498,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -14506,7 +14507,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -14515,7 +14516,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -14557,7 +14558,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14566,7 +14567,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14575,7 +14576,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14584,7 +14585,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -14593,7 +14594,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -14602,7 +14603,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -14620,7 +14621,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -14629,7 +14630,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -14638,7 +14639,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -14647,7 +14648,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -14656,7 +14657,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -14699,7 +14700,7 @@ export interface operations {
                     "text/event-stream": string;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14708,7 +14709,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14717,7 +14718,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14726,7 +14727,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -14735,7 +14736,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -14744,7 +14745,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -14762,7 +14763,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -14771,7 +14772,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -14780,7 +14781,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -14789,7 +14790,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -14798,7 +14799,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -14840,7 +14841,7 @@ export interface operations {
                     "application/json": components["schemas"]["WaterReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14849,7 +14850,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -14858,7 +14859,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -14867,7 +14868,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -14876,7 +14877,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -14885,7 +14886,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -14903,7 +14904,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -14912,7 +14913,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -14921,7 +14922,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -14930,7 +14931,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -14939,7 +14940,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -14982,7 +14983,7 @@ export interface operations {
                     "text/event-stream": string;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -14991,7 +14992,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15000,7 +15001,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15009,7 +15010,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -15018,7 +15019,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -15027,7 +15028,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -15045,7 +15046,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -15054,7 +15055,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -15063,7 +15064,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -15072,7 +15073,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -15081,7 +15082,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -15124,7 +15125,7 @@ export interface operations {
                     "text/event-stream": string;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -15133,7 +15134,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15142,7 +15143,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15151,7 +15152,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -15160,7 +15161,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -15169,7 +15170,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -15187,7 +15188,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -15196,7 +15197,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -15205,7 +15206,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -15214,7 +15215,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -15223,7 +15224,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -15266,7 +15267,7 @@ export interface operations {
                     "text/event-stream": string;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -15275,7 +15276,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15284,7 +15285,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15293,7 +15294,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -15302,7 +15303,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -15311,7 +15312,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -15329,7 +15330,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -15338,7 +15339,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -15347,7 +15348,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -15356,7 +15357,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -15365,7 +15366,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -15408,7 +15409,7 @@ export interface operations {
                     "text/event-stream": string;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -15417,7 +15418,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15426,7 +15427,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15435,7 +15436,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -15444,7 +15445,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -15453,7 +15454,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -15471,7 +15472,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -15480,7 +15481,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -15489,7 +15490,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -15498,7 +15499,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -15507,7 +15508,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -15549,7 +15550,7 @@ export interface operations {
                     "application/json": components["schemas"]["HoldReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -15558,7 +15559,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15567,7 +15568,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15576,7 +15577,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -15585,7 +15586,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -15603,7 +15604,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -15612,7 +15613,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -15621,7 +15622,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -15630,7 +15631,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -15668,7 +15669,7 @@ export interface operations {
                     "application/json": components["schemas"]["LoginMethods"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -15677,7 +15678,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15686,7 +15687,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15695,7 +15696,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15704,7 +15705,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -15713,7 +15714,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -15731,7 +15732,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -15740,7 +15741,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -15749,7 +15750,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -15758,7 +15759,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -15767,7 +15768,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -15809,7 +15810,7 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -15818,7 +15819,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15827,7 +15828,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15836,7 +15837,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15845,7 +15846,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -15854,7 +15855,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -15872,7 +15873,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -15881,7 +15882,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -15890,7 +15891,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -15899,7 +15900,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -15908,7 +15909,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -15946,7 +15947,7 @@ export interface operations {
                     "application/json": components["schemas"]["PasskeyChallenge"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -15955,7 +15956,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -15964,7 +15965,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -15973,7 +15974,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -15982,7 +15983,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -15991,7 +15992,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -16009,7 +16010,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -16018,7 +16019,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -16027,7 +16028,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -16036,7 +16037,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -16045,7 +16046,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -16087,7 +16088,7 @@ export interface operations {
                     "application/json": components["schemas"]["LoginMethods"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -16096,7 +16097,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16105,7 +16106,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16114,7 +16115,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -16123,7 +16124,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -16132,7 +16133,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -16150,7 +16151,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -16159,7 +16160,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -16168,7 +16169,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -16177,7 +16178,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -16186,7 +16187,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -16226,7 +16227,7 @@ export interface operations {
                     "application/json": components["schemas"]["LoginMethods"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -16235,7 +16236,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16244,7 +16245,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16253,7 +16254,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -16262,7 +16263,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -16271,7 +16272,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -16289,7 +16290,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -16298,7 +16299,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -16307,7 +16308,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -16316,7 +16317,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -16325,7 +16326,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -16367,7 +16368,7 @@ export interface operations {
                     "application/json": components["schemas"]["LoginMethods"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -16376,7 +16377,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16385,7 +16386,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16394,7 +16395,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -16403,7 +16404,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -16412,7 +16413,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -16430,7 +16431,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -16439,7 +16440,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -16448,7 +16449,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -16457,7 +16458,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -16466,7 +16467,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -16504,7 +16505,7 @@ export interface operations {
                     "application/json": components["schemas"]["RecoveryCodes"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -16513,7 +16514,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16522,7 +16523,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16531,7 +16532,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -16540,7 +16541,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -16549,7 +16550,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -16567,7 +16568,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -16576,7 +16577,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -16585,7 +16586,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -16594,7 +16595,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -16603,7 +16604,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -16641,7 +16642,7 @@ export interface operations {
                     "application/json": components["schemas"]["LoginRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -16650,7 +16651,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16659,7 +16660,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16668,7 +16669,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -16677,7 +16678,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -16686,7 +16687,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -16704,7 +16705,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -16713,7 +16714,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -16722,7 +16723,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -16731,7 +16732,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -16740,7 +16741,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -16776,7 +16777,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -16785,7 +16786,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16794,7 +16795,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16803,7 +16804,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -16812,7 +16813,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -16821,7 +16822,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -16839,7 +16840,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -16848,7 +16849,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -16857,7 +16858,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -16866,7 +16867,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -16875,7 +16876,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -16913,7 +16914,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -16922,7 +16923,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -16931,7 +16932,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -16940,7 +16941,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -16949,7 +16950,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -16958,7 +16959,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -16976,7 +16977,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -16985,7 +16986,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -16994,7 +16995,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -17003,7 +17004,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -17012,7 +17013,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -17050,7 +17051,7 @@ export interface operations {
                     "application/json": components["schemas"]["LoginNote"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -17059,7 +17060,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17068,7 +17069,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17077,7 +17078,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -17086,7 +17087,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -17095,7 +17096,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -17113,7 +17114,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -17122,7 +17123,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -17131,7 +17132,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -17140,7 +17141,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -17149,7 +17150,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -17187,7 +17188,7 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -17196,7 +17197,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17205,7 +17206,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17214,7 +17215,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -17223,7 +17224,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -17232,7 +17233,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -17250,7 +17251,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -17259,7 +17260,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -17268,7 +17269,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -17277,7 +17278,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -17286,7 +17287,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -17325,7 +17326,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -17334,7 +17335,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17343,7 +17344,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17352,7 +17353,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -17361,7 +17362,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -17370,7 +17371,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -17388,7 +17389,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -17397,7 +17398,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -17406,7 +17407,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -17415,7 +17416,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -17424,7 +17425,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -17460,7 +17461,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -17469,7 +17470,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17478,7 +17479,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17487,7 +17488,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -17496,7 +17497,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -17514,7 +17515,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -17523,7 +17524,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -17532,7 +17533,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -17541,7 +17542,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -17584,7 +17585,7 @@ export interface operations {
                     "application/json": components["schemas"]["CurrentOwner"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -17593,7 +17594,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17602,7 +17603,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17611,7 +17612,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -17620,7 +17621,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -17638,7 +17639,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -17647,7 +17648,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -17656,7 +17657,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -17665,7 +17666,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -17706,7 +17707,7 @@ export interface operations {
                     "application/json": components["schemas"]["CurrentOwner"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -17715,7 +17716,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17724,7 +17725,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17733,7 +17734,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -17742,7 +17743,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -17760,7 +17761,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -17769,7 +17770,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -17778,7 +17779,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -17787,7 +17788,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -17825,7 +17826,7 @@ export interface operations {
                     "application/json": components["schemas"]["CurrentOwner"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -17834,7 +17835,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17843,7 +17844,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17852,7 +17853,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -17861,7 +17862,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -17879,7 +17880,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -17888,7 +17889,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -17897,7 +17898,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -17906,7 +17907,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -17944,7 +17945,7 @@ export interface operations {
                     "application/json": components["schemas"]["CurrentOwner"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -17953,7 +17954,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -17962,7 +17963,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -17971,7 +17972,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -17980,7 +17981,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -17989,7 +17990,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -18007,7 +18008,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -18016,7 +18017,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -18025,7 +18026,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -18034,7 +18035,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -18072,7 +18073,7 @@ export interface operations {
                     "application/json": components["schemas"]["Settings"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -18081,7 +18082,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18090,7 +18091,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18099,7 +18100,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -18108,7 +18109,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -18126,7 +18127,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -18135,7 +18136,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -18144,7 +18145,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -18153,7 +18154,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -18195,7 +18196,7 @@ export interface operations {
                     "application/json": components["schemas"]["Settings"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -18204,7 +18205,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18213,7 +18214,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18222,7 +18223,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -18231,7 +18232,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -18249,7 +18250,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -18258,7 +18259,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -18267,7 +18268,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -18276,7 +18277,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -18314,7 +18315,7 @@ export interface operations {
                     "application/json": components["schemas"]["OwnKnots"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -18323,7 +18324,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18332,7 +18333,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18341,7 +18342,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -18350,7 +18351,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -18368,7 +18369,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -18377,7 +18378,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -18386,7 +18387,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -18395,7 +18396,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -18437,7 +18438,7 @@ export interface operations {
                     "application/json": components["schemas"]["OwnKnots"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -18446,7 +18447,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18455,7 +18456,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18464,7 +18465,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -18473,7 +18474,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -18491,7 +18492,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -18500,7 +18501,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -18509,7 +18510,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -18518,7 +18519,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -18556,7 +18557,7 @@ export interface operations {
                     "application/json": components["schemas"]["AnglerAtBench"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -18565,7 +18566,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18574,7 +18575,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18583,7 +18584,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -18592,7 +18593,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -18610,7 +18611,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -18619,7 +18620,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -18628,7 +18629,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -18637,7 +18638,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -18661,7 +18662,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -18682,7 +18683,7 @@ export interface operations {
                     "application/json": components["schemas"]["AnglerAtBench"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -18691,7 +18692,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18700,7 +18701,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18709,7 +18710,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -18718,7 +18719,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -18736,7 +18737,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -18745,7 +18746,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -18754,7 +18755,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -18763,7 +18764,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -18801,7 +18802,7 @@ export interface operations {
                     "application/json": components["schemas"]["AnglerAtBench"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -18810,7 +18811,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18819,7 +18820,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18828,7 +18829,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -18837,7 +18838,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -18855,7 +18856,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -18864,7 +18865,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -18873,7 +18874,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -18882,7 +18883,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -18926,7 +18927,7 @@ export interface operations {
                     "application/json": components["schemas"]["AnglerAtBench"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -18935,7 +18936,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -18944,7 +18945,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -18953,7 +18954,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -18962,7 +18963,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -18971,7 +18972,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -18989,7 +18990,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -18998,7 +18999,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -19007,7 +19008,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -19016,7 +19017,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -19058,7 +19059,7 @@ export interface operations {
                     "application/json": components["schemas"]["AnglerAtBench"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -19067,7 +19068,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19076,7 +19077,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19085,7 +19086,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -19094,7 +19095,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -19112,7 +19113,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -19121,7 +19122,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -19130,7 +19131,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -19139,7 +19140,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -19179,7 +19180,7 @@ export interface operations {
                     "application/json": components["schemas"]["Catalogue"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -19188,7 +19189,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19197,7 +19198,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19206,7 +19207,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -19215,7 +19216,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -19233,7 +19234,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -19242,7 +19243,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -19251,7 +19252,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -19260,7 +19261,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -19298,7 +19299,7 @@ export interface operations {
                     "application/json": components["schemas"]["ClubRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -19307,7 +19308,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19316,7 +19317,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19325,7 +19326,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -19334,7 +19335,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -19352,7 +19353,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -19361,7 +19362,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -19370,7 +19371,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -19379,7 +19380,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -19403,7 +19404,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -19424,7 +19425,7 @@ export interface operations {
                     "application/json": components["schemas"]["ClubRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -19433,7 +19434,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19442,7 +19443,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19451,7 +19452,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -19460,7 +19461,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -19478,7 +19479,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -19487,7 +19488,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -19496,7 +19497,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -19505,7 +19506,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -19545,7 +19546,7 @@ export interface operations {
                     "application/json": components["schemas"]["ClubCode"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -19554,7 +19555,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19563,7 +19564,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19572,7 +19573,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -19581,7 +19582,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -19590,7 +19591,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -19608,7 +19609,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -19617,7 +19618,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -19626,7 +19627,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -19635,7 +19636,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -19677,7 +19678,7 @@ export interface operations {
                     "application/json": components["schemas"]["ClubRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -19686,7 +19687,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19695,7 +19696,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19704,7 +19705,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -19713,7 +19714,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -19722,7 +19723,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -19740,7 +19741,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -19749,7 +19750,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -19758,7 +19759,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -19767,7 +19768,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -19776,7 +19777,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -19817,7 +19818,7 @@ export interface operations {
                     "application/json": components["schemas"]["ClubRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -19826,7 +19827,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19835,7 +19836,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19844,7 +19845,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -19853,7 +19854,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -19862,7 +19863,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -19880,7 +19881,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -19889,7 +19890,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -19898,7 +19899,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -19907,7 +19908,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -19945,7 +19946,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -19954,7 +19955,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -19963,7 +19964,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -19972,7 +19973,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -19981,7 +19982,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -19990,7 +19991,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -20008,7 +20009,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -20017,7 +20018,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -20026,7 +20027,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -20035,7 +20036,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -20058,7 +20059,7 @@ export interface operations {
     get_log: {
         parameters: {
             query?: {
-                /** @description words of which each is in an event */
+                /** @description search words; each must occur */
                 q?: string;
                 units?: "imperial" | "metric";
             };
@@ -20077,7 +20078,7 @@ export interface operations {
                     "application/json": components["schemas"]["LogAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -20086,7 +20087,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20095,7 +20096,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20104,7 +20105,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -20113,7 +20114,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -20131,7 +20132,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -20140,7 +20141,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -20149,7 +20150,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -20158,7 +20159,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -20200,7 +20201,7 @@ export interface operations {
                     "application/json": components["schemas"]["DayLog"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -20209,7 +20210,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20218,7 +20219,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20227,7 +20228,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -20236,7 +20237,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -20245,7 +20246,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -20263,7 +20264,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -20272,7 +20273,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -20281,7 +20282,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -20290,7 +20291,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -20330,7 +20331,7 @@ export interface operations {
                     "application/json": components["schemas"]["DayLanding"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -20339,7 +20340,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20348,7 +20349,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20357,7 +20358,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -20366,7 +20367,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -20375,7 +20376,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -20393,7 +20394,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -20402,7 +20403,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -20411,7 +20412,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -20420,7 +20421,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -20443,7 +20444,7 @@ export interface operations {
     get_log_csv: {
         parameters: {
             query?: {
-                /** @description words of which each is in an event */
+                /** @description search words; each must occur */
                 q?: string;
                 units?: "imperial" | "metric";
             };
@@ -20460,7 +20461,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -20469,7 +20470,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20478,7 +20479,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20487,7 +20488,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -20496,7 +20497,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -20514,7 +20515,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -20523,7 +20524,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -20532,7 +20533,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -20541,7 +20542,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -20577,7 +20578,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -20586,7 +20587,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20595,7 +20596,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20604,7 +20605,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -20613,7 +20614,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -20631,7 +20632,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -20640,7 +20641,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -20649,7 +20650,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -20658,7 +20659,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -20698,7 +20699,7 @@ export interface operations {
                     };
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -20707,7 +20708,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20716,7 +20717,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20725,7 +20726,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -20734,7 +20735,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -20752,7 +20753,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -20761,7 +20762,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -20770,7 +20771,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -20779,7 +20780,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -20820,7 +20821,7 @@ export interface operations {
                     "application/json": components["schemas"]["Event"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -20829,7 +20830,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20838,7 +20839,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20847,7 +20848,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -20856,7 +20857,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -20874,7 +20875,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -20883,7 +20884,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -20892,7 +20893,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -20901,7 +20902,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -20943,7 +20944,7 @@ export interface operations {
                     "application/json": components["schemas"]["EventsSaved"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -20952,7 +20953,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -20961,7 +20962,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -20970,7 +20971,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -20979,7 +20980,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -20997,7 +20998,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -21006,7 +21007,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -21015,7 +21016,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -21024,7 +21025,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -21066,7 +21067,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -21075,7 +21076,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21084,7 +21085,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21093,7 +21094,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -21102,7 +21103,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -21120,7 +21121,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -21129,7 +21130,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -21138,7 +21139,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -21147,7 +21148,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -21189,7 +21190,7 @@ export interface operations {
                     "application/json": components["schemas"]["Design"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -21198,7 +21199,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21207,7 +21208,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21216,7 +21217,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -21225,7 +21226,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -21243,7 +21244,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -21252,7 +21253,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -21261,7 +21262,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -21270,7 +21271,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -21310,7 +21311,7 @@ export interface operations {
                     };
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -21319,7 +21320,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21328,7 +21329,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21337,7 +21338,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -21346,7 +21347,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -21364,7 +21365,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -21373,7 +21374,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -21382,7 +21383,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -21391,7 +21392,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -21433,7 +21434,7 @@ export interface operations {
                     "application/json": components["schemas"]["SearchSentence"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -21442,7 +21443,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21451,7 +21452,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21460,7 +21461,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -21469,7 +21470,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -21478,7 +21479,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -21496,7 +21497,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -21505,7 +21506,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -21514,7 +21515,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -21523,7 +21524,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -21532,7 +21533,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -21575,7 +21576,7 @@ export interface operations {
                     "text/event-stream": string;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -21584,7 +21585,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21593,7 +21594,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21602,7 +21603,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -21611,7 +21612,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -21620,7 +21621,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -21638,7 +21639,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -21647,7 +21648,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -21656,7 +21657,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -21665,7 +21666,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -21674,7 +21675,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -21714,7 +21715,7 @@ export interface operations {
                     "application/json": components["schemas"]["GaugeChoice"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -21723,7 +21724,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21732,7 +21733,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21741,7 +21742,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -21750,7 +21751,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -21759,7 +21760,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -21777,7 +21778,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -21786,7 +21787,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -21795,7 +21796,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -21804,7 +21805,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -21813,7 +21814,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -21857,7 +21858,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -21866,7 +21867,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -21875,7 +21876,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -21884,7 +21885,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -21893,7 +21894,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -21902,7 +21903,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -21920,7 +21921,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -21929,7 +21930,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -21938,7 +21939,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -21947,7 +21948,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -21970,7 +21971,7 @@ export interface operations {
     get_level: {
         parameters: {
             query?: {
-                /** @description what the stand-in is up to */
+                /** @description how the simulated gauge behaves */
                 trick?: "none" | "stale" | "absurd" | "nothing" | "no json" | "huge" | "redirect" | "error" | "drip";
                 units?: "imperial" | "metric";
             };
@@ -21991,7 +21992,7 @@ export interface operations {
                     "application/json": components["schemas"]["LevelAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -22000,7 +22001,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22009,7 +22010,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22018,7 +22019,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -22027,7 +22028,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -22036,7 +22037,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -22045,7 +22046,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -22063,7 +22064,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -22072,7 +22073,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -22081,7 +22082,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -22090,7 +22091,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -22099,7 +22100,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -22137,7 +22138,7 @@ export interface operations {
                     "application/json": components["schemas"]["Recipient"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -22146,7 +22147,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22155,7 +22156,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22164,7 +22165,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -22173,7 +22174,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -22191,7 +22192,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -22200,7 +22201,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -22209,7 +22210,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -22218,7 +22219,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -22256,7 +22257,7 @@ export interface operations {
                     "application/json": components["schemas"]["GiftRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -22265,7 +22266,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22274,7 +22275,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22283,7 +22284,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -22292,7 +22293,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -22310,7 +22311,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -22319,7 +22320,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -22328,7 +22329,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -22337,7 +22338,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -22375,7 +22376,7 @@ export interface operations {
                     "application/json": components["schemas"]["GiftRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -22384,7 +22385,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22393,7 +22394,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22402,7 +22403,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -22411,7 +22412,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -22429,7 +22430,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -22438,7 +22439,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -22447,7 +22448,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -22456,7 +22457,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -22498,7 +22499,7 @@ export interface operations {
                     "application/json": components["schemas"]["GiftRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -22507,7 +22508,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22516,7 +22517,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22525,7 +22526,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -22534,7 +22535,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -22543,7 +22544,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -22561,7 +22562,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -22570,7 +22571,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -22579,7 +22580,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -22588,7 +22589,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -22630,7 +22631,7 @@ export interface operations {
                     "application/json": components["schemas"]["GiftPage"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -22639,7 +22640,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22648,7 +22649,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22657,7 +22658,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -22666,7 +22667,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -22675,7 +22676,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -22693,7 +22694,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -22702,7 +22703,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -22711,7 +22712,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -22720,7 +22721,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -22758,7 +22759,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -22767,7 +22768,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22776,7 +22777,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22785,7 +22786,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -22794,7 +22795,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -22803,7 +22804,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -22821,7 +22822,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -22830,7 +22831,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -22839,7 +22840,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -22848,7 +22849,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -22872,7 +22873,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path: {
@@ -22891,7 +22892,7 @@ export interface operations {
                     "application/json": components["schemas"]["CopiedGift"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -22900,7 +22901,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -22909,7 +22910,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -22918,7 +22919,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -22927,7 +22928,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -22936,7 +22937,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -22954,7 +22955,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -22963,7 +22964,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -22972,7 +22973,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -22981,7 +22982,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -23019,7 +23020,7 @@ export interface operations {
                     "application/json": components["schemas"]["InstrumentList"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -23028,7 +23029,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23037,7 +23038,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23046,7 +23047,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -23055,7 +23056,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -23073,7 +23074,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -23082,7 +23083,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -23091,7 +23092,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -23100,7 +23101,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -23127,7 +23128,7 @@ export interface operations {
                 address?: string;
                 /** @description for the simulated one */
                 of_id?: string;
-                /** @description what the simulated one is up to */
+                /** @description how the simulated one behaves */
                 trick?: "none" | "silent" | "rubbish" | "halves" | "unplugged";
                 units?: "imperial" | "metric";
             };
@@ -23146,7 +23147,7 @@ export interface operations {
                     "text/event-stream": unknown;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -23155,7 +23156,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23164,7 +23165,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23173,7 +23174,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -23182,7 +23183,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -23200,7 +23201,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -23209,7 +23210,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -23218,7 +23219,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -23227,7 +23228,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -23236,7 +23237,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -23274,7 +23275,7 @@ export interface operations {
                     "application/json": components["schemas"]["Invitation"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -23283,7 +23284,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23292,7 +23293,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23301,7 +23302,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -23310,7 +23311,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -23319,7 +23320,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -23337,7 +23338,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -23346,7 +23347,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -23355,7 +23356,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -23364,7 +23365,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -23406,7 +23407,7 @@ export interface operations {
                     "application/json": components["schemas"]["NewInvitation"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -23415,7 +23416,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23424,7 +23425,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23433,7 +23434,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -23442,7 +23443,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -23451,7 +23452,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -23469,7 +23470,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -23478,7 +23479,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -23487,7 +23488,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -23496,7 +23497,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -23534,7 +23535,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -23543,7 +23544,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23552,7 +23553,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23561,7 +23562,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -23570,7 +23571,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -23579,7 +23580,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -23597,7 +23598,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -23606,7 +23607,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -23615,7 +23616,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -23624,7 +23625,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -23664,7 +23665,7 @@ export interface operations {
                     "application/json": components["schemas"]["KnotCard"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -23673,7 +23674,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23682,7 +23683,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23691,7 +23692,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -23700,7 +23701,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -23718,7 +23719,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -23727,7 +23728,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -23736,7 +23737,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -23745,7 +23746,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -23785,7 +23786,7 @@ export interface operations {
                     "application/json": components["schemas"]["Drawing"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -23794,7 +23795,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23803,7 +23804,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23812,7 +23813,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -23821,7 +23822,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -23839,7 +23840,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -23848,7 +23849,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -23857,7 +23858,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -23866,7 +23867,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -23890,13 +23891,13 @@ export interface operations {
         parameters: {
             query?: {
                 units?: "imperial" | "metric";
-                /** @description so many at a time */
+                /** @description page size */
                 limit?: number;
                 /** @description a place, from the Link header */
                 after?: string;
-                /** @description words of which each is in it */
+                /** @description search words; each must occur */
                 q?: string;
-                /** @description a label that is on it */
+                /** @description a label it must have */
                 label?: string;
             };
             header?: never;
@@ -23914,7 +23915,7 @@ export interface operations {
                     "application/json": components["schemas"]["LeaderCard"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -23923,7 +23924,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -23932,7 +23933,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -23941,7 +23942,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -23950,7 +23951,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -23968,7 +23969,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -23977,7 +23978,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -23986,7 +23987,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -23995,7 +23996,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -24019,7 +24020,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -24040,7 +24041,7 @@ export interface operations {
                     "application/json": components["schemas"]["Revision"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -24049,7 +24050,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24058,7 +24059,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24067,7 +24068,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -24076,7 +24077,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -24094,7 +24095,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -24103,7 +24104,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -24112,7 +24113,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -24121,7 +24122,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -24159,7 +24160,7 @@ export interface operations {
                     "application/json": components["schemas"]["LabelCount"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -24168,7 +24169,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24177,7 +24178,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24186,7 +24187,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -24195,7 +24196,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -24213,7 +24214,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -24222,7 +24223,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -24231,7 +24232,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -24240,7 +24241,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -24284,7 +24285,7 @@ export interface operations {
                     "application/json": string[];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -24293,7 +24294,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24302,7 +24303,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24311,7 +24312,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -24320,7 +24321,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -24329,7 +24330,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -24347,7 +24348,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -24356,7 +24357,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -24365,7 +24366,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -24374,7 +24375,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -24414,7 +24415,7 @@ export interface operations {
                     "application/json": components["schemas"]["Revision"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -24423,7 +24424,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24432,7 +24433,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24441,7 +24442,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -24450,7 +24451,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -24459,7 +24460,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -24477,7 +24478,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -24486,7 +24487,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -24495,7 +24496,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -24504,7 +24505,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -24542,7 +24543,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -24551,7 +24552,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24560,7 +24561,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24569,7 +24570,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -24578,7 +24579,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -24587,7 +24588,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -24605,7 +24606,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -24614,7 +24615,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -24623,7 +24624,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -24632,7 +24633,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -24673,7 +24674,7 @@ export interface operations {
                     "application/json": components["schemas"]["Revision"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -24682,7 +24683,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24691,7 +24692,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24700,7 +24701,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -24709,7 +24710,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -24718,7 +24719,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -24736,7 +24737,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -24745,7 +24746,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -24754,7 +24755,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -24763,7 +24764,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -24805,7 +24806,7 @@ export interface operations {
                     "application/json": components["schemas"]["RevisionCard"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -24814,7 +24815,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24823,7 +24824,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24832,7 +24833,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -24841,7 +24842,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -24850,7 +24851,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -24868,7 +24869,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -24877,7 +24878,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -24886,7 +24887,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -24895,7 +24896,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -24920,7 +24921,7 @@ export interface operations {
             query?: never;
             header: {
                 "if-match": string;
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path: {
@@ -24943,7 +24944,7 @@ export interface operations {
                     "application/json": components["schemas"]["Revision"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -24952,7 +24953,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -24961,7 +24962,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -24970,7 +24971,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -24979,7 +24980,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -24997,7 +24998,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -25015,7 +25016,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -25024,7 +25025,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -25033,7 +25034,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -25042,7 +25043,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -25080,7 +25081,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -25089,7 +25090,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25098,7 +25099,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25107,7 +25108,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -25116,7 +25117,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -25125,7 +25126,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -25143,7 +25144,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -25152,7 +25153,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -25161,7 +25162,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -25170,7 +25171,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -25194,7 +25195,7 @@ export interface operations {
         parameters: {
             query?: {
                 units?: "imperial" | "metric";
-                /** @description so many at a time */
+                /** @description page size */
                 limit?: number;
                 /** @description newer ones left out */
                 skip?: number;
@@ -25216,7 +25217,7 @@ export interface operations {
                     "application/json": components["schemas"]["LedgerPage"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -25225,7 +25226,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25234,7 +25235,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25243,7 +25244,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -25252,7 +25253,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -25270,7 +25271,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -25279,7 +25280,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -25288,7 +25289,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -25297,7 +25298,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -25321,7 +25322,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -25342,7 +25343,7 @@ export interface operations {
                     "application/json": components["schemas"]["RecordedAct"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -25351,7 +25352,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25360,7 +25361,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25369,7 +25370,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -25378,7 +25379,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -25396,7 +25397,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -25405,7 +25406,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -25414,7 +25415,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -25423,7 +25424,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -25447,7 +25448,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -25468,7 +25469,7 @@ export interface operations {
                     "application/json": components["schemas"]["RecordedAct"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -25477,7 +25478,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25486,7 +25487,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25495,7 +25496,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -25504,7 +25505,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -25513,7 +25514,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -25531,7 +25532,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -25540,7 +25541,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -25549,7 +25550,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -25558,7 +25559,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -25598,7 +25599,7 @@ export interface operations {
                     "application/json": components["schemas"]["RecordedAct"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -25607,7 +25608,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25616,7 +25617,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25625,7 +25626,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -25634,7 +25635,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -25643,7 +25644,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -25661,7 +25662,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -25670,7 +25671,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -25679,7 +25680,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -25688,7 +25689,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -25730,7 +25731,7 @@ export interface operations {
                     "application/json": components["schemas"]["ShoppingList"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -25739,7 +25740,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25748,7 +25749,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25757,7 +25758,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -25766,7 +25767,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -25784,7 +25785,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -25793,7 +25794,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -25802,7 +25803,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -25811,7 +25812,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -25851,7 +25852,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -25860,7 +25861,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25869,7 +25870,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -25878,7 +25879,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -25887,7 +25888,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -25905,7 +25906,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -25914,7 +25915,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -25923,7 +25924,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -25932,7 +25933,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -25975,7 +25976,7 @@ export interface operations {
                     "application/json": components["schemas"]["LightAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -25984,7 +25985,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -25993,7 +25994,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26002,7 +26003,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -26011,7 +26012,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -26020,7 +26021,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -26038,7 +26039,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -26047,7 +26048,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -26056,7 +26057,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -26065,7 +26066,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -26107,7 +26108,7 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -26116,7 +26117,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26125,7 +26126,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26134,7 +26135,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -26143,7 +26144,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -26152,7 +26153,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -26170,7 +26171,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -26179,7 +26180,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -26188,7 +26189,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -26197,7 +26198,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -26206,7 +26207,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -26244,7 +26245,7 @@ export interface operations {
                     "application/json": components["schemas"]["PasskeyChallenge"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -26253,7 +26254,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26262,7 +26263,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26271,7 +26272,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -26280,7 +26281,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -26289,7 +26290,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -26307,7 +26308,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -26316,7 +26317,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -26325,7 +26326,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -26334,7 +26335,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -26343,7 +26344,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -26385,7 +26386,7 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -26394,7 +26395,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26403,7 +26404,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26412,7 +26413,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -26421,7 +26422,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -26430,7 +26431,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -26448,7 +26449,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -26457,7 +26458,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -26466,7 +26467,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -26475,7 +26476,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -26484,7 +26485,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -26526,7 +26527,7 @@ export interface operations {
                     "application/json": components["schemas"]["Me"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -26535,7 +26536,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26544,7 +26545,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26553,7 +26554,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -26562,7 +26563,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -26571,7 +26572,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -26589,7 +26590,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -26598,7 +26599,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -26607,7 +26608,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -26616,7 +26617,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -26625,7 +26626,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -26661,7 +26662,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -26670,7 +26671,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26679,7 +26680,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26688,7 +26689,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -26697,7 +26698,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -26706,7 +26707,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -26724,7 +26725,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -26733,7 +26734,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -26742,7 +26743,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -26751,7 +26752,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -26760,7 +26761,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -26800,7 +26801,7 @@ export interface operations {
                     "application/json": components["schemas"]["LowerRigCard"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -26809,7 +26810,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26818,7 +26819,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26827,7 +26828,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -26836,7 +26837,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -26854,7 +26855,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -26863,7 +26864,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -26872,7 +26873,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -26881,7 +26882,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -26905,7 +26906,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -26926,7 +26927,7 @@ export interface operations {
                     "application/json": components["schemas"]["LowerRigCard"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -26935,7 +26936,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -26944,7 +26945,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -26953,7 +26954,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -26962,7 +26963,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -26980,7 +26981,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -26989,7 +26990,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -26998,7 +26999,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -27007,7 +27008,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -27051,7 +27052,7 @@ export interface operations {
                     "application/json": components["schemas"]["Design"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -27060,7 +27061,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27069,7 +27070,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27078,7 +27079,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -27087,7 +27088,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -27096,7 +27097,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -27114,7 +27115,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -27123,7 +27124,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -27132,7 +27133,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -27141,7 +27142,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -27185,7 +27186,7 @@ export interface operations {
                     "application/json": components["schemas"]["Design"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -27194,7 +27195,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27203,7 +27204,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27212,7 +27213,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -27221,7 +27222,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -27230,7 +27231,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -27248,7 +27249,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -27257,7 +27258,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -27266,7 +27267,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -27275,7 +27276,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -27313,7 +27314,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -27322,7 +27323,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27331,7 +27332,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27340,7 +27341,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -27349,7 +27350,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -27358,7 +27359,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -27376,7 +27377,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -27385,7 +27386,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -27394,7 +27395,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -27403,7 +27404,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -27444,7 +27445,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeasuredLine"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -27453,7 +27454,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27462,7 +27463,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27471,7 +27472,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -27480,7 +27481,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -27498,7 +27499,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -27507,7 +27508,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -27516,7 +27517,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -27525,7 +27526,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -27549,7 +27550,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -27570,7 +27571,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeasuredAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -27579,7 +27580,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27588,7 +27589,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27597,7 +27598,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -27606,7 +27607,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -27615,7 +27616,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -27633,7 +27634,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -27642,7 +27643,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -27651,7 +27652,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -27660,7 +27661,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -27684,7 +27685,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -27705,7 +27706,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeasuredAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -27714,7 +27715,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27723,7 +27724,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27732,7 +27733,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -27741,7 +27742,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -27750,7 +27751,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -27768,7 +27769,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -27777,7 +27778,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -27786,7 +27787,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -27795,7 +27796,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -27819,7 +27820,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -27840,7 +27841,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeasuredAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -27849,7 +27850,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27858,7 +27859,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -27867,7 +27868,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -27876,7 +27877,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -27885,7 +27886,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -27903,7 +27904,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -27912,7 +27913,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -27921,7 +27922,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -27930,7 +27931,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -27954,7 +27955,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -27975,7 +27976,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeasuredAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -27984,7 +27985,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -27993,7 +27994,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28002,7 +28003,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -28011,7 +28012,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -28020,7 +28021,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -28038,7 +28039,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -28047,7 +28048,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -28056,7 +28057,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -28065,7 +28066,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -28089,7 +28090,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -28110,7 +28111,7 @@ export interface operations {
                     "application/json": components["schemas"]["MeasuredAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -28119,7 +28120,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28128,7 +28129,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28137,7 +28138,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -28146,7 +28147,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -28155,7 +28156,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -28173,7 +28174,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -28182,7 +28183,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -28191,7 +28192,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -28200,7 +28201,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -28238,7 +28239,7 @@ export interface operations {
                     "application/json": components["schemas"]["Overview"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -28247,7 +28248,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28256,7 +28257,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28265,7 +28266,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -28274,7 +28275,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -28283,7 +28284,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -28301,7 +28302,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -28310,7 +28311,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -28319,7 +28320,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -28328,7 +28329,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -28372,7 +28373,7 @@ export interface operations {
                     "application/json": components["schemas"]["AccountRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -28381,7 +28382,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28390,7 +28391,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28399,7 +28400,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -28408,7 +28409,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -28417,7 +28418,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -28435,7 +28436,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -28444,7 +28445,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -28453,7 +28454,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -28462,7 +28463,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -28502,7 +28503,7 @@ export interface operations {
                     "application/json": components["schemas"]["OwnCastAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -28511,7 +28512,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28520,7 +28521,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28529,7 +28530,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -28538,7 +28539,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -28556,7 +28557,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -28565,7 +28566,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -28574,7 +28575,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -28583,7 +28584,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -28607,7 +28608,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -28628,7 +28629,7 @@ export interface operations {
                     "application/json": components["schemas"]["OwnCastAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -28637,7 +28638,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28646,7 +28647,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28655,7 +28656,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -28664,7 +28665,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -28673,7 +28674,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -28691,7 +28692,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -28700,7 +28701,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -28709,7 +28710,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -28718,7 +28719,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -28727,7 +28728,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -28769,7 +28770,7 @@ export interface operations {
                     "application/json": components["schemas"]["OwnCastAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -28778,7 +28779,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28787,7 +28788,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28796,7 +28797,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -28805,7 +28806,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -28814,7 +28815,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -28832,7 +28833,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -28841,7 +28842,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -28850,7 +28851,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -28859,7 +28860,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -28901,7 +28902,7 @@ export interface operations {
                     "application/json": components["schemas"]["ParsedRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -28910,7 +28911,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -28919,7 +28920,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -28928,7 +28929,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -28937,7 +28938,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -28955,7 +28956,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -28964,7 +28965,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -28973,7 +28974,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -28982,7 +28983,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -29020,7 +29021,7 @@ export interface operations {
                     "application/json": components["schemas"]["StarterShelf"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -29029,7 +29030,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29038,7 +29039,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29047,7 +29048,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -29056,7 +29057,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -29074,7 +29075,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -29083,7 +29084,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -29092,7 +29093,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -29101,7 +29102,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -29125,7 +29126,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -29146,7 +29147,7 @@ export interface operations {
                     "application/json": components["schemas"]["OwnedAdded"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -29155,7 +29156,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29164,7 +29165,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29173,7 +29174,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -29182,7 +29183,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -29200,7 +29201,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -29209,7 +29210,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -29218,7 +29219,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -29227,7 +29228,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -29251,7 +29252,7 @@ export interface operations {
         parameters: {
             query?: {
                 units?: "imperial" | "metric";
-                /** @description those taken out instead */
+                /** @description list the removed ones instead */
                 retired?: boolean;
             };
             header?: never;
@@ -29269,7 +29270,7 @@ export interface operations {
                     "application/json": components["schemas"]["KitRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -29278,7 +29279,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29287,7 +29288,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29296,7 +29297,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -29305,7 +29306,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -29323,7 +29324,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -29332,7 +29333,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -29341,7 +29342,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -29350,7 +29351,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -29388,7 +29389,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -29397,7 +29398,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29406,7 +29407,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29415,7 +29416,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -29424,7 +29425,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -29433,7 +29434,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -29451,7 +29452,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -29460,7 +29461,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -29469,7 +29470,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -29478,7 +29479,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -29516,7 +29517,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -29525,7 +29526,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29534,7 +29535,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29543,7 +29544,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -29552,7 +29553,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -29561,7 +29562,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -29579,7 +29580,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -29588,7 +29589,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -29597,7 +29598,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -29606,7 +29607,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -29644,7 +29645,7 @@ export interface operations {
                     "application/json": components["schemas"]["PhonesAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -29653,7 +29654,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29662,7 +29663,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29671,7 +29672,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -29680,7 +29681,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -29698,7 +29699,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -29707,7 +29708,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -29716,7 +29717,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -29725,7 +29726,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -29767,7 +29768,7 @@ export interface operations {
                     "application/json": components["schemas"]["PairingCode"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -29776,7 +29777,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29785,7 +29786,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29794,7 +29795,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -29803,7 +29804,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -29812,7 +29813,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -29830,7 +29831,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -29839,7 +29840,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -29848,7 +29849,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -29857,7 +29858,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -29899,7 +29900,7 @@ export interface operations {
                     "application/json": components["schemas"]["PairedPhone"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -29908,7 +29909,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -29917,7 +29918,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -29926,7 +29927,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -29935,7 +29936,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -29953,7 +29954,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -29962,7 +29963,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -29971,7 +29972,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -29980,7 +29981,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -29989,7 +29990,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -30025,7 +30026,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -30034,7 +30035,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30043,7 +30044,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30052,7 +30053,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -30061,7 +30062,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -30070,7 +30071,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -30088,7 +30089,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -30097,7 +30098,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -30106,7 +30107,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -30115,7 +30116,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -30153,7 +30154,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -30162,7 +30163,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30171,7 +30172,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30180,7 +30181,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -30189,7 +30190,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -30198,7 +30199,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -30216,7 +30217,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -30225,7 +30226,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -30234,7 +30235,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -30243,7 +30244,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -30284,7 +30285,7 @@ export interface operations {
                     "application/json": string[];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -30293,7 +30294,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30302,7 +30303,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30311,7 +30312,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -30320,7 +30321,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -30338,7 +30339,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -30347,7 +30348,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -30356,7 +30357,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -30365,7 +30366,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -30407,7 +30408,7 @@ export interface operations {
                     "application/json": components["schemas"]["PhotoKept"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -30416,7 +30417,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30425,7 +30426,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30434,7 +30435,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -30443,7 +30444,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -30461,7 +30462,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -30470,7 +30471,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -30479,7 +30480,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -30488,7 +30489,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -30524,7 +30525,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -30533,7 +30534,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30542,7 +30543,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30551,7 +30552,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -30560,7 +30561,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -30578,7 +30579,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -30587,7 +30588,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -30596,7 +30597,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -30605,7 +30606,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -30643,7 +30644,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -30652,7 +30653,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30661,7 +30662,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30670,7 +30671,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -30679,7 +30680,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -30688,7 +30689,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -30706,7 +30707,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -30715,7 +30716,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -30724,7 +30725,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -30733,7 +30734,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -30771,7 +30772,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -30780,7 +30781,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30789,7 +30790,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30798,7 +30799,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -30807,7 +30808,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -30816,7 +30817,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -30834,7 +30835,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -30843,7 +30844,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -30852,7 +30853,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -30861,7 +30862,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -30899,7 +30900,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceCard"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -30908,7 +30909,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -30917,7 +30918,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -30926,7 +30927,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -30935,7 +30936,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -30953,7 +30954,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -30962,7 +30963,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -30971,7 +30972,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -30980,7 +30981,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -31004,7 +31005,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -31025,7 +31026,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -31034,7 +31035,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31043,7 +31044,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31052,7 +31053,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -31061,7 +31062,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -31079,7 +31080,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -31088,7 +31089,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -31097,7 +31098,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -31106,7 +31107,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -31156,7 +31157,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -31165,7 +31166,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31174,7 +31175,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31183,7 +31184,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -31192,7 +31193,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -31201,7 +31202,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -31219,7 +31220,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -31228,7 +31229,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -31237,7 +31238,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -31246,7 +31247,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -31290,7 +31291,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -31299,7 +31300,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31308,7 +31309,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31317,7 +31318,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -31326,7 +31327,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -31335,7 +31336,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -31353,7 +31354,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -31362,7 +31363,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -31371,7 +31372,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -31380,7 +31381,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -31418,7 +31419,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -31427,7 +31428,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31436,7 +31437,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31445,7 +31446,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -31454,7 +31455,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -31463,7 +31464,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -31481,7 +31482,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -31490,7 +31491,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -31499,7 +31500,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -31508,7 +31509,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -31532,7 +31533,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path: {
@@ -31555,7 +31556,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -31564,7 +31565,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31573,7 +31574,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31582,7 +31583,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -31591,7 +31592,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -31600,7 +31601,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -31618,7 +31619,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -31627,7 +31628,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -31636,7 +31637,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -31645,7 +31646,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -31688,7 +31689,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -31697,7 +31698,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31706,7 +31707,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31715,7 +31716,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -31724,7 +31725,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -31733,7 +31734,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -31751,7 +31752,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -31760,7 +31761,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -31769,7 +31770,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -31778,7 +31779,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -31802,7 +31803,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path: {
@@ -31826,7 +31827,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -31835,7 +31836,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31844,7 +31845,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31853,7 +31854,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -31862,7 +31863,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -31871,7 +31872,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -31889,7 +31890,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -31898,7 +31899,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -31907,7 +31908,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -31916,7 +31917,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -31960,7 +31961,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlaceReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -31969,7 +31970,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -31978,7 +31979,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -31987,7 +31988,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -31996,7 +31997,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -32005,7 +32006,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -32023,7 +32024,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -32032,7 +32033,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -32041,7 +32042,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -32050,7 +32051,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -32088,7 +32089,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -32097,7 +32098,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32106,7 +32107,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -32115,7 +32116,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -32124,7 +32125,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -32133,7 +32134,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -32151,7 +32152,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -32160,7 +32161,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -32169,7 +32170,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -32178,7 +32179,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -32216,7 +32217,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -32225,7 +32226,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32234,7 +32235,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -32243,7 +32244,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -32252,7 +32253,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -32261,7 +32262,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -32279,7 +32280,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -32288,7 +32289,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -32297,7 +32298,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -32306,7 +32307,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -32344,7 +32345,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -32353,7 +32354,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32362,7 +32363,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -32371,7 +32372,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -32380,7 +32381,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -32389,7 +32390,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -32407,7 +32408,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -32416,7 +32417,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -32425,7 +32426,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -32434,7 +32435,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -32472,7 +32473,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlanCard"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -32481,7 +32482,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32490,7 +32491,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -32499,7 +32500,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -32508,7 +32509,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -32526,7 +32527,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -32535,7 +32536,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -32544,7 +32545,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -32553,7 +32554,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -32577,7 +32578,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -32598,7 +32599,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlanAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -32607,7 +32608,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32616,7 +32617,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -32625,7 +32626,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -32634,7 +32635,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -32643,7 +32644,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -32661,7 +32662,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -32670,7 +32671,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -32679,7 +32680,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -32688,7 +32689,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -32730,7 +32731,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlanAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -32739,7 +32740,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32748,7 +32749,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -32757,7 +32758,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -32766,7 +32767,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -32775,7 +32776,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -32793,7 +32794,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -32802,7 +32803,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -32811,7 +32812,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -32820,7 +32821,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -32864,7 +32865,7 @@ export interface operations {
                     "application/json": components["schemas"]["PlanAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -32873,7 +32874,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -32882,7 +32883,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -32891,7 +32892,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -32900,7 +32901,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -32909,7 +32910,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -32927,7 +32928,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -32936,7 +32937,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -32945,7 +32946,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -32954,7 +32955,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -32992,7 +32993,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -33001,7 +33002,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -33010,7 +33011,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -33019,7 +33020,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -33028,7 +33029,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -33037,7 +33038,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -33055,7 +33056,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -33064,7 +33065,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -33073,7 +33074,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -33082,7 +33083,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -33125,7 +33126,7 @@ export interface operations {
                     "text/event-stream": string;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -33134,7 +33135,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -33143,7 +33144,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -33152,7 +33153,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -33161,7 +33162,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -33170,7 +33171,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -33179,7 +33180,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -33197,7 +33198,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -33206,7 +33207,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -33215,7 +33216,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -33224,7 +33225,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -33233,7 +33234,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -33276,7 +33277,7 @@ export interface operations {
                     "text/event-stream": string;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -33285,7 +33286,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -33294,7 +33295,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -33303,7 +33304,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -33312,7 +33313,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -33321,7 +33322,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -33330,7 +33331,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -33348,7 +33349,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -33357,7 +33358,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -33366,7 +33367,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -33375,7 +33376,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -33384,7 +33385,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -33424,7 +33425,7 @@ export interface operations {
                     "application/json": components["schemas"]["DayPack"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -33433,7 +33434,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -33442,7 +33443,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -33451,7 +33452,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -33460,7 +33461,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -33469,7 +33470,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -33487,7 +33488,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -33496,7 +33497,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -33505,7 +33506,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -33514,7 +33515,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -33552,7 +33553,7 @@ export interface operations {
                     "application/json": components["schemas"]["PracticeRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -33561,7 +33562,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -33570,7 +33571,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -33579,7 +33580,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -33588,7 +33589,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -33606,7 +33607,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -33615,7 +33616,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -33624,7 +33625,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -33633,7 +33634,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -33657,7 +33658,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -33678,7 +33679,7 @@ export interface operations {
                     "application/json": components["schemas"]["PracticeRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -33687,7 +33688,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -33696,7 +33697,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -33705,7 +33706,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -33714,7 +33715,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -33732,7 +33733,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -33741,7 +33742,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -33750,7 +33751,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -33759,7 +33760,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -33783,7 +33784,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -33804,7 +33805,7 @@ export interface operations {
                     "application/json": components["schemas"]["PullsAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -33813,7 +33814,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -33822,7 +33823,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -33831,7 +33832,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -33840,7 +33841,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -33849,7 +33850,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -33858,7 +33859,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -33876,7 +33877,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -33885,7 +33886,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -33894,7 +33895,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -33903,7 +33904,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -33912,7 +33913,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -33936,7 +33937,7 @@ export interface operations {
         parameters: {
             query?: {
                 units?: "imperial" | "metric";
-                /** @description so many at a time */
+                /** @description page size */
                 limit?: number;
                 /** @description newer ones left out */
                 skip?: number;
@@ -33958,7 +33959,7 @@ export interface operations {
                     "application/json": components["schemas"]["PullsAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -33967,7 +33968,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -33976,7 +33977,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -33985,7 +33986,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -33994,7 +33995,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -34012,7 +34013,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -34021,7 +34022,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -34030,7 +34031,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -34039,7 +34040,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -34063,7 +34064,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -34084,7 +34085,7 @@ export interface operations {
                     "application/json": components["schemas"]["PullsAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -34093,7 +34094,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -34102,7 +34103,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -34111,7 +34112,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -34120,7 +34121,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -34129,7 +34130,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -34147,7 +34148,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -34156,7 +34157,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -34165,7 +34166,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -34174,7 +34175,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -34216,7 +34217,7 @@ export interface operations {
                     "application/json": components["schemas"]["PullsAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -34225,7 +34226,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -34234,7 +34235,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -34243,7 +34244,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -34252,7 +34253,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -34261,7 +34262,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -34279,7 +34280,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -34288,7 +34289,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -34297,7 +34298,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -34306,7 +34307,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -34348,7 +34349,7 @@ export interface operations {
                     "application/json": components["schemas"]["PullsAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -34357,7 +34358,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -34366,7 +34367,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -34375,7 +34376,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -34384,7 +34385,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -34393,7 +34394,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -34411,7 +34412,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -34420,7 +34421,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -34429,7 +34430,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -34438,7 +34439,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -34474,7 +34475,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -34483,7 +34484,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -34492,7 +34493,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -34501,7 +34502,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -34510,7 +34511,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -34528,7 +34529,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -34537,7 +34538,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -34546,7 +34547,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -34555,7 +34556,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -34579,7 +34580,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -34600,7 +34601,7 @@ export interface operations {
                     "application/json": components["schemas"]["PullsAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -34609,7 +34610,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -34618,7 +34619,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -34627,7 +34628,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -34636,7 +34637,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -34654,7 +34655,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -34663,7 +34664,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -34672,7 +34673,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -34681,7 +34682,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -34719,7 +34720,7 @@ export interface operations {
                     "application/json": components["schemas"]["Readiness"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -34728,7 +34729,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -34737,7 +34738,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -34746,7 +34747,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -34755,7 +34756,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -34773,7 +34774,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -34782,7 +34783,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -34791,7 +34792,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -34800,7 +34801,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -34844,7 +34845,7 @@ export interface operations {
                     "application/json": components["schemas"]["Differences"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -34853,7 +34854,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -34862,7 +34863,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -34871,7 +34872,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -34880,7 +34881,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -34889,7 +34890,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -34907,7 +34908,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -34916,7 +34917,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -34925,7 +34926,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -34934,7 +34935,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -34976,7 +34977,7 @@ export interface operations {
                     "application/json": components["schemas"]["WhatIf"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -34985,7 +34986,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -34994,7 +34995,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -35003,7 +35004,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -35012,7 +35013,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -35021,7 +35022,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -35039,7 +35040,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -35048,7 +35049,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -35057,7 +35058,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -35066,7 +35067,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -35075,7 +35076,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -35118,7 +35119,7 @@ export interface operations {
                     "text/event-stream": string;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -35127,7 +35128,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -35136,7 +35137,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -35145,7 +35146,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -35154,7 +35155,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -35163,7 +35164,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -35181,7 +35182,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -35190,7 +35191,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -35199,7 +35200,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -35208,7 +35209,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -35217,7 +35218,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -35257,7 +35258,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -35266,7 +35267,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -35275,7 +35276,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -35284,7 +35285,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -35293,7 +35294,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -35311,7 +35312,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -35320,7 +35321,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -35329,7 +35330,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -35338,7 +35339,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -35380,7 +35381,7 @@ export interface operations {
                     "application/json": components["schemas"]["FittedDesign"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -35389,7 +35390,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -35398,7 +35399,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -35407,7 +35408,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -35416,7 +35417,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -35434,7 +35435,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -35443,7 +35444,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -35452,7 +35453,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -35461,7 +35462,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -35503,7 +35504,7 @@ export interface operations {
                     "application/json": components["schemas"]["FittedDesign"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -35512,7 +35513,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -35521,7 +35522,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -35530,7 +35531,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -35539,7 +35540,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -35557,7 +35558,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -35566,7 +35567,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -35575,7 +35576,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -35584,7 +35585,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -35624,7 +35625,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -35633,7 +35634,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -35642,7 +35643,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -35651,7 +35652,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -35660,7 +35661,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -35669,7 +35670,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -35687,7 +35688,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -35696,7 +35697,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -35705,7 +35706,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -35714,7 +35715,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -35738,7 +35739,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -35759,7 +35760,7 @@ export interface operations {
                     "application/json": components["schemas"]["ImportResult"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -35768,7 +35769,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -35777,7 +35778,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -35786,7 +35787,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -35795,7 +35796,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -35813,7 +35814,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -35822,7 +35823,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -35831,7 +35832,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -35840,7 +35841,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -35882,7 +35883,7 @@ export interface operations {
                     "application/json": components["schemas"]["InvitationInfo"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -35891,7 +35892,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -35900,7 +35901,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -35909,7 +35910,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -35918,7 +35919,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -35927,7 +35928,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -35945,7 +35946,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -35954,7 +35955,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -35963,7 +35964,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -35972,7 +35973,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -35981,7 +35982,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -36023,7 +36024,7 @@ export interface operations {
                     "application/json": components["schemas"]["PasskeyChallenge"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -36032,7 +36033,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -36041,7 +36042,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -36050,7 +36051,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -36059,7 +36060,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -36068,7 +36069,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -36086,7 +36087,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -36095,7 +36096,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -36104,7 +36105,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -36113,7 +36114,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -36122,7 +36123,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -36164,7 +36165,7 @@ export interface operations {
                     "application/json": components["schemas"]["NewAccount"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -36173,7 +36174,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -36182,7 +36183,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -36191,7 +36192,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -36200,7 +36201,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -36209,7 +36210,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -36227,7 +36228,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -36236,7 +36237,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -36245,7 +36246,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Tried too often; Retry-After says when to try again */
+            /** @description Too many attempts; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -36254,7 +36255,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -36263,7 +36264,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -36287,7 +36288,7 @@ export interface operations {
         parameters: {
             query?: {
                 units?: "imperial" | "metric";
-                /** @description those taken off the shelf instead */
+                /** @description list the removed ones instead */
                 retired?: boolean;
             };
             header?: never;
@@ -36305,7 +36306,7 @@ export interface operations {
                     "application/json": components["schemas"]["StockRow"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -36314,7 +36315,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -36323,7 +36324,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -36332,7 +36333,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -36341,7 +36342,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -36359,7 +36360,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -36368,7 +36369,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -36377,7 +36378,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -36386,7 +36387,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -36410,7 +36411,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -36431,7 +36432,7 @@ export interface operations {
                     "application/json": components["schemas"]["StockRow"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -36440,7 +36441,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -36449,7 +36450,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -36458,7 +36459,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -36467,7 +36468,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -36485,7 +36486,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -36494,7 +36495,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -36503,7 +36504,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -36512,7 +36513,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -36536,7 +36537,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -36557,7 +36558,7 @@ export interface operations {
                     "application/json": components["schemas"]["StockRow"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -36566,7 +36567,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -36575,7 +36576,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -36584,7 +36585,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -36593,7 +36594,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -36611,7 +36612,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -36620,7 +36621,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -36629,7 +36630,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -36638,7 +36639,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -36678,7 +36679,7 @@ export interface operations {
                     "application/json": components["schemas"]["SpoolUseAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -36687,7 +36688,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -36696,7 +36697,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -36705,7 +36706,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -36714,7 +36715,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -36732,7 +36733,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -36741,7 +36742,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -36750,7 +36751,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -36759,7 +36760,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -36783,7 +36784,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path: {
@@ -36806,7 +36807,7 @@ export interface operations {
                     "application/json": components["schemas"]["StockRow"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -36815,7 +36816,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -36824,7 +36825,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -36833,7 +36834,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -36842,7 +36843,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -36851,7 +36852,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -36869,7 +36870,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -36878,7 +36879,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -36887,7 +36888,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -36896,7 +36897,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -36934,7 +36935,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -36943,7 +36944,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -36952,7 +36953,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -36961,7 +36962,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -36970,7 +36971,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -36979,7 +36980,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -36997,7 +36998,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -37006,7 +37007,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -37015,7 +37016,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -37024,7 +37025,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -37062,7 +37063,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -37071,7 +37072,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -37080,7 +37081,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -37089,7 +37090,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -37098,7 +37099,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -37107,7 +37108,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -37125,7 +37126,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -37134,7 +37135,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -37143,7 +37144,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -37152,7 +37153,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -37194,7 +37195,7 @@ export interface operations {
                     "application/json": components["schemas"]["UpgradedLeader"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -37203,7 +37204,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -37212,7 +37213,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -37221,7 +37222,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -37230,7 +37231,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -37248,7 +37249,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -37257,7 +37258,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -37266,7 +37267,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -37275,7 +37276,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -37313,7 +37314,7 @@ export interface operations {
                     "application/json": components["schemas"]["DamagedCard"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -37322,7 +37323,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -37331,7 +37332,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -37340,7 +37341,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -37349,7 +37350,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -37367,7 +37368,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -37376,7 +37377,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -37385,7 +37386,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -37394,7 +37395,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -37433,7 +37434,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -37442,7 +37443,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -37451,7 +37452,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -37460,7 +37461,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -37469,7 +37470,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -37478,7 +37479,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -37496,7 +37497,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -37505,7 +37506,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -37514,7 +37515,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -37523,7 +37524,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -37561,7 +37562,7 @@ export interface operations {
                     "application/json": components["schemas"]["Kit"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -37570,7 +37571,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -37579,7 +37580,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -37588,7 +37589,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -37597,7 +37598,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -37615,7 +37616,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -37624,7 +37625,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -37633,7 +37634,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -37642,7 +37643,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -37686,7 +37687,7 @@ export interface operations {
                     "application/json": components["schemas"]["FlyFigures"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -37695,7 +37696,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -37704,7 +37705,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -37713,7 +37714,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -37722,7 +37723,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -37740,7 +37741,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -37749,7 +37750,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -37758,7 +37759,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -37767,7 +37768,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -37809,7 +37810,7 @@ export interface operations {
                     "application/json": components["schemas"]["FlyFigures"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -37818,7 +37819,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -37827,7 +37828,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -37836,7 +37837,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -37845,7 +37846,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -37863,7 +37864,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -37872,7 +37873,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -37881,7 +37882,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -37890,7 +37891,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -37932,7 +37933,7 @@ export interface operations {
                     "application/json": components["schemas"]["Fly"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -37941,7 +37942,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -37950,7 +37951,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -37959,7 +37960,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -37968,7 +37969,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -37986,7 +37987,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -37995,7 +37996,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -38004,7 +38005,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -38013,7 +38014,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -38055,7 +38056,7 @@ export interface operations {
                     "application/json": components["schemas"]["Rod"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -38064,7 +38065,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -38073,7 +38074,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -38082,7 +38083,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -38091,7 +38092,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -38109,7 +38110,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -38118,7 +38119,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -38127,7 +38128,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -38136,7 +38137,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -38178,7 +38179,7 @@ export interface operations {
                     "application/json": components["schemas"]["FlyLine"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -38187,7 +38188,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -38196,7 +38197,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -38205,7 +38206,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -38214,7 +38215,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -38232,7 +38233,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -38241,7 +38242,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -38250,7 +38251,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -38259,7 +38260,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -38301,7 +38302,7 @@ export interface operations {
                     "application/json": components["schemas"]["TodayReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -38310,7 +38311,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -38319,7 +38320,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -38328,7 +38329,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -38337,7 +38338,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -38346,7 +38347,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -38364,7 +38365,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -38373,7 +38374,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -38382,7 +38383,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -38391,7 +38392,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -38400,7 +38401,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -38442,7 +38443,7 @@ export interface operations {
                     "application/json": components["schemas"]["DaysReading"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -38451,7 +38452,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -38460,7 +38461,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -38469,7 +38470,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -38478,7 +38479,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -38487,7 +38488,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -38505,7 +38506,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -38514,7 +38515,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -38523,7 +38524,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -38532,7 +38533,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -38541,7 +38542,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -38581,7 +38582,7 @@ export interface operations {
                     "application/json": components["schemas"]["TyerAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -38590,7 +38591,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -38599,7 +38600,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -38608,7 +38609,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -38617,7 +38618,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -38635,7 +38636,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -38644,7 +38645,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -38653,7 +38654,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -38662,7 +38663,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -38704,7 +38705,7 @@ export interface operations {
                     "application/json": components["schemas"]["TyerAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -38713,7 +38714,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -38722,7 +38723,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -38731,7 +38732,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -38740,7 +38741,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -38758,7 +38759,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -38767,7 +38768,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -38776,7 +38777,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -38785,7 +38786,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -38827,7 +38828,7 @@ export interface operations {
                     "application/json": components["schemas"]["Screen"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -38836,7 +38837,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -38845,7 +38846,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -38854,7 +38855,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -38863,7 +38864,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -38881,7 +38882,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -38890,7 +38891,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -38899,7 +38900,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -38908,7 +38909,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -38932,7 +38933,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -38953,7 +38954,7 @@ export interface operations {
                     "application/json": components["schemas"]["TiedAnswer"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -38962,7 +38963,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -38971,7 +38972,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -38980,7 +38981,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -38989,7 +38990,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -39007,7 +39008,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -39016,7 +39017,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -39025,7 +39026,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -39034,7 +39035,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -39076,7 +39077,7 @@ export interface operations {
                     "application/json": components["schemas"]["Batch"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -39085,7 +39086,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -39094,7 +39095,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -39103,7 +39104,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -39112,7 +39113,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -39130,7 +39131,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -39139,7 +39140,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -39148,7 +39149,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -39157,7 +39158,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -39200,7 +39201,7 @@ export interface operations {
                     "application/pdf": unknown;
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -39209,7 +39210,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -39218,7 +39219,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -39227,7 +39228,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -39236,7 +39237,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A newer one of the same bench took its place */
+            /** @description Replaced by a newer question from the same bench */
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -39245,7 +39246,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -39263,7 +39264,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -39272,7 +39273,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -39281,7 +39282,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description More is asked for than is worked on; Retry-After says when to ask again */
+            /** @description Busy; Retry-After gives the seconds to wait */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -39290,7 +39291,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -39299,7 +39300,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -39339,7 +39340,7 @@ export interface operations {
                     "application/json": components["schemas"]["WalletCard"][];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -39348,7 +39349,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -39357,7 +39358,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -39366,7 +39367,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -39375,7 +39376,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -39393,7 +39394,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -39402,7 +39403,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -39411,7 +39412,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -39420,7 +39421,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -39444,7 +39445,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                /** @description a name of this intended save: sent again with it, it is not done twice */
+                /** @description idempotency key: the same key never saves twice */
                 "idempotency-key"?: string | null;
             };
             path?: never;
@@ -39465,7 +39466,7 @@ export interface operations {
                     "application/json": components["schemas"]["WalletCard"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -39474,7 +39475,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -39483,7 +39484,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -39492,7 +39493,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -39501,7 +39502,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -39519,7 +39520,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -39528,7 +39529,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -39537,7 +39538,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -39546,7 +39547,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -39592,7 +39593,7 @@ export interface operations {
                     "application/json": components["schemas"]["WalletCard"];
                 };
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -39601,7 +39602,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -39610,7 +39611,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -39619,7 +39620,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -39628,7 +39629,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -39637,7 +39638,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -39655,7 +39656,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -39664,7 +39665,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -39673,7 +39674,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -39682,7 +39683,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;
@@ -39720,7 +39721,7 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Not to be read as a request */
+            /** @description Malformed request */
             400: {
                 headers: {
                     [name: string]: unknown;
@@ -39729,7 +39730,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description From a phone that is not paired, or from whom nobody logged in */
+            /** @description Not logged in, or a phone that isn't paired */
             401: {
                 headers: {
                     [name: string]: unknown;
@@ -39738,7 +39739,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Asked by another page */
+            /** @description Request from another web page */
             403: {
                 headers: {
                     [name: string]: unknown;
@@ -39747,7 +39748,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description There is no such thing */
+            /** @description Not found */
             404: {
                 headers: {
                     [name: string]: unknown;
@@ -39756,7 +39757,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Another verb than those that Allow names */
+            /** @description Method not allowed; see Allow */
             405: {
                 headers: {
                     [name: string]: unknown;
@@ -39765,7 +39766,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Larger than is taken */
+            /** @description Request too large */
             413: {
                 headers: {
                     [name: string]: unknown;
@@ -39783,7 +39784,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Not this server's own address */
+            /** @description Wrong host name */
             421: {
                 headers: {
                     [name: string]: unknown;
@@ -39792,7 +39793,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description Refused, with the mend */
+            /** @description Refused, with a hint */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -39801,7 +39802,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description A fault of the service */
+            /** @description Our fault */
             500: {
                 headers: {
                     [name: string]: unknown;
@@ -39810,7 +39811,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
-            /** @description No database just now */
+            /** @description The database is unavailable */
             503: {
                 headers: {
                     [name: string]: unknown;

@@ -55,8 +55,9 @@ def write_svg(design: Design, evaluation: Evaluation) -> str:
         for joint in evaluation.joints
     ]
     parts += [
-        f'<path d="M{x(branch.at_m):.1f} {AXIS_Y:g}L{x(branch.at_m) + branch.length.si * per_m:.1f} '
-        f'{AXIS_Y - 22:g}" stroke="{LIGHT["ink"]}" fill="none"/>'
+        f'<path d="M{x(branch.at_m):.1f} {AXIS_Y:g}'
+        f'L{x(branch.at_m) + branch.length.si * per_m:.1f} {AXIS_Y - 22:g}" '
+        f'stroke="{LIGHT["ink"]}" fill="none"/>'
         f'<circle cx="{x(branch.at_m) + branch.length.si * per_m:.1f}" cy="{AXIS_Y - 22:g}" r="3">'
         f"<title>{xml(branch.title)}</title></circle>"
         for branch in evaluation.branches

@@ -97,8 +97,9 @@ class EnergyPoint:
 class CastReading:
     """One cast, thrown as low as it opens; no movie where mono is cast by its fly.
 
-    ``speed_margin`` is the stroke's speed over the minimum that opens it; ``eased`` says where the cast
-    that is shown is thrown softer than the stroke, ``lift`` how the fly comes off the water before.
+    ``speed_margin`` is the stroke's speed over the minimum that opens it; ``eased`` says
+    where the cast that is shown is thrown softer than the stroke, ``lift`` how the fly comes off
+    the water before.
     """
 
     turnover: Score

@@ -86,7 +86,8 @@ def _words(told: list[DayServed], lines: tuple[BuyLine, ...], prices: Mapping[st
         return "No school suits any of these days, whatever you buy."
     if not lines:
         return f"Nothing to buy: what you own covers {which}."
-    said = f"{capitalised(count_words(len(lines), 'thing'))} to buy {'serve' if len(lines) > 1 else 'serves'}"
+    verb = "cover" if len(lines) > 1 else "covers"
+    said = f"{capitalised(count_words(len(lines), 'thing'))} to buy {verb}"
     cost = sum(line.price for line in lines)
     if not prices:
         return f"{said} {which}; no smaller set does."

@@ -39,7 +39,8 @@ MOUTHS: dict[Mouth, str] = {
 TEETH: dict[Teeth, str] = {
     "none": "No teeth that wear the tippet.",
     "fine": "Fine teeth: feel the last foot of tippet after every fish.",
-    "rasping": "A rasping mouth wears through plain tippet. Check it after every fish, or end in a short stout bite piece, the other school.",
+    "rasping": "A rasping mouth wears through plain tippet. Check it after every fish, or "
+    "end in a short stout bite piece, the other school.",
     "cutting": "Teeth that cut: wire or a heavy bite piece, and long forceps.",
 }
 LINE_OUT_M = 9.0  # at the strike

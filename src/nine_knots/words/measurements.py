@@ -103,11 +103,10 @@ def tip_reading(found: MeasuredBend, line: FlyLine) -> MeasurementReading:
     """How stiff a line's tip is, beside what one of its thickness usually is."""
     bare = line_profile(line.model_copy(update={"tip_bend_nm2": None, "tip_by": None}))
     figure = f"{1e6 * found.bend_nm2:.1f} N·mm² ± {_percent(found.off)}"
+    beside = _beside(found.bend_nm2, bare.tip_bend_nm2)
     said = (
-        f"By {count_words(found.readings, 'reading')}: {_beside(found.bend_nm2, bare.tip_bend_nm2)} "
-        ""
-        ""
-        "for a tip of this thickness. Butts are matched to it from now on."
+        f"By {count_words(found.readings, 'reading')}: {beside} for a tip of this thickness."
+        " Butts are matched to it from now on."
     )
     return MeasurementReading(figure, (said,))
 

@@ -171,16 +171,17 @@ def _supposed(units: Units) -> str:
     )
 
 
-def _piece(section_sensitivity: SectionSensitivity, units: Units) -> PieceEffect:
+def _piece(section: SectionSensitivity, units: Units) -> PieceEffect:
     longer = _longer(units)
     return PieceEffect(
-        piece=section_sensitivity.piece,
-        longer_opens=log(section_sensitivity.longer_opens),
-        thicker_opens=log(section_sensitivity.thicker_opens),
-        longer_holds=log(section_sensitivity.longer_holds),
-        thicker_holds=log(section_sensitivity.thicker_holds),
-        longer=f"{longer} longer: {_effect(section_sensitivity.longer_opens, section_sensitivity.longer_holds)}",
-        thicker=f"{_thicker(units)} thicker: {_effect(section_sensitivity.thicker_opens, section_sensitivity.thicker_holds)}",
+        piece=section.piece,
+        longer_opens=log(section.longer_opens),
+        thicker_opens=log(section.thicker_opens),
+        longer_holds=log(section.longer_holds),
+        thicker_holds=log(section.thicker_holds),
+        longer=f"{longer} longer: {_effect(section.longer_opens, section.longer_holds)}",
+        thicker=f"{_thicker(units)} thicker: "
+        f"{_effect(section.thicker_opens, section.thicker_holds)}",
     )
 
 

@@ -23,7 +23,8 @@ LIFELESS_THOU = 2.6  # of tippet beyond what the hook asks, for a fly that float
 SMALLEST_HOOK = 14  # up to which a fly is not tiny
 SAID: dict[Kind, str] = {
     "agree": "",
-    "too much fly": "Too much fly for this line and leader: use a smaller fly, or a shorter, stouter leader.",
+    "too much fly": "Too much fly for this line and leader: use a smaller fly, or a shorter, "
+    "stouter leader.",
     "too much leader": "The leader takes too much energy: it is too long and fine for this line.",
     "no life": "So small a fly has no life on so stout a tippet: go finer, or longer.",
 }

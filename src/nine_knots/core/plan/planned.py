@@ -266,11 +266,12 @@ def _sought(
 
 def _way(leader_option: LeaderOption, choice: StopChoice, fit: Fit, any_fly: bool) -> Option:
     upper, lower = part_names(leader_option.leader)
+    mono = " with a mono rig" if leader_option.leader.length_m > AS_A_LINE_M else ""
     return Option(
         upper=upper,
         lower=lower,
         fly=str(choice.fly),
-        outfit=f"{choice.outfit}{' with a mono rig' if leader_option.leader.length_m > AS_A_LINE_M else ''}",
+        outfit=f"{choice.outfit}{mono}",
         setting=setting_name(fit.design.leader),
         off=fit.off
         + len(leader_option.buys)

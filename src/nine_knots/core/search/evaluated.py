@@ -38,8 +38,9 @@ SEEN: Axes = np.array([SEEN_EASE, SEEN_FISHING, SEEN_HOLD, SEEN_LENGTH, SEEN_KNO
 @dataclass(frozen=True, slots=True)
 class Evaluated:
     """A leader with all its measures, its place by the wishes (more is better, in the order of
-    WISHES), and how far it falls short of each demand. ``speed_margin`` is None where its fly is thrown
-    and not a line, ``margin`` the logarithm of the reserve over the least wanted; ``origin`` the
+    WISHES), and how far it falls short of each demand. ``speed_margin`` is None where its
+    fly is thrown and not a line, ``margin`` the logarithm of the reserve over the least wanted;
+    ``origin`` the
     school it was built by, if one did."""
 
     table: UncastLeader

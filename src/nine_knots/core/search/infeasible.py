@@ -34,14 +34,12 @@ def _reasons(day: Situation, angler: Angler, demands: Demands) -> Iterator[str]:
     allowed = day.water.rules.most_flies
     if demands.flies is not None and allowed is not None and demands.flies > allowed:
         yield (
-            f"The rules you wrote down for this water allow {count_words(allowed, 'fly', 'flies')}; "
-            ""
-            ""
+            f"Your rules for this water allow {count_words(allowed, 'fly', 'flies')}; "
             f"you ask for {demands.flies}."
         )
     low, high = demands.shortest_m, demands.longest_m
     if high is not None and high < SHORTEST_M:
-        yield f"At {units.length(high).text} it is no leader: allow it a foot at least."
+        yield f"At {units.length(high).text} it is too short for a leader: allow at least a foot."
     owned_m = sum(max(0.0, spool.remaining_m - SPARE_M) for spool in spools)
     owned_m += max((packet.strand.profile.length_m for packet in tapers), default=0.0)
     if low is not None and low > owned_m:

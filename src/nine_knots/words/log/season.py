@@ -28,7 +28,8 @@ MOST_ROWS = 12
 _KNOT = "check that knot, and pull-test it under Knots."
 MORE = {
     "at the fly": f"{_KNOT[:-1]}; retie it after each fish.",
-    "in the tippet": "it was abraded or had a wind knot. Feel it after each snag, and renew it sooner.",
+    "in the tippet": "it was abraded or had a wind knot. Feel it after each snag, and "
+    "renew it sooner.",
     "at the tippet's knot": _KNOT,
     "at the ring or swivel": _KNOT,
     "at a dropper": _KNOT,

@@ -36,6 +36,7 @@ from nine_knots.words.rig import HungItem, items_on
 from nine_knots.words.tying.batch import Batch
 
 THUNDER = "Thunder: rods conduct. Lay the rod down, leave the water and wait."
+SEARCHED_FOR = "No school from what you own suits this stretch; this leader was searched for."
 BLOW_M_S = 8.0  # a fresh breeze: hooks go where they will [M]
 
 
@@ -152,7 +153,7 @@ def _stop(
         thrown = fit.words if fit.words.startswith(("with ", "thrown ")) else ""
         words = f"Throw it {thrown.removeprefix('thrown ')}." if thrown else ""
         if candidate.origin == "sought":
-            words = f"No school from what you own suits this stretch; this leader was searched for. {words}".strip()
+            words = f"{SEARCHED_FOR} {words}".strip()
         if candidate.buys:
             words = f"{words} To buy: {join_words(list(candidate.buys))}.".strip()
     elif stop.nearest is not None:

@@ -40,8 +40,9 @@ class Knot(Frozen):
     """One knot as data.
 
     ``kept`` is the mean share of the strand's strength, ``spread`` its coefficient of variation,
-    ``size_step_loss`` what is lost for each unit of diameter ratio beyond like sizes, ``tag_allowance_m`` the
-    line held and trimmed in one piece besides the wraps, ``usual_s`` how long it takes at the
+    ``size_step_loss`` what is lost for each unit of diameter ratio beyond like sizes,
+    ``tag_allowance_m`` the line held and trimmed in one piece besides the wraps, ``usual_s`` how
+    long it takes at the
     table, wetted, drawn up and trimmed [M ±50 %]. ``by_heart`` marks those every builder ties,
     ``loops`` those that end in an open loop. ``mono`` says that it holds in nylon and
     fluorocarbon, ``wires`` in which wires it does; ``most_m`` and ``most_step_m`` are the thickest
