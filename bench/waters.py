@@ -8,7 +8,6 @@ import httpx
 
 from bench.timing import laps, row
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.mechanics.steady import drifting
@@ -53,7 +52,7 @@ def waters() -> None:
 
 
 def _judged(design: Design) -> None:
-    tuple(assessment_of(technique_of(design)).measures(design, USUAL_QUESTION, UNITS))
+    tuple(technique_of(design).measures(design, USUAL_QUESTION, UNITS))
 
 
 def verdict_over_http(url: str) -> None:

@@ -19,7 +19,6 @@ from typing import Any
 import numpy as np
 from pydantic import BaseModel
 
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.assess.turnover import Thrown, mono_score, turnover_score
 from nine_knots.core.assess.verdict import assessment_inputs, verdict_of
 from nine_knots.core.base.errors import NineKnotsError
@@ -175,7 +174,7 @@ def _cords(design: Design) -> dict[str, Score]:
     units, day = Units("metric"), design.situation
     found = list(verdict_of(design, assessment_inputs(design), units))
     try:
-        found += assessment_of(technique_of(design)).measures(design, USUAL_QUESTION, units)
+        found += technique_of(design).measures(design, USUAL_QUESTION, units)
         ratio = mass_ratio(design.leader, day.fly)
         if ratio is not None:
             found.append(mono_score(ratio))

@@ -6,7 +6,6 @@ import numpy as np
 import pytest
 
 from nine_knots.core.assess.reach import FALLS_OFF, GUESSED_OFF, reach_of
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.domain.in_water import fly_body
 from nine_knots.core.techniques import technique_of
 from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
@@ -59,7 +58,7 @@ def test_what_no_knowing_mends_a_fly_on_top_and_any_depth_are_told_as_they_are()
 def test_as_many_reach_it_as_of_plain_draws():
     """Against a few hundred independent draws of pace, depth and fall, made without its code."""
     chance, way = np.random.default_rng(7), technique_of(FLOAT)
-    judgement, day = assessment_of(way), FLOAT.situation
+    judgement, day = way, FLOAT.situation
     fluid, right, tries = fluid_of(day.water), 0, 150
 
     def falling(fly, by):

@@ -4,24 +4,20 @@ import re
 
 import pytest
 
-from nine_knots.core.assess.techniques import ASSESSMENTS, assessment_of
 from nine_knots.core.techniques import TECHNIQUES, technique_of
 from nine_knots.words.techniques import TECHNIQUE_WORDS, technique_words_of
 from tests.makers import design
 from tests.running import PROJECT
 
-ROOMS = [
-    PROJECT / f"src/nine_knots/{room}"
-    for room in ("core/techniques", "core/assess/techniques", "words/techniques")
-]
+ROOMS = [PROJECT / f"src/nine_knots/{room}" for room in ("core/techniques", "words/techniques")]
 
 
 def test_every_way_is_laid_judged_and_told():
     keys = [way.key for way in TECHNIQUES]
     assert len(set(keys)) == len(keys) >= 8
-    assert set(ASSESSMENTS) == set(TECHNIQUE_WORDS) == set(keys)
+    assert set(TECHNIQUE_WORDS) == set(keys)
     files = [{path.name for path in room.glob("*.py")} for room in ROOMS]
-    assert files[0] == files[1] == files[2]
+    assert files[0] == files[1]
 
 
 def test_they_are_asked_in_an_order_and_one_always_fits():
@@ -32,7 +28,7 @@ def test_they_are_asked_in_an_order_and_one_always_fits():
 
 @pytest.mark.parametrize("way", TECHNIQUES, ids=lambda way: way.key)
 def test_no_name_of_a_way_is_known_elsewhere(way):
-    assert assessment_of(way).way is way is technique_words_of(way).way
+    assert technique_words_of(way).way is way
     name = re.compile(f"""["'`]{re.escape(way.key)}["'`]""")
     sources = [*(PROJECT / "src").rglob("*.py"), *(PROJECT / "web/src").rglob("*.[tv][su]*")]
     told = [path for path in sources if path.parent not in ROOMS and name.search(path.read_text())]

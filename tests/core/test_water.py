@@ -6,7 +6,6 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units import parse_current, parse_seconds, parse_share, parse_temperature
 from nine_knots.core.casting.stroke import Stroke
@@ -220,7 +219,7 @@ def test_each_remedy_really_brings_it_in():
     remedies = water_remedies_for(made, Stroke(), Angler(stock=SHELF))
     assert "setting" in {remedy.what for remedy in remedies}
     for remedy in remedies:
-        serves = in_the_water(assessment_of(technique_of(remedy.design)), INCHES, more=True)
+        serves = in_the_water(technique_of(remedy.design), INCHES, more=True)
         again = Trial("", remedy.design, Stroke(), USUAL_QUESTION)
         assert serves(again).gives == remedy.gives
     assert water_remedies_for(remedies[0].design, Stroke(), Angler(stock=SHELF)) == ()

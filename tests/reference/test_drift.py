@@ -6,7 +6,6 @@ from math import cos, exp, radians, sin
 import numpy as np
 import pytest
 
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.leader import Attachment, Leader
 from nine_knots.core.domain.leader.editing import apply_edit
@@ -60,7 +59,7 @@ def shot(grams: float, above_m: float) -> Attachment:
 
 
 def drift_cord(fished):
-    return assessment_of(fished.fishing.way).drift(fished, INCHES)
+    return fished.fishing.way.drift(fished, INCHES)
 
 
 def drifted(leader, fly, water=RUN, **ask):
@@ -177,7 +176,7 @@ def test_thick_against_thin_tippet_is_small_in_a_free_drift():
 
 def least(tries):
     def serves(design):
-        measures = assessment_of(technique_of(design)).measures(design, USUAL_QUESTION, METRIC)
+        measures = technique_of(design).measures(design, USUAL_QUESTION, METRIC)
         return all(score.status == "right" and not score.marginal for score in measures)
 
     return next((name for name, item in tries if serves(item.design)), None)

@@ -6,7 +6,6 @@ from dataclasses import dataclass
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.caster import Caster
 from nine_knots.core.assess.side_effects import scores_without_cast
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.assess.turnover import mono_score
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.score import Score
@@ -75,7 +74,7 @@ class Assessor:
         self, leader: Leader, stroke: Stroke, minimum: MinimumLaunchSpeed | None
     ) -> tuple[Score, ...]:
         design, ask = self.design(leader), USUAL_QUESTION
-        judgement = assessment_of(technique_of(design))
+        judgement = technique_of(design)
         if judgement.by_slack and minimum is not None:
             slack_m = self._caster.slack_m(design, stroke, minimum)
             ask = ask.model_copy(update={"slack_m": slack_m})

@@ -14,9 +14,6 @@ from typing import Literal
 import numpy as np
 import scipy
 
-from nine_knots.core.assess.techniques import assessment_of
-from nine_knots.core.assess.water.on_the_line import OnTheLineAssessment
-from nine_knots.core.assess.water.technique_assessment import SimulatedAssessment, down_m
 from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.concurrency import run_parallel
 from nine_knots.core.base.score import Status
@@ -28,7 +25,9 @@ from nine_knots.core.domain.tackle import Fly
 from nine_knots.core.domain.tackle.fly import floats_up
 from nine_knots.core.mechanics.fluid import Fluid
 from nine_knots.core.techniques import technique_of
+from nine_knots.core.water.on_the_line import OnTheLine
 from nine_knots.core.water.question import WaterQuestion
+from nine_knots.core.water.simulated import SimulatedTechnique, down_m
 from nine_knots.core.water.surroundings import STILL_M_S, fluid_of
 from nine_knots.core.water.time_in_zone import fish_rig
 
@@ -61,8 +60,8 @@ def reach_of(design: Design, ask: WaterQuestion, units: Units) -> Reach | None:
     """Fish it in each of the draws; None where the fly stays on top, CannotCompute where the water
     models refuse the day as it is."""
     way = technique_of(design)
-    judgement = assessment_of(way)
-    if not isinstance(judgement, SimulatedAssessment):
+    judgement = way
+    if not isinstance(judgement, SimulatedTechnique):
         return None
     drawn = _drawn()
 
@@ -84,7 +83,7 @@ def reach_of(design: Design, ask: WaterQuestion, units: Units) -> Reach | None:
         deep=standings.count("too much"),
         between_m=(low, high),
         wanted=ask.wanted_m is not None,
-        any_depth=ask.wanted_m is None and isinstance(judgement, OnTheLineAssessment),
+        any_depth=ask.wanted_m is None and isinstance(judgement, OnTheLine),
         shares=_shares(drawn, np.array(counts)),
     )
 

@@ -1,7 +1,6 @@
 """What a change does to the measures that it was not made for."""
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.assess.verdict import assessment_inputs, verdict_of
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.score import Score
@@ -27,7 +26,7 @@ def worsens_another(before: tuple[Score, ...], after: tuple[Score, ...]) -> bool
 def other_measures(design: Design, ask: WaterQuestion, angler: Angler) -> tuple[Score, ...]:
     """The measures that need no cast: match, hold and length, and in the water depth and drift."""
     found = scores_without_cast(design, angler)
-    judgement = assessment_of(technique_of(design))
+    judgement = technique_of(design)
     if judgement.by_slack:
         return found
     try:

@@ -5,7 +5,6 @@ from dataclasses import dataclass
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.assess.water_rules import keeps_rules
 from nine_knots.core.base.cancellation import check_cancelled
 from nine_knots.core.base.errors import Refused
@@ -70,7 +69,7 @@ def _changed(
     wrong = tuple(score for score in measures if score.status != "right")
     for words, thrown in other_throws(wrong, reader.day, stroke, reader.angler):
         yield words, design, thrown, _asked(reader.measures(design.leader, thrown))
-    by_slack = assessment_of(technique_of(design)).by_slack
+    by_slack = technique_of(design).by_slack
     if {other_score.key for other_score in wrong} <= {"depth", "drift"} and not by_slack:
         served = first_remedy_at_the_water(design, stroke, reader.angler, wrong[0])
         if served is not None:

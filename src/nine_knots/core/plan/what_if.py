@@ -7,7 +7,6 @@ from dataclasses import dataclass, replace
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
 from nine_knots.core.assess.caster import Caster
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.cancellation import check_cancelled
 from nine_knots.core.base.errors import CannotCompute, Refused
 from nine_knots.core.base.score import Score, Status
@@ -58,7 +57,7 @@ class WhatIfQuestion:
 
     def __init__(self, design: Design, stroke: Stroke, angler: Angler, gust: Gust) -> None:
         self.design, self.stroke, self.angler, self.gust = design, stroke, angler, gust
-        judgement = assessment_of(technique_of(design))
+        judgement = technique_of(design)
         self._ask = USUAL_QUESTION
         if judgement.by_slack:
             caster = Caster(angler, gust)
@@ -69,7 +68,7 @@ class WhatIfQuestion:
         """A row for each depth, in it a cell for each pace: in still water one, on the surface,
         where depth does not matter, one row."""
         water = self.design.situation.water
-        floats = assessment_of(technique_of(self.design)).by_slack
+        floats = technique_of(self.design).by_slack
         still = water.pace_m_s <= STILL_M_S
         for deeper in (1.0,) if floats else DEEPER:
             depth_m = min(DEEPEST_M, max(SHALLOWEST_M, deeper * water.depth_m))
@@ -120,7 +119,7 @@ class WhatIfQuestion:
         moved = self.design.model_copy(
             update={"situation": day.model_copy(update={"water": water})}
         )
-        judgement = assessment_of(technique_of(moved))
+        judgement = technique_of(moved)
         try:
             measures = tuple(judgement.measures(moved, self._ask, self.angler.units))
         except CannotCompute as refused:

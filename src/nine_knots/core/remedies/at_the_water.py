@@ -3,7 +3,6 @@
 from collections.abc import Iterator
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.score import Score
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
@@ -20,7 +19,7 @@ def first_remedy_at_the_water(
 ) -> tuple[str, Design] | None:
     """The first change of the leader itself (its setting, what is pinched on it) that serves, in
     words, with the design after it; None where none does."""
-    more, judgement = wrong.status == "too little", assessment_of(technique_of(design))
+    more, judgement = wrong.status == "too little", technique_of(design)
     serves = in_the_water(judgement, angler.units, more)
     now = Trial("", design, stroke, USUAL_QUESTION)
     sought = remedy_search(now, judgement, serves, more, angler)

@@ -4,7 +4,6 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.water.technique_assessment import TechniqueAssessment
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.leader.workbench import Workbench
 from nine_knots.core.remedies.rig_changes import (
@@ -31,6 +30,7 @@ from nine_knots.core.remedies.search import (
     smallest,
 )
 from nine_knots.core.water.remedy_kinds import What
+from nine_knots.core.water.technique import Technique
 
 MOST_TIMES, MOST_COUNT = 2.6, 6.0
 
@@ -54,7 +54,7 @@ class RemedySearch:
 
 
 def remedy_search(
-    now: Trial, judgement: TechniqueAssessment, serves: Serves, more: bool, angler: Angler
+    now: Trial, judgement: Technique, serves: Serves, more: bool, angler: Angler
 ) -> RemedySearch:
     """A search for changes of a rig that is judged so, from the angler's spools."""
     fly = now.design.situation.fly
@@ -63,7 +63,7 @@ def remedy_search(
     return RemedySearch(now, bench, serves, more, sinks, angler, others)
 
 
-def in_the_water(judgement: TechniqueAssessment, units: Units, more: bool) -> Serves:
+def in_the_water(judgement: Technique, units: Units, more: bool) -> Serves:
     """Serves where depth and drift are right when it is fished, without a cast."""
     return outcome_by(lambda trial: judgement.measures(trial.design, trial.ask, units), more)
 

@@ -4,7 +4,6 @@ from dataclasses import dataclass
 from functools import partial
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.concurrency import run_parallel
 from nine_knots.core.base.errors import CannotCompute, TimedOut
@@ -117,7 +116,7 @@ def _moved(design: Design, depth_m: float, pace_m_s: float) -> Design:
 
 @cached_result(CELLS)
 def _cell(design: Design, angler: Angler, ask: WaterQuestion) -> DepthCell:
-    units, judgement = angler.units, assessment_of(technique_of(design))
+    units, judgement = angler.units, technique_of(design)
     depth = _depth(design, units)
     try:
         deep, drift = judgement.measures(design, ask, units)

@@ -6,7 +6,6 @@ from dataclasses import dataclass
 import scipy
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units import Units
 from nine_knots.core.casting.stroke import Stroke
@@ -49,7 +48,7 @@ class Tuning:
 
 def tuned(design: Design, angler: Angler, ask: WaterQuestion = USUAL_QUESTION) -> Tuning:
     """The settings and weights that bring this rig to the depth; nothing for a floating fly."""
-    judgement, units = assessment_of(technique_of(design)), angler.units
+    judgement, units = technique_of(design), angler.units
     now = Trial("", design, Stroke(), ask)
     bench = Workbench(stock=angler.stock, fly=design.situation.fly, units=units)
     serves = in_the_water(judgement, units, more=True)

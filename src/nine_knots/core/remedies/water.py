@@ -5,7 +5,6 @@ from collections.abc import Iterator
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.caster import Caster
 from nine_knots.core.assess.side_effects import other_measures, worsens_another
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.score import Score
 from nine_knots.core.casting.mono import mass_ratio
@@ -50,7 +49,7 @@ def water_remedies_for(
     serves = outcome_by(fisher.measures, sink_more)
     before = fisher.all_measures(now)
     remedies = []
-    judgement = assessment_of(technique_of(design))
+    judgement = technique_of(design)
     sought = remedy_search(now, judgement, serves, sink_more, angler)
     kinds: tuple[What, ...] = (*judgement.remedies, "school")
     for what, (item, gives) in found_in_time(changes(sought, kinds), len(kinds)):
@@ -70,7 +69,7 @@ class _Fisher:
         self._angler, self._caster = angler, caster
 
     def measures(self, trial: Trial) -> Iterator[Score]:
-        judgement, ask = assessment_of(technique_of(trial.design)), trial.ask
+        judgement, ask = technique_of(trial.design), trial.ask
         if judgement.by_slack:
             minimum = self._caster.minimum(trial.design, trial.stroke)
             slack_m = self._caster.slack_m(trial.design, trial.stroke, minimum)

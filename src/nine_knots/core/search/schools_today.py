@@ -7,7 +7,6 @@ from typing import Literal
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
-from nine_knots.core.assess.techniques import assessment_of
 from nine_knots.core.assess.usual_length import longer_or_shorter
 from nine_knots.core.base.errors import Refused
 from nine_knots.core.base.prose import capitalised, join_words
@@ -178,7 +177,7 @@ class _Bench:
         """One thing changed, in words: how it is thrown, what is set or hung where only the water
         is wrong, else the school's own length, tippet or power; with what it then comes to."""
         keys = {other_score.key for other_score in wrong}
-        by_slack = assessment_of(technique_of(self.design(made.leader))).by_slack
+        by_slack = technique_of(self.design(made.leader)).by_slack
         for words, stroke in other_throws(wrong, self.day, self.stroke, self.angler):
             yield words, made.leader, self.measures(made.leader, stroke)
         if made.buys or any(

@@ -7,12 +7,17 @@ from nine_knots.core.water.floated import Floated, FloatedTop
 
 
 class UnderIndicator(Floated):
-    """The rig hangs under an indicator on the leader."""
+    """The rig hangs under an indicator; its setting is the first thing to change."""
 
     key = "under an indicator"
     place = 50
     top = "indicator"
     usual_drift_m = 12.0
+    other_schools = ("tight-line", "heavy-nymph", "nymph-under-dry")
+    floated_by = "indicator"
+    remedies = ("setting", "shot and setting", *Floated.remedies)
+    at_the_water = ("setting", "shot", "shot and setting", "bead")
+    tuned = ("setting", *Floated.tuned)
 
     def fits(self, design: Design) -> bool:
         """Where one hangs on the leader."""

@@ -1,23 +1,29 @@
 """Mended while it sinks, then held and swung below the angler."""
 
+from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.mechanics.stepper import Leg
 from nine_knots.core.mechanics.stream import Stream
 from nine_knots.core.water.on_the_line import OnTheLine
 from nine_knots.core.water.question import WaterQuestion
+from nine_knots.core.water.scores import WaterScore
+from nine_knots.core.water.simulated import down_m
 from nine_knots.core.water.slack_on_water import DRIFT_M
 from nine_knots.core.water.surroundings import STILL_M_S
+from nine_knots.core.water.time_in_zone import FishedRig
 
 HANG_S = 6.0  # followed on the dangle
 LAST_FRAMES = 10
+SWIMS_M_S = (0.15, 1.1)  # of water past a swung fly [G]
 
 
 class Swung(OnTheLine):
-    """Drifted while it sinks, then held against the stream."""
+    """Held on a tight line below the angler: water moves it, no faster than a fish follows."""
 
     key = "swung"
     place = 30
     top = "rod"
+    question = "How fast does it swim?"
 
     def fits(self, design: Design) -> bool:
         """Where it is to swing and the water moves."""
@@ -37,6 +43,21 @@ class Swung(OnTheLine):
     def fishes_in(self, count: int, begins: int) -> slice:
         """On the dangle."""
         return slice(max(0, count - LAST_FRAMES), count)
+
+    def drifted(self, fished: FishedRig, units: Units) -> WaterScore:
+        """The water's speed past it on the dangle."""
+        fly, stream = fished.lowest, fished.fishing.stream
+        past = stream.speed_m_s(fly.height_m)
+        low, high = SWIMS_M_S
+        figure = f"swims at {units.speed(past).text}"
+        hang = units.depth(down_m(fished)).text
+        deep = units.depth(max(0.0, stream.depth_m - fly.lowest_m)).text
+        why = f"It sinks to {deep} while you mend, and rises to {hang} on the dangle."
+        if past < low:
+            return WaterScore("too little", -1.2, figure, f"Hardly any water moves it. {why}")
+        if past > high:
+            return WaterScore("too much", 1.2, figure, f"Fast for a fish to follow. {why}")
+        return WaterScore("right", (past - 0.5) / 0.7, figure, why)
 
 
 SWUNG = Swung()

@@ -2,6 +2,8 @@
 
 import numpy as np
 
+from nine_knots.core.base.score import Status
+from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.mechanics.stepper import History, Leg, history
 from nine_knots.core.mechanics.stream import Stream
@@ -9,20 +11,30 @@ from nine_knots.core.mechanics.tree import Array
 from nine_knots.core.schools import line_leads
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.rig_in_water import RigInWater, rig_below
+from nine_knots.core.water.scores import WaterScore
+from nine_knots.core.water.simulated import SimulatedTechnique
 from nine_knots.core.water.slack_on_water import EVERY_S, drift_s
 from nine_knots.core.water.surroundings import STILL_M_S, fluid_of, stream_of
-from nine_knots.core.water.technique import RigInStream, Technique, lowest_fifth_m
+from nine_knots.core.water.technique import RigInStream, lowest_fifth_m
+from nine_knots.core.water.time_in_zone import FishedRig
 
 SLOPE = 0.9  # of its length beyond the rod's tip, how far a tight line's fly lands away
+LEAST_SHARE = 0.2  # of the drift in the zone [G]
 
 
-class TightLine(Technique):
-    """Nothing floats it: the rod's tip leads it through the drift."""
+class TightLine(SimulatedTechnique):
+    """Nothing floats it: the rod's tip leads it through the drift. What counts is how soon it is
+    down, and for how long."""
 
     key = "on a tight line"
     place = 70
     top = "rod"
     drifts = True
+    other_schools = ("indicator-nymph-tag", "nymph-under-dry")
+    question = "Is it down, and long enough?"
+    remedies = ("out", "shot", "bead", "tippet length", "tippet spool", "dropper", "lead")
+    at_the_water = ("out", "lead", "shot", "bead")
+    tuned = ("mark", "shot", "bead")
 
     def fits(self, design: Design) -> bool:
         """Where mono without a line is fished in moving water."""
@@ -46,6 +58,26 @@ class TightLine(Technique):
     def fishes_at_m(self, heights: Array, late: slice) -> float:
         """Where it comes lowest: a led line swings up at the end."""
         return lowest_fifth_m(heights)
+
+    def drifted(self, fished: FishedRig, units: Units) -> WaterScore:
+        """Dragging, never down, or so long in the zone."""
+        fly = fished.lowest
+        share = fly.zone_for_s / fished.drift_s
+        if fished.drags:
+            lies = f"{fished.contact:.0%} of its weight rests on the bed"
+            why = f"{lies}: lead faster, or use lighter flies."
+            return WaterScore("too much", 1.3, "drags on the bed", why)
+        if fly.zone_after_s is None:
+            least = units.depth(fly.lowest_m).text
+            why = (
+                f"It gets no closer to the bed than {least}: use heavier flies or finer "
+                "tippet, or lead slower."
+            )
+            return WaterScore("too little", -1.5, "never gets down", why)
+        figure = f"{units.seconds(fly.zone_for_s)} in the zone"
+        why = f"Down after {units.seconds(fly.zone_after_s)}, of {units.seconds(fished.drift_s)}."
+        status: Status = "too little" if share < LEAST_SHARE else "right"
+        return WaterScore(status, max(-1.4, min(0.6, 2.5 * (share - 0.6))), figure, why)
 
 
 def out_m(design: Design, ask: WaterQuestion) -> float:

@@ -10,12 +10,16 @@ from nine_knots.core.water.floated import Floated, FloatedTop
 
 
 class UnderDry(Floated):
-    """The rig hangs under a dry fly."""
+    """The rig hangs under a dry fly, which must carry what hangs below it."""
 
     key = "under a dry fly"
     place = 60
     top = "fly"
     usual_drift_m = 9.0
+    other_schools = ("tight-line", "indicator-nymph-tag")
+    floated_by = "dry fly"
+    lighten = "use a lighter nymph, a shorter drop, or the dry alone"
+    instead = " Too deep or too fast for a dry: use an indicator or a tight line."
 
     def fits(self, design: Design) -> bool:
         """Where a fly above the point is dressed to float."""

@@ -1,7 +1,9 @@
 """Ways in which line and leader hang below the rod's tip: sunk, then moved by the line."""
 
 from abc import abstractmethod
+from typing import ClassVar
 
+from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.in_water import fly_body
 from nine_knots.core.domain.tackle import line_profile
@@ -12,18 +14,36 @@ from nine_knots.core.mechanics.stream import Stream
 from nine_knots.core.mechanics.tree import SEGMENT_M
 from nine_knots.core.schools import line_leads
 from nine_knots.core.water.question import WaterQuestion
+from nine_knots.core.water.remedy_kinds import What
 from nine_knots.core.water.rig_in_water import RigInWater, rig_below
+from nine_knots.core.water.scores import WaterScore
+from nine_knots.core.water.simulated import SimulatedTechnique, down_m, fishes_at
 from nine_knots.core.water.slack_on_water import EVERY_S, drift_s, on_the_surface
 from nine_knots.core.water.surroundings import fluid_of, stream_of
-from nine_knots.core.water.technique import RigInStream, Technique
+from nine_knots.core.water.technique import RigInStream
+from nine_knots.core.water.time_in_zone import TOUCHES, FishedRig
 
 COARSE_STEP_S = 0.02  # with a fly line in the water
 FLOATING_COUNT_S, LONGEST_COUNT_S = 8.0, 30.0
 HALF_DOWN = 0.6  # of the depth, to be counted down to at a steady fall: it begins slower [G]
+SHALLOW_SHARE = 0.15  # of the depth, above which a sunk streamer hardly swims under the surface
+PLOUGHS_M = 0.05
 
 
-class OnTheLine(Technique):
-    """Line and leader straight below the rod's tip; sunk, then stripped or held."""
+class OnTheLine(SimulatedTechnique):
+    """Line and leader straight below the rod tip; sunk, then stripped or held. Any depth is
+    right but the bed: which one fish want is the angler's to say.
+    """
+
+    remedies: ClassVar[tuple[What, ...]] = (
+        "leader length",
+        "bead",
+        "tippet length",
+        "tippet spool",
+        "dropper",
+    )
+    at_the_water: ClassVar[tuple[What, ...]] = ("tippet length", "bead")
+    shorter_sinks: ClassVar[bool] = True
 
     @abstractmethod
     def legs(
@@ -43,6 +63,21 @@ class OnTheLine(Technique):
             return history(rig.tree, start, stream, legs, fluid, None, EVERY_S, COARSE_STEP_S)
 
         return RigInStream(self, rig, stream, fluid, follow, None, None, begins, drift_s(stream))
+
+    def deep(self, fished: FishedRig, units: Units) -> WaterScore:
+        """How far down it swims, in how much water."""
+        depth_m = fished.fishing.stream.depth_m
+        share, whole = down_m(fished) / depth_m, units.depth(depth_m).text
+        figure, why = fishes_at(fished, units), f"In {whole} of water."
+        if share < SHALLOW_SHARE:
+            why = f"Just under the surface of {whole}: right for fish that look up."
+        if self.ploughs(fished):
+            return WaterScore("too much", 1.3, figure, f"On the bed. {why}")
+        return WaterScore("right", max(-0.95, min(0.95, 2.2 * (share - 0.5))), figure, why)
+
+    def ploughs(self, fished: FishedRig) -> bool:
+        """Whether line and fly go along the bed."""
+        return fished.contact > TOUCHES and fished.lowest.height_m < PLOUGHS_M
 
 
 def _line_and_rig(design: Design, fluid: Fluid, ask: WaterQuestion) -> RigInWater:

@@ -1,13 +1,15 @@
 """What a way of fishing is: when it is used, how it lays a rig on the water and leads it."""
 
 from abc import ABC, abstractmethod
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from typing import ClassVar, Literal
 
 import numpy as np
 
 from nine_knots.core.base.cached_field import cached_field
+from nine_knots.core.base.score import Score
+from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.situation import WaterKind
 from nine_knots.core.mechanics.floats import Float
@@ -16,6 +18,7 @@ from nine_knots.core.mechanics.stepper import History
 from nine_knots.core.mechanics.stream import Stream
 from nine_knots.core.mechanics.tree import Array
 from nine_knots.core.water.question import WaterQuestion
+from nine_knots.core.water.remedy_kinds import Tunes, What
 from nine_knots.core.water.rig_in_water import RigInWater
 
 Top = Literal["indicator", "fly", "line", "rod"]
@@ -27,19 +30,36 @@ SETTLED_SHARE = 0.25  # of a drift, at its end, over which it is taken as settle
 
 
 class Technique(ABC):
-    """A way of fishing. One file in ``models.ways``, with its judgement and its words in the
-    rooms of that name in ``judge`` and ``tell``.
+    """A way of fishing: when it is used, how the rig is laid and led, how it is assessed, and what
+    remedies it. One module of ``core.techniques``; its words are in ``words.techniques``.
 
     ``place`` is when it is asked whether it fits, smaller first; ``followed`` is False where the
     rig stays on the surface; ``drifts`` where its flies go with the stream, ``usual_drift_m`` far.
+    ``question`` is the drift score's question. ``remedies`` are tried where a score is wrong;
+    ``at_the_water`` is what an angler changes there and then, a setting before a weight; ``tuned``
+    has a least and a most. ``shorter_sinks`` where a shorter tippet brings the fly down,
+    ``may_lie`` where it may lie on the bed, ``by_slack`` where a cast must be thrown first for its
+    slack. ``other_schools`` build for other techniques, tried where this one cannot.
     """
 
     key: ClassVar[str]
     place: ClassVar[int]
     top: ClassVar[Top]
+    question: ClassVar[str]
+    remedies: ClassVar[tuple[What, ...]]
     followed: ClassVar[bool] = True
     drifts: ClassVar[bool] = False
     usual_drift_m: ClassVar[float] = 6.0
+    at_the_water: ClassVar[tuple[What, ...]] = ("tippet length", "shot", "bead")
+    tuned: ClassVar[tuple[Tunes, ...]] = ("bead",)
+    shorter_sinks: ClassVar[bool] = False
+    may_lie: ClassVar[bool] = False
+    other_schools: ClassVar[tuple[str, ...]] = ()
+    by_slack: ClassVar[bool] = False
+
+    @abstractmethod
+    def measures(self, design: Design, ask: WaterQuestion, units: Units) -> Iterator[Score]:
+        """Depth and drift, the cheaper first; CannotCompute where a model refuses."""
 
     @abstractmethod
     def fits(self, design: Design) -> bool:

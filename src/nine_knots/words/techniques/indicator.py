@@ -1,6 +1,5 @@
 """Told under an indicator."""
 
-from nine_knots.core.assess.techniques.indicator import JUDGEMENT
 from nine_knots.core.techniques.indicator import UNDER_INDICATOR
 from nine_knots.words.water.floated import FloatedWords
 
@@ -8,7 +7,7 @@ from nine_knots.words.water.floated import FloatedWords
 class IndicatorWords(FloatedWords):
     """The indicator's load and setting."""
 
-    way, judgement = UNDER_INDICATOR, JUDGEMENT
+    way = UNDER_INDICATOR
     words = "Under an indicator, mended so that it drifts freely"
     float_title = "The float"
 

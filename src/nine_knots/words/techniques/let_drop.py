@@ -1,6 +1,5 @@
 """Told on the drop."""
 
-from nine_knots.core.assess.techniques.let_drop import JUDGEMENT
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.techniques.let_drop import LET_DROP
@@ -17,7 +16,7 @@ from nine_knots.words.water.telling import (
 class LetDropWords(SimulatedWords):
     """How far it falls and how soon."""
 
-    way, judgement = LET_DROP, JUDGEMENT
+    way = LET_DROP
     words = "Led in front of the fish and let drop"
 
     def fields(self, design: Design, ask: WaterQuestion, units: Units) -> tuple[TypedField, ...]:

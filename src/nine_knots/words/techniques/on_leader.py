@@ -1,6 +1,5 @@
 """Told on the leader alone."""
 
-from nine_knots.core.assess.techniques.on_leader import JUDGEMENT
 from nine_knots.core.techniques.on_leader import GREASED, ON_LEADER
 from nine_knots.core.water.time_in_zone import FishedRig
 from nine_knots.words.water.floated import FloatedWords
@@ -9,7 +8,7 @@ from nine_knots.words.water.floated import FloatedWords
 class OnLeaderWords(FloatedWords):
     """The load on the line's tip."""
 
-    way, judgement = ON_LEADER, JUDGEMENT
+    way = ON_LEADER
     words = "On the leader, the line's tip drifting with the surface"
     float_title = "The line’s tip"
 

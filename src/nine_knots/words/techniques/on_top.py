@@ -2,7 +2,6 @@
 
 import numpy as np
 
-from nine_knots.core.assess.techniques.on_top import JUDGEMENT, drag_on, told_by_cast
 from nine_knots.core.assess.water_rules import rule_facts
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.score import Fact
@@ -13,7 +12,7 @@ from nine_knots.core.domain.materials import MATERIALS
 from nine_knots.core.mechanics.section import bend_stiffness_nm2
 from nine_knots.core.mechanics.slack import bending_length_m
 from nine_knots.core.mechanics.thin_line import normal_drag_n_m
-from nine_knots.core.techniques.on_top import ON_TOP
+from nine_knots.core.techniques.on_top import ON_TOP, drag_on, told_by_cast
 from nine_knots.core.water.dry_fly import MICRO_M_S, Drag
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.surroundings import fluid_of, stream_of
@@ -64,8 +63,8 @@ class OnTopWords(TechniqueWords):
             lane=_lane(drag, units),
             facts=_facts(design, drag, units),
             rules=rule_facts(design, units),
-            drift=JUDGEMENT.free(drag, told_by_cast(ask), units),
-            depth_cord=JUDGEMENT.floats(design, units),
+            drift=ON_TOP.free(drag, told_by_cast(ask), units),
+            depth_cord=ON_TOP.floats(design, units),
         )
 
 

@@ -1,6 +1,5 @@
 """Told on the strip."""
 
-from nine_knots.core.assess.techniques.stripped import JUDGEMENT
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.techniques.stripped import STRIPPED, follow_of
@@ -15,7 +14,7 @@ from nine_knots.words.water.telling import line_field, wanted_field
 class StrippedWords(OnTheLineWords):
     """The count, the pulls and the pauses."""
 
-    way, judgement = STRIPPED, JUDGEMENT
+    way = STRIPPED
     words = "Cast out, counted down and stripped back"
 
     def fields(self, design: Design, ask: WaterQuestion, units: Units) -> tuple[TypedField, ...]:

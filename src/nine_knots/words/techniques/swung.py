@@ -1,6 +1,5 @@
 """Told on the swing."""
 
-from nine_knots.core.assess.techniques.swung import JUDGEMENT
 from nine_knots.core.techniques.swung import SWUNG
 from nine_knots.words.water.on_the_line import OnTheLineWords
 
@@ -8,7 +7,7 @@ from nine_knots.words.water.on_the_line import OnTheLineWords
 class SwungWords(OnTheLineWords):
     """Sunk while it is mended, then on the dangle."""
 
-    way, judgement = SWUNG, JUDGEMENT
+    way = SWUNG
     words = "Mended while it sinks, then held and swung below you"
 
 

@@ -4,7 +4,6 @@ from dataclasses import replace
 
 import numpy as np
 
-from nine_knots.core.assess.techniques.tight_line import JUDGEMENT
 from nine_knots.core.base.score import Fact
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
@@ -32,7 +31,7 @@ WET_M = 0.01
 class TightLineWords(SimulatedWords):
     """A path rather than a shape."""
 
-    way, judgement = TIGHT_LINE, JUDGEMENT
+    way = TIGHT_LINE
     words = "On a tight line, led by the rod's tip"
     wants_anchor = True
 

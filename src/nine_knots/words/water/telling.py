@@ -4,12 +4,12 @@ from abc import ABC, abstractmethod
 from dataclasses import replace
 from typing import ClassVar
 
-from nine_knots.core.assess.water.technique_assessment import SimulatedAssessment
 from nine_knots.core.assess.water_rules import rule_facts
 from nine_knots.core.base.score import Fact, Score
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.water.question import WaterQuestion
+from nine_knots.core.water.simulated import SimulatedTechnique
 from nine_knots.core.water.technique import Technique
 from nine_knots.core.water.time_in_zone import FishedRig, fish_rig
 from nine_knots.words.ruler import ruler
@@ -43,7 +43,7 @@ class SimulatedWords(TechniqueWords):
     ``wants_anchor`` where a lighter point fly swings loose.
     """
 
-    judgement: ClassVar[SimulatedAssessment]
+    way: ClassVar[SimulatedTechnique]
     wants_anchor: ClassVar[bool] = False
 
     def fields(
@@ -115,12 +115,12 @@ class SimulatedWords(TechniqueWords):
             facts=(*(fact for fact in facts if fact is not None), *told),
             rules=rule_facts(design, units),
             drift=self._drift(design, fished, ask, units),
-            depth_cord=self.judgement.depth(fished, ask, units),
+            depth_cord=self.way.depth(fished, ask, units),
         )
 
     def _drift(self, design: Design, fished: FishedRig, ask: WaterQuestion, units: Units) -> Score:
         """The drift cord; where a longer drift might do, that its length is taken and not told."""
-        measure = self.judgement.drift(fished, units)
+        measure = self.way.drift(fished, units)
         warned = self.warning(design, fished, units)
         if warned:
             marginal = measure.status == "right"

@@ -1,15 +1,13 @@
-"""What the judgement of a way of fishing is: its two cords, and what mends them."""
+"""Techniques whose rig is followed down: how deep it fishes, and how it drifts."""
 
-from abc import ABC, abstractmethod
+from abc import abstractmethod
 from collections.abc import Iterator
-from typing import ClassVar
 
-from nine_knots.core.assess.water.scores import WaterScore, depth_score, drift_score
 from nine_knots.core.base.score import Score, Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.water.question import WaterQuestion
-from nine_knots.core.water.remedy_kinds import Tunes, What
+from nine_knots.core.water.scores import WaterScore, depth_score, drift_score
 from nine_knots.core.water.technique import Technique
 from nine_knots.core.water.time_in_zone import FishedRig, fish_rig
 from nine_knots.core.water.zone import zone_top_m
@@ -17,38 +15,12 @@ from nine_knots.core.water.zone import zone_top_m
 NEAR_SHARE, NEAR_LEAST_M = 0.12, 0.06  # of a wanted depth, within which it is met
 
 
-class TechniqueAssessment(ABC):
-    """How a way of fishing is judged; one file in ``judge.ways`` beside the way's own.
-
-    ``question`` is the drift cord's question. ``remedies`` are what is tried where a cord is wrong,
-    ``at_the_water`` what an angler changes there and then: a setting, a mark or a length before a
-    weight, ``tuned`` what has
-    a least and a most. ``shorter_sinks`` where a shorter tippet brings the fly down, ``may_lie``
-    where it may lie on the bed, ``by_slack`` where a cast must be thrown first for its slack.
-    ``other_schools`` build for other methods, tried where this one cannot.
-    """
-
-    way: ClassVar[Technique]
-    question: ClassVar[str]
-    remedies: ClassVar[tuple[What, ...]]
-    at_the_water: ClassVar[tuple[What, ...]] = ("tippet length", "shot", "bead")
-    tuned: ClassVar[tuple[Tunes, ...]] = ("bead",)
-    shorter_sinks: ClassVar[bool] = False
-    may_lie: ClassVar[bool] = False
-    other_schools: ClassVar[tuple[str, ...]] = ()
-    by_slack: ClassVar[bool] = False
-
-    @abstractmethod
-    def measures(self, design: Design, ask: WaterQuestion, units: Units) -> Iterator[Score]:
-        """Depth and drift, what is sooner told first; CannotCompute where a model refuses."""
-
-
-class SimulatedAssessment(TechniqueAssessment):
-    """The judgement of a way in which the rig is followed down."""
+class SimulatedTechnique(Technique):
+    """A technique whose rig is followed down through the water."""
 
     def measures(self, design: Design, ask: WaterQuestion, units: Units) -> Iterator[Score]:
         """Depth, which a settled drift tells at once, and then the drift."""
-        fished = fish_rig(self.way.fish(design, ask))
+        fished = fish_rig(self.fish(design, ask))
         yield self.depth(fished, ask, units)
         yield self.drift(fished, units)
 

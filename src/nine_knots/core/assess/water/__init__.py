@@ -1,1 +1,0 @@
-"""What the ways of fishing share in their judgement."""
