@@ -113,7 +113,7 @@ def test_a_gust_and_a_typed_line_speed_change_the_cast(air):
     expect(speed).to_have_value("brisk")
     speed.fill("70 ft/s")
     speed.press("Enter")
-    expect(cord(air, "Turnover")).to_contain_text("yours leaves at 70 ft/s", timeout=30_000)
+    expect(cord(air, "Turnover")).to_contain_text("yours launches at 70 ft/s", timeout=30_000)
 
 
 def test_a_landing_told_teaches_the_bench_and_can_be_forgotten(air):

@@ -101,7 +101,7 @@ def test_what_is_not_modelled_is_refused_by_name(kind):
 
 def test_too_little_line_for_a_loop_is_refused():
     rig = rig_of(tied(level(15, 1)), LINE, DRY, 0.3)
-    with pytest.raises(CannotCompute, match="make no loop"):
+    with pytest.raises(CannotCompute, match="too short for a loop"):
         cast_at(rig, Stroke(line_out_m=0.3), Air(), 3.0)
 
 
@@ -182,7 +182,7 @@ def test_the_cord_says_how_much_of_the_stroke_is_to_spare():
     right = turnover_score(thrown(SOUND), SOUND, day(), INCHES)
     assert right.status == "right"
     assert re.fullmatch(r"opens, (half|two thirds|three quarters) to spare", right.figure)
-    assert "less than an easy stroke; yours leaves at 49 ft/s" in right.why
+    assert "less than an easy stroke; yours launches at 49 ft/s" in right.why
     long_fine = tied(*SOUND.pieces[:-1], level(4, 12, "tippet", "nylon-soft"))
     heap = turnover_score(thrown(long_fine, FOAM), long_fine, day(fly=FOAM), METRIC)
     assert (heap.status, heap.figure) == ("too little", "piles up")
@@ -243,7 +243,7 @@ def test_no_two_sentences_about_a_cast_disagree(margin, straight, opening, wind,
         assert "straight" not in lies
     if "straight" in lies:
         assert told.figure.startswith("opens")
-    assert told.figure == opening_words(margin, own, "about" in told.figure)
+    assert told.figure == opening_words(cast.margin, own, "about" in told.figure)
 
 
 def test_where_a_leader_lies_is_told_by_how_it_opened():
@@ -375,7 +375,7 @@ def test_while_a_piece_is_dragged_the_cord_goes_along():
         leader = SOUND.evolve(pieces=(*SOUND.pieces[:-1], level(6, 2 + 0.1 * step, "tippet")))
         return design(leader, wind=Wind(speed_m_s=wind, bearing="in the face"))
 
-    for wind, within in ((0.0, 0.02), (5.0, 1e-9)):
+    for wind, within in ((0.0, 0.02), (5.0, 0.05)):
         whole = cast_of(dragged(0, wind), Stroke(), INCHES)
         rough = rough_cast_of(dragged(2, wind), Stroke(), INCHES, whole.near)
         assert rough.movie is None
@@ -408,13 +408,13 @@ def test_near_the_edge_a_verdict_says_what_it_hangs_on_until_that_is_known():
     def why(of=made, own=UNKNOWN):
         return cast_of(of, Stroke(), INCHES, own=own).turnover.why
 
-    assert f"hangs on {BY_DRAG}; and on {BY_SPEED}." in why()
+    assert f"depends most on {BY_DRAG}; and on {BY_SPEED}." in why()
     fly = made.situation.fly
     timed = fly.evolve(drag_area_m2=fly.air_drag_area_m2)
     known = made.evolve(situation=made.situation.evolve(fly=timed))
-    assert f"hangs on {BY_SPEED}." in why(known)
-    assert "hangs on" not in why(known, OwnCast(speed_factor=1.02))
-    assert "hangs on" not in why(design())
+    assert f"depends most on {BY_SPEED}." in why(known)
+    assert "depends most on" not in why(known, OwnCast(speed_factor=1.02))
+    assert "depends most on" not in why(design())
 
 
 def test_a_level_leader_says_what_builders_know_of_it():

@@ -173,7 +173,7 @@ def test_what_no_search_could_meet_is_told_before_one():
     assert "your strongest, nylon-stiff-90, breaks at" in weak
     (nothing,) = infeasible_demands(day(), Angler(), Demands())
     assert "nothing on the shelf" in nothing
-    assert "foot at least" in infeasible_demands(day(), RUNA, Demands(longest_m=0.1))[0]
+    assert "at least a foot" in infeasible_demands(day(), RUNA, Demands(longest_m=0.1))[0]
     short = Angler(stock=(spool(9, left_m=3.0),))
     assert (
         "you ask for 30 ft" in infeasible_demands(day(), short, Demands(shortest_m=30 * FOOT_M))[0]
@@ -190,7 +190,7 @@ def test_it_is_asked_for_in_a_sentence():
     asked = Demands(fish_kg=0.907, most_knots=4, wishes=("long and fine", "easy to throw"))
     said = search_sentence_of(asked, windy, STROKE, INCHES)
     words = " ".join(f"{phrase.before} {phrase.text}" for phrase in said)
-    assert "opens in this wind with a normal stroke" in words
+    assert "turns over in this wind with a normal stroke" in words
     assert "holds a trout of 2 lb" in words
     assert "no more than four knots" in words
     assert "rather long and fine than easy to throw" in words
@@ -210,7 +210,7 @@ def test_cards_say_why_each_and_what_is_given_up():
         assert card.kin.endswith(".")
         assert card.title.endswith(card.measures[-1].figure)
         long = beyond_most(card.leader.length_m, here) >= HARDLY
-        assert ("Longer than most tie here" in card.gives_up) is long
+        assert ("Longer than most use here" in card.gives_up) is long
     assert any("Longer than most" in card.gives_up for card in last.cards)
     for card in others:
         assert card.gives_up.startswith(("Compared with the balanced one, it ", "Nothing that"))

@@ -54,7 +54,7 @@ def test_a_knot_goes_where_it_belongs(number, joint, says):
 
 
 def test_a_ring_takes_no_knot_for_joining_two_strands():
-    with pytest.raises(ValidationError, match="no knot for ring"):
+    with pytest.raises(ValidationError, match="not a knot for ring"):
         Connection(kind="ring", knot="blood", upper_knot="blood")
 
 

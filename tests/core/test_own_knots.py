@@ -47,7 +47,7 @@ def test_the_design_goes_by_the_posterior_and_says_so():
     assert [(item.knot, item.family, item.tests) for item in own] == [("blood", "nylon", 8)]
     assert hold_of(PLAIN, own=own).mean_n < hold_of(PLAIN).mean_n
     hold = evaluate(design(), {}, INCHES, Builder(knots=own)).verdict[1]
-    assert "Its knot is reckoned by 8 pull tests of yours." in hold.why
+    assert "Its knot strength is by 8 pull tests of yours." in hold.why
     joint = evaluate(design(), {}, INCHES, Builder(knots=own)).joints[3]
     assert joint.kept.endswith(", by 8 pull tests of yours")
     assert "pull tests of yours" not in evaluate(design(), {}, INCHES).verdict[1].why

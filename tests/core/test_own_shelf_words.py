@@ -42,7 +42,9 @@ def test_takes_are_what_is_cut_by_the_own_hand_and_only_what_is_renewed():
     assert sum(take.amount for take in takes_of(((tag_rig, 1),))) > level + tags
     nobodys = takes_of(((design(), 1),))
     assert changes_by(nobodys, BY_ID) == ()
-    assert "of no spool on your shelf (soft nylon and stiff nylon)" in unknown_words(nobodys, BY_ID)
+    assert "Material from no spool on your shelf (soft nylon and stiff nylon)" in unknown_words(
+        nobodys, BY_ID
+    )
 
 
 def test_words_of_an_act_name_the_spool_or_count_them():

@@ -74,7 +74,7 @@ def test_sliding_stops_at_the_ends_and_a_shorter_leader_keeps_what_hangs_on_it()
     ("edit", "refusal", "said"),
     [
         (SetThing(thing=0, size="huge"), Unreadable, "BB"),
-        (SetThing(thing=3, size="BB"), EditRefused, "there"),
+        (SetThing(thing=3, size="BB"), EditRefused, "existing"),
         (HangOn(kind="shot", above="30 ft"), EditRefused, "smaller"),
         (SetDropper(joint=0), EditRefused, "Split"),
         (RemoveDropper(joint=2), EditRefused, "Tie one"),

@@ -77,7 +77,7 @@ def test_a_leader_longer_than_most_tie_on_a_water_says_so_and_stands_behind_the_
     keys = [card.key for card in pocket]
     assert keys.index("sixty-twenty-twenty") < keys.index("long-fine")
     said = next(card.words for card in pocket if card.key == "long-fine")
-    assert "Longer than most tie here, 7 ft to 10 ft." in said
+    assert "Longer than most use here, 7 ft to 10 ft." in said
     glide = {card.key: card.words for card in cards("glide")}
     assert "most tie" not in glide["long-fine"]
 

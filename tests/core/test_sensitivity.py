@@ -32,8 +32,8 @@ def test_doubts_are_shares_of_a_whole_and_the_greatest_is_named_with_its_mend(ed
     assert [doubt.share for doubt in reading.doubts] == sorted(
         (doubt.share for doubt in reading.doubts), reverse=True
     )
-    assert reading.doubts[0].title == "How this fly catches the air"
-    assert reading.settle.endswith("Time it falling indoors.")
+    assert reading.doubts[0].title == "This fly's air resistance"
+    assert reading.settle.endswith("A drop test indoors would settle it.")
     assert len(reading.pieces) == len(EDGE.leader.pieces)
     metric = matters_reading(edge, METRIC)
     assert "cm longer" in metric.changes

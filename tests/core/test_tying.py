@@ -28,8 +28,8 @@ def test_the_work_goes_from_cutting_to_the_fly_and_a_last_measure():
 def test_a_knotless_taper_says_what_to_cut_off_and_what_tip_that_leaves():
     leader = tied(knotless(cut_butt_m=0.3, cut_tip_m=0.9), level(7, 2, "tippet"))
     row = work_order(leader, DRY, {}, INCHES).rows[0]
-    assert "from the butt" in row.note
-    assert "from the tip" in row.note
+    assert "off the butt" in row.note
+    assert "off the tip" in row.note
     assert "its tip is then .0105 in" in row.note
 
 

@@ -244,7 +244,7 @@ def test_where_a_longer_drift_might_do_its_length_is_named_until_it_is_said():
     light = deep(rigged(HangOn(kind="indicator", above="100 cm")), fly=LIGHT)
     taken = water_reading(light, USUAL_QUESTION, METRIC, movie=False).drift
     assert taken.status == "too little"
-    assert "m is taken: enter yours" in taken.why
+    assert "m is assumed: enter yours" in taken.why
     said = water_reading(light, WaterQuestion(drift_m=6.0), METRIC, movie=False).drift
     assert "enter yours" not in said.why
 

@@ -20,8 +20,8 @@ from tests.running import PROJECT, until
         ("knots.example", "is not the address of a site"),
         ("ftp://knots.example", "is not the address of a site"),
         ("https://knots.example/club", "is not the address of a site"),
-        ("http://knots.example", "without TLS"),
-        ("http://192.168.7.20:8909", "without TLS"),
+        ("http://knots.example", "Plain http"),
+        ("http://192.168.7.20:8909", "Plain http"),
     ],
 )
 def test_an_address_by_which_nobody_is_safe_is_refused(address, said):

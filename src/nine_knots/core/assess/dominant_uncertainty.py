@@ -44,4 +44,4 @@ def dominant_uncertainty(
         doubts += [BY_BEND] if opens != (off > 0.0) else []
     if own == UNKNOWN and abs(off) < SPEED_SPREAD:
         doubts.append(BY_SPEED)
-    return f"Most of the uncertainty is {'; and on '.join(doubts)}." if doubts else ""
+    return f"It depends most on {'; and on '.join(doubts)}." if doubts else ""

@@ -92,7 +92,7 @@ def _match_why(worst: JointMatch, leader: Leader, units: Units) -> str:
     if worst.flag == "firm":
         return f"At {place}, {step}, the butt is {times} times as stiff: near a kick."
     if worst.flag == "flat spot":
-        return f"Around {place} two joints follow each other with no step: knots for nothing."
+        return f"Two joints around {place} have no step between them: you could save a knot."
     if worst.flag == "trace":
         return "The bite piece is thick or stiff because of teeth, so its step isn't judged."
     if worst.flag == "parted":

@@ -63,11 +63,15 @@ def minimum_launch_speed(
 def rough_launch_speed(
     rig: Rig, stroke: Stroke, air: Air, near: MinimumLaunchSpeed
 ) -> MinimumLaunchSpeed:
-    """The minimum at the aim that served best for a like leader: as good as that is near, found in
-    half the time. In wind, where another aim may serve it best, the minimum itself."""
-    if not is_calm(air):
-        return minimum_launch_speed(rig, stroke, air, near)
-    return minimum_at_the_aim(rig, stroke, air, near)
+    """The minimum at the aim that served best for a like leader, within some 3 % in a fraction of
+    the time: for what is shown while a joint is dragged (docs/model.md)."""
+    if is_calm(air):
+        return minimum_at_the_aim(rig, stroke, air, near)
+    openings, aim = Openings(rig, stroke, air), within(near.aim_deg)
+    search = _Search(openings, lambda number: (openings.at_one_speed(number, aim), aim), near)
+    begin = max(1, min(FASTEST, round(_number(near.speed_m_s or FASTEST_M_S))))
+    openings.prepare_aims((begin - 1, begin), aim)
+    return search.refined(begin)
 
 
 def minimum_at_the_aim(
@@ -125,7 +129,10 @@ class _Search:
 
     def found(self) -> MinimumLaunchSpeed:
         """The answer, whatever aim serves best at each speed."""
-        high = self._roughly()
+        return self.refined(self._roughly())
+
+    def refined(self, high: int) -> MinimumLaunchSpeed:
+        """The answer by whole openings, from a speed near it."""
         while high > 0 and self._opening(high - 1)[0] >= OPENS:
             high -= 1
         while self._opening(high)[0] < OPENS:
