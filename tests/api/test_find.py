@@ -47,7 +47,7 @@ def test_what_is_asked_is_a_sentence_and_the_impossible_is_told_and_refused(clie
         "/api/v1/find/asked", json={**ASKED, "fish": "2 lb", "longest": "4 in"}
     ).json()
     assert "2 lb" in next(item["text"] for item in said["sentence"] if item["part"] == "fish")
-    assert said["impossible"] == ["At 4 in it is no leader: allow it a at least a foot."]
+    assert said["impossible"] == ["At 4 in it is too short for a leader: allow at least a foot."]
     refused = client.post("/api/v1/find", json={**ASKED, "longest": "4 in"})
     assert (refused.status_code, refused.json()["detail"]) == (422, said["impossible"][0])
 

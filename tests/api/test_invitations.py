@@ -69,7 +69,7 @@ def test_a_server_that_takes_no_mail_is_said(migrated, database):
     app = hosted(migrated, mail=f"smtp://127.0.0.1:{free_port()}", sender="bench@knots.example")
     form = {"mail": "torv@river.example"}
     made = joined(app, database, "Runa").post("/api/v1/account/invitations", json=form).json()
-    assert made["words"].startswith("The mail couldn't be sent. Hand it over yourself")
+    assert made["words"].startswith("The mail couldn't be sent. Pass it on yourself")
     form = {"invitation": made["url"].split("#")[1], "name": "Torv", "password": PASSWORD}
     assert stranger(app).post("/api/v1/account/join", json=form).status_code == 200
 

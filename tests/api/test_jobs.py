@@ -66,7 +66,7 @@ def test_an_account_has_its_share_of_the_hour_and_home_has_none(with_crew, monke
         monkeypatch.setattr(crew, "_shares", shares)
         runa, eira = (ClientKey("page", "question", name) for name in ("runa", "eira"))
         await crew.ask(runa, Nap(name="long", seconds=0.3))
-        with pytest.raises(TooBusy, match="share of this hour") as refused:
+        with pytest.raises(TooBusy, match="this hour's computing time") as refused:
             await crew.ask(runa, Nap(name="more"))
         assert 3500 < refused.value.retry_s <= 3600
         assert json.loads(await crew.ask(runa, Nap(name="long", seconds=0.3))) == "long", "known"

@@ -8,7 +8,7 @@ def test_nine_to_know_by_heart_come_first(client):
     lines = {line["title"]: line["text"] for line in clinch["lines"]}
     assert "mm or more" in lines["Limits"]
     assert lines["Turns"] == "4 in heavy stuff, 7 in fine"
-    assert "from memory" in lines["Keeps"]
+    assert "typical value" in lines["Keeps"]
     haywire = next(card for card in cards if card["key"] == "haywire")
     assert "Wire ends cut" in haywire["caution"]
 

@@ -56,7 +56,7 @@ def test_a_tippet_is_renewed_and_a_tangle_thrown_away(client, saved):
     assert "More was used than there was" in noted["words"]
     row = next(r for r in client.get("/api/v1/stock").json() if r["spool_id"] == tippet)
     assert (row["item"]["remaining_m"], row["low"]) == (0.0, True)
-    assert "count what is left on it" in row["note"]
+    assert "check what is left on" in row["note"]
     buy = client.post("/api/v1/ledger/shopping", json={}).json()
     assert {"what": row["title"], "why": "nothing left"} in buy["rows"]
     form = {"spool_id": tippet, "material": row["material"], "diameter": "5X", "left": "12 m"}

@@ -27,7 +27,7 @@ def test_a_bench_that_is_read_slowly_is_told_once_enough_were_read():
 
 
 def test_who_waits_for_long_is_told_by_where():
-    assert [alarm.split(" somebody")[0] for alarm in alarms(crews(9.0, 90.0), ())] == [
+    assert [alarm.split(" a job")[0] for alarm in alarms(crews(9.0, 90.0), ())] == [
         "At the bench",
         "At the search",
     ]

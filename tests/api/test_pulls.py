@@ -22,7 +22,7 @@ def test_readings_are_kept_set_aside_and_change_the_hold(client, saved, spool_id
     for _ in range(3):
         answer = client.post("/api/v1/pulls", json=form).json()
     assert [test["source"] for test in answer["tests"]] == ["typed"] * 3
-    assert answer["beliefs"][0]["words"].startswith("From memory 86%; after 3 pull tests of yours")
+    assert answer["beliefs"][0]["words"].startswith("Typically 86%; after 3 pull tests of yours")
     assert len(answer["beliefs"][0]["posterior"]) == len(answer["beliefs"][0]["prior"])
     after = client.post("/api/v1/bench", json={"design": saved["design"]}).json()["evaluation"]
     assert after["low"]["si"] < before["low"]["si"]
@@ -63,7 +63,7 @@ def test_tests_come_by_the_page_and_are_forgotten_together(client, spool_id):
     rest = client.get("/api/v1/pulls", params={"limit": 2, "skip": 2}).json()
     assert [len(page["tests"]) for page in (first, rest)] == [2, 1]
     assert first["total"] == rest["total"] == 3
-    assert "after 3 pulls" in rest["beliefs"][0]["words"], "what they say goes by all of them"
+    assert "after 3 pull tests" in rest["beliefs"][0]["words"], "what they say goes by all of them"
     ids = [test["test_id"] for test in first["tests"]]
     left = client.post("/api/v1/pulls/deletion", json={"test_ids": ids}).json()
     assert [test["broke"] for test in left["tests"]] == ["2.0 lb"]
@@ -79,7 +79,7 @@ def test_a_pull_is_read_from_the_simulated_scale(client, spool_id):
 
 @pytest.mark.parametrize(
     ("mischief", "said"),
-    [("silent", "stopped sending"), ("rubbish", "cannot be read"), ("unplugged", "unplugged")],
+    [("silent", "stopped sending"), ("rubbish", "unreadable"), ("unplugged", "isn't connected")],
 )
 def test_what_ails_the_scale_is_said_and_nothing_noted(client, spool_id, mischief, said):
     form = {"knot": "blood", "spool_id": spool_id, "mischief": mischief}
@@ -90,7 +90,7 @@ def test_what_ails_the_scale_is_said_and_nothing_noted(client, spool_id, mischie
 
 
 def test_a_scale_that_is_not_there_or_never_breaks_is_said():
-    with pytest.raises(ScaleTrouble, match="not there"):
+    with pytest.raises(ScaleTrouble, match="isn't connected"):
         read_peak("socket://127.0.0.1:1", 1.0)
     scale = PullScale()
     try:

@@ -200,7 +200,7 @@ def test_everything_goes_out_and_comes_back_beside_what_was_there(client, saved)
     )
     assert back.status_code == 200
     assert back.json()["others"]
-    assert "is kept behind" in back.json()["words"]
+    assert "had is kept" in back.json()["words"]
     assert shown() == before
     again = client.get("/api/v1/account-data").json()
     old = out.json()

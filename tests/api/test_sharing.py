@@ -54,11 +54,11 @@ def test_revisions_say_what_they_changed_and_one_is_put_back_as_a_new_one(client
     assert first["changed"] == ["The first version."]
     assert any("Piece" in item and ", was " in item for item in second["changed"])
     assert third["length"] == first["length"]
-    told = client.get(f"{path}/differences", params={"one": 1, "other": 3}).json()
+    told = client.get(f"{path}/differences", params={"older": 1, "other": 3}).json()
     assert told["words"] == ["No differences."]
-    told = client.get(f"{path}/differences", params={"one": 1, "other": 2}).json()["words"]
+    told = client.get(f"{path}/differences", params={"older": 1, "other": 2}).json()["words"]
     assert told[0].startswith("Whole length: ")
-    lost = client.get(f"{path}/differences", params={"one": 1, "other": 9})
+    lost = client.get(f"{path}/differences", params={"older": 1, "other": 9})
     assert lost.status_code == 404
 
 
@@ -76,7 +76,11 @@ def test_several_go_out_as_one_file_and_come_back_with_their_labels(client):
     assert [row["title"] for row in after[:3]] == [row["title"] for row in rows]
     assert len(titles(client, label="spring")) == 2
     broken = text.replace('"butt"', '"stump"', 1)
-    for wrong, word in ((broken, "Leader 1"), ("[]", "no nine-knots-leaders"), ("{", "no JSON")):
+    for wrong, word in (
+        (broken, "Leader 1"),
+        ("[]", "not a nine-knots-leaders"),
+        ("{", "not valid JSON"),
+    ):
         refused = client.post("/api/v1/sharing/leaders", json={"text": wrong})
         assert refused.status_code == 422
         assert word in refused.json()["detail"]

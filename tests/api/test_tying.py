@@ -33,7 +33,7 @@ def test_what_came_out_goes_back_to_the_design_and_teaches_the_hand(client, save
     assert shown["design"]["leader"]["pieces"][0]["length_m"] == pytest.approx(
         cuts[0]["wanted"]["si"] + 0.04, abs=1e-3
     )
-    assert "usual hand" in client.get("/api/v1/tying").json()["hand"]
+    assert "usual amount" in client.get("/api/v1/tying").json()["hand"]
     kept = post(client, "tied", design, came_out=came_out, keep=True).json()
     assert "less line than a usual hand" in kept["hand"]
     after = client.post("/api/v1/bench", json={"design": design}).json()["evaluation"]["work"][

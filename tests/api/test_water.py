@@ -41,9 +41,9 @@ def test_units_and_what_is_asked_change_the_words(client, rig):
     [
         ("wanted", "deep", "cannot be read"),
         ("count", "-3", "cannot be read"),
-        ("lead", "fast", "no share"),
+        ("lead", "fast", "not a percentage"),
         ("pull_speed", "90 m/s", "outside"),
-        ("tip", "12 m", "cannot be"),
+        ("tip", "12 m", "out of range"),
     ],
 )
 def test_a_bad_figure_is_refused_and_named(client, rig, part, text, says):

@@ -139,10 +139,7 @@ def alarms(crews: tuple[PoolRow, ...], slowest: tuple[RouteTime, ...]) -> tuple[
     found = []
     for crew, most_s in zip(crews, (BENCH_WAITS_S, SEARCH_WAITS_S), strict=True):
         if crew.eldest_s > most_s:
-            found.append(
-                f"At the {crew.name} a job has waited {crew.eldest_s:.0f} s: more workers "
-                "are wanted."
-            )
+            found.append(f"At the {crew.name} a job has waited {crew.eldest_s:.0f} s: add workers.")
     read = (
         route_time
         for route_time in slowest
@@ -155,4 +152,4 @@ def alarms(crews: tuple[PoolRow, ...], slowest: tuple[RouteTime, ...]) -> tuple[
             "short of processors."
         )
     quick = ", and benches answer as quickly as they should" if bench is not None else ""
-    return tuple(found) or (f"Nothing waits for long{quick}.",)
+    return tuple(found) or (f"Nothing is waiting for long{quick}.",)

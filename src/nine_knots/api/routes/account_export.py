@@ -76,11 +76,11 @@ async def post_account_data(
         leaders = sum(not leader.removed for leader in found.leaders)
         stock = len(found.stock)
         words = (
-            f"{leaders} leaders and {stock} spools and packets of {found.settings.name} are in "
-            f"front. What {before} had is kept."
+            f"You now see {leaders} leaders and {stock} spools and packets of "
+            f"{found.settings.name}. What {before} had is kept."
         )
         if found.damaged:
-            words += f" {len(found.damaged)} damaged rows of it stay in the file only."
+            words += f" {len(found.damaged)} damaged rows stay in the file only."
         return _whose(session, cursor, angler_id, words)
 
     return await run_in_threadpool(session.write, lay)

@@ -56,7 +56,7 @@ from nine_knots.words.tying import takes_of
 
 router = APIRouter(prefix="/api/v1/ledger", tags=["ledger"], responses=RESPONSES)
 MOST_COPIES = 20
-LIES_READY = ("It lies in the wallet.", "They lie in the wallet.")
+LIES_READY = ("It is in the wallet.", "They are in the wallet.")
 
 
 class DesignCount(Form):
@@ -65,7 +65,7 @@ class DesignCount(Form):
     design: Design = Field(examples=[DESIGN])
     count: int = Field(default=1, ge=1, le=MOST_COPIES)
     came_out: Design | None = Field(
-        default=None, description="as it came out, to lie in the wallet; else as it was planned"
+        default=None, description="as it came out, for the wallet; empty: as planned"
     )
 
 

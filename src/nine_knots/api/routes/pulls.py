@@ -255,12 +255,12 @@ def _belief_line(told: TestSums) -> BeliefLine:
     now = belief(told)
     low = max(0.2, min(0.9 * now.prior, exp(told.least)) - 0.08)
     high = min(1.6, max(1.1 * now.prior, exp(told.most)) + 0.08)
-    count = "one pull" if now.tests == 1 else f"{now.tests} pulls"
+    count = "one pull test" if now.tests == 1 else f"{now.tests} pull tests"
     likely = now.posterior * now.posterior_spread
     return BeliefLine(
         knot=now.knot,
         family=now.family,
-        words=f"From memory {now.prior:.0%}; after {count} of yours {now.posterior:.0%}, give or "
+        words=f"Typically {now.prior:.0%}; after {count} of yours {now.posterior:.0%}, give or "
         f"take {likely:.0%}. Every leader with this knot uses it.",
         low=low,
         high=high,

@@ -24,8 +24,8 @@ def add_worked(
             "INSERT INTO compute_time (account_id, seconds, ends_at) "
             "SELECT account_id, 0, %s FROM account WHERE account_id = %s "
             "ON DUPLICATE KEY UPDATE "
-            "seconds = IF(worked.ends_at < %s, 0, worked.seconds), "
-            "ends_at = IF(worked.ends_at < %s, VALUES(ends_at), worked.ends_at)",
+            "seconds = IF(compute_time.ends_at < %s, 0, compute_time.seconds), "
+            "ends_at = IF(compute_time.ends_at < %s, VALUES(ends_at), compute_time.ends_at)",
             (from_now(within), account_id, from_now(), from_now()),
         )
         cursor.execute(
