@@ -84,7 +84,7 @@ def spools(page: Page) -> None:
     page.goto("/spools")
     lines = "5X fluoro 30 m\n.017 stiff nylon 50 yd 20 lb\n9 ft 4X tapered, 3 left\nsize 14 bushy"
     page.get_by_label("What you own, one item per line").fill(lines)
-    expect(page.get_by_role("list", name="How it is read")).to_contain_text("says no kind of fly")
+    expect(page.get_by_role("list", name="How it is read")).to_contain_text("has no kind of fly")
 
 
 def hold(page: Page) -> None:

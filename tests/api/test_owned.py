@@ -7,7 +7,7 @@ def test_lines_are_read_and_kept_together(client):
     rows = client.post("/api/v1/owned/read", json={"text": f"{LIST}\nfluffy"}).json()
     assert [row["kind"] for row in rows] == ["spool", "spool", "packet", "rod", None]
     assert rows[0]["presumed"] == ["breaks at about 4.4 lb"]
-    assert "no thickness" in rows[4]["what"]
+    assert "no diameter" in rows[4]["what"]
     before = len(client.get("/api/v1/stock").json())
     refused = client.post("/api/v1/owned", json={"text": f"{LIST}\nfluffy"})
     assert (refused.status_code, refused.json()["where"]) == (422, "text")

@@ -27,7 +27,7 @@ def test_my_own_shelf_from_nothing_to_a_leader_that_opens_by_keyboard_alone(firs
     page.keyboard.insert_text("9 ft 5X tapered, 3 left\n5 wt floating\n9 ft 5 wt\nhello 5X nylon")
     read = page.get_by_role("list", name="How it is read")
     expect(read).to_contain_text("presumed: butt .0205 in")
-    expect(read).to_contain_text("“hello” says nothing of a spool")
+    expect(read).to_contain_text("“hello” doesn't describe a spool")
     keep = page.get_by_role("button", name="Put on the shelf")
     expect(keep).to_be_disabled()
     for _ in range(len("hello 5X nylon")):

@@ -53,7 +53,7 @@ def test_what_cannot_be_is_told_before_it_is_sought(page):
     page.get_by_role("link", name="Find").click()
     say(page, "has its school's length")
     page.get_by_label("At most").fill("5 in")
-    alert = page.get_by_role("alert").filter(has_text="it is no leader")
+    alert = page.get_by_role("alert").filter(has_text="it is too short for a leader")
     expect(alert).to_be_visible()
     page.keyboard.press("Escape")
     find = page.get_by_role("button", name="Find", exact=True)

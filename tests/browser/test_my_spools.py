@@ -61,7 +61,7 @@ def test_a_spool_is_counted_taken_off_put_together_and_put_away(page):
     page.get_by_role("button", name=re.compile(r"^Mist soft \.004 in")).click()
     form.get_by_role("combobox", name="Combine with this one").click()
     page.get_by_role("option", name=re.compile("The end of a 7X")).click()
-    expect(page.get_by_text(re.compile("Put together: "))).to_be_visible()
+    expect(page.get_by_text(re.compile("Combined: "))).to_be_visible()
     away = page.get_by_text(re.compile("^Put away: "))
     away.click()
     page.get_by_role("button", name="Put back The end of a 7X").click()

@@ -46,8 +46,8 @@ def parse_rod(scan: Scan, units: Units) -> Parsed:
     weight, long = _weight(scan), scan.take(LONG)
     if long is None:
         raise Unreadable(
-            f"“{scan.text}” says no length of a rod.",
-            hint="Write it as 9 ft 5 wt, medium; or say of a line how it floats or sinks.",
+            f"“{scan.text}” has no rod length.",
+            hint="Write a rod as 9 ft 5 wt, medium. For a line, add floating or a sink rate.",
         )
     length_m = parse_length(long, units.system)
     action = scan.word(ACTIONS)
@@ -70,7 +70,7 @@ def parse_line(scan: Scan, units: Units) -> Parsed:
     long = scan.take(LONG) if mass else None
     if mass and not long:
         raise Unreadable(
-            f"“{scan.text}” says what a head weighs, not how long it is.",
+            f"“{scan.text}” has the head's weight but not its length.",
             hint="Write both, as 8 wt floating, 19 g head 30 ft.",
         )
     words.tell(f"{weight}-weight", said=True)
@@ -116,7 +116,7 @@ def _weight(scan: Scan) -> int:
     said = scan.take(WEIGHT)
     weight = int(said or 0)
     if not 1 <= weight <= 14:
-        raise Unreadable(f"“{scan.text}” is of no weight from 1 to 14.", hint="Write 5 wt.")
+        raise Unreadable(f"“{scan.text}” has no line weight from 1 to 14.", hint="Write 5 wt.")
     return weight
 
 

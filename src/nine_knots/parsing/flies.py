@@ -74,8 +74,8 @@ def parse_fly(scan: Scan, units: Units) -> Parsed:
     kind = scan.word(KINDS)
     if kind is None:
         raise Unreadable(
-            f"“{scan.text}” says no kind of fly.",
-            hint="Say dry, midge, foam, emerger, nymph, wet, streamer or predator.",
+            f"“{scan.text}” has no kind of fly.",
+            hint="Add dry, midge, foam, emerger, nymph, wet, streamer or predator.",
         )
     if hook_said is None:
         hook_said = scan.take(r"(\d{1,2})")

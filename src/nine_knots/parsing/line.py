@@ -63,7 +63,7 @@ def _read(number: int, line: str, units: Units) -> ParsedLine:
     except Refused as error:
         return ParsedLine(number, line.strip(), None, error.what, error.hint)
     except ValueError:
-        hint = "Check its figures: one of them is no such thing's."
+        hint = "Check its figures: one of them is impossible."
         return ParsedLine(number, line.strip(), None, f"“{line.strip()}” cannot be.", hint)
 
 

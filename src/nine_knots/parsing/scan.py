@@ -24,9 +24,7 @@ class Scan:
     def __init__(self, text: str) -> None:
         self.text = " ".join(text.split())
         if len(self.text) > LONGEST:
-            raise Unreadable(
-                "That line is too long to be one thing.", hint="Enter one item per line."
-            )
+            raise Unreadable("That line is too long for one item.", hint="Enter one item per line.")
         quoted = re.search(r"[“\"]([^”\"]{2,80})[”\"]", self.text)
         self.title = quoted.group(1).strip() if quoted else ""
         rest = self.text.replace(quoted.group(0), " ") if quoted else self.text
@@ -67,6 +65,6 @@ class Scan:
         """Unreadable where something was not understood."""
         if self.left:
             raise Unreadable(
-                f"“{' '.join(self.left)}” says nothing of {kind} that can be read.",
+                f"“{' '.join(self.left)}” doesn't describe {kind}.",
                 hint=f"Write it as {example}, or leave it out.",
             )

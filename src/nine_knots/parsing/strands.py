@@ -55,8 +55,8 @@ def parse_spool(scan: Scan, units: Units) -> Parsed:
     label_n = parse_load(load, units.system) if load else None
     if across_m is None and label_n is None:
         raise Unreadable(
-            f"“{scan.text}” says no thickness and no strength.",
-            hint="Write a size (5X, .017, 0.43 mm) or a label (20 lb), and what it is of.",
+            f"“{scan.text}” has no diameter and no strength.",
+            hint="Write a size (5X, .017, 0.43 mm) or a label (20 lb), and the material.",
         )
     sighter = scan.word(SIGHTERS) is not None
     material, said = _material(scan, across_m)
@@ -103,7 +103,7 @@ def parse_packet(scan: Scan, units: Units) -> Parsed:
     across_m = _across_m(scan, units)
     if long is None or across_m is None:
         raise Unreadable(
-            f"“{scan.text}” is no bought taper: its length or its tip is not said.",
+            f"“{scan.text}” is not a bought taper: its length or tip is missing.",
             hint="Write it as 9 ft 4X tapered, 3 left.",
         )
     length_m = parse_length(_in_short(long), units.system)

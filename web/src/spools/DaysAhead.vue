@@ -104,8 +104,8 @@ function price(what: string) {
       </button>
     </header>
     <p v-if="!days.length" class="quiet">
-      Add the days you mean to fish, eight at most: what is the least to buy so that each has a
-      leader that serves it is worked out over all the schools at once.
+      Add up to eight days you plan to fish. Nine Knots works out the least you need to buy so that
+      every day has a suitable leader, over all schools at once.
     </p>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <p v-if="answer && days.length" class="ahead__words" role="status">{{ answer.words }}</p>

@@ -63,7 +63,7 @@ const putTogether = (other: string) =>
       answered(api.POST('/api/v1/stock/{spool_id}/ends', { params: { path, header }, body })),
     )
     await ledger.moved()
-    notify(`Put together: ${made.left} on ${made.title}. Undo it under “History”.`)
+    notify(`Combined: ${made.left} on ${made.title}. Undo it under “History”.`)
     emit('merged')
   })
 </script>

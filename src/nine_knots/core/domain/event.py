@@ -55,7 +55,7 @@ class Event(Frozen):
             raise ValueError(f"“{self.kind}” is not a kind of event")
         odd = self.detail.told - set(kind.details)
         if odd:
-            raise ValueError(f"of “{kind.title}” no {sorted(odd)[0]} is told")
+            raise ValueError(f"“{kind.title}” has no {sorted(odd)[0]}")
         if self.kind == "taken-back" and self.detail.undoes is None:
             raise ValueError("an undo needs the event it undoes")
         places = [place for place, _ in kind.by_place]

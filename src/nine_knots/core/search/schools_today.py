@@ -101,9 +101,7 @@ def school_today(
         return came_out("would do", bought, design, measures)
     missing = _not_stood_in(made, far_too=not wrong)
     if missing is not None:
-        words = (
-            f"with {missing.wanted}, which the shelf lacks; {missing.nearest} is no match for it"
-        )
+        words = f"with {missing.wanted}, which the shelf lacks; {missing.nearest} is too different"
         with_it = bench.with_it_bought(made.leader, missing.piece)
         if with_it is not None:
             design, measures = with_it

@@ -34,7 +34,7 @@ def finer_tippet(
     return (
         Fact(
             "Finer tippet",
-            f"Thin tippet is said to sink better: two X finer would fish {more} here. It "
+            f"Thin tippet is thought to sink better: two X finer would fish {more} here. It "
             "drifts better because it is softer.",
         ),
     )

@@ -46,8 +46,8 @@ const readIn = (file: File) =>
       <a class="do" href="/api/v1/photos/files/log.zip" download>With its photos</a>
     </p>
     <p v-if="isSuccess && !log?.days.length && !q" class="quiet">
-      Nothing was fished yet. Plan a day, pack it, and tap what happens at the water: it comes home
-      by itself.
+      No days fished yet. Plan a day, pack it, and record what happens at the water; it is sent here
+      automatically.
     </p>
     <template v-if="log && (log.days.length || q)">
       <p class="words" role="status">{{ log.season.words }}</p>

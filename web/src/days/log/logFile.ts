@@ -1,7 +1,7 @@
 import type { Schemas } from '@/api/client'
 
 type Event = Schemas['Event']
-const NO_LOG = 'This is no log of Nine Knots: choose the file that the phone saved.'
+const NO_LOG = 'This is not a Nine Knots log. Choose the file the phone saved.'
 const FOLDER = 'photos/'
 
 /** What a phone saved: events, and photos by their names where they lie beside in a zip. */

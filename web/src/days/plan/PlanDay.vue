@@ -104,7 +104,7 @@ const forget = () =>
       @again="workOut"
     >
       <p v-if="plan && changed" class="poor">
-        Changed since: work it out again to see what follows.
+        Changed since. Work it out again to update the plan.
       </p>
       <PlanResult
         v-if="worked && plan"

@@ -49,7 +49,7 @@ const open = (rig: WalletCard) =>
       <CardPrinter v-if="rigs?.length" :wanted="wanted" />
     </p>
     <p v-if="isSuccess && !rigs?.length" class="empty">
-      Nothing lies ready. Tie one: choose it on the <RouterLink to="/shelf">shelf</RouterLink>, then
+      Nothing is ready. Tie one: choose it on the <RouterLink to="/shelf">shelf</RouterLink>, then
       <RouterLink to="/tie">Tie</RouterLink>.
     </p>
     <ul>
