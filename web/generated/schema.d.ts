@@ -5719,7 +5719,7 @@ export interface components {
              * @default 1
              */
             count: number;
-            /** @description as it came out, to lie in the wallet; else as it was planned */
+            /** @description as it came out, for the wallet; empty: as planned */
             came_out?: components["schemas"]["Design"] | null;
         };
         /**
