@@ -44,7 +44,7 @@ def test_a_stretch_is_added_noted_at_two_levels_and_left_out(page):
     bend = water.get_by_role("article", name="Willow bend")
     expect(bend).to_contain_text("Usually waist-deep")
     for level, depth in (("1.2 ft", "30 in"), ("2.2 ft", "42 in")):
-        bend.get_by_role("button", name=re.compile("^note it at a level")).click()
+        bend.get_by_role("button", name=re.compile("^add a note at a level")).click()
         bend.get_by_label("At the level").fill(level)
         bend.get_by_label("it is deep").fill(depth)
         bend.get_by_role("button", name="Add note").click()

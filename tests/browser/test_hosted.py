@@ -115,9 +115,9 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     code = page.locator(".code b").inner_text()
     assert keeper.post("/api/v1/clubs/join", json={"code": code}).status_code == 200
     page.goto(f"{site.site}/shelf")
-    page.get_by_role("button", name="Give: Skarn evening sedge").click()
+    page.get_by_role("button", name="Share: Skarn evening sedge").click()
     dialog = page.get_by_role("dialog")
-    dialog.get_by_role("button", name="Give the leader").click()
+    dialog.get_by_role("button", name="Share the leader").click()
     expect(dialog.get_by_text("to copy, without its notes")).to_be_visible()
     (given,) = keeper.get("/api/v1/gifts").json()
     assert (given["title"], given["giver"]) == ("Skarn evening sedge", "Torv")

@@ -94,7 +94,7 @@ const fish = () =>
       <button class="do" type="button" @click="noting = false">Cancel</button>
     </form>
     <button v-else-if="!byTide" class="link" type="button" @click="begin">
-      note it at a level<span class="unseen">: {{ row.title }}</span>
+      add a note at a level<span class="unseen">: {{ row.title }}</span>
     </button>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
   </article>

@@ -126,8 +126,8 @@ const forget = () =>
     <p v-else-if="!level.trim() && !water.tide" class="quiet level__says">
       {{
         water.kind === 'sea'
-          ? 'Give today’s high and low water and a time: the current between them follows.'
-          : 'Without a level every stretch is taken as it usually is.'
+          ? 'Enter today’s high and low water and a time to get the current between them.'
+          : 'Without a level, every stretch is shown with its usual figures.'
       }}
     </p>
     <p v-if="!water.stretches.length" class="quiet">

@@ -70,7 +70,7 @@ const forget = (rig_id: string) =>
               :aria-label="`Share: ${rig.title}`"
               @click="giving.give('rig', rig.rig_id, rig.title)"
             >
-              Give
+              Share
             </button>
             <button
               class="do do--plain"

@@ -112,7 +112,7 @@ function keepLabels() {
           :aria-label="`Share: ${card.title}`"
           @click="emit('give')"
         >
-          Give
+          Share
         </button>
       </template>
       <button

@@ -83,7 +83,7 @@ const packetOpen = computed({
         <el-input v-model="sought" placeholder="5X, fluorocarbon, stiff .01" clearable />
       </label>
       <label><input v-model="lowOnly" type="checkbox" /> low</label>
-      <label><input v-model="renewOnly" type="checkbox" /> to be seen to</label>
+      <label><input v-model="renewOnly" type="checkbox" /> needs attention</label>
       <span v-if="narrowed && !shelves.length && !packets.length" role="status"
         >Nothing on the shelf matches.</span
       >

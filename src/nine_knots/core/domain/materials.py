@@ -72,7 +72,7 @@ _TABLE = (
         modulus_spread=0.12,
         strength=StrengthLaw(sigma_thin_pa=0.72e9, d_thin_m=0.254e-3, falloff=0.67),
         knots="Seats with more turns and a steady pull.",
-        wears="Bears stones and shells well.",
+        wears="Resists stones and shells well.",
         price="Low.",
         marks="density [S: Mark1999, 1130 to 1150]; modulus 2.6 to 3.2 GPa [M], set so "
         "that stiff over medium is 1.26 [P]; strength fitted to hard leader nylons [M]",

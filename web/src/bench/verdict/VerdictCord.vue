@@ -43,7 +43,8 @@ const said = computed(() =>
     </svg>
     <div>
       <h3>
-        {{ measure.title }} <span :class="closer ? 'unseen' : 'asks'">{{ measure.question }}</span>
+        {{ measure.title }}
+        <span :class="closer ? 'unseen' : 'question'">{{ measure.question }}</span>
         <button
           v-if="calm"
           type="button"
@@ -56,7 +57,7 @@ const said = computed(() =>
       </h3>
       <p class="cord__figure">
         <strong>{{ measure.figure }}</strong>
-        <span class="standing">{{ said }}</span>
+        <span class="status">{{ said }}</span>
       </p>
       <p v-if="ghost" class="cord__ghost">ghost: {{ ghost.figure }}</p>
       <p class="cord__why">{{ measure.why }}</p>
