@@ -154,7 +154,7 @@ def test_a_search_cut_short_shows_what_it_found_and_goes_on(monkeypatch):
     cast = []
     real = search.evaluate_candidate
     monkeypatch.setattr(
-        search, "evaluate_candidate", lambda *args: cast.append(args) or real(*args)
+        search, "evaluate_candidate", lambda *args, **more: cast.append(args) or real(*args, **more)
     )
     asked = Search(day(), Stroke(), ANGLER, Demands(), most=40, seed=7)
     hasty = Somebody(60)

@@ -52,22 +52,34 @@ class Assessor:
         return (*fished, *scores_without_cast(self.design(leader), self.angler))
 
     def turnover(
-        self, leader: Leader, stroke: Stroke, near: MinimumLaunchSpeed | None = None
+        self,
+        leader: Leader,
+        stroke: Stroke,
+        near: MinimumLaunchSpeed | None = None,
+        rough: bool = False,
     ) -> tuple[MinimumLaunchSpeed | None, Score]:
         """The minimum launch speed that opens it, None where its fly is thrown and not a line, and
-        the turnover cord; CannotCompute where the cast model refuses."""
+        the turnover score; CannotCompute where the cast model refuses. With ``rough`` it is about
+        that, from a like leader's that is ``near``."""
         ratio = mass_ratio(leader, self.day.fly)
         if ratio is not None:
             return None, mono_score(ratio)
         design = self.design(leader)
-        minimum = self._caster.minimum(design, stroke, near)
+        if rough and near is not None:
+            minimum = self._caster.rough(design, stroke, near)
+        else:
+            minimum = self._caster.minimum(design, stroke, near)
         return minimum, self._caster.turnover(design, stroke, minimum)
 
     def fished(
-        self, leader: Leader, stroke: Stroke, near: MinimumLaunchSpeed | None = None
+        self,
+        leader: Leader,
+        stroke: Stroke,
+        near: MinimumLaunchSpeed | None = None,
+        rough: bool = False,
     ) -> FishedScores:
         """Cast it and fish it; CannotCompute where the cast model refuses."""
-        minimum, turnover = self.turnover(leader, stroke, near)
+        minimum, turnover = self.turnover(leader, stroke, near, rough)
         return FishedScores(minimum, (turnover, *self._in_the_water(leader, stroke, minimum)))
 
     def _in_the_water(

@@ -34,6 +34,12 @@ class Caster:
         air = air_of(day.wind, self._gust)
         return self._caster.minimum(design.leader, day.line, day.fly, stroke, air, near)
 
+    def rough(self, design: Design, stroke: Stroke, near: MinimumLaunchSpeed) -> MinimumLaunchSpeed:
+        """About the minimum launch speed that opens it, from that of a like leader."""
+        day = design.situation
+        air = air_of(day.wind, self._gust)
+        return self._caster.rough(design.leader, day.line, day.fly, stroke, air, near)
+
     def lacks(self, design: Design, stroke: Stroke) -> float:
         """What the leader lacks of opening as is wanted here, of its length, where the stroke is
         not enough; 0 where it is. Much sooner known than the minimum launch speed."""

@@ -6,6 +6,7 @@ from nine_knots.core.casting.minimum_speed import (
     MinimumLaunchSpeed,
     minimum_launch_speed,
     opening_at,
+    rough_launch_speed,
 )
 from nine_knots.core.casting.rig import Rig, rig_of
 from nine_knots.core.casting.stroke import Stroke
@@ -33,6 +34,18 @@ class QuickCaster:
         rig = _rig(leader, line, fly, stroke)
         self._minimum = minimum_launch_speed(rig, stroke, air, near or self._minimum)
         return self._minimum
+
+    def rough(
+        self,
+        leader: Leader,
+        line: FlyLine,
+        fly: Fly,
+        stroke: Stroke,
+        air: Air,
+        near: MinimumLaunchSpeed,
+    ) -> MinimumLaunchSpeed:
+        """About its minimum launch speed, from that of a like leader, in a fraction of the time."""
+        return rough_launch_speed(_rig(leader, line, fly, stroke), stroke, air, near)
 
     def opening(
         self,

@@ -41,7 +41,7 @@ class Evaluated:
     WISHES), and how far it falls short of each demand. ``speed_margin`` is None where its
     fly is thrown and not a line, ``margin`` the logarithm of the reserve over the least wanted;
     ``origin`` the
-    school it was built by, if one did."""
+    school it was built by, if one did; ``rough`` where it was only roughly cast."""
 
     table: UncastLeader
     origin: str
@@ -51,6 +51,7 @@ class Evaluated:
     measures: tuple[Score, ...]
     axes: Axes
     short: dict[str, float]
+    rough: bool = False
 
     @property
     def serves(self) -> bool:
@@ -73,9 +74,12 @@ def evaluate_candidate(
     reader: Assessor,
     stroke: Stroke,
     near: MinimumLaunchSpeed | None,
+    rough: bool = False,
 ) -> Evaluated:
-    """Cast it and fish it; CannotCompute where a model cannot follow it."""
-    read = reader.fished(table.leader, stroke, near)
+    """Cast it and fish it; CannotCompute where a model cannot follow it. With ``rough`` it is cast
+    at the aim that serves the leader ``near`` best: enough to see what it promises."""
+    rough = rough and near is not None
+    read = reader.fished(table.leader, stroke, near, rough)
     turnover, *in_the_water = read.measures
     low, high = wanted_margin_band(table.leader, reader.day, reader.angler.cast)
     speed_margin, margin, short = None, EASY * log(high / low), _off_the_band(turnover) / SEEN_EASE
@@ -98,6 +102,7 @@ def evaluate_candidate(
         (*read.measures, *table.measures),
         axes,
         shorts,
+        rough and read.minimum is not None,
     )
 
 

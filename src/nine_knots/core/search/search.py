@@ -28,6 +28,7 @@ from nine_knots.core.search.demands import Demands
 from nine_knots.core.search.diverse_pick import pick_dozen
 from nine_knots.core.search.evaluated import Evaluated, evaluate_candidate
 from nine_knots.core.search.flies import Flies
+from nine_knots.core.search.nearest import nearest_of
 from nine_knots.core.search.pareto_front import front_of
 from nine_knots.core.search.plausible import is_plausible
 from nine_knots.core.search.random_tapers import RandomTapers
@@ -121,7 +122,7 @@ class _Rounds:
         """Schools as they are, then by stages their variants, free tapers and changes. A longer
         search begins with all that a shorter one casts."""
         self._cast(self._of_schools(school_designs(self._day)))
-        yield self.so_far()
+        yield self._settled()
         shuffled = variants(self._day, self._asked.demands)
         self._rng.shuffle(shuffled)
         others, most = iter(shuffled), self._asked.most
@@ -130,7 +131,7 @@ class _Rounds:
             share = round((LATER if begun else OF_SCHOOLS) * size)
             for first in range(0, share, ROUND):
                 self._cast(self._of_schools(islice(others, min(ROUND, share - first))))
-                yield self.so_far()
+                yield self._settled()
             if begun:  # enough is known to choose
                 self._pool += self._of_schools(islice(others, share))
             yield from self._stage(begun + size, size)
@@ -154,9 +155,9 @@ class _Rounds:
             if not count:
                 break
             self._cast(self._taken(count))
-            yield self.so_far()
+            yield self._settled()
         self._cast(self._sieve.sifted(("", other_leader) for other_leader in self._simpler()))
-        yield self.so_far()
+        yield self._settled()
 
     def _taken(self, count: int) -> list[Candidate]:
         """Out of the pool, what promises most."""
@@ -167,6 +168,32 @@ class _Rounds:
         taken = [self._pool[i] for i in chosen]
         self._pool = [item for i, item in enumerate(self._pool) if i not in set(chosen)]
         return taken
+
+    def _settled(self) -> SearchProgress:
+        """All that was cast, those that would be chosen as exactly as the bench casts them."""
+        while True:
+            chosen = [item.one for item in pick_dozen(self._tried, self._asked.demands)]
+            rough = [item for item in chosen or self._nearest() if item.rough]
+            if not rough:
+                return self.so_far()
+            for item in rough:
+                self._cast_exactly(item)
+
+    def _cast_exactly(self, item: Evaluated) -> None:
+        place = next(number for number, tried in enumerate(self._tried) if tried is item)
+        reader, stroke = self._reader, self._asked.stroke
+        try:
+            exact = evaluate_candidate(item.table, item.origin, reader, stroke, item.minimum)
+        except CannotCompute:
+            del self._tried[place], self._features[place]
+            return
+        self._tried[place] = exact
+        self._cast_before[item.origin, item.table.leader] = exact
+
+    def _nearest(self) -> list[Evaluated]:
+        """What is shown where nothing meets every demand."""
+        found = nearest_of(self._tried)
+        return [found.one] if found else []
 
     def so_far(self) -> SearchProgress:
         """All that was cast."""
@@ -203,7 +230,12 @@ class _Rounds:
             found = self._cast_before.get(key)
             try:
                 found = found or evaluate_candidate(
-                    candidate.table, candidate.origin, self._reader, self._asked.stroke, near
+                    candidate.table,
+                    candidate.origin,
+                    self._reader,
+                    self._asked.stroke,
+                    near,
+                    rough=True,
                 )
             except CannotCompute as refused:  # a model cannot follow it
                 self._refused = refused
