@@ -153,23 +153,26 @@ def test_a_depth_table_cut_short_says_what_is_missing_and_goes_on():
 def test_a_search_cut_short_shows_what_it_found_and_goes_on(monkeypatch):
     cast = []
     real = search.evaluate_candidate
-    monkeypatch.setattr(
-        search, "evaluate_candidate", lambda *args, **more: cast.append(args) or real(*args, **more)
-    )
+
+    def noted(table, origin, *more, rough=False):
+        cast.append((origin, table.leader, rough))
+        return real(table, origin, *more, rough=rough)
+
+    monkeypatch.setattr(search, "evaluate_candidate", noted)
     asked = Search(day(), Stroke(), ANGLER, Demands(), most=40, seed=7)
     hasty = Somebody(60)
     with cancellable(hasty):
         *_, some = found_so_far(asked)
     cut = cast.pop()  # the one under way
-    first = len(cast)
+    before = len(cast)
+    first = sum(rough for _, _, rough in cast)
     assert 0 < first < 40
     assert some.cards
     assert some.cut_short == f"Time ran out after {first} of 40 leaders."
     *_, whole = found_so_far(asked)
     assert not whole.cut_short
-    leaders = [(origin, table.leader) for table, origin, *_ in cast]
-    assert leaders[first] == (cut[1], cut[0].leader)
-    assert not set(leaders[first:]) & set(leaders[:first])
+    assert cast[before] == cut
+    assert not set(cast[before:]) & set(cast[:before])
 
 
 def test_a_drift_without_end_is_refused_by_name():

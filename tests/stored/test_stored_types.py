@@ -107,7 +107,7 @@ def test_an_older_body_is_brought_up_and_a_newer_one_is_damaged():
         (3, "{}", "version 3, and this program reads up to 2"),
         (0, "{}", "version 0"),
         (1, "{}", "version 1 can't be upgraded"),
-        (1, "[", "no JSON"),
+        (1, "[", "not valid JSON"),
         (2, '{"title": "Fly", "mass_kg": "much"}', "mass_kg: Input should be a valid number"),
     ):
         with pytest.raises(Damaged, match=why) as damage:
