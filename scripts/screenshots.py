@@ -194,7 +194,7 @@ VIEWS: dict[str, tuple[str, Callable[[Page], None]]] = {
 def enter(page: Page, site: Hosted, _keeper: httpx.Client) -> None:
     """Before anybody has come in."""
     page.goto(site.site)
-    page.get_by_role("button", name="Come in by a passkey").wait_for()
+    page.get_by_role("button", name="Log in with a passkey").wait_for()
 
 
 def shared(page: Page, site: Hosted, keeper: httpx.Client) -> None:

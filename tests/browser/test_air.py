@@ -126,6 +126,6 @@ def test_a_landing_told_teaches_the_bench_and_can_be_forgotten(air):
     own.get_by_text("From one landing").click()
     row = own.get_by_role("row", name=re.compile("piled up"))
     expect(row).to_contain_text("straight")
-    row.get_by_role("button", name=re.compile("^Forget the landing")).click()
+    row.get_by_role("button", name=re.compile("^Delete the landing")).click()
     expect(own).to_contain_text("Nothing is known about your cast yet")
     expect(air.get_by_label("Stroke")).to_contain_text("normal, 49.2 ft/s")

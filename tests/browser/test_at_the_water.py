@@ -184,7 +184,7 @@ def test_the_day_is_seen_corrected_and_completed_at_the_table(page, packed, prog
     page.get_by_text("Saturday, pockets to gorge").click()
     day = page.get_by_role("region", name=re.compile("^Saturday, pockets to gorge, Aug 22, 2026"))
     form = day.get_by_role("form", name="Something not recorded on the phone")
-    form.get_by_label("List events").select_option(label="Note")
+    form.get_by_label("What happened").select_option(label="Note")
     form.get_by_label("Note").fill("mist till ten")
     take_photo(form, "A photo")
     form.get_by_role("button", name="Add it").click()
@@ -250,9 +250,9 @@ def test_an_undone_event_takes_its_form_along(phone, context):
     try:
         for undone, waiting in (("Undo", None), ("No details", 1), ("Save", 2)):
             tap(phone, "Fish")
-            expect(phone.get_by_role("heading", name="Fish: noted. More?")).to_be_visible()
+            expect(phone.get_by_role("heading", name="Fish: recorded. Add details?")).to_be_visible()
             tap(phone, undone)
-            expect(phone.get_by_role("heading", name="Fish: noted. More?")).to_have_count(0)
+            expect(phone.get_by_role("heading", name="Fish: recorded. Add details?")).to_have_count(0)
             if waiting is None:
                 expect(phone.get_by_text("not sent yet")).to_have_count(0)
             else:
@@ -260,7 +260,7 @@ def test_an_undone_event_takes_its_form_along(phone, context):
     finally:
         context.set_offline(False)
     for _ in range(2):
-        phone.get_by_role("button", name=re.compile("^Take back.*Fish")).first.click()
+        phone.get_by_role("button", name=re.compile("^Undo.*Fish")).first.click()
     expect(phone.get_by_text("all at the bench")).to_be_visible(timeout=20_000)
 
 
@@ -270,7 +270,7 @@ def test_what_cannot_be_kept_is_said_at_once(open_page, packed):
         "IDBFactory.prototype.open = () => { throw new DOMException('full', 'QuotaExceededError') }"
     )
     page.goto(f"/water/{PLAN_ID}")
-    expect(page.get_by_role("alert")).to_contain_text("keeps nothing here")
+    expect(page.get_by_role("alert")).to_contain_text("store anything here")
     tap(page, "Happened")
     tap(page, "Snagged")
     expect(page.get_by_role("alert")).to_contain_text("wasn’t saved")

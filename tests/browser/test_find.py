@@ -37,7 +37,7 @@ def test_it_is_found_stopped_compared_and_put_on_the_bench_by_keyboard(page):
 
     found.first.focus()
     page.keyboard.press("p")
-    expect(leader.get_by_role("button", name="Let go")).to_be_visible()
+    expect(leader.get_by_role("button", name="Unpin")).to_be_visible()
     if found.count() > 1:
         page.keyboard.press("ArrowDown")
         expect(leader).to_contain_text("What you give up")

@@ -72,7 +72,7 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
     )
     page.get_by_role("button", name="I have them: begin").click()
     page.get_by_role("link", name="Account").click()
-    page.get_by_label("A password").fill(PASSWORD)
+    page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.get_by_role("button", name="Set it").click()
     expect(page.get_by_role("button", name="come in by passkeys only")).to_be_visible()
     assert serious(page) == []
@@ -85,10 +85,10 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
 
     page.get_by_role("button", name="Log out").click()
     page.get_by_label("Name").first.fill("runa")
-    page.get_by_label("Password").fill("not it at all")
+    page.get_by_label("Password", exact=True).fill("not it at all")
     page.keyboard.press("Enter")
     expect(page.get_by_role("alert")).to_contain_text("Wrong name or")
-    page.get_by_label("Password").fill(PASSWORD)
+    page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.keyboard.press("Enter")
     expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
 
@@ -121,7 +121,7 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     expect(dialog.get_by_text("to copy, without its notes")).to_be_visible()
     (given,) = keeper.get("/api/v1/gifts").json()
     assert (given["title"], given["giver"]) == ("Skarn evening sedge", "Torv")
-    dialog.get_by_role("button", name="Take it back from The Skarn club").click()
+    dialog.get_by_role("button", name="Stop sharing with The Skarn club").click()
     expect(dialog.get_by_text("Shared with")).not_to_be_visible()
     assert keeper.get("/api/v1/gifts").json() == []
 
@@ -132,7 +132,7 @@ def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     form = {"kind": "water", "thing_id": water, "whom": "club", "to_id": club}
     assert keeper.post("/api/v1/gifts", json=form).status_code == 200
     page.goto(f"{site.site}/shared/groups#{code}")
-    page.get_by_role("button", name="Join").click()
+    page.get_by_role("button", name="Join", exact=True).click()
     page.get_by_role("link", name="Shared with me").click()
     page.get_by_role("button", name="Show it: A lake").click()
     expect(page.get_by_role("heading", name="Stretch 1")).to_be_visible()
@@ -148,7 +148,7 @@ def test_a_phone_is_paired_and_all_is_deleted_at_a_word(page, site, keeper):
     code = page.get_by_text("code").locator("b.figure").inner_text()
     page.goto(f"{site.site}/account")
     page.get_by_text("Delete my account and everything in it").click()
-    page.get_by_label("To do it, type Eira").fill("Eira")
+    page.get_by_label("To confirm, type Eira").fill("Eira")
     jar = page.context.cookies()
     page.context.clear_cookies()
     page.goto(f"{site.site}/water/pair#{code}")
@@ -159,11 +159,11 @@ def test_a_phone_is_paired_and_all_is_deleted_at_a_word(page, site, keeper):
     page.context.add_cookies(jar)
     page.goto(f"{site.site}/account")
     page.get_by_text("Delete my account and everything in it").click()
-    page.get_by_label("To do it, type Eira").fill("Eira")
+    page.get_by_label("To confirm, type Eira").fill("Eira")
     page.get_by_role("button", name="Delete it all").click()
     expect(page.get_by_role("button", name="Log in with a passkey")).to_be_visible()
     page.get_by_label("Name").first.fill("Eira")
-    page.get_by_label("Password").fill(PASSWORD)
+    page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.keyboard.press("Enter")
     expect(page.get_by_role("alert")).to_contain_text("Wrong name or")
 
@@ -172,12 +172,12 @@ def test_the_operator_sees_who_is_in_and_shuts_an_account_after_a_proof(page, si
     joined(site.site, invite(keeper), "Guest")
     page.goto(site.site)
     page.get_by_label("Name").first.fill("Keeper")
-    page.get_by_label("Password").fill(PASSWORD)
+    page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.keyboard.press("Enter")
     page.get_by_role("link", name="Service").click()
     expect(page.get_by_text("Nothing is waiting for long")).to_be_visible()
     assert serious(page) == []
-    page.get_by_role("button", name="shut Guest").click()
+    page.get_by_role("button", name="disable Guest").click()
     expect(page.get_by_text("shut: nobody comes in by it")).to_be_visible()
-    page.get_by_role("button", name="open Guest").click()
-    expect(page.get_by_role("button", name="shut Guest")).to_be_visible()
+    page.get_by_role("button", name="enable Guest").click()
+    expect(page.get_by_role("button", name="disable Guest")).to_be_visible()

@@ -145,7 +145,7 @@ def test_files_go_out_and_come_back_the_same(page, tmp_path):
     expect(pieces(page)).to_have_count(3)
     page.get_by_label("File to import").set_input_files(out)
     expect(pieces(page)).to_have_count(2)
-    expect(page.get_by_text("is on the bench, from")).to_be_visible()
+    expect(page.get_by_text("Undo brings the previous one back")).to_be_visible()
     page.get_by_role("button", name="Undo").click()
     expect(pieces(page)).to_have_count(3)
 

@@ -26,7 +26,7 @@ def test_a_lower_rig_is_swapped_kept_and_cut_alone(page):
     page.get_by_role("link", name="Shelf").click()
     page.get_by_role("button", name="Cut and tie alone: evening").click()
     expect(page.get_by_text("To the ring: improved clinch, 6 turns")).to_be_visible()
-    page.get_by_role("button", name="Forget: evening").click()
+    page.get_by_role("button", name="Delete: evening").click()
     expect(page.get_by_role("heading", name="evening", exact=True)).to_have_count(0)
 
 
@@ -51,7 +51,7 @@ def test_what_is_said_while_what_was_said_before_is_read_takes_nothing_back(page
     open_from_shelf(page, "Night pool")
     page.get_by_role("button", name=re.compile("^wary sea trout")).click()
     page.get_by_text("another fish …").click()
-    expect(page.get_by_label("Name")).to_have_value("fish")
+    expect(page.get_by_label("Name", exact=True)).to_have_value("fish")
     held, slow = [], [True]
     page.route("**/api/v1/bench", lambda route: held.append(route) if slow else route.continue_())
     page.get_by_text("cutting", exact=True).click()

@@ -106,7 +106,7 @@ def test_days_ahead_say_what_to_buy_and_prices_are_heeded(own):
     page.get_by_role("link", name="To buy").click()
     expect(page.get_by_text("Nothing to buy")).to_be_visible()
     page.get_by_role("button", name="Add the day on the bench").click()
-    status = page.get_by_role("status").filter(has_text=re.compile("to buy serves? this day"))
+    status = page.get_by_role("status").filter(has_text=re.compile("to buy covers? this day"))
     expect(status).to_contain_text("no smaller set does", timeout=60_000)
     price = page.get_by_label(re.compile("^Price of ")).first
     price.fill("12,50")
@@ -196,7 +196,7 @@ def test_leaders_are_found_labelled_and_their_history_put_back(page):
     saved.get_by_role("button", name=re.compile(r"^spring 1$")).click()
     expect(saved.get_by_role("listitem")).to_have_count(1)
     saved.get_by_role("button", name=f"History: {name}").click()
-    history = page.get_by_role("dialog", name=f"{name}: its history")
+    history = page.get_by_role("dialog", name=f"{name}: history")
     for number in (1, 2):
         history.get_by_label(f"Revision {number}", exact=True).check()
     expect(history.get_by_label("Differences")).to_contain_text("Piece 6: 3 ft 4 in")
@@ -254,7 +254,7 @@ def test_a_leader_goes_over_as_a_code_and_opens_of_the_spools_there(page, progra
         expect(page.get_by_role("alert")).to_contain_text("is not a readable picture")
         page.get_by_label("Picture of a code").set_input_files(picture)
         told = page.get_by_role("region", name="What is different here")
-        expect(told).to_contain_text("of your own spools")
+        expect(told).to_contain_text("from your own spools")
         expect(told).to_contain_text("no spool of yours is like")
         expect(page.get_by_label("Name of this leader")).to_have_value("Skarn evening sedge")
         told.get_by_role("button", name="I see").click()

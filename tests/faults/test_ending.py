@@ -83,7 +83,7 @@ def test_a_server_left_behind_is_ended_by_the_next_start(start, folder):
     left.start()
     again = start().ready()
     assert left.pid is None
-    assert "left behind" in again.said
+    assert "left over" in again.said
     assert answers(again)
 
 

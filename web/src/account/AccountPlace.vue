@@ -5,7 +5,7 @@ import KeysPart from './KeysPart.vue'
 
 /** One's own account: by what one comes in, where one is in, whom one invites. */
 const PARTS = [
-  { key: '', words: 'Coming in', shows: KeysPart },
+  { key: '', words: 'Log-in', shows: KeysPart },
   {
     key: 'logins',
     words: 'Log-ins',

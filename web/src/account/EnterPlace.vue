@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import { useRefusal } from '@/shell/useRefusal'
 import { useMe } from './useMe'
 
-/** Coming in to a hosted service: by a passkey, by name and password, by a recovery code. */
+/** Log-in to a hosted service: by a passkey, by name and password, by a recovery code. */
 const me = useMe()
 const { refused, attempt } = useRefusal()
 const name = ref('')
@@ -26,7 +26,7 @@ async function enter(work: () => Promise<unknown>) {
     <h1>Nine Knots</h1>
     <p class="quiet">Design leaders, tie them, fish them, and learn from them.</p>
     <button class="do do--main" type="button" :disabled="busy" @click="enter(me.byPasskey)">
-      Come in by a passkey
+      Log in with a passkey
     </button>
     <p class="or quiet">or</p>
     <form @submit.prevent="enter(() => me.byPassword(name, password))">
@@ -51,7 +51,7 @@ async function enter(work: () => Promise<unknown>) {
           required
         />
       </label>
-      <button class="do" type="submit" :disabled="busy">Come in by a password</button>
+      <button class="do" type="submit" :disabled="busy">Log in with a password</button>
     </form>
     <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
     <details>

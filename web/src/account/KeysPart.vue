@@ -77,11 +77,11 @@ const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed
             </span>
           </span>
           <button class="link" type="button" :aria-label="`Remove ${one.title}`" @click="drop(one)">
-            drop
+            remove
           </button>
         </li>
         <li v-if="!keys.passkeys.length" class="quiet">
-          None yet: only your password lets you in.
+          None yet: you can log in with your password only.
         </li>
       </ul>
       <form class="row" @submit.prevent="add">
@@ -115,7 +115,7 @@ const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed
           type="button"
           @click="setPassword('')"
         >
-          come in by passkeys only
+          log in with passkeys only
         </button>
       </form>
     </section>

@@ -50,7 +50,7 @@ const endOthers = () => change(answered(api.DELETE('/api/v1/account/logins')))
             :aria-label="`Log out ${one.device}`"
             @click="end(one.login_id)"
           >
-            log it out
+            log out
           </button>
         </li>
       </ul>

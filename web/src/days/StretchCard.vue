@@ -67,7 +67,7 @@ const fish = () =>
       <li v-for="(one, number) in row.notes" :key="number">
         {{ one.words }}
         <button class="link" type="button" :aria-label="`Undo: ${one.words}`" @click="drop(number)">
-          take back
+          undo
         </button>
       </li>
     </ul>

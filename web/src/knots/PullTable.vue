@@ -90,10 +90,10 @@ function forget() {
     <template v-if="chosen.length">
       <span>{{ many }} chosen:</span>
       <button class="do" type="button" :disabled="busy" @click="emit('aside', chosen, true)">
-        Set aside
+        Exclude
       </button>
       <button class="do" type="button" :disabled="busy" @click="emit('aside', chosen, false)">
-        Count
+        Include
       </button>
       <button class="do" type="button" :disabled="busy" @click="forget">
         {{ sure ? `Yes, delete ${many} for good` : 'Delete …' }}

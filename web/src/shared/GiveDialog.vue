@@ -96,7 +96,7 @@ const give = () =>
             :aria-label="`Stop sharing with ${one.to}`"
             @click="attempt(() => acts.takeBack(one.given_id))"
           >
-            take it back
+            stop sharing
           </button>
         </li>
       </ul>

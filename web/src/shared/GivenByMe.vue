@@ -40,7 +40,7 @@ const { refused, attempt } = useRefusal()
             :aria-label="`Stop sharing with ${one.to}: ${one.title}`"
             @click="attempt(() => acts.takeBack(one.given_id))"
           >
-            take it back
+            stop sharing
           </button>
         </td>
       </tr>

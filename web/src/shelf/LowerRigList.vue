@@ -78,7 +78,7 @@ const forget = (rig_id: string) =>
               :aria-label="`Delete: ${rig.title}`"
               @click="forget(rig.rig_id)"
             >
-              Forget
+              Delete
             </button>
           </div>
         </div>

@@ -56,7 +56,7 @@ const revoke = (phone_id: string) =>
           :aria-label="`Remove ${one.name}`"
           @click="revoke(one.phone_id)"
         >
-          revoke
+          remove
         </button>
       </li>
     </ul>

@@ -105,7 +105,7 @@ const takeOut = (tackle_id: string) =>
               :aria-label="`Add a similar one: ${row.title}`"
               @click="edit(row, true)"
             >
-              another like it
+              add a similar one
             </button>
             <button
               class="link"

@@ -71,7 +71,7 @@ function more(detail: Detail) {
           ><b>{{ timeText(one.at) }}</b> {{ eventWords(one, pack) }}</span
         >
         <button class="tap tap--plain" type="button" @click="emit('back', one)">
-          Take back<span class="unseen">: {{ eventWords(one, pack) }}</span>
+          Undo<span class="unseen">: {{ eventWords(one, pack) }}</span>
         </button>
       </li>
     </ol>

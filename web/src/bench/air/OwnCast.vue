@@ -43,7 +43,7 @@ const LANDINGS: { landed: Landed; words: string }[] = [
             <th>Thrown</th>
             <th>Landed</th>
             <th>Expected now</th>
-            <th><span class="unseen">Forget</span></th>
+            <th><span class="unseen">Delete</span></th>
           </tr>
         </thead>
         <tbody>
@@ -63,7 +63,7 @@ const LANDINGS: { landed: Landed; words: string }[] = [
                 :aria-label="`Delete the landing of ${one.leader} on ${dayText(one.day)}`"
                 @click="forget(one.landing_id)"
               >
-                Forget
+                Delete
               </button>
             </td>
           </tr>

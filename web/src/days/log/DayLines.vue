@@ -128,7 +128,7 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
           :aria-label="`Undo: ${one.words} at ${timeText(one.at)}`"
           @click="back(one)"
         >
-          take back
+          undo
         </button>
       </li>
     </ol>
