@@ -72,9 +72,9 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
     )
     page.get_by_role("button", name="I have them: begin").click()
     page.get_by_role("link", name="Account").click()
-    page.get_by_label("Password", exact=True).fill(PASSWORD)
+    page.get_by_role("textbox", name="Password", exact=True).fill(PASSWORD)
     page.get_by_role("button", name="Set it").click()
-    expect(page.get_by_role("button", name="come in by passkeys only")).to_be_visible()
+    expect(page.get_by_role("button", name="log in with passkeys only")).to_be_visible()
     assert serious(page) == []
 
     page.get_by_role("button", name="Log out").click()
