@@ -250,9 +250,13 @@ def test_an_undone_event_takes_its_form_along(phone, context):
     try:
         for undone, waiting in (("Undo", None), ("No details", 1), ("Save", 2)):
             tap(phone, "Fish")
-            expect(phone.get_by_role("heading", name="Fish: recorded. Add details?")).to_be_visible()
+            expect(
+                phone.get_by_role("heading", name="Fish: recorded. Add details?")
+            ).to_be_visible()
             tap(phone, undone)
-            expect(phone.get_by_role("heading", name="Fish: recorded. Add details?")).to_have_count(0)
+            expect(phone.get_by_role("heading", name="Fish: recorded. Add details?")).to_have_count(
+                0
+            )
             if waiting is None:
                 expect(phone.get_by_text("not sent yet")).to_have_count(0)
             else:

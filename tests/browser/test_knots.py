@@ -77,7 +77,9 @@ def test_a_pull_is_noted_by_hand_and_read_from_the_scale_and_its_faults_are_said
     pulls.get_by_label("Scale").select_option("the simulated scale")
     pull.click()
     expect(pulls.get_by_role("status")).to_contain_text("Scale reading", timeout=20_000)
-    expect(pulls.get_by_role("img", name=re.compile("after one pull test of yours"))).to_be_visible()
+    expect(
+        pulls.get_by_role("img", name=re.compile("after one pull test of yours"))
+    ).to_be_visible()
     pulls.get_by_label("it broke at").fill("1 lb")
     pulls.get_by_role("button", name="Add note").click()
     expect(pulls.get_by_role("note")).to_contain_text("Far from the others")
