@@ -126,7 +126,7 @@ def measure(page: Page) -> None:
     page.get_by_label("Read from").select_option(label="the simulated micrometer")
     expect(page.locator(".live__reading")).to_have_text(re.compile(r"\.\d{4} in"))
     for _ in range(9):
-        page.get_by_role("button", name="Take it").click()
+        page.get_by_role("button", name="Use reading").click()
         page.wait_for_timeout(160)
     expect(page.get_by_text(re.compile("^By nine readings"))).to_be_visible()
 
@@ -157,11 +157,9 @@ def at_the_water(page: Page) -> None:
     httpx.post(f"{base}/api/v1/plans/pack", json={"plan_id": PLAN_ID}, timeout=120.0)
     page.goto(f"/water/{PLAN_ID}")
     page.get_by_role("button", name="Happened").click()
-    for happened in ("Changed fly", "Wind knot"):
-        page.get_by_role("button", name=happened, exact=True).click()
-        more = page.get_by_role("button", name="No details")
-        if more.is_visible():
-            more.click()
+    page.get_by_role("button", name="Changed fly", exact=True).click()
+    page.get_by_role("button", name="No details").click()
+    page.get_by_role("button", name="Wind knot", exact=True).click()
     page.get_by_role("button", name="Here").click()
     expect(page.get_by_role("alert")).to_be_visible()
 

@@ -28,11 +28,11 @@ describe('the file that a phone saved', () => {
   })
 
   it.each([
-    ['no JSON', 'hello', 'no log of Nine Knots'],
-    ['another format', '{"format": "other", "events": []}', 'no log of Nine Knots'],
-    ['no events', '{"format": "nine-knots-log"}', 'no log of Nine Knots'],
+    ['no JSON', 'hello', 'not a Nine Knots log'],
+    ['another format', '{"format": "other", "events": []}', 'not a Nine Knots log'],
+    ['no events', '{"format": "nine-knots-log"}', 'not a Nine Knots log'],
     ['half a zip', new Uint8Array([0x50, 0x4b, 3, 4, 9]), 'The zip is damaged'],
-    ['a zip without a log', zipSync({ 'other.txt': strToU8('x') }), 'no log of Nine Knots'],
+    ['a zip without a log', zipSync({ 'other.txt': strToU8('x') }), 'not a Nine Knots log'],
   ])('is refused where it is %s', async (_what, content, words) => {
     await expect(readLogFile(blob(content))).rejects.toThrow(words)
   })
