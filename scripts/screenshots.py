@@ -200,9 +200,9 @@ def shared(page: Page, site: Hosted, keeper: httpx.Client) -> None:
     code = give_to_a_club(keeper)
     join_by_password(page, site, invite(keeper), "Eira")
     page.goto(f"{site.site}/shared/groups#{code}")
-    page.get_by_role("button", name="Join").click()
+    page.get_by_role("button", name="Join", exact=True).click()
     page.get_by_role("link", name="Shared with me").click()
-    page.get_by_role("button", name="Read it: Skarn evening sedge").click()
+    page.get_by_role("button", name="Show it: Skarn evening sedge").click()
     page.get_by_role("button", name="Put it on my bench").wait_for()
 
 
@@ -210,7 +210,7 @@ def operator(page: Page, site: Hosted, _keeper: httpx.Client) -> None:
     """How the service does."""
     page.goto(site.site)
     page.get_by_label("Name").first.fill("Keeper")
-    page.get_by_label("Password").fill(PASSWORD)
+    page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.keyboard.press("Enter")
     page.get_by_role("link", name="Service").click()
     page.get_by_role("heading", name="Accounts").wait_for()
