@@ -19,7 +19,7 @@ from typing import Any
 import numpy as np
 from pydantic import BaseModel
 
-from nine_knots.core.assess.turnover import Thrown, mono_score, turnover_score
+from nine_knots.core.assess.turnover import CastResult, mono_score, turnover_score
 from nine_knots.core.assess.verdict import assessment_inputs, verdict_of
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.core.base.score import Score
@@ -91,7 +91,8 @@ def debts() -> Iterator[Debt]:
     """Every module-level figure whose own lines, or the comment right above, carry a mark."""
     for place, name, field, mark in TABLES:
         yield Debt(name, f"nine_knots.{place}", mark, field)
-    for path in sorted((ROOT / "src/nine_knots/core").rglob("*.py")):
+    package = ROOT / "src/nine_knots"
+    for path in sorted([*(package / "core").rglob("*.py"), *(package / "words").rglob("*.py")]):
         lines = path.read_text().splitlines()
         module = ".".join(path.relative_to(ROOT / "src").with_suffix("").parts)
         body = ast.parse("\n".join(lines)).body
@@ -180,8 +181,8 @@ def _cords(design: Design) -> dict[str, Score]:
             found.append(mono_score(ratio))
         else:
             stroke, air = Stroke(), air_of(day.wind)
-            least = QuickCaster().least(design.leader, day.line, day.fly, stroke, air)
-            found.append(turnover_score(Thrown(least, stroke, ""), design.leader, day, units))
+            least = QuickCaster().minimum(design.leader, day.line, day.fly, stroke, air)
+            found.append(turnover_score(CastResult(least, stroke), design.leader, day, units))
     except NineKnotsError:
         pass
     return {found_item.key: found_item for found_item in found}
@@ -237,7 +238,7 @@ def page(found: list[Debt], count: int) -> str:
         moves = f"{debt.moved:.2f} of the {debt.cord} cord" if debt.moved >= 0.005 else "nothing"
         if debt.flips:
             moves += f", {debt.flips} other word{'s' if debt.flips > 1 else ''}"
-        where = debt.module.removeprefix("nine_knots.core.")
+        where = debt.module.removeprefix("nine_knots.").removeprefix("core.")
         rows.append(
             f"| `{'.'.join(filter(None, (debt.name, debt.field)))}` | {where} | "
             f"{debt.mark.replace('|', '/')} | "

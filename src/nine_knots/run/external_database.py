@@ -38,7 +38,7 @@ class DatabaseElsewhere:
         return ""
 
     def start(self) -> Address:
-        """Wait until it answers; DatabaseTrouble where it does not for a minute."""
+        """Wait until it answers; DatabaseUnavailable where it does not for a minute."""
         until = time.monotonic() + PATIENCE_S
         while True:
             try:

@@ -72,7 +72,7 @@ class PrivateServer:
         return self._process.pid if self._process and self._process.poll() is None else None
 
     def start(self) -> Address:
-        """Initialise on first use, start, wait until it answers; DatabaseTrouble otherwise."""
+        """Initialise on first use, start, wait until it answers; DatabaseUnavailable otherwise."""
         self.folder.mkdir(parents=True, exist_ok=True)
         self._refuse_for_room("")
         owner = owner_of(self.folder)
@@ -263,7 +263,7 @@ def _write_private(path: Path, text: str) -> None:
 
 
 def program(name: str, package: str = "mariadb-server-core") -> str:
-    """The path of one of MariaDB's programs; DatabaseTrouble with the package where it lacks."""
+    """The path of a MariaDB program; DatabaseUnavailable names the package if it is missing."""
     found = shutil.which(name) or shutil.which(name, path="/usr/sbin:/usr/bin")
     if found is None:
         raise DatabaseUnavailable(

@@ -94,8 +94,8 @@ class Database:
         """Run ``work`` in one transaction; on a deadlock run the whole of it again.
 
         ``work`` may run several times and must have no effect but through the cursor. Raises
-        DatabaseTrouble where the server cannot be reached or goes on conflicting, DiskFull where
-        it can write no more.
+        DatabaseUnavailable when the server cannot be reached or keeps conflicting, and DiskFull
+        when it cannot write any more.
         """
         for attempt in range(TRIES):
             try:

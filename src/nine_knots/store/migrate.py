@@ -70,7 +70,7 @@ def applied_version(cursor: DictCursor) -> int:
 def migrate(database: Database, migrations: list[Migration] | None = None) -> list[int]:
     """Bring the database to this program's version; answers the versions applied.
 
-    Raises DatabaseTrouble for a newer database or a migration that was changed after it ran.
+    Raises DatabaseUnavailable for a newer database or a migration that was changed after it ran.
     """
     known = shipped_migrations() if migrations is None else migrations
     database.transact(lambda cursor: cursor.execute(_TABLE))

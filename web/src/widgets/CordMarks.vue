@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Score } from '@/api/client'
-import { STANDING_PATHS } from '@/drawing/standing'
+import { STATUS_PATHS } from '@/drawing/status'
 
 /** The cords of a leader as small marks in a row: shape, tone and height say how each stands. */
 defineProps<{ measures: Score[] }>()
@@ -22,7 +22,7 @@ const said = (one: Score) =>
       <svg :height="HEIGHT" width="22" aria-hidden="true">
         <line x1="11" x2="11" y1="2" :y2="HEIGHT - 2" class="mark__cord" />
         <g :transform="`translate(11 ${y(one.position)}) scale(0.6)`">
-          <path :d="STANDING_PATHS[one.status]" />
+          <path :d="STATUS_PATHS[one.status]" />
         </g>
       </svg>
       <span class="unseen">{{ said(one) }}</span>

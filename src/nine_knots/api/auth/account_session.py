@@ -20,7 +20,7 @@ Answer = TypeVar("Answer")
 
 
 def require_recent_login(login: Login) -> None:
-    """NotProved where it was not shown within the last minutes who sits there."""
+    """Raise ReauthenticationRequired unless the user proved who they are minutes ago."""
     if not login.proved:
         raise ReauthenticationRequired(
             "Confirm first that it’s you.", hint="Enter your password or use your passkey."
@@ -53,11 +53,11 @@ class AccountSession:
         return self.transact(locked)
 
     def proved(self) -> None:
-        """NotProved where it was not shown within the last minutes who sits there."""
+        """Raise ReauthenticationRequired unless the user proved who they are minutes ago."""
         require_recent_login(self.login)
 
     def operates(self) -> None:
-        """NotYours where it is no operator's account."""
+        """Raise NotOwner unless the account is an operator's."""
         if not self.login.is_operator:
             raise NotOwner("Only an operator can do that.", hint="Ask an operator.")
 

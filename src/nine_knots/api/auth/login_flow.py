@@ -107,8 +107,10 @@ CurrentThreshold = Annotated[LoginFlow, Depends(LoginFlow)]
 
 
 def count_tries(database: Database, calling: ClientInfo, what: str, name: str = "") -> None:
-    """Count a try of a name and of an address, whether or not anybody bears the name; TooOften
-    where the next has to wait."""
+    """Count an attempt for a name and an address, whether or not the account exists.
+
+    Raises TooManyAttempts when the next one has to wait.
+    """
     waits = count_try_of(database, calling, what, name)
     if waits is not None:
         raise waits

@@ -31,7 +31,7 @@ def version() -> str:
     """What a service and its workers must have in common: the sources that reckon."""
     found = hashlib.sha256()
     root = Path(str(files("nine_knots")))
-    for folder in ("core", "api/work", "formats"):
+    for folder in ("core", "words", "drawing", "formats", "stored_types", "api/jobs"):
         for path in sorted((root / folder).rglob("*.py")):
             found.update(path.read_bytes())
     return found.hexdigest()[:16]

@@ -68,7 +68,7 @@ class _Patience:
         self._next = 0.0
 
     def check(self) -> None:
-        """Raise Unwanted or TooLong."""
+        """Raise JobCancelled or TimedOut."""
         self._check_wanted()
         if time.process_time() > self._worked_until or time.monotonic() > self._until:
             self.hurried = True

@@ -133,7 +133,7 @@ class WorkerPool:
         """The answer; ``told`` hears how far it is, and what it has come to.
 
         Raises Superseded where the same asker asked for another meanwhile, TooBusy where too much
-        waits, TooLong, and whatever the task refuses. A caller that is cancelled gives it up.
+        waits, TimedOut, and whatever the task refuses. A caller that is cancelled gives it up.
         """
         self._replace(asker)
         key = AnswerCache.key(task, asker.whose)

@@ -59,16 +59,15 @@ class Reach:
 def reach_of(design: Design, ask: WaterQuestion, units: Units) -> Reach | None:
     """Fish it in each of the draws; None where the fly stays on top, CannotCompute where the water
     models refuse the day as it is."""
-    way = technique_of(design)
-    judgement = way
-    if not isinstance(judgement, SimulatedTechnique):
+    technique = technique_of(design)
+    if not isinstance(technique, SimulatedTechnique):
         return None
     drawn = _drawn()
 
     def fish(draw: np.ndarray) -> tuple[Status, float, float]:
         other, asked = _otherwise(design, ask, dict(zip(UNSURE, map(float, draw), strict=True)))
-        fished = fish_rig(way.fish(other, asked))
-        status, down = judgement.depth(fished, asked, units).status, down_m(fished)
+        fished = fish_rig(technique.fish(other, asked))
+        status, down = technique.depth(fished, asked, units).status, down_m(fished)
         return status, down, down if ask.wanted_m is not None else fished.lowest.height_m
 
     found = run_parallel(
@@ -83,7 +82,7 @@ def reach_of(design: Design, ask: WaterQuestion, units: Units) -> Reach | None:
         deep=standings.count("too much"),
         between_m=(low, high),
         wanted=ask.wanted_m is not None,
-        any_depth=ask.wanted_m is None and isinstance(judgement, OnTheLine),
+        any_depth=ask.wanted_m is None and isinstance(technique, OnTheLine),
         shares=_shares(drawn, np.array(counts)),
     )
 

@@ -2,7 +2,7 @@
 what was wanted.
 
 The margin is the stroke's launch speed over the minimum that opens the leader forward, in this
-wind, with this fly (``models.cast.minimum_speed``). Its thresholds come from rigs whose outcome
+wind, with this fly (``casting.minimum_speed``). Its thresholds come from rigs whose outcome
 the trade knows (docs/model.md lists them, those fitted and those only tested) and then from the
 angler's landings. The margin is read first and the landing by it, so that neither can contradict
 the other: what piles up does not lie in any way, and what opens does not lie in a heap.
@@ -30,10 +30,8 @@ WITH_EASE = 1.1  # of it, from which no brisk stroke is called for [P, by the ri
 KNOWN_TO, KNOWN_TO_IN_WIND = 0.04, 0.06  # of a margin: nearer to an edge it is on the brink
 EASED_TO = 1.4  # margin to which one eases off for a floating fly [G]
 A_TOUCH = 0.06  # of a stroke, up to which it is only to be a touch harder
-LEVEL, LONG_M = (
-    1.1,
-    2.0,
-)  # times the tippet, a butt up to which a leader is level; long enough to tell
+LEVEL = 1.1  # times the tippet, a butt up to which a leader is level
+LONG_M = 2.0  # from which a level leader is long enough to tell
 LEVEL_SAID = "Most builders find that a level leader turns over worse than computed here."
 STRAIGHT, IN_ORDER = 0.93, 0.70  # of its length along the cast, as a leader lies [G]
 EASES_FROM = 1.25  # of the threshold of opening, from which a softer stroke still opens it

@@ -63,7 +63,7 @@ def depth_table(
 ) -> DepthTable:
     """Fish the rig at every pace, in the depths (m) that are named or in such as the day's.
 
-    Raises CannotCompute for a floating fly, and TooLong where time runs out; with ``partial_too``
+    Raises CannotCompute for a floating fly, and TimedOut where time runs out; with ``partial_too``
     only where no cell was worked out. Asked again, it goes on from the cells worked out before.
     """
     units = angler.units

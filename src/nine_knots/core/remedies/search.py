@@ -130,7 +130,7 @@ def found_in_time(
 ) -> Iterator[tuple[What, Served]]:
     """Of each kind sought in turn, those that serve; where time runs out, those found till then.
 
-    Raises TooLong where none was found in the time: that is not the same as there being none.
+    Raises TimedOut where none was found in the time: that is not the same as there being none.
     """
     any_found = False
     for number in range(kinds + 1):

@@ -41,7 +41,7 @@ class Evaluated:
     WISHES), and how far it falls short of each demand. ``speed_margin`` is None where its
     fly is thrown and not a line, ``margin`` the logarithm of the reserve over the least wanted;
     ``origin`` the
-    school it was built by, if one did; ``rough`` where it was only roughly cast."""
+    school it was built by, if any; ``rough`` where it was only roughly cast."""
 
     table: UncastLeader
     origin: str

@@ -79,7 +79,7 @@ class Search:
         """Ever better leaders, round by round; the last is the end of it.
 
         CannotCompute where nothing on the shelf makes a leader, or none can be cast so. Where time
-        runs out TooLong is raised after all that was cast till then.
+        runs out TimedOut is raised after all that was cast till then.
         """
         going = _Rounds(self)
         try:

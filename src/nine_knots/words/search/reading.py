@@ -44,7 +44,7 @@ class FindReading:
 def found_so_far(asked: Search) -> Iterator[FindReading]:
     """The reading after each round, and then with one chance after another; the last is whole.
 
-    CannotCompute where nothing on the shelf makes a leader that can be cast; TooLong where time
+    CannotCompute where nothing on the shelf makes a leader that can be cast; TimedOut where time
     runs out before any was cast.
     """
     so_far: SearchProgress | None = None

@@ -21,7 +21,7 @@ Told = tuple[tuple[AlternativePath, ...], tuple[Fact, ...]]
 
 
 class TechniqueWords(ABC):
-    """How a way of fishing is told; one file in ``tell.ways`` beside the way's own."""
+    """How a way of fishing is told; one module in ``words.techniques`` for each technique."""
 
     way: ClassVar[Technique]
     words: ClassVar[str]

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Score } from '@/api/client'
-import { STANDING_PATHS } from '@/drawing/standing'
+import { STATUS_PATHS } from '@/drawing/status'
 
 /**
  * One measure as a hanging cord: the wanted band is the thick part, the knot is where this leader
@@ -18,10 +18,10 @@ const calm = computed(() => props.measure.status === 'right' && !props.measure.m
 const closer = computed(() => calm.value && !open.value)
 const height = computed(() => (closer.value ? CLOSE : TALL))
 const y = (position: number) => TOP + (height.value - 2 * TOP) * (1 - position)
-const standing = computed(() => props.measure.status)
-const tone = computed(() => standing.value.replace(' ', '-'))
+const status = computed(() => props.measure.status)
+const tone = computed(() => status.value.replace(' ', '-'))
 const said = computed(() =>
-  props.measure.marginal && standing.value === 'right' ? 'right, only just' : standing.value,
+  props.measure.marginal && status.value === 'right' ? 'right, only just' : status.value,
 )
 </script>
 
@@ -38,7 +38,7 @@ const said = computed(() =>
       />
       <ellipse v-if="ghost" cx="18" :cy="y(ghost.position)" rx="10" ry="6" class="ghost" />
       <g :transform="`translate(18 ${y(measure.position)})`" class="knot">
-        <path :d="STANDING_PATHS[standing]" />
+        <path :d="STATUS_PATHS[status]" />
       </g>
     </svg>
     <div>
