@@ -29,7 +29,9 @@ class Running:
     def __init__(self, local: Path, *more: str, port: int | None = None) -> None:
         self.port = port or free_port()
         self.url = f"http://127.0.0.1:{self.port}"
-        self.http = httpx.Client(base_url=self.url, timeout=PATIENCE)
+        # the service closes what is idle for five seconds: a connection that old isn't used again
+        limits = httpx.Limits(keepalive_expiry=2.0)
+        self.http = httpx.Client(base_url=self.url, timeout=PATIENCE, limits=limits)
         self.said = ""
         self.local = local
         command = [sys.executable, "-m", "nine_knots.run", "--local", str(local)]

@@ -8,7 +8,7 @@ from PIL import Image
 from playwright.sync_api import Page, expect
 
 from nine_knots.demo.days import PLAN_ID
-from tests.browser.test_access import serious
+from tests.browser.views import serious
 
 WORKER_READY = "navigator.serviceWorker.ready.then((found) => !!found.active)"
 HAPPENED = 30
@@ -325,7 +325,7 @@ def test_a_day_in_one_file_is_opened_from_disk_and_its_log_comes_home(
     take_photo(page)
     expect(page.get_by_text("Photo added")).to_be_visible()
     tap(page, "Save")
-    expect(page.get_by_role("button", name="Undo")).to_have_count(0)  # it is kept
+    expect(page.get_by_role("button", name="Undo", exact=True)).to_have_count(0)  # it is kept
     expect(page.get_by_text("1 in this file’s log")).to_be_visible()
     page.reload()
     expect(page.get_by_text("1 in this file’s log")).to_be_visible()  # told anew, and its photo

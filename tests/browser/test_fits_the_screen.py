@@ -1,7 +1,6 @@
 """Nothing is cut off, laid over its neighbour, too small to hit, silent or left open."""
 
 import re
-from collections.abc import Iterator
 from itertools import pairwise
 
 import pytest
@@ -9,7 +8,7 @@ from playwright.sync_api import Page, expect
 
 from nine_knots.demo.days import PLAN_ID
 from tests.browser.conftest import open_from_shelf, piece
-from tests.browser.test_access import PLACES, show
+from tests.browser.views import LAID_OVER, STILL, VIEWS, serious, show
 
 CUT_OFF = """() => {
   const words = (e) => (e.innerText ?? '').slice(0, 30)
@@ -62,32 +61,33 @@ def stage(page: Page, name: str) -> None:
     page.wait_for_timeout(300)
 
 
-def shown(page: Page) -> Iterator[str]:
-    """Every place, and every stage of the bench."""
-    for view in PLACES:
-        show(page, view)
-        page.wait_for_timeout(150)
-        yield view
-    show(page, "bench")
-    for name in STAGES:
-        stage(page, name)
-        yield name
-
-
-@pytest.mark.parametrize(("width", "height"), [(1024, 768), (390, 844)])
-def test_no_view_is_cut_off(page, width, height):
-    page.set_viewport_size({"width": width, "height": height})
-    found = {view: page.evaluate(CUT_OFF) for view in shown(page)}
-    assert {view: cut for view, cut in found.items() if cut} == {}
-
-
-def test_on_a_desk_nothing_is_cut_off_too_small_or_silent(page):
+@pytest.mark.parametrize("views", [VIEWS[::2], VIEWS[1::2]], ids=("even", "odd"))
+def test_every_view_by_lamp_by_night_on_a_desk_and_on_a_phone(page, views):
+    """Nothing serious for axe-core, cut off, too small to hit or silent; each is shown once."""
     silent = "document.querySelectorAll('input[type=range]:not([aria-valuetext])').length"
     mains = "document.querySelectorAll('main').length"
-    for view in shown(page):
-        assert page.evaluate(CUT_OFF) == [], view
-        assert page.evaluate(SMALL) == [], view
+    wide = "document.documentElement.scrollWidth - innerWidth"
+    found: dict[str, object] = {}
+    for view in views:
+        page.set_viewport_size({"width": 1280, "height": 800})
+        show(page, view)
+        page.wait_for_function(STILL)
+        found[f"{view}, by lamp"] = serious(page)
+        page.evaluate("document.documentElement.dataset.theme = 'dark'")
+        page.wait_for_function(STILL)
+        found[f"{view}, by night"] = serious(page)
+        page.evaluate("document.documentElement.dataset.theme = 'light'")
+        if view in LAID_OVER:
+            continue
+        found[f"{view}, too small"] = page.evaluate(SMALL)
         assert (page.evaluate(silent), page.evaluate(mains)) == (0, 1), view
+        for width, height in ((1280, 800), (1024, 768), (390, 844)):
+            page.set_viewport_size({"width": width, "height": height})
+            page.wait_for_timeout(150)
+            found[f"{view}, cut off at {width}"] = page.evaluate(CUT_OFF)
+        assert page.evaluate(wide) <= 0, view
+        found[f"{view}, on a phone"] = serious(page)
+    assert {view: said for view, said in found.items() if said} == {}
 
 
 def test_stop_is_inside_the_window_while_remedies_are_worked_out(page, context):
@@ -194,7 +194,7 @@ def test_days_are_written_for_the_reader_and_a_plan_reads_as_one_would_say_it(pa
     worked = {"plan_id": plan.raise_for_status().json()["plan_id"]}
     program.http.post("/api/v1/plans/work", json=worked, timeout=120.0).raise_for_status()
     page.goto("/days/plan")
-    page.get_by_text("As one would say it").click()
+    page.get_by_role("navigation", name="Planned days").get_by_text("As one would say it").click()
     asked = page.locator(".asked")
     expect(asked).to_contain_text(re.compile(r": .*, wind of "))
     assert " ," not in asked.inner_text()

@@ -7,7 +7,7 @@ import httpx
 import pytest
 from playwright.sync_api import Page, expect
 
-from tests.browser.test_access import serious
+from tests.browser.views import serious
 from tests.hosting import PASSWORD, Hosted, invite, joined
 
 DEVICE = {

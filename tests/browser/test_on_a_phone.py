@@ -2,7 +2,7 @@
 
 from playwright.sync_api import expect
 
-from tests.browser.test_access import PLACES, show
+from tests.browser.views import PLACES, show
 
 WIDE = "[document.querySelector('main').scrollWidth, document.documentElement.scrollWidth]"
 RAIL = """[...document.querySelectorAll('nav.rail > .go')]

@@ -5,7 +5,7 @@ import pytest
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
 from nine_knots.core.assess.own_cast import OwnCast
-from nine_knots.core.assess.sensitivity import sensitivity_of
+from nine_knots.core.assess.sensitivity import chance_of_opening, sensitivity_of
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.situation import Wind
@@ -24,6 +24,10 @@ EDGE, SURE = DESIGNS["Estuary wind leader"], DESIGNS["Skarn evening sedge"]
 @pytest.fixture(scope="module")
 def edge():
     return sensitivity_of(EDGE, Stroke(), Angler())
+
+
+def test_the_chance_alone_is_that_of_the_whole_reading(edge):
+    assert chance_of_opening(EDGE, Stroke(), Angler()) == edge.opens
 
 
 def test_doubts_are_shares_of_a_whole_and_the_greatest_is_named_with_its_mend(edge):
@@ -80,7 +84,7 @@ def test_mono_and_what_no_stroke_opens_are_refused_by_name():
 
 def test_what_if_tells_what_the_bench_would_of_such_a_day():
     as_it_is = what_if(EDGE, Stroke(), Angler(), Supposition())
-    _, turnover = Assessor(EDGE.situation, Angler()).turnover(EDGE.leader, Stroke())
+    turnover = Assessor(EDGE.situation, Angler()).turnover(EDGE.leader, Stroke())
     assert as_it_is.turnover == turnover
     harder, gale, behind = (
         what_if(EDGE, Stroke(), Angler(), Supposition(**supposed))

@@ -5052,6 +5052,23 @@ export interface components {
             members: components["schemas"]["MemberRow"][];
         };
         /**
+         * ComparisonThrows
+         * @description A leader whose minimum launch speed is known, by whose throws a like leader's is found.
+         *
+         *     The minimum, the speed around which few throws were made, their mean opening, and by how much
+         *     the leader opens further from one speed of the row to the next; both of its length.
+         */
+        ComparisonThrows: {
+            /** Minimum M S */
+            minimum_m_s: number;
+            /** Thrown M S */
+            thrown_m_s: number;
+            /** Opening */
+            opening: number;
+            /** Slope */
+            slope: number;
+        };
+        /**
          * Connection
          * @description How two pieces meet, or a piece meets the line or the fly.
          *
@@ -8520,6 +8537,7 @@ export interface components {
              * @default 12
              */
             aim_deg: number;
+            compared?: components["schemas"]["ComparisonThrows"] | null;
         };
         /**
          * NewAccount

@@ -27,6 +27,7 @@ from nine_knots.core.base.values import Frozen
 from nine_knots.core.casting.landing import landing_of
 from nine_knots.core.casting.minimum_speed import (
     USUAL,
+    ComparisonThrows,
     MinimumLaunchSpeed,
     minimum_launch_speed,
     rough_launch_speed,
@@ -50,11 +51,12 @@ class Near(Frozen):
 
     minimum_m_s: float | None = Field(default=USUAL.speed_m_s, ge=SLOWEST_M_S, le=FASTEST_M_S)
     aim_deg: int = Field(default=USUAL.aim_deg, ge=-12, le=14)
+    compared: ComparisonThrows | None = None
 
     @property
     def minimum(self) -> MinimumLaunchSpeed:
         """The minimum launch speed, at its aim."""
-        return MinimumLaunchSpeed(self.minimum_m_s, self.aim_deg)
+        return MinimumLaunchSpeed(self.minimum_m_s, self.aim_deg, self.compared)
 
 
 @dataclass(frozen=True, slots=True)
@@ -198,7 +200,7 @@ def rough_cast_of(
 
 def near_of(minimum: MinimumLaunchSpeed) -> Near:
     """What a like leader is sought from."""
-    return Near(minimum_m_s=minimum.speed_m_s, aim_deg=minimum.aim_deg)
+    return Near(minimum_m_s=minimum.speed_m_s, aim_deg=minimum.aim_deg, compared=minimum.compared)
 
 
 def _cord_alone(

@@ -54,7 +54,7 @@ def what_if(
     day = day.model_copy(update={"fly": supposed.fly or day.fly})
     speed = min(FASTEST_M_S, max(SLOWEST_M_S, supposed.times * stroke.speed_m_s))
     thrown = stroke.model_copy(update={"speed_m_s": speed})
-    _, turnover = Assessor(day, angler, gust).turnover(design.leader, thrown)
+    turnover = Assessor(day, angler, gust).turnover(design.leader, thrown)
     return WhatIf(
         wind=_wind_words(head_m_s, units.wind(abs(head_m_s)).text),
         stroke=f"{capitalised(stroke_words(speed, angler.cast))}, {units.about_speed(speed)}",

@@ -4,7 +4,7 @@ from contextlib import suppress
 from dataclasses import dataclass
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.caster import Caster
+from nine_knots.core.assess.caster import Caster, LandedSlack
 from nine_knots.core.assess.side_effects import scores_without_cast
 from nine_knots.core.assess.turnover import mono_score
 from nine_knots.core.base.errors import CannotCompute
@@ -25,10 +25,12 @@ from nine_knots.core.water.question import USUAL_QUESTION
 @dataclass(frozen=True, slots=True)
 class FishedScores:
     """Turnover, then depth and drift as far as the models follow the leader, with the
-    minimum launch speed that opens it (None where its fly is thrown, not a line)."""
+    minimum launch speed that opens it (None where its fly is thrown, not a line) and the slack in
+    which it lands (None where nothing follows from it)."""
 
     minimum: MinimumLaunchSpeed | None
     measures: tuple[Score, ...]
+    slack: LandedSlack | None = None
 
 
 class Assessor:
@@ -51,46 +53,49 @@ class Assessor:
         fished = self.fished(leader, stroke).measures
         return (*fished, *scores_without_cast(self.design(leader), self.angler))
 
-    def turnover(
+    def turnover(self, leader: Leader, stroke: Stroke) -> Score:
+        """The turnover score alone; CannotCompute where the cast model refuses."""
+        return self._thrown(leader, stroke, None).measures[0]
+
+    def fished(
+        self, leader: Leader, stroke: Stroke, near: MinimumLaunchSpeed | None = None
+    ) -> FishedScores:
+        """Cast it and fish it; CannotCompute where the cast model refuses."""
+        thrown = self._thrown(leader, stroke, near)
+        return self._in_the_water(leader, stroke, thrown, None)
+
+    def roughly_fished(self, leader: Leader, stroke: Stroke, like: FishedScores) -> FishedScores:
+        """The same in a fraction of the time, from what a ``like`` leader did."""
+        thrown = self._thrown(leader, stroke, like.minimum, rough=True)
+        return self._in_the_water(leader, stroke, thrown, like.slack)
+
+    def _thrown(
         self,
         leader: Leader,
         stroke: Stroke,
-        near: MinimumLaunchSpeed | None = None,
+        near: MinimumLaunchSpeed | None,
+        *,
         rough: bool = False,
-    ) -> tuple[MinimumLaunchSpeed | None, Score]:
-        """The minimum launch speed that opens it, None where its fly is thrown and not a line, and
-        the turnover score; CannotCompute where the cast model refuses. With ``rough`` it is about
-        that, from a like leader's that is ``near``."""
+    ) -> FishedScores:
         ratio = mass_ratio(leader, self.day.fly)
         if ratio is not None:
-            return None, mono_score(ratio)
+            return FishedScores(None, (mono_score(ratio),))
         design = self.design(leader)
         if rough and near is not None:
             minimum = self._caster.rough(design, stroke, near)
         else:
             minimum = self._caster.minimum(design, stroke, near)
-        return minimum, self._caster.turnover(design, stroke, minimum)
-
-    def fished(
-        self,
-        leader: Leader,
-        stroke: Stroke,
-        near: MinimumLaunchSpeed | None = None,
-        rough: bool = False,
-    ) -> FishedScores:
-        """Cast it and fish it; CannotCompute where the cast model refuses."""
-        minimum, turnover = self.turnover(leader, stroke, near, rough)
-        return FishedScores(minimum, (turnover, *self._in_the_water(leader, stroke, minimum)))
+        return FishedScores(minimum, (self._caster.turnover(design, stroke, minimum),))
 
     def _in_the_water(
-        self, leader: Leader, stroke: Stroke, minimum: MinimumLaunchSpeed | None
-    ) -> tuple[Score, ...]:
-        design, ask = self.design(leader), USUAL_QUESTION
+        self, leader: Leader, stroke: Stroke, thrown: FishedScores, like: LandedSlack | None
+    ) -> FishedScores:
+        design, ask, slack = self.design(leader), USUAL_QUESTION, None
         judgement = technique_of(design)
-        if judgement.by_slack and minimum is not None:
-            slack_m = self._caster.slack_m(design, stroke, minimum)
-            ask = ask.model_copy(update={"slack_m": slack_m})
-        found: list[Score] = []
+        if judgement.by_slack and thrown.minimum is not None:
+            slack = self._caster.slack(design, stroke, thrown.minimum, like)
+            ask = ask.model_copy(update={"slack_m": slack.slack_m})
+        found = [*thrown.measures]
         with suppress(CannotCompute):
             found += judgement.measures(design, ask, self.angler.units)
-        return tuple(found)
+        return FishedScores(thrown.minimum, tuple(found), slack)

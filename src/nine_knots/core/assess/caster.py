@@ -1,5 +1,7 @@
 """Casting one design after another for an angler, and saying how each turns over."""
 
+from dataclasses import dataclass
+
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.turnover import (
     CastResult,
@@ -8,7 +10,7 @@ from nine_knots.core.assess.turnover import (
     wanted_margin_band,
 )
 from nine_knots.core.base.score import Score
-from nine_knots.core.casting.landing import landing_of
+from nine_knots.core.casting.landing import expected_aim, landing_of, rough_slack_m
 from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
 from nine_knots.core.casting.opening import OPENS
 from nine_knots.core.casting.quick_caster import QuickCaster
@@ -16,6 +18,15 @@ from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import Gust, air_of
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.tackle import line_profile
+
+
+@dataclass(frozen=True, slots=True)
+class LandedSlack:
+    """Slack in metres in which a leader lands, and how many degrees the aim it was thrown at is
+    above the one expected by the margin."""
+
+    slack_m: float
+    aim_off_deg: int
 
 
 class Caster:
@@ -54,9 +65,21 @@ class Caster:
         result = CastResult(minimum, stroke)
         return turnover_score(result, design.leader, design.situation, self._units, self._own)
 
-    def slack_m(self, design: Design, stroke: Stroke, minimum: MinimumLaunchSpeed) -> float:
-        """Slack in metres in which it lands, thrown as a caster would."""
+    def slack(
+        self,
+        design: Design,
+        stroke: Stroke,
+        minimum: MinimumLaunchSpeed,
+        like: LandedSlack | None = None,
+    ) -> LandedSlack:
+        """The slack in which it lands, thrown as a caster would; roughly, from that of one
+        ``like`` it."""
         day = design.situation
         softer, air = eased_stroke(minimum, stroke, day), air_of(day.wind, self._gust)
-        line = line_profile(day.line)
-        return landing_of(design.leader, line, day.fly, softer, air, minimum).slack_m
+        thrown = (design.leader, line_profile(day.line), day.fly, softer, air)
+        expected = expected_aim(minimum.margin(softer))
+        if like is not None:
+            slack_m = rough_slack_m(*thrown, expected + like.aim_off_deg)
+            return LandedSlack(slack_m, like.aim_off_deg)
+        found = landing_of(*thrown, minimum)
+        return LandedSlack(found.slack_m, found.aim_deg - expected)

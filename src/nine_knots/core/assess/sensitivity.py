@@ -104,34 +104,19 @@ def sensitivity_of(
 ) -> Sensitivity:
     """Change one thing after another and cast it; CannotCompute where no line casts it, or no
     stroke opens it."""
+    thrown = _Thrown.of(design, stroke, gust)
     day, leader = design.situation, design.leader
-    if mass_ratio(leader, day.fly) is not None:
-        raise CannotCompute(
-            "The fly pulls the mono out without a loop, so there is no cast to analyse.",
-            where="leader",
-            hint="What matters is the fly's weight.",
-        )
-    thrown = _Thrown(design, stroke, air_of(day.wind, gust))
     hold = hold_of(leader, own=angler.tyer.knots)
     speed_margin = thrown.base.margin(stroke)  # found first: all that is changed goes by it
     low = wanted_margin_band(leader, day, angler.cast)[0]
     into = submit(lambda: _into(thrown, low))  # the longest, so that no processor waits for it
-    dragged, windier = submit(thrown.dragged), submit(thrown.windier)
-    stiffer = submit(thrown.stiffer)
-    pieces = tuple(_pieces(thrown, hold, angler))
-    fly, wind = (
-        UncertaintySource("fly", dragged.result()),
-        UncertaintySource("wind", windier.result()),
-    )
-    line = UncertaintySource("line", stiffer.result())
-    doubts = (*_doubts(leader, pieces, angler), fly, line, wind)
-    spread = hypot(*(doubt.spread for doubt in doubts))
+    pieces, doubts = _changed_one_by_one(thrown, hold, angler)
     result = CastResult(thrown.base, stroke)
     known = strength_known(leader, hold, angler.tyer.knots)
     return Sensitivity(
         pieces=pieces,
         doubts=tuple(sorted(doubts, key=lambda doubt: -doubt.spread)),
-        opens=float(scipy.special.ndtr(log(speed_margin / low) / spread)),
+        opens=_opens(speed_margin, low, doubts),
         marginal=turnover_score(result, leader, day, angler.units, angler.cast).marginal,
         holds=_holds(hold, need_of(day).most_n, known.off),
         speed_margin=speed_margin,
@@ -142,6 +127,22 @@ def sensitivity_of(
     )
 
 
+def chance_of_opening(design: Design, stroke: Stroke, angler: Angler, gust: Gust = STEADY) -> float:
+    """How often the leader opens as is wanted, as ``sensitivity_of`` has it, in a fifth of the
+    time; the same errors."""
+    thrown = _Thrown.of(design, stroke, gust)
+    speed_margin = thrown.base.margin(stroke)
+    hold = hold_of(design.leader, own=angler.tyer.knots)
+    _, doubts = _changed_one_by_one(thrown, hold, angler)
+    low = wanted_margin_band(design.leader, design.situation, angler.cast)[0]
+    return _opens(speed_margin, low, doubts)
+
+
+def _opens(speed_margin: float, low: float, doubts: tuple[UncertaintySource, ...]) -> float:
+    spread = hypot(*(doubt.spread for doubt in doubts))
+    return float(scipy.special.ndtr(log(speed_margin / low) / spread))
+
+
 @dataclass
 class _Thrown:
     """A leader under a stroke; changed ones are cast from what was good for it."""
@@ -149,6 +150,17 @@ class _Thrown:
     design: Design
     stroke: Stroke
     air: Air
+
+    @classmethod
+    def of(cls, design: Design, stroke: Stroke, gust: Gust) -> "_Thrown":
+        """CannotCompute where the fly pulls the leader out."""
+        if mass_ratio(design.leader, design.situation.fly) is not None:
+            raise CannotCompute(
+                "The fly pulls the mono out without a loop, so there is no cast to analyse.",
+                where="leader",
+                hint="What matters is the fly's weight.",
+            )
+        return cls(design, stroke, air_of(design.situation.wind, gust))
 
     @cached_field
     def base(self) -> MinimumLaunchSpeed:
@@ -220,6 +232,19 @@ class _Thrown:
     def _rig(self, leader: Leader, fly: Fly) -> Rig:
         line = line_profile(self.design.situation.line)
         return rig_of(leader, line, fly, self.stroke.line_out_m)
+
+
+def _changed_one_by_one(
+    thrown: _Thrown, hold: Hold, angler: Angler
+) -> tuple[tuple[SectionSensitivity, ...], tuple[UncertaintySource, ...]]:
+    """What the pieces do, and every doubt."""
+    dragged, windier = submit(thrown.dragged), submit(thrown.windier)
+    stiffer = submit(thrown.stiffer)
+    pieces = tuple(_pieces(thrown, hold, angler))
+    fly = UncertaintySource("fly", dragged.result())
+    wind = UncertaintySource("wind", windier.result())
+    line = UncertaintySource("line", stiffer.result())
+    return pieces, (*_doubts(thrown.design.leader, pieces, angler), fly, line, wind)
 
 
 def _pieces(thrown: _Thrown, hold: Hold, angler: Angler) -> list[SectionSensitivity]:

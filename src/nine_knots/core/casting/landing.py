@@ -59,8 +59,8 @@ def landing_of(
     A stop and drop is thrown so much higher than the stroke without it.
     """
     flat = stroke.model_copy(update={"drop": False})
-    margin = minimum.margin(stroke)
-    aim = _lowest_aim(rig_of(leader, line, fly, stroke.line_out_m), flat, air, margin)
+    expected = expected_aim(minimum.margin(stroke))
+    aim = _lowest_aim(rig_of(leader, line, fly, stroke.line_out_m), flat, air, expected)
     higher = DROP_HIGHER_DEG if stroke.drop else 0.0
     fine = rig_of(leader, line, fly, stroke.line_out_m, mesh)
     shown = partial(cast_at, fine, stroke, air, aim + THROWS // 2 + higher)
@@ -82,9 +82,26 @@ def landing_of(
     )
 
 
-def _lowest_aim(rig: Rig, stroke: Stroke, air: Air, margin: float) -> int:
-    """The lowest aim in whole degrees that opens it nearly as far as the best that is thrown."""
-    expected = round(float(np.interp(margin, MARGINS, LOWEST_AIMS)))
+def expected_aim(margin: float) -> int:
+    """About the lowest aim in whole degrees that opens a usual leader by a stroke of this margin,
+    in still air."""
+    return round(float(np.interp(margin, MARGINS, LOWEST_AIMS)))
+
+
+def rough_slack_m(
+    leader: Leader, line: LineProfile, fly: Fly, stroke: Stroke, air: Air, aim_deg: int
+) -> float:
+    """About the slack in metres in which a leader lands, of a single throw: the middle one of
+    those that ``landing_of`` makes where the lowest aim is ``aim_deg``."""
+    rig = rig_of(leader, line, fly, stroke.line_out_m, FINE)
+    higher = DROP_HIGHER_DEG if stroke.drop else 0.0
+    thrown = cast_at(rig, stroke, air, aim_deg + THROWS // 2 + higher, flight.FLY_TOUCHES)
+    return max(0.0, (1.0 - thrown.straight) * rig.leader_m)
+
+
+def _lowest_aim(rig: Rig, stroke: Stroke, air: Air, expected: int) -> int:
+    """The lowest aim in whole degrees that opens it nearly as far as the best that is thrown,
+    sought from the one that is ``expected``."""
     thrown: dict[int, float] = {}
 
     def opening(*aims: int) -> float:

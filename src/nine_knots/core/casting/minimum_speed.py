@@ -8,12 +8,14 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from math import ceil, floor, log
 
+from pydantic import Field
+
+from nine_knots.core.base.values import Frozen
 from nine_knots.core.casting.opening import (
     FAR_AIMS,
     OPENS,
     SPEED_STEP,
     Openings,
-    is_calm,
     speed_at,
     within,
 )
@@ -25,17 +27,33 @@ FASTEST = ceil(log(FASTEST_M_S / SLOWEST_M_S) / log(SPEED_STEP))  # number of th
 MIDDLE_AIM = 4  # degrees: of single throws, the other aim where a high one is best so far
 BETTER = 0.1  # of a leader's length, by which another aim must open it more to be taken
 USUAL_M_S, USUAL_AIM = 9.0, 12  # that just open a usual leader in still air
+LEAST_SLOPE = 0.1  # of opening by number of speed: less is hidden by how unlike throws are in wind
+LIKE = 0.1  # of ln v, from another leader's minimum, within which a leader counts as like it
+
+
+class ComparisonThrows(Frozen):
+    """A leader whose minimum launch speed is known, by whose throws a like leader's is found.
+
+    The minimum, the speed around which few throws were made, their mean opening, and by how much
+    the leader opens further from one speed of the row to the next; both of its length.
+    """
+
+    minimum_m_s: float = Field(ge=SLOWEST_M_S, le=FASTEST_M_S)
+    thrown_m_s: float = Field(ge=SLOWEST_M_S, le=FASTEST_M_S)
+    opening: float = Field(ge=-1.0, le=1.5)
+    slope: float = Field(ge=LEAST_SLOPE, le=3.0)
 
 
 @dataclass(frozen=True, slots=True)
 class MinimumLaunchSpeed:
     """The minimum launch speed in m/s that opens a leader, at the aim in degrees that serves best.
 
-    ``speed_m_s`` is None where no stroke opens it.
+    ``speed_m_s`` is None where no stroke opens it; ``compared`` serves ``rough_launch_speed``.
     """
 
     speed_m_s: float | None
     aim_deg: int
+    compared: ComparisonThrows | None = None
 
     def margin(self, stroke: Stroke) -> float:
         """The stroke's speed over it; where none opens it, as if the fastest just failed."""
@@ -63,11 +81,21 @@ def minimum_launch_speed(
 def rough_launch_speed(
     rig: Rig, stroke: Stroke, air: Air, near: MinimumLaunchSpeed
 ) -> MinimumLaunchSpeed:
-    """The minimum at the aim that served best for a like leader, within some 3 % in a fraction of
-    the time: for what is shown while a joint is dragged (docs/model.md)."""
-    if is_calm(air):
-        return minimum_at_the_aim(rig, stroke, air, near)
+    """About the minimum, by comparison with a like leader thrown at the aim that served it best.
+
+    Most of the scatter from throw to throw is common to both, so that few throws tell (within some
+    3 % in wind, docs/model.md): for what is shown while a joint is dragged, and for searches.
+    """
     openings, aim = Openings(rig, stroke, air), within(near.aim_deg)
+    like = near.compared
+    if like is not None:
+        number = ceil(_number(like.thrown_m_s) - 1e-6)
+        steps = (like.opening - openings.compared(number, aim)) / like.slope
+        if abs(steps * log(SPEED_STEP)) <= LIKE:
+            speed = min(FASTEST_M_S, like.minimum_m_s * SPEED_STEP**steps)
+            return MinimumLaunchSpeed(speed, near.aim_deg, like)
+    if openings.calm:
+        return minimum_at_the_aim(rig, stroke, air, near)
     search = _Search(openings, lambda number: (openings.at_one_speed(number, aim), aim), near)
     begin = max(1, min(FASTEST, round(_number(near.speed_m_s or FASTEST_M_S))))
     openings.prepare_aims((begin - 1, begin), aim)
@@ -93,6 +121,14 @@ def opens_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air) -> bool:
     if openings.best(floor(number) + 1)[0] < OPENS:
         return False
     return _opening(openings, number) >= OPENS
+
+
+def opens_roughly_at(
+    speed_m_s: float, rig: Rig, stroke: Stroke, air: Air, near: MinimumLaunchSpeed
+) -> bool:
+    """Whether few throws open it at one launch speed, at the aim that serves a like leader best."""
+    openings, number = Openings(rig, stroke, air), round(_number(speed_m_s))
+    return openings.compared(number, within(near.aim_deg)) >= OPENS
 
 
 def opening_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air) -> float:
@@ -144,8 +180,14 @@ class _Search:
             return MinimumLaunchSpeed(speed_at(high), aim)
         less = self._opening(high - 1)[0]
         slower, faster = speed_at(high - 1), speed_at(high)
-        share = (OPENS - less) / (opening - less)
-        return MinimumLaunchSpeed(slower * (faster / slower) ** share, aim)
+        minimum = slower * (faster / slower) ** ((OPENS - less) / (opening - less))
+        compared = ComparisonThrows(
+            minimum_m_s=minimum,
+            thrown_m_s=faster,
+            opening=self._openings.compared(high, aim),
+            slope=max(LEAST_SLOPE, self._openings.slope(high, aim)),
+        )
+        return MinimumLaunchSpeed(minimum, aim, compared)
 
     def _roughly(self) -> int:
         """The number of the slowest speed that was tried at which a single throw opens it."""

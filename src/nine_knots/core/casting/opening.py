@@ -27,6 +27,10 @@ LOWEST_AIM, HIGHEST_AIM = -12, 14  # degrees of the aims that are thrown
 CALM_STEP = 6  # degrees from one aim to the next in calm, where they open a leader alike
 CALM_M_S = 1.5  # of wind in the face, below which one aim stands for its neighbours
 FAR_AIMS = (12, 6, 0, -6)
+# numbers of speeds and degrees of aim, from the middle ones, of the throws that two like leaders
+# are compared by: those whose differences are least scattered for their cost [by trial]
+COMPARED_IN_CALM = ((0, 0),)
+COMPARED = ((-1, AIM_STEP), (1, -AIM_STEP))
 
 
 def is_calm(air: Air) -> bool:
@@ -92,6 +96,22 @@ class Openings:
         """The opening at a speed and an aim: the mean of throws around them."""
         around = product((number - 1, number, number + 1), self._around(aim_deg))
         return float(np.mean(self.throws(*around)))
+
+    def compared(self, number: int, aim_deg: int) -> float:
+        """The mean opening of the few throws around a speed and an aim by which a leader is
+        compared with one like it."""
+        offsets = COMPARED_IN_CALM if self.calm else COMPARED
+        return float(np.mean(self.throws(*((number + n, aim_deg + a) for n, a in offsets))))
+
+    def slope(self, number: int, aim_deg: int) -> float:
+        """By how much it opens further from one speed to the next, at one aim: over three speeds
+        where these were thrown, else over two."""
+        faster, slower = (
+            [(number + step, aim) for aim in self._around(aim_deg)] for step in (1, -1)
+        )
+        steps = 2 if all(at in self._thrown for at in faster) else 1
+        faster = faster if steps == 2 else [(number, aim) for _, aim in faster]
+        return float(np.mean(self.throws(*faster)) - np.mean(self.throws(*slower))) / steps
 
     def _around(self, aim_deg: int) -> tuple[int, ...]:
         return tuple(aim_deg + off for off in self._aims)

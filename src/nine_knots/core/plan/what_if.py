@@ -61,7 +61,7 @@ class WhatIfQuestion:
         self._ask = USUAL_QUESTION
         if judgement.by_slack:
             caster = Caster(angler, gust)
-            slack_m = caster.slack_m(design, stroke, caster.minimum(design, stroke))
+            slack_m = caster.slack(design, stroke, caster.minimum(design, stroke)).slack_m
             self._ask = USUAL_QUESTION.model_copy(update={"slack_m": slack_m})
 
     def grid(self) -> Iterator[tuple[WhatIfRig, ...]]:
@@ -105,7 +105,7 @@ class WhatIfQuestion:
     def _opens(self, wind: Wind) -> bool:
         day = self.design.situation.model_copy(update={"wind": wind})
         try:
-            _, turnover = Assessor(day, self.angler, self.gust).turnover(
+            turnover = Assessor(day, self.angler, self.gust).turnover(
                 self.design.leader, self.stroke
             )
         except CannotCompute:

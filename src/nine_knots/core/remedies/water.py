@@ -72,7 +72,7 @@ class _Fisher:
         judgement, ask = technique_of(trial.design), trial.ask
         if judgement.by_slack:
             minimum = self._caster.minimum(trial.design, trial.stroke)
-            slack_m = self._caster.slack_m(trial.design, trial.stroke, minimum)
+            slack_m = self._caster.slack(trial.design, trial.stroke, minimum).slack_m
             ask = ask.model_copy(update={"slack_m": slack_m})
         return judgement.measures(trial.design, ask, self._angler.units)
 

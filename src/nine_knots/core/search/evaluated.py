@@ -6,11 +6,15 @@ from math import log
 import numpy as np
 from numpy.typing import NDArray
 
-from nine_knots.core.assess.assessor import Assessor
+from nine_knots.core.assess.assessor import Assessor, FishedScores
 from nine_knots.core.assess.sensitivity import STROKE_OFF, WIND_OFF_M_S
 from nine_knots.core.assess.turnover import wanted_margin_band
 from nine_knots.core.base.score import BAND_HIGH, Score
-from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed, opens_at
+from nine_knots.core.casting.minimum_speed import (
+    MinimumLaunchSpeed,
+    opens_at,
+    opens_roughly_at,
+)
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import air_of
 from nine_knots.core.search.demands import WISHES, Wish
@@ -45,7 +49,7 @@ class Evaluated:
 
     table: UncastLeader
     origin: str
-    minimum: MinimumLaunchSpeed | None
+    fished: FishedScores
     speed_margin: float | None
     margin: float
     measures: tuple[Score, ...]
@@ -73,13 +77,16 @@ def evaluate_candidate(
     origin: str,
     reader: Assessor,
     stroke: Stroke,
-    near: MinimumLaunchSpeed | None,
+    near: FishedScores | None,
     rough: bool = False,
 ) -> Evaluated:
     """Cast it and fish it; CannotCompute where a model cannot follow it. With ``rough`` it is cast
-    at the aim that serves the leader ``near`` best: enough to see what it promises."""
+    by comparison with the leader ``near``: enough to see what it promises."""
     rough = rough and near is not None
-    read = reader.fished(table.leader, stroke, near, rough)
+    if rough and near is not None:
+        read = reader.roughly_fished(table.leader, stroke, near)
+    else:
+        read = reader.fished(table.leader, stroke, near.minimum if near else None)
     turnover, *in_the_water = read.measures
     low, high = wanted_margin_band(table.leader, reader.day, reader.angler.cast)
     speed_margin, margin, short = None, EASY * log(high / low), _off_the_band(turnover) / SEEN_EASE
@@ -87,8 +94,9 @@ def evaluate_candidate(
         speed_margin = read.minimum.margin(stroke)
         margin = log(speed_margin / low)
         short = max(0.0, log(low / speed_margin), log(speed_margin / high)) / SEEN_EASE
-        if not short and margin < FAR_FROM_IT and not _opens_worse(table, reader, stroke, low):
-            short = ON_THE_EDGE
+        if not short and margin < FAR_FROM_IT:
+            like = read.minimum if rough else None
+            short = 0.0 if _opens_worse(table, reader, stroke, low, like) else ON_THE_EDGE
     fishing = sum(1.0 - abs(score.position - 0.5) / (BAND_HIGH - 0.5) for score in in_the_water)
     axes = axes_of(table, margin, fishing, log(high / low))
     fishes = max((_off_the_band(score) for score in in_the_water), default=0.0) / SEEN_FISHING
@@ -96,7 +104,7 @@ def evaluate_candidate(
     return Evaluated(
         table,
         origin,
-        read.minimum,
+        read,
         speed_margin,
         margin,
         (*read.measures, *table.measures),
@@ -120,9 +128,18 @@ def _off_the_band(measure: Score) -> float:
     return max(0.05, abs(measure.position - 0.5) / (BAND_HIGH - 0.5) - 1.0)
 
 
-def _opens_worse(table: UncastLeader, reader: Assessor, stroke: Stroke, low: float) -> bool:
-    """Whether it opens as is wanted in a somewhat worse cast and wind."""
+def _opens_worse(
+    table: UncastLeader,
+    reader: Assessor,
+    stroke: Stroke,
+    low: float,
+    like: MinimumLaunchSpeed | None,
+) -> bool:
+    """Whether it opens as is wanted in a somewhat worse cast and wind; roughly, at the aim of one
+    ``like`` it, where that is given."""
     air = air_of(reader.day.wind, reader.gust)
     worse = air._replace(wind_m_s=air.wind_m_s - WIND_OFF_M_S)
-    speed = SLOWER * stroke.speed_m_s / low
-    return opens_at(speed, reader.rig(table.leader, stroke), stroke, worse)
+    speed, rig = SLOWER * stroke.speed_m_s / low, reader.rig(table.leader, stroke)
+    if like is not None:
+        return opens_roughly_at(speed, rig, stroke, worse, like)
+    return opens_at(speed, rig, stroke, worse)

@@ -13,9 +13,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.assessor import Assessor
+from nine_knots.core.assess.assessor import Assessor, FishedScores
 from nine_knots.core.base.errors import CannotCompute, Refused, TimedOut
-from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import STEADY, Gust
 from nine_knots.core.domain.leader import Leader
@@ -48,11 +47,15 @@ NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
 
 @dataclass(frozen=True)
 class SearchProgress:
-    """What a search has come to: all that was cast, with its features, of how many that will be."""
+    """What a search has come to: all that was cast, with its features, of how many that will be.
+
+    ``settled`` where those that would be chosen were cast exactly as the bench casts them.
+    """
 
     tried: tuple[Evaluated, ...]
     features: tuple[Array, ...]
     most: int
+    settled: bool
 
 
 @dataclass(frozen=True)
@@ -116,6 +119,7 @@ class _Rounds:
         self._tried: list[Evaluated] = []
         self._features: list[Array] = []
         self._refused: Refused | None = None
+        self._settle_at = 0
         self._cast_before = _cast_before(asked)
 
     def rounds(self) -> Iterator[SearchProgress]:
@@ -131,7 +135,7 @@ class _Rounds:
             share = round((LATER if begun else OF_SCHOOLS) * size)
             for first in range(0, share, ROUND):
                 self._cast(self._of_schools(islice(others, min(ROUND, share - first))))
-                yield self._settled()
+                yield self._after_a_round()
             if begun:  # enough is known to choose
                 self._pool += self._of_schools(islice(others, share))
             yield from self._stage(begun + size, size)
@@ -155,7 +159,7 @@ class _Rounds:
             if not count:
                 break
             self._cast(self._taken(count))
-            yield self._settled()
+            yield self._after_a_round()
         self._cast(self._sieve.sifted(("", other_leader) for other_leader in self._simpler()))
         yield self._settled()
 
@@ -169,13 +173,18 @@ class _Rounds:
         self._pool = [item for i, item in enumerate(self._pool) if i not in set(chosen)]
         return taken
 
+    def _after_a_round(self) -> SearchProgress:
+        """All that was cast; settled each time that twice as many were."""
+        return self.so_far() if len(self._tried) < self._settle_at else self._settled()
+
     def _settled(self) -> SearchProgress:
         """All that was cast, those that would be chosen as exactly as the bench casts them."""
+        self._settle_at = 2 * len(self._tried)
         while True:
             chosen = [item.one for item in pick_dozen(self._tried, self._asked.demands)]
             rough = [item for item in chosen or self._nearest() if item.rough]
             if not rough:
-                return self.so_far()
+                return self.so_far(settled=True)
             for item in rough:
                 self._cast_exactly(item)
 
@@ -183,7 +192,7 @@ class _Rounds:
         place = next(number for number, tried in enumerate(self._tried) if tried is item)
         reader, stroke = self._reader, self._asked.stroke
         try:
-            exact = evaluate_candidate(item.table, item.origin, reader, stroke, item.minimum)
+            exact = evaluate_candidate(item.table, item.origin, reader, stroke, item.fished)
         except CannotCompute:
             del self._tried[place], self._features[place]
             return
@@ -195,9 +204,10 @@ class _Rounds:
         found = nearest_of(self._tried)
         return [found.one] if found else []
 
-    def so_far(self) -> SearchProgress:
+    def so_far(self, *, settled: bool = False) -> SearchProgress:
         """All that was cast."""
-        return SearchProgress(tuple(self._tried), tuple(self._features), self._asked.most)
+        most = self._asked.most
+        return SearchProgress(tuple(self._tried), tuple(self._features), most, settled)
 
     def _of_schools(self, wanted: Iterable[Variant]) -> list[Candidate]:
         schools = build_all(wanted, self._day, self._asked.angler)
@@ -244,8 +254,8 @@ class _Rounds:
             self._tried.append(found)
             self._features.append(candidate.features)
 
-    def _near(self, features: Array) -> MinimumLaunchSpeed | None:
-        """About what opens a leader, from where to seek it: what opened the most like it."""
+    def _near(self, features: Array) -> FishedScores | None:
+        """What a leader is compared with: how the most like it was cast and fished."""
         if not self._tried:
             return None
-        return self._tried[nearest(features, np.array(self._features))].minimum
+        return self._tried[nearest(features, np.array(self._features))].fished

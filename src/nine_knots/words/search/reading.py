@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
-from nine_knots.core.assess.sensitivity import sensitivity_of
+from nine_knots.core.assess.sensitivity import chance_of_opening
 from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.errors import CannotCompute, TimedOut
 from nine_knots.core.base.prose import count_words
@@ -48,17 +48,21 @@ def found_so_far(asked: Search) -> Iterator[FindReading]:
     runs out before any was cast.
     """
     so_far: SearchProgress | None = None
+    found: FindReading | None = None
     dozen: tuple[Pick, ...] = ()
     try:
         for so_far in asked.rounds():
             report_progress(int(1000 * SEARCHED * min(1.0, len(so_far.tried) / so_far.most)), 1000)
-            dozen = pick_dozen(so_far.tried, asked.demands)
-            yield _reading(so_far, dozen, asked, ended=False)
+            if so_far.settled or found is None:  # what is shown is what the bench will show
+                dozen = pick_dozen(so_far.tried, asked.demands)
+                found = _reading(so_far, dozen, asked, ended=False)
+            found = replace(found, so_far=_words(so_far))
+            yield found
     except TimedOut:
-        if so_far is None or not so_far.tried:
+        if so_far is None or found is None or not so_far.tried:
             raise
         cut = f"Time ran out after {len(so_far.tried)} of {so_far.most} leaders."
-        yield replace(_reading(so_far, dozen, asked), cut_short=cut)
+        yield replace(found, cut_short=cut)
         return
     assert so_far is not None
     found = _reading(so_far, dozen, asked)
@@ -92,7 +96,7 @@ def _chance(chosen: Pick, asked: Search) -> str:
     day, leader = asked.held_day, chosen.one.table.leader
     design = Design(title="Found", situation=day, leader=leader)
     try:
-        opens = sensitivity_of(design, asked.stroke, asked.angler, asked.gust).opens
+        opens = chance_of_opening(design, asked.stroke, asked.angler, asked.gust)
     except CannotCompute:
         return ""
     return chance_words(opens)
