@@ -1,6 +1,7 @@
 """The bench instruments over HTTP and on their wires: read, kept with their spread, in trouble."""
 
 import json
+import re
 import time
 
 import pytest
@@ -150,6 +151,12 @@ def test_a_fly_is_weighed_and_timed_and_a_tip_drooped(client):
     droop = {"of_id": line["tackle_id"], "of": "line", "length": "6 in"}
     told = client.post("/api/v1/measure/droop", json=droop | {"drops": ["1 in"], "keep": True})
     assert "for a tip of this thickness" in told.json()["words"][0]
+    belly = droop | {"of": "belly", "length": "8 in", "drops": ["1 in"], "keep": True}
+    told = client.post("/api/v1/measure/droop", json=belly)
+    assert "for a belly of this thickness" in told.json()["words"][0]
+    rows = {r["tackle_id"]: r for r in client.get("/api/v1/owned/kit").json()}
+    measured = rows[line["tackle_id"]]
+    assert re.search("Measured: its tip is .*, its belly is .* stiff", measured["known"])
     row = next(r for r in client.get("/api/v1/owned/kit").json() if r["tackle_id"] == fly_id)
     assert row["known"].startswith("Measured: weighs")
     named = row["text"].replace(row["title"], "Renamed nymph")

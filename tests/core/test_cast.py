@@ -433,5 +433,27 @@ def test_a_light_fly_near_the_edge_hangs_on_the_lines_stiffness_until_its_droop_
         of = made.evolve(situation=made.situation.evolve(line=line))
         return cast_of(of, Stroke(), INCHES, own=OwnCast(speed_factor=1.02)).turnover.why
 
-    assert BY_BEND in why(FIVE)
-    assert BY_BEND not in why(FIVE.evolve(tip_bend_nm2=LINE.tip_bend_nm2))
+    tip, belly = LINE.tip_bend_nm2, LINE.belly_bend_nm2
+    assert BY_BEND.format("belly") in why(FIVE), "the loop rolls in the belly for most of the cast"
+    assert BY_BEND.format("belly") in why(FIVE.evolve(tip_bend_nm2=tip))
+    known = FIVE.evolve(tip_bend_nm2=tip, belly_bend_nm2=belly)
+    assert "droop" not in why(known)
+    assert line_profile(known).bend_at_nm2(3.0) == pytest.approx(LINE.bend_at_nm2(3.0))
+
+
+def test_tip_and_belly_are_as_stiff_as_measured_and_one_tells_of_the_other():
+    def bends(**measured: float) -> tuple[float, float]:
+        profile = line_profile(FIVE.evolve(**measured))
+        return profile.bend_at_nm2(0.0), profile.bend_at_nm2(6.0)
+
+    usual = bends()
+    thicker = (LINE.belly_diameter_m / LINE.tip_diameter_m) ** 4
+    assert bends(tip_bend_nm2=2e-6) == pytest.approx((2e-6, 2e-6 * thicker))
+    assert bends(belly_bend_nm2=2e-5) == pytest.approx((2e-5 / thicker, 2e-5))
+    assert bends(tip_bend_nm2=2e-6, belly_bend_nm2=2e-5) == pytest.approx((2e-6, 2e-5))
+    assert usual[1] == pytest.approx(usual[0] * thicker)
+    # a butt is matched to a floating line's tip, and to a sinking one's where that was measured
+    sinking = FIVE.evolve(sinking="sink-3")
+    plain = line_profile(sinking).match_bend_nm2
+    assert line_profile(sinking.evolve(belly_bend_nm2=2e-5)).match_bend_nm2 == plain
+    assert line_profile(sinking.evolve(tip_bend_nm2=2e-6)).match_bend_nm2 == 2e-6

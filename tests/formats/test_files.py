@@ -91,7 +91,7 @@ def changed(**at) -> str:
         ('{\n  "format": "nine-knots-leader",\n  oops\n}', "line 3", "not valid JSON"),
         ("[]", "format", "not a nine-knots-leader"),
         ('"x"', "format", "not a nine-knots-leader"),
-        (changed(version=4), "version", "up to 3"),
+        (changed(version=5), "version", "up to 4"),
         (changed(design__title=""), "design.title", "at least 1"),
         (changed(design__leader__pieces__0__length_m=-3), "length_m", "greater than 0"),
         (changed(design__leader__pieces__0__length_m=1e308), "length_m", "less than"),

@@ -5917,7 +5917,8 @@ export interface components {
         };
         /**
          * DroopForm
-         * @description A spool's strand or a line's tip, clamped level: free length, and drops of its end.
+         * @description A spool's strand, a line's tip or its belly, clamped level: free length, and drops of its
+         *     end.
          */
         DroopForm: {
             /** Of Id */
@@ -5935,9 +5936,10 @@ export interface components {
             units: "imperial" | "metric";
             /**
              * Of
+             * @description `line` is a line's tip
              * @enum {string}
              */
-            of: "spool" | "line";
+            of: "spool" | "line" | "belly";
             /**
              * Length
              * @example 5 in
@@ -6707,6 +6709,13 @@ export interface components {
             tip_bend_nm2?: number | null;
             /** @description of that test, by its readings */
             tip_by?: components["schemas"]["MeasuredSpread"] | null;
+            /**
+             * Belly Bend Nm2
+             * @description the angler's own, from a droop test of its belly
+             */
+            belly_bend_nm2?: number | null;
+            /** @description of that test, by its readings */
+            belly_by?: components["schemas"]["MeasuredSpread"] | null;
             /**
              * Head Kg
              * @description of the head, where it is known

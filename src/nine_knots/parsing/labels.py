@@ -15,8 +15,9 @@ def owned_text(thing: Thing, units: Units) -> str | None:
     elif isinstance(thing, Rod):
         said = _rod(thing, units) if thing.tip_n_m is None else None
     elif isinstance(thing, FlyLine):
-        measured = (thing.tip_bend_nm2, thing.level_m, thing.backing, thing.head_kg)
-        said = _line(thing, units) if measured == (None,) * 4 else None
+        measured = (thing.tip_bend_nm2, thing.belly_bend_nm2)
+        more = (*measured, thing.level_m, thing.backing, thing.head_kg)
+        said = _line(thing, units) if all(each is None for each in more) else None
     else:
         said = _fly(thing, units) if thing.drag_area_m2 is thing.sink_m_s is None else None
     return said and f"“{thing.title.replace('”', chr(39)).replace(chr(34), chr(39))}” {said}"

@@ -7,7 +7,7 @@ from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
 Tackle = TypeVar("Tackle", bound=Rod | FlyLine | Fly)
 MEASURED: dict[type, tuple[str, ...]] = {
     Rod: ("tip_n_m",),
-    FlyLine: ("tip_bend_nm2", "tip_by", "backing"),
+    FlyLine: ("tip_bend_nm2", "tip_by", "belly_bend_nm2", "belly_by", "backing"),
     Fly: ("drag_area_m2", "sink_m_s", "sink_by"),
 }
 """Fields that no line says, by kind."""

@@ -129,7 +129,7 @@ class AccountExport(Frozen):
     """The file: what it is, its version, and all that is an angler's; SI units, times in UTC."""
 
     format: Literal["nine-knots-everything"] = "nine-knots-everything"
-    version: Literal[6] = 6
+    version: Literal[7] = 7
     versions: dict[str, int] = Field(
         default_factory=dict, description="of each kind of value in it; 1 where it is not named"
     )
@@ -187,10 +187,15 @@ def _with_cast_model(body: Any) -> Any:
     return {**body, "version": 6}
 
 
+def _with_belly(body: Any) -> Any:
+    """Version 7 has the stiffness of a line's belly."""
+    return {**body, "version": 7}
+
+
 EVERYTHING = StoredType(
     "file of all that an angler has",
     TypeAdapter(AccountExport),
-    (_by_reserve, _with_more, _with_ledger, _with_days, _with_cast_model),
+    (_by_reserve, _with_more, _with_ledger, _with_days, _with_cast_model, _with_belly),
 )
 
 

@@ -19,11 +19,11 @@ from nine_knots.core.domain.wallet import WalletRig
 from nine_knots.core.measuring.measurement import Measurement
 from nine_knots.stored_types.stored_type import StoredType, added_fields_only
 
-DESIGN = StoredType("leader", TypeAdapter(Design), (added_fields_only, added_fields_only))
+DESIGN = StoredType("leader", TypeAdapter(Design), (added_fields_only,) * 3)
 
 STOCK: StoredType[Stock] = StoredType("spool", TypeAdapter(Stock), (added_fields_only,) * 3)
 ROD = StoredType("rod", TypeAdapter(Rod))
-LINE = StoredType("line", TypeAdapter(FlyLine), (added_fields_only, added_fields_only))
+LINE = StoredType("line", TypeAdapter(FlyLine), (added_fields_only,) * 3)
 FLY = StoredType("fly", TypeAdapter(Fly), (added_fields_only, added_fields_only))
 
 # Figures as they were when version 2 was made: an upgrade never uses today's.
@@ -73,19 +73,19 @@ def _own_by_margin(body: Any) -> Any:
     }
 
 
-SEEN = StoredType("landing", TypeAdapter(ObservedLanding), (added_fields_only, added_fields_only))
+SEEN = StoredType("landing", TypeAdapter(ObservedLanding), (added_fields_only,) * 3)
 ESTIMATE: StoredType[Estimate] = StoredType(
     "own cast", TypeAdapter(Estimate), (_own_by_reserve, _own_by_margin)
 )
 PULL_TEST = StoredType("pull test", TypeAdapter(PullTest), (added_fields_only,))
 
-PLAN = StoredType("plan", TypeAdapter(DayPlan))
-WALLET_RIG = StoredType("wallet rig", TypeAdapter(WalletRig))
+PLAN = StoredType("plan", TypeAdapter(DayPlan), (added_fields_only,))
+WALLET_RIG = StoredType("wallet rig", TypeAdapter(WalletRig), (added_fields_only,))
 EVENT = StoredType("event", TypeAdapter(Event))
 
 PLACE = StoredType("place", TypeAdapter(Place))
 
-MEASUREMENT = StoredType("measurement", TypeAdapter(Measurement))
+MEASUREMENT = StoredType("measurement", TypeAdapter(Measurement), (added_fields_only,))
 
 LOWER_RIG = StoredType("lower rig", TypeAdapter(LowerRig), (added_fields_only,))
 

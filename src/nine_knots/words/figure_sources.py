@@ -48,6 +48,10 @@ def tackle_source_words(tackle: Rod | FlyLine | Fly, units: Units) -> str:
         said.append(
             f"its tip is {1e6 * tackle.tip_bend_nm2:.1f} N·mm² stiff{_within(tackle.tip_by)}"
         )
+    if isinstance(tackle, FlyLine) and tackle.belly_bend_nm2 is not None:
+        said.append(
+            f"its belly is {1e6 * tackle.belly_bend_nm2:.1f} N·mm² stiff{_within(tackle.belly_by)}"
+        )
     return f"Measured: {', '.join(said)}." if said else ""
 
 

@@ -9,7 +9,7 @@ from nine_knots.core.base.units.x_scale import x_of_diameter, x_to_a_tenth
 from nine_knots.core.domain.in_water import fly_body
 from nine_knots.core.domain.materials import Material
 from nine_knots.core.domain.strand import Strand
-from nine_knots.core.domain.tackle import Fly, FlyLine, line_profile
+from nine_knots.core.domain.tackle import Fly, FlyLine, LineProfile, line_profile
 from nine_knots.core.measuring.droop import MeasuredBend
 from nine_knots.core.measuring.jar import MeasuredSinkRate
 from nine_knots.core.measuring.micrometer import MeasuredDiameter
@@ -23,6 +23,7 @@ AS_SOLD = 0.02  # of a thickness: nearer, it is as its label says
 AS_USUAL = 0.1  # of a stiffness or a speed
 SET = 0.005  # of a length that stays stretched: more, and coils will stay too [M]
 TWICE = 2.0  # standard uncertainties: nineteen times in twenty
+BENDS = ("tip_bend_nm2", "tip_by", "belly_bend_nm2", "belly_by")
 TAP_C = 15.0  # of water in a jar
 
 
@@ -101,14 +102,25 @@ def _stiffness(modulus: float, off: float, readings: int, stuff: Material) -> Me
 
 def tip_reading(found: MeasuredBend, line: FlyLine) -> MeasurementReading:
     """How stiff a line's tip is, beside what one of its thickness usually is."""
-    bare = line_profile(line.model_copy(update={"tip_bend_nm2": None, "tip_by": None}))
+    usual = _unmeasured(line).tip_bend_nm2
+    return _line_bend(found, usual, "tip", "Butts are matched to it from now on.")
+
+
+def belly_reading(found: MeasuredBend, line: FlyLine) -> MeasurementReading:
+    """How stiff a line's belly is, beside what one of its thickness usually is."""
+    usual = _unmeasured(line).belly_bend_nm2
+    return _line_bend(found, usual, "belly", "Casts are worked out with it from now on.")
+
+
+def _unmeasured(line: FlyLine) -> LineProfile:
+    return line_profile(line.model_copy(update=dict.fromkeys(BENDS)))
+
+
+def _line_bend(found: MeasuredBend, usual: float, part: str, then: str) -> MeasurementReading:
     figure = f"{1e6 * found.bend_nm2:.1f} N·mm² ± {_percent(found.off)}"
-    beside = _beside(found.bend_nm2, bare.tip_bend_nm2)
-    said = (
-        f"By {count_words(found.readings, 'reading')}: {beside} for a tip of this thickness."
-        " Butts are matched to it from now on."
-    )
-    return MeasurementReading(figure, (said,))
+    beside = _beside(found.bend_nm2, usual)
+    said = f"By {count_words(found.readings, 'reading')}: {beside} for a {part} of this thickness."
+    return MeasurementReading(figure, (f"{said} {then}",))
 
 
 def sink_rate_reading(found: MeasuredSinkRate, fly: Fly, units: Units) -> MeasurementReading:

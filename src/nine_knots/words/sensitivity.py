@@ -25,10 +25,11 @@ SOURCES: dict[Source, tuple[str, str]] = {
     "spools": ("spools off by {off}", "measure {piece}"),
     "stroke": ("variation from cast to cast", "only practice helps"),
     "own speed": ("how fast you throw", "record how a few of your casts landed"),
-    "line": ("how stiff your line is", "measure the droop of its tip, under Spools"),
+    "line": ("how stiff your line is", "measure the droop of its {part}, under Spools"),
     "fly": ("this fly's air resistance", "a drop test indoors would settle it"),
     "wind": ("gusts", "check again when the wind blows"),
 }
+MEASURED_LINE = "its tip and its belly are measured: only more readings would narrow it"
 
 
 @dataclass(frozen=True, slots=True)
@@ -119,6 +120,8 @@ def _doubts(doubts: tuple[UncertaintySource, ...], units: Units) -> tuple[DoubtR
     found = []
     for doubt in doubts:
         title, hint = SOURCES[doubt.source]
+        if doubt.source == "line" and doubt.part is None:
+            hint = MEASURED_LINE
         piece = f"piece {doubt.piece + 1}" if doubt.piece is not None else ""
         piece = f"your {doubt.spool}" if doubt.spool else piece
         share = doubt.spread**2 / whole
@@ -127,7 +130,7 @@ def _doubts(doubts: tuple[UncertaintySource, ...], units: Units) -> tuple[DoubtR
                 title=capitalised(title.format(tied=_tied_off(units), off=_spool_off(units))),
                 share=share,
                 text=f"{share:.0%}" if share >= 0.01 else "< 1%",
-                settle=f"{capitalised(hint)}.".format(piece=piece),
+                settle=f"{capitalised(hint)}.".format(piece=piece, part=doubt.part),
             )
         )
     return tuple(found)

@@ -35,6 +35,7 @@ from nine_knots.store.stock import read_spool
 from nine_knots.store.tackle import put_tackle, read_tackle
 from nine_knots.words.measurements import (
     MeasurementReading,
+    belly_reading,
     bend_reading,
     diameter_reading,
     mass_reading,
@@ -48,6 +49,7 @@ Texts = TupleOf[Typed]
 Owned = Spool | FlyLine | Fly
 Thing = TypeVar("Thing", Spool, FlyLine, Fly)
 MOST_SHOWN = 40
+LINE_MASS_OFF = 0.05  # of a line's mass a metre, by its weight's standard [M]
 
 
 class MeasurementTarget(Form):
@@ -65,9 +67,10 @@ class MicrometerForm(MeasurementTarget):
 
 
 class DroopForm(MeasurementTarget):
-    """A spool's strand or a line's tip, clamped level: free length, and drops of its end."""
+    """A spool's strand, a line's tip or its belly, clamped level: free length, and drops of its
+    end."""
 
-    of: Literal["spool", "line"]
+    of: Literal["spool", "line", "belly"] = Field(description="`line` is a line's tip")
     length: Typed = Field(examples=["5 in"])
     drops: Texts = Field(max_length=24, examples=[["1¼ in"]])
 
@@ -175,14 +178,11 @@ def post_droop(session: SavingSession, form: DroopForm) -> MeasuredAnswer:
             "There is no droop reading yet.", where="drops", hint="Read how far the end droops."
         )
     with field("length"):
-        readings = DroopReadings(length_m=length_m, drops_m=drops)
+        readings = DroopReadings(length_m=length_m, drops_m=drops, belly=form.of == "belly")
 
     def read_of(cursor: DictCursor, me: str) -> _Read:
-        if form.of == "line":
-            line = _tackle(cursor, me, form.of_id, FlyLine)
-            found = bend_from(readings, line_profile(line).tip_mass_kg_m, mass_off=0.05)
-            made = line.evolve(tip_bend_nm2=found.bend_nm2, tip_by=found.measured)
-            return _Read("line", made, readings, tip_reading(found, line))
+        if form.of != "spool":
+            return _line_droop(_tackle(cursor, me, form.of_id, FlyLine), readings)
         spool = read_spool(cursor, me, form.of_id)
         strand = spool.strand
         found = bend_from(readings, strand.mass_kg_m(strand.diameter_m), mass_deviation(strand))
@@ -191,6 +191,17 @@ def post_droop(session: SavingSession, form: DroopForm) -> MeasuredAnswer:
         return _Read("spool", spool.evolve(strand=stiff), readings, bend_reading(found, strand))
 
     return _answer(session, form, read_of)
+
+
+def _line_droop(line: FlyLine, readings: DroopReadings) -> _Read:
+    profile = line_profile(line)
+    mass_kg_m = profile.belly_mass_kg_m if readings.belly else profile.tip_mass_kg_m
+    found = bend_from(readings, mass_kg_m, mass_off=LINE_MASS_OFF)
+    if readings.belly:
+        made = line.evolve(belly_bend_nm2=found.bend_nm2, belly_by=found.measured)
+        return _Read("line", made, readings, belly_reading(found, line))
+    made = line.evolve(tip_bend_nm2=found.bend_nm2, tip_by=found.measured)
+    return _Read("line", made, readings, tip_reading(found, line))
 
 
 @router.post("/jar", responses=MISSING, summary="Measure a fly's sink rate")

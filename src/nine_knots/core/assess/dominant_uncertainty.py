@@ -2,20 +2,23 @@
 
 from dataclasses import replace
 from math import log
+from typing import Literal
 
 from nine_knots.core.assess.own_cast import SPEED_SPREAD, UNKNOWN, OwnCast
 from nine_knots.core.assess.turnover import CastResult, wanted_margin_band
 from nine_knots.core.casting.minimum_speed import opens_at
 from nine_knots.core.casting.rig import Rig
 from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.tackle import FlyLine
 from nine_knots.core.mechanics.air import Air
 
+BentPart = Literal["tip", "belly"]
 DRAG_TIMES = 1.4  # times or over, a fly's drag area in the air by the tables [G ±40 %]
 NEAR, NEAR_BY_BEND = 0.2, 0.08  # of the logarithm of the lowest margin wanted: beyond them no fly's
 # drag decides, and no line's stiffness [M]
 BY_DRAG = "this fly's air resistance (±40 %): a drop test indoors would settle it"
 BEND_TIMES = 1.4  # times or over, a line's stiffness where its droop was not measured [G]
-BY_BEND = "your line's stiffness: measure the droop of its tip"
+BY_BEND = "your line's stiffness: measure the droop of its {}"
 BY_SPEED = "how fast you throw: record how a few of your casts landed"
 
 
@@ -38,10 +41,27 @@ def dominant_uncertainty(
         speed = result.stroke.speed_m_s / low
         opens = opens_at(speed, replace(rig, body=body), result.stroke, air)
         doubts += [BY_DRAG] if opens != (off > 0.0) else []
-    if design.situation.line.tip_bend_nm2 is None and abs(off) < NEAR_BY_BEND:
-        bent = rig.on_other_line(stiffer=BEND_TIMES if off > 0.0 else 1.0 / BEND_TIMES)
-        opens = opens_at(result.stroke.speed_m_s / low, bent, result.stroke, air)
-        doubts += [BY_BEND] if opens != (off > 0.0) else []
+    if abs(off) < NEAR_BY_BEND:
+        doubts += _by_bend(rig, result, low, air, design.situation.line)
     if own == UNKNOWN and abs(off) < SPEED_SPREAD:
         doubts.append(BY_SPEED)
     return f"It depends most on {'; and on '.join(doubts)}." if doubts else ""
+
+
+def _by_bend(rig: Rig, result: CastResult, low: float, air: Air, line: FlyLine) -> list[str]:
+    """The parts of the line whose droop would settle it: those not measured, one alone where its
+    stiffness decides by itself."""
+    parts: list[BentPart] = ["belly"] if line.belly_bend_nm2 is None else []
+    parts += ["tip"] if line.tip_bend_nm2 is None else []
+    opened = result.margin >= low
+    times = BEND_TIMES if opened else 1.0 / BEND_TIMES
+
+    def decides(changed: list[BentPart]) -> bool:
+        tip, belly = (times if part in changed else 1.0 for part in ("tip", "belly"))
+        other = rig.on_other_line(tip, belly)
+        return opens_at(result.stroke.speed_m_s / low, other, result.stroke, air) != opened
+
+    if not parts or not decides(parts):
+        return []
+    alone = next((part for part in parts if len(parts) > 1 and decides([part])), None)
+    return [BY_BEND.format(alone or " and its ".join(parts))]

@@ -16,7 +16,7 @@ import numpy as np
 import scipy
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.dominant_uncertainty import DRAG_TIMES
+from nine_knots.core.assess.dominant_uncertainty import DRAG_TIMES, BentPart
 from nine_knots.core.assess.own_cast import SPEED_SPREAD, UNKNOWN
 from nine_knots.core.assess.strength_known import StrengthKnown, strength_known
 from nine_knots.core.assess.turnover import CastResult, turnover_score, wanted_margin_band
@@ -48,8 +48,9 @@ from nine_knots.core.strength.elements import Hold, hold_of
 LONGER_M, THICKER_M = 4.0 * INCH_M, THOU_M  # a change that is told
 TIED_OFF_M, SPOOL_OFF_M = 1.0 * INCH_M, 0.5 * THOU_M  # as tied; a label's thickness [M]
 STROKE_OFF, WIND_OFF_M_S = 0.05, 1.0  # from cast to cast [G]
-# of a line's stiffness, as a guess and by a droop test, and of its friction (3 to 10 ms) [G]
-BEND_OFF, DROOPED_OFF, FRICTION_OFF = 0.35, 0.1, 0.6
+# of a line's stiffness, as a guess, of its tip or belly by a droop test of the other or of itself,
+# and of its friction (3 to 10 ms) [G]
+BEND_OFF, OTHER_DROOPED_OFF, DROOPED_OFF, FRICTION_OFF = 0.35, 0.2, 0.1, 0.6
 STIFFER, LOSSIER = 1.5, 2.0  # times, that are thrown to tell what they do
 DRAG_OFF, TIMED_OFF = 0.17, 0.05  # of a fly's drag area, by the tables and timed [M]
 WINDIEST_M_S, WIND_STEP_M_S = 16.0, 0.5
@@ -73,12 +74,14 @@ class SectionSensitivity:
 @dataclass(frozen=True, slots=True)
 class UncertaintySource:
     """One source of doubt: its spread of the logarithm of the margin; ``piece`` of the spool that
-    has most of it, and the spool's name where it is owned."""
+    has most of it, and the spool's name where it is owned; ``part`` of the line whose droop would
+    settle most."""
 
     source: Source
     spread: float
     piece: int | None = None
     spool: str = ""
+    part: BentPart | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -188,15 +191,25 @@ class _Thrown:
         off = DRAG_OFF if fly.drag_area_m2 is None else TIMED_OFF
         return abs(log(self.factor(fly=more))) / log(DRAG_TIMES) * off
 
-    def stiffer(self) -> float:
+    def stiffer(self) -> UncertaintySource:
         """The spread of the margin's logarithm that comes of the line's stiffness and its internal
         friction."""
         day = self.design.situation
-        usual = self._rig(self.design.leader, day.fly)
-        bent_by = self._changed(usual.on_other_line(stiffer=STIFFER)) / log(STIFFER)
+        line, usual = day.line, self._rig(self.design.leader, day.fly)
+        by: dict[BentPart, float] = {
+            "tip": self._changed(usual.on_other_line(tip_stiffer=STIFFER)) / log(STIFFER),
+            "belly": self._changed(usual.on_other_line(belly_stiffer=STIFFER)) / log(STIFFER),
+        }
         lost_by = self._changed(usual.on_other_line(lossier=LOSSIER)) / log(LOSSIER)
-        off = BEND_OFF if day.line.tip_bend_nm2 is None else DROOPED_OFF
-        return hypot(bent_by * off, lost_by * FRICTION_OFF)
+        known = {"tip": line.tip_bend_nm2 is not None, "belly": line.belly_bend_nm2 is not None}
+        if any(known.values()):
+            offs = {part: DROOPED_OFF if known[part] else OTHER_DROOPED_OFF for part in by}
+            bent = hypot(*(by[part] * offs[part] for part in by))
+        else:  # one guess for both
+            bent = sum(by.values()) * BEND_OFF
+        unknown = [part for part in by if not known[part]]
+        part = max(unknown, key=lambda part: abs(by[part]), default=None)
+        return UncertaintySource("line", hypot(bent, lost_by * FRICTION_OFF), part=part)
 
     def _changed(self, rig: Rig) -> float:
         """By how much another rig's margin differs, as a logarithm."""
@@ -243,8 +256,8 @@ def _changed_one_by_one(
     pieces = tuple(_pieces(thrown, hold, angler))
     fly = UncertaintySource("fly", dragged.result())
     wind = UncertaintySource("wind", windier.result())
-    line = UncertaintySource("line", stiffer.result())
-    return pieces, (*_doubts(thrown.design.leader, pieces, angler), fly, line, wind)
+    more = (fly, stiffer.result(), wind)
+    return pieces, (*_doubts(thrown.design.leader, pieces, angler), *more)
 
 
 def _pieces(thrown: _Thrown, hold: Hold, angler: Angler) -> list[SectionSensitivity]:

@@ -56,14 +56,18 @@ class Rig:
         """Whole length from the rod's tip to the fly, in metres."""
         return float(self.rest.sum())
 
-    def on_other_line(self, stiffer: float = 1.0, lossier: float = 1.0) -> "Rig":
-        """The same on a line so many times as stiff and with as much more internal friction."""
-        in_line = np.arange(self.bend.size) < self.leader
-        return replace(
-            self,
-            bend=np.where(in_line, stiffer, 1.0) * self.bend,
-            friction=stiffer * lossier * self.friction,
-        )
+    def on_other_line(
+        self, tip_stiffer: float = 1.0, belly_stiffer: float = 1.0, lossier: float = 1.0
+    ) -> "Rig":
+        """The same on a line whose tip and belly are so many times as stiff, its taper in between,
+        with as much more internal friction."""
+        factor = np.ones(self.bend.size)
+        line = self.thick[: self.leader]
+        if self.leader:
+            taper = np.ptp(line) if np.ptp(line) > 0.01 * line[-1] else np.inf
+            share = np.clip((line - line[-1]) / taper, 0.0, 1.0)
+            factor[: self.leader] = tip_stiffer ** (1.0 - share) * belly_stiffer**share
+        return replace(self, bend=factor * self.bend, friction=factor * lossier * self.friction)
 
     @property
     def leader_m(self) -> float:

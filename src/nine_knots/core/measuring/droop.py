@@ -19,9 +19,11 @@ STEP = 0.01
 
 class DroopReadings(Frozen):
     """A free length in metres clamped level, and how far its end fell, again and again: it is
-    turned by a quarter between two readings, so that its set does not count."""
+    turned by a quarter between two readings, so that its set does not count. ``belly`` where it was
+    a fly line's belly and not its tip."""
 
     instrument: Literal["droop"] = "droop"
+    belly: bool = False
     length_m: float = Field(gt=0.01, le=1.0)
     drops_m: TupleOf[float] = Field(min_length=1, max_length=24)
 

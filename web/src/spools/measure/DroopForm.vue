@@ -6,7 +6,7 @@ import ReadingFields from './ReadingFields.vue'
 import { useMeasure } from './useMeasure'
 
 /** Droop: a length clamped level, and how far its end droops. */
-const props = defineProps<{ ofId: string; of: 'spool' | 'line' }>()
+const props = defineProps<{ ofId: string; of: 'spool' | 'line' | 'belly' }>()
 const settings = useSettings()
 const empty = () => ['', '', '', '']
 const length = ref('')
@@ -33,8 +33,15 @@ async function keep() {
 <template>
   <p class="quiet measure__how">
     Clamp a straight length level at a table’s edge and read how far its end hangs below the edge, a
-    fifth to a half of the length. Turn it a quarter between readings to cancel its set. Soak nylon
-    for a quarter of an hour first: it is fished wet, and softer than dry.
+    fifth to a half of the length. Turn it a quarter between readings to cancel its set.
+    <template v-if="of === 'spool'">
+      Soak nylon for a quarter of an hour first: it is fished wet, and softer than dry.
+    </template>
+    <template v-else-if="of === 'belly'">
+      Don’t cut it: fold the line {{ settings.units === 'metric' ? '4 m' : '12 ft' }} behind its
+      tip, lay both strands side by side and read how far the fold hangs below the edge. Two strands
+      droop as one does.
+    </template>
   </p>
   <div class="measure__fields">
     <label class="quiet measure__one">

@@ -22,6 +22,7 @@ const KINDS = [
   { value: 'droop', words: 'how stiff', note: ' droop' },
   { value: 'stretch', words: 'how it stretches', note: ' weight' },
   { value: 'tip', words: 'a line’s tip', note: ' droop' },
+  { value: 'belly', words: 'a line’s belly', note: ' droop' },
   { value: 'scale', words: 'what a fly weighs', note: ' scale' },
   { value: 'jar', words: 'how a fly sinks', note: ' jar' },
 ] as const
@@ -46,7 +47,11 @@ const kitOf = (what: 'fly' | 'line') =>
 const flies = computed(() => kitOf('fly'))
 const lines = computed(() => kitOf('line'))
 const of = computed(() =>
-  kind.value === 'tip' ? 'line' : ['scale', 'jar'].includes(kind.value) ? 'fly' : 'spool',
+  ['tip', 'belly'].includes(kind.value)
+    ? 'line'
+    : ['scale', 'jar'].includes(kind.value)
+      ? 'fly'
+      : 'spool',
 )
 
 watch(spools, (rows) => (spool.value ||= rows[0]?.spool_id ?? ''), { immediate: true })
@@ -54,7 +59,7 @@ watch(flies, (rows) => (fly.value ||= rows[0]?.value ?? ''), { immediate: true }
 watch(lines, (rows) => (line.value ||= rows[0]?.value ?? ''), { immediate: true })
 if (route.query['of'] && of.value !== 'spool') kind.value = 'micrometer'
 if (route.query['fly'] && of.value !== 'fly') kind.value = 'jar'
-if (route.query['line']) kind.value = 'tip'
+if (route.query['line'] && of.value !== 'line') kind.value = 'tip'
 </script>
 
 <template>
@@ -90,6 +95,7 @@ if (route.query['line']) kind.value = 'tip'
     <DroopForm v-else-if="kind === 'droop'" :of-id="spool" of="spool" />
     <StretchForm v-else-if="kind === 'stretch'" :of-id="spool" />
     <DroopForm v-else-if="kind === 'tip'" :of-id="line" of="line" />
+    <DroopForm v-else-if="kind === 'belly'" :of-id="line" of="belly" />
     <ScaleForm v-else-if="kind === 'scale'" :of-id="fly" />
     <JarForm v-else :of-id="fly" />
   </section>

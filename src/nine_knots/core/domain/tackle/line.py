@@ -1,7 +1,7 @@
 """Fly lines by standard weight, solved to diameter, mass and bend along the first 30 ft."""
 
 from functools import lru_cache
-from math import pi
+from math import log, pi
 from typing import Literal
 
 import scipy
@@ -38,6 +38,7 @@ DENSEST_COATING = 3700.0  # kg/m³: about what a 1.05 mm line sinking 7 in/s has
 RUNNING_M = 0.030 * INCH_M  # [M]
 LEVEL_TIP_M = 0.15
 THINNEST_M, THICKEST_M = 5e-4, 4e-3  # of a head, on the mean
+LEVEL = 1.01  # times its tip's diameter, below which a belly makes no taper
 MOST_TAPER = 0.6  # of a head's length
 FRONT_TAPER_M = {"short": 4.5 * FOOT_M, "standard": 6.5 * FOOT_M, "long": 10.0 * FOOT_M}  # [M]
 TIP_BEND_NM2, TIP_BEND_AT_M = 3e-6, 0.035 * INCH_M  # [G: 2 to 4e-6], as the fourth power of d
@@ -71,6 +72,15 @@ class FlyLine(Frozen):
         default=None, gt=1e-8, lt=1e-3, description="the angler's own, from a droop test"
     )
     tip_by: MeasuredSpread | None = Field(default=None, description="of that test, by its readings")
+    belly_bend_nm2: float | None = Field(
+        default=None,
+        gt=1e-8,
+        lt=1e-2,
+        description="the angler's own, from a droop test of its belly",
+    )
+    belly_by: MeasuredSpread | None = Field(
+        default=None, description="of that test, by its readings"
+    )
     head_kg: float | None = Field(
         default=None, ge=0.002, le=0.06, description="of the head, where it is known"
     )
@@ -109,6 +119,7 @@ class LineProfile(Frozen):
     mass_kg: float
     tip_mass_kg_m: float
     tip_bend_nm2: float
+    belly_bend_nm2: float
     match_bend_nm2: float
     head_m: float = 1e3
     sink_tip_m: float = 0.0
@@ -126,8 +137,22 @@ class LineProfile(Frozen):
         return self.tip_diameter_m + share * (self.belly_diameter_m - self.tip_diameter_m)
 
     def bend_at_nm2(self, s_m: float) -> float:
-        """Bending stiffness in N·m² at ``s_m`` from the tip; as the fourth power of diameter."""
-        return float(self.tip_bend_nm2 * (self.diameter_at_m(s_m) / self.tip_diameter_m) ** 4)
+        """Bending stiffness in N·m² at ``s_m`` from the tip: a power of diameter, the fourth where
+        only one of tip and belly was measured."""
+        thicker = self.diameter_at_m(s_m) / self.tip_diameter_m
+        return float(self.tip_bend_nm2 * thicker**self._bend_power)
+
+    @property
+    def belly_mass_kg_m(self) -> float:
+        """Mass of the belly, in kg/m."""
+        return float(self.density_kg_m3 * pi * self.belly_diameter_m**2 / 4.0)
+
+    @property
+    def _bend_power(self) -> float:
+        thicker = self.belly_diameter_m / self.tip_diameter_m
+        if thicker < LEVEL:
+            return 4.0
+        return log(self.belly_bend_nm2 / self.tip_bend_nm2) / log(thicker)
 
 
 def standard_mass_kg(line: FlyLine) -> float:
@@ -183,7 +208,8 @@ def line_profile(line: FlyLine) -> LineProfile:
         tip_m = ratio * belly_m
         mass_kg = density * _volume_m3(tip_m, belly_m, taper_m, over_m)
     floating_bend = TIP_BEND_NM2 * (floating_tip_m / TIP_BEND_AT_M) ** 4
-    tip_bend = line.tip_bend_nm2 or TIP_BEND_NM2 * (tip_m / TIP_BEND_AT_M) ** 4
+    tip_bend, belly_bend = _bends_nm2(line, tip_m, belly_m)
+    match_bend = tip_bend if line.tip_bend_nm2 or line.sinking == "floating" else floating_bend
     return LineProfile(
         tip_diameter_m=tip_m,
         belly_diameter_m=belly_m,
@@ -192,15 +218,25 @@ def line_profile(line: FlyLine) -> LineProfile:
         mass_kg=mass_kg,
         tip_mass_kg_m=density * pi * tip_m**2 / 4.0,
         tip_bend_nm2=tip_bend,
-        match_bend_nm2=line.tip_bend_nm2 or floating_bend,
+        belly_bend_nm2=belly_bend,
+        match_bend_nm2=match_bend,
         head_m=line.head_m or 1e3,
     )
+
+
+def _bends_nm2(line: FlyLine, tip_m: float, belly_m: float) -> tuple[float, float]:
+    """Bending stiffness of tip and belly in N·m²; one that was not measured follows from the other,
+    by the fourth power of diameter, and both from a usual tip where neither was."""
+    thicker = (belly_m / tip_m) ** 4
+    by_belly = line.belly_bend_nm2 and line.belly_bend_nm2 / thicker
+    tip_bend = line.tip_bend_nm2 or by_belly or TIP_BEND_NM2 * (tip_m / TIP_BEND_AT_M) ** 4
+    return tip_bend, line.belly_bend_nm2 or tip_bend * thicker
 
 
 def _level(line: FlyLine, across_m: float) -> LineProfile:
     """A level line, such as thin ones for nymphs."""
     area = pi * across_m**2 / 4.0
-    bend = line.tip_bend_nm2 or TIP_BEND_NM2 * (across_m / TIP_BEND_AT_M) ** 4
+    bend, _ = _bends_nm2(line, across_m, across_m)
     return LineProfile(
         tip_diameter_m=across_m,
         belly_diameter_m=across_m,
@@ -209,6 +245,7 @@ def _level(line: FlyLine, across_m: float) -> LineProfile:
         mass_kg=FLOATING_DENSITY * area * HEAD_M,
         tip_mass_kg_m=FLOATING_DENSITY * area,
         tip_bend_nm2=bend,
+        belly_bend_nm2=bend,
         match_bend_nm2=bend,
     )
 
