@@ -11,6 +11,7 @@ from pathlib import Path
 import httpx
 
 from nine_knots.run.mariadb import free_port
+from nine_knots.run.service import WARM
 
 PROJECT = Path(__file__).resolve().parents[1]
 PATIENCE = 60.0  # s: a busy machine is no failure
@@ -24,9 +25,9 @@ def _as_from_a_window() -> None:
 
 class Running:
     """``python -m nine_knots.run`` in a folder; ``said`` is what it has printed,
-    ``http`` asks it."""
+    ``http`` asks it. Where it is not ``warm`` its workers wait for the first thing to compute."""
 
-    def __init__(self, local: Path, *more: str, port: int | None = None) -> None:
+    def __init__(self, local: Path, *more: str, port: int | None = None, warm: bool = True) -> None:
         self.port = port or free_port()
         self.url = f"http://127.0.0.1:{self.port}"
         # the service closes what is idle for five seconds: a connection that old isn't used again
@@ -38,7 +39,7 @@ class Running:
         self.process = subprocess.Popen(
             [*command, "--port", str(self.port), *more],
             cwd=PROJECT,
-            env={**os.environ, "PYTHONPATH": str(PROJECT / "src")},
+            env={**os.environ, "PYTHONPATH": str(PROJECT / "src"), WARM: str(int(warm))},
             stdout=subprocess.PIPE,
             stderr=subprocess.STDOUT,
             text=True,

@@ -36,7 +36,7 @@ def test_a_bad_file_is_refused_and_changes_nothing(client, saved, text):
 
 def test_the_schema_is_published(client, saved):
     schema = client.get("/api/v1/formats/leader.schema.json").json()
-    assert schema["$id"] == "urn:nine-knots:leader:3"
+    assert schema["$id"] == "urn:nine-knots:leader:4"
     assert (
         json.loads(client.post("/api/v1/exports/json", json={"design": saved["design"]}).text)[
             "version"

@@ -48,13 +48,14 @@ def status() -> Iterator[Running]:
 
 
 @pytest.fixture
-def start(folder) -> Iterator:
-    """Starts the program in the folder, always on the same port; all is ended afterwards."""
+def start(folder, request) -> Iterator:
+    """Starts the program in the folder, always on the same port; all is ended afterwards. In
+    modules that say ``WARM = False`` nothing is computed, and no worker is started."""
     begun: list[Running] = []
-    port = free_port()
+    port, warm = free_port(), getattr(request.module, "WARM", True)
 
     def make(*more: str) -> Running:
-        begun.append(Running(folder, *more, port=port))
+        begun.append(Running(folder, *more, port=port, warm=warm))
         return begun[-1]
 
     yield make

@@ -13,6 +13,8 @@ from tests.faults.conftest import answers
 from tests.running import PROJECT, until
 from tests.saving import Saver
 
+WARM = False
+
 
 def launch(folder, *arguments: str) -> subprocess.CompletedProcess:
     command = [sys.executable, "-m", "nine_knots.run", "--local", str(folder), *arguments]

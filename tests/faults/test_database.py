@@ -14,6 +14,8 @@ from tests.faults.conftest import ROUNDS, answers, family
 from tests.running import until
 from tests.saving import Saver
 
+WARM = False
+
 
 class Reader(threading.Thread):
     """Asks for the page and for data all the while, and notes what came."""

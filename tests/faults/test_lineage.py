@@ -19,6 +19,8 @@ from nine_knots.store import Database
 from nine_knots.store.anglers import Settings, create_angler
 from nine_knots.store.migrate import applied_version, migrate
 
+WARM = False
+
 A_TICK = 1.1  # s: the log tells times to the second
 
 

@@ -16,7 +16,7 @@ def start(tmp_path):
     begun: list[Running] = []
 
     def make(*more: str, port: int | None = None) -> Running:
-        begun.append(Running(tmp_path / "local", *more, port=port))
+        begun.append(Running(tmp_path / "local", *more, port=port, warm=False))
         return begun[-1]
 
     yield make

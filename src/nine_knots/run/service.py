@@ -27,6 +27,7 @@ from nine_knots.store import Database
 from nine_knots.store.anglers import current_angler
 from nine_knots.store.pairing import add_pairing
 
+WARM = "NINE_KNOTS_WARM"  # in the environment, 0: workers start with the first thing to compute
 DOOR_LOOK_S = 0.02
 END_SECONDS = 1  # for which calls under way are waited for when it is to end
 
@@ -122,8 +123,9 @@ def main() -> int:
     lan = orders.lan
     door = LanAccess(lan.port, lan.addresses, lan.authority) if lan else None
     built, site = Path(orders.built), orders.site
+    warm = os.environ.get(WARM) != "0"
     app = create_app(
-        database, orders.port, built, warm=True, door=door, site=site, hall=orders.hall
+        database, orders.port, built, warm=warm, door=door, site=site, hall=orders.hall
     )
     config = uvicorn.Config(
         app,

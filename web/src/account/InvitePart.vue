@@ -79,19 +79,19 @@ const copy = (url: string) => navigator.clipboard.writeText(url)
     <section aria-labelledby="open-title">
       <h2 id="open-title">Invitations</h2>
       <ul class="list">
-        <li v-for="one in invitations" :key="one.invitation_id" class="row">
+        <li v-for="item in invitations" :key="item.invitation_id" class="row">
           <span class="grow">
-            {{ one.note || 'somebody' }}{{ one.as_operator ? ', as an operator' : '' }}
+            {{ item.note || 'somebody' }}{{ item.as_operator ? ', as an operator' : '' }}
             <span class="quiet">
-              {{ one.taken ? 'has joined' : `open till ${dayText(one.ends_at)}` }}
+              {{ item.taken ? 'has joined' : `open till ${dayText(item.ends_at)}` }}
             </span>
           </span>
           <button
-            v-if="!one.taken"
+            v-if="!item.taken"
             class="link"
             type="button"
-            :aria-label="`Take it back, the invitation of ${one.note || 'somebody'}`"
-            @click="takeBack(one.invitation_id)"
+            :aria-label="`Take it back, the invitation of ${item.note || 'somebody'}`"
+            @click="takeBack(item.invitation_id)"
           >
             take it back
           </button>

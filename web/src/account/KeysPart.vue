@@ -33,15 +33,15 @@ const add = () =>
     title.value = ''
     return answered(api.POST('/api/v1/account/passkeys', { body }))
   }, 'You can now log in with this device.')
-const drop = (one: Schemas['PasskeyRow']) =>
+const drop = (passkey: Schemas['PasskeyRow']) =>
   change(
     () =>
       answered(
         api.DELETE('/api/v1/account/passkeys/{passkey_id}', {
-          params: { path: { passkey_id: one.passkey_id } },
+          params: { path: { passkey_id: passkey.passkey_id } },
         }),
       ),
-    `${one.title} no longer logs anyone in.`,
+    `${passkey.title} no longer logs anyone in.`,
   )
 const setPassword = (next: string) =>
   change(
@@ -68,15 +68,20 @@ const remove = (typed: string) => attempt(() => me.gravely(() => me.remove(typed
     <section aria-labelledby="passkeys-title">
       <h2 id="passkeys-title">Passkeys</h2>
       <ul class="list">
-        <li v-for="one in keys.passkeys" :key="one.passkey_id" class="row">
+        <li v-for="passkey in keys.passkeys" :key="passkey.passkey_id" class="row">
           <span class="grow">
-            {{ one.title }}
+            {{ passkey.title }}
             <span class="quiet">
-              made {{ dayText(one.made_at) }},
-              {{ one.used_at ? `last used ${dayText(one.used_at)}` : 'not used yet' }}
+              made {{ dayText(passkey.made_at) }},
+              {{ passkey.used_at ? `last used ${dayText(passkey.used_at)}` : 'not used yet' }}
             </span>
           </span>
-          <button class="link" type="button" :aria-label="`Remove ${one.title}`" @click="drop(one)">
+          <button
+            class="link"
+            type="button"
+            :aria-label="`Remove ${passkey.title}`"
+            @click="drop(passkey)"
+          >
             remove
           </button>
         </li>

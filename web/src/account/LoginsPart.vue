@@ -17,7 +17,7 @@ const { data: notes } = useQuery({
   queryKey: ['account', 'notes'],
   queryFn: () => answered(api.GET('/api/v1/account/activity')),
 })
-const others = computed(() => logins.value?.filter((one) => !one.here).length ?? 0)
+const others = computed(() => logins.value?.filter((login) => !login.here).length ?? 0)
 const change = (work: Promise<unknown>) =>
   attempt(async () => {
     await work
@@ -35,20 +35,20 @@ const endOthers = () => change(answered(api.DELETE('/api/v1/account/logins')))
     <section aria-labelledby="logins-title">
       <h2 id="logins-title">Where I am logged in</h2>
       <ul class="list">
-        <li v-for="one in logins" :key="one.login_id" class="row">
+        <li v-for="login in logins" :key="login.login_id" class="row">
           <span class="grow">
-            {{ one.device }}
+            {{ login.device }}
             <span class="quiet">
-              since {{ dayText(one.made_at) }}, seen {{ dayText(one.seen_at) }}
+              since {{ dayText(login.made_at) }}, seen {{ dayText(login.seen_at) }}
             </span>
           </span>
-          <b v-if="one.here">this browser</b>
+          <b v-if="login.here">this browser</b>
           <button
             v-else
             class="link"
             type="button"
-            :aria-label="`Log out ${one.device}`"
-            @click="end(one.login_id)"
+            :aria-label="`Log out ${login.device}`"
+            @click="end(login.login_id)"
           >
             log out
           </button>

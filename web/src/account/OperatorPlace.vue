@@ -19,10 +19,10 @@ const { data: seen, error } = useQuery({
 })
 const calm = computed(() => seen.value?.words[0]?.startsWith('Nothing is waiting'))
 const ms = (seconds: number) => (seconds < 1 ? `${Math.round(1000 * seconds)} ms` : `${seconds} s`)
-const shut = (one: Schemas['AccountRow']) =>
+const shut = (account: Schemas['AccountRow']) =>
   attempt(async () => {
-    const params = { path: { account_id: one.account_id } }
-    const body = { shut: !one.shut }
+    const params = { path: { account_id: account.account_id } }
+    const body = { shut: !account.shut }
     await me.gravely(() =>
       answered(api.POST('/api/v1/operator/accounts/{account_id}/shut', { params, body })),
     )
@@ -35,7 +35,9 @@ const shut = (one: Schemas['AccountRow']) =>
     <h1>The service</h1>
     <p v-if="error" class="refusal" role="alert">{{ inWords(error) }}</p>
     <div v-if="seen" class="account">
-      <p v-for="one in seen.words" :key="one" :class="{ poor: !calm }" role="status">{{ one }}</p>
+      <p v-for="word in seen.words" :key="word" :class="{ poor: !calm }" role="status">
+        {{ word }}
+      </p>
       <dl class="figures">
         <div>
           <dt>here within ten minutes</dt>
@@ -68,17 +70,18 @@ const shut = (one: Schemas['AccountRow']) =>
       <section aria-labelledby="accounts-title">
         <h2 id="accounts-title">Accounts</h2>
         <ul class="list">
-          <li v-for="one in seen.accounts" :key="one.account_id" class="row">
+          <li v-for="account in seen.accounts" :key="account.account_id" class="row">
             <span class="grow">
-              <b>{{ one.name }}</b>
+              <b>{{ account.name }}</b>
               <span class="quiet">
-                joined {{ dayText(one.made_at) }}<template v-if="one.operator">, operator</template>
-                <template v-if="one.shut">, shut: nobody comes in by it</template>
+                joined {{ dayText(account.made_at)
+                }}<template v-if="account.operator">, operator</template>
+                <template v-if="account.shut">, shut: nobody comes in by it</template>
               </span>
             </span>
-            <span v-if="one.me" class="quiet">you</span>
-            <button v-else class="link" type="button" @click="shut(one)">
-              {{ one.shut ? 'enable' : 'disable' }} {{ one.name }}
+            <span v-if="account.me" class="quiet">you</span>
+            <button v-else class="link" type="button" @click="shut(account)">
+              {{ account.shut ? 'enable' : 'disable' }} {{ account.name }}
             </button>
           </li>
         </ul>
@@ -101,11 +104,11 @@ const shut = (one: Schemas['AccountRow']) =>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="one in seen.slowest" :key="one.method + one.route">
-              <td>{{ one.method }} {{ one.route }}</td>
-              <td class="figure">{{ one.count }}</td>
-              <td class="figure">{{ ms(one.p50_s) }}</td>
-              <td class="figure">{{ ms(one.p95_s) }}</td>
+            <tr v-for="item in seen.slowest" :key="item.method + item.route">
+              <td>{{ item.method }} {{ item.route }}</td>
+              <td class="figure">{{ item.count }}</td>
+              <td class="figure">{{ ms(item.p50_s) }}</td>
+              <td class="figure">{{ ms(item.p95_s) }}</td>
             </tr>
           </tbody>
         </table>

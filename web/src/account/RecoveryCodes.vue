@@ -11,7 +11,7 @@ const print = () => window.print()
     only now: write them down or print them, and keep them with your licence.
   </p>
   <ul class="codes figure" aria-label="Recovery codes">
-    <li v-for="one in codes" :key="one">{{ one }}</li>
+    <li v-for="code in codes" :key="code">{{ code }}</li>
   </ul>
   <p class="row">
     <button class="do" type="button" @click="copy(codes)">Copy them</button>

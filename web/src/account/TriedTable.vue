@@ -19,12 +19,16 @@ defineProps<{ notes: readonly Schemas['LoginNote'][]; whose?: boolean }>()
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(one, number) in notes" :key="number" :class="{ no: /refused/.test(one.what) }">
-          <td>{{ momentText(one.at) }}</td>
-          <td v-if="whose">{{ one.name || 'nobody’s' }}</td>
-          <td>{{ one.what }}</td>
-          <td>{{ one.device }}</td>
-          <td class="network">{{ one.place }}</td>
+        <tr
+          v-for="(note, number) in notes"
+          :key="number"
+          :class="{ no: /refused/.test(note.what) }"
+        >
+          <td>{{ momentText(note.at) }}</td>
+          <td v-if="whose">{{ note.name || 'nobody’s' }}</td>
+          <td>{{ note.what }}</td>
+          <td>{{ note.device }}</td>
+          <td class="network">{{ note.place }}</td>
         </tr>
       </tbody>
     </table>

@@ -17,7 +17,7 @@ export async function keepAnswer(asked: Promise<FileAnswer>): Promise<void> {
 
 /** Keeps a file that a job worked out. */
 export function keepTold({ name, media, base64 }: FileTold): void {
-  const bytes = Uint8Array.from(atob(base64), (one) => one.charCodeAt(0))
+  const bytes = Uint8Array.from(atob(base64), (char) => char.charCodeAt(0))
   keepBlob(new Blob([bytes], { type: media }), name)
 }
 

@@ -24,7 +24,7 @@ const { data: stock } = useStock()
         <RouterLink to="/find">Find one</RouterLink> by what it must do and what you would rather.
       </li>
       <li>Or <RouterLink to="/shelf">open one</RouterLink> that was saved.</li>
-      <li v-if="!anglers.here.some((one) => one.demo)">
+      <li v-if="!anglers.here.some((item) => item.demo)">
         Or
         <button class="link" type="button" @click="attempt(anglers.toDemo)">look round</button> in
         the demo: a made-up angler’s spools, leaders and days, separate from yours.

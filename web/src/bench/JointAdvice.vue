@@ -52,14 +52,14 @@ function tie(joint: Connection) {
         Fix it
       </button>
     </p>
-    <p v-for="one in choices" :key="one.lead" class="quiet">
-      {{ one.lead }}: <b>{{ one.title }}</b>, {{ one.reason }}
+    <p v-for="choice in choices" :key="choice.lead" class="quiet">
+      {{ choice.lead }}: <b>{{ choice.title }}</b>, {{ choice.reason }}
       <button
-        v-if="!isTied(one.joint)"
+        v-if="!isTied(choice.joint)"
         type="button"
         class="link"
-        :aria-label="`Tie it as ${one.title}`"
-        @click="tie(one.joint)"
+        :aria-label="`Tie it as ${choice.title}`"
+        @click="tie(choice.joint)"
       >
         Tie it this way
       </button>

@@ -40,7 +40,7 @@ const setTag = (length: string) =>
   bench.tryEdit({ act: 'set-dropper', joint: branch.value!.joint, length })
 
 function pickFly(title: string) {
-  const fly = kit.value?.flies.find((one) => one.title === title)
+  const fly = kit.value?.flies.find((fly) => fly.title === title)
   const on = branch.value
   if (!fly || !on) return
   const { joint } = on

@@ -31,7 +31,7 @@ const joint = computed(() =>
 )
 const stuff = computed(() => {
   const made = bench.design?.leader.pieces[piece.value?.index ?? -1]?.strand.material
-  return catalogue.value?.materials.find((one) => one.key === made)
+  return catalogue.value?.materials.find((material) => material.key === made)
 })
 /** Whether a ring or swivel is selected, below which all is a lower rig. */
 const parts = computed(() => {

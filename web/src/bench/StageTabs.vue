@@ -13,9 +13,9 @@ const stages = [
 <template>
   <fieldset class="tabs">
     <legend class="unseen">Stage</legend>
-    <label v-for="one in stages" :key="one.key">
-      <input v-model="stage" class="behind" type="radio" name="stage" :value="one.key" />
-      <span>{{ one.words }}</span>
+    <label v-for="item in stages" :key="item.key">
+      <input v-model="stage" class="behind" type="radio" name="stage" :value="item.key" />
+      <span>{{ item.words }}</span>
     </label>
   </fieldset>
 </template>

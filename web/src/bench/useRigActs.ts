@@ -16,7 +16,7 @@ export function useRigActs() {
   )
   const branch = computed(() =>
     chosen.value.kind === 'branch'
-      ? bench.evaluation?.branches.find((one) => one.joint === chosen.value.index)
+      ? bench.evaluation?.branches.find((branch) => branch.joint === chosen.value.index)
       : undefined,
   )
 

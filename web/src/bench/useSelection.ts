@@ -28,19 +28,19 @@ export const useSelection = defineStore('selection', () => {
       ...reading.pieces.flatMap((piece, number) => {
         const last = number === reading.pieces.length - 1
         const on = hung.filter(
-          (one) => one.at_m >= piece.start_m && (one.at_m < piece.end_m || last),
+          (item) => item.at_m >= piece.start_m && (item.at_m < piece.end_m || last),
         )
         return [
           { kind: 'piece', index: piece.index } as const,
-          ...on.map((one): Thing => ({ kind: 'thing', index: one.index })),
+          ...on.map((item): Thing => ({ kind: 'thing', index: item.index })),
           ...joint(number + 1),
         ]
       }),
     ]
   })
 
-  const isThere = (one: Thing) =>
-    things.value.some(({ kind, index }) => kind === one.kind && index === one.index)
+  const isThere = (thing: Thing) =>
+    things.value.some(({ kind, index }) => kind === thing.kind && index === thing.index)
 
   const selected = computed<Thing>(() => {
     const { kind, index } = chosen.value

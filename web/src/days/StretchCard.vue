@@ -64,9 +64,14 @@ const fish = () =>
     </p>
     <p v-for="caution in row.cautions" :key="caution" class="caution">{{ caution }}</p>
     <ul v-if="row.notes.length" class="notes" :aria-label="`Notes of ${row.title}`">
-      <li v-for="(one, number) in row.notes" :key="number">
-        {{ one.words }}
-        <button class="link" type="button" :aria-label="`Undo: ${one.words}`" @click="drop(number)">
+      <li v-for="(event, number) in row.notes" :key="number">
+        {{ event.words }}
+        <button
+          class="link"
+          type="button"
+          :aria-label="`Undo: ${event.words}`"
+          @click="drop(number)"
+        >
           undo
         </button>
       </li>

@@ -13,7 +13,8 @@ const emit = defineEmits<{ close: [] }>()
 const acts = usePlaceActs(() => props.placeId)
 const { data: catalogue } = useCatalogue()
 const { refused, attempt } = useRefusal()
-const plain = <const T extends string>(words: readonly T[]) => words.map((one) => option(one, one))
+const plain = <const T extends string>(words: readonly T[]) =>
+  words.map((word) => option(word, word))
 const WATERS = plain([
   'pocket water',
   'riffle',
@@ -92,8 +93,8 @@ const drop = () => closing(() => acts.dropStretch(form.stretch_id))
       </fieldset>
       <fieldset class="whole ticks">
         <legend>Hazards</legend>
-        <label v-for="one in HAZARDS" :key="one"
-          ><input v-model="form.hazards" type="checkbox" :value="one" /> {{ one }}</label
+        <label v-for="hazard in HAZARDS" :key="hazard"
+          ><input v-model="form.hazards" type="checkbox" :value="hazard" /> {{ hazard }}</label
         >
       </fieldset>
       <PlainField v-model="form.notes" class="whole" label="Notes" hint="where they lie" />

@@ -91,10 +91,10 @@ const forget = () =>
     <p class="quiet">{{ water.rules }} {{ water.place.notes }}</p>
     <p v-if="light" class="quiet">{{ light.words }}</p>
     <form v-if="water.kind === 'sea'" class="row level" @submit.prevent>
-      <label v-for="one in TIDES" :key="one.key" class="row">
-        {{ one.words }}
+      <label v-for="state in TIDES" :key="state.key" class="row">
+        {{ state.words }}
         <input
-          v-model="typed[one.key]"
+          v-model="typed[state.key]"
           class="pick figure level__time"
           placeholder="06:10"
           @change="keepTide"

@@ -12,7 +12,7 @@ const name = ref('')
 const KINDS = ['river', 'lake', 'sea'] as const
 const kind = ref<(typeof KINDS)[number]>('river')
 const acts = usePlaceActs(() => chosen.value)
-const here = computed(() => places.value?.some((one) => one.place_id === chosen.value))
+const here = computed(() => places.value?.some((place) => place.place_id === chosen.value))
 
 watch(
   places,
@@ -54,17 +54,17 @@ const NO_RULES = {
     <div class="days">
       <nav aria-label="Waters">
         <ul>
-          <li v-for="one in places" :key="one.place_id">
-            <label :class="{ here: one.place_id === chosen }">
+          <li v-for="place in places" :key="place.place_id">
+            <label :class="{ here: place.place_id === chosen }">
               <input
                 v-model="chosen"
                 class="behind"
                 type="radio"
                 name="water"
-                :value="one.place_id"
+                :value="place.place_id"
               />
-              <b>{{ one.title }}</b>
-              <span class="quiet">{{ one.words }}</span>
+              <b>{{ place.title }}</b>
+              <span class="quiet">{{ place.words }}</span>
             </label>
           </li>
         </ul>
@@ -78,7 +78,7 @@ const NO_RULES = {
             maxlength="60"
           />
           <select v-model="kind" class="pick" aria-label="Kind">
-            <option v-for="one in KINDS" :key="one" :value="one">{{ one }}</option>
+            <option v-for="option in KINDS" :key="option" :value="option">{{ option }}</option>
           </select>
           <button class="do" type="submit" :disabled="!name.trim()">Add it</button>
         </form>

@@ -24,8 +24,8 @@ const numbered = computed(() => {
   return props.picture.points
     .flatMap(({ card, ...at }) => (card === null ? [] : [{ card, x: x(at.x), y: y(at.y) }]))
     .sort((a, b) => a.card - b.card)
-    .map((one) => {
-      const place = { ...one }
+    .map((item) => {
+      const place = { ...item }
       while (taken.some((at) => Math.hypot(at.x - place.x, at.y - place.y) < 19)) place.x += 20
       taken.push(place)
       return place
@@ -62,15 +62,18 @@ const numbered = computed(() => {
         class="other"
       />
       <g
-        v-for="one in numbered"
-        :key="one.card"
-        class="one"
-        :class="{ 'one--chosen': one.card === chosen, 'one--pinned': pinned.includes(one.card) }"
-        :transform="`translate(${one.x} ${one.y})`"
-        @pointerenter="emit('choose', one.card)"
+        v-for="item in numbered"
+        :key="item.card"
+        class="found"
+        :class="{
+          'found--chosen': item.card === chosen,
+          'found--pinned': pinned.includes(item.card),
+        }"
+        :transform="`translate(${item.x} ${item.y})`"
+        @pointerenter="emit('choose', item.card)"
       >
         <circle r="10" />
-        <text y="4.5" class="middle figure">{{ one.card + 1 }}</text>
+        <text y="4.5" class="middle figure">{{ item.card + 1 }}</text>
       </g>
     </svg>
     <figcaption class="quiet">
@@ -120,31 +123,31 @@ text {
   fill-opacity: 0.55;
 }
 
-.one {
+.found {
   cursor: pointer;
 }
 
-.one circle {
+.found circle {
   fill: var(--raised);
   stroke: var(--act);
   stroke-width: 1.6;
 }
 
-.one text {
+.found text {
   fill: var(--ink);
   font-weight: 640;
 }
 
-.one--pinned circle {
+.found--pinned circle {
   stroke: var(--ghost);
   stroke-width: 3;
 }
 
-.one--chosen circle {
+.found--chosen circle {
   fill: var(--act);
 }
 
-.one--chosen text {
+.found--chosen text {
   fill: var(--on-act);
 }
 </style>

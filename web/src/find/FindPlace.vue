@@ -25,8 +25,8 @@ const cards = computed<FoundCard[]>(() => find.reading?.cards ?? [])
 const card = computed(() => cards.value[chosen.value])
 const pinnedCards = computed(() =>
   pinned.value.flatMap((number) => {
-    const one = cards.value[number]
-    return one ? [{ card: one, number }] : []
+    const card = cards.value[number]
+    return card ? [{ card, number }] : []
   }),
 )
 const impossible = computed(() => find.said?.impossible ?? [])
@@ -47,7 +47,7 @@ watch(cards, (now) => {
 })
 
 function pin() {
-  const held = pinned.value.filter((one) => one !== chosen.value)
+  const held = pinned.value.filter((item) => item !== chosen.value)
   pinned.value =
     held.length < pinned.value.length ? held : [...held, chosen.value].slice(-MOST_PINNED)
 }

@@ -15,7 +15,7 @@ const props = defineProps<{
 const emit = defineEmits<{ bench: []; pin: [] }>()
 const beside = computed(() => [
   { card: props.card, number: props.number },
-  ...props.pinned.filter((one) => one.number !== props.number),
+  ...props.pinned.filter((item) => item.number !== props.number),
 ])
 const longest = computed(() => longestOf(beside.value.map(({ card }) => card)))
 </script>
@@ -31,13 +31,13 @@ const longest = computed(() => longestOf(beside.value.map(({ card }) => card)))
       <button class="do do--main" type="button" @click="emit('bench')">Put on the bench</button>
     </div>
     <div
-      v-for="one in beside"
-      :key="one.number"
+      v-for="item in beside"
+      :key="item.number"
       class="strip"
-      :class="{ 'strip--pinned': one.number !== number }"
+      :class="{ 'strip--pinned': item.number !== number }"
     >
-      <span v-if="beside.length > 1" class="figure quiet">{{ one.number + 1 }}</span>
-      <MiniStrip :outline="one.card.outline" :hung="one.card.hung" :longest-m="longest" />
+      <span v-if="beside.length > 1" class="figure quiet">{{ item.number + 1 }}</span>
+      <MiniStrip :outline="item.card.outline" :hung="item.card.hung" :longest-m="longest" />
     </div>
     <dl class="reasons">
       <dt>Why this one</dt>
@@ -62,13 +62,13 @@ const longest = computed(() => longestOf(beside.value.map(({ card }) => card)))
       <thead>
         <tr>
           <th scope="col"><span class="unseen">What</span></th>
-          <th v-for="one in beside" :key="one.number" scope="col">{{ one.number + 1 }}</th>
+          <th v-for="item in beside" :key="item.number" scope="col">{{ item.number + 1 }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="(measure, row) in card.measures" :key="measure.key">
           <th scope="row">{{ measure.title }}</th>
-          <td v-for="one in beside" :key="one.number">{{ one.card.measures[row]?.figure }}</td>
+          <td v-for="item in beside" :key="item.number">{{ item.card.measures[row]?.figure }}</td>
         </tr>
       </tbody>
     </table>

@@ -19,10 +19,10 @@ const places = computed(() =>
     legend,
     place,
     chips: [
-      ...ALL.filter(({ value }) => !wishes.value.slice(0, place).includes(value)).map((one) => ({
-        value: one.value as Wish | 'none',
-        words: one.value,
-        note: one.note,
+      ...ALL.filter(({ value }) => !wishes.value.slice(0, place).includes(value)).map((item) => ({
+        value: item.value as Wish | 'none',
+        words: item.value,
+        note: item.note,
       })),
       { value: 'none' as const, words: place ? 'nothing more' : 'nothing before the rest' },
     ],
@@ -32,7 +32,7 @@ const places = computed(() =>
 /** What comes after a wish that is changed stays, but for that wish itself. */
 function wish(place: number, chosen: Wish | 'none') {
   const before = wishes.value.slice(0, place)
-  const after = wishes.value.slice(place + 1).filter((one) => one !== chosen)
+  const after = wishes.value.slice(place + 1).filter((wish) => wish !== chosen)
   wishes.value = chosen === 'none' ? before : [...before, chosen, ...after]
 }
 </script>

@@ -37,13 +37,13 @@ watch(() => props.knot, stop)
     </div>
     <div v-if="timed" class="row" role="group" aria-label="How is it?">
       <button
-        v-for="one in RATINGS"
-        :key="one.rated"
+        v-for="rating in RATINGS"
+        :key="rating.rated"
         class="do practice__go"
         type="button"
-        @click="rate(knot, one.rated)"
+        @click="rate(knot, rating.rated)"
       >
-        {{ one.words }}
+        {{ rating.words }}
       </button>
     </div>
     <TieHistory v-if="mine?.ties.length" :ties="mine.ties" :title="title" />

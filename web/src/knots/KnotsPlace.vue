@@ -22,12 +22,12 @@ const { data: cards } = useQuery({
   placeholderData: keepPreviousData,
 })
 const card = computed(() => {
-  const found = cards.value?.find((one) => one.key === route.params.knot)
+  const found = cards.value?.find((card) => card.key === route.params.knot)
   return found ?? cards.value?.[0]
 })
 const groups = computed(() => [
-  { title: 'Nine to know by heart', cards: cards.value?.filter((one) => one.by_heart) ?? [] },
-  { title: 'The rest', cards: cards.value?.filter((one) => !one.by_heart) ?? [] },
+  { title: 'Nine to know by heart', cards: cards.value?.filter((card) => card.by_heart) ?? [] },
+  { title: 'The rest', cards: cards.value?.filter((card) => !card.by_heart) ?? [] },
 ])
 const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
 </script>
@@ -38,12 +38,12 @@ const open = (knot: Key) => router.push({ name: 'knots', params: { knot } })
       <template v-for="group in groups" :key="group.title">
         <h2>{{ group.title }}</h2>
         <RouterLink
-          v-for="one in group.cards"
-          :key="one.key"
-          :to="{ name: 'knots', params: { knot: one.key } }"
-          :class="{ here: one.key === card.key }"
+          v-for="item in group.cards"
+          :key="item.key"
+          :to="{ name: 'knots', params: { knot: item.key } }"
+          :class="{ here: item.key === card.key }"
         >
-          {{ one.title }}
+          {{ item.title }}
         </RouterLink>
       </template>
       <OwnTies />

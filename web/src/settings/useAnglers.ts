@@ -11,7 +11,7 @@ export const useAnglers = defineStore('anglers', () => {
   const open = ref(false)
   /** Whether it was said once how to begin: in the demo, or with one's own. */
   const begun = useStorage('nine-knots.begun', false)
-  const front = computed(() => here.value.find((one) => one.in_front) ?? null)
+  const front = computed(() => here.value.find((item) => item.in_front) ?? null)
   const isFirst = computed(() => !begun.value && !!front.value?.demo)
 
   async function load() {

@@ -24,7 +24,7 @@ watch(receivers, (now) => (to.value ||= now?.[0]?.to_id ?? ''), { immediate: tru
 const thing = computed(() => giving.thing!)
 const has = computed(() =>
   (given.value ?? []).filter(
-    (one) => one.kind === thing.value.kind && one.thing_id === thing.value.id,
+    (given) => given.kind === thing.value.kind && given.thing_id === thing.value.id,
   ),
 )
 const PLACES = {
@@ -35,7 +35,7 @@ const PLACES = {
 }
 const give = () =>
   attempt(async () => {
-    const whom = receivers.value?.find((one) => one.to_id === to.value)
+    const whom = receivers.value?.find((receiver) => receiver.to_id === to.value)
     if (!whom) return
     await acts.give({
       kind: thing.value.kind,
@@ -66,8 +66,8 @@ const give = () =>
       <label class="to">
         <span class="quiet">To</span>
         <select v-model="to" class="pick">
-          <option v-for="one in receivers" :key="one.to_id" :value="one.to_id">
-            {{ one.name }}{{ one.kind === 'club' ? ', all of the group' : '' }}
+          <option v-for="receiver in receivers" :key="receiver.to_id" :value="receiver.to_id">
+            {{ receiver.name }}{{ receiver.kind === 'club' ? ', all of the group' : '' }}
           </option>
         </select>
       </label>
@@ -85,16 +85,16 @@ const give = () =>
     <section v-if="has.length" aria-labelledby="has-title">
       <h3 id="has-title">Shared with</h3>
       <ul>
-        <li v-for="one in has" :key="one.given_id" class="row">
+        <li v-for="item in has" :key="item.given_id" class="row">
           <span class="grow">
-            {{ one.to }}
-            <span class="quiet">{{ howGiven(one) }}</span>
+            {{ item.to }}
+            <span class="quiet">{{ howGiven(item) }}</span>
           </span>
           <button
             class="link"
             type="button"
-            :aria-label="`Stop sharing with ${one.to}`"
-            @click="attempt(() => acts.takeBack(one.given_id))"
+            :aria-label="`Stop sharing with ${item.to}`"
+            @click="attempt(() => acts.takeBack(item.given_id))"
           >
             stop sharing
           </button>

@@ -25,20 +25,20 @@ const { refused, attempt } = useRefusal()
       </tr>
     </thead>
     <tbody>
-      <tr v-for="one in given" :key="one.given_id">
+      <tr v-for="item in given" :key="item.given_id">
         <td>
-          <b>{{ one.gone ? 'deleted' : one.title }}</b>,
-          <span class="quiet">{{ KIND_WORDS[one.kind] }}</span>
+          <b>{{ item.gone ? 'deleted' : item.title }}</b>,
+          <span class="quiet">{{ KIND_WORDS[item.kind] }}</span>
         </td>
-        <td>{{ one.to }}</td>
-        <td>{{ howGiven(one) }}</td>
-        <td>{{ dayText(one.given_at) }}</td>
+        <td>{{ item.to }}</td>
+        <td>{{ howGiven(item) }}</td>
+        <td>{{ dayText(item.given_at) }}</td>
         <td>
           <button
             class="link"
             type="button"
-            :aria-label="`Stop sharing with ${one.to}: ${one.title}`"
-            @click="attempt(() => acts.takeBack(one.given_id))"
+            :aria-label="`Stop sharing with ${item.to}: ${item.title}`"
+            @click="attempt(() => acts.takeBack(item.given_id))"
           >
             stop sharing
           </button>

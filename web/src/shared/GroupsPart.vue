@@ -31,7 +31,7 @@ const show = (club_id: string) =>
   attempt(async () => {
     shown.value = { club_id, code: await acts.codeOf(club_id) }
   })
-const myself = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
+const myself = (club: Schemas['ClubRow']) => club.members.find((member) => member.me)!
 </script>
 
 <template>
@@ -90,20 +90,22 @@ const myself = (club: Schemas['ClubRow']) => club.members.find((one) => one.me)!
         </p>
       </div>
       <ul>
-        <li v-for="one in club.members" :key="one.angler_id" class="row">
+        <li v-for="member in club.members" :key="member.angler_id" class="row">
           <span class="grow">
-            {{ one.name }}
+            {{ member.name }}
             <span class="quiet">
-              {{ [one.me ? 'you' : '', one.keeps ? 'runs it' : ''].filter(Boolean).join(', ') }}
+              {{
+                [member.me ? 'you' : '', member.keeps ? 'runs it' : ''].filter(Boolean).join(', ')
+              }}
             </span>
           </span>
           <button
-            v-if="club.mine && !one.me"
+            v-if="club.mine && !member.me"
             class="link"
             type="button"
-            @click="attempt(() => acts.leave(club.club_id, one.angler_id))"
+            @click="attempt(() => acts.leave(club.club_id, member.angler_id))"
           >
-            remove {{ one.name }}
+            remove {{ member.name }}
           </button>
         </li>
       </ul>

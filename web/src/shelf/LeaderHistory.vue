@@ -52,7 +52,7 @@ const { data: differs } = useQuery({
 })
 
 function choose(number: number, on: boolean) {
-  pair.value = on ? [...pair.value.slice(-1), number] : pair.value.filter((one) => one !== number)
+  pair.value = on ? [...pair.value.slice(-1), number] : pair.value.filter((item) => item !== number)
 }
 
 const designOf = async (number: number) =>

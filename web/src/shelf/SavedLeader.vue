@@ -64,7 +64,7 @@ function keepLabels() {
         <button class="do" type="submit">Keep</button>
       </form>
       <p v-else-if="card.labels.length" class="row">
-        <span v-for="one in card.labels" :key="one" class="tag">{{ one }}</span>
+        <span v-for="label in card.labels" :key="label" class="tag">{{ label }}</span>
       </p>
     </div>
     <p v-if="card.damaged" class="refusal">

@@ -72,15 +72,15 @@ function picked(event: Event) {
       </label>
       <template v-if="labels?.length">
         <button
-          v-for="one in [{ label: '', leaders: 0 }, ...labels]"
-          :key="one.label"
+          v-for="item in [{ label: '', leaders: 0 }, ...labels]"
+          :key="item.label"
           class="do do--plain label"
           type="button"
-          :aria-pressed="label === one.label"
-          @click="label = one.label"
+          :aria-pressed="label === item.label"
+          @click="label = item.label"
         >
-          {{ one.label || 'all' }}
-          <span v-if="one.label" class="quiet figure">{{ one.leaders }}</span>
+          {{ item.label || 'all' }}
+          <span v-if="item.label" class="quiet figure">{{ item.leaders }}</span>
         </button>
       </template>
       <span v-if="narrowed" class="quiet figure" role="status">{{ total }} found</span>

@@ -51,8 +51,10 @@ const touched = ref(false)
 watch(cards, (now) => {
   if (!touched.value) chosen.value = now?.[0]?.key ?? ''
 })
-const card = computed(() => cards.value?.find((one) => one.key === chosen.value))
-const school = computed(() => catalogue.value?.schools.find((one) => one.key === chosen.value))
+const card = computed(() => cards.value?.find((card) => card.key === chosen.value))
+const school = computed(() =>
+  catalogue.value?.schools.find((school) => school.key === chosen.value),
+)
 
 function choose(key: string) {
   chosen.value = key
@@ -72,20 +74,20 @@ function put() {
       <fieldset v-for="group in groups" :key="group.title">
         <legend>{{ group.title }}</legend>
         <LeaderOption
-          v-for="one in group.cards"
-          :key="one.key"
+          v-for="shown in group.cards"
+          :key="shown.key"
           :model-value="chosen"
           name="school"
-          :value="one.key"
-          :title="one.title"
-          :measures="one.measures"
-          :outline="one.outline"
-          :hung="one.hung"
+          :value="shown.key"
+          :title="shown.title"
+          :measures="shown.measures"
+          :outline="shown.outline"
+          :hung="shown.hung"
           :longest-m="longest"
-          :facts="one.facts"
+          :facts="shown.facts"
           @update:model-value="choose"
         >
-          {{ one.words }}
+          {{ shown.words }}
         </LeaderOption>
       </fieldset>
       <p v-if="today?.buy" class="quiet">{{ today.buy }}</p>

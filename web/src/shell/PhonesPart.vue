@@ -40,21 +40,21 @@ const revoke = (phone_id: string) =>
       </div>
     </template>
     <ul v-if="phones.phones.length">
-      <li v-for="one in phones.phones" :key="one.phone_id" class="row">
-        <span class="grow" :class="{ gone: one.revoked }">
-          {{ one.name }}
+      <li v-for="phone in phones.phones" :key="phone.phone_id" class="row">
+        <span class="grow" :class="{ gone: phone.revoked }">
+          {{ phone.name }}
           <span class="quiet">
-            paired {{ dayText(one.paired_at) }},
-            {{ one.revoked ? 'removed' : `seen ${dayText(one.seen_at)}`
-            }}<template v-if="one.day">, a guest's for “{{ one.day }}” only</template>
+            paired {{ dayText(phone.paired_at) }},
+            {{ phone.revoked ? 'removed' : `seen ${dayText(phone.seen_at)}`
+            }}<template v-if="phone.day">, a guest's for “{{ phone.day }}” only</template>
           </span>
         </span>
         <button
-          v-if="!one.revoked"
+          v-if="!phone.revoked"
           class="link"
           type="button"
-          :aria-label="`Remove ${one.name}`"
-          @click="revoke(one.phone_id)"
+          :aria-label="`Remove ${phone.name}`"
+          @click="revoke(phone.phone_id)"
         >
           remove
         </button>

@@ -11,9 +11,9 @@ const anglers = useAnglers()
 const me = useMe()
 const name = ref('')
 const codes = ref<Record<string, string>>({})
-const go = (one: Schemas['AnglerAtBench']) =>
-  attempt(() => anglers.to(one.angler_id, codes.value[one.angler_id]))
-const hasDemo = computed(() => anglers.here.some((one) => one.demo))
+const go = (angler: Schemas['AnglerAtBench']) =>
+  attempt(() => anglers.to(angler.angler_id, codes.value[angler.angler_id]))
+const hasDemo = computed(() => anglers.here.some((item) => item.demo))
 </script>
 
 <template>
@@ -28,25 +28,27 @@ const hasDemo = computed(() => anglers.here.some((one) => one.demo))
       current angler’s things; the others’ stay as they are.
     </p>
     <ul class="who">
-      <li v-for="one in anglers.here" :key="one.angler_id">
+      <li v-for="item in anglers.here" :key="item.angler_id">
         <span
-          ><b>{{ one.name }}</b>
-          <span class="quiet">{{ one.demo ? ' demo, made up' : ' own' }}</span></span
+          ><b>{{ item.name }}</b>
+          <span class="quiet">{{ item.demo ? ' demo, made up' : ' own' }}</span></span
         >
-        <span v-if="one.in_front">in front</span>
-        <form v-else class="row" @submit.prevent="go(one)">
+        <span v-if="item.in_front">in front</span>
+        <form v-else class="row" @submit.prevent="go(item)">
           <input
-            v-if="one.locked"
-            v-model="codes[one.angler_id]"
+            v-if="item.locked"
+            v-model="codes[item.angler_id]"
             class="pick code"
             type="password"
             autocomplete="off"
-            :aria-label="`Code of ${one.name}`"
+            :aria-label="`Code of ${item.name}`"
             placeholder="code"
             maxlength="40"
             required
           />
-          <button class="do" type="submit">Switch to {{ one.demo ? 'the demo' : one.name }}</button>
+          <button class="do" type="submit">
+            Switch to {{ item.demo ? 'the demo' : item.name }}
+          </button>
         </form>
       </li>
       <li v-if="!hasDemo">

@@ -53,7 +53,7 @@ const addSaved = () =>
           ),
         ),
     )
-    add(saved.map((one) => one.design.situation))
+    add(saved.map((item) => item.design.situation))
   })
 const drop = (at: number) => (days.value = days.value.filter((_, i) => i !== at))
 

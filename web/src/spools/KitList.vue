@@ -61,7 +61,7 @@ const takeOut = (tackle_id: string) =>
       None matches.
     </p>
     <ul>
-      <li v-for="row in shown.filter((one) => one.kind === group.kind)" :key="row.tackle_id">
+      <li v-for="row in shown.filter((item) => item.kind === group.kind)" :key="row.tackle_id">
         <form v-if="editing?.id === row.tackle_id" class="kit__edit" @submit.prevent="keep">
           <input
             id="kit-line"

@@ -23,7 +23,7 @@ const { data: page } = useQuery({
 })
 
 const changes = (line: Schemas['LedgerLine']) =>
-  props.spoolId ? line.changes.filter((one) => one.spool_id === props.spoolId) : line.changes
+  props.spoolId ? line.changes.filter((change) => change.spool_id === props.spoolId) : line.changes
 </script>
 
 <template>
@@ -38,9 +38,9 @@ const changes = (line: Schemas['LedgerLine']) =>
         <span class="ledger__what">
           <b>{{ line.title }}</b>
           <span v-if="line.undone" class="quiet"> undone since</span>
-          <span v-for="one in changes(line)" :key="one.spool_id" class="ledger__change">
-            <span class="figure">{{ one.change }}</span>
-            <span v-if="!spoolId" class="quiet">{{ one.title }}</span>
+          <span v-for="change in changes(line)" :key="change.spool_id" class="ledger__change">
+            <span class="figure">{{ change.change }}</span>
+            <span v-if="!spoolId" class="quiet">{{ change.title }}</span>
           </span>
           <span v-if="line.cost && !spoolId" class="quiet figure ledger__change"
             >cost {{ line.cost }}</span

@@ -35,11 +35,11 @@ const WHYS = [
 const why = ref<(typeof WHYS)[number]['value']>('lost')
 const others = computed(() =>
   (stock.value ?? []).filter(
-    (one) =>
-      one.spool_id !== props.row.spool_id &&
-      one.form === props.row.form &&
-      one.material === props.row.material &&
-      one.sighter === props.row.sighter,
+    (row) =>
+      row.spool_id !== props.row.spool_id &&
+      row.form === props.row.form &&
+      row.material === props.row.material &&
+      row.sighter === props.row.sighter,
   ),
 )
 
@@ -107,8 +107,8 @@ const putTogether = (other: string) =>
     <template v-if="measured?.length">
       <h3>Measured</h3>
       <ul class="more__measured">
-        <li v-for="(one, i) in measured.slice(0, 3)" :key="i">
-          <span class="quiet figure">{{ withDays(one.day) }}</span> {{ one.words }}
+        <li v-for="(item, i) in measured.slice(0, 3)" :key="i">
+          <span class="quiet figure">{{ withDays(item.day) }}</span> {{ item.words }}
         </li>
       </ul>
     </template>

@@ -18,7 +18,7 @@ const { own, others, wanted, want, clear } = useBatch()
 const { leaders, hasNextPage, isFetchingNextPage, fetchNextPage } = useLeaders()
 
 const shelf = computed(() =>
-  leaders.value.filter((one) => one.leader_id !== bench.saved?.leader_id),
+  leaders.value.filter((leader) => leader.leader_id !== bench.saved?.leader_id),
 )
 const { answer: batch } = useAnswer(
   () => (wanted.value.length ? { wanted: wanted.value, units: settings.units } : null),
@@ -59,17 +59,17 @@ async function allTied() {
           />
           <span>of this one, {{ bench.design?.title }}</span>
         </li>
-        <li v-for="one in shelf" :key="one.leader_id">
+        <li v-for="item in shelf" :key="item.leader_id">
           <input
             class="batch__count figure"
             type="number"
             min="0"
             :max="MOST"
-            :value="others[one.leader_id] ?? 0"
-            :aria-label="`How many of ${one.title}`"
-            @change="attempt(() => want(one.leader_id, counted($event)))"
+            :value="others[item.leader_id] ?? 0"
+            :aria-label="`How many of ${item.title}`"
+            @change="attempt(() => want(item.leader_id, counted($event)))"
           />
-          <span>{{ one.title }}</span>
+          <span>{{ item.title }}</span>
         </li>
         <li v-if="hasNextPage">
           <button class="do" type="button" :disabled="isFetchingNextPage" @click="fetchNextPage()">

@@ -75,7 +75,7 @@ async function leave() {
   void router.push('/tie')
 }
 
-const before = (key: string) => bench.evaluation?.verdict.find((one) => one.key === key)
+const before = (key: string) => bench.evaluation?.verdict.find((item) => item.key === key)
 onMounted(workOut)
 </script>
 

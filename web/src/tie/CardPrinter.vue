@@ -83,8 +83,8 @@ watch([answer, refused, stopped], () => {
     <button class="do" type="button" :disabled="!wanted.length">Cards as PDF ▾</button>
     <template #dropdown>
       <el-dropdown-menu>
-        <el-dropdown-item v-for="one in papers" :key="one.key" :command="one">
-          {{ one.words }}
+        <el-dropdown-item v-for="paper in papers" :key="paper.key" :command="paper">
+          {{ paper.words }}
         </el-dropdown-item>
       </el-dropdown-menu>
     </template>

@@ -22,7 +22,7 @@ const parts = computed(() => [
   }),
 ])
 const chosen = computed({
-  get: () => (parts.value.some((one) => one.value === part.value) ? part.value : WHOLE),
+  get: () => (parts.value.some((item) => item.value === part.value) ? part.value : WHOLE),
   set: (value) => (part.value = value),
 })
 

@@ -28,7 +28,8 @@ let fading = 0
 
 const stop = computed(
   () =>
-    pack.value?.stops.find((one) => one.stretch_id === now.value?.stretch) ?? pack.value?.stops[0],
+    pack.value?.stops.find((stop) => stop.stretch_id === now.value?.stretch) ??
+    pack.value?.stops[0],
 )
 const reminders = useReminders(
   () => pack.value?.reminders ?? [],
@@ -45,7 +46,7 @@ const kept = computed(() => {
 
 async function note(kind: string, detail: Detail = {}) {
   const event = await day.note(kind, detail)
-  const words = pack.value?.happenings.find((one) => one.key === kind)?.title ?? ''
+  const words = pack.value?.happenings.find((item) => item.key === kind)?.title ?? ''
   last.value = { event, words }
   clearTimeout(fading)
   fading = window.setTimeout(() => (last.value = null), UNDO_MS)
@@ -97,11 +98,11 @@ useIntervalFn(day.meet, MEET_MS)
           class="part due"
           aria-label="Reminders"
         >
-          <div v-for="one in reminders.due.value" :key="one.key" class="warn">
-            <p>{{ one.words }}</p>
+          <div v-for="item in reminders.due.value" :key="item.key" class="warn">
+            <p>{{ item.words }}</p>
             <p class="row">
-              <button class="tap" type="button" @click="reminders.done(one.key)">Done</button>
-              <button class="tap tap--plain" type="button" @click="reminders.silence(one.key)">
+              <button class="tap" type="button" @click="reminders.done(item.key)">Done</button>
+              <button class="tap tap--plain" type="button" @click="reminders.silence(item.key)">
                 Not again
               </button>
             </p>
@@ -134,15 +135,15 @@ useIntervalFn(day.meet, MEET_MS)
     </div>
     <nav aria-label="At the water">
       <button
-        v-for="one in PARTS"
-        :key="one.key"
+        v-for="item in PARTS"
+        :key="item.key"
         class="tap"
-        :class="{ 'tap--main': part === one.key }"
+        :class="{ 'tap--main': part === item.key }"
         type="button"
-        :aria-current="part === one.key ? 'page' : undefined"
-        @click="part = one.key"
+        :aria-current="part === item.key ? 'page' : undefined"
+        @click="part = item.key"
       >
-        {{ one.words }}
+        {{ item.words }}
       </button>
     </nav>
   </div>

@@ -6,7 +6,7 @@ import type { Schemas } from '@/api/client'
 const props = defineProps<{ stop: Schemas['PackedStop']; level: number | null }>()
 const deeper = ref(props.stop.planned[0] ?? 0)
 const faster = ref(props.stop.planned[1] ?? 0)
-const at = ref(props.stop.levels.findIndex((one) => one.planned))
+const at = ref(props.stop.levels.findIndex((level) => level.planned))
 const cell = computed(() => props.stop.cells[deeper.value]?.[faster.value])
 const SHAPES = { right: '●', 'too little': '▽', 'too much': '▲' } as const
 
@@ -21,7 +21,7 @@ function byLevel(number: number) {
 watch(
   () => props.level,
   (level) => {
-    const found = props.stop.levels.findIndex((one) => one.level_m === level)
+    const found = props.stop.levels.findIndex((item) => item.level_m === level)
     if (level !== null && found >= 0) byLevel(found)
   },
   { immediate: true },
@@ -38,8 +38,8 @@ watch(
         :value="at"
         @change="(event) => byLevel(Number((event.target as HTMLSelectElement).value))"
       >
-        <option v-for="(one, number) in stop.levels" :key="one.level" :value="number">
-          {{ one.level }}{{ one.planned ? ', as planned' : '' }}
+        <option v-for="(step, number) in stop.levels" :key="step.level" :value="number">
+          {{ step.level }}{{ step.planned ? ', as planned' : '' }}
         </option>
       </select>
     </label>

@@ -55,30 +55,30 @@ const told = () =>
       <p class="quiet">Where</p>
       <div class="grid">
         <button
-          v-for="one in places"
-          :key="one"
+          v-for="item in places"
+          :key="item"
           class="tap"
-          :class="{ 'tap--main': detail.place === one }"
+          :class="{ 'tap--main': detail.place === item }"
           type="button"
-          :aria-pressed="detail.place === one"
-          @click="pick('place', one)"
+          :aria-pressed="detail.place === item"
+          @click="pick('place', item)"
         >
-          {{ one }}
+          {{ item }}
         </button>
       </div>
     </template>
     <template v-if="asks('landed')">
       <div class="grid">
         <button
-          v-for="one in LANDED"
-          :key="one"
+          v-for="item in LANDED"
+          :key="item"
           class="tap"
-          :class="{ 'tap--main': detail.landed === one }"
+          :class="{ 'tap--main': detail.landed === item }"
           type="button"
-          :aria-pressed="detail.landed === one"
-          @click="pick('landed', one)"
+          :aria-pressed="detail.landed === item"
+          @click="pick('landed', item)"
         >
-          {{ one }}
+          {{ item }}
         </button>
       </div>
     </template>
@@ -86,22 +86,24 @@ const told = () =>
       <span class="quiet">Which fish</span>
       <select v-model="detail.fish" class="field">
         <option :value="undefined">not told</option>
-        <option v-for="one in pack.fish" :key="one.key" :value="one.key">{{ one.title }}</option>
+        <option v-for="item in pack.fish" :key="item.key" :value="item.key">
+          {{ item.title }}
+        </option>
       </select>
     </label>
     <template v-if="asks('mass')">
       <p class="quiet">Weight, roughly</p>
       <div class="grid">
         <button
-          v-for="one in pack.masses"
-          :key="one.kg"
+          v-for="item in pack.masses"
+          :key="item.kg"
           class="tap"
-          :class="{ 'tap--main': detail.mass === one.kg }"
+          :class="{ 'tap--main': detail.mass === item.kg }"
           type="button"
-          :aria-pressed="detail.mass === one.kg"
-          @click="pick('mass', one.kg)"
+          :aria-pressed="detail.mass === item.kg"
+          @click="pick('mass', item.kg)"
         >
-          {{ one.words }}
+          {{ item.words }}
         </button>
       </div>
     </template>
@@ -109,22 +111,22 @@ const told = () =>
       <span class="quiet">Which fly</span>
       <select v-model="detail.fly" class="field">
         <option :value="undefined">not told</option>
-        <option v-for="one in flies" :key="one" :value="one">{{ one }}</option>
+        <option v-for="fly in flies" :key="fly" :value="fly">{{ fly }}</option>
       </select>
     </label>
     <label v-if="asks('rig')">
       <span class="quiet">Which rig</span>
       <select v-model="detail.rig" class="field">
         <option :value="undefined">not told</option>
-        <option v-for="one in rigs" :key="one.key" :value="one.key">{{ one.title }}</option>
+        <option v-for="rig in rigs" :key="rig.key" :value="rig.key">{{ rig.title }}</option>
       </select>
     </label>
     <label v-if="asks('level') && stop.levels.length">
       <span class="quiet">The gauge reads</span>
       <select v-model="detail.level" class="field">
         <option :value="undefined">not told</option>
-        <option v-for="one in stop.levels" :key="one.level" :value="one.level_m">
-          {{ one.level }}
+        <option v-for="level in stop.levels" :key="level.level" :value="level.level_m">
+          {{ level.level }}
         </option>
       </select>
     </label>
@@ -132,7 +134,9 @@ const told = () =>
       <span class="quiet">Indicator now set above the point fly</span>
       <select v-model="detail.setting" class="field">
         <option :value="undefined">not told</option>
-        <option v-for="one in stop.settings" :key="one.m" :value="one.m">{{ one.words }}</option>
+        <option v-for="setting in stop.settings" :key="setting.m" :value="setting.m">
+          {{ setting.words }}
+        </option>
       </select>
     </label>
     <label v-if="asks('words')">

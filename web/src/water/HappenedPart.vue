@@ -17,12 +17,12 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ more: [event: DayEvent, detail: Detail]; back: [event: DayEvent] }>()
 const HIDDEN = ['taken-back', 'came-to']
-const kinds = computed(() => props.pack.happenings.filter((one) => !HIDDEN.includes(one.key)))
+const kinds = computed(() => props.pack.happenings.filter((kind) => !HIDDEN.includes(kind.key)))
 const told = shallowRef<DayEvent | null>(null)
-const kindOf = (event: DayEvent) => props.pack.happenings.find((one) => one.key === event.kind)
+const kindOf = (event: DayEvent) => props.pack.happenings.find((kind) => kind.key === event.kind)
 /** The event whose form is open; one that was undone has none. */
 const open = computed(() =>
-  props.now.stands.some((one) => one.event_id === told.value?.event_id) ? told.value : null,
+  props.now.stands.some((event) => event.event_id === told.value?.event_id) ? told.value : null,
 )
 const openKind = computed(() => {
   const kind = open.value && kindOf(open.value)
@@ -54,24 +54,24 @@ function more(detail: Detail) {
     />
     <div v-else class="grid">
       <button
-        v-for="one in kinds"
-        :key="one.key"
+        v-for="kind in kinds"
+        :key="kind.key"
         class="tap big"
         type="button"
-        @click="tap(one.key)"
+        @click="tap(kind.key)"
       >
-        {{ one.title }}
+        {{ kind.title }}
       </button>
     </div>
     <h2>Today</h2>
     <p v-if="!latest.length">Nothing yet. One tap records it; you can add details afterwards.</p>
     <ol>
-      <li v-for="one in latest" :key="one.event_id">
+      <li v-for="item in latest" :key="item.event_id">
         <span
-          ><b>{{ timeText(one.at) }}</b> {{ eventWords(one, pack) }}</span
+          ><b>{{ timeText(item.at) }}</b> {{ eventWords(item, pack) }}</span
         >
-        <button class="tap tap--plain" type="button" @click="emit('back', one)">
-          Undo<span class="unseen">: {{ eventWords(one, pack) }}</span>
+        <button class="tap tap--plain" type="button" @click="emit('back', item)">
+          Undo<span class="unseen">: {{ eventWords(item, pack) }}</span>
         </button>
       </li>
     </ol>

@@ -11,11 +11,11 @@ import type { Detail } from './useDay'
 /** This stretch: the rig on the line, what to set, what the water does to it, what is seen. */
 const props = defineProps<{ pack: DayPack; now: DayNow; stop: Schemas['PackedStop'] }>()
 const emit = defineEmits<{ note: [kind: string, detail: Detail] }>()
-const rig = computed(() => props.pack.rigs.find((one) => one.key === props.now.rig))
-const planned = computed(() => props.pack.rigs.find((one) => one.key === props.stop.rig))
+const rig = computed(() => props.pack.rigs.find((rig) => rig.key === props.now.rig))
+const planned = computed(() => props.pack.rigs.find((rig) => rig.key === props.stop.rig))
 const state = computed(() => rig.value && rigNow(rig.value, props.now.rigs[props.now.rig]))
 const seen = ref('')
-const does = computed(() => props.stop.sees.find((one) => one.sees === seen.value)?.do)
+const does = computed(() => props.stop.sees.find((option) => option.sees === seen.value)?.do)
 
 function move(event: Event) {
   seen.value = ''
@@ -28,8 +28,8 @@ function move(event: Event) {
     <label>
       <span class="quiet">Where you are</span>
       <select class="field where" :value="stop.stretch_id" @change="move">
-        <option v-for="one in pack.stops" :key="one.stretch_id" :value="one.stretch_id">
-          {{ one.title }}
+        <option v-for="other in pack.stops" :key="other.stretch_id" :value="other.stretch_id">
+          {{ other.title }}
         </option>
       </select>
     </label>
@@ -84,15 +84,15 @@ function move(event: Event) {
     <h2>What do you see?</h2>
     <div class="grid">
       <button
-        v-for="one in stop.sees"
-        :key="one.sees"
+        v-for="option in stop.sees"
+        :key="option.sees"
         class="tap"
-        :class="{ 'tap--main': one.sees === seen }"
+        :class="{ 'tap--main': option.sees === seen }"
         type="button"
-        :aria-pressed="one.sees === seen"
-        @click="seen = one.sees === seen ? '' : one.sees"
+        :aria-pressed="option.sees === seen"
+        @click="seen = option.sees === seen ? '' : option.sees"
       >
-        {{ one.sees }}
+        {{ option.sees }}
       </button>
     </div>
     <p v-if="does" class="does" role="status"><b>Next:</b> {{ does }}</p>

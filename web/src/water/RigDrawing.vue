@@ -27,17 +27,17 @@ const cold = (material: string) => material.startsWith('fluoro')
       :class="cold(part.material) ? 'cold' : 'piece'"
     />
     <path
-      v-for="(one, i) in rig.hung.filter((it) => it.kind === 'dropper' || it.kind === 'in line')"
+      v-for="(item, i) in rig.hung.filter((it) => it.kind === 'dropper' || it.kind === 'in line')"
       :key="`f${i}`"
-      :d="`M${x(one.at_m)} ${MIDDLE}l18 -18m-6 0h8v8`"
+      :d="`M${x(item.at_m)} ${MIDDLE}l18 -18m-6 0h8v8`"
       class="tag"
     />
     <circle
-      v-for="(one, i) in rig.hung.filter((it) => it.kind === 'shot' || it.kind === 'indicator')"
+      v-for="(item, i) in rig.hung.filter((it) => it.kind === 'shot' || it.kind === 'indicator')"
       :key="`t${i}`"
-      :cx="x(one.at_m)"
+      :cx="x(item.at_m)"
       :cy="MIDDLE"
-      :r="one.kind === 'indicator' ? 10 : 6"
+      :r="item.kind === 'indicator' ? 10 : 6"
       class="thing"
     />
     <circle v-for="at in joints" :key="at" :cx="x(at)" :cy="MIDDLE" r="4" class="joint" />

@@ -53,13 +53,13 @@ const fishOf = (key: string) => props.now.rigs[key]?.fish ?? 0
     <template v-if="silenced.length">
       <h2>Silenced reminders</h2>
       <button
-        v-for="one in silenced"
-        :key="one.key"
+        v-for="item in silenced"
+        :key="item.key"
         class="tap"
         type="button"
-        @click="emit('wake', one.key)"
+        @click="emit('wake', item.key)"
       >
-        Remind me again: {{ one.words }}
+        Remind me again: {{ item.words }}
       </button>
     </template>
     <h2>{{ isFile() ? 'Take the log home' : 'A copy of the log' }}</h2>

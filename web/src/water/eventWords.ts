@@ -4,18 +4,18 @@ import type { DayEvent } from './state'
 /** An event in a line, with what was told of it. */
 export function eventWords(event: DayEvent, pack: DayPack): string {
   const told = event.detail ?? {}
-  const kind = pack.happenings.find((one) => one.key === event.kind)
+  const kind = pack.happenings.find((kind) => kind.key === event.kind)
   const said = [
-    told.fish && pack.fish.find((one) => one.key === told.fish)?.title,
-    told.mass && pack.masses.find((one) => one.kg === told.mass)?.words,
+    told.fish && pack.fish.find((item) => item.key === told.fish)?.title,
+    told.mass && pack.masses.find((mass) => mass.kg === told.mass)?.words,
     told.fly,
     told.place,
-    told.stretch && pack.stops.find((one) => one.stretch_id === told.stretch)?.title,
-    told.rig && pack.rigs.find((one) => one.key === told.rig)?.title,
+    told.stretch && pack.stops.find((stop) => stop.stretch_id === told.stretch)?.title,
+    told.rig && pack.rigs.find((rig) => rig.key === told.rig)?.title,
     told.landed,
     told.level !== null && told.level !== undefined && levelWords(told.level, pack),
     told.setting &&
-      pack.stops.flatMap((one) => one.settings).find((one) => one.m === told.setting)?.words,
+      pack.stops.flatMap((stop) => stop.settings).find((item) => item.m === told.setting)?.words,
     told.words,
     told.photo && 'with a photo',
   ].filter(Boolean)
@@ -23,4 +23,4 @@ export function eventWords(event: DayEvent, pack: DayPack): string {
 }
 
 const levelWords = (level: number, pack: DayPack) =>
-  pack.stops.flatMap((one) => one.levels).find((one) => one.level_m === level)?.level ?? ''
+  pack.stops.flatMap((stop) => stop.levels).find((item) => item.level_m === level)?.level ?? ''

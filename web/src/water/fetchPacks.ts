@@ -11,7 +11,9 @@ type PlanCard = Schemas['PlanCard']
 export async function fetchPacks(): Promise<DayPack[]> {
   const plans = await ask<PlanCard[]>('/api/v1/plans')
   const here = await packedAtHere()
-  for (const plan of plans.filter((one) => one.packed_at && one.packed_at !== here[one.plan_id]))
+  for (const plan of plans.filter(
+    (plan) => plan.packed_at && plan.packed_at !== here[plan.plan_id],
+  ))
     await keepPack(await ask<DayPack>(`/api/v1/plans/${plan.plan_id}/pack`), plan.packed_at)
   const listed = new Set(plans.map((plan) => plan.plan_id))
   const unsent = await daysUnsent()

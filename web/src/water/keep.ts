@@ -28,7 +28,7 @@ export const readPack = async (planId: string) => get<DayPack>(planId, store('pa
 /** Days that are kept here, the latest first. */
 export async function packsHere(): Promise<DayPack[]> {
   const found = await entries<string, DayPack>(store('packs'))
-  return found.map(([, pack]) => pack).sort((one, other) => (one.on < other.on ? 1 : -1))
+  return found.map(([, pack]) => pack).sort((item, other) => (item.on < other.on ? 1 : -1))
 }
 
 const keepAll = async (events: DayEvent[], sent: boolean) =>
@@ -71,7 +71,7 @@ export async function daysUnsent(): Promise<Set<string>> {
 /** Photos of a day that were taken with this phone. */
 export async function readPhotos(planId: string): Promise<KeptPhoto[]> {
   const found = (await entries<string, KeptPhoto>(store('photos'))).map(([, kept]) => kept)
-  return found.filter((one) => one.plan_id === planId)
+  return found.filter((found) => found.plan_id === planId)
 }
 
 export const keepChoice = async (name: string, value: unknown) =>

@@ -7,11 +7,11 @@ import type { DayEvent } from './state'
 export async function saveLog(pack: DayPack, events: DayEvent[]) {
   const log = { format: 'nine-knots-log', version: 1, plan_id: pack.plan_id, events }
   const text = JSON.stringify(log, null, 1)
-  const told = new Set(events.map((one) => one.detail?.photo))
+  const told = new Set(events.map((event) => event.detail?.photo))
   const photos: Zippable = {}
-  for (const one of await readPhotos(pack.plan_id).catch(() => []))
-    if (told.has(one.name))
-      photos[one.name] = [new Uint8Array(await one.photo.arrayBuffer()), { level: 0 }]
+  for (const photo of await readPhotos(pack.plan_id).catch(() => []))
+    if (told.has(photo.name))
+      photos[photo.name] = [new Uint8Array(await photo.photo.arrayBuffer()), { level: 0 }]
   if (!Object.keys(photos).length) return save(text, 'application/json', `log-${pack.on}.json`)
   const zip = zipSync({ 'log.json': strToU8(text), photos })
   return save(zip.slice().buffer, 'application/zip', `log-${pack.on}.zip`)

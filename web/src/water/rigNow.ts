@@ -13,7 +13,7 @@ export function rigNow(
   rig: Schemas['PackedRig'],
   now: RigNow | undefined,
 ): { state: State | undefined; renew: string } {
-  const worn = rig.states.find((one) => one.wear === (now?.wear ?? 'new')) ?? rig.states[0]
+  const worn = rig.states.find((state) => state.wear === (now?.wear ?? 'new')) ?? rig.states[0]
   const row = worn?.by_cuts ?? []
   const state = row[Math.min(now?.cuts ?? 0, row.length - 1)]
   return { state, renew: now?.gone ? GONE[now.gone] : (state?.renew ?? '') }

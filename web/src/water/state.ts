@@ -33,13 +33,13 @@ const earlier = (one: DayEvent, other: DayEvent) =>
 
 /** Each event once, in order, without those that were taken back. */
 export function standing(events: DayEvent[]): DayEvent[] {
-  const once = new Map(events.map((one) => [one.event_id, one]))
+  const once = new Map(events.map((event) => [event.event_id, event]))
   const inOrder = [...once.values()].sort(earlier)
   const gone = new Set<string>()
-  for (const one of [...inOrder].reverse())
-    if (one.kind === 'taken-back' && !gone.has(one.event_id) && one.detail?.undoes)
-      gone.add(one.detail.undoes)
-  return inOrder.filter((one) => !gone.has(one.event_id) && one.kind !== 'taken-back')
+  for (const event of [...inOrder].reverse())
+    if (event.kind === 'taken-back' && !gone.has(event.event_id) && event.detail?.undoes)
+      gone.add(event.detail.undoes)
+  return inOrder.filter((item) => !gone.has(item.event_id) && item.kind !== 'taken-back')
 }
 
 /**
@@ -51,15 +51,16 @@ export function unsentCount(
   unsent: DayEvent[],
   photos: ReadonlySet<string> = new Set(),
 ): number {
-  const waiting = new Set(unsent.map((one) => one.event_id))
-  const known = all.filter((one) => !waiting.has(one.event_id))
-  const photoOf = (one: DayEvent) => (one.detail?.photo && photos.has(one.detail.photo)) || false
+  const waiting = new Set(unsent.map((event) => event.event_id))
+  const known = all.filter((item) => !waiting.has(item.event_id))
+  const photoOf = (event: DayEvent) =>
+    (event.detail?.photo && photos.has(event.detail.photo)) || false
   const stands = standing(all)
-  const here = new Set(stands.map((one) => one.event_id))
-  const told = stands.filter((one) => waiting.has(one.event_id) || photoOf(one))
-  const undone = standing(known).filter((one) => !here.has(one.event_id))
-  const retold = undone.filter((one) =>
-    told.some(({ kind, at }) => kind === one.kind && at === one.at),
+  const here = new Set(stands.map((event) => event.event_id))
+  const told = stands.filter((event) => waiting.has(event.event_id) || photoOf(event))
+  const undone = standing(known).filter((item) => !here.has(item.event_id))
+  const retold = undone.filter((item) =>
+    told.some(({ kind, at }) => kind === item.kind && at === item.at),
   )
   return told.length + undone.length - retold.length
 }
@@ -87,7 +88,7 @@ export function dayNow(
   begun: { stretch: string; rig: string; fly: string },
 ): DayNow {
   const stands = standing(events)
-  const byKey = new Map(kinds.map((one) => [one.key, one]))
+  const byKey = new Map(kinds.map((kind) => [kind.key, kind]))
   const now: DayNow = {
     ...begun,
     setting: null,
@@ -95,9 +96,9 @@ export function dayNow(
     rigs: begun.rig ? { [begun.rig]: NEW } : {},
     stands,
   }
-  for (const one of stands) {
-    const told = one.detail ?? {}
-    const effect = effectOf(byKey.get(one.kind), told.place)
+  for (const event of stands) {
+    const told = event.detail ?? {}
+    const effect = effectOf(byKey.get(event.kind), told.place)
     if (!effect) continue
     if (effect.takes_up) {
       now.rig = told.rig || now.rig

@@ -27,8 +27,8 @@ export const isFile = () => location.protocol === 'file:' || !!document.getEleme
 
 /** An id of its own, also where a file is not taken for a safe place. */
 const newId = () =>
-  Array.from(crypto.getRandomValues(new Uint8Array(16)), (one) =>
-    one.toString(16).padStart(2, '0'),
+  Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) =>
+    byte.toString(16).padStart(2, '0'),
   ).join('')
 
 /** One day at the water: its pack, what happened, where it stands, and what waits to be sent. */
@@ -63,8 +63,8 @@ export function useDay(planId: string) {
 
   async function read() {
     const kept = await readEvents(pack.value?.plan_id ?? planId)
-    const here = new Map(events.value.map((one) => [one.event_id, one]))
-    for (const one of kept.all) here.set(one.event_id, one)
+    const here = new Map(events.value.map((event) => [event.event_id, event]))
+    for (const event of kept.all) here.set(event.event_id, event)
     events.value = [...here.values()]
     const photos = new Set((await photosWaiting()).map(({ name }) => name))
     unsent.value = unsentCount(events.value, kept.unsent, photos)
@@ -72,9 +72,9 @@ export function useDay(planId: string) {
 
   /** Photos that an event tells of, and that are on this phone only. */
   async function photosWaiting(): Promise<KeptPhoto[]> {
-    const told = new Set(events.value.map((one) => one.detail?.photo))
+    const told = new Set(events.value.map((event) => event.detail?.photo))
     const kept = await readPhotos(pack.value?.plan_id ?? planId)
-    return kept.filter((one) => !one.sent && told.has(one.name))
+    return kept.filter((kept) => !kept.sent && told.has(kept.name))
   }
 
   const eventOf = (kind: string, detail: Detail, at = Date.now()): DayEvent => ({
@@ -154,23 +154,23 @@ export function useDay(planId: string) {
       return waiting
     } catch (error) {
       if (!(error instanceof RefusedHere)) throw error
-      if (waiting.length > 1) return (await Promise.all(waiting.map((one) => send([one])))).flat()
+      if (waiting.length > 1) return (await Promise.all(waiting.map((item) => send([item])))).flat()
       trouble.value = `The bench refused one event: ${error.message} It stays here.`
       return []
     }
   }
 
   async function sendPhotos() {
-    for (const one of await photosWaiting()) {
-      const { name, plan_id } = one
+    for (const photo of await photosWaiting()) {
+      const { name, plan_id } = photo
       try {
-        await ask('/api/v1/photos', { name, plan_id, image: await inBase64(one.photo) })
+        await ask('/api/v1/photos', { name, plan_id, image: await inBase64(photo.photo) })
       } catch (error) {
         if (!(error instanceof RefusedHere)) throw error
         trouble.value = `The bench refused a photo: ${error.message} It stays here.`
         continue
       }
-      await keepPhoto({ ...one, sent: true })
+      await keepPhoto({ ...photo, sent: true })
     }
     await read()
   }

@@ -28,18 +28,18 @@ export function useReminders(
     .then((kept) => kept && (heard.value = kept))
     .catch(() => undefined)
 
-  function isDue(one: Reminder): boolean {
-    if (heard.value.silent.includes(one.key)) return false
-    if (one.wishes.length && !(one.wishes as string[]).includes(wish())) return false
-    const since = Math.max(begun.value, heard.value.done[one.key] ?? 0)
-    const last = stands().findLast((event) => one.after.includes(event.kind))
-    if (one.after.length)
+  function isDue(reminder: Reminder): boolean {
+    if (heard.value.silent.includes(reminder.key)) return false
+    if (reminder.wishes.length && !(reminder.wishes as string[]).includes(wish())) return false
+    const since = Math.max(begun.value, heard.value.done[reminder.key] ?? 0)
+    const last = stands().findLast((event) => reminder.after.includes(event.kind))
+    if (reminder.after.length)
       return !!last && last.at > since && clock.value - last.at < LONGEST_MIN * MINUTE_MS
-    return clock.value - since > one.every_min * MINUTE_MS
+    return clock.value - since > reminder.every_min * MINUTE_MS
   }
 
   const due = computed(() => all().filter(isDue))
-  const silenced = computed(() => all().filter((one) => heard.value.silent.includes(one.key)))
+  const silenced = computed(() => all().filter((item) => heard.value.silent.includes(item.key)))
 
   function keep(change: Partial<Heard>) {
     heard.value = { ...heard.value, ...change }
@@ -48,7 +48,7 @@ export function useReminders(
   }
   const done = (key: string) => keep({ done: { ...heard.value.done, [key]: Date.now() } })
   const silence = (key: string) => keep({ silent: [...heard.value.silent, key] })
-  const wake = (key: string) => keep({ silent: heard.value.silent.filter((one) => one !== key) })
+  const wake = (key: string) => keep({ silent: heard.value.silent.filter((item) => item !== key) })
 
   return { due, silenced, done, silence, wake }
 }

@@ -6,26 +6,26 @@ import { STATUS_PATHS } from '@/drawing/status'
 defineProps<{ measures: Score[] }>()
 const HEIGHT = 30
 const y = (position: number) => 8 + (HEIGHT - 16) * (1 - position)
-const tone = (one: Score) => one.status.replace(' ', '-')
-const said = (one: Score) =>
-  `${one.title}: ${one.figure}, ${one.marginal ? 'only just ' : ''}${one.status}`
+const tone = (score: Score) => score.status.replace(' ', '-')
+const said = (score: Score) =>
+  `${score.title}: ${score.figure}, ${score.marginal ? 'only just ' : ''}${score.status}`
 </script>
 
 <template>
   <ul class="marks" aria-label="Status">
     <li
-      v-for="one in measures"
-      :key="one.key"
-      :class="`mark mark--${tone(one)}`"
-      :title="said(one)"
+      v-for="measure in measures"
+      :key="measure.key"
+      :class="`mark mark--${tone(measure)}`"
+      :title="said(measure)"
     >
       <svg :height="HEIGHT" width="22" aria-hidden="true">
         <line x1="11" x2="11" y1="2" :y2="HEIGHT - 2" class="mark__cord" />
-        <g :transform="`translate(11 ${y(one.position)}) scale(0.6)`">
-          <path :d="STATUS_PATHS[one.status]" />
+        <g :transform="`translate(11 ${y(measure.position)}) scale(0.6)`">
+          <path :d="STATUS_PATHS[measure.status]" />
         </g>
       </svg>
-      <span class="unseen">{{ said(one) }}</span>
+      <span class="unseen">{{ said(measure) }}</span>
     </li>
   </ul>
 </template>

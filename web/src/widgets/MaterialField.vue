@@ -7,7 +7,9 @@ import { useCatalogue } from '@/api/queries'
 const material = defineModel<Schemas['SpoolForm']['material']>({ required: true })
 const { data: catalogue } = useCatalogue()
 const id = useId()
-const chosen = computed(() => catalogue.value?.materials.find((one) => one.key === material.value))
+const chosen = computed(() =>
+  catalogue.value?.materials.find((item) => item.key === material.value),
+)
 </script>
 
 <template>
@@ -15,10 +17,10 @@ const chosen = computed(() => catalogue.value?.materials.find((one) => one.key =
     <label class="quiet" :for="id">Material</label>
     <el-select :id="id" v-model="material">
       <el-option
-        v-for="one in catalogue?.materials"
-        :key="one.key"
-        :value="one.key"
-        :label="one.title"
+        v-for="option in catalogue?.materials"
+        :key="option.key"
+        :value="option.key"
+        :label="option.title"
       />
     </el-select>
     <ul v-if="chosen" class="reasons">

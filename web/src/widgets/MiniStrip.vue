@@ -19,10 +19,10 @@ const axis = computed(() => {
 })
 const scale = computed(() => 15 / thickest(props.outline))
 const flies = computed(() =>
-  props.hung.filter((one) => one.kind === 'dropper' || one.kind === 'in line'),
+  props.hung.filter((item) => item.kind === 'dropper' || item.kind === 'in line'),
 )
 const things = computed(() =>
-  props.hung.filter((one) => one.kind === 'shot' || one.kind === 'indicator'),
+  props.hung.filter((item) => item.kind === 'shot' || item.kind === 'indicator'),
 )
 const joints = computed(() =>
   props.outline.flatMap((part, i) =>
@@ -41,18 +41,18 @@ const joints = computed(() =>
       class="mini__part"
     />
     <path
-      v-for="(one, i) in flies"
+      v-for="(fly, i) in flies"
       :key="`f${i}`"
-      :d="`M${axis.x(one.at_m)} 17L${axis.x(one.to_m) + 5} 5m-4 0h6m-3 -3v6`"
+      :d="`M${axis.x(fly.at_m)} 17L${axis.x(fly.to_m) + 5} 5m-4 0h6m-3 -3v6`"
       class="mini__fly"
     />
     <circle
-      v-for="(one, i) in things"
+      v-for="(thing, i) in things"
       :key="`t${i}`"
-      :cx="axis.x(one.at_m)"
+      :cx="axis.x(thing.at_m)"
       cy="17"
-      :r="one.kind === 'indicator' ? 5.5 : 3.6"
-      :class="`mini__thing mini__thing--${one.kind}`"
+      :r="thing.kind === 'indicator' ? 5.5 : 3.6"
+      :class="`mini__thing mini__thing--${thing.kind}`"
     />
     <circle v-for="at in joints" :key="at" :cx="axis.x(at)" cy="17" r="3.4" class="mini__joint" />
   </svg>

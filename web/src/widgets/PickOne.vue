@@ -17,11 +17,11 @@ const all = computed(() => [
   ...(props.options ?? []),
   ...(props.groups ?? []).flatMap((group) => group.options),
 ])
-const known = computed(() => all.value.some((one) => one.value === chosen.value))
+const known = computed(() => all.value.some((item) => item.value === chosen.value))
 
 function pick(event: Event) {
   const { value } = event.target as HTMLSelectElement
-  const made = all.value.find((one) => String(one.value) === value)
+  const made = all.value.find((item) => String(item.value) === value)
   if (made) chosen.value = made.value
 }
 </script>
@@ -29,12 +29,16 @@ function pick(event: Event) {
 <template>
   <select :id="id" class="pick" :aria-label="label" :value="String(chosen)" @change="pick">
     <option v-if="!known" :value="String(chosen)" disabled>{{ otherwise ?? chosen }}</option>
-    <option v-for="one in options" :key="String(one.value)" :value="String(one.value)">
-      {{ one.words }}
+    <option v-for="option in options" :key="String(option.value)" :value="String(option.value)">
+      {{ option.words }}
     </option>
     <optgroup v-for="group in groups" :key="group.title" :label="group.title">
-      <option v-for="one in group.options" :key="String(one.value)" :value="String(one.value)">
-        {{ one.words }}
+      <option
+        v-for="option in group.options"
+        :key="String(option.value)"
+        :value="String(option.value)"
+      >
+        {{ option.words }}
       </option>
     </optgroup>
   </select>

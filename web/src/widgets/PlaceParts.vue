@@ -12,7 +12,7 @@ const props = defineProps<{
 const route = useRoute()
 const part = computed(
   () =>
-    props.parts.find((one) => one.key === String(route.params['part'] ?? '')) ?? props.parts[0]!,
+    props.parts.find((part) => part.key === String(route.params['part'] ?? '')) ?? props.parts[0]!,
 )
 </script>
 
@@ -22,12 +22,12 @@ const part = computed(
       <h1>{{ title }}</h1>
       <nav class="row" :aria-label="label">
         <RouterLink
-          v-for="one in parts"
-          :key="one.key"
+          v-for="tab in parts"
+          :key="tab.key"
           class="part"
-          :to="`${base}${one.key && '/'}${one.key}`"
+          :to="`${base}${tab.key && '/'}${tab.key}`"
         >
-          {{ one.words }}
+          {{ tab.words }}
         </RouterLink>
       </nav>
     </header>

@@ -18,14 +18,14 @@ const LANDINGS: { landed: Landed; words: string }[] = [
     <div class="row own__ask">
       <span>Cast like this on the water, how did it land?</span>
       <button
-        v-for="one in LANDINGS"
-        :key="one.landed"
+        v-for="landing in LANDINGS"
+        :key="landing.landed"
         class="do"
         type="button"
         :disabled="busy"
-        @click="tell(one.landed)"
+        @click="tell(landing.landed)"
       >
-        {{ one.words }}
+        {{ landing.words }}
       </button>
     </div>
     <details class="own__known">
@@ -47,21 +47,21 @@ const LANDINGS: { landed: Landed; words: string }[] = [
           </tr>
         </thead>
         <tbody>
-          <tr v-for="one in own.landings" :key="one.landing_id">
-            <td class="figure">{{ dayText(one.day) }}</td>
-            <td>{{ one.leader }}, {{ one.fly }}</td>
-            <td>{{ one.stroke }}</td>
+          <tr v-for="item in own.landings" :key="item.landing_id">
+            <td class="figure">{{ dayText(item.day) }}</td>
+            <td>{{ item.leader }}, {{ item.fly }}</td>
+            <td>{{ item.stroke }}</td>
             <td>
-              <strong>{{ one.landed }}</strong>
+              <strong>{{ item.landed }}</strong>
             </td>
-            <td>{{ one.expected }}</td>
+            <td>{{ item.expected }}</td>
             <td>
               <button
                 class="do do--plain"
                 type="button"
                 :disabled="busy"
-                :aria-label="`Delete the landing of ${one.leader} on ${dayText(one.day)}`"
-                @click="forget(one.landing_id)"
+                :aria-label="`Delete the landing of ${item.leader} on ${dayText(item.day)}`"
+                @click="forget(item.landing_id)"
               >
                 Delete
               </button>

@@ -12,7 +12,7 @@ const TYPED = 'typed'
 const cast = useCast()
 const { data: catalogue } = useCatalogue()
 const { own } = useOwnCast()
-const words = computed(() => catalogue.value?.casts.map((one) => one.key) ?? [])
+const words = computed(() => catalogue.value?.casts.map((cast) => cast.key) ?? [])
 const typed = computed(() => !words.value.includes(cast.stroke.speed))
 const speeds = computed(() => [
   ...words.value.map((word) => option(word, `${word}, ${own.value?.speeds[word] ?? ''}`)),

@@ -15,7 +15,7 @@ export interface Reel {
 /** Unpacks little-endian 16-bit millimetres, told in the alphabet of base64 for addresses. */
 export function unpack(movie: Movie): Reel {
   const told = atob(movie.points.replaceAll('-', '+').replaceAll('_', '/'))
-  const bytes = Uint8Array.from(told, (one) => one.charCodeAt(0))
+  const bytes = Uint8Array.from(told, (char) => char.charCodeAt(0))
   const view = new DataView(bytes.buffer)
   const metres = (place: number) => view.getInt16(2 * place, true) / 1000
   return {

@@ -32,8 +32,8 @@ const facts = computed(() => [
   })),
 ])
 const wears = computed(() =>
-  (catalogue.value?.wears ?? []).map((one) =>
-    option(one, one === 'wind knot' ? 'wind-knotted' : one),
+  (catalogue.value?.wears ?? []).map((wear) =>
+    option(wear, wear === 'wind knot' ? 'wind-knotted' : wear),
   ),
 )
 const pieces = computed(() => bench.evaluation?.pieces ?? [])

@@ -20,8 +20,8 @@ export function usePull(reading: () => HoldReading | undefined) {
   const point = computed(() => reading()?.points[Math.round(at.value)])
   /** The like leader at hand has broken: the pull has reached its load. */
   const broken = computed(() => {
-    const one = specimen.value
-    return one && load_n.value >= one.load.si - 1e-9 ? one : undefined
+    const pulled = specimen.value
+    return pulled && load_n.value >= pulled.load.si - 1e-9 ? pulled : undefined
   })
   const placeOf = (load: number) => {
     const most = reading()?.points[last.value]?.load.si ?? 1
@@ -29,9 +29,9 @@ export function usePull(reading: () => HoldReading | undefined) {
   }
 
   useRafFn(({ delta }) => {
-    const one = specimen.value
-    if (!pulling.value || !one) return
-    const end = placeOf(one.load.si)
+    const pulled = specimen.value
+    if (!pulling.value || !pulled) return
+    const end = placeOf(pulled.load.si)
     at.value = Math.min(end, at.value + (delta / 1000 / PULL_S) * placeOf(reading()?.mean.si ?? 1))
     if (at.value >= end) pulling.value = false
   })

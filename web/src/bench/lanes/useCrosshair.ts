@@ -24,13 +24,16 @@ export function useCrosshair(axis: () => Axis) {
 
   const joint = computed(() => {
     const reach = JOINT_REACH_PX / axis().perM
-    return bench.evaluation?.joints.find((one) => Math.abs(one.at_m - at_m.value) < reach) ?? null
+    return (
+      bench.evaluation?.joints.find((joint) => Math.abs(joint.at_m - at_m.value) < reach) ?? null
+    )
   })
 
   const span = computed(
     () =>
-      bench.evaluation?.spans.find((one) => one.from_m <= at_m.value && at_m.value <= one.to_m) ??
-      null,
+      bench.evaluation?.spans.find(
+        (span) => span.from_m <= at_m.value && at_m.value <= span.to_m,
+      ) ?? null,
   )
 
   const words = computed(() => {

@@ -21,17 +21,17 @@ const rows = [
 const most = (key: 'opens' | 'holds') =>
   Math.max(
     LEAST_FULL,
-    ...props.pieces.flatMap((one) => [
-      Math.abs(one[`longer_${key}`]),
-      Math.abs(one[`thicker_${key}`]),
+    ...props.pieces.flatMap((piece) => [
+      Math.abs(piece[`longer_${key}`]),
+      Math.abs(piece[`thicker_${key}`]),
     ]),
   )
 const places = computed(() =>
-  props.pieces.map((one) => {
-    const reading = bench.evaluation?.outline.filter((part) => part.piece === one.piece) ?? []
+  props.pieces.map((piece) => {
+    const reading = bench.evaluation?.outline.filter((part) => part.piece === piece.piece) ?? []
     const from = reading[0]?.from_m ?? 0
     const to = reading.at(-1)?.to_m ?? 0
-    return { ...one, x: props.axis.x((from + to) / 2) }
+    return { ...piece, x: props.axis.x((from + to) / 2) }
   }),
 )
 const y = (value: number, key: 'opens' | 'holds') => MIDDLE - (value / most(key)) * PX_AT
@@ -46,24 +46,24 @@ const y = (value: number, key: 'opens' | 'holds') => MIDDLE - (value / most(key)
       </p>
       <svg :width="axis.width" :height="HEIGHT" aria-hidden="true">
         <line :x1="axis.x(0)" :x2="axis.width - 10" :y1="MIDDLE" :y2="MIDDLE" class="zero" />
-        <g v-for="one in places" :key="one.piece">
+        <g v-for="place in places" :key="place.piece">
           <path
-            :d="`M${one.x - 7} ${MIDDLE}V${y(one[`longer_${row.key}`], row.key)}m-5 0h10`"
+            :d="`M${place.x - 7} ${MIDDLE}V${y(place[`longer_${row.key}`], row.key)}m-5 0h10`"
             class="longer"
           />
           <rect
-            :x="one.x + 3"
-            :y="Math.min(MIDDLE, y(one[`thicker_${row.key}`], row.key))"
+            :x="place.x + 3"
+            :y="Math.min(MIDDLE, y(place[`thicker_${row.key}`], row.key))"
             width="8"
-            :height="Math.max(1, Math.abs(MIDDLE - y(one[`thicker_${row.key}`], row.key)))"
+            :height="Math.max(1, Math.abs(MIDDLE - y(place[`thicker_${row.key}`], row.key)))"
             class="thicker"
           />
         </g>
       </svg>
     </section>
     <ul class="unseen">
-      <li v-for="one in pieces" :key="one.piece">
-        Piece {{ one.piece + 1 }}: {{ one.longer }}; {{ one.thicker }}.
+      <li v-for="piece in pieces" :key="piece.piece">
+        Piece {{ piece.piece + 1 }}: {{ piece.longer }}; {{ piece.thicker }}.
       </li>
     </ul>
   </div>

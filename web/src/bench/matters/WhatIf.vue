@@ -40,7 +40,7 @@ const { answer, refused } = useAnswer(
       supposed: {
         head_wind_m_s: supposed.head_wind_m_s,
         times: supposed.times,
-        fly: kit.value?.flies.find((one) => one.title === supposed.fly) ?? null,
+        fly: kit.value?.flies.find((fly) => fly.title === supposed.fly) ?? null,
       },
     },
   (body, { signal }) => answered(api.POST('/api/v1/sensitivity/what-if', { body, signal })),

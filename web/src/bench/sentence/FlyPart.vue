@@ -13,7 +13,7 @@ const flies = computed(() =>
 )
 
 function choose(title: string) {
-  const fly = kit.value?.flies.find((one) => one.title === title)
+  const fly = kit.value?.flies.find((fly) => fly.title === title)
   if (fly) replace('fly', fly)
 }
 </script>

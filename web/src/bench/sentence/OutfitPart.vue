@@ -15,12 +15,12 @@ const rods = computed(() => chips(kit.value?.rods))
 const lines = computed(() => chips(kit.value?.lines))
 
 function chooseRod(title: string) {
-  const rod = kit.value?.rods.find((one) => one.title === title)
+  const rod = kit.value?.rods.find((rod) => rod.title === title)
   if (rod) replace('rod', rod)
 }
 
 function chooseLine(title: string) {
-  const line = kit.value?.lines.find((one) => one.title === title)
+  const line = kit.value?.lines.find((line) => line.title === title)
   if (line) replace('line', line)
 }
 </script>

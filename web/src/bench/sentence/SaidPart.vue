@@ -16,10 +16,10 @@ const props = defineProps<{
 const { bench, catalogue } = useDay()
 const said = computed(() => bench.evaluation?.said[props.part])
 const chips = computed(() =>
-  ((catalogue.value as Catalogue | undefined)?.[props.choices] ?? []).map((one) => ({
-    value: one.key,
-    words: one.title,
-    note: one.note,
+  ((catalogue.value as Catalogue | undefined)?.[props.choices] ?? []).map((item) => ({
+    value: item.key,
+    words: item.title,
+    note: item.note,
   })),
 )
 const take = (text: string) => bench.say({ part: props.part, text } satisfies SentenceEdit)

@@ -21,7 +21,9 @@ const editors: Record<string, { title: string; editor: Component }> = {
   fish: { title: 'The fish', editor: FishPart },
   outfit: { title: 'Rod and line', editor: OutfitPart },
 }
-const titles = Object.fromEntries(Object.entries(editors).map(([part, one]) => [part, one.title]))
+const titles = Object.fromEntries(
+  Object.entries(editors).map(([part, editor]) => [part, editor.title]),
+)
 </script>
 
 <template>

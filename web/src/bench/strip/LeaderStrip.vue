@@ -49,7 +49,7 @@ function key(event: KeyboardEvent) {
 }
 
 const water = computed(() => reading.value?.water_line_m ?? null)
-const greased = computed(() => reading.value?.things.find((one) => one.kind === 'grease'))
+const greased = computed(() => reading.value?.things.find((thing) => thing.kind === 'grease'))
 
 /** Focus follows the selection while it is on the strip. */
 watch(

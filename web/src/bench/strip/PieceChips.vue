@@ -22,19 +22,19 @@ const chips = computed(() =>
 <template>
   <div class="chips" role="group" aria-label="Pieces and joints of the strip">
     <button
-      v-for="one in chips"
-      :key="`${one.kind}${one.index}`"
+      v-for="chip in chips"
+      :key="`${chip.kind}${chip.index}`"
       class="chip"
-      :class="{ 'chip--joint': one.kind === 'joint' }"
+      :class="{ 'chip--joint': chip.kind === 'joint' }"
       type="button"
-      :aria-pressed="selection.is(one.kind, one.index)"
-      @click="selection.select(one.kind, one.index)"
+      :aria-pressed="selection.is(chip.kind, chip.index)"
+      @click="selection.select(chip.kind, chip.index)"
     >
-      <template v-if="one.kind === 'piece'">
-        <b>{{ one.words }}</b> <span class="figure">{{ one.more }}</span>
+      <template v-if="chip.kind === 'piece'">
+        <b>{{ chip.words }}</b> <span class="figure">{{ chip.more }}</span>
       </template>
-      <template v-else><span aria-hidden="true">⁘</span> {{ one.index }}</template>
-      <span v-if="one.kind === 'joint'" class="unseen">joint</span>
+      <template v-else><span aria-hidden="true">⁘</span> {{ chip.index }}</template>
+      <span v-if="chip.kind === 'joint'" class="unseen">joint</span>
     </button>
   </div>
 </template>

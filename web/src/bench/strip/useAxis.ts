@@ -45,7 +45,7 @@ export function useAxis(
     const stops = [from_m, ...seen, to_m]
     const lengths = stops.slice(1).map((at, i) => (at - stops[i]!) * perM)
     const drawn = narrow ? atLeast(lengths, NARROW.least_px, room) : lengths
-    const pixels = drawn.reduce((row, one) => [...row, row.at(-1)! + one], [left])
+    const pixels = drawn.reduce((row, width) => [...row, row.at(-1)! + width], [left])
     return {
       x: (at_m) => between(at_m, stops, pixels, perM),
       m: (px) => between(px, pixels, stops, 1 / perM),
@@ -53,7 +53,7 @@ export function useAxis(
       width: whole,
       left,
       right: whole - margin,
-      spread: drawn.some((one, i) => Math.abs(one - lengths[i]!) > 0.5),
+      spread: drawn.some((item, i) => Math.abs(item - lengths[i]!) > 0.5),
     }
   })
 }
@@ -63,11 +63,13 @@ export function atLeast(lengths: readonly number[], least: number, sum: number):
   const floor = Math.min(least, sum / lengths.length)
   let short = new Set<number>()
   for (;;) {
-    const rest = lengths.reduce((all, one, i) => all + (short.has(i) ? 0 : one), 0)
+    const rest = lengths.reduce((all, length, i) => all + (short.has(i) ? 0 : length), 0)
     const scale = (sum - short.size * floor) / rest
-    const more = lengths.flatMap((one, i) => (!short.has(i) && one * scale < floor ? [i] : []))
+    const more = lengths.flatMap((length, i) =>
+      !short.has(i) && length * scale < floor ? [i] : [],
+    )
     if (!more.length || short.size + more.length === lengths.length)
-      return lengths.map((one, i) => (short.has(i) ? floor : one * scale))
+      return lengths.map((length, i) => (short.has(i) ? floor : length * scale))
     short = new Set([...short, ...more])
   }
 }

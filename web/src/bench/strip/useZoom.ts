@@ -26,7 +26,8 @@ export const useZoom = defineStore('zoom', () => {
     if (!reading) return 0
     if (kind === 'joint') return reading.joints[index]?.at_m ?? 0
     if (kind === 'thing') return reading.things[index]?.at_m ?? 0
-    if (kind === 'branch') return reading.branches.find((one) => one.joint === index)?.at_m ?? 0
+    if (kind === 'branch')
+      return reading.branches.find((branch) => branch.joint === index)?.at_m ?? 0
     const piece = reading.pieces[index]
     return piece ? (piece.start_m + piece.end_m) / 2 : 0
   })

@@ -21,7 +21,7 @@ const forTurnover = useTurnoverRemedies()
 const forWater = useWaterRemedies()
 const forVerdict = useVerdictRemedies()
 const measures = computed(() => bench.evaluation?.verdict ?? [])
-const ghostOf = (key: string) => props.ghost?.verdict.find((one) => one.key === key) ?? null
+const ghostOf = (key: string) => props.ghost?.verdict.find((item) => item.key === key) ?? null
 </script>
 
 <template>

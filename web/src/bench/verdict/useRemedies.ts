@@ -68,7 +68,7 @@ export function useVerdictRemedies() {
   const settings = useSettings()
   return useAnswer(
     () =>
-      bench.design && bench.evaluation?.verdict.some((one) => one.status !== 'right')
+      bench.design && bench.evaluation?.verdict.some((item) => item.status !== 'right')
         ? { design: bench.design, units: settings.units }
         : null,
     (body) => answered(api.POST('/api/v1/bench/remedies', { body })),

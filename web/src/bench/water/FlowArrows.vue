@@ -6,13 +6,13 @@ import type { ToPixels } from '@/drawing/paths'
 /** How the stream runs from the bed to the surface, as arrows. */
 const props = defineProps<{ flow: WaterReading['flow']; x: number; px: ToPixels }>()
 const LONGEST = 66
-const fastest = computed(() => Math.max(...props.flow.map((one) => one.speed_m_s)))
+const fastest = computed(() => Math.max(...props.flow.map((item) => item.speed_m_s)))
 const arrows = computed(() =>
   props.flow
-    .filter((one) => one.speed_m_s > 0.02)
-    .map((one) => ({
-      y: props.px(0, one.height_m)[1],
-      long: (one.speed_m_s / fastest.value) * LONGEST,
+    .filter((item) => item.speed_m_s > 0.02)
+    .map((item) => ({
+      y: props.px(0, item.height_m)[1],
+      long: (item.speed_m_s / fastest.value) * LONGEST,
     })),
 )
 const top = computed(() => props.flow.at(-1))

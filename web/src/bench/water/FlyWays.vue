@@ -30,10 +30,10 @@ const asides = computed(() =>
 
 <template>
   <g>
-    <g v-for="(one, i) in ways" :key="`w${i}`">
-      <path :d="one.way" class="way" />
+    <g v-for="(way, i) in ways" :key="`w${i}`">
+      <path :d="way.way" class="way" />
       <circle
-        v-for="mark in one.marks"
+        v-for="mark in way.marks"
         :key="mark.text"
         :cx="mark.x"
         :cy="mark.y"

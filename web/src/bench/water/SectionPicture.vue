@@ -98,7 +98,7 @@ const labels = computed(() => {
   })
   return placed(all, edge, drawn.value)
 })
-const hung = computed(() => props.reading.things.filter((one) => one.kind === 'shot'))
+const hung = computed(() => props.reading.things.filter((thing) => thing.kind === 'shot'))
 </script>
 
 <template>
@@ -129,13 +129,13 @@ const hung = computed(() => props.reading.things.filter((one) => one.kind === 's
       class="thread"
     />
     <circle
-      v-for="one in hung"
-      :key="`h${one.thing}`"
-      :cx="at(one.node)[0]"
-      :cy="at(one.node)[1]"
+      v-for="item in hung"
+      :key="`h${item.thing}`"
+      :cx="at(item.node)[0]"
+      :cy="at(item.node)[1]"
       r="5.5"
       class="shot grab"
-      @pointerdown="drag.thing($event, one.thing)"
+      @pointerdown="drag.thing($event, item.thing)"
     />
     <circle
       v-for="fly in reading.flies"

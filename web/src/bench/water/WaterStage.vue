@@ -22,7 +22,7 @@ const player = usePlayer(
   },
 )
 const indicator = computed(
-  () => bench.evaluation?.things.find((one) => one.kind === 'indicator')?.index ?? null,
+  () => bench.evaluation?.things.find((thing) => thing.kind === 'indicator')?.index ?? null,
 )
 const time = computed(() => {
   const movie = reading.value?.movie

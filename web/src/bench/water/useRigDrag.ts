@@ -17,7 +17,7 @@ export function useRigDrag(perM: () => number) {
   }
 
   function dropper(event: PointerEvent, joint: number) {
-    const branch = bench.evaluation?.branches.find((one) => one.joint === joint)
+    const branch = bench.evaluation?.branches.find((branch) => branch.joint === joint)
     if (event.button !== 0 || branch?.form !== 'dropper') return
     selection.select('branch', joint)
     const scale = perM()

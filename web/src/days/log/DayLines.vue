@@ -33,20 +33,21 @@ const x = (at: number) => 10 + ((at - span.value.first) / span.value.ms) * (WIDE
 const stretches = computed(() => {
   const lines = day.value?.lines ?? []
   return lines
-    .filter((one, i) => one.stretch && one.stretch !== lines[i - 1]?.stretch)
-    .map((one) => ({ at: one.at, title: one.stretch }))
+    .filter((line, i) => line.stretch && line.stretch !== lines[i - 1]?.stretch)
+    .map((line) => ({ at: line.at, title: line.stretch }))
 })
 const KINDS = kinds
   .filter(
-    (one) => !['taken-back', 'came-to', 'changed-rig', 'moved-setting', 'level'].includes(one.key),
+    (kind) =>
+      !['taken-back', 'came-to', 'changed-rig', 'moved-setting', 'level'].includes(kind.key),
   )
-  .map((one) => option(one.key, one.title))
+  .map((kind) => option(kind.key, kind.title))
 const form = ref({ time: '12:00', kind: 'fish', fish: '', words: '' })
 const picture = shallowRef<File | null>(null)
-const kindOf = computed(() => kinds.find((one) => one.key === form.value.kind))
+const kindOf = computed(() => kinds.find((kind) => kind.key === form.value.kind))
 const fish = computed(() => [
   option('', 'which fish'),
-  ...(catalogue.value?.fish ?? []).map((one) => option(one.key, one.title)),
+  ...(catalogue.value?.fish ?? []).map((item) => option(item.key, item.title)),
 ])
 
 const add = () =>
@@ -66,7 +67,7 @@ const add = () =>
     form.value.words = ''
     picture.value = null
   })
-const landed = computed(() => day.value?.lines.filter((one) => one.kind === 'landed').length ?? 0)
+const landed = computed(() => day.value?.lines.filter((line) => line.kind === 'landed').length ?? 0)
 const learn = () =>
   attempt(async () => {
     const learnt = await acts.learn(props.planId)
@@ -90,20 +91,20 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
       :aria-label="day.words"
     >
       <line x1="10" :x2="WIDE - 10" y1="60" y2="60" class="time" />
-      <g v-for="(one, i) in stretches" :key="one.at">
-        <line :x1="x(one.at)" :x2="x(one.at)" y1="16" y2="68" class="time" />
-        <text :x="x(one.at) + 3" :y="i % 2 ? 26 : 12" class="name">{{ one.title }}</text>
-        <text :x="x(one.at) + 3" y="81" class="name">{{ timeText(one.at) }}</text>
+      <g v-for="(stretch, i) in stretches" :key="stretch.at">
+        <line :x1="x(stretch.at)" :x2="x(stretch.at)" y1="16" y2="68" class="time" />
+        <text :x="x(stretch.at) + 3" :y="i % 2 ? 26 : 12" class="name">{{ stretch.title }}</text>
+        <text :x="x(stretch.at) + 3" y="81" class="name">{{ timeText(stretch.at) }}</text>
       </g>
-      <template v-for="one in day.lines" :key="one.event_id">
+      <template v-for="line in day.lines" :key="line.event_id">
         <circle
-          v-if="MARKS[one.kind]"
-          :cx="x(one.at)"
-          :cy="one.kind === 'fish' ? 46 : 60"
-          :r="one.kind === 'fish' ? 6 : 4"
-          :class="`mark mark--${one.kind}`"
+          v-if="MARKS[line.kind]"
+          :cx="x(line.at)"
+          :cy="line.kind === 'fish' ? 46 : 60"
+          :r="line.kind === 'fish' ? 6 : 4"
+          :class="`mark mark--${line.kind}`"
         />
-        <line v-else :x1="x(one.at)" :x2="x(one.at)" y1="56" y2="64" class="tick" />
+        <line v-else :x1="x(line.at)" :x2="x(line.at)" y1="56" y2="64" class="tick" />
       </template>
     </svg>
     <div v-if="day.rigs.length" class="rigs">
@@ -113,20 +114,20 @@ const back = (line: LogLine) => attempt(() => acts.takeBack(props.planId, line))
       </div>
     </div>
     <ol>
-      <li v-for="one in day.lines" :key="one.event_id">
-        <span class="figure quiet">{{ timeText(one.at) }}</span>
+      <li v-for="line in day.lines" :key="line.event_id">
+        <span class="figure quiet">{{ timeText(line.at) }}</span>
         <span class="grow">
-          {{ one.words }}
-          <PhotoSeen v-if="one.photo" :line="one" />
+          {{ line.words }}
+          <PhotoSeen v-if="line.photo" :line="line" />
         </span>
         <span class="quiet">{{
-          [one.stretch, one.rig, one.level, one.light].filter(Boolean).join(' · ')
+          [line.stretch, line.rig, line.level, line.light].filter(Boolean).join(' · ')
         }}</span>
         <button
           class="link"
           type="button"
-          :aria-label="`Undo: ${one.words} at ${timeText(one.at)}`"
-          @click="back(one)"
+          :aria-label="`Undo: ${line.words} at ${timeText(line.at)}`"
+          @click="back(line)"
         >
           undo
         </button>

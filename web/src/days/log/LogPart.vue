@@ -16,7 +16,7 @@ const q = refDebounced(sought, QUIET_MS)
 const { data: log, isSuccess } = useLog(() => q.value)
 const acts = useLogActs()
 const chosen = ref('')
-const open = computed(() => log.value?.days.find((one) => one.plan_id === chosen.value))
+const open = computed(() => log.value?.days.find((day) => day.plan_id === chosen.value))
 
 const counted = (number: number, one: string) =>
   number > 1 ? `${number} ${one}s` : number ? `one ${one}` : ''
@@ -54,17 +54,17 @@ const readIn = (file: File) =>
       <div class="halves">
         <nav aria-label="Days that were fished">
           <ul>
-            <li v-for="one in log.days" :key="one.plan_id">
-              <label :class="{ here: one.plan_id === chosen }">
+            <li v-for="day in log.days" :key="day.plan_id">
+              <label :class="{ here: day.plan_id === chosen }">
                 <input
                   v-model="chosen"
                   class="behind"
                   type="radio"
                   name="logged"
-                  :value="one.plan_id"
+                  :value="day.plan_id"
                 />
-                <b>{{ dayText(one.on) }}</b> {{ withDays(one.title) }}
-                <span class="quiet">{{ one.words }}</span>
+                <b>{{ dayText(day.on) }}</b> {{ withDays(day.title) }}
+                <span class="quiet">{{ day.words }}</span>
               </label>
             </li>
           </ul>

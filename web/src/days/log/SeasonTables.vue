@@ -4,7 +4,8 @@ import type { Schemas } from '@/api/client'
 /** What the days say: counts, and a bar as long as the doubt is. */
 const props = defineProps<{ season: Schemas['Season'] }>()
 const WIDE = 160
-const most = () => Math.max(1, ...props.season.breaks.map((one) => Math.max(one.high, one.seen)))
+const most = () =>
+  Math.max(1, ...props.season.breaks.map((breakage) => Math.max(breakage.high, breakage.seen)))
 </script>
 
 <template>
@@ -14,26 +15,26 @@ const most = () => Math.max(1, ...props.season.breaks.map((one) => Math.max(one.
       <p>{{ season.break_words }}</p>
       <table v-if="season.breaks.length">
         <tbody>
-          <tr v-for="one in season.breaks" :key="one.place">
-            <th scope="row">{{ one.place }}</th>
+          <tr v-for="breakage in season.breaks" :key="breakage.place">
+            <th scope="row">{{ breakage.place }}</th>
             <td>
               <svg :viewBox="`0 0 ${WIDE} 22`" :width="WIDE" height="22" aria-hidden="true">
                 <line
-                  :x1="(one.low / most()) * (WIDE - 12) + 6"
-                  :x2="(one.high / most()) * (WIDE - 12) + 6"
+                  :x1="(breakage.low / most()) * (WIDE - 12) + 6"
+                  :x2="(breakage.high / most()) * (WIDE - 12) + 6"
                   y1="11"
                   y2="11"
                   class="band"
                 />
                 <circle
-                  :cx="(one.seen / most()) * (WIDE - 12) + 6"
+                  :cx="(breakage.seen / most()) * (WIDE - 12) + 6"
                   cy="11"
                   r="5"
-                  :class="one.odd ? 'seen seen--odd' : 'seen'"
+                  :class="breakage.odd ? 'seen seen--odd' : 'seen'"
                 />
               </svg>
             </td>
-            <td>{{ one.words }}</td>
+            <td>{{ breakage.words }}</td>
           </tr>
         </tbody>
       </table>

@@ -89,8 +89,8 @@ export function useLogActs() {
       api.GET('/api/v1/log/{plan_id}/landings', { params: { path: { plan_id } } }),
     )
     let learnt = 0
-    for (const one of landings) {
-      const { event_id, design, landed } = one
+    for (const landing of landings) {
+      const { event_id, design, landed } = landing
       const body = { bench: 'log', event_id, design, landed, units: settings.units }
       try {
         await answered(api.POST('/api/v1/own-cast/landings', { body }))

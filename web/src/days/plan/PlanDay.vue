@@ -50,12 +50,12 @@ async function workOut() {
   if (await working.work(planId)) await acts.anew()
 }
 const water = computed(
-  () => props.places.find((one) => one.place_id === form.value?.place_id)?.title ?? '',
+  () => props.places.find((place) => place.place_id === form.value?.place_id)?.title ?? '',
 )
 /** What the plan was asked, in a line: what was left to the usual is not said. */
 const asked = computed(() => {
   const { on, level, wind, bearing, temper, fish, mass } = form.value!
-  const name = catalogue.value?.fish.find((one) => one.key === fish)?.title ?? fish
+  const name = catalogue.value?.fish.find((item) => item.key === fish)?.title ?? fish
   const where = level ? `${water.value} at ${level}` : water.value
   const which = mass ? `${temper} ${name} of ${mass}` : `${temper} ${name}`
   return `${dayText(on)}: ${where}, wind of ${wind} ${bearing}, ${which}.`

@@ -22,26 +22,26 @@ const { water } = usePlace(
   () => NO_TIDE,
 )
 const sea = computed(() => water.value?.kind === 'sea')
-const places = computed(() => props.places.map((one) => option(one.place_id, one.title)))
+const places = computed(() => props.places.map((place) => option(place.place_id, place.title)))
 const stretches = computed(() =>
-  (water.value?.stretches ?? []).map((one) => option(one.stretch_id, one.title)),
+  (water.value?.stretches ?? []).map((stretch) => option(stretch.stretch_id, stretch.title)),
 )
 watch(stretches, (known) => {
   // a stretch that was taken off the water since can’t be fished
   const gone = plan.value.stops.filter(
-    (stop) => known.length && !known.some((one) => one.value === stop.stretch_id),
+    (stop) => known.length && !known.some((item) => item.value === stop.stretch_id),
   )
   for (const stop of gone) plan.value.stops.splice(plan.value.stops.indexOf(stop), 1)
 })
 const plain = <T extends string>(row: readonly T[] | undefined) =>
-  (row ?? []).map((one) => option(one, one))
-const titles = (row: { title: string }[]) => row.map((one) => option(one.title, one.title))
+  (row ?? []).map((item) => option(item, item))
+const titles = (row: { title: string }[]) => row.map((item) => option(item.title, item.title))
 const fish = computed(() =>
-  (catalogue.value?.fish ?? []).map((one) => option(one.key as PlanForm['fish'], one.title)),
+  (catalogue.value?.fish ?? []).map((item) => option(item.key as PlanForm['fish'], item.title)),
 )
 const flies = computed(() => [
   option(-1, 'whichever serves'),
-  ...plan.value.flies.map((one, at) => option(at, `${one.fly}: ${one.wish}`)),
+  ...plan.value.flies.map((fly, at) => option(at, `${fly.fly}: ${fly.wish}`)),
 ])
 const MOST = { outfits: 3, flies: 6 }
 
@@ -51,7 +51,7 @@ function anotherWater(placeId: string | undefined) {
 }
 function addStop() {
   const last = plan.value.stops.at(-1)?.stretch_id
-  const at = stretches.value.findIndex((one) => one.value === last)
+  const at = stretches.value.findIndex((stretch) => stretch.value === last)
   const following = stretches.value[at + 1] ?? stretches.value[0]
   if (following) emit('addStop', following.value)
 }
@@ -117,9 +117,13 @@ function dropFly(at: number) {
     </div>
     <fieldset>
       <legend>Carried</legend>
-      <p v-for="(one, at) in plan.outfits" :key="at" class="row">
-        <PickOne v-model="one.rod" :label="`Rod ${at + 1}`" :options="titles(kit.rods)" />
-        <PickOne v-model="one.line" :label="`Line on rod ${at + 1}`" :options="titles(kit.lines)" />
+      <p v-for="(outfit, at) in plan.outfits" :key="at" class="row">
+        <PickOne v-model="outfit.rod" :label="`Rod ${at + 1}`" :options="titles(kit.rods)" />
+        <PickOne
+          v-model="outfit.line"
+          :label="`Line on rod ${at + 1}`"
+          :options="titles(kit.lines)"
+        />
         <button
           v-if="plan.outfits.length > 1"
           class="link"
@@ -141,10 +145,10 @@ function dropFly(at: number) {
     </fieldset>
     <fieldset>
       <legend>Flies, the likeliest first</legend>
-      <p v-for="(one, at) in plan.flies" :key="at" class="row">
-        <PickOne v-model="one.fly" :label="`Fly ${at + 1}`" :options="titles(kit.flies)" />
+      <p v-for="(item, at) in plan.flies" :key="at" class="row">
+        <PickOne v-model="item.fly" :label="`Fly ${at + 1}`" :options="titles(kit.flies)" />
         <PickOne
-          v-model="one.wish!"
+          v-model="item.wish!"
           :label="`How fly ${at + 1} should fish`"
           :options="plain(catalogue?.wishes)"
         />

@@ -12,20 +12,20 @@ const { data: places } = usePlaces()
 const NEW = 'new'
 const chosen = useAnglerStorage('plan', '')
 const open = computed(() =>
-  chosen.value === NEW || plans.value?.some((one) => one.plan_id === chosen.value)
+  chosen.value === NEW || plans.value?.some((plan) => plan.plan_id === chosen.value)
     ? chosen.value
     : '',
 )
 
 const toCome = computed(() =>
-  (plans.value ?? []).filter((one) => !one.fished || one.plan_id === chosen.value),
+  (plans.value ?? []).filter((plan) => !plan.fished || plan.plan_id === chosen.value),
 )
-const fished = computed(() => (plans.value ?? []).filter((one) => one.fished).length)
+const fished = computed(() => (plans.value ?? []).filter((plan) => plan.fished).length)
 
 watch(
   plans,
   (now) => {
-    if (now && !open.value) chosen.value = now.find((one) => !one.fished)?.plan_id ?? NEW
+    if (now && !open.value) chosen.value = now.find((item) => !item.fished)?.plan_id ?? NEW
   },
   { immediate: true },
 )
@@ -35,11 +35,11 @@ watch(
   <div class="plans">
     <nav aria-label="Planned days">
       <ul>
-        <li v-for="one in toCome" :key="one.plan_id">
-          <label :class="{ here: one.plan_id === open }">
-            <input v-model="chosen" class="behind" type="radio" name="plan" :value="one.plan_id" />
-            <b>{{ withDays(one.title) }}</b>
-            <span class="quiet">{{ dayText(one.on) }} · {{ one.words }}</span>
+        <li v-for="item in toCome" :key="item.plan_id">
+          <label :class="{ here: item.plan_id === open }">
+            <input v-model="chosen" class="behind" type="radio" name="plan" :value="item.plan_id" />
+            <b>{{ withDays(item.title) }}</b>
+            <span class="quiet">{{ dayText(item.on) }} · {{ item.words }}</span>
           </label>
         </li>
         <li>

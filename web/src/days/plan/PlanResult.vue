@@ -48,21 +48,21 @@ const open = (design: Design, path: string) =>
         <h2 id="tie-title">To tie tonight</h2>
         <p>{{ reading.time }}</p>
         <ul>
-          <li v-for="(one, at) in reading.tie" :key="at">
-            <b>{{ one.title }}</b>
-            <span class="quiet">{{ one.facts }} {{ one.for_stretches }}.</span>
-            <span v-if="one.ready" class="quiet"
-              >Lies ready: {{ one.lies || 'in the wallet' }}.</span
+          <li v-for="(item, at) in reading.tie" :key="at">
+            <b>{{ item.title }}</b>
+            <span class="quiet">{{ item.facts }} {{ item.for_stretches }}.</span>
+            <span v-if="item.ready" class="quiet"
+              >Lies ready: {{ item.lies || 'in the wallet' }}.</span
             >
             <span v-else class="row">
-              <span class="quiet">{{ one.time }}</span>
+              <span class="quiet">{{ item.time }}</span>
               <button
                 class="link"
                 type="button"
-                :aria-label="`${tieWords(one.whole)}: ${one.title}`"
-                @click="open(one.design, '/tie/now')"
+                :aria-label="`${tieWords(item.whole)}: ${item.title}`"
+                @click="open(item.design, '/tie/now')"
               >
-                {{ tieWords(one.whole) }}
+                {{ tieWords(item.whole) }}
               </button>
             </span>
           </li>

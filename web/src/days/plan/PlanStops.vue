@@ -17,16 +17,20 @@ const MOST_STOPS = 8
 <template>
   <fieldset>
     <legend>Stretches, in the order you fish them</legend>
-    <p v-for="(one, at) in stops" :key="at" class="row stop">
-      <PickOne v-model="one.stretch_id" :label="`Stretch ${at + 1}`" :options="stretches" />
-      <input v-model="one.begins" class="pick figure hour" :aria-label="`Stretch ${at + 1} from`" />
+    <p v-for="(stop, at) in stops" :key="at" class="row stop">
+      <PickOne v-model="stop.stretch_id" :label="`Stretch ${at + 1}`" :options="stretches" />
+      <input
+        v-model="stop.begins"
+        class="pick figure hour"
+        :aria-label="`Stretch ${at + 1} from`"
+      />
       to
-      <input v-model="one.ends" class="pick figure hour" :aria-label="`Stretch ${at + 1} till`" />
+      <input v-model="stop.ends" class="pick figure hour" :aria-label="`Stretch ${at + 1} till`" />
       <PickOne
-        :model-value="one.fly ?? -1"
+        :model-value="stop.fly ?? -1"
         :label="`Fly for stretch ${at + 1}`"
         :options="flies"
-        @update:model-value="(fly) => (one.fly = fly === -1 ? null : (fly ?? null))"
+        @update:model-value="(fly) => (stop.fly = fly === -1 ? null : (fly ?? null))"
       />
       <button
         class="link"

@@ -16,9 +16,9 @@ export function planBegun(
   places: Schemas['PlaceCard'][],
   day: Situation | null,
 ): PlanForm {
-  const rod = kit.rods.find((one) => one.title === day?.rod.title) ?? kit.rods[0]
-  const line = kit.lines.find((one) => one.title === day?.line.title) ?? kit.lines[0]
-  const fly = kit.flies.find((one) => one.title === day?.fly.title) ?? kit.flies[0]
+  const rod = kit.rods.find((rod) => rod.title === day?.rod.title) ?? kit.rods[0]
+  const line = kit.lines.find((line) => line.title === day?.line.title) ?? kit.lines[0]
+  const fly = kit.flies.find((fly) => fly.title === day?.fly.title) ?? kit.flies[0]
   const kind = day && day.quarry.kind !== 'other' ? day.quarry.kind : 'trout'
   return {
     title: 'A day out',

@@ -19,7 +19,7 @@ watch(
   },
 )
 const measure = useMeasure('droop', () =>
-  props.ofId && length.value.trim() && drops.value.some((one) => one.trim())
+  props.ofId && length.value.trim() && drops.value.some((drop) => drop.trim())
     ? { of_id: props.ofId, of: props.of, length: length.value, drops: drops.value }
     : null,
 )

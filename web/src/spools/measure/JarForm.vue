@@ -18,7 +18,7 @@ watch(
   () => (times.value = empty()),
 )
 const measure = useMeasure('jar', () =>
-  props.ofId && fall.value.trim() && times.value.some((one) => one.trim())
+  props.ofId && fall.value.trim() && times.value.some((time) => time.trim())
     ? { of_id: props.ofId, fall: fall.value, times: times.value }
     : null,
 )
@@ -42,10 +42,10 @@ function press() {
   const took = `${((moment - startedAt.value) / 1000).toFixed(2)} s`
   startedAt.value = null
   clock.pause()
-  const at = times.value.findIndex((one) => !one.trim())
+  const at = times.value.findIndex((time) => !time.trim())
   const filled = at < 0 ? [...times.value.slice(1), ''] : times.value
   const place = at < 0 ? filled.length - 1 : at
-  times.value = filled.map((one, i) => (i === place ? took : one))
+  times.value = filled.map((item, i) => (i === place ? took : item))
 }
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.key !== ' ' || event.repeat || isTyping(event)) return

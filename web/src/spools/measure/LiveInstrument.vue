@@ -16,7 +16,9 @@ const { data: found } = useInstruments()
 const places = computed(() => [
   option(OFF, 'typed by hand'),
   option(SIMULATED, `the simulated ${props.what}`),
-  ...(found.value?.devices ?? []).map((one) => option(one.address, `${one.words}, ${one.address}`)),
+  ...(found.value?.devices ?? []).map((device) =>
+    option(device.address, `${device.words}, ${device.address}`),
+  ),
 ])
 const live = useInstrument(
   () =>

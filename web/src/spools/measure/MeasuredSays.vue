@@ -39,8 +39,8 @@ const { data: before } = useMeasurements(() => props.ofId)
     <template v-if="before?.length">
       <h3>Measured before</h3>
       <ul>
-        <li v-for="(one, i) in before" :key="i">
-          <span class="quiet figure">{{ withDays(one.day) }}</span> {{ one.words }}
+        <li v-for="(item, i) in before" :key="i">
+          <span class="quiet figure">{{ withDays(item.day) }}</span> {{ item.words }}
         </li>
       </ul>
     </template>

@@ -15,18 +15,18 @@ watch(
   () => props.ofId,
   () => (places.value = empty()),
 )
-const read = computed(() => places.value.some((place) => place.some((one) => one.trim())))
+const read = computed(() => places.value.some((place) => place.some((item) => item.trim())))
 const measure = useMeasure('micrometer', () =>
   props.ofId && read.value ? { of_id: props.ofId, places: places.value } : null,
 )
 const { answer, refused, trouble, busy } = measure
 
 function take(reading: string) {
-  const place = places.value.findIndex((one) => one.some((text) => !text.trim()))
+  const place = places.value.findIndex((place) => place.some((text) => !text.trim()))
   if (place < 0) return
   const at = places.value[place]!.findIndex((text) => !text.trim())
-  places.value = places.value.map((one, i) =>
-    i === place ? one.map((text, j) => (j === at ? reading : text)) : one,
+  places.value = places.value.map((item, i) =>
+    i === place ? item.map((text, j) => (j === at ? reading : text)) : item,
   )
 }
 async function keep() {

@@ -5,7 +5,7 @@ const readings = defineModel<string[]>({ required: true })
 
 function write(at: number, event: Event) {
   const text = (event.target as HTMLInputElement).value
-  readings.value = readings.value.map((one, i) => (i === at ? text : one))
+  readings.value = readings.value.map((reading, i) => (i === at ? text : reading))
 }
 </script>
 
@@ -13,10 +13,10 @@ function write(at: number, event: Event) {
   <fieldset class="readings">
     <legend class="quiet">{{ label }}</legend>
     <input
-      v-for="(one, at) in readings"
+      v-for="(item, at) in readings"
       :key="at"
       class="pick figure"
-      :value="one"
+      :value="item"
       :aria-label="`${label}, reading ${at + 1}`"
       :placeholder="hint"
       autocomplete="off"

@@ -17,7 +17,7 @@ watch(
     wet.value = empty()
   },
 )
-const isRead = (texts: string[]) => texts.some((one) => one.trim())
+const isRead = (texts: string[]) => texts.some((text) => text.trim())
 const measure = useMeasure('scale', () =>
   props.ofId && (isRead(dry.value) || isRead(wet.value))
     ? { of_id: props.ofId, dry: dry.value, wet: wet.value }
@@ -26,12 +26,12 @@ const measure = useMeasure('scale', () =>
 const { answer, refused, trouble, busy } = measure
 
 const filled = (texts: string[], reading: string) => {
-  const at = texts.findIndex((one) => !one.trim())
-  return texts.map((one, i) => (i === at ? reading : one))
+  const at = texts.findIndex((text) => !text.trim())
+  return texts.map((text, i) => (i === at ? reading : text))
 }
 /** Dry first; when those are full, wet. */
 function take(reading: string) {
-  if (dry.value.some((one) => !one.trim())) dry.value = filled(dry.value, reading)
+  if (dry.value.some((item) => !item.trim())) dry.value = filled(dry.value, reading)
   else wet.value = filled(wet.value, reading)
 }
 async function keep() {
