@@ -1,4 +1,4 @@
-"""What to tie at a joint: the best choice and why, the other school's, and what is wrong with one.
+"""What to tie at a joint: the best choice and why, and the other school's.
 
 Rules of common practice [P]; the limits of single knots stand in their table.
 """
@@ -6,10 +6,16 @@ Rules of common practice [P]; the limits of single knots stand in their table.
 from dataclasses import dataclass
 from functools import lru_cache
 
-from nine_knots.core.domain.knots import KNOTS, STOUT_M
+from nine_knots.core.domain.knots import STOUT_M
+from nine_knots.core.domain.leader.connection_faults import (
+    ConnectionFault,
+    Piece,
+    faults_at_the_line,
+    faults_between,
+    faults_of_knots,
+)
+from nine_knots.core.domain.leader.connection_titles import choice_title
 from nine_knots.core.domain.leader.connections import (
-    ROUNDING_M,
-    THIN_LOOP_M,
     blood_fits,
     eye_knot,
     joint_between,
@@ -18,10 +24,7 @@ from nine_knots.core.domain.leader.connections import (
 )
 from nine_knots.core.domain.leader.joints import Connection, Dropper
 from nine_knots.core.domain.leader.leader import Leader
-from nine_knots.core.domain.leader.sections import LevelSection, TaperedSection
 from nine_knots.core.domain.tackle import Fly, FlyLine
-
-REVERSED = 1.08  # thicker after thinner by more than this runs backwards
 
 PARTED = {
     "ring": "joins any two sizes, and the leader above it lasts the season.",
@@ -29,8 +32,6 @@ PARTED = {
 }
 MANY = 2048  # pairs of pieces: while one is dragged the others stay
 A_SNAP = "flies can be changed without cutting the wire; adds a little weight at the fly's nose."
-
-Piece = LevelSection | TaperedSection
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,15 +41,6 @@ class KnotOption:
     joint: Connection
     title: str
     reason: str
-
-
-@dataclass(frozen=True, slots=True)
-class ConnectionFault:
-    """What is poor about a joint as it is tied, and the mend; ``instead`` where a knot mends it."""
-
-    what: str
-    hint: str
-    instead: Connection | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,41 +65,30 @@ def advise(leader: Leader, number: int, line: FlyLine, fly: Fly) -> ConnectionAd
 @lru_cache(maxsize=MANY)
 def _advise_at_the_line(tied: Connection, butt: Piece, line: FlyLine) -> ConnectionAdvice:
     best, other = _at_the_line(butt, line)
-    return ConnectionAdvice(best, other, _faults_at_the_line(tied, butt, line, best))
+    return ConnectionAdvice(best, other, faults_at_the_line(tied, butt, line, best.joint))
 
 
 @lru_cache(maxsize=MANY)
 def _advise_at_the_fly(tied: Connection, tippet: Piece, fly: Fly) -> ConnectionAdvice:
     best, other = _at_the_fly(tippet, fly)
-    return ConnectionAdvice(best, other, _faults_of_knots(tied, (tippet,), best, True))
+    return ConnectionAdvice(best, other, faults_of_knots(tied, (tippet,), best.joint, True))
 
 
 @lru_cache(maxsize=MANY)
 def _advise_between(tied: Connection, above: Piece, below: Piece) -> ConnectionAdvice:
     if tied.fly is not None:
         best, other = _in_line(tied, above, below)
-        return ConnectionAdvice(best, other, _faults_of_knots(tied, (above, below), best))
+        return ConnectionAdvice(best, other, faults_of_knots(tied, (above, below), best.joint))
     best, other = _between(above, below)
     if tied.kind in PARTED and best.joint.kind not in PARTED:
         best, other = _chosen(tied.evolve(dropper=None), PARTED[tied.kind]), best
     if tied.dropper is not None:
         best, other = _with_dropper(best, tied.dropper), _with_dropper(other, tied.dropper)
-    faults = (*_faults_of_knots(tied, (above, below), best), *_faults_between(tied, above, below))
+    faults = (
+        *faults_of_knots(tied, (above, below), best.joint),
+        *faults_between(tied, above, below),
+    )
     return ConnectionAdvice(best, other, faults)
-
-
-def choice_title(joint: Connection) -> str:
-    """A joint in two or three words, without its turns."""
-    name = KNOTS[joint.knot].title
-    if joint.kind == "knot":
-        return name
-    if joint.kind == "loops":
-        return f"loop to loop, {name}"
-    if joint.kind == "snap":
-        return f"snap, {name}"
-    if joint.kind == "fly":
-        return f"fly in line, tied from the {joint.tied_from}"
-    return f"{joint.kind} between two knots"
 
 
 def _chosen(joint: Connection, reason: str) -> KnotOption:
@@ -257,101 +238,3 @@ def _with_dropper(choice: KnotOption, dropper: Dropper) -> KnotOption:
         joint = Connection(knot="triple-surgeons")
         reason = "its tag pointing to the fly carries the dropper."
     return _chosen(joint.evolve(dropper=dropper), reason)
-
-
-def _faults_at_the_line(
-    tied: Connection, butt: Piece, line: FlyLine, best: KnotOption
-) -> tuple[ConnectionFault, ...]:
-    if tied.kind == "loops" and line.tip == "bare":
-        return (
-            ConnectionFault(
-                "This line tip has no loop.",
-                "Nail the butt on.",
-                best.joint,
-            ),
-        )
-    if tied.kind == "loops" and butt.upper_diameter_m < THIN_LOOP_M - ROUNDING_M:
-        return (
-            ConnectionFault(
-                "So thin a loop cuts into the line's coated loop.",
-                "Knot it to the loop, or loop a short butt of 40 lb (.024 in, 0.6 mm) between.",
-                Connection(knot="uni"),
-            ),
-        )
-    return _faults_of_knots(tied, (butt,), best)
-
-
-def _faults_of_knots(
-    tied: Connection, pieces: tuple[Piece, ...], best: KnotOption, at_the_fly: bool = False
-) -> tuple[ConnectionFault, ...]:
-    """Knots in material or thickness that they are not for, by the end that is tied."""
-    used = [(tied.knot, pieces[-1], pieces[-1].upper_diameter_m)]
-    if len(pieces) == 1 and at_the_fly:
-        used = [(tied.knot, pieces[0], pieces[0].lower_diameter_m)]
-    upper_key = tied.knot if tied.kind == "knot" else tied.upper_knot
-    if len(pieces) > 1 and upper_key is not None:
-        used.append((upper_key, pieces[0], pieces[0].lower_diameter_m))
-    faults: dict[str, ConnectionFault] = {}
-    for key, piece, thick_m in used:
-        knot, stuff = KNOTS[key], piece.strand.substance
-        what = ""
-        if stuff.family == "wire" and piece.strand.material not in knot.wires:
-            what = f"{with_article(knot.title)} doesn't hold in {stuff.title}."
-        elif stuff.family != "wire" and not knot.mono:
-            what = f"{with_article(knot.title)} is for wire only."
-        elif knot.most_m and stuff.family != "wire" and thick_m >= knot.most_m:
-            what = f"{with_article(knot.title)} doesn't seat in mono this heavy."
-        if what:
-            faults[what] = ConnectionFault(
-                what, f"Tie {with_article(best.title, False)}.", best.joint
-            )
-    return tuple(faults.values())
-
-
-def _faults_between(tied: Connection, above: Piece, below: Piece) -> tuple[ConnectionFault, ...]:
-    faults = []
-    upper_m, lower_m = above.lower_diameter_m, below.upper_diameter_m
-    knot = KNOTS[tied.knot]
-    families = {above.strand.substance.family, below.strand.substance.family}
-    best = joint_between(above, below)
-    hint = f"Tie {with_article(choice_title(best), False)}."
-    if tied.kind == "knot" and tied.doubled is None:
-        if _too_great(tied, upper_m, lower_m):
-            named = with_article(knot.title, False)
-            what = f"The step is too great for {named}: the thinner strand slips or cuts."
-            faults.append(
-                ConnectionFault(what, hint, best if best != tied else ring_between(above, below))
-            )
-        if families == {"nylon", "fluorocarbon"} and tied.knot in ("albright", "double-surgeons"):
-            named = with_article(knot.title)
-            what = f"{named} from fluorocarbon to nylon slips more than it needs to."
-            faults.append(ConnectionFault(what, hint, best))
-    if tied.dropper is not None and tied.kind == "knot" and not tied.leaves_a_tag:
-        what = f"{with_article(knot.title)} leaves no tag for a dropper."
-        instead = tied.evolve(knot="triple-surgeons")
-        faults.append(
-            ConnectionFault(
-                what, "Tie a triple surgeon's and use the tag pointing to the fly.", instead
-            )
-        )
-    heavier = lower_m > REVERSED * upper_m and below.role != "bite"
-    if heavier and "wire" not in families and not tied.is_ring:
-        faults.append(
-            ConnectionFault(
-                "Thicker material follows thinner.", "Swap the two, or step down here.", None
-            )
-        )
-    return tuple(faults)
-
-
-def _too_great(tied: Connection, upper_m: float, lower_m: float) -> bool:
-    if tied.knot == "blood":
-        return not blood_fits(upper_m, lower_m)
-    most_m = KNOTS[tied.knot].most_step_m
-    return most_m is not None and abs(upper_m - lower_m) > most_m + ROUNDING_M
-
-
-def with_article(name: str, begins: bool = True) -> str:
-    """A name with its article: ``an improved clinch``, ``a ring between two knots``."""
-    article = "an" if name[0] in "aeio" else "a"
-    return f"{article.capitalize() if begins else article} {name}"

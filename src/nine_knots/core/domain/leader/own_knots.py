@@ -4,7 +4,8 @@ from pydantic import model_validator
 
 from nine_knots.core.base.values import Frozen
 from nine_knots.core.domain.knots import KNOTS, KnotKey
-from nine_knots.core.domain.leader.connection_advice import advise, with_article
+from nine_knots.core.domain.leader.connection_advice import advise
+from nine_knots.core.domain.leader.connection_titles import with_article
 from nine_knots.core.domain.leader.joints import Connection
 from nine_knots.core.domain.leader.leader import Leader
 from nine_knots.core.domain.tackle import Fly, FlyLine
