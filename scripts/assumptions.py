@@ -67,7 +67,7 @@ SETTLES = {  # by the path of the module, the longest that fits
 TABLES = (  # whose marks stand in words beside them: module, name, field, mark
     ("core.domain.materials", "MATERIALS", "wet_modulus_pa", "M ±25 %"),
     ("core.domain.materials", "MATERIALS", "strength", "M ±15 %"),
-    ("core.domain.knots.table", "KNOTS", "kept", "M ±10 %"),
+    ("core.domain.knots.table", "KNOTS", "efficiency", "M ±10 %"),
     ("core.domain.beds", "GRAIN_M", "", "M, times or over 2"),
     ("core.domain.situation", "PACE_WORDS", "", "M"),
 )

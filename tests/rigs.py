@@ -19,6 +19,7 @@ from nine_knots.core.schools.school import SchoolParameters
 from nine_knots.core.techniques import technique_of
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.words.cast import CastReading, cast_of
+from nine_knots.words.connection_advice import fault_reading
 from nine_knots.words.techniques import technique_words_of
 from tests.makers import INCHES
 
@@ -120,7 +121,7 @@ def judged(leader: Leader, day: Situation, proposal: Proposal | None = None) -> 
     proposal = proposal or Proposal(leader=leader, reasons=(), shortfalls=())
     verdict = verdict_of(design, assessment_inputs(design), INCHES)
     faults = tuple(
-        fault.what
+        fault_reading(fault).what
         for number in range(len(leader.joints))
         for fault in advise(leader, number, day.line, day.fly).faults
     )

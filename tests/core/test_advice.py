@@ -7,9 +7,12 @@ from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.core.domain.knots import KNOTS, STOUT_M
 from nine_knots.core.domain.leader import Connection, Leader
 from nine_knots.core.domain.leader.connection_advice import advise
+from nine_knots.core.domain.leader.connection_faults import ConnectionFlaw
+from nine_knots.core.domain.leader.connections import ConnectionReason
 from nine_knots.core.domain.leader.editing import apply_edit
 from nine_knots.core.domain.leader.edits import UseStock
 from nine_knots.core.domain.tackle import Fly, FlyLine
+from nine_knots.words.connection_advice import FLAWS, REASONS, advice_reading
 from tests.makers import DRY, FIVE, PLAIN, knotless, level, tied, workbench
 
 BARE = FlyLine(title="bare", weight=5, tip="bare")
@@ -22,7 +25,7 @@ def retied(leader: Leader, number: int, joint: Connection) -> Leader:
 
 
 def at(leader: Leader, number: int, line=FIVE, fly=DRY):
-    return advise(leader, number, line, fly)
+    return advice_reading(advise(leader, number, line, fly))
 
 
 def faults(leader: Leader, number: int, line=FIVE) -> str:
@@ -145,3 +148,8 @@ def test_soft_wire_takes_a_surgeons_and_a_snap_without_fault():
     assert (swapped.joints[-1].kind, swapped.joints[-1].knot) == ("snap", "improved-clinch")
     with pytest.raises(ValidationError, match="at the leader's end"):
         tied(mono, soft).evolve(joints=(leader.joints[0], other.joint, leader.joints[2]))
+
+
+def test_every_reason_and_every_flaw_has_its_words():
+    assert set(REASONS) == set(ConnectionReason)
+    assert set(FLAWS) == set(ConnectionFlaw)

@@ -30,11 +30,11 @@ def told(tests, knot="blood"):
 
 def test_a_test_far_from_the_others_is_questioned_and_still_counts_until_set_aside():
     tests = pulls(0.85, 0.86, 0.84, 0.4)
-    shares = sorted(log(test.kept) for test in tests)
+    shares = sorted(log(test.efficiency) for test in tests)
     assert [is_odd(test, shares) for test in tests] == [False, False, False, True]
     aside = tests[3].model_copy(update={"set_aside": True})
     assert is_odd(aside, shares[1:]), "one set aside is not among those it is held against"
-    assert not is_odd(tests[0], [log(tests[0].kept)]), "alone, against the prior"
+    assert not is_odd(tests[0], [log(tests[0].efficiency)]), "alone, against the prior"
     with_it = belief(told(tests))
     assert with_it.tests == 4
     without = belief(told((*tests[:3], aside)))
@@ -56,7 +56,7 @@ def test_the_design_goes_by_the_posterior_and_says_so():
 def test_a_knot_never_keeps_more_than_the_line_has():
     own = pulled_knots((told(pulls(*(1.3,) * 30)),))
     sides = [e for e in hold_of(PLAIN, own=own).elements if e.what == "joint" and e.index == 1]
-    assert all(side.kept <= 1.0 for side in sides)
+    assert all(side.efficiency <= 1.0 for side in sides)
 
 
 def test_all_set_aside_is_as_none():

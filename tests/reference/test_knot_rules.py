@@ -69,8 +69,8 @@ def test_knots_keep_what_well_tied_ones_keep():
         "bimini": (0.97, 1.0),
     }
     for key, (low, high) in told.items():
-        assert low <= KNOTS[key].kept <= high, key
-    assert KNOTS["haywire"].kept >= 0.95
+        assert low <= KNOTS[key].efficiency <= high, key
+    assert KNOTS["haywire"].efficiency >= 0.95
 
 
 def test_the_record_rules_lengths():

@@ -3638,6 +3638,16 @@ export interface components {
             how: "tag" | "behind";
         };
         /**
+         * AdviceReading
+         * @description The best choice at a joint, the other school's, and the faults of the one that is tied.
+         */
+        AdviceReading: {
+            best: components["schemas"]["ChoiceReading"];
+            other: components["schemas"]["ChoiceReading"];
+            /** Faults */
+            faults: components["schemas"]["FaultReading"][];
+        };
+        /**
          * AloneRequest
          * @description The day for which a lower rig is looked at by itself.
          */
@@ -4992,6 +5002,17 @@ export interface components {
             note: string;
         };
         /**
+         * ChoiceReading
+         * @description A way to tie a joint, what it is called and why.
+         */
+        ChoiceReading: {
+            joint: components["schemas"]["Connection"];
+            /** Title */
+            title: string;
+            /** Reason */
+            reason: string;
+        };
+        /**
          * ChosenForm
          * @description Tests chosen on the list.
          */
@@ -5099,27 +5120,6 @@ export interface components {
             tied_from?: ("bend" | "eye") | null;
             /** Doubled */
             doubled?: ("upper" | "lower") | null;
-        };
-        /**
-         * ConnectionAdvice
-         * @description The best choice at a joint, the other school's, and the faults of the one that is tied.
-         */
-        ConnectionAdvice: {
-            best: components["schemas"]["KnotOption"];
-            other: components["schemas"]["KnotOption"];
-            /** Faults */
-            faults: components["schemas"]["ConnectionFault"][];
-        };
-        /**
-         * ConnectionFault
-         * @description What is poor about a joint as it is tied, and the mend; ``instead`` where a knot mends it.
-         */
-        ConnectionFault: {
-            /** What */
-            what: string;
-            /** Hint */
-            hint: string;
-            instead: components["schemas"]["Connection"] | null;
         };
         /**
          * CopiedGift
@@ -6306,6 +6306,17 @@ export interface components {
             status: "too little" | "right" | "too much";
         };
         /**
+         * FaultReading
+         * @description What is poor about a joint as it is tied, and what to do; ``instead`` where a knot does.
+         */
+        FaultReading: {
+            /** What */
+            what: string;
+            /** Hint */
+            hint: string;
+            instead: components["schemas"]["Connection"] | null;
+        };
+        /**
          * FileForm
          * @description The text of a file of several leaders.
          */
@@ -7421,7 +7432,7 @@ export interface components {
             kept: string;
             /** Chance */
             chance: number;
-            advice: components["schemas"]["ConnectionAdvice"];
+            advice: components["schemas"]["AdviceReading"];
         };
         /**
          * KeepRequest
@@ -7610,17 +7621,6 @@ export interface components {
             lines: components["schemas"]["Line"][];
             /** Caution */
             caution: string;
-        };
-        /**
-         * KnotOption
-         * @description A way to tie a joint and why.
-         */
-        KnotOption: {
-            joint: components["schemas"]["Connection"];
-            /** Title */
-            title: string;
-            /** Reason */
-            reason: string;
         };
         /**
          * LabelCount

@@ -15,11 +15,12 @@ from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.knots import KNOTS
 from nine_knots.core.domain.knots.own import PulledKnot
 from nine_knots.core.domain.leader import Leader, LevelSection, Role, TaperedSection, Wear
-from nine_knots.core.domain.leader.connection_advice import ConnectionAdvice, advise
+from nine_knots.core.domain.leader.connection_advice import advise
 from nine_knots.core.domain.leader.tying_groups import Place, place_of
 from nine_knots.core.domain.tackle import LineProfile, line_profile
 from nine_knots.core.strength.elements import Chances, Hold, StrengthElement
 from nine_knots.words.chain_from_the_reel import ChainReading, chain_reading
+from nine_knots.words.connection_advice import AdviceReading, advice_reading
 from nine_knots.words.outline import OutlinePart, outline
 from nine_knots.words.rig import (
     BranchReading,
@@ -84,7 +85,7 @@ class JointReading:
     holds: Quantity
     kept: str
     chance: float
-    advice: ConnectionAdvice
+    advice: AdviceReading
 
 
 @dataclass(frozen=True, slots=True)
@@ -236,9 +237,9 @@ def _joint_readings(
                 passed=f"{match.passed:.0%} of the energy passes" if match else "",
                 bend_step=_step_words(match.bend_step) if match else "",
                 holds=units.load(weaker.mean_n),
-                kept=f"keeps {weaker.kept:.0%}{pulls_of(joint, leader, own)}",
+                kept=f"keeps {weaker.efficiency:.0%}{pulls_of(joint, leader, own)}",
                 chance=chances["joint", i],
-                advice=advise(leader, i, situation.line, situation.fly),
+                advice=advice_reading(advise(leader, i, situation.line, situation.fly)),
             )
         )
     return tuple(readings)

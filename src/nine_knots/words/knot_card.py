@@ -67,9 +67,9 @@ def _turns(knot: Knot) -> str:
 
 
 def _keeps(knot: Knot) -> str:
-    text = f"{knot.kept:.0%} of the line's strength typically, give or take {knot.spread:.0%}"
+    text = f"{knot.efficiency:.0%} of the line's strength typically, give or take {knot.spread:.0%}"
     if knot.mono:
-        text += f"; {knot.kept - FLUOROCARBON_LOSS:.0%} in fluorocarbon"
+        text += f"; {knot.efficiency - FLUOROCARBON_LOSS:.0%} in fluorocarbon"
     return f"{text} (typical value; your own pull tests are better)"
 
 

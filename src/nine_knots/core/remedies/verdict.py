@@ -8,6 +8,7 @@ from nine_knots.core.base.score import Score
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader.connection_advice import advise
+from nine_knots.core.domain.leader.connection_titles import choice_title
 from nine_knots.core.domain.leader.workbench import Workbench
 from nine_knots.core.remedies.schools import by_school
 from nine_knots.core.remedies.search import (
@@ -100,5 +101,5 @@ def _better_knots(now: Trial) -> Iterator[Trial]:
         if best.joint == joint:
             continue
         yield now.with_leader(
-            f"{best.title} at joint {number}", leader.with_joint(number, best.joint)
+            f"{choice_title(best.joint)} at joint {number}", leader.with_joint(number, best.joint)
         )

@@ -5,7 +5,7 @@ from typing import Literal
 
 import numpy as np
 
-from nine_knots.core.domain.knots import KNOTS, KnotKey, strength_kept
+from nine_knots.core.domain.knots import KNOTS, KnotKey, knot_efficiency
 from nine_knots.core.domain.knots.own import PulledKnot
 from nine_knots.core.domain.leader import Leader, LevelSection, TaperedSection, Wear
 from nine_knots.core.domain.materials import Family
@@ -37,7 +37,7 @@ class StrengthElement:
     index: int
     mean_n: float
     spread: float
-    kept: float
+    efficiency: float
     chance: float
 
 
@@ -80,8 +80,8 @@ def hold_of(leader: Leader, soaked: bool = True, own: tuple[PulledKnot, ...] = (
         rows.append(("piece", number, mean_n, spread, 1.0))
     for number in range(len(leader.joints)):
         rows.extend(
-            ("joint", number, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, kept)
-            for mean, spread, kept in _joint_sides(leader, number, soaked, own)
+            ("joint", number, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, efficiency)
+            for mean, spread, efficiency in _joint_sides(leader, number, soaked, own)
         )
     return _held(rows)
 
@@ -103,14 +103,14 @@ def hold_of_dropper(leader: Leader, number: int, own: tuple[PulledKnot, ...] = (
         left, spread = WORN[piece.wear]
         rows.append(("piece", above, left * piece.weakest_n, spread, 1.0))
         rows.extend(
-            ("joint", above, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, kept)
-            for mean, spread, kept in _joint_sides(leader, above, True, own)
+            ("joint", above, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, efficiency)
+            for mean, spread, efficiency in _joint_sides(leader, above, True, own)
         )
     tag = LevelSection(role="tippet", strand=dropper.strand, length_m=dropper.length_m)
     rows.append(("piece", number, dropper.strand.breaking_n, NEW_SPREAD, 1.0))
     for key in (dropper.knot, leader.joints[number].knot):
-        mean, spread, kept = _side(key, tag, dropper.strand.breaking_n, None, 1.0, True, own)
-        rows.append(("joint", number, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, kept))
+        mean, spread, efficiency = _side(key, tag, dropper.strand.breaking_n, None, 1.0, True, own)
+        rows.append(("joint", number, mean, (spread**2 + NEW_SPREAD**2) ** 0.5, efficiency))
     return _held(rows)
 
 
@@ -118,7 +118,7 @@ def _held(rows: list[_Loaded]) -> Hold:
     broken = first_break([row[2] for row in rows], [row[3] for row in rows])
     elements = tuple(
         StrengthElement(
-            what=r[0], index=r[1], mean_n=r[2], spread=r[3], kept=r[4], chance=float(chance)
+            what=r[0], index=r[1], mean_n=r[2], spread=r[3], efficiency=r[4], chance=float(chance)
         )
         for r, chance in zip(rows, broken.chances, strict=True)
     )
@@ -169,11 +169,12 @@ def _side(
     own: tuple[PulledKnot, ...],
 ) -> tuple[float, float, float]:
     knot, stuff = KNOTS[key], mine.strand.substance
-    kept = strength_kept(knot, stuff, other.strand.substance if other is not None else None, ratio)
+    beside = other.strand.substance if other is not None else None
+    efficiency = knot_efficiency(knot, stuff, beside, ratio)
     tested = tested_as(key, stuff.family, own)
-    kept = min(1.0, kept * tested.factor) if tested else kept
+    efficiency = min(1.0, efficiency * tested.factor) if tested else efficiency
     left = FISHED_KNOT if mine.wear == "fished" else 1.0
-    return left * kept * _wetness(mine, soaked) * mine_n, knot.spread, kept
+    return left * efficiency * _wetness(mine, soaked) * mine_n, knot.spread, efficiency
 
 
 def tested_as(key: KnotKey, family: Family, own: tuple[PulledKnot, ...]) -> PulledKnot | None:

@@ -128,7 +128,7 @@ def _dropper_screens(leader: Leader, joint: int, units: Units) -> list[Screen]:
 
 def _trim_words(tied: Connection) -> str:
     """What becomes of the tags: trimmed, but for the one that carries a fly."""
-    if tied.knot == "haywire":
+    if not KNOTS[tied.knot].mono:
         return "Bend a handle and rock it until the end breaks off flush."
     if tied.dropper is not None:
         return f"Trim one tag; the {tied.dropper.tag} one is left for the {tied.dropper.fly.title}."
@@ -169,9 +169,9 @@ def _joint_screens(
         if tied.kind == "loops"
         else ""
     )
-    drawn = "Draw up" if knot.key == "haywire" else "Dip in water, and draw up"
+    drawn = "Dip in water, and draw up" if knot.mono else "Draw up"
     draw = "Dip it in water. Pull smoothly, without a jerk, until the coils lie close and even."
-    if knot.key == "haywire":
+    if not knot.mono:
         draw = "Eight X-wraps, both wires crossing alike, then tight turns square to the wire. Dry."
     return [
         *first,

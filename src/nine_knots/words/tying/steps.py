@@ -38,9 +38,9 @@ class WorkOrder:
 
 def _turns_text(knot: Knot, leader: Leader, joint: int) -> str:
     above, below = knot_turns(knot, leader, joint)
-    if knot.place == "between" and knot.key != "albright" and above != below:
+    if knot.place == "between" and knot.both_wind and above != below:
         return f"{above} turns above, {below} below"
-    if knot.key in ("double-surgeons", "triple-surgeons", "surgeons-loop"):
+    if knot.counts_passes:
         return f"{above} times through"
     return f"{above} turns" if above > 1 else ""
 
@@ -195,7 +195,7 @@ def cautions_for(leader: Leader) -> tuple[str, ...]:
 def _measure_words(leader: Leader) -> str:
     """What to look at last, of the knots that this leader has."""
     said = []
-    if any(joint.kind == "knot" and joint.knot == "blood" for joint in leader.joints):
+    if any(joint.kind == "knot" and KNOTS[joint.knot].like_sizes for joint in leader.joints):
         said.append("tags of blood knots leave on opposite sides")
     if any(joint.kind == "loops" for joint in leader.joints):
         said.append("loops seat square")

@@ -1,6 +1,6 @@
 """Knots as data with rules."""
 
-from nine_knots.core.domain.knots.rules import finished_m, line_used_m, strength_kept, turns
+from nine_knots.core.domain.knots.rules import finished_m, knot_efficiency, line_used_m, turns
 from nine_knots.core.domain.knots.table import HEAVY_M, KNOTS, STOUT_M, Knot, KnotKey, Place
 
 __all__ = [
@@ -11,7 +11,7 @@ __all__ = [
     "KnotKey",
     "Place",
     "finished_m",
+    "knot_efficiency",
     "line_used_m",
-    "strength_kept",
     "turns",
 ]

@@ -14,7 +14,7 @@ from pydantic import Field
 
 from nine_knots.core.base.limits import StrengthN
 from nine_knots.core.base.values import Frozen
-from nine_knots.core.domain.knots.rules import strength_kept
+from nine_knots.core.domain.knots.rules import knot_efficiency
 from nine_knots.core.domain.knots.table import KNOTS, KnotKey
 from nine_knots.core.domain.materials import MATERIALS, Family
 
@@ -35,7 +35,7 @@ class PullTest(Frozen):
     set_aside: bool = False
 
     @property
-    def kept(self) -> float:
+    def efficiency(self) -> float:
         """Share of the line's strength that held."""
         return self.broke_n / self.strand_n
 
@@ -82,7 +82,7 @@ class Belief:
 def usual_share(knot: KnotKey, family: Family) -> float:
     """The table's share kept in a material of this family."""
     material = next(item for item in MATERIALS.values() if item.family == family)
-    return strength_kept(KNOTS[knot], material, None, 1.0)
+    return knot_efficiency(KNOTS[knot], material, None, 1.0)
 
 
 def spread_of(knot: KnotKey) -> float:
@@ -92,8 +92,8 @@ def spread_of(knot: KnotKey) -> float:
 
 def sum_tests(knot: KnotKey, family: Family, tests: tuple[PullTest, ...]) -> TestSums:
     """Tests of one knot in one family, summed up."""
-    shares = [log(test.kept) for test in tests]
-    counted = [log(test.kept) for test in tests if not test.set_aside]
+    shares = [log(test.efficiency) for test in tests]
+    counted = [log(test.efficiency) for test in tests if not test.set_aside]
     return TestSums(
         knot=knot,
         family=family,
@@ -127,7 +127,7 @@ def is_odd(pull_test: PullTest, shares: list[float]) -> bool:
     to great, this one's among them where it counts. Their middle is a median in which the prior
     weighs as its tests do, so that one wild reading does not make the sound ones look odd.
     """
-    mine = log(pull_test.kept)
+    mine = log(pull_test.efficiency)
     others = list(shares)
     at = min(bisect_left(others, mine - SAME), len(others) - 1)
     if not pull_test.set_aside and at >= 0 and abs(others[at] - mine) < 2.0 * SAME:

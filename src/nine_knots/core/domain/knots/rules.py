@@ -12,18 +12,18 @@ LOOP_M = 0.012  # length of a loop as tied [G]
 SNUG = 1.25  # of the thickness of its coils, the length of a barrel [G]
 
 
-def strength_kept(knot: Knot, side: Material, other: Material | None, ratio: float) -> float:
+def knot_efficiency(knot: Knot, side: Material, other: Material | None, ratio: float) -> float:
     """Mean share of a side's strength that the knot keeps.
 
     ``side`` is the material of that side, ``other`` that of the other strand (None at an eye or
     a loop), ``ratio`` thicker over thinner diameter (1 at an eye).
     """
-    kept = knot.kept - knot.size_step_loss * max(0.0, ratio - LIKE_RATIO)
+    efficiency = knot.efficiency - knot.size_step_loss * max(0.0, ratio - LIKE_RATIO)
     if side.family == "fluorocarbon":
-        kept -= FLUOROCARBON_LOSS
+        efficiency -= FLUOROCARBON_LOSS
     if other is not None and {side.family, other.family} == {"nylon", "fluorocarbon"}:
-        kept -= UNLIKE_LOSS
-    return max(0.3, kept)
+        efficiency -= UNLIKE_LOSS
+    return max(0.3, efficiency)
 
 
 def turns(knot: Knot, upper_m: float, lower_m: float | None = None) -> tuple[int, int]:
@@ -32,15 +32,14 @@ def turns(knot: Knot, upper_m: float, lower_m: float | None = None) -> tuple[int
     A blood knot takes 4+4 in 30/25 lb stuff (.027/.024 in), 4+5 and 5+6 as it gets finer, 6+7 in
     tippet sizes [P].
     """
-    if knot.key == "blood" and lower_m is not None:
-        above = 4 if upper_m >= HEAVY_M else 5 if upper_m >= STOUT_M else 6
-        return above, 4 if lower_m >= HEAVY_M else above + 1
     if upper_m >= HEAVY_M:
         count = knot.turns_heavy
     elif upper_m >= STOUT_M:
         count = (knot.turns_heavy + knot.turns_fine) // 2
     else:
         count = knot.turns_fine
+    if knot.one_more_below and lower_m is not None:
+        return count, knot.turns_heavy if lower_m >= HEAVY_M else count + 1
     return count, count
 
 

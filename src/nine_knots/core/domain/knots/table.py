@@ -39,20 +39,23 @@ Place = Literal["line", "loop", "between", "eye"]
 class Knot(Frozen):
     """One knot as data.
 
-    ``kept`` is the mean share of the strand's strength, ``spread`` its coefficient of variation,
-    ``size_step_loss`` what is lost for each unit of diameter ratio beyond like sizes,
-    ``tag_allowance_m`` the line held and trimmed in one piece besides the wraps, ``usual_s`` how
-    long it takes at the
-    table, wetted, drawn up and trimmed [M ±50 %]. ``by_heart`` marks those every builder ties,
-    ``loops`` those that end in an open loop. ``mono`` says that it holds in nylon and
-    fluorocarbon, ``wires`` in which wires it does; ``most_m`` and ``most_step_m`` are the thickest
-    strand and the greatest step of diameter it is tied in, ``dropper`` which tag may carry a fly.
+    ``efficiency`` is the mean share of the strand's strength that it keeps, ``spread`` its
+    coefficient of variation, ``size_step_loss`` what is lost for each unit of diameter ratio
+    beyond like sizes, ``tag_allowance_m`` the line held and trimmed in one piece besides the
+    wraps, ``usual_s`` how long it takes at the table, wetted, drawn up and trimmed [M ±50 %].
+    ``by_heart`` marks those every builder ties, ``loops`` those that end in an open loop.
+    ``mono`` says that it holds in nylon and fluorocarbon, ``wires`` in which wires it does;
+    ``most_m`` and ``most_step_m`` are the thickest strand and the greatest step of diameter it is
+    tied in, ``like_sizes`` marks what joins like ones only, ``joins_materials`` what holds
+    between nylon and fluorocarbon. ``dropper`` says which tag may carry a fly. ``one_more_below``
+    is a turn more for the finer strand unless it is heavy; ``counts_passes`` marks knots whose
+    turns are passes, ``both_wind`` those both strands wind.
     """
 
     key: KnotKey
     title: str
     place: Place
-    kept: float = Field(gt=0, le=1)
+    efficiency: float = Field(gt=0, le=1)
     spread: float = Field(gt=0, lt=0.5)
     size_step_loss: float = 0.0
     tag_allowance_m: float = Field(gt=0, lt=0.6)
@@ -61,10 +64,15 @@ class Knot(Frozen):
     loops: bool = False
     turns_fine: int
     turns_heavy: int
+    one_more_below: bool = False
+    counts_passes: bool = False
+    both_wind: bool = True
     mono: bool = True
     wires: tuple[MaterialKey, ...] = ()
     most_m: float | None = None
     most_step_m: float | None = None
+    like_sizes: bool = False
+    joins_materials: bool = True
     dropper: str = ""
     tags: str
     note: str
@@ -75,7 +83,7 @@ _TABLE = (
         key="perfection-loop",
         title="perfection loop",
         place="loop",
-        kept=0.80,
+        efficiency=0.80,
         spread=0.06,
         tag_allowance_m=0.10,
         usual_s=60.0,
@@ -90,13 +98,14 @@ _TABLE = (
         key="surgeons-loop",
         title="surgeon's loop",
         place="loop",
-        kept=0.90,
+        efficiency=0.90,
         spread=0.05,
         tag_allowance_m=0.12,
         usual_s=30.0,
         loops=True,
         turns_fine=3,
         turns_heavy=2,
+        counts_passes=True,
         tags="The tag lies along the loop's leg; trim it to a hair.",
         note="Stronger than the perfection loop, and bulkier.",
     ),
@@ -104,7 +113,7 @@ _TABLE = (
         key="nail",
         title="nail knot",
         place="line",
-        kept=0.87,
+        efficiency=0.87,
         spread=0.05,
         tag_allowance_m=0.08,
         usual_s=150.0,
@@ -118,7 +127,7 @@ _TABLE = (
         key="blood",
         title="blood knot",
         place="between",
-        kept=0.86,
+        efficiency=0.86,
         spread=0.06,
         size_step_loss=0.25,
         tag_allowance_m=0.065,
@@ -126,6 +135,8 @@ _TABLE = (
         by_heart=True,
         turns_fine=6,
         turns_heavy=4,
+        one_more_below=True,
+        like_sizes=True,
         most_step_m=3.0 * THOU_M,
         dropper="either tag, which stands off square",
         tags="Tags leave in the middle, on opposite sides, or it was wound wrong: retie.",
@@ -135,7 +146,7 @@ _TABLE = (
         key="double-surgeons",
         title="double surgeon's",
         place="between",
-        kept=0.90,
+        efficiency=0.90,
         spread=0.05,
         size_step_loss=0.06,
         tag_allowance_m=0.065,
@@ -143,6 +154,8 @@ _TABLE = (
         by_heart=True,
         turns_fine=2,
         turns_heavy=2,
+        joins_materials=False,
+        counts_passes=True,
         wires=("wire-soft",),
         dropper="the tag that points to the fly",
         tags="Both tags leave along their own strand; the one pointing to the fly is the end "
@@ -153,7 +166,7 @@ _TABLE = (
         key="triple-surgeons",
         title="triple surgeon's",
         place="between",
-        kept=0.91,
+        efficiency=0.91,
         spread=0.05,
         size_step_loss=0.06,
         tag_allowance_m=0.075,
@@ -161,6 +174,7 @@ _TABLE = (
         by_heart=True,
         turns_fine=3,
         turns_heavy=3,
+        counts_passes=True,
         dropper="the tag that points to the fly",
         tags="Both tags leave along their own strand; the one pointing to the fly, the end of "
         "the upper piece, can carry a dropper.",
@@ -170,7 +184,7 @@ _TABLE = (
         key="double-uni",
         title="double uni",
         place="between",
-        kept=0.88,
+        efficiency=0.88,
         spread=0.05,
         size_step_loss=0.10,
         tag_allowance_m=0.09,
@@ -186,12 +200,14 @@ _TABLE = (
         key="albright",
         title="albright",
         place="between",
-        kept=0.86,
+        efficiency=0.86,
         spread=0.06,
         tag_allowance_m=0.09,
         usual_s=120.0,
         turns_fine=12,
         turns_heavy=10,
+        both_wind=False,
+        joins_materials=False,
         wires=("wire-soft",),
         tags="The tag leaves beside the doubled end, the same way it went in.",
         note="For very unlike diameters.",
@@ -200,7 +216,7 @@ _TABLE = (
         key="bimini",
         title="bimini twist",
         place="loop",
-        kept=0.98,
+        efficiency=0.98,
         spread=0.03,
         tag_allowance_m=0.50,
         usual_s=240.0,
@@ -215,7 +231,7 @@ _TABLE = (
         key="uni",
         title="uni knot",
         place="eye",
-        kept=0.90,
+        efficiency=0.90,
         spread=0.05,
         tag_allowance_m=0.07,
         usual_s=50.0,
@@ -228,7 +244,7 @@ _TABLE = (
         key="clinch",
         title="clinch",
         place="eye",
-        kept=0.80,
+        efficiency=0.80,
         spread=0.07,
         tag_allowance_m=0.05,
         usual_s=30.0,
@@ -243,7 +259,7 @@ _TABLE = (
         key="improved-clinch",
         title="improved clinch",
         place="eye",
-        kept=0.90,
+        efficiency=0.90,
         spread=0.05,
         tag_allowance_m=0.05,
         usual_s=40.0,
@@ -259,7 +275,7 @@ _TABLE = (
         key="palomar",
         title="palomar",
         place="eye",
-        kept=0.94,
+        efficiency=0.94,
         spread=0.04,
         tag_allowance_m=0.12,
         usual_s=40.0,
@@ -272,7 +288,7 @@ _TABLE = (
         key="non-slip-loop",
         title="non-slip loop",
         place="eye",
-        kept=0.90,
+        efficiency=0.90,
         spread=0.05,
         tag_allowance_m=0.08,
         usual_s=60.0,
@@ -288,7 +304,7 @@ _TABLE = (
         key="two-overhand-loop",
         title="two-overhand loop",
         place="eye",
-        kept=0.60,
+        efficiency=0.60,
         spread=0.09,
         tag_allowance_m=0.08,
         usual_s=40.0,
@@ -303,7 +319,7 @@ _TABLE = (
         key="haywire",
         title="haywire twist",
         place="eye",
-        kept=0.95,
+        efficiency=0.95,
         spread=0.04,
         tag_allowance_m=0.10,
         usual_s=120.0,

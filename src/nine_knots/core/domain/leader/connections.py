@@ -1,5 +1,10 @@
-"""Which joint goes where: the usual choice for two ends that are to meet."""
+"""Which joint goes where and why: the usual choice for two ends that are to meet.
 
+Rules of common practice [P]. ``connection_advice`` names the other school's choice by the reason.
+"""
+
+from dataclasses import dataclass
+from enum import StrEnum
 from typing import Literal
 
 from nine_knots.core.base.units.factors import THOU_M
@@ -17,15 +22,77 @@ ROUNDING_M = 1e-7  # two figures that differ by less are one size
 THIN_LOOP_M = 12.0 * THOU_M  # a thinner loop cuts into a coated loop [P: 0X to 2X]
 FREE_SWIMMERS = ("streamer", "predator", "wet")
 
+Piece = LevelSection | TaperedSection
 
-def line_joint(line: FlyLine, butt: LevelSection | TaperedSection | None = None) -> Connection:
+
+class ConnectionReason(StrEnum):
+    """Why a joint is tied so."""
+
+    LOOP_TO_LOOP = "loop to loop"
+    NAIL_AT_THE_LINE = "nail at the line"
+    THIN_LOOP = "thin loop"
+    NAIL_FOR_THE_LOOP = "nail for the loop"
+    SINGLE_WIRE = "single wire"
+    SNAP = "snap"
+    SWINGS_ON_WIRE = "swings on wire"
+    SWINGS_FREE = "swings free"
+    TRACKS_STRAIGHTER = "tracks straighter"
+    SEATS_IN_HEAVY_MONO = "seats in heavy mono"
+    LETS_THE_FLY_SWING = "lets the fly swing"
+    QUICK_IN_FINE_TIPPET = "quick in fine tippet"
+    STRONGEST_AT_THE_EYE = "strongest at the eye"
+    SWIVEL_TO_WIRE = "swivel to wire"
+    SWIVEL_TO_SOFT_WIRE = "swivel to soft wire"
+    RING_TO_WIRE = "ring to wire"
+    SURGEONS_TO_SOFT_WIRE = "surgeon's to soft wire"
+    BRAID_LOOPED_ON = "braid looped on"
+    SLIMMER_LOOPS = "slimmer loops"
+    RING_OF_TWO_MATERIALS = "ring of two materials"
+    THREE_TURNS_OF_TWO_MATERIALS = "three turns of two materials"
+    NO_METAL_OF_TWO_MATERIALS = "no metal of two materials"
+    RING_FOR_A_SEASON = "ring for a season"
+    LIKE_SIZES = "like sizes"
+    EASY_IN_THE_DARK = "easy in the dark"
+    EASY_BUT_BULKY = "easy but bulky"
+    TOO_UNLIKE = "too unlike"
+    NO_RINGS_CARRIED = "no rings carried"
+    VERY_UNLIKE_AND_HEAVY = "very unlike and heavy"
+    STRONGER_AT_SMALL_STEPS = "stronger at small steps"
+    UNLIKE_AND_STOUT = "unlike and stout"
+    TAKES_ANY_STEP = "takes any step"
+    UNLIKE_TO_STOUT = "unlike to stout"
+    SLOWER_AND_STRAIGHTER = "slower and straighter"
+    UNLIKE_SIZES = "unlike sizes"
+    RING_OF_ANY_SIZES = "ring of any sizes"
+    RING_SET = "ring set"
+    SWIVEL_SET = "swivel set"
+    FROM_THE_BEND = "from the bend"
+    FROM_THE_EYE = "from the eye"
+    TAG_FOR_A_DROPPER = "tag for a dropper"
+
+
+@dataclass(frozen=True, slots=True)
+class ConnectionChoice:
+    """A way to tie a joint, and why."""
+
+    joint: Connection
+    reason: ConnectionReason
+
+
+def line_choice(line: FlyLine, butt: Piece | None = None) -> ConnectionChoice:
     """The leader's upper end: loop to loop; a nail knot where the line's tip is bare; a knot to the
     line's loop where the butt is so thin that its own loop would cut it."""
     if line.tip == "bare":
-        return Connection(kind="knot", knot="nail")
+        return ConnectionChoice(Connection(knot="nail"), ConnectionReason.NAIL_AT_THE_LINE)
     if butt is not None and butt.upper_diameter_m < THIN_LOOP_M - ROUNDING_M:
-        return Connection(kind="knot", knot="uni")
-    return Connection(kind="loops", knot="perfection-loop")
+        return ConnectionChoice(Connection(knot="uni"), ConnectionReason.THIN_LOOP)
+    loops = Connection(kind="loops", knot="perfection-loop")
+    return ConnectionChoice(loops, ConnectionReason.LOOP_TO_LOOP)
+
+
+def line_joint(line: FlyLine, butt: Piece | None = None) -> Connection:
+    """The usual joint at the leader's upper end."""
+    return line_choice(line, butt).joint
 
 
 def blood_fits(upper_m: float, lower_m: float) -> bool:
@@ -37,7 +104,7 @@ def blood_fits(upper_m: float, lower_m: float) -> bool:
     return thick_m >= STOUT_M - ROUNDING_M and thick_m <= BLOOD_RATIO * thin_m
 
 
-def _ring_knot(piece: LevelSection | TaperedSection) -> KnotKey:
+def _ring_knot(piece: Piece) -> KnotKey:
     if piece.strand.material == "wire-single":
         return "haywire"
     stout = max(piece.upper_diameter_m, piece.lower_diameter_m) >= STOUT_M
@@ -46,44 +113,56 @@ def _ring_knot(piece: LevelSection | TaperedSection) -> KnotKey:
     return "improved-clinch"
 
 
-def _is_wire(piece: LevelSection | TaperedSection) -> bool:
+def is_stout(above: Piece, below: Piece) -> bool:
+    """Whether one of two ends that meet is stout mono."""
+    return max(above.lower_diameter_m, below.upper_diameter_m) >= STOUT_M
+
+
+def _is_wire(piece: Piece) -> bool:
     return piece.strand.substance.family == "wire"
 
 
-def ring_between(
-    above: LevelSection | TaperedSection, below: LevelSection | TaperedSection
-) -> Connection:
+def ring_between(above: Piece, below: Piece) -> Connection:
     """A ring, with the knot that suits each side."""
     return Connection(kind="ring", knot=_ring_knot(below), upper_knot=_ring_knot(above))
 
 
-def joint_between(
-    above: LevelSection | TaperedSection, below: LevelSection | TaperedSection
-) -> Connection:
+def choice_between(above: Piece, below: Piece) -> ConnectionChoice:
     """Two pieces of the leader: blood knot for like sizes, surgeon's or a ring for unlike ones."""
     families = {above.strand.substance.family, below.strand.substance.family}
     upper_m, lower_m = above.lower_diameter_m, below.upper_diameter_m
     step_m, thick_m, thin_m = abs(upper_m - lower_m), max(upper_m, lower_m), min(upper_m, lower_m)
+    why = ConnectionReason
     if "wire" in families:
-        return Connection(kind="swivel", knot=_ring_knot(below), upper_knot=_ring_knot(above))
+        swivel = ring_between(above, below).evolve(kind="swivel")
+        single = "wire-single" in (above.strand.material, below.strand.material)
+        return ConnectionChoice(swivel, why.SWIVEL_TO_WIRE if single else why.SWIVEL_TO_SOFT_WIRE)
     if "braid" in families:
-        return Connection(kind="loops", knot="perfection-loop", upper_knot="surgeons-loop")
+        loops = Connection(kind="loops", knot="perfection-loop", upper_knot="surgeons-loop")
+        return ConnectionChoice(loops, why.BRAID_LOOPED_ON)
     if families == {"nylon", "fluorocarbon"}:
         if thick_m >= STOUT_M or step_m > BLOOD_STEP_M + ROUNDING_M:
-            return ring_between(above, below)
-        return Connection(knot="triple-surgeons")
+            return ConnectionChoice(ring_between(above, below), why.RING_OF_TWO_MATERIALS)
+        triple = Connection(knot="triple-surgeons")
+        return ConnectionChoice(triple, why.THREE_TURNS_OF_TWO_MATERIALS)
     if blood_fits(upper_m, lower_m):
-        return Connection(knot="blood")
+        return ConnectionChoice(Connection(knot="blood"), why.LIKE_SIZES)
     if step_m > RING_STEP_M and thick_m < STOUT_M:
-        return ring_between(above, below)
-    if thin_m < STOUT_M:
-        return Connection(knot="double-surgeons")  # to the tippet, be the middle stout or not
-    return Connection(knot="double-uni" if step_m <= UNI_STEP_M + ROUNDING_M else "albright")
+        return ConnectionChoice(ring_between(above, below), why.TOO_UNLIKE)
+    if thin_m < STOUT_M:  # to the tippet, be the middle stout or not
+        reason = why.UNLIKE_TO_STOUT if thick_m >= STOUT_M else why.UNLIKE_SIZES
+        return ConnectionChoice(Connection(knot="double-surgeons"), reason)
+    if step_m <= UNI_STEP_M + ROUNDING_M:
+        return ConnectionChoice(Connection(knot="double-uni"), why.UNLIKE_AND_STOUT)
+    return ConnectionChoice(Connection(knot="albright"), why.VERY_UNLIKE_AND_HEAVY)
 
 
-def doubled_joint(
-    above: LevelSection | TaperedSection, below: LevelSection | TaperedSection
-) -> Connection:
+def joint_between(above: Piece, below: Piece) -> Connection:
+    """The usual joint between two pieces."""
+    return choice_between(above, below).joint
+
+
+def doubled_joint(above: Piece, below: Piece) -> Connection:
     """The weaker end doubled by a bimini twist and so tied to the stouter: nearly full strength."""
     weaker: Literal["upper", "lower"] = "upper"
     if below.breaking_at_n(0.0) < above.breaking_at_n(above.length_m):
@@ -91,7 +170,7 @@ def doubled_joint(
     return Connection(knot="albright", doubled=weaker)
 
 
-def fly_in_line(above: LevelSection | TaperedSection, fly: Fly) -> Connection:
+def fly_in_line(above: Piece, fly: Fly) -> Connection:
     """A fly in line, the next piece tied to its bend."""
     upper = eye_knot(above, fly).knot
     return Connection(
@@ -115,9 +194,7 @@ def with_a_tag(joint: Connection) -> Connection:
     return joint
 
 
-def kept_on(
-    old: Connection, above: LevelSection | TaperedSection, below: LevelSection | TaperedSection
-) -> Connection:
+def kept_on(old: Connection, above: Piece, below: Piece) -> Connection:
     """A joint that was set, between pieces one of which is of another material now.
 
     A ring, a swivel, loops or a fly in line stay until they are taken out, tied with what holds the
@@ -130,19 +207,28 @@ def kept_on(
     return joint_between(above, below).evolve(dropper=old.dropper)
 
 
-def kept_at_the_fly(old: Connection, piece: LevelSection | TaperedSection, fly: Fly) -> Connection:
+def kept_at_the_fly(old: Connection, piece: Piece, fly: Fly) -> Connection:
     """The fly's joint on a piece that is of another material now: a snap that was set stays."""
     if old.kind == "snap":
         return old.evolve(knot=_ring_knot(piece))
     return eye_knot(piece, fly)
 
 
-def eye_knot(piece: LevelSection | TaperedSection, fly: Fly) -> Connection:
+def eye_choice(piece: Piece, fly: Fly) -> ConnectionChoice:
     """The fly: a loop for what must swim, else an improved clinch, or a uni in stout mono."""
+    why = ConnectionReason
     if piece.strand.material == "wire-single":
-        return Connection(knot="haywire")
+        return ConnectionChoice(Connection(knot="haywire"), why.SINGLE_WIRE)
     if fly.kind in FREE_SWIMMERS:
-        return Connection(knot="non-slip-loop")
-    if piece.lower_diameter_m >= STOUT_M and not _is_wire(piece):
-        return Connection(knot="uni")
-    return Connection(knot="improved-clinch")
+        loop = Connection(knot="non-slip-loop")
+        return ConnectionChoice(loop, why.SWINGS_ON_WIRE if _is_wire(piece) else why.SWINGS_FREE)
+    if _is_wire(piece):
+        return ConnectionChoice(Connection(knot="improved-clinch"), why.SWINGS_ON_WIRE)
+    if piece.lower_diameter_m >= STOUT_M:
+        return ConnectionChoice(Connection(knot="uni"), why.SEATS_IN_HEAVY_MONO)
+    return ConnectionChoice(Connection(knot="improved-clinch"), why.QUICK_IN_FINE_TIPPET)
+
+
+def eye_knot(piece: Piece, fly: Fly) -> Connection:
+    """The usual knot at the fly."""
+    return eye_choice(piece, fly).joint
