@@ -5,7 +5,7 @@ import pytest
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import THOU_M
-from nine_knots.core.domain.knots import KNOTS, line_used_m, strength_kept, turns
+from nine_knots.core.domain.knots import KNOTS, line_used_m, knot_efficiency, turns
 from nine_knots.core.domain.leader import Connection, Leader
 from nine_knots.core.domain.materials import MATERIALS
 from nine_knots.core.domain.need import need_of
@@ -41,11 +41,11 @@ def test_a_ring_is_a_joint_of_two_knots():
 
 def test_unlike_sizes_and_unlike_materials_weaken_a_knot():
     blood = KNOTS["blood"]
-    like = strength_kept(blood, NYLON, NYLON, 1.1)
-    assert strength_kept(blood, NYLON, NYLON, 1.6) < like
-    assert strength_kept(blood, NYLON, FLUORO, 1.1) < like
-    assert strength_kept(blood, FLUORO, FLUORO, 1.1) < like
-    assert strength_kept(blood, NYLON, NYLON, 9.0) >= 0.3
+    like = knot_efficiency(blood, NYLON, NYLON, 1.1)
+    assert knot_efficiency(blood, NYLON, NYLON, 1.6) < like
+    assert knot_efficiency(blood, NYLON, FLUORO, 1.1) < like
+    assert knot_efficiency(blood, FLUORO, FLUORO, 1.1) < like
+    assert knot_efficiency(blood, NYLON, NYLON, 9.0) >= 0.3
 
 
 def test_chances_come_from_a_monte_carlo_just_so():
