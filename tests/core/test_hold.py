@@ -5,7 +5,7 @@ import pytest
 
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import THOU_M
-from nine_knots.core.domain.knots import KNOTS, line_used_m, knot_efficiency, turns
+from nine_knots.core.domain.knots import KNOTS, knot_efficiency, line_used_m, turns
 from nine_knots.core.domain.leader import Connection, Leader
 from nine_knots.core.domain.materials import MATERIALS
 from nine_knots.core.domain.need import need_of
