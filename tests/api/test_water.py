@@ -17,7 +17,7 @@ def ask(client, path, design, **more):
 
 def test_a_rig_is_read_with_its_movie_or_without(client, rig):
     reading = ask(client, "", rig).json()
-    assert (reading["way"], reading["top"]) == ("under an indicator", "indicator")
+    assert (reading["technique"], reading["top"]) == ("under an indicator", "indicator")
     assert reading["followed"]
     assert {reading["drift"]["key"], reading["depth_cord"]["key"]} == {"drift", "depth"}
     assert len(reading["flies"]) == 2

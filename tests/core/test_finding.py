@@ -47,7 +47,7 @@ STROKE = Stroke()
 ANYTHING = Demands()
 
 
-def last_of(situation, demands=ANYTHING, most=48, **more):
+def last_of(situation, demands=ANYTHING, most=40, **more):
     """All that a search has cast when it ends."""
     *_, last = Search(situation, STROKE, RUNA, demands, most=most, **more).rounds()
     return last.tried
@@ -209,7 +209,7 @@ def test_cards_say_why_each_and_what_is_given_up():
     assert len(others) >= 2
     for card in last.cards:
         assert card.chance.startswith("Opens ")
-        assert card.kin.endswith(".")
+        assert card.nearest_school.endswith(".")
         assert card.title.endswith(card.measures[-1].figure)
         long = beyond_most(card.leader.length_m, here) >= HARDLY
         assert ("Longer than most use here" in card.gives_up) is long

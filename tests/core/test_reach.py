@@ -57,8 +57,8 @@ def test_what_no_knowing_mends_a_fly_on_top_and_any_depth_are_told_as_they_are()
 
 def test_as_many_reach_it_as_of_plain_draws():
     """Against a few hundred independent draws of pace, depth and fall, made without its code."""
-    chance, way = np.random.default_rng(7), technique_of(FLOAT)
-    judgement, day = way, FLOAT.situation
+    chance, technique = np.random.default_rng(7), technique_of(FLOAT)
+    day = FLOAT.situation
     fluid, right, tries = fluid_of(day.water), 0, 150
 
     def falling(fly, by):
@@ -79,7 +79,7 @@ def test_as_many_reach_it_as_of_plain_draws():
             leader = leader.with_joint(number, joint.evolve(dropper=dropper, fly=fly_in_line))
         situation = day.evolve(water=water, fly=falling(day.fly, by))
         made = FLOAT.evolve(situation=situation, leader=leader)
-        depth_cord = next(judgement.measures(made, USUAL_QUESTION, INCHES))
+        depth_cord = next(technique.measures(made, USUAL_QUESTION, INCHES))
         right += depth_cord.status == "right"
     found = reach_of(FLOAT, USUAL_QUESTION, INCHES)
     share, expected = found.right / found.tries, right / tries

@@ -13,7 +13,7 @@ ROOMS = [PROJECT / f"src/nine_knots/{room}" for room in ("core/techniques", "wor
 
 
 def test_every_way_is_laid_judged_and_told():
-    keys = [way.key for way in TECHNIQUES]
+    keys = [technique.key for technique in TECHNIQUES]
     assert len(set(keys)) == len(keys) >= 8
     assert set(TECHNIQUE_WORDS) == set(keys)
     files = [{path.name for path in room.glob("*.py")} for room in ROOMS]
@@ -21,15 +21,15 @@ def test_every_way_is_laid_judged_and_told():
 
 
 def test_they_are_asked_in_an_order_and_one_always_fits():
-    assert [way.place for way in TECHNIQUES] == sorted({way.place for way in TECHNIQUES})
+    assert [item.place for item in TECHNIQUES] == sorted({item.place for item in TECHNIQUES})
     assert TECHNIQUES[-1].fits(design())
     assert technique_of(design(wish="drift on top")) is TECHNIQUES[0]
 
 
-@pytest.mark.parametrize("way", TECHNIQUES, ids=lambda way: way.key)
-def test_no_name_of_a_way_is_known_elsewhere(way):
-    assert technique_words_of(way).way is way
-    name = re.compile(f"""["'`]{re.escape(way.key)}["'`]""")
+@pytest.mark.parametrize("technique", TECHNIQUES, ids=lambda item: item.key)
+def test_no_name_of_a_technique_is_known_elsewhere(technique):
+    assert technique_words_of(technique).technique is technique
+    name = re.compile(f"""["'`]{re.escape(technique.key)}["'`]""")
     sources = [*(PROJECT / "src").rglob("*.py"), *(PROJECT / "web/src").rglob("*.[tv][su]*")]
     told = [path for path in sources if path.parent not in ROOMS and name.search(path.read_text())]
     assert told == []

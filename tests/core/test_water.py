@@ -186,7 +186,7 @@ def test_the_wish_and_the_rig_say_how_it_is_fished(leader, wish, way):
     made = design(leader, fly=NYMPH, water=RUN, wish=wish)
     assert technique_of(made).key == way
     reading = water_reading(made, USUAL_QUESTION, INCHES)
-    assert reading.way == way
+    assert reading.technique == way
     assert reading.drift.key == "drift"
     assert reading.depth_cord.key == "depth"
 

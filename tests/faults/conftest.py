@@ -18,7 +18,7 @@ import pytest
 from nine_knots.run.mariadb import free_port
 from tests.running import Running
 
-ROUNDS = int(os.environ.get("NINE_KNOTS_ROUNDS", "2"))
+ROUNDS = int(os.environ.get("NINE_KNOTS_ROUNDS", "1"))
 
 
 @contextmanager

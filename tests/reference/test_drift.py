@@ -59,7 +59,7 @@ def shot(grams: float, above_m: float) -> Attachment:
 
 
 def drift_cord(fished):
-    return fished.fishing.way.drift(fished, INCHES)
+    return fished.fishing.technique.drift(fished, INCHES)
 
 
 def drifted(leader, fly, water=RUN, **ask):
@@ -219,7 +219,7 @@ def test_sixty_centimetres_under_a_dry_suit_middling_water():
     leader = apply_edit(tied(*pieces), SetDropper(joint=3, fly=dry), workbench())
     middling = drifted(leader, nymph(2.5, 16), Water(kind="run", depth_m=0.6, pace_m_s=0.5))
     deep = drifted(leader, nymph(2.5, 16), Water(kind="run", depth_m=1.3, pace_m_s=1.0))
-    assert middling.fishing.way.key == "under a dry fly"
+    assert middling.fishing.technique.key == "under a dry fly"
     assert drift_cord(middling).status == "right"
     assert drift_cord(deep).status == "too little"
 

@@ -3712,8 +3712,8 @@ export interface components {
         AlternativePath: {
             /** Title */
             title: string;
-            /** Way */
-            way: [
+            /** Path */
+            path: [
                 number,
                 number
             ][];
@@ -6799,8 +6799,8 @@ export interface components {
             why: string;
             /** Gives Up */
             gives_up: string;
-            /** Kin */
-            kin: string;
+            /** Nearest School */
+            nearest_school: string;
             /**
              * Chance
              * @default
@@ -13093,8 +13093,8 @@ export interface components {
          *     there is a depth table and something to tune.
          */
         WaterReading: {
-            /** Way */
-            way: string;
+            /** Technique */
+            technique: string;
             /** Words */
             words: string;
             /**

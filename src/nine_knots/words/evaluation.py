@@ -148,8 +148,8 @@ def evaluate(
     """
     leader, situation = design.leader, design.situation
     line = line_profile(situation.line)
-    grounds = assessment_inputs(design, tyer.knots)
-    hold = grounds.hold
+    inputs = assessment_inputs(design, tyer.knots)
+    hold = inputs.hold
     chances = hold.chances()
     said = typed_figures(situation, units)
     work = work_order(leader, situation.fly, titles, units, tyer)
@@ -158,11 +158,11 @@ def evaluate(
         said=said,
         length=units.length(leader.length_m),
         pieces=_piece_readings(leader, chances, work, units),
-        joints=_joint_readings(design, hold, chances, grounds.matches, units, tyer.knots),
+        joints=_joint_readings(design, hold, chances, inputs.matches, units, tyer.knots),
         outline=outline(leader),
         line_spans=_line_spans(line, units),
         spans=_leader_spans(leader, line, units),
-        need=units.load(grounds.need.most_n),
+        need=units.load(inputs.need.most_n),
         low=units.load(hold.low_n),
         first_to_go=_first_to_go(chances),
         chain=chain_reading(design, hold, units),
@@ -171,7 +171,7 @@ def evaluate(
         hung=items_on(leader),
         water_line_m=water_line_m(design),
         floats=situation.floats,
-        verdict=verdict_of(design, grounds, units, tyer.knots),
+        verdict=verdict_of(design, inputs, units, tyer.knots),
         ruler=ruler(leader.length_m, units),
         work=work,
     )

@@ -49,7 +49,7 @@ const longest = computed(() => longestOf(beside.value.map(({ card }) => card)))
         <dd>{{ card.chance || 'Not worked out yet: it comes last.' }}</dd>
       </template>
       <dt>Kin</dt>
-      <dd>{{ card.kin }}</dd>
+      <dd>{{ card.nearest_school }}</dd>
     </dl>
     <slot />
     <dl v-if="beside.length === 1" class="facts">

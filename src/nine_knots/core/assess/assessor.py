@@ -91,11 +91,11 @@ class Assessor:
         self, leader: Leader, stroke: Stroke, thrown: FishedScores, like: LandedSlack | None
     ) -> FishedScores:
         design, ask, slack = self.design(leader), USUAL_QUESTION, None
-        judgement = technique_of(design)
-        if judgement.by_slack and thrown.minimum is not None:
+        technique = technique_of(design)
+        if technique.by_slack and thrown.minimum is not None:
             slack = self._caster.slack(design, stroke, thrown.minimum, like)
             ask = ask.model_copy(update={"slack_m": slack.slack_m})
         found = [*thrown.measures]
         with suppress(CannotCompute):
-            found += judgement.measures(design, ask, self.angler.units)
+            found += technique.measures(design, ask, self.angler.units)
         return FishedScores(thrown.minimum, tuple(found), slack)

@@ -26,10 +26,10 @@ def worsens_another(before: tuple[Score, ...], after: tuple[Score, ...]) -> bool
 def other_measures(design: Design, ask: WaterQuestion, angler: Angler) -> tuple[Score, ...]:
     """The measures that need no cast: match, hold and length, and in the water depth and drift."""
     found = scores_without_cast(design, angler)
-    judgement = technique_of(design)
-    if judgement.by_slack:
+    technique = technique_of(design)
+    if technique.by_slack:
         return found
     try:
-        return (*found, *reversed(tuple(judgement.measures(design, ask, angler.units))))
+        return (*found, *reversed(tuple(technique.measures(design, ask, angler.units))))
     except CannotCompute:
         return found

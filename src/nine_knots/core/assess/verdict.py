@@ -233,12 +233,12 @@ def assessment_inputs(design: Design, own: tuple[PulledKnot, ...] = ()) -> Asses
 
 
 def verdict_of(
-    design: Design, grounds: AssessmentInputs, units: Units, own: tuple[PulledKnot, ...] = ()
+    design: Design, inputs: AssessmentInputs, units: Units, own: tuple[PulledKnot, ...] = ()
 ) -> tuple[Score, ...]:
     """Match, hold and length: the measures that need neither a cast nor water."""
     leader, situation = design.leader, design.situation
     return (
-        match_score(grounds.matches, leader, units),
-        hold_score(grounds.hold, grounds.need, leader, situation, units, own),
+        match_score(inputs.matches, leader, units),
+        hold_score(inputs.hold, inputs.need, leader, situation, units, own),
         length_score(leader, situation, units),
     )

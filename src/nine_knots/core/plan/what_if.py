@@ -57,9 +57,9 @@ class WhatIfQuestion:
 
     def __init__(self, design: Design, stroke: Stroke, angler: Angler, gust: Gust) -> None:
         self.design, self.stroke, self.angler, self.gust = design, stroke, angler, gust
-        judgement = technique_of(design)
+        technique = technique_of(design)
         self._ask = USUAL_QUESTION
-        if judgement.by_slack:
+        if technique.by_slack:
             caster = Caster(angler, gust)
             slack_m = caster.slack(design, stroke, caster.minimum(design, stroke)).slack_m
             self._ask = USUAL_QUESTION.model_copy(update={"slack_m": slack_m})
@@ -119,17 +119,17 @@ class WhatIfQuestion:
         moved = self.design.model_copy(
             update={"situation": day.model_copy(update={"water": water})}
         )
-        judgement = technique_of(moved)
+        technique = technique_of(moved)
         try:
-            measures = tuple(judgement.measures(moved, self._ask, self.angler.units))
+            measures = tuple(technique.measures(moved, self._ask, self.angler.units))
         except CannotCompute as refused:
             return WhatIfRig(depth_m, pace_m_s, "–", "too much", refused.hint or refused.what)
         wrong = next((score for score in measures if score.status != "right"), None)
-        shown = measures[-1] if judgement.by_slack else measures[0]
+        shown = measures[-1] if technique.by_slack else measures[0]
         found = WhatIfRig(depth_m, pace_m_s, shown.figure, "right", "")
         if wrong is None:
             return found
-        change = self._change(moved, wrong, judgement.by_slack)
+        change = self._change(moved, wrong, technique.by_slack)
         return replace(found, figure=wrong.figure, status=wrong.status, change=change)
 
     def _change(self, moved: Design, wrong: Score, by_slack: bool) -> str:

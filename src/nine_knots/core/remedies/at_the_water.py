@@ -19,11 +19,11 @@ def first_remedy_at_the_water(
 ) -> tuple[str, Design] | None:
     """The first change of the leader itself (its setting, what is pinched on it) that serves, in
     words, with the design after it; None where none does."""
-    more, judgement = wrong.status == "too little", technique_of(design)
-    serves = in_the_water(judgement, angler.units, more)
+    more, technique = wrong.status == "too little", technique_of(design)
+    serves = in_the_water(technique, angler.units, more)
     now = Trial("", design, stroke, USUAL_QUESTION)
-    sought = remedy_search(now, judgement, serves, more, angler)
-    for _, served in changes(sought, judgement.at_the_water):
+    sought = remedy_search(now, technique, serves, more, angler)
+    for _, served in changes(sought, technique.at_the_water):
         if served is None:
             continue
         one = served[0]

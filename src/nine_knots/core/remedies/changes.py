@@ -54,18 +54,18 @@ class RemedySearch:
 
 
 def remedy_search(
-    now: Trial, judgement: Technique, serves: Serves, more: bool, angler: Angler
+    now: Trial, technique: Technique, serves: Serves, more: bool, angler: Angler
 ) -> RemedySearch:
     """A search for changes of a rig that is judged so, from the angler's spools."""
     fly = now.design.situation.fly
     bench = Workbench(stock=angler.stock, fly=fly, units=angler.units)
-    sinks, others = judgement.shorter_sinks, judgement.other_schools
+    sinks, others = technique.shorter_sinks, technique.other_schools
     return RemedySearch(now, bench, serves, more, sinks, angler, others)
 
 
-def in_the_water(judgement: Technique, units: Units, more: bool) -> Serves:
+def in_the_water(technique: Technique, units: Units, more: bool) -> Serves:
     """Serves where depth and drift are right when it is fished, without a cast."""
-    return outcome_by(lambda trial: judgement.measures(trial.design, trial.ask, units), more)
+    return outcome_by(lambda trial: technique.measures(trial.design, trial.ask, units), more)
 
 
 def _setting(sought: RemedySearch) -> Served | None:

@@ -116,20 +116,20 @@ def _moved(design: Design, depth_m: float, pace_m_s: float) -> Design:
 
 @cached_result(CELLS)
 def _cell(design: Design, angler: Angler, ask: WaterQuestion) -> DepthCell:
-    units, judgement = angler.units, technique_of(design)
+    units, technique = angler.units, technique_of(design)
     depth = _depth(design, units)
     try:
-        deep, drift = judgement.measures(design, ask, units)
+        deep, drift = technique.measures(design, ask, units)
     except CannotCompute as refused:
         return DepthCell(depth, "–", "too much", refused.hint)
     wrong = next((m for m in (deep, drift) if m.status != "right"), None)
     if wrong is None:
         return DepthCell(depth, deep.figure, "right", "as it is")
     more = wrong.status == "too little"
-    serves = in_the_water(judgement, units, more)
+    serves = in_the_water(technique, units, more)
     now = Trial("", design, Stroke(), ask)
-    sought = remedy_search(now, judgement, serves, more, angler)
-    found = (served for _, served in changes(sought, judgement.at_the_water) if served)
+    sought = remedy_search(now, technique, serves, more, angler)
+    found = (served for _, served in changes(sought, technique.at_the_water) if served)
     served = next(found, None)
     nothing = "too light: use another rig" if more else "too heavy: use another rig"
     return DepthCell(depth, deep.figure, wrong.status, served[0].words if served else nothing)

@@ -48,13 +48,13 @@ class Tuning:
 
 def tuned(design: Design, angler: Angler, ask: WaterQuestion = USUAL_QUESTION) -> Tuning:
     """The settings and weights that bring this rig to the depth; nothing for a floating fly."""
-    judgement, units = technique_of(design), angler.units
+    technique, units = technique_of(design), angler.units
     now = Trial("", design, Stroke(), ask)
     bench = Workbench(stock=angler.stock, fly=design.situation.fly, units=units)
-    serves = in_the_water(judgement, units, more=True)
+    serves = in_the_water(technique, units, more=True)
     fly = design.situation.fly
     found = []
-    for what in judgement.tuned:
+    for what in technique.tuned:
         if what == "setting":
             found.append(Tuned(what, "Indicator", _setting_words(design, units, ask)))
         elif what == "mark":

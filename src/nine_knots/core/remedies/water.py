@@ -49,9 +49,9 @@ def water_remedies_for(
     serves = outcome_by(fisher.measures, sink_more)
     before = fisher.all_measures(now)
     remedies = []
-    judgement = technique_of(design)
-    sought = remedy_search(now, judgement, serves, sink_more, angler)
-    kinds: tuple[What, ...] = (*judgement.remedies, "school")
+    technique = technique_of(design)
+    sought = remedy_search(now, technique, serves, sink_more, angler)
+    kinds: tuple[What, ...] = (*technique.remedies, "school")
     for what, (item, gives) in found_in_time(changes(sought, kinds), len(kinds)):
         after = fisher.all_measures(item)
         if worsens_another(before, after):
@@ -69,12 +69,12 @@ class _Fisher:
         self._angler, self._caster = angler, caster
 
     def measures(self, trial: Trial) -> Iterator[Score]:
-        judgement, ask = technique_of(trial.design), trial.ask
-        if judgement.by_slack:
+        technique, ask = technique_of(trial.design), trial.ask
+        if technique.by_slack:
             minimum = self._caster.minimum(trial.design, trial.stroke)
             slack_m = self._caster.slack(trial.design, trial.stroke, minimum).slack_m
             ask = ask.model_copy(update={"slack_m": slack_m})
-        return judgement.measures(trial.design, ask, self._angler.units)
+        return technique.measures(trial.design, ask, self._angler.units)
 
     def all_measures(self, trial: Trial) -> tuple[Score, ...]:
         found = other_measures(trial.design, trial.ask, self._angler)

@@ -42,6 +42,7 @@ FREE_TIED, FREE_BOUGHT = 2.2, 0.4  # made by chance, for each leader that a stag
 CHANGED = 28  # made by changes in each round, for each leader that is cast in it; all by trial
 OF_SCHOOLS, LATER = 0.07, 0.25  # of the first stage, and of others, for variants of the schools by
 # chance; as many may be chosen among in the others [by trial]
+OFTEN = 3  # times as many cast, after which what is shown is settled again
 NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
 
 
@@ -110,7 +111,7 @@ class _Rounds:
     def __init__(self, asked: Search) -> None:
         self._asked, self._day = asked, asked.held_day
         self._reader = Assessor(self._day, asked.angler, asked.gust)
-        self._sieve = CandidateFilter(self._reader, asked.stroke, asked.demands)
+        self._filter = CandidateFilter(self._reader, asked.stroke, asked.demands)
         bench = Workbench(stock=asked.angler.stock, fly=self._day.fly, units=asked.angler.units)
         self._flies = Flies(bench, asked.demands.flies)
         self._changes = Changes(bench, self._day, asked.demands.bought, self._flies)
@@ -143,7 +144,7 @@ class _Rounds:
     def _stage(self, until: int, size: int) -> Iterator[SearchProgress]:
         """What promises most of as many as a stage of such a size looks at, until so many are
         cast."""
-        self._pool += self._sieve.sifted(("", other_leader) for other_leader in self._free(size))
+        self._pool += self._filter.sifted(("", leader) for leader in self._free(size))
         if not self._tried:
             self._cast(self._pool[:ROUND])
             self._pool = self._pool[ROUND:]
@@ -154,13 +155,13 @@ class _Rounds:
                 hint="Add spools from butt to tippet, or a bought taper.",
             )
         while len(self._tried) < until:
-            self._pool += self._sieve.sifted(("", other_leader) for other_leader in self._changed())
+            self._pool += self._filter.sifted(("", leader) for leader in self._changed())
             count = min(ROUND, until - len(self._tried), len(self._pool))
             if not count:
                 break
             self._cast(self._taken(count))
             yield self._after_a_round()
-        self._cast(self._sieve.sifted(("", other_leader) for other_leader in self._simpler()))
+        self._cast(self._filter.sifted(("", leader) for leader in self._simpler()))
         yield self._settled()
 
     def _taken(self, count: int) -> list[Candidate]:
@@ -174,12 +175,12 @@ class _Rounds:
         return taken
 
     def _after_a_round(self) -> SearchProgress:
-        """All that was cast; settled each time that twice as many were."""
+        """All that was cast; settled each time that three times as many were."""
         return self.so_far() if len(self._tried) < self._settle_at else self._settled()
 
     def _settled(self) -> SearchProgress:
         """All that was cast, those that would be chosen as exactly as the bench casts them."""
-        self._settle_at = 2 * len(self._tried)
+        self._settle_at = OFTEN * len(self._tried)
         while True:
             chosen = [item.one for item in pick_dozen(self._tried, self._asked.demands)]
             rough = [item for item in chosen or self._nearest() if item.rough]
@@ -211,7 +212,7 @@ class _Rounds:
 
     def _of_schools(self, wanted: Iterable[Variant]) -> list[Candidate]:
         schools = build_all(wanted, self._day, self._asked.angler)
-        return self._sieve.sifted(
+        return self._filter.sifted(
             (origin, made)
             for origin, leader in schools
             for made in self._flies.as_wanted(self._rng, leader)

@@ -52,14 +52,14 @@ def assess_uncast(leader: Leader, reader: Assessor, demands: Demands) -> UncastL
     if not _spools_last(leader, reader):
         return None
     design, units, own = reader.design(leader), reader.angler.units, reader.angler.tyer.knots
-    grounds = assessment_inputs(design, own)
-    measures = verdict_of(design, grounds, units, own)
+    inputs = assessment_inputs(design, own)
+    measures = verdict_of(design, inputs, units, own)
     match, hold, length = measures
     if match.status != "right":
         return None
     if not keeps_rules(design, units):
         return None
-    times = grounds.hold.low_n / grounds.need.most_n
+    times = inputs.hold.low_n / inputs.need.most_n
     if hold.status == "too little" and times >= 1.0:
         return None  # it would hold, but for teeth
     knots, long_m = knots_in(leader), leader.length_m

@@ -112,12 +112,12 @@ class _Shop:
         angler = asked.angler.model_copy(update={"stock": (*asked.angler.stock, spool)})
         self._spool, self._day, self._stroke = spool, asked.held_day, asked.stroke
         self._reader = Assessor(self._day, angler, asked.gust)
-        self._sieve = CandidateFilter(self._reader, asked.stroke, asked.demands)
+        self._filter = CandidateFilter(self._reader, asked.stroke, asked.demands)
         self._bench = Workbench(stock=angler.stock, fly=self._day.fly, units=angler.units)
 
     def variants(self, dozen: Sequence[Pick]) -> list[Candidate]:
         """The best leaders with the spool in place of one piece, as far as they may be."""
-        return self._sieve.sifted(self._changed(dozen))
+        return self._filter.sifted(self._changed(dozen))
 
     def _changed(self, dozen: Sequence[Pick]) -> Iterator[tuple[str, Leader]]:
         for chosen in dozen:

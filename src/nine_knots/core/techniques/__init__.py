@@ -6,14 +6,14 @@ from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
 from nine_knots.core.water.technique import RigInStream, Technique
 
 TECHNIQUES: tuple[Technique, ...] = tuple(
-    sorted(discover(__name__, Technique), key=lambda way: way.place)
+    sorted(discover(__name__, Technique), key=lambda technique: technique.place)
 )
 """All ways, in the order in which they are asked whether they fit."""
 
 
 def technique_of(design: Design) -> Technique:
     """How this rig is fished on this day."""
-    return next(way for way in TECHNIQUES if way.fits(design))
+    return next(technique for technique in TECHNIQUES if technique.fits(design))
 
 
 def fish(design: Design, ask: WaterQuestion = USUAL_QUESTION) -> RigInStream:

@@ -36,10 +36,10 @@ class SimulatedTechnique(Technique):
         """The depth cord: the lowest fly against the depth that was asked for, or as is usual; and
         where each of the others swims."""
         if ask.wanted_m is not None:
-            reckoned = _against_wanted(fished, ask.wanted_m, units)
+            found = _against_wanted(fished, ask.wanted_m, units)
         else:
-            reckoned = self.deep(fished, units)
-        return depth_score(reckoned._replace(why=f"{reckoned.why}{_others(fished, units)}"))
+            found = self.deep(fished, units)
+        return depth_score(found._replace(why=f"{found.why}{_others(fished, units)}"))
 
     def deep(self, fished: FishedRig, units: Units) -> WaterScore:
         """Where the lowest fly fishes, against the zone at the bed."""
@@ -57,7 +57,7 @@ class SimulatedTechnique(Technique):
             top = units.depth(zone).text
             why = f"{up} above the bed; the zone there is the lowest {top} of {whole}."
             return WaterScore("too little", max(-2.5, off), fishes_at(fished, units), why)
-        if fished.fishing.way.drifts and fly.zone_after_s is None:
+        if fished.fishing.technique.drifts and fly.zone_after_s is None:
             comes = units.depth(stream.depth_m - fly.lowest_m).text
             why = (
                 "A drift this long brings it no lower; only a longer one reaches the bed, "

@@ -114,7 +114,7 @@ class RigInStream:
     ``drift_s`` how long a drift lasts.
     """
 
-    way: Technique
+    technique: Technique
     rig: RigInWater
     stream: Stream
     fluid: Fluid
@@ -133,4 +133,4 @@ class RigInStream:
     def late(self) -> slice:
         """The frames over which it fishes."""
         begins = int(self.begins_s / self.history.every_s)
-        return self.way.fishes_in(len(self.history.places), begins)
+        return self.technique.fishes_in(len(self.history.places), begins)

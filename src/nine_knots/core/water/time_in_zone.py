@@ -59,7 +59,7 @@ class FishedFly:
         if fishing.settled is not None:
             height = float(fishing.settled.places[self.node, 1])
         else:
-            height = fishing.way.fishes_at_m(self._heights, fishing.late)
+            height = fishing.technique.fishes_at_m(self._heights, fishing.late)
         return max(0.0, height)
 
     @property

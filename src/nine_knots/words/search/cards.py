@@ -1,4 +1,5 @@
-"""One found leader as a card: drawn, its cords, why this one, what it gives up, its kin."""
+"""One found leader as a card: its drawing and scores, why this one, what it gives up, its nearest
+school."""
 
 from dataclasses import dataclass
 
@@ -40,7 +41,7 @@ class FoundCard:
     measures: tuple[Score, ...]
     why: str
     gives_up: str
-    kin: str
+    nearest_school: str
     chance: str = ""
 
 
@@ -48,7 +49,7 @@ def card_of(
     chosen: Pick,
     dozen: tuple[Pick, ...],
     demands: Demands,
-    kin: SchoolNeighbours,
+    neighbours: SchoolNeighbours,
     units: Units,
     day: Situation,
 ) -> FoundCard:
@@ -57,18 +58,20 @@ def card_of(
     if not demands.asks_length:
         how_long = longer_or_shorter(chosen.one.table.leader.length_m, day, units)
         gives_up = f"{gives_up} {how_long}".rstrip()
-    return _card(chosen.one, kin, units, why, gives_up)
+    return _card(chosen.one, neighbours, units, why, gives_up)
 
 
 def nearest_card(
-    evaluated: Evaluated, missed: str, kin: SchoolNeighbours, units: Units
+    evaluated: Evaluated, missed: str, neighbours: SchoolNeighbours, units: Units
 ) -> FoundCard:
     """The card of what comes nearest, where nothing does all that is asked."""
-    return _card(evaluated, kin, units, "It comes closest to what you ask for.", f"It {missed}.")
+    return _card(
+        evaluated, neighbours, units, "It comes closest to what you ask for.", f"It {missed}."
+    )
 
 
 def _card(
-    evaluated: Evaluated, kin: SchoolNeighbours, units: Units, why: str, gives_up: str
+    evaluated: Evaluated, neighbours: SchoolNeighbours, units: Units, why: str, gives_up: str
 ) -> FoundCard:
     leader = evaluated.table.leader
     return FoundCard(
@@ -80,7 +83,7 @@ def _card(
         measures=evaluated.measures,
         why=why,
         gives_up=gives_up,
-        kin=_kin(evaluated, kin),
+        nearest_school=_nearest_school(evaluated, neighbours),
     )
 
 
@@ -147,12 +150,12 @@ def _gives_up(chosen: Pick, dozen: tuple[Pick, ...], demands: Demands, units: Un
     return " ".join(f"{capitalised(sentence)}." for sentence in said)
 
 
-def _kin(evaluated: Evaluated, kin: SchoolNeighbours) -> str:
+def _nearest_school(evaluated: Evaluated, neighbours: SchoolNeighbours) -> str:
     leader = evaluated.table.leader
     if leader.school:
         title = school_of(leader.school).title
         return f"Built by {title}." if evaluated.origin else f"{title}, modified."
-    key, alike = kin.of(leader)
+    key, alike = neighbours.of(leader)
     if key is None:
         return "No school builds one like it today."
     how = "Much like" if alike else "Nearest to"

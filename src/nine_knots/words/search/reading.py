@@ -110,13 +110,13 @@ def _reading(
     ended: bool = True,
 ) -> FindReading:
     units, day, demands = asked.angler.units, asked.held_day, asked.demands
-    kin = SchoolNeighbours(so_far.tried)
+    neighbours = SchoolNeighbours(so_far.tried)
     in_the_way: tuple[str, ...] = ()
-    cards = tuple(card_of(chosen, dozen, demands, kin, units, day) for chosen in dozen)
+    cards = tuple(card_of(chosen, dozen, demands, neighbours, units, day) for chosen in dozen)
     nearest = nearest_of(so_far.tried) if not dozen else None
     if nearest is not None:
         in_the_way = nearest_words(nearest, day, units) if ended else (not_yet(nearest, units),)
-        cards = (nearest_card(nearest.one, missed_by(nearest, units), kin, units),)
+        cards = (nearest_card(nearest.one, missed_by(nearest, units), neighbours, units),)
     return FindReading(
         cards=cards,
         picture=picture_of(front_of(so_far.tried), dozen, demands, units),

@@ -7,7 +7,7 @@ from nine_knots.words.water.floated import FloatedWords
 class IndicatorWords(FloatedWords):
     """The indicator's load and setting."""
 
-    way = UNDER_INDICATOR
+    technique = UNDER_INDICATOR
     words = "Under an indicator, mended so that it drifts freely"
     float_title = "The float"
 

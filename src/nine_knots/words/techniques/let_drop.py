@@ -16,7 +16,7 @@ from nine_knots.words.water.telling import (
 class LetDropWords(SimulatedWords):
     """How far it falls and how soon."""
 
-    way = LET_DROP
+    technique = LET_DROP
     words = "Led in front of the fish and let drop"
 
     def fields(self, design: Design, ask: WaterQuestion, units: Units) -> tuple[TypedField, ...]:
@@ -24,7 +24,7 @@ class LetDropWords(SimulatedWords):
         return (
             wanted_field(ask, units),
             lands_field(ask),
-            drift_field(self.way, design, ask, units),
+            drift_field(self.technique, design, ask, units),
         )
 
 

@@ -8,7 +8,7 @@ from nine_knots.words.water.floated import FloatedWords
 class OnLeaderWords(FloatedWords):
     """The load on the line's tip."""
 
-    way = ON_LEADER
+    technique = ON_LEADER
     words = "On the leader, the line's tip drifting with the surface"
     float_title = "The line’s tip"
 

@@ -26,7 +26,7 @@ from nine_knots.words.water.telling import TechniqueWords
 class OnTopWords(TechniqueWords):
     """A lane of water seen from above, with the slack that lies in it."""
 
-    way = ON_TOP
+    technique = ON_TOP
     words = "On the surface"
 
     def fields(self, design: Design, ask: WaterQuestion, units: Units) -> tuple[TypedField, ...]:
@@ -45,9 +45,9 @@ class OnTopWords(TechniqueWords):
         stream = stream_of(design.situation.water)
         drag = drag_on(design, ask)
         return WaterReading(
-            way=self.way.key,
+            technique=self.technique.key,
             words=self.words,
-            top=self.way.top,
+            top=self.technique.top,
             followed=False,
             fields=self.fields(design, ask, units),
             depth=units.depth(stream.depth_m),

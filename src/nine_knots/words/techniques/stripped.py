@@ -14,7 +14,7 @@ from nine_knots.words.water.telling import line_field, wanted_field
 class StrippedWords(OnTheLineWords):
     """The count, the pulls and the pauses."""
 
-    way = STRIPPED
+    technique = STRIPPED
     words = "Cast out, counted down and stripped back"
 
     def fields(self, design: Design, ask: WaterQuestion, units: Units) -> tuple[TypedField, ...]:

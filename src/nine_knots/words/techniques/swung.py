@@ -7,7 +7,7 @@ from nine_knots.words.water.on_the_line import OnTheLineWords
 class SwungWords(OnTheLineWords):
     """Sunk while it is mended, then on the dangle."""
 
-    way = SWUNG
+    technique = SWUNG
     words = "Mended while it sinks, then held and swung below you"
 
 

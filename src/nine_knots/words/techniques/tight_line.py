@@ -31,7 +31,7 @@ WET_M = 0.01
 class TightLineWords(SimulatedWords):
     """A path rather than a shape."""
 
-    way = TIGHT_LINE
+    technique = TIGHT_LINE
     words = "On a tight line, led by the rod's tip"
     wants_anchor = True
 
@@ -44,7 +44,7 @@ class TightLineWords(SimulatedWords):
             TypedField("tip", "Rod tip up", units.length(ask.tip_m).text),
             TypedField("out", "Beyond the tip", out),
             lands_field(ask),
-            drift_field(self.way, design, ask, units),
+            drift_field(self.technique, design, ask, units),
         )
 
     def own_facts(

@@ -7,7 +7,7 @@ from nine_knots.words.water.floated import FloatedWords
 class UnderDryWords(FloatedWords):
     """The dry fly's load and how far the rest hangs below it."""
 
-    way = UNDER_DRY
+    technique = UNDER_DRY
     words = "Under the dry fly, which floats it"
     float_title = "The dry fly"
 

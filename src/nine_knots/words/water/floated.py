@@ -31,7 +31,7 @@ class FloatedWords(SimulatedWords):
 
     def fields(self, design: Design, ask: WaterQuestion, units: Units) -> tuple[TypedField, ...]:
         """The depth wanted, and how long it drifts."""
-        return (wanted_field(ask, units), drift_field(self.way, design, ask, units))
+        return (wanted_field(ask, units), drift_field(self.technique, design, ask, units))
 
     def own_facts(
         self,

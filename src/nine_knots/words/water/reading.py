@@ -14,7 +14,7 @@ class AlternativePath:
     """The point fly's way in another case: places (m) from below the top, z above the bed."""
 
     title: str
-    way: tuple[tuple[float, float], ...]
+    path: tuple[tuple[float, float], ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -97,7 +97,7 @@ class WaterReading:
     there is a depth table and something to tune.
     """
 
-    way: str
+    technique: str
     words: str
     top: Top
     followed: bool

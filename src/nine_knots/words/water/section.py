@@ -79,7 +79,7 @@ def fly_reading(fly: FishedFly, fished: FishedRig, units: Units) -> FlyReading:
         if fly.height_m < ON_BED_M
         else f"{units.depth(fly.height_m).text} above the bed",
         zone=zone,
-        carried=_carried(fly) if fished.fishing.way.drifts else "",
+        carried=_carried(fly) if fished.fishing.technique.drifts else "",
     )
 
 

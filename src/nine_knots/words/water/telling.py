@@ -23,7 +23,7 @@ Told = tuple[tuple[AlternativePath, ...], tuple[Fact, ...]]
 class TechniqueWords(ABC):
     """How a way of fishing is told; one module in ``words.techniques`` for each technique."""
 
-    way: ClassVar[Technique]
+    technique: ClassVar[Technique]
     words: ClassVar[str]
 
     @abstractmethod
@@ -43,7 +43,7 @@ class SimulatedWords(TechniqueWords):
     ``wants_anchor`` where a lighter point fly swings loose.
     """
 
-    way: ClassVar[SimulatedTechnique]
+    technique: ClassVar[SimulatedTechnique]
     wants_anchor: ClassVar[bool] = False
 
     def fields(
@@ -83,7 +83,7 @@ class SimulatedWords(TechniqueWords):
         self, design: Design, ask: WaterQuestion, units: Units, movie: bool
     ) -> WaterReading:
         """The section, the rig followed in it, its flies, the cords and the facts."""
-        fishing = self.way.fish(design, ask)
+        fishing = self.technique.fish(design, ask)
         fished = fish_rig(fishing)
         asides, told = self.what_if(design, fished, ask, units) if movie else ((), ())
         facts = (
@@ -93,9 +93,9 @@ class SimulatedWords(TechniqueWords):
         )
         things = design.leader.attachments
         return WaterReading(
-            way=self.way.key,
+            technique=self.technique.key,
             words=self.words,
-            top=self.way.top,
+            top=self.technique.top,
             followed=True,
             fields=self.fields(design, ask, units),
             depth=units.depth(fishing.stream.depth_m),
@@ -115,19 +115,19 @@ class SimulatedWords(TechniqueWords):
             facts=(*(fact for fact in facts if fact is not None), *told),
             rules=rule_facts(design, units),
             drift=self._drift(design, fished, ask, units),
-            depth_cord=self.way.depth(fished, ask, units),
+            depth_cord=self.technique.depth(fished, ask, units),
         )
 
     def _drift(self, design: Design, fished: FishedRig, ask: WaterQuestion, units: Units) -> Score:
         """The drift cord; where a longer drift might do, that its length is taken and not told."""
-        measure = self.way.drift(fished, units)
+        measure = self.technique.drift(fished, units)
         warned = self.warning(design, fished, units)
         if warned:
             marginal = measure.status == "right"
             measure = replace(measure, why=f"{measure.why} {warned}", marginal=marginal)
-        if measure.status != "too little" or not self.way.drifts or ask.drift_m is not None:
+        if measure.status != "too little" or not self.technique.drifts or ask.drift_m is not None:
             return measure
-        taken = units.on_spool(self.way.drift_m(design, ask)).text
+        taken = units.on_spool(self.technique.drift_m(design, ask)).text
         why = f"{measure.why} A drift of {taken} is assumed: enter yours."
         return replace(measure, why=why)
 
@@ -138,9 +138,11 @@ def wanted_field(ask: WaterQuestion, units: Units) -> TypedField:
     return TypedField("wanted", "Depth wanted", wanted, "by the bed")
 
 
-def drift_field(way: Technique, design: Design, ask: WaterQuestion, units: Units) -> TypedField:
+def drift_field(
+    technique: Technique, design: Design, ask: WaterQuestion, units: Units
+) -> TypedField:
     """How long a drift is fished before the next cast."""
-    return TypedField("drift", "Drift length", units.on_spool(way.drift_m(design, ask)).text)
+    return TypedField("drift", "Drift length", units.on_spool(technique.drift_m(design, ask)).text)
 
 
 def lands_field(ask: WaterQuestion) -> TypedField:

@@ -18,12 +18,12 @@ const asides = computed(() =>
   props.reading.asides.map((aside) => ({
     title: aside.title,
     path: wayOf(
-      aside.way.map((place) => [place]),
+      aside.path.map((place) => [place]),
       0,
-      aside.way.length - 1,
+      aside.path.length - 1,
       props.px,
     ),
-    end: props.px(...(aside.way.at(-1) ?? [0, 0])),
+    end: props.px(...(aside.path.at(-1) ?? [0, 0])),
   })),
 )
 </script>

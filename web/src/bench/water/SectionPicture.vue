@@ -69,7 +69,7 @@ const drag = useRigDrag(() => perM.value)
 const drawn = computed(() => {
   const { movie: reel, flies, asides, steady: shape } = props.reading
   const ways = flies.flatMap((fly) => (reel?.frames ?? []).map((frame) => frame[fly.node]))
-  const rest = [...asides.flatMap((aside) => aside.way), ...(shape ?? []), ...now.value]
+  const rest = [...asides.flatMap((aside) => aside.path), ...(shape ?? []), ...now.value]
   return [...ways, ...rest].flatMap((place) => (place ? [px.value(...place)] : []))
 })
 const labels = computed(() => {
@@ -81,8 +81,8 @@ const labels = computed(() => {
     text: fly.title,
     spots: around(...at(fly.node), 9),
   }))
-  for (const { title, way } of asides)
-    all.push({ key: title, text: title, spots: around(...px.value(...(way.at(-1) ?? [0, 0]))) })
+  for (const { title, path } of asides)
+    all.push({ key: title, text: title, spots: around(...px.value(...(path.at(-1) ?? [0, 0]))) })
   for (const { node, joint } of reel ? flies : [])
     if (joint === null || joint === undefined)
       for (const { x, y, text } of timeMarks(reel!, node, px.value))
