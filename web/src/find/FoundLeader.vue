@@ -48,7 +48,7 @@ const longest = computed(() => longestOf(beside.value.map(({ card }) => card)))
         <dt>How sure</dt>
         <dd>{{ card.chance || 'Not worked out yet: it comes last.' }}</dd>
       </template>
-      <dt>Kin</dt>
+      <dt>Nearest school</dt>
       <dd>{{ card.nearest_school }}</dd>
     </dl>
     <slot />
