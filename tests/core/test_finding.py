@@ -8,7 +8,7 @@ from pydantic import ValidationError
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
-from nine_knots.core.assess.sensitivity import WIND_OFF_M_S
+from nine_knots.core.assess.changed_casts import WIND_OFF_M_S
 from nine_knots.core.assess.turnover import wanted_margin_band
 from nine_knots.core.assess.usual_length import HARDLY
 from nine_knots.core.base.errors import CannotCompute

@@ -13,15 +13,9 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.changed_casts import DRAG_OFF, WIND_OFF_M_S
 from nine_knots.core.assess.own_cast import PILES_UP, SLAMS, SOFT, SPEED_SPREAD
-from nine_knots.core.assess.sensitivity import (
-    DRAG_OFF,
-    SPOOL_OFF_M,
-    STROKE_OFF,
-    TIED_OFF_M,
-    WIND_OFF_M_S,
-    sensitivity_of,
-)
+from nine_knots.core.assess.sensitivity import SPOOL_OFF_M, STROKE_OFF, TIED_OFF_M, sensitivity_of
 from nine_knots.core.casting.minimum_speed import (
     USUAL,
     MinimumLaunchSpeed,

@@ -3,16 +3,14 @@
 from dataclasses import dataclass
 from math import log
 
+from nine_knots.core.assess.changed_casts import WIND_OFF_M_S, Source, UncertaintySource
 from nine_knots.core.assess.sensitivity import (
     LONGER_M,
     SPOOL_OFF_M,
     STROKE_OFF,
     TIED_OFF_M,
-    WIND_OFF_M_S,
     SectionSensitivity,
     Sensitivity,
-    Source,
-    UncertaintySource,
 )
 from nine_knots.core.base.prose import capitalised
 from nine_knots.core.base.score import Fact, Status

@@ -7,7 +7,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from nine_knots.core.assess.assessor import Assessor, FishedScores
-from nine_knots.core.assess.sensitivity import STROKE_OFF, WIND_OFF_M_S
+from nine_knots.core.assess.changed_casts import WIND_OFF_M_S
+from nine_knots.core.assess.sensitivity import STROKE_OFF
 from nine_knots.core.assess.turnover import wanted_margin_band
 from nine_knots.core.base.score import BAND_HIGH, Score
 from nine_knots.core.casting.minimum_speed import (
@@ -82,11 +83,10 @@ def evaluate_candidate(
 ) -> Evaluated:
     """Cast it and fish it; CannotCompute where a model cannot follow it. With ``rough`` it is cast
     by comparison with the leader ``near``: enough to see what it promises."""
-    rough = rough and near is not None
     if rough and near is not None:
         read = reader.roughly_fished(table.leader, stroke, near)
     else:
-        read = reader.fished(table.leader, stroke, near.minimum if near else None)
+        read, rough = reader.fished(table.leader, stroke, near.minimum if near else None), False
     turnover, *in_the_water = read.measures
     low, high = wanted_margin_band(table.leader, reader.day, reader.angler.cast)
     speed_margin, margin, short = None, EASY * log(high / low), _off_the_band(turnover) / SEEN_EASE

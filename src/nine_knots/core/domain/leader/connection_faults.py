@@ -9,10 +9,10 @@ from enum import StrEnum
 from nine_knots.core.domain.knots import KNOTS, KnotKey
 from nine_knots.core.domain.leader.connections import (
     ROUNDING_M,
-    THIN_LOOP_M,
     Piece,
     blood_fits,
     joint_between,
+    loop_cuts,
     ring_between,
 )
 from nine_knots.core.domain.leader.joints import Connection
@@ -54,8 +54,8 @@ def faults_at_the_line(
     """What is wrong where the butt joins the line."""
     if tied.kind == "loops" and line.tip == "bare":
         return (ConnectionFault(ConnectionFlaw.NO_LOOP_ON_THE_LINE, tied.knot, best),)
-    if tied.kind == "loops" and butt.upper_diameter_m < THIN_LOOP_M - ROUNDING_M:
-        return (ConnectionFault(ConnectionFlaw.THIN_LOOP, tied.knot, Connection(knot="uni")),)
+    if tied.kind == "loops" and loop_cuts(butt):
+        return (ConnectionFault(ConnectionFlaw.THIN_LOOP, tied.knot, best),)
     return faults_of_knots(tied, (butt,), best)
 
 

@@ -84,10 +84,15 @@ def line_choice(line: FlyLine, butt: Piece | None = None) -> ConnectionChoice:
     line's loop where the butt is so thin that its own loop would cut it."""
     if line.tip == "bare":
         return ConnectionChoice(Connection(knot="nail"), ConnectionReason.NAIL_AT_THE_LINE)
-    if butt is not None and butt.upper_diameter_m < THIN_LOOP_M - ROUNDING_M:
+    if butt is not None and loop_cuts(butt):
         return ConnectionChoice(Connection(knot="uni"), ConnectionReason.THIN_LOOP)
     loops = Connection(kind="loops", knot="perfection-loop")
     return ConnectionChoice(loops, ConnectionReason.LOOP_TO_LOOP)
+
+
+def loop_cuts(butt: Piece) -> bool:
+    """Whether a butt's own loop is so thin that it cuts into a line's coated loop."""
+    return butt.upper_diameter_m < THIN_LOOP_M - ROUNDING_M
 
 
 def line_joint(line: FlyLine, butt: Piece | None = None) -> Connection:
