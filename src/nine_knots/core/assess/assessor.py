@@ -93,7 +93,10 @@ class Assessor:
         design, ask, slack = self.design(leader), USUAL_QUESTION, None
         technique = technique_of(design)
         if technique.by_slack and thrown.minimum is not None:
-            slack = self._caster.slack(design, stroke, thrown.minimum, like)
+            if like is not None and self._caster.fails(design, stroke, thrown.minimum):
+                slack = like  # how it would lie makes no difference
+            else:
+                slack = self._caster.slack(design, stroke, thrown.minimum, like)
             ask = ask.model_copy(update={"slack_m": slack.slack_m})
         found = [*thrown.measures]
         with suppress(CannotCompute):

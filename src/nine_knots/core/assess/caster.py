@@ -12,7 +12,7 @@ from nine_knots.core.assess.turnover import (
 from nine_knots.core.base.score import Score
 from nine_knots.core.casting.landing import expected_aim, landing_of, rough_slack_m
 from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
-from nine_knots.core.casting.opening import OPENS
+from nine_knots.core.casting.opening import OPENS, SPEED_STEP
 from nine_knots.core.casting.quick_caster import QuickCaster
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import Gust, air_of
@@ -48,15 +48,25 @@ class Caster:
     def rough(self, design: Design, stroke: Stroke, near: MinimumLaunchSpeed) -> MinimumLaunchSpeed:
         """About the minimum launch speed that opens it, from that of a like leader."""
         day = design.situation
-        air = air_of(day.wind, self._gust)
-        return self._caster.rough(design.leader, day.line, day.fly, stroke, air, near)
+        air, fastest = air_of(day.wind, self._gust), self._fastest_m_s(design, stroke)
+        return self._caster.rough(design.leader, day.line, day.fly, stroke, air, near, fastest)
+
+    def fails(self, design: Design, stroke: Stroke, minimum: MinimumLaunchSpeed) -> bool:
+        """Whether a minimum, even a rough one, is beyond what the stroke opens as is wanted."""
+        speed = minimum.speed_m_s
+        return speed is None or speed >= SPEED_STEP * self._fastest_m_s(design, stroke)
+
+    def _fastest_m_s(self, design: Design, stroke: Stroke) -> float:
+        """The greatest minimum launch speed that leaves the stroke the margin wanted."""
+        low, _ = wanted_margin_band(design.leader, design.situation, self._own)
+        return stroke.speed_m_s / low
 
     def lacks(self, design: Design, stroke: Stroke) -> float:
         """What the leader lacks of opening as is wanted here, of its length, where the stroke is
         not enough; 0 where it is. Much sooner known than the minimum launch speed."""
         day = design.situation
         air = air_of(day.wind, self._gust)
-        speed = stroke.speed_m_s / wanted_margin_band(design.leader, day, self._own)[0]
+        speed = self._fastest_m_s(design, stroke)
         opens = self._caster.opening(design.leader, day.line, day.fly, stroke, air, speed)
         return max(0.0, OPENS - opens)
 

@@ -6,7 +6,7 @@ between two speeds of a fixed row in proportion of their logarithms.
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from math import ceil, floor, log
+from math import ceil, floor, inf, log
 
 from pydantic import Field
 
@@ -28,7 +28,9 @@ MIDDLE_AIM = 4  # degrees: of single throws, the other aim where a high one is b
 BETTER = 0.1  # of a leader's length, by which another aim must open it more to be taken
 USUAL_M_S, USUAL_AIM = 9.0, 12  # that just open a usual leader in still air
 LEAST_SLOPE = 0.1  # of opening by number of speed: less is hidden by how unlike throws are in wind
+PLAINLY = 0.2  # of a leader's length, by which one throw opens it or not [by trial]
 LIKE = 0.1  # of ln v, from another leader's minimum, within which a leader counts as like it
+FAR_BEYOND = 1.2  # times a speed, from which a minimum by comparison is surely beyond it
 
 
 class ComparisonThrows(Frozen):
@@ -79,20 +81,25 @@ def minimum_launch_speed(
 
 
 def rough_launch_speed(
-    rig: Rig, stroke: Stroke, air: Air, near: MinimumLaunchSpeed
+    rig: Rig,
+    stroke: Stroke,
+    air: Air,
+    near: MinimumLaunchSpeed,
+    fastest_m_s: float = inf,
 ) -> MinimumLaunchSpeed:
     """About the minimum, by comparison with a like leader thrown at the aim that served it best.
 
     Most of the scatter from throw to throw is common to both, so that few throws tell (within some
-    3 % in wind, docs/model.md): for what is shown while a joint is dragged, and for searches.
+    3 % in wind, docs/model.md): for what is shown while a joint is dragged, and for searches. Where
+    nobody throws faster than ``fastest_m_s``, a minimum far beyond it is not sought any further.
     """
     openings, aim = Openings(rig, stroke, air), within(near.aim_deg)
     like = near.compared
     if like is not None:
         number = ceil(_number(like.thrown_m_s) - 1e-6)
         steps = (like.opening - openings.compared(number, aim)) / like.slope
-        if abs(steps * log(SPEED_STEP)) <= LIKE:
-            speed = min(FASTEST_M_S, like.minimum_m_s * SPEED_STEP**steps)
+        speed = min(FASTEST_M_S, like.minimum_m_s * SPEED_STEP**steps)
+        if abs(steps * log(SPEED_STEP)) <= LIKE or speed >= FAR_BEYOND * fastest_m_s:
             return MinimumLaunchSpeed(speed, near.aim_deg, like)
     if openings.calm:
         return minimum_at_the_aim(rig, stroke, air, near)
@@ -126,9 +133,13 @@ def opens_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air) -> bool:
 def opens_roughly_at(
     speed_m_s: float, rig: Rig, stroke: Stroke, air: Air, near: MinimumLaunchSpeed
 ) -> bool:
-    """Whether few throws open it at one launch speed, at the aim that serves a like leader best."""
-    openings, number = Openings(rig, stroke, air), round(_number(speed_m_s))
-    return openings.compared(number, within(near.aim_deg)) >= OPENS
+    """Whether few throws open it at one launch speed, at the aim that serves a like leader best; a
+    single one where it tells plainly."""
+    openings, number, aim = Openings(rig, stroke, air), round(_number(speed_m_s)), near.aim_deg
+    once = openings.throws((number, within(aim)))[0]
+    if abs(once - OPENS) < PLAINLY:
+        return openings.compared(number, within(aim)) >= OPENS
+    return once >= OPENS
 
 
 def opening_at(speed_m_s: float, rig: Rig, stroke: Stroke, air: Air) -> float:

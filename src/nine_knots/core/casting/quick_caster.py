@@ -43,9 +43,12 @@ class QuickCaster:
         stroke: Stroke,
         air: Air,
         near: MinimumLaunchSpeed,
+        fastest_m_s: float,
     ) -> MinimumLaunchSpeed:
-        """About its minimum launch speed, from that of a like leader, in a fraction of the time."""
-        return rough_launch_speed(_rig(leader, line, fly, stroke), stroke, air, near)
+        """About its minimum launch speed, from that of a like leader, in a fraction of the time; a
+        minimum far beyond the fastest that serves is not sought any further."""
+        rig = _rig(leader, line, fly, stroke)
+        return rough_launch_speed(rig, stroke, air, near, fastest_m_s)
 
     def opening(
         self,

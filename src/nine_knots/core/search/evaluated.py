@@ -94,9 +94,11 @@ def evaluate_candidate(
         speed_margin = read.minimum.margin(stroke)
         margin = log(speed_margin / low)
         short = max(0.0, log(low / speed_margin), log(speed_margin / high)) / SEEN_EASE
-        if not short and margin < FAR_FROM_IT:
+        serves = not any(table.short.values()) or not rough
+        if not short and margin < FAR_FROM_IT and serves:
             like = read.minimum if rough else None
-            short = 0.0 if _opens_worse(table, reader, stroke, low, like) else ON_THE_EDGE
+            opens = margin > -log(SLOWER) and _opens_worse(table, reader, stroke, low, like)
+            short = 0.0 if opens else ON_THE_EDGE
     fishing = sum(1.0 - abs(score.position - 0.5) / (BAND_HIGH - 0.5) for score in in_the_water)
     axes = axes_of(table, margin, fishing, log(high / low))
     fishes = max((_off_the_band(score) for score in in_the_water), default=0.0) / SEEN_FISHING

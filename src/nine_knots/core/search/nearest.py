@@ -29,10 +29,12 @@ class Nearest:
 
 
 def nearest_of(found: Sequence[Evaluated]) -> Nearest | None:
-    """The nearest of leaders of which none serves; None where nothing was tried."""
+    """The nearest of leaders of which none serves, of those that were cast exactly where any was;
+    None where nothing was tried."""
     if not found:
         return None
-    one = min(found, key=lambda other: other.falls_short)
+    exact = [other for other in found if not other.rough]
+    one = min(exact or found, key=lambda other: other.falls_short)
     gives = []
     for demand in DEMANDS:
         alone = [

@@ -27,7 +27,6 @@ from nine_knots.core.search.demands import Demands
 from nine_knots.core.search.diverse_pick import pick_dozen
 from nine_knots.core.search.evaluated import Evaluated, evaluate_candidate
 from nine_knots.core.search.flies import Flies
-from nine_knots.core.search.nearest import nearest_of
 from nine_knots.core.search.pareto_front import front_of
 from nine_knots.core.search.plausible import is_plausible
 from nine_knots.core.search.random_tapers import RandomTapers
@@ -43,6 +42,7 @@ CHANGED = 28  # made by changes in each round, for each leader that is cast in i
 OF_SCHOOLS, LATER = 0.07, 0.25  # of the first stage, and of others, for variants of the schools by
 # chance; as many may be chosen among in the others [by trial]
 OFTEN = 3  # times as many cast, after which what is shown is settled again
+SETTLED_NEAREST = 3  # leaders that are cast exactly where none serves
 NEAR_FRONT = 12  # leaders that serve not quite, from which changes are made too
 
 
@@ -181,9 +181,11 @@ class _Rounds:
     def _settled(self) -> SearchProgress:
         """All that was cast, those that would be chosen as exactly as the bench casts them."""
         self._settle_at = OFTEN * len(self._tried)
+        for item in self._nearest():
+            self._cast_exactly(item)
         while True:
             chosen = [item.one for item in pick_dozen(self._tried, self._asked.demands)]
-            rough = [item for item in chosen or self._nearest() if item.rough]
+            rough = [item for item in chosen if item.rough]
             if not rough:
                 return self.so_far(settled=True)
             for item in rough:
@@ -201,9 +203,11 @@ class _Rounds:
         self._cast_before[item.origin, item.table.leader] = exact
 
     def _nearest(self) -> list[Evaluated]:
-        """What is shown where nothing meets every demand."""
-        found = nearest_of(self._tried)
-        return [found.one] if found else []
+        """Of what may be shown where nothing meets every demand, those not cast exactly yet."""
+        if any(tried.serves for tried in self._tried):
+            return []
+        nearest_first = sorted(self._tried, key=lambda tried: tried.falls_short)
+        return [tried for tried in nearest_first[:SETTLED_NEAREST] if tried.rough]
 
     def so_far(self, *, settled: bool = False) -> SearchProgress:
         """All that was cast."""
